@@ -1,0 +1,49 @@
+import { readFile, stat } from 'node:fs/promises';
+import path from 'node:path';
+import { type Choice, chooseFiles, decodeFile, folderLeftOut, isConfig, isIgnoreFile, type ConfigFile, type SourceFile } from '@liana/core';
+import glob from 'fast-glob';
+
+export type Folder = {
+  readonly sources: readonly SourceFile[];
+  readonly configs: readonly ConfigFile[];
+  readonly choice: Choice;
+  /** Files that could not be read as text, and why. */
+  readonly refused: readonly { readonly file: string; readonly reason: string }[];
+};
+
+/** A folder that cannot be read at all. */
+export class FolderError extends Error {}
+
+const decoder = (bytes: Uint8Array, label: string, fatal: boolean): string => new TextDecoder(label, { fatal }).decode(bytes);
+
+/** Reads the source of a folder into memory. Links are not followed. Throws `FolderError` for what is no readable folder. */
+export async function readFolder(directory: string): Promise<Folder> {
+  const found = await stat(directory).catch((error: NodeJS.ErrnoException) => {
+    throw new FolderError(error.code === 'ENOENT' ? `There is no folder ${directory}.` : `${directory} cannot be read: ${error.message}.`);
+  });
+  if (!found.isDirectory()) throw new FolderError(`${directory} is a file, not a folder.`);
+  const entries = await glob('**/*', {
+    cwd: directory,
+    dot: true,
+    stats: true,
+    followSymbolicLinks: false,
+    ignore: ['**/node_modules/**', '**/.git/**'],
+    suppressErrors: true,
+  });
+  const listed = entries.map((entry) => ({ file: entry.path, size: entry.stats?.size ?? 0 }));
+  const read = async (file: string): Promise<Uint8Array> => readFile(path.join(directory, file));
+  const ignoreFiles = listed.filter((entry) => isIgnoreFile(entry.file) && !folderLeftOut(path.dirname(entry.file)));
+  const ignores = await Promise.all(ignoreFiles.map(async ({ file }) => ({ file, text: new TextDecoder().decode(await read(file)) })));
+  const choice = chooseFiles(listed, ignores);
+  const sources: SourceFile[] = [];
+  const configs: ConfigFile[] = [];
+  const refused: { file: string; reason: string }[] = [];
+  for (const file of choice.taken) {
+    const bytes = await read(file).catch((error: Error) => error);
+    const decoded = bytes instanceof Error ? { refused: bytes.message } : decodeFile(bytes, decoder);
+    if ('refused' in decoded) refused.push({ file, reason: decoded.refused });
+    else if (isConfig(file)) configs.push({ file, text: decoded.text });
+    else sources.push({ file, text: decoded.text });
+  }
+  return { sources, configs, choice, refused };
+}

@@ -1,0 +1,151 @@
+import { performance } from 'node:perf_hooks';
+import { parse } from '@babel/parser';
+import {
+  check,
+  type FileFacts,
+  fileRole,
+  type Finding,
+  leftOutCount,
+  lineAt,
+  lineStarts,
+  link,
+  type LineStarts,
+  type Location,
+  type Model,
+  parserOptions,
+  readFile,
+  unfold,
+} from '@liana/core';
+import type { Folder } from './folder';
+
+export type Seconds = { readonly floor: number; readonly read: number; readonly link: number; readonly check: number; readonly total: number };
+
+/** What the command prints. Lines are 1-based, paths relative to the folder. */
+export type Report = {
+  readonly files: { readonly read: number; readonly leftOut: number };
+  readonly problems: readonly { readonly file: string; readonly message: string; readonly start: number; readonly end: number }[];
+  readonly components: readonly ComponentEntry[];
+  readonly uses: Model['counts'];
+  readonly pages: readonly { readonly name: string; readonly file: string; readonly places: number }[];
+  readonly findings: readonly FindingEntry[];
+  readonly seconds: Seconds;
+};
+
+type ComponentEntry = {
+  readonly id: string;
+  readonly name: string;
+  readonly framework: string;
+  readonly file: string;
+  readonly role: string;
+  readonly props: readonly { readonly name: string; readonly required: string; readonly kind: string }[];
+  readonly events: readonly string[];
+  readonly slots: readonly string[];
+};
+
+type FindingEntry = {
+  readonly rule: string;
+  readonly severity: string;
+  readonly component: string;
+  readonly subject: string;
+  readonly file: string;
+  readonly line: number;
+  readonly message: string;
+  readonly evidence: readonly { readonly file: string; readonly line: number; readonly says: string }[];
+};
+
+/** Seconds that the bare parser takes on the same files. */
+export function parseFloor(folder: Folder): number {
+  const start = performance.now();
+  for (const { file, text } of folder.sources) {
+    try {
+      parse(text, parserOptions(file, text));
+    } catch {
+      // A file that does not parse costs what it costs.
+    }
+  }
+  return (performance.now() - start) / 1000;
+}
+
+function timed<T>(run: () => T): { result: T; seconds: number } {
+  const start = performance.now();
+  const result = run();
+  return { result, seconds: (performance.now() - start) / 1000 };
+}
+
+export type Analysed = { readonly model: Model; readonly findings: readonly Finding[]; readonly seconds: Seconds };
+
+/** Analyses a folder, timing each phase beside the bare parsers. */
+export function analyseFolder(folder: Folder): Analysed {
+  const floor = parseFloor(folder);
+  const read = timed(() => new Map<string, FileFacts>(folder.sources.map(({ file, text }) => [file, readFile(file, text)])));
+  const linked = timed(() => link(read.result, folder.configs));
+  const checked = timed(() => check(linked.result));
+  const total = read.seconds + linked.seconds + checked.seconds;
+  return { model: linked.result, findings: checked.result, seconds: { floor, read: read.seconds, link: linked.seconds, check: checked.seconds, total } };
+}
+
+function componentEntries(model: Model): ComponentEntry[] {
+  const pages = new Set(model.pages.flatMap((page) => (page.reach === 'whole' ? [`${page.file}#${page.name}`] : [page.entry])));
+  return [...model.components.values()]
+    .filter((component) => component.role === 'component')
+    .map((component) => ({
+      id: component.id,
+      name: component.name,
+      framework: component.framework,
+      file: component.file,
+      role: pages.has(component.id) ? 'page' : fileRole(component.file) === 'source' ? 'component' : fileRole(component.file),
+      props: [...component.contract.props.values()].map((prop) => ({ name: prop.name, required: prop.required, kind: prop.kind })),
+      events: component.facts.events.map((event) => event.name),
+      slots: component.facts.slots.map((slot) => slot.name),
+    }));
+}
+
+/** Puts an analysis into the form that is printed. */
+export function makeReport(folder: Folder, { model, findings, seconds }: Analysed): Report {
+  const starts = new Map<string, LineStarts>();
+  const texts = new Map(folder.sources.map(({ file, text }) => [file, text]));
+  const lineOf = (at: Location): number => {
+    const known = starts.get(at.file) ?? lineStarts(texts.get(at.file) ?? '');
+    starts.set(at.file, known);
+    return lineAt(known, at.start);
+  };
+  const unread = folder.refused.map(({ file, reason }) => ({ file, message: `This file was not read: ${reason}.`, start: 0, end: 0 }));
+  const problems = [...model.files.values()].flatMap((facts) => facts.problems.map(({ message, start, end }) => ({ file: facts.file, message, start, end })));
+  return {
+    files: { read: folder.sources.length, leftOut: leftOutCount(folder.choice) },
+    problems: [...unread, ...problems],
+    components: componentEntries(model),
+    uses: model.counts,
+    pages: model.pages.map((page) => ({ name: page.name, file: page.file, places: unfold(model, page).places.length })),
+    findings: findings.map((finding) => ({
+      rule: finding.rule,
+      severity: finding.severity,
+      component: model.components.get(finding.component)?.name ?? finding.component,
+      subject: finding.subject,
+      file: finding.at.file,
+      line: lineOf(finding.at),
+      message: finding.message,
+      evidence: finding.evidence.map(({ at, says }) => ({ file: at.file, line: lineOf(at), says })),
+    })),
+    seconds,
+  };
+}
+
+const shownFindings = 60;
+
+/** The readable summary, for a terminal. */
+export function summarise(report: Report): string {
+  const { files, problems, components, uses, pages, findings, seconds } = report;
+  const count = (severity: string): number => findings.filter((finding) => finding.severity === severity).length;
+  const lines = [
+    `${files.read} files read, ${files.leftOut} left out. ${components.length} components on ${pages.length} pages.`,
+    `Uses of components: ${uses.resolved} in the project, ${uses.outside} from outside, ${uses.unresolved} not found.`,
+    `Findings: ${count('fault')} faults, ${count('risk')} risks, ${count('tidy')} to tidy. ${seconds.total.toFixed(2)} s, bare parsing ${seconds.floor.toFixed(2)} s.`,
+    '',
+    ...findings.slice(0, shownFindings).map((finding) => `${finding.severity.padEnd(5)}  ${finding.file}:${finding.line}  ${finding.message}  (${finding.rule})`),
+    ...(findings.length > shownFindings ? [`… and ${findings.length - shownFindings} more; --json prints all.`] : []),
+    ...(problems.length > 0 ? ['', 'Could not be read in full:', ...problems.slice(0, 20).map((problem) => `  ${problem.file}: ${problem.message}`)] : []),
+    ...(problems.length > 20 ? [`  … and ${problems.length - 20} more; --json prints all.`] : []),
+  ];
+  return lines.join('\n');
+}

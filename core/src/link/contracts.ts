@@ -1,0 +1,87 @@
+import type { ComponentFacts, PropFact } from '../model/facts';
+import type { Contract, ContractProp } from '../model/model';
+import { type FilePath, locate } from '../model/span';
+import type { TypeExpr } from '../model/types';
+import type { Names } from './names';
+import { type Shape, shapeOf } from './shapes';
+
+/** Answers the contract of each component; contracts that need others' ask for them in turn. */
+export type Contracts = { readonly of: (file: FilePath, facts: ComponentFacts) => Contract };
+
+/** Makes the answers. A contract that depends on itself is open. */
+export function makeContracts(names: Names): Contracts {
+  const known = new Map<ComponentFacts, Contract>();
+  const open: Contract = { props: new Map(), openness: 'open' };
+
+  function of(file: FilePath, facts: ComponentFacts): Contract {
+    const found = known.get(facts);
+    if (found) return found;
+    known.set(facts, open);
+    const contract = compute(file, facts);
+    known.set(facts, contract);
+    return contract;
+  }
+
+  function ofName(file: FilePath, name: string): Contract | undefined {
+    const meant = names.meant(file, name);
+    if (meant.kind !== 'component') return undefined;
+    return meant.wrapped ? { ...of(meant.file, meant.facts), openness: 'open' } : of(meant.file, meant.facts);
+  }
+
+  function shapeOfComponent(file: FilePath, name: string): Shape | undefined {
+    const contract = ofName(file, name);
+    if (!contract) return undefined;
+    const members = [...contract.props.values()].map((prop) => ({
+      name: prop.name,
+      optional: prop.required !== 'yes',
+      type: { kind: 'unknown' } as TypeExpr,
+      file: prop.declared.file,
+      span: prop.declared,
+    }));
+    return { members: new Map(members.map((member) => [member.name, member])), openness: contract.openness };
+  }
+
+  function compute(file: FilePath, facts: ComponentFacts): Contract {
+    const taken = new Map(facts.props.map((prop): [string, ContractProp] => [prop.name, { ...prop, declared: locate(file, prop.span), taken: true }]));
+    if (!facts.propsType) return undeclared(file, facts, taken);
+    const shape = shapeOf(names, shapeOfComponent, file, facts.propsType);
+    const props = new Map(taken);
+    for (const member of shape.members.values()) {
+      if (member.name === 'key' || member.name === 'ref') continue;
+      const own = taken.get(member.name);
+      props.set(member.name, {
+        name: member.name,
+        kind: kindOf(member.name, member.type, own),
+        required: member.optional || own?.fallback !== undefined ? 'no' : 'yes',
+        ...(own?.fallback === undefined ? {} : { fallback: own.fallback }),
+        declared: member.span.end > 0 ? locate(member.file, member.span) : (own?.declared ?? locate(file, facts.nameSpan)),
+        taken: own !== undefined,
+      });
+    }
+    const mayAdd = facts.wrappedBy.length > 0 || facts.form === 'class';
+    return { props, openness: mayAdd ? 'open' : shape.openness };
+  }
+
+  /** Without a declared type the body alone tells; a rest spread on others takes what they take. */
+  function undeclared(file: FilePath, facts: ComponentFacts, taken: Map<string, ContractProp>): Contract {
+    if (facts.openness !== 'through') return { props: taken, openness: facts.openness };
+    const props = new Map(taken);
+    let openness: Contract['openness'] = 'closed';
+    for (const name of facts.through) {
+      const target = ofName(file, name);
+      if (!target || target.openness === 'open') return { props: taken, openness: 'open' };
+      if (target.openness === 'native') openness = 'native';
+      for (const [prop, declared] of target.props) if (!props.has(prop)) props.set(prop, { ...declared, taken: false, required: 'unknown' });
+    }
+    return { props, openness };
+  }
+
+  return { of };
+}
+
+function kindOf(name: string, type: TypeExpr, own: PropFact | ContractProp | undefined): PropFact['kind'] {
+  if (own && own.kind !== 'value') return own.kind;
+  if (name === 'children' || (type.kind === 'ref' && /(^|\.)(ReactNode|ReactElement|ReactChild|JSX\.Element|Element)$/.test(type.name))) return 'slot';
+  const isFunction = type.kind === 'function' || (type.kind === 'union' && type.of.some((one) => one.kind === 'function'));
+  return /^on[A-Z]/.test(name) || (isFunction && /^(set|handle|toggle)[A-Z]/.test(name)) ? 'callback' : 'value';
+}

@@ -1,0 +1,176 @@
+import type { AliasFact, ComponentFacts, FileFacts, SharedFact } from '../model/facts';
+import type { FilePath } from '../model/span';
+import type { TypeFact } from '../model/types';
+import type { ResolveModule } from './resolve';
+
+/** Who is meant by a name. */
+export type Meant =
+  | { readonly kind: 'component'; readonly file: FilePath; readonly facts: ComponentFacts; readonly wrapped: boolean }
+  | { readonly kind: 'shared'; readonly file: FilePath; readonly fact: SharedFact }
+  | { readonly kind: 'namespace'; readonly file: FilePath }
+  | { readonly kind: 'outside'; readonly module: string; readonly name: string }
+  | { readonly kind: 'unresolved'; readonly reason: string };
+
+/** Where a type is declared; its names are resolved from that file. */
+export type MeantType = { readonly file: FilePath; readonly types: readonly TypeFact[]; readonly imports?: FileFacts['imports'] };
+
+/** Answers who is meant by the names of each file. */
+export type Names = {
+  readonly meant: (file: FilePath, dotted: string) => Meant;
+  readonly exported: (file: FilePath, name: string) => Meant;
+  readonly meantType: (file: FilePath, name: string, imports?: FileFacts['imports']) => MeantType | { readonly outside: string } | undefined;
+  readonly resolveModule: ResolveModule;
+};
+
+type FileIndex = {
+  readonly facts: FileFacts;
+  readonly components: ReadonlyMap<string, ComponentFacts>;
+  readonly shared: ReadonlyMap<string, SharedFact>;
+  readonly aliases: ReadonlyMap<string, AliasFact>;
+  readonly imports: ReadonlyMap<string, FileFacts['imports'][number]>;
+  readonly types: ReadonlyMap<string, readonly TypeFact[]>;
+};
+
+function indexOf(facts: FileFacts): FileIndex {
+  const types = new Map<string, TypeFact[]>();
+  for (const type of facts.types) types.set(type.name, [...(types.get(type.name) ?? []), type]);
+  return {
+    facts,
+    components: new Map(facts.components.map((one) => [one.local, one])),
+    shared: new Map(facts.shared.map((one) => [one.name, one])),
+    aliases: new Map(facts.aliases.map((one) => [one.name, one])),
+    imports: new Map(facts.imports.map((one) => [one.local, one])),
+    types,
+  };
+}
+
+const tooDeep: Meant = { kind: 'unresolved', reason: 'its exports refer to each other' };
+
+/** Makes the answers for a project from the facts of its files. */
+export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule: ResolveModule): Names {
+  const indexes = new Map<FilePath, FileIndex>([...files].map(([file, facts]) => [file, indexOf(facts)]));
+  const ambient = new Map([...files.values()].flatMap((facts) => facts.ambient.map((one) => [one.module, { ...one, file: facts.file }] as const)));
+  const known = new Map<string, Meant>();
+
+  function fromModule(file: FilePath, specifier: string, name: string, depth: number): Meant {
+    const resolved = resolveModule(file, specifier);
+    if (resolved.kind === 'outside') return { kind: 'outside', module: resolved.module, name };
+    if (resolved.kind === 'missing') return { kind: 'unresolved', reason: `${specifier} is not among the files` };
+    return name === '*' ? { kind: 'namespace', file: resolved.file } : exported(resolved.file, name, depth + 1);
+  }
+
+  function exported(file: FilePath, name: string, depth = 0): Meant {
+    if (depth > 40) return tooDeep;
+    const key = `${file}\n${name}`;
+    const found = known.get(key);
+    if (found) return found;
+    const answer = findExport(file, name, depth);
+    if (answer !== tooDeep) known.set(key, answer);
+    return answer;
+  }
+
+  function findExport(file: FilePath, name: string, depth: number): Meant {
+    const index = indexes.get(file);
+    if (!index) return { kind: 'unresolved', reason: `${file} was not read` };
+    for (const one of index.facts.exports) {
+      if (one.exported !== name) continue;
+      return one.from === undefined ? local(file, one.local, depth + 1) : fromModule(file, one.from, one.local, depth);
+    }
+    let outside: Meant | undefined;
+    for (const one of index.facts.exports) {
+      if (one.exported !== '*' || one.from === undefined || name === 'default') continue;
+      const answer = fromModule(file, one.from, name, depth);
+      if (answer.kind === 'outside') outside ??= answer;
+      else if (answer.kind !== 'unresolved') return answer;
+    }
+    return outside ?? { kind: 'unresolved', reason: `${file} does not export ${name}` };
+  }
+
+  /** A dotted name in its own file: the longest head that is declared, then members of that. */
+  function local(file: FilePath, dotted: string, depth: number): Meant {
+    const index = indexes.get(file);
+    if (!index || depth > 40) return tooDeep;
+    const component = index.components.get(dotted);
+    if (component) return { kind: 'component', file, facts: component, wrapped: false };
+    const alias = index.aliases.get(dotted);
+    if (alias) return aliased(file, alias, depth);
+    const [root = '', ...rest] = dotted.split('.');
+    const shared = index.shared.get(root);
+    const whole = index.aliases.get(root);
+    if (rest.length > 0 && whole) return local(file, `${whole.target}.${rest.join('.')}`, depth + 1);
+    if (shared) return { kind: 'shared', file, fact: shared };
+    const imported = index.imports.get(root);
+    if (imported) return memberOf(fromModule(file, imported.from, imported.imported, depth), rest, depth);
+    const owner = index.components.get(root);
+    if (owner && rest.length > 0) return { kind: 'shared', file, fact: { kind: 'value', name: dotted, span: owner.nameSpan } };
+    if (index.facts.types.some((type) => type.name === root)) return { kind: 'shared', file, fact: { kind: 'value', name: root, span: { start: 0, end: 0 } } };
+    return { kind: 'unresolved', reason: `${root} is not declared or imported in ${file}` };
+  }
+
+  function aliased(file: FilePath, alias: AliasFact, depth: number): Meant {
+    const answer = alias.from === undefined ? local(file, alias.target, depth + 1) : fromModule(file, alias.from, alias.target, depth);
+    if (answer.kind === 'component' && alias.wrappedBy.length > 0) return { ...answer, wrapped: true };
+    return answer;
+  }
+
+  function memberOf(meant: Meant, rest: readonly string[], depth: number): Meant {
+    const [first, ...further] = rest;
+    if (first === undefined) return meant;
+    switch (meant.kind) {
+      case 'namespace':
+        return memberOf(exported(meant.file, first, depth + 1), further, depth);
+      case 'component':
+        return local(meant.file, `${meant.facts.local}.${rest.join('.')}`, depth + 1);
+      case 'shared':
+        return meant.fact.kind === 'value' ? local(meant.file, `${meant.fact.name}.${rest.join('.')}`, depth + 1) : meant;
+      case 'outside':
+        return { ...meant, name: `${meant.name}.${rest.join('.')}` };
+      case 'unresolved':
+        return meant;
+    }
+  }
+
+  function meantType(file: FilePath, name: string, imports?: FileFacts['imports'], depth = 0): MeantType | { outside: string } | undefined {
+    const index = indexes.get(file);
+    if (!index || depth > 20) return undefined;
+    const [root = '', member] = name.split('.');
+    const own = member === undefined ? index.types.get(name) : undefined;
+    if (own && !imports) return { file, types: own };
+    const imported = imports?.find((one) => one.local === root) ?? index.imports.get(root);
+    if (!imported) return own ? { file, types: own } : undefined;
+    return typeFromModule(file, imported.from, imported.imported === '*' ? (member ?? '') : imported.imported, depth);
+  }
+
+  function typeFromModule(file: FilePath, specifier: string, name: string, depth: number): MeantType | { outside: string } | undefined {
+    const declared = ambient.get(specifier);
+    const types = declared?.types.filter((type) => type.name === name);
+    if (declared && types && types.length > 0) return { file: declared.file, types, imports: declared.imports };
+    const resolved = resolveModule(file, specifier);
+    if (resolved.kind !== 'file') return { outside: specifier };
+    return exportedType(resolved.file, name, depth + 1);
+  }
+
+  function exportedType(file: FilePath, name: string, depth: number): MeantType | { outside: string } | undefined {
+    const index = indexes.get(file);
+    if (!index || depth > 20) return undefined;
+    for (const one of index.facts.exports) {
+      if (one.exported !== name) continue;
+      return one.from === undefined ? meantType(file, one.local, undefined, depth + 1) : typeFromModule(file, one.from, one.local, depth);
+    }
+    const own = index.types.get(name);
+    if (own) return { file, types: own };
+    for (const one of index.facts.exports) {
+      if (one.exported !== '*' || one.from === undefined) continue;
+      const answer = typeFromModule(file, one.from, name, depth);
+      if (answer && 'types' in answer) return answer;
+    }
+    return undefined;
+  }
+
+  return {
+    meant: (file, dotted) => local(file, dotted, 0),
+    exported: (file, name) => exported(file, name),
+    meantType: (file, name, imports) => meantType(file, name, imports),
+    resolveModule,
+  };
+}

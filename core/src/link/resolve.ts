@@ -1,0 +1,161 @@
+import type { FilePath } from '../model/span';
+import type { PackageInfo, PathsInfo, ProjectConfig } from './config';
+import { directoryOf, isWithin, joinPath } from './paths';
+
+export type Resolved =
+  | { readonly kind: 'file'; readonly file: FilePath }
+  | { readonly kind: 'outside'; readonly module: string }
+  | { readonly kind: 'missing'; readonly specifier: string };
+
+const endings = ['', '.tsx', '.ts', '.jsx', '.js', '.mjs', '.cjs', '.mts', '.cts', '.d.ts', '.vue', '.svelte', '.astro'];
+const notCode = /\.(css|s[ac]ss|less|styl|svg|png|jpe?g|gif|webp|avif|ico|json|md|mdx|woff2?|ttf|mp[34]|txt|html|wasm|graphql|gql|ya?ml)(\?.*)?$/;
+
+/** Finds the file that a specifier means, as bundlers do: endings, `index`, `.js` written for `.ts`. */
+export type ResolveModule = (from: FilePath, specifier: string) => Resolved;
+
+/**
+ * Makes the resolver of a project. Ambient modules (`declare module 'x'`) help to tell an alias
+ * that only the bundler knows from a package.
+ */
+export function makeResolver(files: ReadonlySet<FilePath>, config: ProjectConfig, ambient: ReadonlySet<string>): ResolveModule {
+  const known = new Map<string, Resolved>();
+  const bySuffix = suffixIndex(files, ambient);
+  return (from, specifier) => {
+    const key = specifier.startsWith('.') ? `${directoryOf(from)}\n${specifier}` : `${packageOf(config, from)?.directory ?? ''}\n${specifier}`;
+    const found = known.get(key);
+    if (found) return found;
+    const resolved = resolve(files, config, bySuffix, from, specifier);
+    known.set(key, resolved);
+    return resolved;
+  };
+}
+
+/** The innermost package that a file belongs to. */
+export function packageOf(config: ProjectConfig, file: FilePath): PackageInfo | undefined {
+  return config.packages.find((info) => isWithin(info.directory, file));
+}
+
+function fileAt(files: ReadonlySet<FilePath>, path: FilePath): FilePath | undefined {
+  for (const ending of endings) {
+    if (files.has(path + ending)) return path + ending;
+  }
+  for (const ending of endings) {
+    if (ending && files.has(`${path}/index${ending}`)) return `${path}/index${ending}`;
+  }
+  const script = /^(.*)\.([cm]?)jsx?$/.exec(path);
+  if (script) {
+    for (const ending of ['.ts', '.tsx', '.mts', '.cts']) if (files.has(`${script[1]}${ending}`)) return `${script[1]}${ending}`;
+  }
+  return undefined;
+}
+
+function resolve(files: ReadonlySet<FilePath>, config: ProjectConfig, bySuffix: ReadonlyMap<string, FilePath>, from: FilePath, given: string): Resolved {
+  const specifier = given.replace(/\?.*$/, '');
+  if (notCode.test(given)) return { kind: 'outside', module: given };
+  if (specifier.startsWith('.')) {
+    const file = fileAt(files, joinPath(directoryOf(from), specifier));
+    return file ? { kind: 'file', file } : { kind: 'missing', specifier };
+  }
+  const file =
+    byPaths(files, config.paths, from, specifier) ??
+    byPackageImports(files, packageOf(config, from), specifier) ??
+    byWorkspace(files, config.packages, specifier) ??
+    byUsualAlias(files, config, from, specifier) ??
+    bySuffix.get(specifier);
+  if (file) return { kind: 'file', file };
+  return /^[~#]|^@\//.test(specifier) ? { kind: 'missing', specifier } : { kind: 'outside', module: specifier };
+}
+
+/** `@/*` against `@/a/b` → `a/b`; undefined when it does not fit. */
+function starOf(pattern: string, specifier: string): string | undefined {
+  const at = pattern.indexOf('*');
+  if (at < 0) return pattern === specifier ? '' : undefined;
+  const head = pattern.slice(0, at);
+  const tail = pattern.slice(at + 1);
+  if (!specifier.startsWith(head) || !specifier.endsWith(tail) || specifier.length < head.length + tail.length) return undefined;
+  return specifier.slice(head.length, specifier.length - tail.length);
+}
+
+function byPaths(files: ReadonlySet<FilePath>, all: readonly PathsInfo[], from: FilePath, specifier: string): FilePath | undefined {
+  for (const info of all) {
+    if (!isWithin(info.directory, from)) continue;
+    for (const { pattern, targets } of info.paths) {
+      const star = starOf(pattern, specifier);
+      if (star === undefined) continue;
+      for (const target of targets) {
+        const file = fileAt(files, target.replace('*', star));
+        if (file) return file;
+      }
+    }
+    const file = info.baseUrl === undefined ? undefined : fileAt(files, joinPath(info.baseUrl, specifier));
+    if (file) return file;
+  }
+  return undefined;
+}
+
+/** A published path may name the build: its source stands beside it. */
+function sourceOf(files: ReadonlySet<FilePath>, path: FilePath): FilePath | undefined {
+  const direct = fileAt(files, path);
+  if (direct) return direct;
+  const source = path.replace(/(^|\/)(dist|lib|build|build-module|es|esm|cjs|out)\//, '$1src/').replace(/(\.d)?\.[cm]?[jt]sx?$/, '');
+  return source === path ? undefined : fileAt(files, source);
+}
+
+function byPackageImports(files: ReadonlySet<FilePath>, info: PackageInfo | undefined, specifier: string): FilePath | undefined {
+  if (!info || !specifier.startsWith('#')) return undefined;
+  for (const [pattern, target] of info.imports) {
+    const star = starOf(pattern, specifier);
+    const file = star === undefined ? undefined : sourceOf(files, joinPath(info.directory, target.replace('*', star)));
+    if (file) return file;
+  }
+  return undefined;
+}
+
+function byWorkspace(files: ReadonlySet<FilePath>, packages: readonly PackageInfo[], specifier: string): FilePath | undefined {
+  for (const info of packages) {
+    if (!info.name || (specifier !== info.name && !specifier.startsWith(`${info.name}/`))) continue;
+    const subpath = specifier === info.name ? '.' : `.${specifier.slice(info.name.length)}`;
+    for (const [pattern, target] of info.exports) {
+      const star = starOf(pattern, subpath);
+      const file = star === undefined ? undefined : sourceOf(files, joinPath(info.directory, target.replace('*', star)));
+      if (file) return file;
+    }
+    const at = (path: string): FilePath | undefined => sourceOf(files, joinPath(info.directory, path));
+    const file = subpath === '.' ? ((info.main && at(info.main)) ?? at('src/index') ?? at('index')) : (at(subpath) ?? at(`src/${subpath}`));
+    if (file) return file;
+  }
+  return undefined;
+}
+
+/** `@/x` and `~/x` without configuration: below `src`, `app` or the package itself. */
+function byUsualAlias(files: ReadonlySet<FilePath>, config: ProjectConfig, from: FilePath, specifier: string): FilePath | undefined {
+  const rest = /^[@~]\/(.*)$/.exec(specifier)?.[1];
+  if (rest === undefined) return undefined;
+  const directory = packageOf(config, from)?.directory ?? '';
+  for (const folder of ['src', 'app', '.']) {
+    const file = fileAt(files, joinPath(directory, `${folder}/${rest}`));
+    if (file) return file;
+  }
+  return undefined;
+}
+
+/**
+ * For ambient modules such as `@theme/Card`: the one file of the project whose path ends like it.
+ * Two files that would fit decide nothing.
+ */
+function suffixIndex(files: ReadonlySet<FilePath>, ambient: ReadonlySet<string>): ReadonlyMap<string, FilePath> {
+  const scopes = new Set([...ambient].map((module) => /^@([\w-]+)\//.exec(module)?.[1]).filter((scope) => scope !== undefined));
+  const found = new Map<string, FilePath | undefined>();
+  for (const file of files) {
+    const path = file.replace(/\.d\.ts$/, '').replace(/\.[cm]?[jt]sx?$/, '').replace(/\/index$/, '');
+    for (const scope of scopes) {
+      const at = path.lastIndexOf(`${scope}/`);
+      if (at < 0 || (at > 0 && path[at - 1] !== '/')) continue;
+      const specifier = `@${path.slice(at)}`;
+      const known = found.get(specifier);
+      if (!found.has(specifier) || (known !== undefined && directoryOf(known) === directoryOf(file))) found.set(specifier, known ?? file);
+      else found.set(specifier, undefined);
+    }
+  }
+  return new Map([...found].flatMap(([specifier, file]): [string, FilePath][] => (file ? [[specifier, file]] : [])));
+}

@@ -1,0 +1,354 @@
+import type { FilePath, Span } from './span';
+import type { TypeExpr, TypeFact } from './types';
+
+/** The frameworks that Liana reads. `script` is a module without components of any. */
+export type Framework = 'react' | 'vue' | 'svelte' | 'angular' | 'lwc' | 'elements' | 'astro' | 'script';
+
+/** Something in a file that could not be read, and where. */
+export type Problem = { readonly message: string } & Span;
+
+/**
+ * All that one file says, without a look at any other. Plain JSON: it is cached, sent between
+ * workers, and linked. Names in it (`imported`, `source`, `tag`, …) are as the file writes them,
+ * dotted for members (`Card.Header`); link finds out who is meant.
+ */
+export type FileFacts = {
+  readonly file: FilePath;
+  readonly framework: Framework;
+  readonly problems: readonly Problem[];
+  readonly imports: readonly ImportFact[];
+  readonly exports: readonly ExportFact[];
+  readonly types: readonly TypeFact[];
+  readonly components: readonly ComponentFacts[];
+  readonly shared: readonly SharedFact[];
+  readonly roots: readonly RootFact[];
+  readonly routes: readonly RouteFact[];
+  /** Modules this file declares for others: `declare module 'name' { … }`. */
+  readonly ambient: readonly AmbientFact[];
+  /** Module-level names that stand for another one: `const Fast = memo(Slow)`. */
+  readonly aliases: readonly AliasFact[];
+  /** Where the file says it runs: a mark at its top. */
+  readonly runs?: 'client' | 'server';
+};
+
+export type ImportFact = {
+  /** The name here. */
+  readonly local: string;
+  /** The name there: `default`, `*` for the namespace. */
+  readonly imported: string;
+  readonly from: string;
+  readonly typeOnly: boolean;
+  readonly span: Span;
+};
+
+export type ExportFact = {
+  /** The name others import; `*` for all that `from` exports. */
+  readonly exported: string;
+  /** The name here or, with `from`, there; `*` for the whole namespace. */
+  readonly local: string;
+  readonly from?: string;
+  readonly span: Span;
+};
+
+export type AliasFact = {
+  readonly name: string;
+  readonly target: string;
+  /** With `from`, `target` is what that module exports: a lazily loaded part. */
+  readonly from?: string;
+  /** Functions it was handed through that may add props of their own. */
+  readonly wrappedBy: readonly string[];
+};
+
+export type AmbientFact = {
+  readonly module: string;
+  readonly types: readonly TypeFact[];
+  readonly imports: readonly ImportFact[];
+};
+
+/**
+ * Whether a user may pass names that are not declared. `through` means: whatever the targets of
+ * its rest accept. An open contract never yields a finding.
+ */
+export type Openness = 'closed' | 'native' | 'through' | 'open';
+
+/** What the file says of a component's or a hook's body. */
+export type BodyFacts = {
+  /** Referred to by index from everywhere else in the body. */
+  readonly values: readonly ValueFact[];
+  readonly actions: readonly ActionFact[];
+};
+
+export type ComponentFacts = BodyFacts & {
+  readonly name: string;
+  /** The name the module knows it by, dotted for members; `default` for a default export without a name. */
+  readonly local: string;
+  /** The declaration as a whole, and its name alone (or its first word when it has none). */
+  readonly span: Span;
+  readonly nameSpan: Span;
+  readonly form: 'function' | 'class' | 'file';
+  readonly props: readonly PropFact[];
+  /** The declared type of the props object; link adds its members to `props`. */
+  readonly propsType?: TypeExpr;
+  readonly events: readonly EventFact[];
+  readonly slots: readonly SlotFact[];
+  readonly openness: Openness;
+  /** With `through`: names of the components that the rest is spread on. */
+  readonly through: readonly string[];
+  readonly template: readonly TemplateNode[];
+  /** It clones its content, so it may add props to it. */
+  readonly clones: boolean;
+  /** Values given to all below from script; markup that provides is a use of the context. */
+  readonly provides: readonly ProvideFact[];
+  /** Wrapped by functions that may add props of their own: their names, outermost first. */
+  readonly wrappedBy: readonly string[];
+};
+
+export type ProvideFact = { readonly source: string; readonly span: Span; readonly readings: readonly Reading[] };
+
+export type PropFact = {
+  readonly name: string;
+  readonly span: Span;
+  readonly kind: 'value' | 'callback' | 'two-way' | 'slot';
+  /** `unknown` where nothing declares it either way. */
+  readonly required: 'yes' | 'no' | 'unknown';
+  /** The default as written. */
+  readonly fallback?: string;
+  readonly type?: TypeExpr;
+};
+
+/** An event of the contract: a declared event, or a callback prop that the component calls. */
+export type EventFact = {
+  /** Without the spelling of the framework: `book` for `onBook`. */
+  readonly name: string;
+  readonly spelling: string;
+  readonly span: Span;
+  readonly raised: readonly RaiseFact[];
+  /** How far it travels by itself; callbacks go to the owner alone. */
+  readonly travels: 'owner' | 'bubbles' | 'composed';
+};
+
+export type SlotFact = {
+  readonly name: string;
+  readonly span: Span;
+  readonly fallback: boolean;
+  /** Values it hands out to the content. */
+  readonly hands: boolean;
+};
+
+export type ValueKind =
+  | 'props' // the whole props object
+  | 'prop'
+  | 'rest' // what remains of the props
+  | 'state'
+  | 'setter' // changes its partner
+  | 'ref'
+  | 'derived'
+  | 'context'
+  | 'store'
+  | 'fetched'
+  | 'hook' // what a hook gives that is not known better
+  | 'item' // one item of a list, in a repeat
+  | 'handed' // given by a slot or a render function
+  | 'function' // a function written in the body
+  | 'module'; // something the module declares or imports
+
+export type ValueFact = {
+  readonly name: string;
+  readonly kind: ValueKind;
+  readonly span: Span;
+  /** What it is computed from; for state, its first value. */
+  readonly from: readonly Reading[];
+  /** Module name of the hook that was called, of the context or store that was taken. */
+  readonly source?: string;
+  /** Index of the state that a setter changes. */
+  readonly partner?: number;
+  /** Index of the action that a function is. */
+  readonly action?: number;
+  /** A taken context: its absence is provided for (guard, default, optional reading). */
+  readonly guarded?: boolean;
+  /** Its absence surely throws: destructured, a member read, or thrown on purpose. */
+  readonly needed?: boolean;
+};
+
+/** How a value enters an expression. */
+export type How = 'same' | 'part' | 'item' | 'computed' | 'called' | 'spread';
+
+/** One reading of one value of the body. */
+export type Reading = {
+  readonly value: number;
+  /** Members read on the way, outermost first; empty for the value itself. */
+  readonly path: readonly string[];
+  readonly how: How;
+  readonly span: Span;
+};
+
+export type ActionKind = 'handler' | 'effect' | 'lifecycle' | 'computation' | 'render';
+
+/** A function of the body, or an expression that runs as one. */
+export type ActionFact = {
+  readonly name: string;
+  readonly kind: ActionKind;
+  readonly span: Span;
+  readonly reads: readonly Reading[];
+  readonly changes: readonly ChangeFact[];
+  readonly raises: readonly RaiseFact[];
+  /** Functions of the body that it calls or hands on. */
+  readonly calls: readonly number[];
+  /** The declared dependencies of an effect or a memo; absent where none are declared. */
+  readonly follows?: readonly Reading[];
+  readonly cleansUp: boolean;
+  /** What it returns, where that is one of the body's values or made from them. */
+  readonly returns: readonly Reading[];
+};
+
+export type ChangeFact = {
+  /** Index of the state that is changed. */
+  readonly value: number;
+  readonly span: Span;
+  readonly how: 'set' | 'assign' | 'in-place';
+  /** How a list grows, where the text tells. */
+  readonly order?: 'append' | 'reorder';
+  readonly from: readonly Reading[];
+};
+
+export type RaiseFact = {
+  /** The event as the component calls it: the callback prop's name, the dispatched name. */
+  readonly event: string;
+  /** Index of the callback prop's value, where it is one. */
+  readonly value?: number;
+  /** `optional`: nothing happens when nobody listens. */
+  readonly optional: boolean;
+  readonly span: Span;
+};
+
+export type Direction = 'in' | 'out' | 'two-way';
+
+/** One attribute on an element or a use of a component. */
+export type Binding = {
+  /** The name as given. */
+  readonly name: string;
+  readonly span: Span;
+  readonly nameSpan: Span;
+  readonly direction: Direction;
+  readonly readings: readonly Reading[];
+  /** A constant, as written. */
+  readonly constant?: string;
+  /** A function written in place. */
+  readonly action?: number;
+  /** Markup given as a value; with `hands`, by a function. */
+  readonly markup?: readonly TemplateNode[];
+  readonly hands?: readonly number[];
+  /** A component given as a value: its module name. */
+  readonly component?: string;
+};
+
+export type SpreadFact = {
+  readonly span: Span;
+  readonly readings: readonly Reading[];
+  /** The names it holds, where the text tells all of them. */
+  readonly names?: readonly string[];
+};
+
+export type KeyFact =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'position' | 'constant' | 'value' | 'spread'; readonly span: Span; readonly text: string };
+
+export type TemplateNode =
+  | {
+      readonly kind: 'element';
+      readonly tag: string;
+      readonly span: Span;
+      readonly nameSpan: Span;
+      readonly bindings: readonly Binding[];
+      readonly spreads: readonly SpreadFact[];
+      readonly children: readonly TemplateNode[];
+      readonly key: KeyFact;
+    }
+  | TemplateUse
+  | {
+      /** Where given content shows: a slot, children, or a prop that may hold markup. */
+      readonly kind: 'outlet';
+      readonly slot: string;
+      readonly reading?: Reading;
+      readonly span: Span;
+      /** Values handed to the content. */
+      readonly hands: readonly Reading[];
+    }
+  | { readonly kind: 'text'; readonly readings: readonly Reading[]; readonly span: Span }
+  | {
+      readonly kind: 'repeat';
+      /** What it repeats over, as written. */
+      readonly over: string;
+      /** Index of the value that stands for one item; absent where the text gives it no name. */
+      readonly value?: number;
+      readonly readings: readonly Reading[];
+      readonly span: Span;
+      /** Name of one item, where it has one. */
+      readonly item: string;
+      /**
+       * Constant: always the same items in the same order. Shuffled: filtered or sorted while
+       * rendering. Platform: the framework itself tells the items apart.
+       */
+      readonly order: 'constant' | 'shuffled' | 'unknown' | 'platform';
+      readonly children: readonly TemplateNode[];
+    }
+  | {
+      readonly kind: 'branch';
+      /** The condition as written. */
+      readonly when: string;
+      readonly negated: boolean;
+      readonly readings: readonly Reading[];
+      readonly span: Span;
+      readonly children: readonly TemplateNode[];
+    };
+
+/** A use of a component in a template. */
+export type TemplateUse = {
+  readonly kind: 'use';
+  /** Module name of the component as written; empty when the tag is a value of the body. */
+  readonly tag: string;
+  /** Index of the value that holds the component, where it is no module name. */
+  readonly dynamic?: number;
+  readonly span: Span;
+  readonly nameSpan: Span;
+  readonly bindings: readonly Binding[];
+  readonly spreads: readonly SpreadFact[];
+  /** Content between the tags; with `hands`, given by a function. */
+  readonly children: readonly TemplateNode[];
+  readonly hands?: readonly number[];
+  readonly key: KeyFact;
+  /** What stands between the tags. */
+  readonly content: 'none' | 'markup' | 'text' | 'value' | 'function';
+  /** The component is handed on as a value, to be used elsewhere: `icon={Star}`. */
+  readonly asValue?: true;
+};
+
+export type SharedFact =
+  | {
+      readonly kind: 'context';
+      readonly name: string;
+      readonly span: Span;
+      /** `none`: taking it without a provider gives nothing usable. */
+      readonly fallback: 'none' | 'given' | 'unknown';
+    }
+  | ({ readonly kind: 'hook'; readonly name: string; readonly span: Span } & BodyFacts & {
+        readonly returns: readonly Reading[];
+      })
+  | { readonly kind: 'value'; readonly name: string; readonly span: Span };
+
+/** Markup that stands in the module itself: put on the screen (`mounts`), or kept in a constant. */
+export type RootFact = { readonly span: Span; readonly mounts: boolean } & BodyFacts & { readonly template: readonly TemplateNode[] };
+
+/** An entry of a route table. */
+export type RouteFact = {
+  readonly path: string;
+  readonly span: Span;
+  /** The table it stands in, by module name; empty for one written in place. */
+  readonly table: string;
+  /** Module name of the component, or the markup, that it shows. */
+  readonly component?: string;
+  readonly template: readonly TemplateNode[];
+  readonly values: readonly ValueFact[];
+  readonly actions: readonly ActionFact[];
+  readonly children: readonly RouteFact[];
+};

@@ -1,0 +1,111 @@
+import type { ComponentFacts, FileFacts, Framework, PropFact, TemplateUse } from './facts';
+import type { ComponentId, SharedId, UseId } from './ids';
+import type { FilePath, Location } from './span';
+
+/** A file that tells how the project is put together: `package.json`, `tsconfig.json`, … */
+export type ConfigFile = { readonly file: FilePath; readonly text: string };
+
+/** What kind of code a file holds; tests and stories use components without being pages. */
+export type FileRole = 'source' | 'test' | 'story';
+
+/** All files of a project, linked. Immutable; answers are computed from it. */
+export type Model = {
+  readonly files: ReadonlyMap<FilePath, FileFacts>;
+  readonly components: ReadonlyMap<ComponentId, Component>;
+  readonly contexts: ReadonlyMap<SharedId, Context>;
+  /** Uses written in each component, in the order of the text. */
+  readonly usesBy: ReadonlyMap<ComponentId, readonly Use[]>;
+  /** Uses of each component, by all others. */
+  readonly usesOf: ReadonlyMap<ComponentId, readonly Use[]>;
+  readonly useOfNode: ReadonlyMap<TemplateUse, Use>;
+  readonly pages: readonly Page[];
+  readonly counts: UseCounts;
+};
+
+/** Of the uses in all templates: to a component of the project, to one outside, and to none that was found. */
+export type UseCounts = { readonly resolved: number; readonly outside: number; readonly unresolved: number };
+
+export type ComponentRole = 'page' | 'layout' | 'component' | 'root' | 'route';
+
+/** A component, with what link adds to its facts. `root` and `route` stand for markup of a module. */
+export type Component = {
+  readonly id: ComponentId;
+  readonly name: string;
+  readonly file: FilePath;
+  readonly framework: Framework;
+  readonly facts: ComponentFacts;
+  readonly role: ComponentRole;
+  readonly fileRole: FileRole;
+  /** Others outside the project may use it. */
+  readonly isPublic: boolean;
+  readonly contract: Contract;
+  /** Contexts it takes, by itself or through hooks of the project. */
+  readonly takes: readonly Take[];
+};
+
+/** A component's contract when every file is known. */
+export type Contract = {
+  readonly props: ReadonlyMap<string, ContractProp>;
+  readonly openness: 'closed' | 'native' | 'open';
+};
+
+export type ContractProp = Omit<PropFact, 'span' | 'type'> & {
+  /** Where it is declared: in the type where there is one, else where it is taken. */
+  readonly declared: Location;
+  /** The component's own file reads it by name. */
+  readonly taken: boolean;
+};
+
+export type Context = {
+  readonly id: SharedId;
+  readonly name: string;
+  readonly declared: Location;
+  readonly fallback: 'none' | 'given' | 'unknown';
+};
+
+export type Take = {
+  readonly context: SharedId;
+  /** Index of the component's value that holds it, or what was made of it. */
+  readonly value: number;
+  readonly at: Location;
+  /** Hooks it comes through, outermost first. */
+  readonly via: readonly string[];
+  /** Finding nothing throws, as far as the text tells. */
+  readonly needed: boolean;
+};
+
+export type Target =
+  | { readonly kind: 'component'; readonly id: ComponentId; readonly wrapped: boolean }
+  | { readonly kind: 'provider' | 'consumer'; readonly context: SharedId }
+  /** Declared in the project, made in a way that no reader follows. */
+  | { readonly kind: 'opaque'; readonly file: FilePath; readonly name: string }
+  | { readonly kind: 'outside'; readonly module: string; readonly name: string }
+  /** Held by a value: which one is known only while running. */
+  | { readonly kind: 'dynamic' }
+  | { readonly kind: 'unresolved'; readonly reason: string };
+
+export type Use = {
+  readonly id: UseId;
+  readonly owner: ComponentId;
+  readonly file: FilePath;
+  readonly node: TemplateUse;
+  readonly target: Target;
+};
+
+export type Page = {
+  /** Stable while file and name are. */
+  readonly id: string;
+  readonly name: string;
+  readonly file: FilePath;
+  /** The route's path; empty where there is none. */
+  readonly path: string;
+  /** Where unfolding starts. */
+  readonly entry: ComponentId;
+  /** Routes from the outermost to the page's own; unfolding chooses these where several stand. */
+  readonly chain: readonly RouteStep[];
+  /** `whole`: all that is above the page is known. `alone`: a component that nothing uses. */
+  readonly reach: 'whole' | 'alone';
+};
+
+/** One route: written as an object (`body` holds its markup), as markup (`use`), or as a file. */
+export type RouteStep = { readonly path: string; readonly body?: ComponentId; readonly use?: UseId };

@@ -1,0 +1,51 @@
+import type { ComponentId, SharedId, UseId } from './ids';
+import type { Span } from './span';
+
+/** Index of a place in its tree's list; -1 for none. */
+export type PlaceIndex = number;
+
+/**
+ * A component at one position in the unfolded tree of a page. `owner` wrote the use and passes the
+ * props; `parent` is the place it stands in. They differ for content that goes through a slot.
+ */
+export type Place = {
+  readonly index: PlaceIndex;
+  readonly component: ComponentId;
+  readonly owner: PlaceIndex;
+  readonly parent: PlaceIndex;
+  readonly depth: number;
+  /** The use it was made by; absent for the first. */
+  readonly use?: UseId;
+  /** The slot it came through, and whose. */
+  readonly slot?: { readonly name: string; readonly of: PlaceIndex };
+  /** Lists and conditions between the parent and this place, outermost first. */
+  readonly repeats: readonly RepeatMark[];
+  readonly branches: readonly BranchMark[];
+  /** The innermost provider around it: index into the tree's `providers`, -1 for none. */
+  readonly provider: number;
+  /** Something around it is made in a way that cannot be followed, and may provide anything. */
+  readonly sheltered: boolean;
+  /** Not unfolded further: it stands within itself, or the page has too many places. */
+  readonly cut?: 'recursion' | 'size';
+};
+
+export type RepeatMark = { readonly item: string; readonly over: string; readonly span: Span };
+export type BranchMark = { readonly when: string; readonly negated: boolean; readonly span: Span };
+
+/** A value provided to all below, at one position of the tree. */
+export type Provider = {
+  readonly context: SharedId;
+  readonly owner: PlaceIndex;
+  readonly use: UseId;
+  /** The provider around it: index into the tree's `providers`, -1 for none. */
+  readonly outer: number;
+};
+
+/** A page unfolded: places in the order they are drawn, parents before children. */
+export type Tree = {
+  readonly page: string;
+  readonly places: readonly Place[];
+  readonly providers: readonly Provider[];
+  /** Contents that a place was given, by slot, with the place that gave them: what each stands for is in the use. */
+  readonly truncated: boolean;
+};

@@ -1,0 +1,31 @@
+import type { FileFacts } from '../model/facts';
+import { readReact } from './react';
+
+/** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
+export const readerVersion = '1';
+
+type Reader = { readonly files: RegExp; readonly read: (file: string, text: string) => FileFacts };
+
+/** One reader a kind of file, the first that fits reads it. */
+const readers: readonly Reader[] = [{ files: /\.[cm]?[jt]sx?$/, read: readReact }];
+
+/** Tells whether some reader understands files of this name. */
+export function isReadable(file: string): boolean {
+  return readers.some((reader) => reader.files.test(file));
+}
+
+/**
+ * The facts of one file. Never throws: a file that cannot be read gives its problems and whatever
+ * could still be read.
+ */
+export function readFile(file: string, text: string): FileFacts {
+  const reader = readers.find((one) => one.files.test(file));
+  const empty: FileFacts = { file, framework: 'script', problems: [], imports: [], exports: [], types: [], components: [], shared: [], roots: [], routes: [], ambient: [], aliases: [] };
+  if (!reader) return empty;
+  try {
+    return reader.read(file, text);
+  } catch (error) {
+    const message = `Liana could not read this file: ${error instanceof Error ? error.message : String(error)}`;
+    return { ...empty, problems: [{ message, start: 0, end: Math.min(1, text.length) }] };
+  }
+}

@@ -1,0 +1,160 @@
+import type * as t from '@babel/types';
+import type { Binding, KeyFact, SpreadFact, TemplateNode } from '../../model/facts';
+import { type Body, excerpt, hasMarkup, newSink } from '../script/body';
+import { readExpression } from '../script/expressions';
+import { memberChain } from '../script/names';
+import { lookUp, type Scope } from '../script/scope';
+import { bare, dottedName, isFunction, keyName, spanOf } from '../script/syntax';
+import { declareAction } from './hooks';
+
+export type Attributes = { readonly bindings: readonly Binding[]; readonly spreads: readonly SpreadFact[]; readonly key: KeyFact };
+
+/** Reads markup; handed in, because markup holds attributes that hold markup. */
+export type ReadMarkup = (body: Body, node: t.Node, scope: Scope) => TemplateNode[];
+
+type Given = t.JSXAttribute | t.JSXSpreadAttribute | t.Node;
+
+const notProps = new Set(['key', 'ref']);
+
+/** The attributes of a tag, or the properties of a props object. `key` and `ref` are no props. */
+export function readAttributes(body: Body, given: readonly Given[], scope: Scope, tag: string, markup: ReadMarkup): Attributes {
+  const bindings: Binding[] = [];
+  const spreads: SpreadFact[] = [];
+  let key: KeyFact = { kind: 'none' };
+  for (const one of given) {
+    if (one.type === 'JSXAttribute' || one.type === 'ObjectProperty') {
+      const name = one.type === 'JSXAttribute' ? dottedName(one.name) : keyName(one);
+      const value = one.type === 'JSXAttribute' ? attributeValue(one) : one.value;
+      const nameNode: t.Node = one.type === 'JSXAttribute' ? one.name : one.key;
+      if (name === undefined) spreads.push({ span: spanOf(one), readings: [] });
+      else if (name === 'key' && value) key = keyOf(body, value, scope);
+      else if (!notProps.has(name)) bindings.push(bindingOf(body, name, nameNode, one, value, scope, tag, markup));
+      else if (value) noteReading(body, value, scope);
+    } else if (one.type === 'ObjectMethod') {
+      const name = keyName(one) ?? '';
+      const action = declareAction(body, name, 'handler', one, scope);
+      bindings.push({ name, span: spanOf(one), nameSpan: spanOf(one.key), direction: directionOf(name), readings: [], action });
+    } else if (one.type !== 'NullLiteral') {
+      const argument = one.type === 'JSXSpreadAttribute' || one.type === 'SpreadElement' ? one.argument : one;
+      spreads.push(spreadOf(body, argument, one, scope, tag));
+      if (key.kind === 'none') key = { kind: 'spread', span: spanOf(one), text: excerpt(body.module, spanOf(one)) };
+    }
+  }
+  return { bindings, spreads, key };
+}
+
+function noteReading(body: Body, value: t.Node, scope: Scope): void {
+  readExpression(body, value, scope, 'computed', newSink());
+}
+
+function attributeValue(attribute: t.JSXAttribute): t.Node | undefined {
+  const value = attribute.value;
+  if (!value) return undefined;
+  return value.type === 'JSXExpressionContainer' ? value.expression : value;
+}
+
+function directionOf(name: string): 'in' | 'out' {
+  return /^on[A-Z]/.test(name) ? 'out' : 'in';
+}
+
+function constantOf(body: Body, node: t.Node): string | undefined {
+  switch (node.type) {
+    case 'StringLiteral':
+    case 'NumericLiteral':
+    case 'BooleanLiteral':
+    case 'NullLiteral':
+      return excerpt(body.module, spanOf(node));
+    case 'Identifier':
+      return node.name === 'undefined' ? 'undefined' : undefined;
+    case 'TemplateLiteral':
+      return node.expressions.length === 0 ? excerpt(body.module, spanOf(node)) : undefined;
+    case 'UnaryExpression':
+      return node.argument.type === 'NumericLiteral' ? excerpt(body.module, spanOf(node)) : undefined;
+    default:
+      return undefined;
+  }
+}
+
+function bindingOf(body: Body, name: string, nameNode: t.Node, whole: t.Node, value: t.Node | undefined, scope: Scope, tag: string, markup: ReadMarkup): Binding {
+  const shared = { name, span: spanOf(whole), nameSpan: spanOf(nameNode), direction: directionOf(name) };
+  if (!value) return { ...shared, readings: [], constant: 'true' };
+  const node = bare(value);
+  const constant = constantOf(body, node);
+  if (constant !== undefined) return { ...shared, readings: [], constant };
+  if (isFunction(node)) {
+    const nodes = hasMarkup(body.module, spanOf(node)) ? { markup: markup(body, node, scope), hands: [] } : {};
+    return { ...shared, readings: [], action: declareAction(body, name, 'handler', node, scope), ...nodes };
+  }
+  const sink = newSink();
+  readExpression(body, node, scope, 'same', sink);
+  const native = !/^[A-Z_$]/.test(tag) && !tag.includes('.');
+  if (native && shared.direction === 'out') attach(body, sink.reads);
+  const kept = node.type === 'Identifier' ? lookUp(scope, node.name) : undefined;
+  const component = node.type === 'Identifier' && /^[A-Z]\w*[a-z]/.test(node.name) && !kept ? node.name : undefined;
+  if (kept?.kind === 'markup' || hasMarkup(body.module, spanOf(node))) {
+    return { ...shared, readings: sink.reads, markup: markup(body, node, scope) };
+  }
+  return component ? { ...shared, readings: sink.reads, component, markup: [handedOn(component, node)] } : { ...shared, readings: sink.reads };
+}
+
+/** A component given as a value: whoever takes it uses it in a way not seen here. */
+function handedOn(tag: string, node: t.Node): TemplateNode {
+  const span = spanOf(node);
+  return { kind: 'use', tag, span, nameSpan: span, bindings: [], spreads: [{ span, readings: [] }], children: [], key: { kind: 'none' }, content: 'none', asValue: true };
+}
+
+/** A callback prop given to a native element is raised by the platform. */
+function attach(body: Body, readings: readonly { readonly value: number; readonly how: string; readonly path: readonly string[]; readonly span: { start: number; end: number } }[]): void {
+  for (const reading of readings) {
+    const value = body.values[reading.value];
+    if (value?.kind !== 'prop' || reading.how !== 'same' || reading.path.length > 0) continue;
+    body.attached.push({ event: value.name, value: reading.value, optional: true, span: reading.span });
+  }
+}
+
+/** `key={…}`: by position, by something of the item, or the same for all. */
+function keyOf(body: Body, value: t.Node, scope: Scope): KeyFact {
+  const sink = newSink();
+  readExpression(body, value, scope, 'same', sink);
+  const shared = { span: spanOf(value), text: excerpt(body.module, spanOf(value)) };
+  const varying = sink.reads.some((one) => body.values[one.value]?.kind !== 'module');
+  if (sink.position) return { kind: sink.reads.some((one) => variesByItem(body, one.value)) ? 'value' : 'position', ...shared };
+  if (varying || !constantOf(body, bare(value))) return { kind: 'value', ...shared };
+  return { kind: 'constant', ...shared };
+}
+
+function variesByItem(body: Body, value: number): boolean {
+  const kind = body.values[value]?.kind;
+  return kind === 'item' || kind === 'handed';
+}
+
+/** `{...rest}`: the rest of the props goes on to this tag; any other object is open, unless it is written here. */
+function spreadOf(body: Body, argument: t.Node, whole: t.Node, scope: Scope, tag: string): SpreadFact {
+  const span = spanOf(whole);
+  const node = bare(argument);
+  if (node.type === 'Identifier') {
+    const meaning = lookUp(scope, node.name);
+    const rest = meaning?.kind === 'value' && body.values[meaning.value]?.kind === 'rest' && meaning.path.length === 0;
+    if (rest || meaning?.kind === 'props') {
+      const native = !/^[A-Z_$]/.test(tag) && !tag.includes('.');
+      const known = !lookUp(scope, tag.split('.')[0] ?? '');
+      body.restTargets.push({ kind: native ? 'element' : known ? 'use' : 'unknown', tag });
+      const value = rest ? meaning.value : wholeProps(body, span);
+      return { span, readings: [{ value, path: [], how: 'spread', span: spanOf(node) }] };
+    }
+  }
+  if (node.type === 'MemberExpression' && memberChain(node).base.type === 'ThisExpression') body.propsEscape = true;
+  const sink = newSink();
+  readExpression(body, argument, scope, 'spread', sink);
+  if (node.type === 'ObjectExpression') {
+    const names = node.properties.map((property) => (property.type === 'SpreadElement' ? undefined : keyName(property)));
+    if (names.every((name): name is string => name !== undefined)) return { span, readings: sink.reads, names };
+  }
+  return { span, readings: sink.reads };
+}
+
+/** The value that stands for the props object as a whole. */
+function wholeProps(body: Body, span: { start: number; end: number }): number {
+  const known = body.values.findIndex((value) => value.kind === 'props');
+  return known >= 0 ? known : body.values.push({ name: 'props', kind: 'props', span, from: [] }) - 1;
+}

@@ -1,0 +1,255 @@
+import type * as t from '@babel/types';
+import type { ComponentFacts, EventFact, Openness, PropFact, RaiseFact, Reading, SharedFact, SlotFact, TemplateNode } from '../../model/facts';
+import type { TypeExpr } from '../../model/types';
+import { walkTemplate } from '../../model/walk';
+import { type Body, finishBody, hasMarkup, type ModuleScope, newBody, newSink } from '../script/body';
+import { readExpression } from '../script/expressions';
+import { innerScope, type Scope } from '../script/scope';
+import { annotationOf, bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, patternNames, spanOf } from '../script/syntax';
+import { readType, typeArguments } from '../script/types';
+import { addsProps, type Declared } from './declarations';
+import { bindProps } from './props';
+import { markupOf, markupOfBlock } from './template';
+
+/** The name a component goes by: its own, or its file's for a default export without one. */
+export function nameOfDefault(file: string): string {
+  const parts = file.split('/');
+  const stem = (parts.at(-1) ?? '').replace(/\.\w+$/, '');
+  const word = /^(index|page|layout|route|_\w+)$/.test(stem) ? (parts.at(-2) ?? stem) : stem;
+  const pascal = word.replace(/(?:^|[^A-Za-z0-9]+)([A-Za-z0-9])/g, (_, letter: string) => letter.toUpperCase());
+  return pascal.replace(/[^A-Za-z0-9_$]/g, '') || 'Default';
+}
+
+function isClassComponent(node: t.Node): node is t.ClassDeclaration | t.ClassExpression {
+  if (node.type !== 'ClassDeclaration' && node.type !== 'ClassExpression') return false;
+  const base = node.superClass ? dottedName(node.superClass) : undefined;
+  if (!base) return false;
+  return /(^|\.)(Pure)?Component$/.test(base) || node.body.body.some((member) => member.type === 'ClassMethod' && keyName(member) === 'render');
+}
+
+/** Tells whether a function's own `return` may be something to show. */
+function returnsShowable(node: FunctionNode): boolean {
+  if (node.body.type !== 'BlockStatement') return isShowable(node.body);
+  const stack: t.Statement[] = [...node.body.body];
+  for (let one = stack.pop(); one; one = stack.pop()) {
+    if (one.type === 'ReturnStatement' && one.argument && isShowable(one.argument)) return true;
+    if (one.type === 'IfStatement') stack.push(one.consequent, ...(one.alternate ? [one.alternate] : []));
+    else if (one.type === 'BlockStatement') stack.push(...one.body);
+  }
+  return false;
+}
+
+function isShowable(node: t.Node): boolean {
+  const inner = bare(node);
+  if (inner.type === 'NullLiteral') return true;
+  if (inner.type === 'ConditionalExpression') return isShowable(inner.consequent) || isShowable(inner.alternate);
+  if (inner.type === 'CallExpression') return calleeName(inner) === 'createPortal';
+  return /(^|\.)children$/.test(dottedName(inner) ?? '');
+}
+
+/** Tells whether something declared is a component of this framework. */
+export function isComponent(module: ModuleScope, declared: Declared): boolean {
+  const { node } = declared;
+  const last = declared.name.split('.').at(-1) ?? '';
+  const named = /^[A-Z]/.test(last) || declared.name === 'default';
+  if (!named) return false;
+  if (isClassComponent(node)) return true;
+  if (!isFunction(node)) return false;
+  if (declared.wrappers.some((wrapper) => wrapper.name === 'lazy')) return false;
+  if (node.params.length > 2 && declared.wrappers.length === 0) return false;
+  if (declared.wrappers.some((wrapper) => wrapper.name === 'memo' || wrapper.name === 'forwardRef')) return true;
+  if (!hasMarkup(module, spanOf(node))) return returnsShowable(node) && takesProps(node);
+  return !returnsFunctionOnly(node);
+}
+
+function takesProps(node: FunctionNode): boolean {
+  const [first] = node.params;
+  if (!first) return true;
+  const target = first.type === 'AssignmentPattern' ? first.left : first;
+  return target.type === 'ObjectPattern' || (target.type === 'Identifier' && /props/i.test(target.name));
+}
+
+/** A function that makes components is none itself. */
+function returnsFunctionOnly(node: FunctionNode): boolean {
+  if (node.body.type !== 'BlockStatement') return isFunction(node.body) || node.body.type === 'ClassExpression' || node.body.type === 'ObjectExpression';
+  const returns = node.body.body.filter((one) => one.type === 'ReturnStatement');
+  if (returns.length !== 1) return false;
+  const result = returns[0]?.argument ? bare(returns[0].argument) : undefined;
+  if (!result) return true;
+  if (isFunction(result) || result.type === 'ClassExpression' || result.type === 'ObjectExpression') return true;
+  if (result.type !== 'Identifier') return false;
+  return node.body.body.some((one) => one.type === 'FunctionDeclaration' && one.id?.name === result.name);
+}
+
+/** The declared type of the props: the parameter's, the wrapper's argument, or the annotation's. */
+function propsTypeOf(declared: Declared): TypeExpr | undefined {
+  const parameter = isFunction(declared.node) ? declared.node.params[0] : undefined;
+  const annotation = parameter && annotationOf(parameter);
+  if (annotation) return readType(annotation);
+  for (const wrapper of declared.wrappers) {
+    const args = typeArguments(wrapper.call);
+    const given = wrapper.name === 'forwardRef' ? args[1] : wrapper.name === 'memo' ? args[0] : undefined;
+    if (given) return given;
+  }
+  if (declared.annotation?.type === 'TSTypeReference') {
+    const name = dottedName(declared.annotation.typeName)?.split('.').at(-1);
+    const [given] = typeArguments(declared.annotation);
+    if (name && /^(FC|FunctionComponent|VFC|ComponentType|NamedExoticComponent|ForwardRefExoticComponent|MemoExoticComponent)$/.test(name)) {
+      return given ?? { kind: 'object', members: [], indexed: false };
+    }
+    return { kind: 'unknown' };
+  }
+  return isFunction(declared.node) && isGeneric(declared.node) ? { kind: 'unknown' } : undefined;
+}
+
+function isGeneric(node: FunctionNode): boolean {
+  const parameter = node.params[0];
+  return parameter !== undefined && (parameter as { typeAnnotation?: { type?: string } }).typeAnnotation?.type === 'TypeAnnotation';
+}
+
+function raisesOf(body: Body): RaiseFact[] {
+  const raises = [...body.actions.flatMap((action) => action.raises), ...body.attached];
+  const seen = new Set<number>();
+  return raises.filter((raise) => !seen.has(raise.span.start) && seen.add(raise.span.start));
+}
+
+/** `onBook` → `book`; other names stay. */
+export function eventName(spelling: string): string {
+  const match = /^on([A-Z])(.*)$/.exec(spelling);
+  return match ? `${match[1]?.toLowerCase()}${match[2]}` : spelling;
+}
+
+function eventsOf(body: Body, props: readonly PropFact[]): EventFact[] {
+  const raises = raisesOf(body);
+  return props
+    .filter((prop) => prop.kind === 'callback')
+    .map((prop) => ({
+      name: eventName(prop.name),
+      spelling: prop.name,
+      span: prop.span,
+      raised: raises.filter((raise) => raise.event === prop.name),
+      travels: 'owner' as const,
+    }));
+}
+
+function slotsOf(template: readonly TemplateNode[], body: Body): SlotFact[] {
+  const slots = new Map<string, SlotFact>();
+  walkTemplate(template, (node) => {
+    if (node.kind !== 'outlet') return;
+    if (node.slot !== 'children' && body.values[node.reading?.value ?? -1]?.kind !== 'prop') return;
+    const known = slots.get(node.slot);
+    slots.set(node.slot, { name: node.slot, span: known?.span ?? node.span, fallback: false, hands: (known?.hands ?? false) || node.hands.length > 0 });
+  });
+  return [...slots.values()];
+}
+
+function propsOf(body: Body, slots: readonly SlotFact[]): PropFact[] {
+  const raised = new Set(raisesOf(body).map((raise) => raise.event));
+  return [...body.propValues].map(([name, value]): PropFact => {
+    const taken = body.taken.get(name);
+    const callback = /^on[A-Z]/.test(name) || raised.has(name);
+    const kind = callback ? 'callback' : name === 'children' || slots.some((slot) => slot.name === name && slot.hands) ? 'slot' : 'value';
+    const fallback = taken?.fallback === undefined ? {} : { fallback: taken.fallback };
+    return { name, span: taken?.span ?? body.values[value]?.span ?? { start: 0, end: 0 }, kind, required: taken?.fallback === undefined ? 'unknown' : 'no', ...fallback };
+  });
+}
+
+function opennessOf(body: Body): { openness: Openness; through: string[] } {
+  const through = body.restTargets.filter((target) => target.kind === 'use').map((target) => target.tag);
+  if (body.propsEscape || body.clones || body.restTargets.some((target) => target.kind === 'unknown')) return { openness: 'open', through: [] };
+  if (through.length > 0) return { openness: 'through', through };
+  return { openness: body.restTargets.length > 0 ? 'native' : 'closed', through: [] };
+}
+
+function nameOf(declared: Declared, file: string): string {
+  if (declared.name !== 'default') return declared.name;
+  const own = isFunction(declared.node) && 'id' in declared.node ? declared.node.id?.name : undefined;
+  return own ?? nameOfDefault(file);
+}
+
+/** A function component's facts. */
+export function readFunctionComponent(module: ModuleScope, declared: Declared, node: FunctionNode, file: string): ComponentFacts {
+  const body = newBody(module);
+  const scope = innerScope();
+  const [parameter, reference] = node.params;
+  if (parameter) bindProps(body, parameter, scope);
+  for (const found of reference ? patternNames(reference) : []) scope.names.set(found.name, { kind: 'opaque' });
+  const template = readTemplate(body, node, scope);
+  return assemble(body, template, declared, 'function', file, propsTypeOf(declared));
+}
+
+function readTemplate(body: Body, node: FunctionNode, scope: Scope): TemplateNode[] {
+  return node.body.type === 'BlockStatement' ? markupOfBlock(body, node.body.body, scope, 'body') : markupOf(body, node.body, scope);
+}
+
+function assemble(body: Body, template: TemplateNode[], declared: Declared, form: 'function' | 'class', file: string, propsType: TypeExpr | undefined): ComponentFacts {
+  const tables = finishBody(body);
+  const slots = slotsOf(template, body);
+  const props = propsOf(body, slots);
+  const wrappedBy = declared.wrappers.filter(addsProps).map((wrapper) => wrapper.name);
+  const { openness, through } = form === 'class' || wrappedBy.length > 0 ? { openness: 'open' as const, through: [] } : opennessOf(body);
+  return {
+    ...tables,
+    name: nameOf(declared, file),
+    local: declared.name,
+    span: declared.span,
+    nameSpan: declared.nameSpan,
+    form,
+    props,
+    ...(propsType ? { propsType } : {}),
+    events: eventsOf(body, props),
+    slots,
+    openness,
+    through,
+    template,
+    clones: body.clones,
+    provides: [],
+    wrappedBy,
+  };
+}
+
+/** A class component: its props and markup, with an open contract. */
+export function readClassComponent(module: ModuleScope, declared: Declared, node: t.ClassDeclaration | t.ClassExpression, file: string): ComponentFacts {
+  const body = newBody(module);
+  const template: TemplateNode[] = [];
+  for (const member of node.body.body) {
+    const scope = innerScope();
+    scope.names.set('this.props', { kind: 'props' });
+    const value = member.type === 'ClassProperty' && member.value ? bare(member.value) : undefined;
+    const fn = member.type === 'ClassMethod' ? member : isFunction(value) ? value : undefined;
+    if (!fn || (member.type === 'ClassMethod' && member.static)) continue;
+    for (const parameter of fn.params) for (const found of patternNames(parameter)) scope.names.set(found.name, { kind: 'opaque' });
+    if (hasMarkup(module, spanOf(fn)) || (member.type === 'ClassMethod' && keyName(member) === 'render')) template.push(...readTemplate(body, fn, scope));
+    else {
+      const sink = newSink();
+      readExpression(body, fn.type === 'ClassMethod' ? ({ ...fn, type: 'FunctionExpression' } as unknown as t.Node) : fn, scope, 'computed', sink);
+      const kind = /^(component(Did|Will)|shouldComponent|getSnapshot)/.test(keyName(member as t.ClassMethod) ?? '') ? 'lifecycle' : 'handler';
+      body.actions.push({ name: keyName(member as t.ClassMethod) ?? '', kind, span: spanOf(member), reads: sink.reads, changes: sink.changes, raises: sink.raises, calls: [...sink.calls], cleansUp: false, returns: [] });
+    }
+  }
+  return assemble(body, template, declared, 'class', file, undefined);
+}
+
+/** A hook of the project: what it takes and what it gives. */
+export function readHook(module: ModuleScope, declared: Declared, node: FunctionNode): SharedFact {
+  const body = newBody(module);
+  const scope = innerScope();
+  for (const parameter of node.params) for (const found of patternNames(parameter)) scope.names.set(found.name, { kind: 'opaque' });
+  const given = readTemplate(body, node, scope);
+  const returns: Reading[] = [];
+  walkTemplate(given, (one) => {
+    if (one.kind === 'text') returns.push(...one.readings);
+    else if (one.kind === 'outlet' && one.reading) returns.push(one.reading);
+  });
+  const calls = body.values.flatMap((value, index) => (value.kind === 'context' || value.kind === 'hook' ? [index] : []));
+  const direct = returns.length === 0 && calls.length === 1 && returnsCall(node) ? [{ value: calls[0] as number, path: [], how: 'same' as const, span: spanOf(node) }] : [];
+  return { kind: 'hook', name: declared.name, span: declared.span, ...finishBody(body), returns: [...returns, ...direct] };
+}
+
+/** `return useContext(X)` without a name for it. */
+function returnsCall(node: FunctionNode): boolean {
+  const result = node.body.type === 'BlockStatement' ? node.body.body.find((one) => one.type === 'ReturnStatement')?.argument : node.body;
+  return result !== null && result !== undefined && bare(result).type === 'CallExpression';
+}
+
+export { isClassComponent };

@@ -1,0 +1,143 @@
+import type * as t from '@babel/types';
+import type { AliasFact } from '../../model/facts';
+import type { Span } from '../../model/span';
+import { bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../script/syntax';
+
+/** Something the module declares under a name: taken out of its wrappers. */
+export type Declared = {
+  readonly name: string;
+  readonly nameSpan: Span;
+  readonly span: Span;
+  readonly node: t.Node;
+  /** The node as written, wrappers and all. */
+  readonly whole: t.Node;
+  /** Functions around it, outermost first. */
+  readonly wrappers: readonly Wrapper[];
+  /** The type it is annotated with: `const X: FC<Props> = …`. */
+  readonly annotation?: t.TSType;
+};
+
+export type Wrapper = { readonly name: string; readonly call: t.CallExpression };
+
+/** Wrappers of the framework, which hand all props on as they are. */
+const transparent = new Set(['memo', 'forwardRef', 'observer', 'lazy']);
+
+export function addsProps(wrapper: Wrapper): boolean {
+  return !transparent.has(wrapper.name);
+}
+
+/** `memo(forwardRef(function X() {}))` → the function, and `memo`, `forwardRef`. */
+function unwrap(node: t.Node): { node: t.Node; wrappers: Wrapper[] } {
+  const wrappers: Wrapper[] = [];
+  let inner = bare(node);
+  for (;;) {
+    if (inner.type !== 'CallExpression') return { node: inner, wrappers };
+    const name = calleeName(inner) ?? (inner.callee.type === 'CallExpression' ? calleeName(inner.callee) : undefined);
+    const first = inner.arguments.find((argument) => {
+      const given = bare(argument);
+      return isFunction(given) || given.type === 'CallExpression' || given.type === 'ClassExpression' || (given.type === 'Identifier' && /^[A-Z]/.test(given.name));
+    });
+    if (!name || !first || /^(create[A-Z]|use[A-Z]|require$|render$)/.test(name)) return { node: inner, wrappers };
+    wrappers.push({ name, call: inner });
+    inner = bare(first);
+  }
+}
+
+function declaredBy(id: t.Node, init: t.Node, whole: Span): Declared[] {
+  if (id.type !== 'Identifier') return [];
+  const { node, wrappers } = unwrap(init);
+  const annotated = id.typeAnnotation?.type === 'TSTypeAnnotation' ? { annotation: id.typeAnnotation.typeAnnotation } : {};
+  return [{ name: id.name, nameSpan: { start: id.start ?? 0, end: (id.start ?? 0) + id.name.length }, span: whole, node, whole: init, wrappers, ...annotated }];
+}
+
+/** All that the statements of a module declare under a name; a default export without one is `default`. */
+export function declarationsOf(statements: readonly t.Statement[]): Declared[] {
+  return statements.flatMap((statement): Declared[] => {
+    switch (statement.type) {
+      case 'ExportNamedDeclaration':
+        return statement.declaration ? declarationsOf([statement.declaration]) : [];
+      case 'ExportDefaultDeclaration': {
+        const declared = statement.declaration;
+        if ((declared.type === 'FunctionDeclaration' || declared.type === 'ClassDeclaration') && declared.id) return declarationsOf([declared]);
+        if (declared.type === 'Identifier' || declared.type.startsWith('TS')) return [];
+        const { node, wrappers } = unwrap(declared);
+        const start = statement.start ?? 0;
+        const named = isFunction(node) && 'id' in node && node.id ? node.id : undefined;
+        const nameSpan = named ? spanOf(named) : { start, end: start + 'export default'.length };
+        return [{ name: 'default', nameSpan, span: spanOf(statement), node, whole: declared, wrappers }];
+      }
+      case 'FunctionDeclaration':
+      case 'ClassDeclaration':
+        return statement.id ? [{ name: statement.id.name, nameSpan: spanOf(statement.id), span: spanOf(statement), node: statement, whole: statement, wrappers: [] }] : [];
+      case 'VariableDeclaration':
+        return statement.declarations.flatMap((one) => (one.init ? declaredBy(one.id, one.init, spanOf(one)) : []));
+      case 'ExpressionStatement':
+        return memberDeclarations(statement.expression);
+      default:
+        return [];
+    }
+  });
+}
+
+/** `Card.Header = function () { … }`. */
+function memberDeclarations(expression: t.Node): Declared[] {
+  if (expression.type !== 'AssignmentExpression') return [];
+  const name = dottedName(expression.left);
+  if (!name || !/^[A-Z]\w*\.[A-Z]\w*$/.test(name)) return [];
+  const { node, wrappers } = unwrap(expression.right);
+  return [{ name, nameSpan: spanOf(expression.left), span: spanOf(expression), node, whole: expression.right, wrappers }];
+}
+
+/** Names that only stand for another: `memo(Slow)`, `lazy(() => import('./X'))`, `{ Header: CardHeader }`. */
+export function aliasOf(declared: Declared): AliasFact[] {
+  const { name, node } = declared;
+  const wrappedBy = declared.wrappers.filter(addsProps).map((wrapper) => wrapper.name);
+  const named = dottedName(node);
+  if (named) return named === name ? [] : [{ name, target: named, wrappedBy }];
+  const assigned = objectAssigned(node);
+  if (assigned) return [{ name, target: assigned.target, wrappedBy }, ...membersOf(name, assigned.members)];
+  if (node.type === 'ObjectExpression') return membersOf(name, node);
+  if (declared.wrappers.some((wrapper) => wrapper.name === 'lazy') && isFunction(node)) {
+    const loaded = lazily(node);
+    return loaded ? [{ name, target: loaded.exported, from: loaded.from, wrappedBy: [] }] : [];
+  }
+  return [];
+}
+
+function objectAssigned(node: t.Node): { target: string; members: t.ObjectExpression } | undefined {
+  if (node.type !== 'CallExpression' || dottedName(node.callee) !== 'Object.assign') return undefined;
+  const [target, members] = node.arguments;
+  const name = target && dottedName(bare(target));
+  return name && members?.type === 'ObjectExpression' ? { target: name, members } : undefined;
+}
+
+function membersOf(name: string, object: t.ObjectExpression): AliasFact[] {
+  return object.properties.flatMap((property): AliasFact[] => {
+    if (property.type !== 'ObjectProperty') return [];
+    const key = keyName(property);
+    const target = dottedName(bare(property.value));
+    return key && target && /^[A-Z]/.test(target) ? [{ name: `${name}.${key}`, target, wrappedBy: [] }] : [];
+  });
+}
+
+/** `() => import('./X')` → the default of `./X`; `.then((m) => ({ default: m.Y }))` → its `Y`. */
+export function lazily(fn: FunctionNode): { from: string; exported: string } | undefined {
+  const result = fn.body.type === 'BlockStatement' ? fn.body.body.find((one) => one.type === 'ReturnStatement')?.argument : fn.body;
+  if (!result) return undefined;
+  const node = bare(result);
+  if (node.type !== 'CallExpression') return undefined;
+  if (node.callee.type === 'Import') {
+    const [from] = node.arguments;
+    return from?.type === 'StringLiteral' ? { from: from.value, exported: 'default' } : undefined;
+  }
+  if (node.callee.type !== 'MemberExpression' || node.callee.object.type !== 'CallExpression') return undefined;
+  const loaded = lazily({ ...fn, body: node.callee.object } as FunctionNode);
+  const [then] = node.arguments;
+  if (!loaded || !isFunction(then) || then.body.type !== 'ObjectExpression') return loaded;
+  for (const property of then.body.properties) {
+    if (property.type !== 'ObjectProperty' || keyName(property) !== 'default') continue;
+    const exported = dottedName(property.value)?.split('.').at(-1);
+    if (exported) return { ...loaded, exported };
+  }
+  return loaded;
+}

@@ -1,0 +1,144 @@
+import type * as t from '@babel/types';
+import type { ActionKind, ValueKind } from '../../model/facts';
+import type { Span } from '../../model/span';
+import { addAction, addValue, type Body, fillAction, newSink } from '../script/body';
+import { readExpression, readFunctionInto, readingsOf } from '../script/expressions';
+import { noteTested } from '../script/names';
+import { innerScope, type Scope } from '../script/scope';
+import { calleeName, dottedName, type FunctionNode, isFunction, patternNames, spanOf } from '../script/syntax';
+
+/** Hooks whose result is a pair: a value, and what changes it. */
+const pairs = new Set(['useState', 'useReducer', 'useOptimistic', 'useActionState', 'useFormState']);
+const effects = new Set(['useEffect', 'useLayoutEffect', 'useInsertionEffect']);
+const computed = new Set(['useMemo', 'useDeferredValue', 'useEvent']);
+const functions = new Set(['useCallback', 'useEffectEvent']);
+const taking = new Set(['useContext', 'use']);
+
+/** The framework's hook that a call is; undefined for hooks of the project and all other calls. */
+export function hookName(body: Body, call: t.Node): string | undefined {
+  const name = calleeName(call);
+  if (!name || !/^use([A-Z]|$)/.test(name)) return undefined;
+  const root = dottedName((call as t.CallExpression).callee)?.split('.')[0] ?? '';
+  const origin = body.module.imported.get(root);
+  if (!origin) return body.module.functions.has(name) ? undefined : name;
+  return /^[./@~#]/.test(origin.from) && !origin.from.startsWith('@') ? undefined : name;
+}
+
+/** Makes a function of the body a value and an action, to be read when all names are known. */
+export function declareFunction(body: Body, name: string, node: FunctionNode, scope: Scope, kind: ActionKind = 'handler', span: Span = spanOf(node)): number {
+  const action = addAction(body, name, kind, spanOf(node));
+  const value = addValue(body, { name, kind: 'function', span, from: [], action });
+  scope.names.set(name, { kind: 'function', node, scope, action, value });
+  body.queue.push(() => readAction(body, action, node, scope));
+  return value;
+}
+
+/** Reads a function into its action. */
+export function readAction(body: Body, action: number, node: FunctionNode, scope: Scope): void {
+  const sink = newSink();
+  readFunctionInto(body, node, innerScope(scope), sink);
+  fillAction(body, action, sink);
+}
+
+/** A function written in place, as an action of its own. */
+export function declareAction(body: Body, name: string, kind: ActionKind, node: FunctionNode, scope: Scope): number {
+  const action = addAction(body, name, kind, spanOf(node));
+  body.queue.push(() => readAction(body, action, node, scope));
+  return action;
+}
+
+function returnsFunction(node: FunctionNode): boolean {
+  if (node.body.type !== 'BlockStatement') return isFunction(node.body);
+  return node.body.body.some((one) => one.type === 'ReturnStatement' && Boolean(one.argument));
+}
+
+function followed(body: Body, call: t.CallExpression, at: number, scope: Scope): void {
+  const action = body.actions.at(-1);
+  const list = call.arguments[at];
+  if (action && list?.type === 'ArrayExpression') action.follows = readingsOf(body, list, scope);
+}
+
+/** `useEffect(…)` and its kind, met as a statement or anywhere else; false for other calls. */
+export function readEffect(body: Body, call: t.CallExpression, scope: Scope): boolean {
+  const hook = hookName(body, call);
+  const [run] = call.arguments;
+  if (!hook || !isFunction(run)) return false;
+  if (!effects.has(hook) && hook !== 'useImperativeHandle') return false;
+  declareAction(body, hook, 'effect', run, scope);
+  const action = body.actions.at(-1);
+  if (action) action.cleansUp = returnsFunction(run);
+  followed(body, call, 1, scope);
+  return true;
+}
+
+/**
+ * Gives the names of `const … = useSomething(…)` their meaning. False for calls that are not hooks;
+ * these are ordinary expressions.
+ */
+export function declareHook(body: Body, declarator: t.VariableDeclarator, call: t.CallExpression, scope: Scope): boolean {
+  const hook = hookName(body, call);
+  const [first] = call.arguments;
+  if (hook && pairs.has(hook)) declarePair(body, declarator, call, scope);
+  else if (hook && functions.has(hook) && isFunction(first) && declarator.id.type === 'Identifier') {
+    declareFunction(body, declarator.id.name, first, scope, 'handler', spanOf(declarator.id));
+  } else if (hook === 'useRef') declareNamed(body, declarator, 'ref', call, scope);
+  else if (hook && computed.has(hook)) declareComputed(body, declarator, call, scope);
+  else if (hook && taking.has(hook) && first && dottedName(first)) declareNamed(body, declarator, 'context', call, scope, dottedName(first));
+  else if (hook === 'useSyncExternalStore') declareNamed(body, declarator, 'store', call, scope, dottedName(first));
+  else if (/^use[A-Z]/.test(calleeName(call) ?? '')) declareNamed(body, declarator, 'hook', call, scope, dottedName(call.callee));
+  else return false;
+  return true;
+}
+
+/** `const [value, setValue] = useState(first)`. */
+function declarePair(body: Body, declarator: t.VariableDeclarator, call: t.CallExpression, scope: Scope): void {
+  const names = patternNames(declarator.id);
+  const hook = calleeName(call) ?? '';
+  const initial = call.arguments[hook === 'useReducer' || hook === 'useActionState' ? 1 : 0];
+  const from = initial ? readingsOf(body, initial, scope) : [];
+  const holder = names.find((found) => found.path[0] === '0') ?? names.find((found) => found.path.length === 0);
+  const setter = names.find((found) => found.path[0] === '1');
+  const name = holder?.name ?? setter?.name.replace(/^set(?=[A-Z])/, '').replace(/^./, (letter) => letter.toLowerCase()) ?? hook;
+  const span = spanOf(holder?.node ?? declarator.id);
+  const value = addValue(body, { name, kind: 'state', span, from });
+  for (const found of names) {
+    if (found.path[0] !== '1') scope.names.set(found.name, { kind: 'value', value, path: found.path.slice(1) });
+  }
+  if (!setter) return;
+  const changes = addValue(body, { name: setter.name, kind: 'setter', span: spanOf(setter.node), from: [], partner: value });
+  scope.names.set(setter.name, { kind: 'value', value: changes, path: [] });
+}
+
+function declareComputed(body: Body, declarator: t.VariableDeclarator, call: t.CallExpression, scope: Scope): void {
+  const [first] = call.arguments;
+  const sink = newSink();
+  if (isFunction(first)) readFunctionInto(body, first, innerScope(scope), sink);
+  else if (first) readExpression(body, first, scope, 'same', sink);
+  const from = isFunction(first) ? sink.reads.map((one) => ({ ...one, how: one.how === 'called' ? one.how : ('computed' as const) })) : sink.reads;
+  for (const found of patternNames(declarator.id)) {
+    const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from });
+    scope.names.set(found.name, { kind: 'value', value, path: [] });
+  }
+}
+
+function declareNamed(body: Body, declarator: t.VariableDeclarator, kind: ValueKind, call: t.CallExpression, scope: Scope, source?: string): void {
+  const names = patternNames(declarator.id);
+  const from = kind === 'context' ? [] : call.arguments.flatMap((one) => readingsOf(body, one, scope, 'computed'));
+  const whole = names.find((found) => found.path.length === 0 && !found.rest);
+  const name = whole?.name ?? calleeName(call) ?? '';
+  const value = addValue(body, { name, kind, span: spanOf(whole?.node ?? declarator.id), from, ...(source ? { source } : {}) });
+  for (const found of names) scope.names.set(found.name, { kind: 'value', value, path: found.path });
+  if (declarator.id.type === 'ObjectPattern') body.demanded.add(value);
+}
+
+/** A hook called without keeping what it gives: `useTheme().colour`, `useTick()`. */
+export function readLooseHook(body: Body, call: t.CallExpression, scope: Scope): void {
+  const hook = hookName(body, call);
+  const [first] = call.arguments;
+  const source = hook && taking.has(hook) && first ? dottedName(first) : dottedName(call.callee);
+  const kind = hook && taking.has(hook) ? 'context' : 'hook';
+  if (hook && (pairs.has(hook) || functions.has(hook) || computed.has(hook))) return;
+  if (!source || !/^use([A-Z]|$)/.test(calleeName(call) ?? '')) return;
+  addValue(body, { name: calleeName(call) ?? '', kind, span: spanOf(call), from: [], source });
+  noteTested(body, call, scope);
+}

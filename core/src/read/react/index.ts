@@ -1,0 +1,114 @@
+import type * as t from '@babel/types';
+import type { AliasFact, AmbientFact, ComponentFacts, FileFacts, RootFact, RouteFact, SharedFact } from '../../model/facts';
+import type { TypeFact } from '../../model/types';
+import { hasMarkup, type ModuleScope } from '../script/body';
+import { declaredNames, readModule } from '../script/modules';
+import { parseScript } from '../script/parse';
+import { bare, calleeName, type FunctionNode, isFunction, spanOf } from '../script/syntax';
+import { readTypeDeclaration } from '../script/types';
+import { isClassComponent, isComponent, readClassComponent, readFunctionComponent, readHook } from './components';
+import { aliasOf, type Declared, declarationsOf } from './declarations';
+import { looseMarkup, rootOf, routesOfCall, routeTable } from './routes';
+import { type Survey, survey } from './survey';
+
+/** Reads a JavaScript or TypeScript module, with the React components in it. Never throws. */
+export function readReact(file: string, text: string): FileFacts {
+  const { program, problems } = parseScript(file, text);
+  const { imports, exports } = readModule(program.body);
+  const declared = declarationsOf(program.body);
+  const surveyed = survey(program);
+  const { markup, calls } = surveyed;
+  const module = moduleScope(program, text, declared, imports, surveyed);
+  const sorted = sortDeclared(module, declared, file);
+  const roots = calls.flatMap((call) => rootOf(module, call) ?? []);
+  const framework = sorted.components.length > 0 || markup.length > 0 ? 'react' : 'script';
+  const runs = program.directives.map((one) => one.value.value).find((mark) => mark === 'use client' || mark === 'use server');
+  return {
+    file,
+    framework,
+    problems,
+    imports,
+    exports,
+    types: program.body.flatMap((statement) => readTypeDeclaration(statement) ?? []),
+    components: sorted.components,
+    shared: sorted.shared,
+    roots: [...roots, ...sorted.loose],
+    routes: [...sorted.routes, ...calls.flatMap((call) => (sorted.seen.has(call) ? [] : routesOfCall(module, call, '')))],
+    ambient: program.body.flatMap((statement) => ambientOf(statement) ?? []),
+    aliases: sorted.aliases,
+    ...(runs ? { runs: runs === 'use client' ? ('client' as const) : ('server' as const) } : {}),
+  };
+}
+
+function moduleScope(program: t.Program, text: string, declared: readonly Declared[], imports: FileFacts['imports'], { markup, locals }: Survey): ModuleScope {
+  const names = new Set([...program.body.flatMap(declaredNames), ...imports.filter((one) => !one.typeOnly).map((one) => one.local)]);
+  const functions = new Map<string, FunctionNode>();
+  const constants = new Set<string>();
+  for (const one of declared) {
+    if (isFunction(one.node) && one.wrappers.length === 0) functions.set(one.name, one.node);
+    const value = bare(one.node);
+    if (value.type === 'ArrayExpression' || value.type === 'ObjectExpression') constants.add(one.name);
+  }
+  const imported = new Map(imports.map((one) => [one.local, { from: one.from, imported: one.imported }]));
+  return { names, imported, functions, constants, locals, markup, text };
+}
+
+type Sorted = {
+  readonly components: ComponentFacts[];
+  readonly shared: SharedFact[];
+  readonly aliases: AliasFact[];
+  readonly loose: RootFact[];
+  readonly routes: RouteFact[];
+  readonly seen: Set<t.Node>;
+};
+
+/** Puts each declaration where it belongs. */
+function sortDeclared(module: ModuleScope, declared: readonly Declared[], file: string): Sorted {
+  const sorted: Sorted = { components: [], shared: [], aliases: [], loose: [], routes: [], seen: new Set() };
+  for (const one of declared) {
+    const { node } = one;
+    if (isComponent(module, one)) {
+      const facts = isClassComponent(node) ? readClassComponent(module, one, node, file) : readFunctionComponent(module, one, node as FunctionNode, file);
+      const twins = sorted.components.filter((known) => known.name === facts.name).length;
+      sorted.components.push(twins > 0 ? { ...facts, name: `${facts.name}~${twins + 1}` } : facts);
+    } else if (isFunction(node) && /^use[A-Z]/.test(one.name)) sorted.shared.push(readHook(module, one, node));
+    else sortValue(module, one, sorted);
+  }
+  return sorted;
+}
+
+function sortValue(module: ModuleScope, one: Declared, sorted: Sorted): void {
+  const { node } = one;
+  const call = node.type === 'CallExpression' ? node : undefined;
+  if (call && calleeName(call) === 'createContext') {
+    sorted.shared.push({ kind: 'context', name: one.name, span: one.nameSpan, fallback: fallbackOf(call) });
+    return;
+  }
+  const routes = call ? routesOfCall(module, call, one.name) : routeTable(module, node, one.name);
+  if (call) sorted.seen.add(call);
+  if (routes.length > 0) {
+    sorted.routes.push(...routes);
+    return;
+  }
+  sorted.aliases.push(...aliasOf(one));
+  sorted.shared.push({ kind: 'value', name: one.name, span: one.nameSpan });
+  if (!isFunction(node) && hasMarkup(module, spanOf(one.whole)) && !(call && calleeName(call) === 'render')) {
+    const loose = looseMarkup(module, one);
+    if (loose) sorted.loose.push(loose);
+  }
+}
+
+function fallbackOf(call: t.CallExpression): 'none' | 'given' {
+  const [first] = call.arguments;
+  const given = first && bare(first);
+  if (!given || given.type === 'NullLiteral' || (given.type === 'Identifier' && given.name === 'undefined')) return 'none';
+  return 'given';
+}
+
+/** `declare module 'name' { … }` in a declaration file. */
+function ambientOf(statement: t.Statement): AmbientFact | undefined {
+  if (statement.type !== 'TSModuleDeclaration' || statement.id.type !== 'StringLiteral') return undefined;
+  const body = statement.body?.type === 'TSModuleBlock' ? statement.body.body : [];
+  const types: TypeFact[] = body.flatMap((one) => readTypeDeclaration(one) ?? []);
+  return { module: statement.id.value, types, imports: readModule(body).imports };
+}

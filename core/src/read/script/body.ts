@@ -1,0 +1,175 @@
+import type { ActionFact, ActionKind, BodyFacts, ChangeFact, RaiseFact, Reading, ValueFact } from '../../model/facts';
+import type { Span } from '../../model/span';
+import type { FunctionNode } from './syntax';
+
+type Draft<T> = { -readonly [Key in keyof T]: T[Key] };
+
+/** What the module around a body declares, as far as bodies refer to it. */
+export type ModuleScope = {
+  /** Every name declared or imported at module level. */
+  readonly names: ReadonlySet<string>;
+  /** Names that come from another module, and which. */
+  readonly imported: ReadonlyMap<string, { readonly from: string; readonly imported: string }>;
+  /** Functions declared at module level, by name. */
+  readonly functions: ReadonlyMap<string, FunctionNode>;
+  /** Constants at module level whose items and order never change. */
+  readonly constants: ReadonlySet<string>;
+  /** Capitalised names declared inside functions of the module. */
+  readonly locals: ReadonlySet<string>;
+  /** Offsets at which markup begins, ascending. */
+  readonly markup: readonly number[];
+  readonly text: string;
+};
+
+/** The tables of a component's or hook's body while it is being read. */
+export type Body = {
+  readonly module: ModuleScope;
+  readonly values: Draft<ValueFact>[];
+  readonly actions: Draft<ActionFact>[];
+  /** Functions met on the way, to be read when every name of the body is known. */
+  readonly queue: (() => void)[];
+  readonly propValues: Map<string, number>;
+  readonly moduleValues: Map<string, number>;
+  /** Values read in a condition, so their absence is provided for. */
+  readonly tested: Set<number>;
+  /** Values whose member is read without asking whether they are there. */
+  readonly demanded: Set<number>;
+  /** Values whose absence throws on purpose. */
+  readonly thrown: Set<number>;
+  /** Local functions whose markup is being read, so that recursion ends. */
+  readonly unfolding: Set<FunctionNode>;
+  /** The props object goes somewhere that the file does not tell. */
+  propsEscape: boolean;
+  /** The rest of the props goes to these: a tag, or `?` where the file does not tell. */
+  readonly restTargets: { readonly kind: 'element' | 'use' | 'unknown'; readonly tag: string }[];
+  /** Content is cloned, so this component may add props to it. */
+  clones: boolean;
+  /** Props taken apart by name, in the order of the text. */
+  readonly taken: Map<string, { readonly span: Span; readonly fallback?: string }>;
+  /** Callback props given to native elements as they are. */
+  readonly attached: RaiseFact[];
+};
+
+export function newBody(module: ModuleScope): Body {
+  return {
+    module,
+    values: [],
+    actions: [],
+    queue: [],
+    propValues: new Map(),
+    moduleValues: new Map(),
+    tested: new Set(),
+    demanded: new Set(),
+    thrown: new Set(),
+    unfolding: new Set(),
+    propsEscape: false,
+    restTargets: [],
+    clones: false,
+    taken: new Map(),
+    attached: [],
+  };
+}
+
+/** Collects what an expression or a function does. */
+export type Sink = {
+  readonly reads: Reading[];
+  readonly changes: ChangeFact[];
+  readonly raises: RaiseFact[];
+  readonly calls: Set<number>;
+  readonly returns: Reading[];
+  /** The position in a list was read. */
+  position: boolean;
+  /** How many functions deep the reading stands; a function's own `return` is at 0. */
+  depth: number;
+};
+
+export function newSink(): Sink {
+  return { reads: [], changes: [], raises: [], calls: new Set(), returns: [], position: false, depth: 0 };
+}
+
+/** Adds a value to the body's table; its index. */
+export function addValue(body: Body, value: ValueFact): number {
+  return body.values.push({ ...value }) - 1;
+}
+
+/** Adds an action that is filled when the queue runs; its index. */
+export function addAction(body: Body, name: string, kind: ActionKind, span: Span): number {
+  return body.actions.push({ name, kind, span, reads: [], changes: [], raises: [], calls: [], cleansUp: false, returns: [] }) - 1;
+}
+
+/** Writes what was collected into an action. */
+export function fillAction(body: Body, index: number, sink: Sink): void {
+  const action = body.actions[index];
+  if (!action) return;
+  action.reads = sink.reads;
+  action.changes = sink.changes;
+  action.raises = sink.raises;
+  action.calls = [...sink.calls];
+  action.returns = sink.returns;
+}
+
+/** The value that stands for a prop of the component, made at its first reading. */
+export function propValue(body: Body, name: string, span: Span): number {
+  const known = body.propValues.get(name);
+  if (known !== undefined) return known;
+  const index = addValue(body, { name, kind: 'prop', span, from: [] });
+  body.propValues.set(name, index);
+  return index;
+}
+
+/** The value that stands for a name of the module, made at its first reading. */
+export function moduleValue(body: Body, name: string, span: Span): number {
+  const known = body.moduleValues.get(name);
+  if (known !== undefined) return known;
+  const index = addValue(body, { name, kind: 'module', span, from: [], source: name });
+  body.moduleValues.set(name, index);
+  return index;
+}
+
+/** Reads all functions that were put off, and gives the finished tables. */
+export function finishBody(body: Body): BodyFacts {
+  for (let next = body.queue.shift(); next; next = body.queue.shift()) next();
+  for (const [index, value] of body.values.entries()) {
+    if (value.kind !== 'context' && value.kind !== 'hook') continue;
+    if (body.tested.has(index) && !body.thrown.has(index)) value.guarded = true;
+    if (body.demanded.has(index) || body.thrown.has(index)) value.needed = true;
+  }
+  for (const action of body.actions) {
+    if (action.raises.length === 0) continue;
+    action.raises = action.raises.map((raise) =>
+      raise.value !== undefined && body.tested.has(raise.value) ? { ...raise, optional: true } : raise,
+    );
+  }
+  return { values: body.values, actions: body.actions };
+}
+
+/** Tells whether markup begins within a span. */
+export function hasMarkup(module: ModuleScope, span: Span): boolean {
+  const { markup } = module;
+  let low = 0;
+  let high = markup.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((markup[middle] ?? 0) < span.start) low = middle + 1;
+    else high = middle;
+  }
+  const found = markup[low];
+  return found !== undefined && found < span.end;
+}
+
+/** The text of a span on one line, cut to `most` characters. */
+export function excerpt(module: ModuleScope, span: Span, most = 60): string {
+  const text = module.text.slice(span.start, Math.min(span.end, span.start + most * 4)).replace(/\s+/g, ' ');
+  return text.length > most ? `${text.slice(0, most - 1)}…` : text;
+}
+
+/** Readings without those that say the same again. */
+export function mergeReadings(readings: readonly Reading[]): Reading[] {
+  const seen = new Set<string>();
+  return readings.filter((one) => {
+    const key = `${one.value} ${one.how} ${one.path.join('.')}`;
+    if (seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  });
+}

@@ -1,0 +1,45 @@
+import type * as t from '@babel/types';
+import { bare, isFunction } from './syntax';
+
+const words = (text: string): ReadonlySet<string> => new Set(text.split(' '));
+
+/** Methods of lists and texts whose result is computed from the receiver. */
+export const arrayMethods = words(
+  'map flatMap filter find findIndex findLast some every forEach reduce reduceRight sort toSorted reverse toReversed slice splice toSpliced concat join includes indexOf at push pop shift unshift keys values entries flat fill trim split replace replaceAll toLowerCase toUpperCase startsWith endsWith padStart padEnd toString toFixed toLocaleString get has add delete set with',
+);
+
+/** Methods that call their argument with one item of the receiver. */
+export const itemMethods = words('map flatMap filter find findIndex findLast some every forEach sort toSorted');
+
+/** Methods that change their receiver. */
+export const inPlaceMethods = words('push pop shift unshift splice sort reverse fill');
+
+/** Methods that keep the items of a list and may change how many or in which order. */
+export const shufflingMethods = words('filter sort toSorted reverse toReversed splice toSpliced slice');
+
+const reordering = words('filter sort toSorted reverse toReversed splice toSpliced');
+
+/** How the list that is set compares with the one before: `[...a, b]` grows at its end, `a.filter(…)` does not. */
+export function listOrder(given: t.Node | undefined): 'append' | 'reorder' | undefined {
+  if (!given) return undefined;
+  const node = bare(given);
+  if (isFunction(node)) return listOrder(resultOf(node));
+  if (node.type === 'ArrayExpression') {
+    const spread = node.elements.findIndex((one) => one?.type === 'SpreadElement');
+    if (spread < 0) return undefined;
+    return spread === 0 ? 'append' : 'reorder';
+  }
+  if (node.type === 'ConditionalExpression') return listOrder(node.consequent) ?? listOrder(node.alternate);
+  if (node.type === 'CallExpression' && node.callee.type === 'MemberExpression' && node.callee.property.type === 'Identifier') {
+    const method = node.callee.property.name;
+    if (reordering.has(method)) return 'reorder';
+    return method === 'concat' ? 'append' : listOrder(node.callee.object);
+  }
+  return undefined;
+}
+
+function resultOf(node: t.Function): t.Node | undefined {
+  if (node.body.type !== 'BlockStatement') return node.body;
+  const last = node.body.body.at(-1);
+  return last?.type === 'ReturnStatement' ? (last.argument ?? undefined) : undefined;
+}

@@ -1,0 +1,140 @@
+import type * as t from '@babel/types';
+import type { How, Reading } from '../../model/facts';
+import type { Span } from '../../model/span';
+import { type Body, moduleValue, propValue, type Sink } from './body';
+import { lookUp, type Meaning, type Scope } from './scope';
+import { bare, keyName, patternNames, spanOf } from './syntax';
+
+export type Chain = { readonly base: t.Node; readonly path: string[]; readonly optional: boolean; readonly computed: t.Node[] };
+
+/** `a.b?.[c].d` → base `a`, path `b`, `*`, `d`; and the computed keys to be read on their own. */
+export function memberChain(node: t.Node): Chain {
+  const path: string[] = [];
+  const computed: t.Node[] = [];
+  let optional = false;
+  let at = bare(node);
+  while (at.type === 'MemberExpression' || at.type === 'OptionalMemberExpression') {
+    if (at.type === 'OptionalMemberExpression' && at.optional) optional = true;
+    if (at.computed && at.property.type !== 'StringLiteral' && at.property.type !== 'NumericLiteral') {
+      path.unshift('*');
+      computed.push(at.property);
+    } else path.unshift(keyName({ key: at.property, computed: false }) ?? '*');
+    at = bare(at.object);
+  }
+  return { base: at, path, optional, computed };
+}
+
+/** `a` is the reading of a whole; what is done with it on the way makes it less. */
+export function weaken(inner: How, outer: How): How {
+  if (outer === 'same' || outer === 'part') return inner === 'same' ? outer : inner;
+  return outer === 'spread' && inner !== 'computed' && inner !== 'called' ? 'spread' : outer === 'item' && inner === 'computed' ? 'item' : outer;
+}
+
+export function howOf(path: readonly string[], how: How): How {
+  if (path.length === 0 || (how !== 'same' && how !== 'part')) return how;
+  return path.includes('*') ? 'item' : 'part';
+}
+
+/** Pushes the readings that a name stands for, with the members read from it. */
+export function readMeaning(body: Body, meaning: Meaning, path: readonly string[], how: How, span: Span, sink: Sink): void {
+  switch (meaning.kind) {
+    case 'value': {
+      const whole = [...meaning.path, ...path];
+      sink.reads.push({ value: meaning.value, path: whole, how: howOf(whole, how), span });
+      const value = body.values[meaning.value];
+      if (value?.action !== undefined) sink.calls.add(value.action);
+      if (value?.kind === 'rest') body.restTargets.push({ kind: 'unknown', tag: '' });
+      break;
+    }
+    case 'props': {
+      const [first, ...rest] = path;
+      if (first === undefined || first === '*') body.propsEscape = true;
+      else sink.reads.push({ value: propValue(body, first, span), path: rest, how: howOf(rest, how), span });
+      break;
+    }
+    case 'local':
+      for (const one of meaning.readings) {
+        sink.reads.push({ value: one.value, path: [...one.path, ...path], how: weaken(one.how, howOf(path, how)), span });
+      }
+      break;
+    case 'function':
+      if (meaning.value !== undefined) sink.reads.push({ value: meaning.value, path: [], how, span });
+      sink.calls.add(meaning.action);
+      break;
+    case 'markup':
+      for (const one of meaning.readings) sink.reads.push({ ...one, how: 'computed', span });
+      break;
+    case 'position':
+      sink.position = true;
+      break;
+    case 'opaque':
+  }
+}
+
+export function readName(body: Body, name: string, path: readonly string[], how: How, node: t.Node, scope: Scope, sink: Sink): void {
+  const meaning = lookUp(scope, name);
+  const span = spanOf(node);
+  if (meaning) readMeaning(body, meaning, path, how, span, sink);
+  else if (body.module.names.has(name)) {
+    sink.reads.push({ value: moduleValue(body, name, span), path, how: howOf(path, how), span });
+  }
+}
+
+export function demand(body: Body, name: string, scope: Scope): void {
+  const meaning = lookUp(scope, name);
+  if (meaning?.kind === 'value' && meaning.path.length === 0) body.demanded.add(meaning.value);
+}
+
+/** Notes the values whose presence a condition asks for: `a`, `!a`, `a != null`, `a && b`. */
+export function noteTested(body: Body, test: t.Node, scope: Scope): number[] {
+  const node = bare(test);
+  switch (node.type) {
+    case 'Identifier': {
+      const meaning = lookUp(scope, node.name);
+      if (meaning?.kind !== 'value') return [];
+      body.tested.add(meaning.value);
+      return [meaning.value];
+    }
+    case 'MemberExpression':
+    case 'OptionalMemberExpression': {
+      const { base, path } = memberChain(node);
+      if (base.type !== 'Identifier') return [];
+      const meaning = lookUp(scope, base.name);
+      if (meaning?.kind === 'props' && path.length === 1) {
+        const value = propValue(body, path[0] as string, spanOf(node));
+        body.tested.add(value);
+        return [value];
+      }
+      return [];
+    }
+    case 'UnaryExpression':
+      return noteTested(body, node.argument, scope);
+    case 'BinaryExpression':
+      return [...noteTested(body, node.left, scope), ...noteTested(body, node.right, scope)];
+    case 'LogicalExpression':
+      return [...noteTested(body, node.left, scope), ...noteTested(body, node.right, scope)];
+    case 'CallExpression':
+      return node.arguments.flatMap((argument) => noteTested(body, argument, scope));
+    default:
+      return [];
+  }
+}
+
+/** Binds the names of a pattern to parts of some readings. */
+export function bindLocal(pattern: t.Node, readings: readonly Reading[], scope: Scope): void {
+  for (const found of patternNames(pattern)) {
+    scope.names.set(found.name, {
+      kind: 'local',
+      readings: readings.map((one) => ({ ...one, path: [...one.path, ...found.path], how: weaken(one.how, howOf(found.path, 'same')) })),
+    });
+  }
+}
+
+/** Adds what an inner expression does; its readings count as `how` at most. */
+export function mergeInto(sink: Sink, inner: Sink, how: How): void {
+  for (const read of inner.reads) sink.reads.push(how === 'same' ? read : { ...read, how: weaken(read.how, how) });
+  sink.changes.push(...inner.changes);
+  sink.raises.push(...inner.raises);
+  for (const call of inner.calls) sink.calls.add(call);
+  if (inner.position) sink.position = true;
+}

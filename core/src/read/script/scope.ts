@@ -1,0 +1,40 @@
+import type * as t from '@babel/types';
+import type { Reading, TemplateNode } from '../../model/facts';
+import type { FunctionNode } from './syntax';
+
+/** What a name stands for inside a body. */
+export type Meaning =
+  /** A value of the body, or a part of one. */
+  | { readonly kind: 'value'; readonly value: number; readonly path: readonly string[] }
+  /** The props object: its members are values of their own. */
+  | { readonly kind: 'props' }
+  /** A local of a function in the body: made from these. */
+  | { readonly kind: 'local'; readonly readings: readonly Reading[] }
+  /** A local function, read where it is called. */
+  | { readonly kind: 'function'; readonly node: FunctionNode; readonly scope: Scope; readonly action: number; readonly value?: number }
+  /** Markup kept in a variable; grows while the body is read. */
+  | { readonly kind: 'markup'; readonly nodes: TemplateNode[]; readonly readings: Reading[] }
+  /** The position in a list. */
+  | { readonly kind: 'position' }
+  | { readonly kind: 'opaque' };
+
+/** Names in force at one place; the innermost first. */
+export type Scope = { readonly names: Map<string, Meaning>; readonly outer?: Scope };
+
+export function innerScope(outer?: Scope): Scope {
+  return outer ? { names: new Map(), outer } : { names: new Map() };
+}
+
+/** What a name means here; undefined where the body does not declare it. */
+export function lookUp(scope: Scope, name: string): Meaning | undefined {
+  for (let at: Scope | undefined = scope; at; at = at.outer) {
+    const found = at.names.get(name);
+    if (found) return found;
+  }
+  return undefined;
+}
+
+/** Names of the functions that a block declares: they are known before their line. */
+export function hoisted(statements: readonly t.Statement[]): t.FunctionDeclaration[] {
+  return statements.filter((one): one is t.FunctionDeclaration => one.type === 'FunctionDeclaration' && Boolean(one.id));
+}

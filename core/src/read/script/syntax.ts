@@ -1,0 +1,157 @@
+import type * as t from '@babel/types';
+import type { Span } from '../../model/span';
+
+export type FunctionNode =
+  | t.FunctionDeclaration
+  | t.FunctionExpression
+  | t.ArrowFunctionExpression
+  | t.ObjectMethod
+  | t.ClassMethod
+  | t.ClassPrivateMethod;
+
+/** The span of a parsed node. */
+export function spanOf(node: t.Node): Span {
+  return { start: node.start ?? 0, end: node.end ?? 0 };
+}
+
+export function isFunction(node: t.Node | null | undefined): node is FunctionNode {
+  switch (node?.type) {
+    case 'FunctionDeclaration':
+    case 'FunctionExpression':
+    case 'ArrowFunctionExpression':
+    case 'ObjectMethod':
+    case 'ClassMethod':
+    case 'ClassPrivateMethod':
+      return true;
+    default:
+      return false;
+  }
+}
+
+const notChildren = new Set(['type', 'start', 'end', 'loc', 'range', 'extra', 'errors', 'leadingComments', 'trailingComments', 'innerComments']);
+
+/** Calls `visit` on each node directly below `node`, in the order of the parser's fields. */
+export function forEachChild(node: t.Node, visit: (child: t.Node) => void): void {
+  for (const key in node) {
+    if (notChildren.has(key)) continue;
+    const field = (node as unknown as Record<string, unknown>)[key];
+    if (typeof field !== 'object' || field === null) continue;
+    if (Array.isArray(field)) {
+      for (const item of field) if (item !== null && typeof item === 'object') visit(item as t.Node);
+    } else if (typeof (field as t.Node).type === 'string') visit(field as t.Node);
+  }
+}
+
+/** `a` → `a`, `A.b.c` → `A.b.c`, `<A.B>` → `A.B`; undefined for all else. */
+export function dottedName(node: t.Node | null | undefined): string | undefined {
+  switch (node?.type) {
+    case 'Identifier':
+    case 'JSXIdentifier':
+      return node.name;
+    case 'MemberExpression':
+    case 'OptionalMemberExpression': {
+      if (node.computed || node.property.type !== 'Identifier') return undefined;
+      const object = dottedName(node.object);
+      return object && `${object}.${node.property.name}`;
+    }
+    case 'JSXMemberExpression': {
+      const object = dottedName(node.object);
+      return object && `${object}.${node.property.name}`;
+    }
+    case 'JSXNamespacedName':
+      return `${node.namespace.name}:${node.name.name}`;
+    case 'TSQualifiedName': {
+      const left = dottedName(node.left);
+      return left && `${left}.${node.right.name}`;
+    }
+    default:
+      return undefined;
+  }
+}
+
+/** The last word of a called name: `React.useState(…)` → `useState`. */
+export function calleeName(call: t.Node): string | undefined {
+  if (call.type !== 'CallExpression' && call.type !== 'OptionalCallExpression') return undefined;
+  const name = dottedName(call.callee);
+  return name?.slice(name.lastIndexOf('.') + 1);
+}
+
+/** Takes off what does not change a value: parentheses, type assertions, `!`, `await`. */
+export function bare(node: t.Node): t.Node {
+  let inner = node;
+  for (;;) {
+    switch (inner.type) {
+      case 'TSAsExpression':
+      case 'TSSatisfiesExpression':
+      case 'TSNonNullExpression':
+      case 'TSTypeAssertion':
+      case 'TSInstantiationExpression':
+      case 'ParenthesizedExpression':
+      case 'TypeCastExpression':
+        inner = inner.expression;
+        break;
+      case 'AwaitExpression':
+        inner = inner.argument;
+        break;
+      default:
+        return inner;
+    }
+  }
+}
+
+/** A property's name where it is plain: `a`, `'a'`, `1`. */
+export function keyName(node: { readonly key: t.Node; readonly computed?: boolean | null }): string | undefined {
+  if (node.computed && node.key.type !== 'StringLiteral') return undefined;
+  switch (node.key.type) {
+    case 'Identifier':
+      return node.key.name;
+    case 'StringLiteral':
+      return node.key.value;
+    case 'NumericLiteral':
+      return String(node.key.value);
+    default:
+      return undefined;
+  }
+}
+
+/** The identifiers that a pattern binds, with the members that lead to each and its default. */
+export function patternNames(pattern: t.Node, path: readonly string[] = []): PatternName[] {
+  switch (pattern.type) {
+    case 'Identifier':
+      return [{ name: pattern.name, path, rest: false, node: pattern }];
+    case 'AssignmentPattern':
+      return patternNames(pattern.left, path).map((found) => ({ ...found, fallback: found.fallback ?? pattern.right }));
+    case 'RestElement':
+      return patternNames(pattern.argument, path).map((found) => ({ ...found, rest: true }));
+    case 'ObjectPattern':
+      return pattern.properties.flatMap((property) => {
+        if (property.type === 'RestElement') return patternNames(property, path);
+        return patternNames(property.value, [...path, keyName(property) ?? '*']).map((found) =>
+          found.path.length === path.length + 1 ? { ...found, key: property.key } : found,
+        );
+      });
+    case 'ArrayPattern':
+      return pattern.elements.flatMap((element, at) => (element ? patternNames(element, [...path, String(at)]) : []));
+    case 'TSParameterProperty':
+      return patternNames(pattern.parameter, path);
+    default:
+      return [];
+  }
+}
+
+export type PatternName = {
+  readonly name: string;
+  /** Members from the whole to this name; `*` for one that is computed. */
+  readonly path: readonly string[];
+  readonly rest: boolean;
+  readonly node: t.Identifier;
+  readonly key?: t.Node;
+  readonly fallback?: t.Expression;
+};
+
+/** The declared type of a pattern or parameter, if it has one. */
+export function annotationOf(node: t.Node): t.TSType | undefined {
+  const holder = node.type === 'AssignmentPattern' ? node.left : node.type === 'TSParameterProperty' ? node.parameter : node;
+  const annotation = (holder as { typeAnnotation?: t.Node | null }).typeAnnotation;
+  return annotation?.type === 'TSTypeAnnotation' ? annotation.typeAnnotation : undefined;
+}

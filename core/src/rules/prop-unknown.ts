@@ -1,0 +1,28 @@
+import { unknownBindings } from '../flow';
+import { locate } from '../model/span';
+import { speltBindings } from './prop-spelt';
+import type { Found, Rule } from './rule';
+
+/** A use gives a prop that the component neither declares nor lets through. */
+export const propUnknown: Rule = ({ uses }) =>
+  uses.flatMap((known) => {
+    const spelt = new Set(speltBindings(known).map((one) => one.binding));
+    return unknownBindings(known)
+      .filter((binding) => !spelt.has(binding))
+      .map((binding): Found => {
+        const { use, owner, target } = known;
+        const at = locate(use.file, binding.nameSpan);
+        return {
+          rule: 'prop-unknown',
+          component: owner.id,
+          subject: binding.name,
+          at,
+          words: { target: target.name, prop: binding.name },
+          evidence: [
+            { at, says: `${owner.name} gives ${binding.name}.` },
+            { at: locate(target.file, target.facts.nameSpan), says: `${target.name} does not take it.` },
+          ],
+          touches: target.id,
+        };
+      });
+  });

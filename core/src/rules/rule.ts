@@ -1,0 +1,28 @@
+import type { KnownUse } from '../flow';
+import type { Evidence, Severity } from '../model/finding';
+import type { ComponentId } from '../model/ids';
+import type { Model } from '../model/model';
+import type { Location } from '../model/span';
+import type { PageSurvey } from './pages';
+import type { RuleId, Words } from './catalogue';
+
+/** What every rule is given. Tables that several rules need are made once. */
+export type Check = { readonly model: Model; readonly uses: readonly KnownUse[]; readonly pages: PageSurvey };
+
+/** What a rule found, before the catalogue puts it into sentences. */
+export type Found = {
+  readonly rule: RuleId;
+  /** Where it differs from the catalogue's. */
+  readonly severity?: Severity;
+  readonly component: ComponentId;
+  readonly subject: string;
+  readonly at: Location;
+  readonly words: Words;
+  readonly evidence: readonly Evidence[];
+  /** The component whose places it touches. */
+  readonly touches: ComponentId;
+  readonly pages?: readonly string[];
+};
+
+/** Rules share one signature, so that they can be listed and run alike. */
+export type Rule = (check: Check) => Found[];

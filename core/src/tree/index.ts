@@ -1,0 +1,2 @@
+export { unfold, placesLimit } from './unfold';
+export { providerFor, ancestors } from './ancestry';

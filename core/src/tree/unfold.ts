@@ -1,0 +1,269 @@
+import type { Binding, TemplateNode } from '../model/facts';
+import type { ComponentId } from '../model/ids';
+import type { Component, Model, Page, Use } from '../model/model';
+import type { BranchMark, Place, PlaceIndex, Provider, RepeatMark, Tree } from '../model/tree';
+
+/** A page with more places than this is cut, and says so. */
+export const placesLimit = 20_000;
+
+type Writable<T> = { -readonly [Key in keyof T]: T[Key] };
+
+/** Content given to a slot, and where it was written. */
+type Content = { readonly nodes: readonly TemplateNode[]; readonly at: Position };
+
+/** What the place that owns a template was given for its slots. */
+type Given = { readonly contents: ReadonlyMap<string, Content>; readonly placed: Set<string> };
+
+/** Components whose templates are being unfolded, innermost first. */
+type Lineage = { readonly component: ComponentId; readonly outer?: Lineage };
+
+/** Where a template node stands while unfolding. */
+type Position = {
+  readonly body: Component;
+  readonly owner: PlaceIndex;
+  readonly parent: PlaceIndex;
+  readonly given: Given;
+  readonly lineage: Lineage;
+  readonly provider: number;
+  readonly sheltered: boolean;
+  readonly repeats: readonly RepeatMark[];
+  readonly branches: readonly BranchMark[];
+  readonly slot?: Place['slot'];
+  /** The route of the page's chain that the next outlet shows. */
+  readonly nextRoute: number;
+};
+
+type Task = { readonly node: TemplateNode; readonly at: Position } | { readonly leftOver: Given; readonly place: PlaceIndex; readonly at: Position };
+
+type Unfolding = { readonly model: Model; readonly page: Page; readonly places: Writable<Place>[]; readonly providers: Provider[]; readonly tasks: Task[]; truncated: boolean };
+
+const noGiven: Given = { contents: new Map(), placed: new Set() };
+
+/**
+ * The tree of a page as it is composed when everything that may show does show. A component within
+ * its own template is cut at the second turn; a page past `placesLimit` places is truncated.
+ */
+export function unfold(model: Model, page: Page): Tree {
+  const entry = model.components.get(page.entry);
+  const unfolding: Unfolding = { model, page, places: [], providers: [], tasks: [], truncated: false };
+  if (!entry) return { page: page.id, places: [], providers: [], truncated: false };
+  const isMarkup = entry.role === 'root' || entry.role === 'route';
+  const start: Position = {
+    body: entry,
+    owner: -1,
+    parent: -1,
+    given: noGiven,
+    lineage: { component: entry.id },
+    provider: -1,
+    sheltered: page.reach === 'alone',
+    repeats: [],
+    branches: [],
+    nextRoute: entry.role === 'route' ? 1 : 0,
+  };
+  if (isMarkup) push(unfolding, entry.facts.template, start);
+  else enter(unfolding, entry, undefined, noGiven, start);
+  for (let task = unfolding.tasks.pop(); task; task = unfolding.tasks.pop()) {
+    if ('node' in task) visit(unfolding, task.node, task.at);
+    else placeLeftOver(unfolding, task.leftOver, task.place, task.at);
+  }
+  return { page: page.id, places: unfolding.places, providers: unfolding.providers, truncated: unfolding.truncated };
+}
+
+function push(unfolding: Unfolding, nodes: readonly TemplateNode[], at: Position): void {
+  for (let index = nodes.length - 1; index >= 0; index--) unfolding.tasks.push({ node: nodes[index] as TemplateNode, at });
+}
+
+function visit(unfolding: Unfolding, node: TemplateNode, at: Position): void {
+  switch (node.kind) {
+    case 'text':
+      return;
+    case 'element':
+      push(unfolding, node.children, at);
+      push(unfolding, node.bindings.flatMap((binding) => binding.markup ?? []), at);
+      return;
+    case 'branch':
+      push(unfolding, node.children, { ...at, branches: [...at.branches, { when: node.when, negated: node.negated, span: node.span }] });
+      return;
+    case 'repeat':
+      push(unfolding, node.children, { ...at, repeats: [...at.repeats, { item: node.item, over: node.over, span: node.span }] });
+      return;
+    case 'outlet':
+      fill(unfolding, node.slot, at);
+      return;
+    case 'use':
+      visitUse(unfolding, node, at);
+  }
+}
+
+/** Puts the content given for a slot where the slot stands. */
+function fill(unfolding: Unfolding, slot: string, at: Position): void {
+  const content = at.given.contents.get(slot);
+  if (!content) return;
+  at.given.placed.add(slot);
+  push(unfolding, content.nodes, {
+    ...content.at,
+    parent: at.parent,
+    provider: at.provider,
+    sheltered: at.sheltered || content.at.sheltered,
+    repeats: at.repeats,
+    branches: at.branches,
+    slot: { name: slot, of: at.owner },
+    nextRoute: at.nextRoute,
+  });
+}
+
+function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use' }>, at: Position): void {
+  const use = unfolding.model.useOfNode.get(node);
+  if (!use) return;
+  const { target } = use;
+  const markup = node.bindings.flatMap((binding) => binding.markup ?? []);
+  switch (target.kind) {
+    case 'component': {
+      const component = unfolding.model.components.get(target.id);
+      if (component) enter(unfolding, component, use, givenBy(node, at), at);
+      return;
+    }
+    case 'provider':
+      unfolding.providers.push({ context: target.context, owner: at.owner, use: use.id, outer: at.provider });
+      push(unfolding, node.children, { ...at, provider: unfolding.providers.length - 1 });
+      return;
+    case 'consumer':
+      push(unfolding, node.children, at);
+      return;
+    case 'outside':
+      if (!visitRoute(unfolding, use, at)) push(unfolding, [...markup, ...node.children], at);
+      return;
+    case 'opaque':
+    case 'dynamic':
+    case 'unresolved':
+      push(unfolding, [...markup, ...node.children], { ...at, sheltered: true });
+  }
+}
+
+/** Places of a router: where the page's own routes stand, and where other pages' do. */
+function visitRoute(unfolding: Unfolding, use: Use, at: Position): boolean {
+  const { chain } = unfolding.page;
+  const last = use.node.tag.split('.').at(-1);
+  if (last === 'RouterProvider' || last === 'Outlet') {
+    const step = chain[at.nextRoute];
+    if (!step) return last === 'Outlet';
+    showStep(unfolding, at.nextRoute, at);
+    return true;
+  }
+  if (last !== 'Route' || chain.length === 0) return false;
+  const index = chain.findIndex((step) => step.use === use.id);
+  if (index >= 0 && (index === 0 || at.nextRoute >= index)) showStep(unfolding, index, at);
+  return true;
+}
+
+function showStep(unfolding: Unfolding, index: number, at: Position): void {
+  const step = unfolding.page.chain[index];
+  const below: Position = { ...at, nextRoute: index + 1 };
+  if (step?.body) {
+    const body = unfolding.model.components.get(step.body);
+    if (!body) return;
+    const shown = body.facts.template;
+    if (shown.length === 0) showStep(unfolding, index + 1, at);
+    else push(unfolding, shown, { ...below, body, owner: -1, given: noGiven });
+    return;
+  }
+  const use = step?.use && findUse(unfolding.model, step.use);
+  if (!use) return;
+  const given = use.node.bindings.find((one) => /^(element|component|Component)$/.test(one.name))?.markup ?? [];
+  if (given.length > 0) push(unfolding, given, below);
+  else if (unfolding.page.chain[index + 1]) showStep(unfolding, index + 1, at);
+  else push(unfolding, use.node.children, below);
+}
+
+function findUse(model: Model, id: Use['id']): Use | undefined {
+  const owner = id.slice(0, id.lastIndexOf('/')) as ComponentId;
+  return model.usesBy.get(owner)?.find((use) => use.id === id);
+}
+
+/** The contents that a use gives, with those that its owner was given and hands on. */
+function givenBy(node: Extract<TemplateNode, { kind: 'use' }>, at: Position): Given {
+  const contents = new Map<string, Content>();
+  const forwards = node.spreads.some((spread) => spread.readings.some((reading) => ['rest', 'props'].includes(at.body.facts.values[reading.value]?.kind ?? '')));
+  if (forwards) for (const [slot, content] of at.given.contents) contents.set(slot, content);
+  const bare: Position = { ...at, repeats: [], branches: [] };
+  for (const binding of node.bindings) {
+    const forwarded = forwardedContent(binding, at);
+    if (binding.markup && binding.markup.length > 0) contents.set(binding.name, { nodes: binding.markup, at: bare });
+    else if (forwarded) contents.set(binding.name, forwarded);
+  }
+  if (node.children.length > 0) contents.set('children', { nodes: node.children, at: bare });
+  return contents.size === 0 ? noGiven : { contents, placed: new Set() };
+}
+
+/** `icon={icon}`: what the owner was given under that name goes on as it is. */
+function forwardedContent(binding: Binding, at: Position): Content | undefined {
+  for (const reading of binding.readings) {
+    const value = at.body.facts.values[reading.value];
+    if (value?.kind !== 'prop' || reading.how !== 'same' || reading.path.length > 0) continue;
+    const content = at.given.contents.get(value.name);
+    if (!content) continue;
+    at.given.placed.add(value.name);
+    return content;
+  }
+  return undefined;
+}
+
+/** Adds a place for a component, and unfolds its template below it. */
+function enter(unfolding: Unfolding, component: Component, use: Use | undefined, given: Given, at: Position): void {
+  if (unfolding.places.length >= placesLimit) {
+    unfolding.truncated = true;
+    return;
+  }
+  const index = unfolding.places.length;
+  const place: Writable<Place> = {
+    index,
+    component: component.id,
+    owner: at.owner,
+    parent: at.parent,
+    depth: (unfolding.places[at.parent]?.depth ?? -1) + 1,
+    repeats: at.repeats,
+    branches: at.branches,
+    provider: at.provider,
+    sheltered: at.sheltered,
+  };
+  if (use) place.use = use.id;
+  if (at.slot) place.slot = at.slot;
+  unfolding.places.push(place);
+  if (use && isWithin(at.lineage, component.id)) {
+    place.cut = 'recursion';
+    return;
+  }
+  const wrapped = use?.target.kind === 'component' && use.target.wrapped;
+  const below: Position = {
+    body: component,
+    owner: index,
+    parent: index,
+    given,
+    lineage: { component: component.id, outer: at.lineage },
+    provider: at.provider,
+    sheltered: at.sheltered || wrapped || component.facts.wrappedBy.length > 0,
+    repeats: [],
+    branches: [],
+    nextRoute: at.nextRoute,
+  };
+  if (given !== noGiven) unfolding.tasks.push({ leftOver: given, place: index, at: below });
+  push(unfolding, component.facts.template, below);
+}
+
+function isWithin(lineage: Lineage, component: ComponentId): boolean {
+  for (let at: Lineage | undefined = lineage; at; at = at.outer) if (at.component === component) return true;
+  return false;
+}
+
+/**
+ * Content that no slot of the template showed. It is placed at the end where the component reads
+ * it in some other way; content that nothing reads is not on the page.
+ */
+function placeLeftOver(unfolding: Unfolding, given: Given, place: PlaceIndex, at: Position): void {
+  for (const [slot, content] of given.contents) {
+    if (given.placed.has(slot)) continue;
+    const reads = at.body.facts.props.some((prop) => prop.name === slot) || at.body.facts.openness !== 'closed';
+    if (!reads) continue;
+    push(unfolding, content.nodes, { ...content.at, parent: place, provider: at.provider, sheltered: true, repeats: [], branches: [], slot: { name: slot, of: place }, nextRoute: at.nextRoute });
+  }
+}

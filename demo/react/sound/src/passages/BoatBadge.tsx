@@ -1,0 +1,5 @@
+type Props = { name: string };
+
+export function BoatBadge({ name }: Props) {
+  return <strong>{name}</strong>;
+}

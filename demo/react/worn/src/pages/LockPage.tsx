@@ -1,0 +1,23 @@
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { firstPassages, locks } from '@/data/canal';
+import { GateSwitch } from '@/locks/GateSwitch';
+import { LevelChart } from '@/locks/LevelChart';
+import { PassageQueue } from '@/passages/PassageQueue';
+
+export function LockPage() {
+  const { lockId } = useParams();
+  const lock = locks.find((one) => one.id === lockId);
+  const [passages] = useState(() => firstPassages.filter((passage) => passage.lockId === lockId));
+
+  if (!lock) return <p>There is no such lock.</p>;
+
+  return (
+    <main>
+      <h1>{lock.name}</h1>
+      <LevelChart lockId={lock.id} max={lock.rise} />
+      <GateSwitch lockId={lock.id} />
+      <PassageQueue items={passages} dense />
+    </main>
+  );
+}

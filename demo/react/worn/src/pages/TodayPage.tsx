@@ -1,0 +1,29 @@
+import { useState } from 'react';
+import { firstNotices, firstPassages, locks } from '@/data/canal';
+import { LockList } from '@/locks/LockList';
+import { LockPanel } from '@/locks/LockPanel';
+import { NoticeStrip } from '@/parts/NoticeStrip';
+import { type Booking, PassageForm } from '@/passages/PassageForm';
+import { AppShell } from '@/shell/AppShell';
+
+export function TodayPage() {
+  const [notices, setNotices] = useState(firstNotices);
+  const [passages, setPassages] = useState(firstPassages);
+  const [selectedLock, setSelectedLock] = useState<string | null>(null);
+  const selected = locks.find((lock) => lock.id === selectedLock);
+
+  const dismiss = (id: string) => setNotices((all) => all.filter((notice) => notice.id !== id));
+  const book = (booking: Booking) => setPassages((all) => [...all, { ...booking, id: crypto.randomUUID(), status: 'waiting' }]);
+  const clear = (id: string) => setPassages((all) => all.map((passage) => (passage.id === id ? { ...passage, status: 'cleared' } : passage)));
+
+  return (
+    <AppShell>
+      <NoticeStrip notices={notices} onDismiss={dismiss} />
+      <LockList locks={locks} passages={passages} selectedLock={selectedLock} onSelect={setSelectedLock} />
+      {selected && (
+        <LockPanel lock={selected} waiting={passages.filter((passage) => passage.lockId === selected.id && passage.status === 'waiting')} onClear={clear} />
+      )}
+      <PassageForm locks={locks} onBook={book} />
+    </AppShell>
+  );
+}

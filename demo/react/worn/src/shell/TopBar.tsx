@@ -1,0 +1,17 @@
+import { Link } from 'react-router';
+import { ClockBadge } from './ClockBadge';
+import { KeeperMenu } from './KeeperMenu';
+
+export function TopBar() {
+  return (
+    <header className="top-bar">
+      <strong>Towpath</strong>
+      <nav>
+        <Link to="/">Today</Link>
+        <Link to="/roster">Roster</Link>
+      </nav>
+      <ClockBadge />
+      <KeeperMenu />
+    </header>
+  );
+}
