@@ -18,7 +18,13 @@ import {
 } from '@liana/core';
 import type { Folder } from './folder';
 
-export type Seconds = { readonly floor: number; readonly read: number; readonly link: number; readonly check: number; readonly total: number };
+export type Seconds = {
+  readonly floor: number;
+  readonly read: number;
+  readonly link: number;
+  readonly check: number;
+  readonly total: number;
+};
 
 /** What the command prints. Lines are 1-based, paths relative to the folder. */
 export type Report = {
@@ -81,7 +87,11 @@ export function analyseFolder(folder: Folder): Analysed {
   const linked = timed(() => link(read.result, folder.configs));
   const checked = timed(() => check(linked.result));
   const total = read.seconds + linked.seconds + checked.seconds;
-  return { model: linked.result, findings: checked.result, seconds: { floor, read: read.seconds, link: linked.seconds, check: checked.seconds, total } };
+  return {
+    model: linked.result,
+    findings: checked.result,
+    seconds: { floor, read: read.seconds, link: linked.seconds, check: checked.seconds, total },
+  };
 }
 
 function componentEntries(model: Model): ComponentEntry[] {
@@ -110,7 +120,9 @@ export function makeReport(folder: Folder, { model, findings, seconds }: Analyse
     return lineAt(known, at.start);
   };
   const unread = folder.refused.map(({ file, reason }) => ({ file, message: `This file was not read: ${reason}.`, start: 0, end: 0 }));
-  const problems = [...model.files.values()].flatMap((facts) => facts.problems.map(({ message, start, end }) => ({ file: facts.file, message, start, end })));
+  const problems = [...model.files.values()].flatMap((facts) =>
+    facts.problems.map(({ message, start, end }) => ({ file: facts.file, message, start, end })),
+  );
   return {
     files: { read: folder.sources.length, leftOut: leftOutCount(folder.choice) },
     problems: [...unread, ...problems],
@@ -142,9 +154,13 @@ export function summarise(report: Report): string {
     `Uses of components: ${uses.resolved} in the project, ${uses.outside} from outside, ${uses.unresolved} not found.`,
     `Findings: ${count('fault')} faults, ${count('risk')} risks, ${count('tidy')} to tidy. ${seconds.total.toFixed(2)} s, bare parsing ${seconds.floor.toFixed(2)} s.`,
     '',
-    ...findings.slice(0, shownFindings).map((finding) => `${finding.severity.padEnd(5)}  ${finding.file}:${finding.line}  ${finding.message}  (${finding.rule})`),
+    ...findings
+      .slice(0, shownFindings)
+      .map((finding) => `${finding.severity.padEnd(5)}  ${finding.file}:${finding.line}  ${finding.message}  (${finding.rule})`),
     ...(findings.length > shownFindings ? [`… and ${findings.length - shownFindings} more; --json prints all.`] : []),
-    ...(problems.length > 0 ? ['', 'Could not be read in full:', ...problems.slice(0, 20).map((problem) => `  ${problem.file}: ${problem.message}`)] : []),
+    ...(problems.length > 0
+      ? ['', 'Could not be read in full:', ...problems.slice(0, 20).map((problem) => `  ${problem.file}: ${problem.message}`)]
+      : []),
     ...(problems.length > 20 ? [`  … and ${problems.length - 20} more; --json prints all.`] : []),
   ];
   return lines.join('\n');

@@ -12,7 +12,18 @@ export { isReadable, readerVersion, readFile } from './read';
 export { parserOptions } from './read/script/parse';
 export { fileRole, isConfig, link } from './link';
 export { ancestors, placesLimit, providerFor, unfold } from './tree';
-export { type EventEntry, orderColumns, placeCard, type PlaceCard, type PlaceRef, type PropEntry, type RenderEntry, strandsOf, type Strands, type TakeEntry } from './flow';
+export {
+  type EventEntry,
+  orderColumns,
+  placeCard,
+  type PlaceCard,
+  type PlaceRef,
+  type PropEntry,
+  type RenderEntry,
+  strandsOf,
+  type Strands,
+  type TakeEntry,
+} from './flow';
 export { findNames, type NameHit, pageOf } from './find';
 export { catalogue, check, counted, entryOf, type Entry, listed, type RuleId } from './rules';
 export * from './intake';

@@ -31,10 +31,16 @@ function* namesOf(model: Model): Generator<NameHit> {
     for (const prop of component.contract.props.values()) {
       yield { kind: prop.kind === 'callback' ? 'event' : 'prop', name: prop.name, where: name, component: id, at: prop.declared };
     }
-    for (const value of facts.values) if (value.kind === 'state') yield { kind: 'state', name: value.name, where: name, component: id, at: locate(file, value.span) };
+    for (const value of facts.values)
+      if (value.kind === 'state') yield { kind: 'state', name: value.name, where: name, component: id, at: locate(file, value.span) };
   }
   for (const facts of model.files.values()) {
-    yield { kind: 'file', name: facts.file.split('/').at(-1) ?? facts.file, where: facts.file, at: locate(facts.file, { start: 0, end: 0 }) };
+    yield {
+      kind: 'file',
+      name: facts.file.split('/').at(-1) ?? facts.file,
+      where: facts.file,
+      at: locate(facts.file, { start: 0, end: 0 }),
+    };
     for (const shared of facts.shared) {
       if (shared.kind === 'value') continue;
       yield { kind: shared.kind, name: shared.name, where: facts.file, at: locate(facts.file, shared.span) };
@@ -54,7 +60,13 @@ export function findNames(model: Model, question: string, most = 40): NameHit[] 
     if (close !== undefined) hits.push({ hit, close });
   }
   return hits
-    .sort((a, b) => a.close - b.close || kindOrder.indexOf(a.hit.kind) - kindOrder.indexOf(b.hit.kind) || a.hit.name.localeCompare(b.hit.name) || a.hit.where.localeCompare(b.hit.where))
+    .sort(
+      (a, b) =>
+        a.close - b.close ||
+        kindOrder.indexOf(a.hit.kind) - kindOrder.indexOf(b.hit.kind) ||
+        a.hit.name.localeCompare(b.hit.name) ||
+        a.hit.where.localeCompare(b.hit.where),
+    )
     .slice(0, most)
     .map(({ hit }) => hit);
 }

@@ -116,7 +116,8 @@ export function followValue(body: BodyFlow, value: number, member?: string): Val
   for (let at = stack.pop(); at; at = stack.pop()) {
     const { how } = at;
     const fits = (reading: Reading): boolean => at?.member === undefined || reading.path[0] === at.member;
-    const part = (reading: Reading): Carried['how'] => (at?.member !== undefined && reading.path.length === 1 && reading.how === 'part' ? 'same' : howOf(reading));
+    const part = (reading: Reading): Carried['how'] =>
+      at?.member !== undefined && reading.path.length === 1 && reading.how === 'part' ? 'same' : howOf(reading);
     for (const sink of body.sinks.get(at.value) ?? []) {
       if (!fits(sink.reading)) continue;
       if (sink.carried) carried.push({ ...sink.carried, how: weaker(how, part(sink.reading)) });

@@ -41,14 +41,36 @@ export type PropEntry = {
   /** How this use gives it; absent where it does not. */
   readonly given?: { readonly at: Location; readonly what: 'constant' | 'value' | 'markup' | 'spread' | 'content' };
   /** Where its value comes from on this page, as far as a strand tells. */
-  readonly from?: { readonly strand: string; readonly name: string; readonly home: string; readonly hops: number; readonly renamed: boolean };
+  readonly from?: {
+    readonly strand: string;
+    readonly name: string;
+    readonly home: string;
+    readonly hops: number;
+    readonly renamed: boolean;
+  };
 };
 
-export type EventEntry = { readonly name: string; readonly raised: readonly Location[]; readonly heard?: Location; readonly declared: Location };
+export type EventEntry = {
+  readonly name: string;
+  readonly raised: readonly Location[];
+  readonly heard?: Location;
+  readonly declared: Location;
+};
 
-export type TakeEntry = { readonly context: string; readonly at: Location; readonly via: readonly string[]; readonly provider?: PlaceRef | 'above the page' };
+export type TakeEntry = {
+  readonly context: string;
+  readonly at: Location;
+  readonly via: readonly string[];
+  readonly provider?: PlaceRef | 'above the page';
+};
 
-export type RenderEntry = { readonly name: string; readonly target?: ComponentId; readonly at: Location; readonly repeats: boolean; readonly keyed?: string };
+export type RenderEntry = {
+  readonly name: string;
+  readonly target?: ComponentId;
+  readonly at: Location;
+  readonly repeats: boolean;
+  readonly keyed?: string;
+};
 
 function refTo(model: Model, tree: Tree, index: PlaceIndex): PlaceRef | undefined {
   const place = tree.places[index];
@@ -83,7 +105,13 @@ function originOf(model: Model, strands: readonly Strand[], place: PlaceIndex, p
     if (!here || here.name !== prop || here.from < 0) continue;
     let hops = 0;
     for (let at: Knot | undefined = here; at && at.from >= 0 && hops < 100; at = knots.get(at.from)) hops++;
-    return { strand: strand.id, name: strand.name, home: model.components.get(strand.home)?.name ?? '', hops, renamed: here.name !== strand.name };
+    return {
+      strand: strand.id,
+      name: strand.name,
+      home: model.components.get(strand.home)?.name ?? '',
+      hops,
+      renamed: here.name !== strand.name,
+    };
   }
   return undefined;
 }
@@ -147,7 +175,9 @@ function renderEntries(model: Model, component: Component): RenderEntry[] {
 
 /** Values that the component holds itself. */
 function stateEntries(component: Component): PlaceCard['state'] {
-  return component.facts.values.flatMap((value) => (value.kind === 'state' ? [{ name: value.name, at: locate(component.file, value.span) }] : []));
+  return component.facts.values.flatMap((value) =>
+    value.kind === 'state' ? [{ name: value.name, at: locate(component.file, value.span) }] : [],
+  );
 }
 
 /** Tells the contract of the component at a place, who gives what there, its owner and its parent; undefined for no such place. */

@@ -22,7 +22,7 @@ export function orderColumns(strands: readonly Strand[]): Strand[] {
   const top = (strand: Strand): number => strand.knots[0]?.place ?? 0;
   const waiting = [...strands].sort((a, b) => top(a) - top(b) || a.kind.localeCompare(b.kind) || a.name.localeCompare(b.name));
   const ordered: Strand[] = [];
-  for (let last = waiting.shift(); last; ) {
+  for (let last = waiting.shift(); last;) {
     ordered.push(last);
     const from: Strand = last;
     let best = 0;

@@ -28,7 +28,9 @@ export function knownUse(model: Model, use: Use): KnownUse | undefined {
   if (use.target.kind !== 'component' || use.target.wrapped || use.node.asValue) return undefined;
   const owner = model.components.get(use.owner);
   const target = model.components.get(use.target.id);
-  return owner && target && owner.fileRole === 'source' && target.fileRole === 'source' ? { use, owner, target, inContentOfCloner: mayGainProps(model, use) } : undefined;
+  return owner && target && owner.fileRole === 'source' && target.fileRole === 'source'
+    ? { use, owner, target, inContentOfCloner: mayGainProps(model, use) }
+    : undefined;
 }
 
 /** Content of a component that clones, or of one outside that may. Outside components rarely do: those that wrap a single element in one tag. */
@@ -37,7 +39,9 @@ function mayGainProps(model: Model, use: Use): boolean {
   return (model.usesBy.get(use.owner) ?? []).some((other) => {
     if (other === use || other.node.span.start > span.start || other.node.span.end < span.end) return false;
     if (other.target.kind === 'component') return model.components.get(other.target.id)?.facts.clones ?? true;
-    return other.target.kind === 'outside' || other.target.kind === 'opaque' ? !/^(Fragment|StrictMode|Suspense|Profiler)$/.test(other.target.name) && isOnlyChild(other.node, use.node) : other.target.kind === 'dynamic' || other.target.kind === 'unresolved';
+    return other.target.kind === 'outside' || other.target.kind === 'opaque'
+      ? !/^(Fragment|StrictMode|Suspense|Profiler)$/.test(other.target.name) && isOnlyChild(other.node, use.node)
+      : other.target.kind === 'dynamic' || other.target.kind === 'unresolved';
   });
 }
 
@@ -75,7 +79,10 @@ function mayBeCloned(known: KnownUse): boolean {
 export function unknownBindings(known: KnownUse): Binding[] {
   const { contract } = known.target;
   if (contract.openness !== 'closed') return [];
-  return known.use.node.bindings.filter((binding) => !contract.props.has(binding.name) && !binding.name.includes('-') && !binding.name.includes(':') && binding.name !== 'children');
+  return known.use.node.bindings.filter(
+    (binding) =>
+      !contract.props.has(binding.name) && !binding.name.includes('-') && !binding.name.includes(':') && binding.name !== 'children',
+  );
 }
 
 /** The callback props that a component raises and a use leaves without a listener. */

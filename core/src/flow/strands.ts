@@ -12,7 +12,14 @@ import { knownUse, missingProps, unheardEvents, unmetTakes } from './loose';
 export type Strands = { readonly strands: readonly Strand[]; readonly local: number };
 
 type Draft = { readonly strand: Omit<Strand, 'knots' | 'loose'>; readonly knots: Map<PlaceIndex, DraftKnot>; loose?: string };
-type DraftKnot = { readonly place: PlaceIndex; readonly kinds: Set<KnotKind>; readonly name: string; readonly code: KnotCode[]; readonly from: PlaceIndex; twoWay: boolean };
+type DraftKnot = {
+  readonly place: PlaceIndex;
+  readonly kinds: Set<KnotKind>;
+  readonly name: string;
+  readonly code: KnotCode[];
+  readonly from: PlaceIndex;
+  twoWay: boolean;
+};
 
 /** Tables that all strands of a page share. */
 export type Flow = {
@@ -94,7 +101,8 @@ function followDown(flow: Flow, draft: Draft, start: Step): void {
     const key = `${step.place} ${step.value} ${step.prop ?? ''}`;
     if (!component || seen.has(key)) continue;
     seen.add(key);
-    const found = step.value >= 0 ? flowOf(flow, component, step.value, step.member) : throughRest(component, step.prop ?? '', bodyOf(flow, component));
+    const found =
+      step.value >= 0 ? flowOf(flow, component, step.value, step.member) : throughRest(component, step.prop ?? '', bodyOf(flow, component));
     const file = component.file;
     if (found.reads.length > 0) tie(draft, step.place, 'reads', step.name, -1, codeOf(file, found.reads, 'reads'));
     if (found.changes.length > 0) tie(draft, step.place, 'changes', step.name, -1, codeOf(file, found.changes, 'changes'));
@@ -129,13 +137,19 @@ function carryOn(flow: Flow, draft: Draft, step: Step, carried: Carried, file: F
   return steps;
 }
 
-/** The same use gives a handler that changes the value it passes. */
+/** Names under which a component asks for a change of the prop that it was given. */
+function asksForChange(prop: string, event: string): boolean {
+  const capital = prop.charAt(0).toUpperCase() + prop.slice(1);
+  return ['onChange', 'onInput', `on${capital}Change`, `onChange${capital}`, `onUpdate${capital}`, `set${capital}`].includes(event);
+}
+
+/** The same use passes the value and a handler for its change, and the handler changes just this value. */
 function isTwoWay(flow: Flow, step: Step, carried: Carried): boolean {
   const component = componentAt(flow, step.place);
-  if (!component || step.value < 0) return false;
+  if (!component || step.value < 0 || carried.how !== 'same') return false;
   const { values, actions } = component.facts;
   return carried.node.bindings.some((binding) => {
-    if (binding.direction !== 'out') return false;
+    if (!asksForChange(carried.prop, binding.name)) return false;
     const setter = binding.readings.some((reading) => values[reading.value]?.partner === step.value);
     const action = binding.action ?? values[binding.readings[0]?.value ?? -1]?.action;
     return setter || (action !== undefined && (actions[action]?.changes.some((change) => change.value === step.value) ?? false));
@@ -168,7 +182,10 @@ function isTakenContext(component: Component, value: number): boolean {
 /** The members of what a hook gives that the component carries on; one strand each. */
 function membersRead(flow: Flow, component: Component, value: number): (string | undefined)[] {
   const body = bodyOf(flow, component);
-  const readings: Reading[] = [...(body.sinks.get(value) ?? []).map((sink) => sink.reading), ...(body.made.get(value) ?? []).map((made) => made.reading)];
+  const readings: Reading[] = [
+    ...(body.sinks.get(value) ?? []).map((sink) => sink.reading),
+    ...(body.made.get(value) ?? []).map((made) => made.reading),
+  ];
   const members = new Set(readings.map((reading) => (reading.path[0] === '*' ? undefined : reading.path[0])));
   return [...members];
 }
@@ -179,7 +196,14 @@ function rootPropStrands(flow: Flow, place: Place): Draft[] {
   return [...bodyOf(flow, component).props].flatMap(([name, value]): Draft[] => {
     if (component.contract.props.get(name)?.kind !== 'value') return [];
     const draft = draftOf('prop', name, component.id, `@${place.index}`);
-    tie(draft, place.index, 'owns', name, -1, codeOf(component.file, [component.facts.values[value]?.span ?? component.facts.nameSpan], 'owns'));
+    tie(
+      draft,
+      place.index,
+      'owns',
+      name,
+      -1,
+      codeOf(component.file, [component.facts.values[value]?.span ?? component.facts.nameSpan], 'owns'),
+    );
     followDown(flow, draft, { place: place.index, value, name });
     return [draft];
   });
@@ -198,18 +222,23 @@ function eventStrands(flow: Flow, place: Place): Draft[] {
       const handler = handlerOf(component, binding);
       if (!handler) continue;
       const key = `${binding.name} ${handler.key}`;
-      const draft = drafts.get(key) ?? draftOf('event', binding.name, component.id, `@${place.index}${drafts.size > 0 ? `.${drafts.size}` : ''}`);
+      const draft =
+        drafts.get(key) ?? draftOf('event', binding.name, component.id, `@${place.index}${drafts.size > 0 ? `.${drafts.size}` : ''}`);
       drafts.set(key, draft);
       const caught = tie(draft, place.index, 'catches', binding.name, -1, codeOf(component.file, [binding.span], 'catches'));
       if (handler.span && caught.code.length === 1) caught.code.push(...codeOf(component.file, [handler.span], 'catches'));
-      for (const below of placesOf(flow, place.index, use.node)) followEvent(flow, draft, below, binding.name, place.index, locate(component.file, binding.span));
+      for (const below of placesOf(flow, place.index, use.node))
+        followEvent(flow, draft, below, binding.name, place.index, locate(component.file, binding.span));
     }
   }
   return [...drafts.values()];
 }
 
 /** The handler that a binding gives, when it is one of this component and not handed on from above. */
-function handlerOf(component: Component, binding: TemplateUse['bindings'][number]): { readonly key: string; readonly span?: Span } | undefined {
+function handlerOf(
+  component: Component,
+  binding: TemplateUse['bindings'][number],
+): { readonly key: string; readonly span?: Span } | undefined {
   const { values, actions } = component.facts;
   if (binding.action !== undefined) return { key: `action ${binding.action}` };
   const [reading] = binding.readings;
@@ -231,7 +260,14 @@ function followEvent(flow: Flow, draft: Draft, start: Place, name: string, from:
     const { file } = component;
     const raised = component.facts.events.find((event) => event.spelling === step?.name)?.raised ?? [];
     const kind: KnotKind = raised.length > 0 ? 'raises' : step.name === step.given ? 'passes' : 'renames';
-    tie(draft, step.place.index, kind, step.name, step.from, [{ at: step.at, does: 'passes' }, ...codeOf(file, raised.map((raise) => raise.span), 'raises')]);
+    tie(draft, step.place.index, kind, step.name, step.from, [
+      { at: step.at, does: 'passes' },
+      ...codeOf(
+        file,
+        raised.map((raise) => raise.span),
+        'raises',
+      ),
+    ]);
     const value = bodyOf(flow, component).props.get(step.name);
     const found = value === undefined ? throughRest(component, step.name, bodyOf(flow, component)) : flowOf(flow, component, value);
     for (const carried of found.carried) {
@@ -297,21 +333,50 @@ function looseStrands(flow: Flow): Draft[] {
     const known = use && knownUse(model, use);
     const at: KnotCode[] = use ? [{ at: locate(use.file, use.node.nameSpan), does: 'ground' }] : [];
     for (const prop of known ? missingProps(known) : []) {
-      const draft = start(`${use?.id} ${prop.name}`, prop.kind === 'callback' ? 'event' : 'prop', prop.name, component.id, `${component.name} needs ${prop.name}, and nothing passes it.`);
+      const draft = start(
+        `${use?.id} ${prop.name}`,
+        prop.kind === 'callback' ? 'event' : 'prop',
+        prop.name,
+        component.id,
+        `${component.name} needs ${prop.name}, and nothing passes it.`,
+      );
       tie(draft, place.owner, 'ground', prop.name, -1, at);
       tie(draft, place.index, 'loose', prop.name, place.owner, [{ at: prop.declared, does: 'loose' }]);
     }
     for (const prop of known && !known.target.isPublic ? unheardEvents(known) : []) {
       if (!isHeardElsewhere(model, component, prop.name)) continue;
       const raised = component.facts.events.find((event) => event.spelling === prop.name)?.raised ?? [];
-      const draft = start(`${use?.id} ${prop.name}`, 'event', prop.name, component.id, `${component.name} raises ${prop.name}, and nobody listens.`);
+      const draft = start(
+        `${use?.id} ${prop.name}`,
+        'event',
+        prop.name,
+        component.id,
+        `${component.name} raises ${prop.name}, and nobody listens.`,
+      );
       tie(draft, place.owner, 'ground', prop.name, -1, at);
-      tie(draft, place.index, 'loose', prop.name, place.owner, codeOf(component.file, raised.map((raise) => raise.span), 'raises')).kinds.add('raises');
+      tie(
+        draft,
+        place.index,
+        'loose',
+        prop.name,
+        place.owner,
+        codeOf(
+          component.file,
+          raised.map((raise) => raise.span),
+          'raises',
+        ),
+      ).kinds.add('raises');
     }
     for (const take of unmetTakes(model, tree, place)) {
       const context = model.contexts.get(take.context);
       const name = contextName(context?.name ?? '');
-      const draft = start(`context ${take.context}`, 'context', name, component.id, `Nothing above ${component.name} provides ${context?.name}.`);
+      const draft = start(
+        `context ${take.context}`,
+        'context',
+        name,
+        component.id,
+        `Nothing above ${component.name} provides ${context?.name}.`,
+      );
       tie(draft, place.index, 'loose', name, -1, [{ at: take.at, does: 'loose' }]);
     }
   }

@@ -17,7 +17,27 @@ export const sizeLimit = 8 * 1024 * 1024;
 
 const dependencies = new Set(['node_modules', 'bower_components', 'jspm_packages']);
 const versionControl = new Set(['.git', '.hg', '.svn']);
-const builds = new Set(['dist', 'build', 'out', 'build-module', 'build-types', 'build-style', 'coverage', '.next', '.nuxt', '.output', '.svelte-kit', '.astro', '.cache', '.turbo', '.vercel', '.parcel-cache', '.react-router', '.angular', 'storybook-static']);
+const builds = new Set([
+  'dist',
+  'build',
+  'out',
+  'build-module',
+  'build-types',
+  'build-style',
+  'coverage',
+  '.next',
+  '.nuxt',
+  '.output',
+  '.svelte-kit',
+  '.astro',
+  '.cache',
+  '.turbo',
+  '.vercel',
+  '.parcel-cache',
+  '.react-router',
+  '.angular',
+  'storybook-static',
+]);
 
 /**
  * Why nothing below a folder is read; undefined for one to look into. Build folders count only
@@ -43,10 +63,20 @@ export function isIgnoreFile(file: FilePath): boolean {
 }
 
 /** Decides which files of a folder are read. `ignores` are the texts of its `.gitignore` files. */
-export function chooseFiles(files: readonly { readonly file: FilePath; readonly size: number }[], ignores: readonly { readonly file: FilePath; readonly text: string }[]): Choice {
+export function chooseFiles(
+  files: readonly { readonly file: FilePath; readonly size: number }[],
+  ignores: readonly { readonly file: FilePath; readonly text: string }[],
+): Choice {
   const rules = ignores.map(({ file, text }) => ({ folder: file.slice(0, -'.gitignore'.length), rules: ignore().add(text) }));
   const compiled = compiledFolders(files.map((one) => one.file));
-  const leftOut: Record<LeftOutReason, number> = { dependencies: 0, 'build output': 0, 'version control': 0, ignored: 0, 'other kind': 0, 'too large': 0 };
+  const leftOut: Record<LeftOutReason, number> = {
+    dependencies: 0,
+    'build output': 0,
+    'version control': 0,
+    ignored: 0,
+    'other kind': 0,
+    'too large': 0,
+  };
   const taken: FilePath[] = [];
   for (const { file, size } of files) {
     const reason = compiled.some((folder) => file.startsWith(folder)) ? 'build output' : reasonFor(file, size, rules);
@@ -60,7 +90,10 @@ function reasonFor(file: FilePath, size: number, rules: readonly { folder: FileP
   const folder = folderLeftOut(file.split('/').slice(0, -1).join('/'));
   if (folder) return folder;
   if (isIgnoreFile(file)) return undefined;
-  if (rules.some((one) => file.startsWith(one.folder) && file.length > one.folder.length && one.rules.ignores(file.slice(one.folder.length)))) return 'ignored';
+  if (
+    rules.some((one) => file.startsWith(one.folder) && file.length > one.folder.length && one.rules.ignores(file.slice(one.folder.length)))
+  )
+    return 'ignored';
   if (!isWanted(file)) return 'other kind';
   return size > sizeLimit ? 'too large' : undefined;
 }
@@ -85,7 +118,11 @@ function compiledFolders(files: readonly FilePath[]): FilePath[] {
     else scripts.set(folder, [...(scripts.get(folder) ?? []), file]);
   }
   return [...scripts].flatMap(([folder, found]) => {
-    const source = `${folder.split('/').slice(0, -2).map((part) => `${part}/`).join('')}src/`;
+    const source = `${folder
+      .split('/')
+      .slice(0, -2)
+      .map((part) => `${part}/`)
+      .join('')}src/`;
     const same = found.filter((file) => sources.has(source + stem(file.slice(folder.length))));
     return same.length >= found.length * 0.9 ? [folder] : [];
   });

@@ -53,7 +53,9 @@ function mapOf(value: unknown): Map<string, string> {
 
 function readPackage(config: ConfigFile): PackageInfo {
   const json = objectOf(parse(config.text, [], { allowTrailingComma: true }));
-  const names = ['dependencies', 'devDependencies', 'peerDependencies', 'optionalDependencies'].flatMap((key) => Object.keys(objectOf(json[key])));
+  const names = ['dependencies', 'devDependencies', 'peerDependencies', 'optionalDependencies'].flatMap((key) =>
+    Object.keys(objectOf(json[key])),
+  );
   return {
     directory: directoryOf(config.file),
     name: stringOf(json['name']),
@@ -97,7 +99,9 @@ export function readConfig(configs: readonly ConfigFile[]): ProjectConfig {
   const named = (pattern: RegExp): ConfigFile[] => configs.filter((config) => pattern.test(config.file));
   const deepest = (a: { directory: string }, b: { directory: string }): number => b.directory.length - a.directory.length;
   return {
-    packages: named(/(^|\/)package\.json$/).map(readPackage).sort(deepest),
+    packages: named(/(^|\/)package\.json$/)
+      .map(readPackage)
+      .sort(deepest),
     paths: named(/(^|\/)[jt]sconfig(\.[\w-]+)*\.json$/)
       .map((config) => readPaths(config, byFile))
       .filter((info) => info.paths.length > 0 || info.baseUrl !== undefined)

@@ -42,7 +42,9 @@ export function makeContracts(names: Names): Contracts {
   }
 
   function compute(file: FilePath, facts: ComponentFacts): Contract {
-    const taken = new Map(facts.props.map((prop): [string, ContractProp] => [prop.name, { ...prop, declared: locate(file, prop.span), taken: true }]));
+    const taken = new Map(
+      facts.props.map((prop): [string, ContractProp] => [prop.name, { ...prop, declared: locate(file, prop.span), taken: true }]),
+    );
     if (!facts.propsType) return undeclared(file, facts, taken);
     const shape = shapeOf(names, shapeOfComponent, file, facts.propsType);
     const props = new Map(taken);
@@ -71,7 +73,8 @@ export function makeContracts(names: Names): Contracts {
       const target = ofName(file, name);
       if (!target || target.openness === 'open') return { props: taken, openness: 'open' };
       if (target.openness === 'native') openness = 'native';
-      for (const [prop, declared] of target.props) if (!props.has(prop)) props.set(prop, { ...declared, taken: false, required: 'unknown' });
+      for (const [prop, declared] of target.props)
+        if (!props.has(prop)) props.set(prop, { ...declared, taken: false, required: 'unknown' });
     }
     return { props, openness };
   }
@@ -81,7 +84,8 @@ export function makeContracts(names: Names): Contracts {
 
 function kindOf(name: string, type: TypeExpr, own: PropFact | ContractProp | undefined): PropFact['kind'] {
   if (own && own.kind !== 'value') return own.kind;
-  if (name === 'children' || (type.kind === 'ref' && /(^|\.)(ReactNode|ReactElement|ReactChild|JSX\.Element|Element)$/.test(type.name))) return 'slot';
+  if (name === 'children' || (type.kind === 'ref' && /(^|\.)(ReactNode|ReactElement|ReactChild|JSX\.Element|Element)$/.test(type.name)))
+    return 'slot';
   const isFunction = type.kind === 'function' || (type.kind === 'union' && type.of.some((one) => one.kind === 'function'));
   return /^on[A-Z]/.test(name) || (isFunction && /^(set|handle|toggle)[A-Z]/.test(name)) ? 'callback' : 'value';
 }

@@ -41,11 +41,17 @@ type RouteBody = { readonly file: FilePath; readonly fact: RouteFact; readonly b
 
 /** Folders of packages that put something on the screen by themselves. */
 function mountingPackages(files: ReadonlyMap<FilePath, FileFacts>, config: ProjectConfig): Set<string> {
-  const mounting = [...files.values()].filter((facts) => fileRole(facts.file) === 'source' && (facts.roots.some((root) => root.mounts) || facts.routes.length > 0));
+  const mounting = [...files.values()].filter(
+    (facts) => fileRole(facts.file) === 'source' && (facts.roots.some((root) => root.mounts) || facts.routes.length > 0),
+  );
   return new Set(mounting.map((facts) => packageOf(config, facts.file)?.directory ?? ''));
 }
 
-function linkComponents(files: ReadonlyMap<FilePath, FileFacts>, names: Names, config: ProjectConfig): { components: Map<ComponentId, Component>; routes: RouteBody[] } {
+function linkComponents(
+  files: ReadonlyMap<FilePath, FileFacts>,
+  names: Names,
+  config: ProjectConfig,
+): { components: Map<ComponentId, Component>; routes: RouteBody[] } {
   const contracts = makeContracts(names);
   const takes = makeTakes(names);
   const mounting = mountingPackages(files, config);
@@ -54,7 +60,18 @@ function linkComponents(files: ReadonlyMap<FilePath, FileFacts>, names: Names, c
   const add = (file: FileFacts, facts: ComponentFacts, role: Component['role'], isPublic: boolean): ComponentId => {
     const id = componentId(file.file, facts.name);
     const contract = role === 'component' ? contracts.of(file.file, facts) : { props: new Map(), openness: 'open' as const };
-    components.set(id, { id, name: facts.name, file: file.file, framework: file.framework, facts, role, fileRole: fileRole(file.file), isPublic, contract, takes: takes.of(file.file, facts) });
+    components.set(id, {
+      id,
+      name: facts.name,
+      file: file.file,
+      framework: file.framework,
+      facts,
+      role,
+      fileRole: fileRole(file.file),
+      isPublic,
+      contract,
+      takes: takes.of(file.file, facts),
+    });
     return id;
   };
   for (const file of files.values()) {
@@ -151,7 +168,9 @@ function targetOf(names: Names, file: FilePath, node: TemplateUse): Target {
   const lazy = /^import:(.*)#(.*)$/.exec(node.tag);
   if (lazy) {
     const resolved = names.resolveModule(file, lazy[1] ?? '');
-    return resolved.kind === 'file' ? asTarget(names.exported(resolved.file, lazy[2] ?? 'default')) : { kind: 'unresolved', reason: `${lazy[1]} is not among the files` };
+    return resolved.kind === 'file'
+      ? asTarget(names.exported(resolved.file, lazy[2] ?? 'default'))
+      : { kind: 'unresolved', reason: `${lazy[1]} is not among the files` };
   }
   const context = /^(.*)\.(Provider|Consumer)$/.exec(node.tag);
   if (context) {
@@ -162,7 +181,8 @@ function targetOf(names: Names, file: FilePath, node: TemplateUse): Target {
   }
   const target = asTarget(names.meant(file, node.tag));
   if (node.asValue && target.kind !== 'component') return { kind: 'dynamic' };
-  if (target.kind === 'unresolved' && node.tag.startsWith('React.')) return { kind: 'outside', module: 'react', name: node.tag.slice('React.'.length) };
+  if (target.kind === 'unresolved' && node.tag.startsWith('React.'))
+    return { kind: 'outside', module: 'react', name: node.tag.slice('React.'.length) };
   return target;
 }
 
@@ -171,7 +191,9 @@ function asTarget(meant: Meant): Target {
     case 'component':
       return { kind: 'component', id: componentId(meant.file, meant.facts.name), wrapped: meant.wrapped };
     case 'shared':
-      return meant.fact.kind === 'context' ? { kind: 'provider', context: sharedId(meant.file, meant.fact.name) } : { kind: 'opaque', file: meant.file, name: meant.fact.name };
+      return meant.fact.kind === 'context'
+        ? { kind: 'provider', context: sharedId(meant.file, meant.fact.name) }
+        : { kind: 'opaque', file: meant.file, name: meant.fact.name };
     case 'namespace':
       return { kind: 'opaque', file: meant.file, name: '*' };
     case 'outside':

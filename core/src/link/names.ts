@@ -18,7 +18,11 @@ export type MeantType = { readonly file: FilePath; readonly types: readonly Type
 export type Names = {
   readonly meant: (file: FilePath, dotted: string) => Meant;
   readonly exported: (file: FilePath, name: string) => Meant;
-  readonly meantType: (file: FilePath, name: string, imports?: FileFacts['imports']) => MeantType | { readonly outside: string } | undefined;
+  readonly meantType: (
+    file: FilePath,
+    name: string,
+    imports?: FileFacts['imports'],
+  ) => MeantType | { readonly outside: string } | undefined;
   readonly resolveModule: ResolveModule;
 };
 
@@ -49,7 +53,9 @@ const tooDeep: Meant = { kind: 'unresolved', reason: 'its exports refer to each 
 /** Makes the answers for a project from the facts of its files. */
 export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule: ResolveModule): Names {
   const indexes = new Map<FilePath, FileIndex>([...files].map(([file, facts]) => [file, indexOf(facts)]));
-  const ambient = new Map([...files.values()].flatMap((facts) => facts.ambient.map((one) => [one.module, { ...one, file: facts.file }] as const)));
+  const ambient = new Map(
+    [...files.values()].flatMap((facts) => facts.ambient.map((one) => [one.module, { ...one, file: facts.file }] as const)),
+  );
   const known = new Map<string, Meant>();
 
   function fromModule(file: FilePath, specifier: string, name: string, depth: number): Meant {
@@ -103,7 +109,8 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     if (imported) return memberOf(fromModule(file, imported.from, imported.imported, depth), rest, depth);
     const owner = index.components.get(root);
     if (owner && rest.length > 0) return { kind: 'shared', file, fact: { kind: 'value', name: dotted, span: owner.nameSpan } };
-    if (index.facts.types.some((type) => type.name === root)) return { kind: 'shared', file, fact: { kind: 'value', name: root, span: { start: 0, end: 0 } } };
+    if (index.facts.types.some((type) => type.name === root))
+      return { kind: 'shared', file, fact: { kind: 'value', name: root, span: { start: 0, end: 0 } } };
     return { kind: 'unresolved', reason: `${root} is not declared or imported in ${file}` };
   }
 

@@ -10,7 +10,12 @@ type Linked = {
   readonly usesBy: ReadonlyMap<ComponentId, readonly Use[]>;
   readonly usesOf: ReadonlyMap<ComponentId, readonly Use[]>;
   /** Route tables of all files, with the stand-in component of each entry. */
-  readonly routes: readonly { readonly file: FilePath; readonly fact: RouteFact; readonly body: ComponentId; readonly children: Linked['routes'] }[];
+  readonly routes: readonly {
+    readonly file: FilePath;
+    readonly fact: RouteFact;
+    readonly body: ComponentId;
+    readonly children: Linked['routes'];
+  }[];
   readonly config: ProjectConfig;
 };
 
@@ -45,7 +50,9 @@ function markupTrees(linked: Linked, owner: ComponentId): RouteTree[] {
   const direct = (all: readonly Use[]): Use[] => all.filter((use) => !all.some((other) => other !== use && within(use, other)));
   const tree = (use: Use): RouteTree => {
     const given = use.node.bindings.find((one) => one.name === 'element' || one.name === 'component' || one.name === 'Component');
-    const shown = (linked.usesBy.get(owner) ?? []).filter((other) => given && other.node.span.start >= given.span.start && other.node.span.end <= given.span.end);
+    const shown = (linked.usesBy.get(owner) ?? []).filter(
+      (other) => given && other.node.span.start >= given.span.start && other.node.span.end <= given.span.end,
+    );
     const about = aboutOf(linked, shown);
     const path = use.node.bindings.find((one) => one.name === 'path')?.constant?.replace(/^['"`]|['"`]$/g, '') ?? '';
     const name = about?.name ?? given?.component ?? path;
@@ -55,7 +62,11 @@ function markupTrees(linked: Linked, owner: ComponentId): RouteTree[] {
 }
 
 export function isRouteUse(use: Use): boolean {
-  return use.target.kind === 'outside' && /(^|\.)Route$/.test(use.node.tag) && use.node.bindings.some((one) => /^(path|element|component|Component|index)$/.test(one.name));
+  return (
+    use.target.kind === 'outside' &&
+    /(^|\.)Route$/.test(use.node.tag) &&
+    use.node.bindings.some((one) => /^(path|element|component|Component|index)$/.test(one.name))
+  );
 }
 
 function within(inner: Use, outer: Use): boolean {
@@ -66,7 +77,17 @@ function pagesOfTree(entry: ComponentId, tree: RouteTree, chain: readonly RouteS
   const steps = [...chain, tree.step];
   const here = joined(path, tree.step.path);
   if (tree.children.length > 0) return tree.children.flatMap((child) => pagesOfTree(entry, child, steps, here));
-  return [{ id: `${tree.file}#${tree.name}${here ? `@${here}` : ''}`, name: tree.name, file: tree.file, path: here || '/', entry, chain: steps, reach: 'whole' }];
+  return [
+    {
+      id: `${tree.file}#${tree.name}${here ? `@${here}` : ''}`,
+      name: tree.name,
+      file: tree.file,
+      path: here || '/',
+      entry,
+      chain: steps,
+      reach: 'whole',
+    },
+  ];
 }
 
 /** Every component that can be reached by following uses from `start`. */
@@ -105,13 +126,27 @@ function pagesOfRoot(linked: Linked, root: Component, seenRoutes: Set<unknown>):
   const about = aboutOf(linked, (linked.usesBy.get(root.id) ?? []).slice(-1)) ?? root;
   const first = (linked.usesBy.get(root.id) ?? []).find((use) => use.target.kind === 'component');
   const shown = first?.target.kind === 'component' ? (linked.components.get(first.target.id) ?? about) : about;
-  return [{ id: `${root.file}#${shown.name}@root`, name: shown.name, file: shown.file, path: '', entry: root.id, chain: [], reach: 'whole' }];
+  return [
+    { id: `${root.file}#${shown.name}@root`, name: shown.name, file: shown.file, path: '', entry: root.id, chain: [], reach: 'whole' },
+  ];
 }
 
 const fileRouters: readonly { readonly needs: RegExp; readonly file: RegExp; readonly path: (match: RegExpExecArray) => string }[] = [
   { needs: /^next$/, file: /(?:^|\/)app\/(?:(.*)\/)?page\.[jt]sx?$/, path: (match) => `/${(match[1] ?? '').replace(/\([^)]*\)\/?/g, '')}` },
-  { needs: /^(next|gatsby)$/, file: /(?:^|\/)pages\/(?!api\/)((?!_).*)\.[jt]sx?$/, path: (match) => `/${(match[1] ?? '').replace(/(^|\/)index$/, '')}` },
-  { needs: /^@(react-router|remix-run)\//, file: /(?:^|\/)routes\/(.*)\.[jt]sx$/, path: (match) => `/${(match[1] ?? '').replace(/_index|(^|\/)(index|route)$/g, '').replace(/\./g, '/').replace(/\$/g, ':')}` },
+  {
+    needs: /^(next|gatsby)$/,
+    file: /(?:^|\/)pages\/(?!api\/)((?!_).*)\.[jt]sx?$/,
+    path: (match) => `/${(match[1] ?? '').replace(/(^|\/)index$/, '')}`,
+  },
+  {
+    needs: /^@(react-router|remix-run)\//,
+    file: /(?:^|\/)routes\/(.*)\.[jt]sx$/,
+    path: (match) =>
+      `/${(match[1] ?? '')
+        .replace(/_index|(^|\/)(index|route)$/g, '')
+        .replace(/\./g, '/')
+        .replace(/\$/g, ':')}`,
+  },
 ];
 
 /** Pages by their file's place, where the package uses a router that works so. */
@@ -123,7 +158,15 @@ function filePages(linked: Linked): Page[] {
     const router = fileRouters.find((one) => dependencies.some((name) => one.needs.test(name)) && one.file.test(component.file));
     const match = router?.file.exec(component.file);
     if (!router || !match) continue;
-    pages.push({ id: component.id, name: component.name, file: component.file, path: router.path(match).replace(/\/$/, '') || '/', entry: component.id, chain: [], reach: 'alone' });
+    pages.push({
+      id: component.id,
+      name: component.name,
+      file: component.file,
+      path: router.path(match).replace(/\/$/, '') || '/',
+      entry: component.id,
+      chain: [],
+      reach: 'alone',
+    });
   }
   return pages;
 }
@@ -149,8 +192,19 @@ export function findPages(linked: Linked): Page[] {
   if (pages.length === 0) {
     for (const component of linked.components.values()) {
       if (component.role === 'root' || component.role === 'route' || component.fileRole !== 'source') continue;
-      const used = (linked.usesOf.get(component.id) ?? []).some((use) => use.owner !== component.id && linked.components.get(use.owner)?.fileRole === 'source');
-      if (!used) pages.push({ id: component.id, name: component.name, file: component.file, path: '', entry: component.id, chain: [], reach: 'alone' });
+      const used = (linked.usesOf.get(component.id) ?? []).some(
+        (use) => use.owner !== component.id && linked.components.get(use.owner)?.fileRole === 'source',
+      );
+      if (!used)
+        pages.push({
+          id: component.id,
+          name: component.name,
+          file: component.file,
+          path: '',
+          entry: component.id,
+          chain: [],
+          reach: 'alone',
+        });
     }
   }
   const byId = new Map<string, Page>();

@@ -8,7 +8,8 @@ export type Resolved =
   | { readonly kind: 'missing'; readonly specifier: string };
 
 const endings = ['', '.tsx', '.ts', '.jsx', '.js', '.mjs', '.cjs', '.mts', '.cts', '.d.ts', '.vue', '.svelte', '.astro'];
-const notCode = /\.(css|s[ac]ss|less|styl|svg|png|jpe?g|gif|webp|avif|ico|json|md|mdx|woff2?|ttf|mp[34]|txt|html|wasm|graphql|gql|ya?ml)(\?.*)?$/;
+const notCode =
+  /\.(css|s[ac]ss|less|styl|svg|png|jpe?g|gif|webp|avif|ico|json|md|mdx|woff2?|ttf|mp[34]|txt|html|wasm|graphql|gql|ya?ml)(\?.*)?$/;
 
 /** Finds the file that a specifier means, as bundlers do: endings, `index`, `.js` written for `.ts`. */
 export type ResolveModule = (from: FilePath, specifier: string) => Resolved;
@@ -21,7 +22,9 @@ export function makeResolver(files: ReadonlySet<FilePath>, config: ProjectConfig
   const known = new Map<string, Resolved>();
   const bySuffix = suffixIndex(files, ambient);
   return (from, specifier) => {
-    const key = specifier.startsWith('.') ? `${directoryOf(from)}\n${specifier}` : `${packageOf(config, from)?.directory ?? ''}\n${specifier}`;
+    const key = specifier.startsWith('.')
+      ? `${directoryOf(from)}\n${specifier}`
+      : `${packageOf(config, from)?.directory ?? ''}\n${specifier}`;
     const found = known.get(key);
     if (found) return found;
     const resolved = resolve(files, config, bySuffix, from, specifier);
@@ -49,7 +52,13 @@ function fileAt(files: ReadonlySet<FilePath>, path: FilePath): FilePath | undefi
   return undefined;
 }
 
-function resolve(files: ReadonlySet<FilePath>, config: ProjectConfig, bySuffix: ReadonlyMap<string, FilePath>, from: FilePath, given: string): Resolved {
+function resolve(
+  files: ReadonlySet<FilePath>,
+  config: ProjectConfig,
+  bySuffix: ReadonlyMap<string, FilePath>,
+  from: FilePath,
+  given: string,
+): Resolved {
   const specifier = given.replace(/\?.*$/, '');
   if (notCode.test(given)) return { kind: 'outside', module: given };
   if (specifier.startsWith('.')) {
@@ -147,7 +156,10 @@ function suffixIndex(files: ReadonlySet<FilePath>, ambient: ReadonlySet<string>)
   const scopes = new Set([...ambient].map((module) => /^@([\w-]+)\//.exec(module)?.[1]).filter((scope) => scope !== undefined));
   const found = new Map<string, FilePath | undefined>();
   for (const file of files) {
-    const path = file.replace(/\.d\.ts$/, '').replace(/\.[cm]?[jt]sx?$/, '').replace(/\/index$/, '');
+    const path = file
+      .replace(/\.d\.ts$/, '')
+      .replace(/\.[cm]?[jt]sx?$/, '')
+      .replace(/\/index$/, '');
     for (const scope of scopes) {
       const at = path.lastIndexOf(`${scope}/`);
       if (at < 0 || (at > 0 && path[at - 1] !== '/')) continue;

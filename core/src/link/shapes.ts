@@ -6,10 +6,20 @@ import type { Names } from './names';
 /** What a props type allows: its members, and whether others may be passed. */
 export type Shape = { readonly members: ReadonlyMap<string, ShapeMember>; readonly openness: 'closed' | 'native' | 'open' };
 
-export type ShapeMember = { readonly name: string; readonly optional: boolean; readonly type: TypeExpr; readonly file: FilePath; readonly span: Span };
+export type ShapeMember = {
+  readonly name: string;
+  readonly optional: boolean;
+  readonly type: TypeExpr;
+  readonly file: FilePath;
+  readonly span: Span;
+};
 
 /** Where a type expression stands, and what the type parameters around it are given as. */
-type Place = { readonly file: FilePath; readonly imports?: FileFacts['imports']; readonly given: ReadonlyMap<string, { readonly type: TypeExpr; readonly at: Place }> };
+type Place = {
+  readonly file: FilePath;
+  readonly imports?: FileFacts['imports'];
+  readonly given: ReadonlyMap<string, { readonly type: TypeExpr; readonly at: Place }>;
+};
 
 const open: Shape = { members: new Map(), openness: 'open' };
 const native: Shape = { members: new Map(), openness: 'native' };
@@ -104,7 +114,14 @@ function keysOf(resolver: Resolver, type: TypeExpr | undefined, at: Place, depth
       const found = resolver.names.meantType(at.file, type.name, at.imports);
       const declared = found && 'types' in found ? found : undefined;
       const [only] = declared?.types ?? [];
-      return declared && only && depth < 24 ? keysOf(resolver, only.type, { file: declared.file, given: new Map(), ...(declared.imports ? { imports: declared.imports } : {}) }, depth + 1) : undefined;
+      return declared && only && depth < 24
+        ? keysOf(
+            resolver,
+            only.type,
+            { file: declared.file, given: new Map(), ...(declared.imports ? { imports: declared.imports } : {}) },
+            depth + 1,
+          )
+        : undefined;
     }
     default:
       return undefined;
@@ -116,14 +133,29 @@ function reference(resolver: Resolver, type: Extract<TypeExpr, { kind: 'ref' }>,
   if (given) return resolve(resolver, given.type, given.at, depth + 1);
   const found = resolver.names.meantType(at.file, type.name, at.imports);
   if (found && 'types' in found) {
-    return found.types.map((fact) => {
-      const args = new Map(fact.params.map((param, index) => {
-        const argument = type.args[index];
-        if (argument) return [param.name, { type: argument, at }] as const;
-        return [param.name, { type: param.fallback ?? { kind: 'unknown' as const }, at: { file: found.file, given: new Map(), ...(found.imports ? { imports: found.imports } : {}) } }] as const;
-      }));
-      return resolve(resolver, fact.type, { file: found.file, given: args, ...(found.imports ? { imports: found.imports } : {}) }, depth + 1);
-    }).reduce(both, nothing);
+    return found.types
+      .map((fact) => {
+        const args = new Map(
+          fact.params.map((param, index) => {
+            const argument = type.args[index];
+            if (argument) return [param.name, { type: argument, at }] as const;
+            return [
+              param.name,
+              {
+                type: param.fallback ?? { kind: 'unknown' as const },
+                at: { file: found.file, given: new Map(), ...(found.imports ? { imports: found.imports } : {}) },
+              },
+            ] as const;
+          }),
+        );
+        return resolve(
+          resolver,
+          fact.type,
+          { file: found.file, given: args, ...(found.imports ? { imports: found.imports } : {}) },
+          depth + 1,
+        );
+      })
+      .reduce(both, nothing);
   }
   return wellKnown(resolver, type, at, depth);
 }
@@ -146,8 +178,16 @@ function wellKnown(resolver: Resolver, type: Extract<TypeExpr, { kind: 'ref' }>,
     case 'PropsWithRef':
       return inner();
     case 'PropsWithChildren': {
-      const children: ShapeMember = { name: 'children', optional: true, type: { kind: 'unknown' }, file: at.file, span: { start: 0, end: 0 } };
-      return first ? both(inner(), { members: new Map([['children', children]]), openness: 'closed' }) : { members: new Map([['children', children]]), openness: 'closed' };
+      const children: ShapeMember = {
+        name: 'children',
+        optional: true,
+        type: { kind: 'unknown' },
+        file: at.file,
+        span: { start: 0, end: 0 },
+      };
+      return first
+        ? both(inner(), { members: new Map([['children', children]]), openness: 'closed' })
+        : { members: new Map([['children', children]]), openness: 'closed' };
     }
     case 'Pick':
     case 'Omit': {
@@ -155,14 +195,20 @@ function wellKnown(resolver: Resolver, type: Extract<TypeExpr, { kind: 'ref' }>,
       if (!keys) return open;
       if (name === 'Omit') return mapMembers(inner(), (member) => (keys.has(member.name) ? undefined : member));
       const { members } = inner();
-      const chosen = (key: string): ShapeMember => members.get(key) ?? { name: key, optional: true, type: { kind: 'unknown' }, file: at.file, span: { start: 0, end: 0 } };
+      const chosen = (key: string): ShapeMember =>
+        members.get(key) ?? { name: key, optional: true, type: { kind: 'unknown' }, file: at.file, span: { start: 0, end: 0 } };
       return { members: new Map([...keys].map((key) => [key, chosen(key)])), openness: 'closed' };
     }
     case 'Record': {
       const keys = keysOf(resolver, first, at, depth + 1);
       if (!keys || !second) return open;
       if (second.kind === 'primitive' && second.name === 'never') return nothing;
-      return { members: new Map([...keys].map((key) => [key, { name: key, optional: false, type: second, file: at.file, span: { start: 0, end: 0 } }])), openness: 'closed' };
+      return {
+        members: new Map(
+          [...keys].map((key) => [key, { name: key, optional: false, type: second, file: at.file, span: { start: 0, end: 0 } }]),
+        ),
+        openness: 'closed',
+      };
     }
     case 'ComponentProps':
     case 'ComponentPropsWithRef':

@@ -7,7 +7,13 @@ import type { Names } from './names';
 type HookFact = Extract<SharedFact, { kind: 'hook' }>;
 
 /** What a hook takes from above, and whether finding nothing throws within it. */
-type HookTake = { readonly context: Take['context']; readonly via: readonly string[]; readonly needed: boolean; readonly guarded: boolean; readonly handsOn: boolean };
+type HookTake = {
+  readonly context: Take['context'];
+  readonly via: readonly string[];
+  readonly needed: boolean;
+  readonly guarded: boolean;
+  readonly handsOn: boolean;
+};
 
 /** Answers which contexts a body takes, by itself and through hooks of the project. */
 export type Takes = { readonly of: (file: FilePath, body: BodyFacts) => Take[] };
@@ -49,7 +55,13 @@ export function makeTakes(names: Names): Takes {
 
   function of(file: FilePath, body: BodyFacts): Take[] {
     return body.values.flatMap((value, index) =>
-      taken(file, value).map((take) => ({ context: take.context, value: index, at: locate(file, value.span), via: take.via, needed: take.needed && !take.guarded })),
+      taken(file, value).map((take) => ({
+        context: take.context,
+        value: index,
+        at: locate(file, value.span),
+        via: take.via,
+        needed: take.needed && !take.guarded,
+      })),
     );
   }
 

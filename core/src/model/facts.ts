@@ -250,8 +250,7 @@ export type SpreadFact = {
 };
 
 export type KeyFact =
-  | { readonly kind: 'none' }
-  | { readonly kind: 'position' | 'constant' | 'value' | 'spread'; readonly span: Span; readonly text: string };
+  { readonly kind: 'none' } | { readonly kind: 'position' | 'constant' | 'value' | 'spread'; readonly span: Span; readonly text: string };
 
 export type TemplateNode =
   | {

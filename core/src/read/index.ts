@@ -20,7 +20,20 @@ export function isReadable(file: string): boolean {
  */
 export function readFile(file: string, text: string): FileFacts {
   const reader = readers.find((one) => one.files.test(file));
-  const empty: FileFacts = { file, framework: 'script', problems: [], imports: [], exports: [], types: [], components: [], shared: [], roots: [], routes: [], ambient: [], aliases: [] };
+  const empty: FileFacts = {
+    file,
+    framework: 'script',
+    problems: [],
+    imports: [],
+    exports: [],
+    types: [],
+    components: [],
+    shared: [],
+    roots: [],
+    routes: [],
+    ambient: [],
+    aliases: [],
+  };
   if (!reader) return empty;
   try {
     return reader.read(file, text);

@@ -69,7 +69,8 @@ export const catalogue = {
     help: {
       what: 'At some place in the tree a component takes a context that no ancestor provides and that has no default.',
       why: 'Context follows the tree as it is composed, not the imports. Moving a component, or using it on another page, can take it out of its provider’s reach.',
-      fault: 'const keeper = useContext(KeeperContext);\nreturn <b>{keeper.name}</b>;\n\n// on this page nothing renders <KeeperContext value={…}>',
+      fault:
+        'const keeper = useContext(KeeperContext);\nreturn <b>{keeper.name}</b>;\n\n// on this page nothing renders <KeeperContext value={…}>',
       sound: '<KeeperContext value={keeper}>\n  <KeeperMenu />\n</KeeperContext>',
     },
   },
@@ -93,7 +94,9 @@ export const catalogue = {
     title: 'A repeated part without an identity',
     message: ({ component, part, how }) => `${component} repeats ${part} ${how}.`,
     consequence: ({ part, position }) =>
-      position ? `When the list is filtered or put in another order, what each ${part} remembers stays at its position and shows with another item.` : `React cannot tell the items apart: when the list changes, what a ${part} remembers may show with another item.`,
+      position
+        ? `When the list is filtered or put in another order, what each ${part} remembers stays at its position and shows with another item.`
+        : `React cannot tell the items apart: when the list changes, what a ${part} remembers may show with another item.`,
     fix: ({ part }) => `Give each ${part} a key that belongs to its item, such as its id.`,
     help: {
       what: 'A part repeated over a list has no key; or its position as key, while the list changes its order or loses items and the parts keep something (state, or a field’s text).',
@@ -108,7 +111,8 @@ export const catalogue = {
     title: 'A prop that is only carried through',
     message: ({ prop, carriers }) => `${prop} goes unread through ${carriers}.`,
     consequence: ({ prop, count }) => `${count} components declare ${prop} only to hand it on, and each change of it touches them all.`,
-    fix: ({ prop, last, count }) => `Pass ${last} down as children or a slot, or provide ${prop} by context: ${count} props and their types go.`,
+    fix: ({ prop, last, count }) =>
+      `Pass ${last} down as children or a slot, or provide ${prop} by context: ${count} props and their types go.`,
     help: {
       what: 'A value passes unread through two or more components in a row before one uses it.',
       why: 'Every component on the way declares something it does not care about. Renaming or adding to it means editing them all, and one is easily forgotten.',

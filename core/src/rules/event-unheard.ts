@@ -32,11 +32,20 @@ export const eventUnheard: Rule = ({ model, uses }) => {
           component: id,
           subject: event.spelling,
           at,
-          words: { component: component.name, event: event.spelling, unheard: `${counted(unheard.length, 'use')} of ${known.length}, in ${listed(owners)}`, owners: listed(owners) },
+          words: {
+            component: component.name,
+            event: event.spelling,
+            unheard: `${counted(unheard.length, 'use')} of ${known.length}, in ${listed(owners)}`,
+            owners: listed(owners),
+          },
           evidence: [
             { at, says: `${component.name} raises ${event.spelling}.` },
-            ...unheard.slice(0, 4).map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} does not listen here.` })),
-            ...heard.slice(0, 1).map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} listens here.` })),
+            ...unheard
+              .slice(0, 4)
+              .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} does not listen here.` })),
+            ...heard
+              .slice(0, 1)
+              .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} listens here.` })),
           ],
           touches: id,
         },

@@ -17,7 +17,8 @@ function repeatsIn(template: readonly TemplateNode[]): Repeat[] {
   const stack = [...template].reverse();
   for (let node = stack.pop(); node; node = stack.pop()) {
     if (node.kind === 'repeat') found.push(node);
-    if (node.kind !== 'text' && node.kind !== 'outlet') for (let at = node.children.length - 1; at >= 0; at--) stack.push(node.children[at] as TemplateNode);
+    if (node.kind !== 'text' && node.kind !== 'outlet')
+      for (let at = node.children.length - 1; at >= 0; at--) stack.push(node.children[at] as TemplateNode);
   }
   return found;
 }
@@ -44,14 +45,17 @@ function remembers(model: Model, part: Part, seen: Set<ComponentId>): boolean {
       if (!button && !names.includes('value') && !names.includes('checked') && node.spreads.length === 0) found = true;
     }
   });
-  return found || usesIn([part]).some((node) => {
-    const target = model.useOfNode.get(node)?.target;
-    const component = target?.kind === 'component' ? model.components.get(target.id) : undefined;
-    if (!component || seen.has(component.id)) return false;
-    seen.add(component.id);
-    if (component.facts.values.some((value) => value.kind === 'state')) return true;
-    return partsOf(component.facts.template).some((inner) => remembers(model, inner, seen));
-  });
+  return (
+    found ||
+    usesIn([part]).some((node) => {
+      const target = model.useOfNode.get(node)?.target;
+      const component = target?.kind === 'component' ? model.components.get(target.id) : undefined;
+      if (!component || seen.has(component.id)) return false;
+      seen.add(component.id);
+      if (component.facts.values.some((value) => value.kind === 'state')) return true;
+      return partsOf(component.facts.template).some((inner) => remembers(model, inner, seen));
+    })
+  );
 }
 
 /** Tells whether the list changes its order or loses items: while rendering, or where its state is set. */
@@ -93,7 +97,9 @@ export const listUnkeyed: Rule = ({ model }) =>
             words: { component: component.name, part: nameOf(part), how, position: part.key.kind === 'position' ? 'position' : '' },
             evidence: [
               { at, says: `${nameOf(part)} stands for one item of ${repeat.over}.` },
-              ...(part.key.kind === 'position' ? [{ at: locate(component.file, part.key.span), says: 'Its key is its position in the list.' }] : []),
+              ...(part.key.kind === 'position'
+                ? [{ at: locate(component.file, part.key.span), says: 'Its key is its position in the list.' }]
+                : []),
             ],
             touches: component.id,
           },

@@ -11,7 +11,13 @@ export type PageSurvey = {
   readonly unmet: readonly UnmetTake[];
 };
 
-export type UnmetTake = { readonly component: ComponentId; readonly context: SharedId; readonly take: Take; readonly pages: readonly string[]; readonly places: number };
+export type UnmetTake = {
+  readonly component: ComponentId;
+  readonly context: SharedId;
+  readonly take: Take;
+  readonly pages: readonly string[];
+  readonly places: number;
+};
 
 /** Unfolds every page that starts from what is mounted. Pages of components that nothing uses are only counted. */
 export function surveyPages(model: Model): PageSurvey {

@@ -71,7 +71,9 @@ export const propCarried: Rule = ({ model }) => {
           const from = model.components.get(one.component);
           const next = way[index + 1] ?? one.to[0];
           const to = next ? parseComponentId(next.component).name : '';
-          return from ? one.spans.slice(0, 1).map((span) => ({ at: locate(from.file, span), says: `${from.name} only hands it on to ${to}.` })) : [];
+          return from
+            ? one.spans.slice(0, 1).map((span) => ({ at: locate(from.file, span), says: `${from.name} only hands it on to ${to}.` }))
+            : [];
         }),
         touches: carrier.component,
       },

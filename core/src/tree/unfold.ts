@@ -33,9 +33,17 @@ type Position = {
   readonly nextRoute: number;
 };
 
-type Task = { readonly node: TemplateNode; readonly at: Position } | { readonly leftOver: Given; readonly place: PlaceIndex; readonly at: Position };
+type Task =
+  { readonly node: TemplateNode; readonly at: Position } | { readonly leftOver: Given; readonly place: PlaceIndex; readonly at: Position };
 
-type Unfolding = { readonly model: Model; readonly page: Page; readonly places: Writable<Place>[]; readonly providers: Provider[]; readonly tasks: Task[]; truncated: boolean };
+type Unfolding = {
+  readonly model: Model;
+  readonly page: Page;
+  readonly places: Writable<Place>[];
+  readonly providers: Provider[];
+  readonly tasks: Task[];
+  truncated: boolean;
+};
 
 const noGiven: Given = { contents: new Map(), placed: new Set() };
 
@@ -79,7 +87,11 @@ function visit(unfolding: Unfolding, node: TemplateNode, at: Position): void {
       return;
     case 'element':
       push(unfolding, node.children, at);
-      push(unfolding, node.bindings.flatMap((binding) => binding.markup ?? []), at);
+      push(
+        unfolding,
+        node.bindings.flatMap((binding) => binding.markup ?? []),
+        at,
+      );
       return;
     case 'branch':
       push(unfolding, node.children, { ...at, branches: [...at.branches, { when: node.when, negated: node.negated, span: node.span }] });
@@ -183,7 +195,9 @@ function findUse(model: Model, id: Use['id']): Use | undefined {
 /** The contents that a use gives, with those that its owner was given and hands on. */
 function givenBy(node: Extract<TemplateNode, { kind: 'use' }>, at: Position): Given {
   const contents = new Map<string, Content>();
-  const forwards = node.spreads.some((spread) => spread.readings.some((reading) => ['rest', 'props'].includes(at.body.facts.values[reading.value]?.kind ?? '')));
+  const forwards = node.spreads.some((spread) =>
+    spread.readings.some((reading) => ['rest', 'props'].includes(at.body.facts.values[reading.value]?.kind ?? '')),
+  );
   if (forwards) for (const [slot, content] of at.given.contents) contents.set(slot, content);
   const bare: Position = { ...at, repeats: [], branches: [] };
   for (const binding of node.bindings) {
@@ -264,6 +278,15 @@ function placeLeftOver(unfolding: Unfolding, given: Given, place: PlaceIndex, at
     if (given.placed.has(slot)) continue;
     const reads = at.body.facts.props.some((prop) => prop.name === slot) || at.body.facts.openness !== 'closed';
     if (!reads) continue;
-    push(unfolding, content.nodes, { ...content.at, parent: place, provider: at.provider, sheltered: true, repeats: [], branches: [], slot: { name: slot, of: place }, nextRoute: at.nextRoute });
+    push(unfolding, content.nodes, {
+      ...content.at,
+      parent: place,
+      provider: at.provider,
+      sheltered: true,
+      repeats: [],
+      branches: [],
+      slot: { name: slot, of: place },
+      nextRoute: at.nextRoute,
+    });
   }
 }

@@ -75,7 +75,16 @@ function constantOf(body: Body, node: t.Node): string | undefined {
   }
 }
 
-function bindingOf(body: Body, name: string, nameNode: t.Node, whole: t.Node, value: t.Node | undefined, scope: Scope, tag: string, markup: ReadMarkup): Binding {
+function bindingOf(
+  body: Body,
+  name: string,
+  nameNode: t.Node,
+  whole: t.Node,
+  value: t.Node | undefined,
+  scope: Scope,
+  tag: string,
+  markup: ReadMarkup,
+): Binding {
   const shared = { name, span: spanOf(whole), nameSpan: spanOf(nameNode), direction: directionOf(name) };
   if (!value) return { ...shared, readings: [], constant: 'true' };
   const node = bare(value);
@@ -94,17 +103,38 @@ function bindingOf(body: Body, name: string, nameNode: t.Node, whole: t.Node, va
   if (kept?.kind === 'markup' || hasMarkup(body.module, spanOf(node))) {
     return { ...shared, readings: sink.reads, markup: markup(body, node, scope) };
   }
-  return component ? { ...shared, readings: sink.reads, component, markup: [handedOn(component, node)] } : { ...shared, readings: sink.reads };
+  return component
+    ? { ...shared, readings: sink.reads, component, markup: [handedOn(component, node)] }
+    : { ...shared, readings: sink.reads };
 }
 
 /** A component given as a value: whoever takes it uses it in a way not seen here. */
 function handedOn(tag: string, node: t.Node): TemplateNode {
   const span = spanOf(node);
-  return { kind: 'use', tag, span, nameSpan: span, bindings: [], spreads: [{ span, readings: [] }], children: [], key: { kind: 'none' }, content: 'none', asValue: true };
+  return {
+    kind: 'use',
+    tag,
+    span,
+    nameSpan: span,
+    bindings: [],
+    spreads: [{ span, readings: [] }],
+    children: [],
+    key: { kind: 'none' },
+    content: 'none',
+    asValue: true,
+  };
 }
 
 /** A callback prop given to a native element is raised by the platform. */
-function attach(body: Body, readings: readonly { readonly value: number; readonly how: string; readonly path: readonly string[]; readonly span: { start: number; end: number } }[]): void {
+function attach(
+  body: Body,
+  readings: readonly {
+    readonly value: number;
+    readonly how: string;
+    readonly path: readonly string[];
+    readonly span: { start: number; end: number };
+  }[],
+): void {
   for (const reading of readings) {
     const value = body.values[reading.value];
     if (value?.kind !== 'prop' || reading.how !== 'same' || reading.path.length > 0) continue;

@@ -1,5 +1,15 @@
 import type * as t from '@babel/types';
-import type { ComponentFacts, EventFact, Openness, PropFact, RaiseFact, Reading, SharedFact, SlotFact, TemplateNode } from '../../model/facts';
+import type {
+  ComponentFacts,
+  EventFact,
+  Openness,
+  PropFact,
+  RaiseFact,
+  Reading,
+  SharedFact,
+  SlotFact,
+  TemplateNode,
+} from '../../model/facts';
 import type { TypeExpr } from '../../model/types';
 import { walkTemplate } from '../../model/walk';
 import { type Body, finishBody, hasMarkup, type ModuleScope, newBody, newSink } from '../script/body';
@@ -24,7 +34,9 @@ function isClassComponent(node: t.Node): node is t.ClassDeclaration | t.ClassExp
   if (node.type !== 'ClassDeclaration' && node.type !== 'ClassExpression') return false;
   const base = node.superClass ? dottedName(node.superClass) : undefined;
   if (!base) return false;
-  return /(^|\.)(Pure)?Component$/.test(base) || node.body.body.some((member) => member.type === 'ClassMethod' && keyName(member) === 'render');
+  return (
+    /(^|\.)(Pure)?Component$/.test(base) || node.body.body.some((member) => member.type === 'ClassMethod' && keyName(member) === 'render')
+  );
 }
 
 /** Tells whether a function's own `return` may be something to show. */
@@ -71,7 +83,8 @@ function takesProps(node: FunctionNode): boolean {
 
 /** A function that makes components is none itself. */
 function returnsFunctionOnly(node: FunctionNode): boolean {
-  if (node.body.type !== 'BlockStatement') return isFunction(node.body) || node.body.type === 'ClassExpression' || node.body.type === 'ObjectExpression';
+  if (node.body.type !== 'BlockStatement')
+    return isFunction(node.body) || node.body.type === 'ClassExpression' || node.body.type === 'ObjectExpression';
   const returns = node.body.body.filter((one) => one.type === 'ReturnStatement');
   if (returns.length !== 1) return false;
   const result = returns[0]?.argument ? bare(returns[0].argument) : undefined;
@@ -94,7 +107,10 @@ function propsTypeOf(declared: Declared): TypeExpr | undefined {
   if (declared.annotation?.type === 'TSTypeReference') {
     const name = dottedName(declared.annotation.typeName)?.split('.').at(-1);
     const [given] = typeArguments(declared.annotation);
-    if (name && /^(FC|FunctionComponent|VFC|ComponentType|NamedExoticComponent|ForwardRefExoticComponent|MemoExoticComponent)$/.test(name)) {
+    if (
+      name &&
+      /^(FC|FunctionComponent|VFC|ComponentType|NamedExoticComponent|ForwardRefExoticComponent|MemoExoticComponent)$/.test(name)
+    ) {
       return given ?? { kind: 'object', members: [], indexed: false };
     }
     return { kind: 'unknown' };
@@ -138,7 +154,12 @@ function slotsOf(template: readonly TemplateNode[], body: Body): SlotFact[] {
     if (node.kind !== 'outlet') return;
     if (node.slot !== 'children' && body.values[node.reading?.value ?? -1]?.kind !== 'prop') return;
     const known = slots.get(node.slot);
-    slots.set(node.slot, { name: node.slot, span: known?.span ?? node.span, fallback: false, hands: (known?.hands ?? false) || node.hands.length > 0 });
+    slots.set(node.slot, {
+      name: node.slot,
+      span: known?.span ?? node.span,
+      fallback: false,
+      hands: (known?.hands ?? false) || node.hands.length > 0,
+    });
   });
   return [...slots.values()];
 }
@@ -150,13 +171,20 @@ function propsOf(body: Body, slots: readonly SlotFact[]): PropFact[] {
     const callback = /^on[A-Z]/.test(name) || raised.has(name);
     const kind = callback ? 'callback' : name === 'children' || slots.some((slot) => slot.name === name && slot.hands) ? 'slot' : 'value';
     const fallback = taken?.fallback === undefined ? {} : { fallback: taken.fallback };
-    return { name, span: taken?.span ?? body.values[value]?.span ?? { start: 0, end: 0 }, kind, required: taken?.fallback === undefined ? 'unknown' : 'no', ...fallback };
+    return {
+      name,
+      span: taken?.span ?? body.values[value]?.span ?? { start: 0, end: 0 },
+      kind,
+      required: taken?.fallback === undefined ? 'unknown' : 'no',
+      ...fallback,
+    };
   });
 }
 
 function opennessOf(body: Body): { openness: Openness; through: string[] } {
   const through = body.restTargets.filter((target) => target.kind === 'use').map((target) => target.tag);
-  if (body.propsEscape || body.clones || body.restTargets.some((target) => target.kind === 'unknown')) return { openness: 'open', through: [] };
+  if (body.propsEscape || body.clones || body.restTargets.some((target) => target.kind === 'unknown'))
+    return { openness: 'open', through: [] };
   if (through.length > 0) return { openness: 'through', through };
   return { openness: body.restTargets.length > 0 ? 'native' : 'closed', through: [] };
 }
@@ -182,7 +210,14 @@ function readTemplate(body: Body, node: FunctionNode, scope: Scope): TemplateNod
   return node.body.type === 'BlockStatement' ? markupOfBlock(body, node.body.body, scope, 'body') : markupOf(body, node.body, scope);
 }
 
-function assemble(body: Body, template: TemplateNode[], declared: Declared, form: 'function' | 'class', file: string, propsType: TypeExpr | undefined): ComponentFacts {
+function assemble(
+  body: Body,
+  template: TemplateNode[],
+  declared: Declared,
+  form: 'function' | 'class',
+  file: string,
+  propsType: TypeExpr | undefined,
+): ComponentFacts {
   const tables = finishBody(body);
   const slots = slotsOf(template, body);
   const props = propsOf(body, slots);
@@ -209,7 +244,12 @@ function assemble(body: Body, template: TemplateNode[], declared: Declared, form
 }
 
 /** A class component: its props and markup, with an open contract. */
-export function readClassComponent(module: ModuleScope, declared: Declared, node: t.ClassDeclaration | t.ClassExpression, file: string): ComponentFacts {
+export function readClassComponent(
+  module: ModuleScope,
+  declared: Declared,
+  node: t.ClassDeclaration | t.ClassExpression,
+  file: string,
+): ComponentFacts {
   const body = newBody(module);
   const template: TemplateNode[] = [];
   for (const member of node.body.body) {
@@ -219,12 +259,31 @@ export function readClassComponent(module: ModuleScope, declared: Declared, node
     const fn = member.type === 'ClassMethod' ? member : isFunction(value) ? value : undefined;
     if (!fn || (member.type === 'ClassMethod' && member.static)) continue;
     for (const parameter of fn.params) for (const found of patternNames(parameter)) scope.names.set(found.name, { kind: 'opaque' });
-    if (hasMarkup(module, spanOf(fn)) || (member.type === 'ClassMethod' && keyName(member) === 'render')) template.push(...readTemplate(body, fn, scope));
+    if (hasMarkup(module, spanOf(fn)) || (member.type === 'ClassMethod' && keyName(member) === 'render'))
+      template.push(...readTemplate(body, fn, scope));
     else {
       const sink = newSink();
-      readExpression(body, fn.type === 'ClassMethod' ? ({ ...fn, type: 'FunctionExpression' } as unknown as t.Node) : fn, scope, 'computed', sink);
-      const kind = /^(component(Did|Will)|shouldComponent|getSnapshot)/.test(keyName(member as t.ClassMethod) ?? '') ? 'lifecycle' : 'handler';
-      body.actions.push({ name: keyName(member as t.ClassMethod) ?? '', kind, span: spanOf(member), reads: sink.reads, changes: sink.changes, raises: sink.raises, calls: [...sink.calls], cleansUp: false, returns: [] });
+      readExpression(
+        body,
+        fn.type === 'ClassMethod' ? ({ ...fn, type: 'FunctionExpression' } as unknown as t.Node) : fn,
+        scope,
+        'computed',
+        sink,
+      );
+      const kind = /^(component(Did|Will)|shouldComponent|getSnapshot)/.test(keyName(member as t.ClassMethod) ?? '')
+        ? 'lifecycle'
+        : 'handler';
+      body.actions.push({
+        name: keyName(member as t.ClassMethod) ?? '',
+        kind,
+        span: spanOf(member),
+        reads: sink.reads,
+        changes: sink.changes,
+        raises: sink.raises,
+        calls: [...sink.calls],
+        cleansUp: false,
+        returns: [],
+      });
     }
   }
   return assemble(body, template, declared, 'class', file, undefined);
@@ -242,7 +301,10 @@ export function readHook(module: ModuleScope, declared: Declared, node: Function
     else if (one.kind === 'outlet' && one.reading) returns.push(one.reading);
   });
   const calls = body.values.flatMap((value, index) => (value.kind === 'context' || value.kind === 'hook' ? [index] : []));
-  const direct = returns.length === 0 && calls.length === 1 && returnsCall(node) ? [{ value: calls[0] as number, path: [], how: 'same' as const, span: spanOf(node) }] : [];
+  const direct =
+    returns.length === 0 && calls.length === 1 && returnsCall(node)
+      ? [{ value: calls[0] as number, path: [], how: 'same' as const, span: spanOf(node) }]
+      : [];
   return { kind: 'hook', name: declared.name, span: declared.span, ...finishBody(body), returns: [...returns, ...direct] };
 }
 

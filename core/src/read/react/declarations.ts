@@ -35,7 +35,12 @@ function unwrap(node: t.Node): { node: t.Node; wrappers: Wrapper[] } {
     const name = calleeName(inner) ?? (inner.callee.type === 'CallExpression' ? calleeName(inner.callee) : undefined);
     const first = inner.arguments.find((argument) => {
       const given = bare(argument);
-      return isFunction(given) || given.type === 'CallExpression' || given.type === 'ClassExpression' || (given.type === 'Identifier' && /^[A-Z]/.test(given.name));
+      return (
+        isFunction(given) ||
+        given.type === 'CallExpression' ||
+        given.type === 'ClassExpression' ||
+        (given.type === 'Identifier' && /^[A-Z]/.test(given.name))
+      );
     });
     if (!name || !first || /^(create[A-Z]|use[A-Z]|require$|render$)/.test(name)) return { node: inner, wrappers };
     wrappers.push({ name, call: inner });
@@ -47,7 +52,17 @@ function declaredBy(id: t.Node, init: t.Node, whole: Span): Declared[] {
   if (id.type !== 'Identifier') return [];
   const { node, wrappers } = unwrap(init);
   const annotated = id.typeAnnotation?.type === 'TSTypeAnnotation' ? { annotation: id.typeAnnotation.typeAnnotation } : {};
-  return [{ name: id.name, nameSpan: { start: id.start ?? 0, end: (id.start ?? 0) + id.name.length }, span: whole, node, whole: init, wrappers, ...annotated }];
+  return [
+    {
+      name: id.name,
+      nameSpan: { start: id.start ?? 0, end: (id.start ?? 0) + id.name.length },
+      span: whole,
+      node,
+      whole: init,
+      wrappers,
+      ...annotated,
+    },
+  ];
 }
 
 /** All that the statements of a module declare under a name; a default export without one is `default`. */
@@ -58,7 +73,8 @@ export function declarationsOf(statements: readonly t.Statement[]): Declared[] {
         return statement.declaration ? declarationsOf([statement.declaration]) : [];
       case 'ExportDefaultDeclaration': {
         const declared = statement.declaration;
-        if ((declared.type === 'FunctionDeclaration' || declared.type === 'ClassDeclaration') && declared.id) return declarationsOf([declared]);
+        if ((declared.type === 'FunctionDeclaration' || declared.type === 'ClassDeclaration') && declared.id)
+          return declarationsOf([declared]);
         if (declared.type === 'Identifier' || declared.type.startsWith('TS')) return [];
         const { node, wrappers } = unwrap(declared);
         const start = statement.start ?? 0;
@@ -68,7 +84,18 @@ export function declarationsOf(statements: readonly t.Statement[]): Declared[] {
       }
       case 'FunctionDeclaration':
       case 'ClassDeclaration':
-        return statement.id ? [{ name: statement.id.name, nameSpan: spanOf(statement.id), span: spanOf(statement), node: statement, whole: statement, wrappers: [] }] : [];
+        return statement.id
+          ? [
+              {
+                name: statement.id.name,
+                nameSpan: spanOf(statement.id),
+                span: spanOf(statement),
+                node: statement,
+                whole: statement,
+                wrappers: [],
+              },
+            ]
+          : [];
       case 'VariableDeclaration':
         return statement.declarations.flatMap((one) => (one.init ? declaredBy(one.id, one.init, spanOf(one)) : []));
       case 'ExpressionStatement':

@@ -25,7 +25,14 @@ export function hookName(body: Body, call: t.Node): string | undefined {
 }
 
 /** Makes a function of the body a value and an action, to be read when all names are known. */
-export function declareFunction(body: Body, name: string, node: FunctionNode, scope: Scope, kind: ActionKind = 'handler', span: Span = spanOf(node)): number {
+export function declareFunction(
+  body: Body,
+  name: string,
+  node: FunctionNode,
+  scope: Scope,
+  kind: ActionKind = 'handler',
+  span: Span = spanOf(node),
+): number {
   const action = addAction(body, name, kind, spanOf(node));
   const value = addValue(body, { name, kind: 'function', span, from: [], action });
   scope.names.set(name, { kind: 'function', node, scope, action, value });
@@ -83,7 +90,8 @@ export function declareHook(body: Body, declarator: t.VariableDeclarator, call: 
     declareFunction(body, declarator.id.name, first, scope, 'handler', spanOf(declarator.id));
   } else if (hook === 'useRef') declareNamed(body, declarator, 'ref', call, scope);
   else if (hook && computed.has(hook)) declareComputed(body, declarator, call, scope);
-  else if (hook && taking.has(hook) && first && dottedName(first)) declareNamed(body, declarator, 'context', call, scope, dottedName(first));
+  else if (hook && taking.has(hook) && first && dottedName(first))
+    declareNamed(body, declarator, 'context', call, scope, dottedName(first));
   else if (hook === 'useSyncExternalStore') declareNamed(body, declarator, 'store', call, scope, dottedName(first));
   else if (/^use[A-Z]/.test(calleeName(call) ?? '')) declareNamed(body, declarator, 'hook', call, scope, dottedName(call.callee));
   else return false;
@@ -114,14 +122,23 @@ function declareComputed(body: Body, declarator: t.VariableDeclarator, call: t.C
   const sink = newSink();
   if (isFunction(first)) readFunctionInto(body, first, innerScope(scope), sink);
   else if (first) readExpression(body, first, scope, 'same', sink);
-  const from = isFunction(first) ? sink.reads.map((one) => ({ ...one, how: one.how === 'called' ? one.how : ('computed' as const) })) : sink.reads;
+  const from = isFunction(first)
+    ? sink.reads.map((one) => ({ ...one, how: one.how === 'called' ? one.how : ('computed' as const) }))
+    : sink.reads;
   for (const found of patternNames(declarator.id)) {
     const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from });
     scope.names.set(found.name, { kind: 'value', value, path: [] });
   }
 }
 
-function declareNamed(body: Body, declarator: t.VariableDeclarator, kind: ValueKind, call: t.CallExpression, scope: Scope, source?: string): void {
+function declareNamed(
+  body: Body,
+  declarator: t.VariableDeclarator,
+  kind: ValueKind,
+  call: t.CallExpression,
+  scope: Scope,
+  source?: string,
+): void {
   const names = patternNames(declarator.id);
   const from = kind === 'context' ? [] : call.arguments.flatMap((one) => readingsOf(body, one, scope, 'computed'));
   const whole = names.find((found) => found.path.length === 0 && !found.rest);

@@ -40,7 +40,13 @@ export function readReact(file: string, text: string): FileFacts {
   };
 }
 
-function moduleScope(program: t.Program, text: string, declared: readonly Declared[], imports: FileFacts['imports'], { markup, locals }: Survey): ModuleScope {
+function moduleScope(
+  program: t.Program,
+  text: string,
+  declared: readonly Declared[],
+  imports: FileFacts['imports'],
+  { markup, locals }: Survey,
+): ModuleScope {
   const names = new Set([...program.body.flatMap(declaredNames), ...imports.filter((one) => !one.typeOnly).map((one) => one.local)]);
   const functions = new Map<string, FunctionNode>();
   const constants = new Set<string>();
@@ -68,7 +74,9 @@ function sortDeclared(module: ModuleScope, declared: readonly Declared[], file: 
   for (const one of declared) {
     const { node } = one;
     if (isComponent(module, one)) {
-      const facts = isClassComponent(node) ? readClassComponent(module, one, node, file) : readFunctionComponent(module, one, node as FunctionNode, file);
+      const facts = isClassComponent(node)
+        ? readClassComponent(module, one, node, file)
+        : readFunctionComponent(module, one, node as FunctionNode, file);
       const twins = sorted.components.filter((known) => known.name === facts.name).length;
       sorted.components.push(twins > 0 ? { ...facts, name: `${facts.name}~${twins + 1}` } : facts);
     } else if (isFunction(node) && /^use[A-Z]/.test(one.name)) sorted.shared.push(readHook(module, one, node));

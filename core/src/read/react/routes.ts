@@ -10,7 +10,9 @@ const routerCalls = /^(createBrowserRouter|createHashRouter|createMemoryRouter|u
 
 /** `createRoot(…).render(<App/>)`, `render(<App/>, element)`, `hydrateRoot(element, <App/>)`. */
 export function rootOf(module: ModuleScope, call: t.CallExpression): RootFact | undefined {
-  const name = calleeName(call) ?? (call.callee.type === 'MemberExpression' && call.callee.property.type === 'Identifier' ? call.callee.property.name : '');
+  const name =
+    calleeName(call) ??
+    (call.callee.type === 'MemberExpression' && call.callee.property.type === 'Identifier' ? call.callee.property.name : '');
   if (!/^(render|hydrate|hydrateRoot)$/.test(name)) return undefined;
   const given = call.arguments[name === 'hydrateRoot' ? 1 : 0];
   if (!given || given.type === 'SpreadElement') return undefined;
@@ -41,7 +43,11 @@ export function routesOfCall(module: ModuleScope, call: t.CallExpression, table:
 }
 
 function routeOf(module: ModuleScope, object: t.ObjectExpression, table: string): RouteFact[] {
-  const fields = new Map(object.properties.flatMap((property): [string, t.Node][] => (property.type === 'ObjectProperty' ? [[keyName(property) ?? '', property.value]] : [])));
+  const fields = new Map(
+    object.properties.flatMap((property): [string, t.Node][] =>
+      property.type === 'ObjectProperty' ? [[keyName(property) ?? '', property.value]] : [],
+    ),
+  );
   const shows = ['element', 'Component', 'component', 'lazy', 'children'].some((name) => fields.has(name));
   if (!shows || !(fields.has('path') || fields.has('index') || fields.has('children'))) return [];
   const path = fields.get('path');

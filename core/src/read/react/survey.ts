@@ -10,7 +10,8 @@ export type Survey = {
   readonly locals: ReadonlySet<string>;
 };
 
-const noteworthy = /^(render|hydrateRoot|hydrate|createBrowserRouter|createHashRouter|createMemoryRouter|useRoutes|createRoutesFromElements)$/;
+const noteworthy =
+  /^(render|hydrateRoot|hydrate|createBrowserRouter|createHashRouter|createMemoryRouter|useRoutes|createRoutesFromElements)$/;
 
 /** One look at the whole program for what the rest of the reader asks for by place. */
 export function survey(program: t.Program): Survey {
@@ -29,7 +30,12 @@ export function survey(program: t.Program): Survey {
         break;
       case 'CallExpression': {
         const callee = node.callee;
-        const name = callee.type === 'Identifier' ? callee.name : callee.type === 'MemberExpression' && callee.property.type === 'Identifier' ? callee.property.name : '';
+        const name =
+          callee.type === 'Identifier'
+            ? callee.name
+            : callee.type === 'MemberExpression' && callee.property.type === 'Identifier'
+              ? callee.property.name
+              : '';
         if (name === 'createElement' || name === 'cloneElement') markup.push(node.start ?? 0);
         else if (noteworthy.test(name)) calls.push(node);
         break;

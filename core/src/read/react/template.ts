@@ -74,7 +74,9 @@ function nestedMarkup(body: Body, node: t.Node, scope: Scope): TemplateNode[] {
     if (hasMarkup(body.module, spanOf(child))) children.push(...markupWithin(body, child, scope));
   });
   const key: KeyFact = { kind: 'spread', span, text: '' };
-  return children.length === 0 ? nodes : [...nodes, { kind: 'element', tag: '', span, nameSpan: span, bindings: [], spreads: [], children, key }];
+  return children.length === 0
+    ? nodes
+    : [...nodes, { kind: 'element', tag: '', span, nameSpan: span, bindings: [], spreads: [], children, key }];
 }
 
 function markupWithin(body: Body, node: t.Node, scope: Scope): TemplateNode[] {
@@ -98,7 +100,8 @@ function branchOf(body: Body, test: t.Node, negated: boolean, scope: Scope, chil
 function markupOfName(body: Body, node: t.Node, scope: Scope): TemplateNode[] {
   const meaning = node.type === 'Identifier' ? lookUp(scope, node.name) : undefined;
   if (meaning?.kind === 'markup') return [...meaning.nodes, ...shown(body, node, scope)];
-  if (meaning?.kind === 'function' && hasMarkup(body.module, spanOf(meaning.node))) return markupOfFunction(body, meaning.node, meaning.scope);
+  if (meaning?.kind === 'function' && hasMarkup(body.module, spanOf(meaning.node)))
+    return markupOfFunction(body, meaning.node, meaning.scope);
   const readings = readingsOf(body, node, scope);
   if (readings.length === 0) return [];
   const [reading] = readings;
@@ -165,7 +168,13 @@ function createdElement(body: Body, node: Call, scope: Scope): TemplateNode[] {
   if (!type) return [];
   const tag = type.type === 'StringLiteral' ? type.value : dottedName(type);
   if (!tag) return nestedMarkup(body, node, scope);
-  const attributes = readAttributes(body, given && given.type === 'ObjectExpression' ? given.properties : given ? [given] : [], scope, tag, markupOf);
+  const attributes = readAttributes(
+    body,
+    given && given.type === 'ObjectExpression' ? given.properties : given ? [given] : [],
+    scope,
+    tag,
+    markupOf,
+  );
   const children = content.flatMap((one) => markupOf(body, one, scope));
   return [placed(body, tag, type, node, attributes, children, contentKind(content), scope)];
 }
@@ -182,7 +191,9 @@ function orderOf(body: Body, list: t.Node): 'constant' | 'shuffled' | 'unknown' 
       return body.module.constants.has(node.name) ? 'constant' : 'unknown';
     case 'CallExpression':
     case 'OptionalCallExpression': {
-      const name = calleeName(node) ?? (node.callee.type === 'MemberExpression' && node.callee.property.type === 'Identifier' ? node.callee.property.name : '');
+      const name =
+        calleeName(node) ??
+        (node.callee.type === 'MemberExpression' && node.callee.property.type === 'Identifier' ? node.callee.property.name : '');
       if (fixedLength(node)) return 'constant';
       if (/^(entries|keys|values)$/.test(name) && node.arguments[0]) return orderOf(body, node.arguments[0]);
       if (node.callee.type !== 'MemberExpression' && node.callee.type !== 'OptionalMemberExpression') return 'unknown';
@@ -223,10 +234,19 @@ function listBelow(list: t.Node): t.Node {
 function repeatOf(body: Body, node: t.Node, list: t.Node, callback: t.Node, scope: Scope, children: boolean): TemplateNode[] {
   const below = listBelow(list);
   const direct = readingsOf(body, below, scope, 'item');
-  const readings = below === list ? direct : [...direct, ...readingsOf(body, list, scope, 'computed').filter((one) => !direct.some((known) => known.value === one.value))];
+  const readings =
+    below === list
+      ? direct
+      : [...direct, ...readingsOf(body, list, scope, 'computed').filter((one) => !direct.some((known) => known.value === one.value))];
   const rendered = bare(callback);
   const named = rendered.type === 'Identifier' ? lookUp(scope, rendered.name) : undefined;
-  const fn = isFunction(rendered) ? rendered : named?.kind === 'function' ? named.node : rendered.type === 'Identifier' ? body.module.functions.get(rendered.name) : undefined;
+  const fn = isFunction(rendered)
+    ? rendered
+    : named?.kind === 'function'
+      ? named.node
+      : rendered.type === 'Identifier'
+        ? body.module.functions.get(rendered.name)
+        : undefined;
   const inner = innerScope(named?.kind === 'function' ? named.scope : scope);
   const bound = fn ? bindItem(body, fn, readings, list, inner, children) : undefined;
   const content = fn ? markupOfFunctionBody(body, fn, inner) : shown(body, rendered, scope);
@@ -245,7 +265,14 @@ function repeatOf(body: Body, node: t.Node, list: t.Node, callback: t.Node, scop
   ];
 }
 
-function bindItem(body: Body, fn: FunctionNode, readings: readonly Reading[], list: t.Node, scope: Scope, children: boolean): { value: number; name: string } | undefined {
+function bindItem(
+  body: Body,
+  fn: FunctionNode,
+  readings: readonly Reading[],
+  list: t.Node,
+  scope: Scope,
+  children: boolean,
+): { value: number; name: string } | undefined {
   const [item, position] = fn.params;
   for (const found of position ? patternNames(position) : []) scope.names.set(found.name, { kind: 'position' });
   if (!item) return undefined;
@@ -299,12 +326,19 @@ export function markupOfBlock(body: Body, statements: readonly t.Statement[], sc
       nodes.push(...branchOf(body, statement.test, false, scope, then));
       noteCondition(body, statement, scope);
       if (leaves(statement.consequent)) {
-        const rest = markupOfBlock(body, [...(statement.alternate ? [statement.alternate] : []), ...statements.slice(at + 1)], scope, level);
+        const rest = markupOfBlock(
+          body,
+          [...(statement.alternate ? [statement.alternate] : []), ...statements.slice(at + 1)],
+          scope,
+          level,
+        );
         nodes.push(...branchOf(body, statement.test, true, scope, rest));
         return nodes;
       }
       if (statement.alternate) {
-        nodes.push(...branchOf(body, statement.test, true, scope, markupOfBlock(body, blockOf(statement.alternate), innerScope(scope), level)));
+        nodes.push(
+          ...branchOf(body, statement.test, true, scope, markupOfBlock(body, blockOf(statement.alternate), innerScope(scope), level)),
+        );
       }
       continue;
     }
@@ -382,7 +416,12 @@ function keepRender(body: Body, sink: ReturnType<typeof newSink>, node: t.Node):
 }
 
 /** A loop that fills a list with markup: `for (…) rows.push(<Row/>)`. */
-function loop(body: Body, statement: t.ForStatement | t.ForOfStatement | t.ForInStatement | t.WhileStatement, scope: Scope, level: Level): TemplateNode[] {
+function loop(
+  body: Body,
+  statement: t.ForStatement | t.ForOfStatement | t.ForInStatement | t.WhileStatement,
+  scope: Scope,
+  level: Level,
+): TemplateNode[] {
   const inner = innerScope(scope);
   const list = statement.type === 'ForOfStatement' || statement.type === 'ForInStatement' ? statement.right : undefined;
   const readings = list ? readingsOf(body, list, scope, 'item') : [];
@@ -390,7 +429,8 @@ function loop(body: Body, statement: t.ForStatement | t.ForOfStatement | t.ForIn
     for (const one of statement.left.declarations) bindLocal(one.id, readings, inner);
   }
   if (statement.type === 'ForStatement' && statement.init?.type === 'VariableDeclaration') {
-    for (const one of statement.init.declarations) for (const found of patternNames(one.id)) inner.names.set(found.name, { kind: 'position' });
+    for (const one of statement.init.declarations)
+      for (const found of patternNames(one.id)) inner.names.set(found.name, { kind: 'position' });
   }
   if (!hasMarkup(body.module, spanOf(statement))) {
     readLooseStatement(body, statement, scope);
@@ -411,7 +451,12 @@ function loop(body: Body, statement: t.ForStatement | t.ForOfStatement | t.ForIn
     if (one.type === 'ExpressionStatement') readLooseExpression(body, one.expression, inner, wrap);
     else if (one.type === 'VariableDeclaration') for (const each of one.declarations) declare(body, each, inner, 'inner');
   }
-  const nodes = markupOfBlock(body, blockOf(statement.body).filter((one) => one.type !== 'ExpressionStatement' && one.type !== 'VariableDeclaration'), inner, level === 'body' ? 'inner' : level);
+  const nodes = markupOfBlock(
+    body,
+    blockOf(statement.body).filter((one) => one.type !== 'ExpressionStatement' && one.type !== 'VariableDeclaration'),
+    inner,
+    level === 'body' ? 'inner' : level,
+  );
   return nodes.length > 0 ? wrap(nodes) : [];
 }
 
@@ -505,27 +550,54 @@ function looseHooksWithin(body: Body, init: t.Node, scope: Scope): void {
 }
 
 function partsOf(readings: readonly Reading[], path: readonly string[]): Reading[] {
-  return readings.map((one) => ({ ...one, path: [...one.path, ...path], how: path.length > 0 && one.how === 'same' ? ('part' as const) : one.how }));
+  return readings.map((one) => ({
+    ...one,
+    path: [...one.path, ...path],
+    how: path.length > 0 && one.how === 'same' ? ('part' as const) : one.how,
+  }));
 }
 
-function valueMeaning(body: Body, init: t.Node | undefined, found: ReturnType<typeof patternNames>[number], readings: readonly Reading[]): Meaning {
+function valueMeaning(
+  body: Body,
+  init: t.Node | undefined,
+  found: ReturnType<typeof patternNames>[number],
+  readings: readonly Reading[],
+): Meaning {
   const [only] = readings;
   const plain = init?.type === 'Identifier' || init?.type === 'MemberExpression' || init?.type === 'OptionalMemberExpression';
   const kind = only && body.values[only.value]?.kind;
   if (plain && readings.length === 1 && only && kind !== 'module' && !found.fallback) {
     return { kind: 'value', value: only.value, path: [...only.path, ...found.path] };
   }
-  const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from: mergeReadings(partsOf(readings, found.path)) });
+  const value = addValue(body, {
+    name: found.name,
+    kind: 'derived',
+    span: spanOf(found.node),
+    from: mergeReadings(partsOf(readings, found.path)),
+  });
   return { kind: 'value', value, path: [] };
 }
 
 function fragmentOf(body: Body, node: t.JSXFragment, scope: Scope): TemplateNode {
   const children = node.children.flatMap((child) => markupOf(body, child, scope));
-  return { kind: 'element', tag: '', span: spanOf(node), nameSpan: spanOf(node.openingFragment), bindings: [], spreads: [], children, key: noKey };
+  return {
+    kind: 'element',
+    tag: '',
+    span: spanOf(node),
+    nameSpan: spanOf(node.openingFragment),
+    bindings: [],
+    spreads: [],
+    children,
+    key: noKey,
+  };
 }
 
 function contentKind(content: readonly t.Node[]): 'none' | 'markup' | 'text' | 'value' | 'function' {
-  const real = content.filter((child) => !(child.type === 'JSXText' && child.value.trim() === '') && !(child.type === 'JSXExpressionContainer' && child.expression.type === 'JSXEmptyExpression'));
+  const real = content.filter(
+    (child) =>
+      !(child.type === 'JSXText' && child.value.trim() === '') &&
+      !(child.type === 'JSXExpressionContainer' && child.expression.type === 'JSXEmptyExpression'),
+  );
   const [only] = real;
   if (!only) return 'none';
   if (real.length > 1) return 'markup';
@@ -607,7 +679,11 @@ function identifierOf(name: t.Node): t.Node {
 }
 
 /** A component declared inside a component: its markup stands where it is used. */
-function inlined(body: Body, meaning: Extract<Meaning, { kind: 'function' }>, bindings: readonly { readonly name: string; readonly readings: readonly Reading[] }[]): TemplateNode[] {
+function inlined(
+  body: Body,
+  meaning: Extract<Meaning, { kind: 'function' }>,
+  bindings: readonly { readonly name: string; readonly readings: readonly Reading[] }[],
+): TemplateNode[] {
   const inner = innerScope(meaning.scope);
   const [parameter] = meaning.node.params;
   for (const found of parameter ? patternNames(parameter) : []) {

@@ -101,7 +101,10 @@ function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: r
   if (base.type !== 'Identifier') return;
   const meaning = lookUp(scope, base.name);
   if (meaning?.kind === 'local' && path.length === 0) {
-    const merged: Meaning = { kind: 'local', readings: [...meaning.readings, ...from.filter((one) => !meaning.readings.includes(one))].slice(0, 20) };
+    const merged: Meaning = {
+      kind: 'local',
+      readings: [...meaning.readings, ...from.filter((one) => !meaning.readings.includes(one))].slice(0, 20),
+    };
     for (let at: Scope | undefined = scope; at; at = at.outer) {
       if (!at.names.has(base.name)) continue;
       at.names.set(base.name, merged);
@@ -124,7 +127,12 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Sink): v
   const { base, path, optional, computed } = memberChain(node.callee);
   for (const key of computed) readExpression(body, key, scope, 'computed', sink);
   const optionalCall = optional || (node.type === 'OptionalCallExpression' && node.optional);
-  const meaning = base.type === 'Identifier' ? lookUp(scope, base.name) : base.type === 'ThisExpression' ? lookUp(scope, path[0] === 'props' ? 'this.props' : 'this') : undefined;
+  const meaning =
+    base.type === 'Identifier'
+      ? lookUp(scope, base.name)
+      : base.type === 'ThisExpression'
+        ? lookUp(scope, path[0] === 'props' ? 'this.props' : 'this')
+        : undefined;
   const members = base.type === 'ThisExpression' ? path.slice(1) : path;
   if (meaning) readCalled(body, node, meaning, members, optionalCall, scope, sink);
   else if (base.type === 'Identifier') {
@@ -187,7 +195,12 @@ function isHeld(body: Body, value: number): boolean {
   return kind === 'state' || kind === 'prop';
 }
 
-function calledValue(body: Body, meaning: Meaning, path: readonly string[], span: Span): { value: number; path: readonly string[] } | undefined {
+function calledValue(
+  body: Body,
+  meaning: Meaning,
+  path: readonly string[],
+  span: Span,
+): { value: number; path: readonly string[] } | undefined {
   if (meaning.kind === 'value') return { value: meaning.value, path: [...meaning.path, ...path] };
   if (meaning.kind === 'props' && path.length > 0) return { value: propValue(body, path[0] as string, span), path: path.slice(1) };
   return undefined;

@@ -59,8 +59,7 @@ function exportsOfNamed(node: t.ExportNamedDeclaration): ExportFact[] {
 
 function exportsOfDefault(node: t.ExportDefaultDeclaration): ExportFact {
   const declared = node.declaration;
-  const name =
-    declared.type === 'FunctionDeclaration' || declared.type === 'ClassDeclaration' ? declared.id?.name : dottedName(declared);
+  const name = declared.type === 'FunctionDeclaration' || declared.type === 'ClassDeclaration' ? declared.id?.name : dottedName(declared);
   return { exported: 'default', local: name ?? 'default', span: spanOf(node) };
 }
 

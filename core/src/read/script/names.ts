@@ -27,7 +27,11 @@ export function memberChain(node: t.Node): Chain {
 /** `a` is the reading of a whole; what is done with it on the way makes it less. */
 export function weaken(inner: How, outer: How): How {
   if (outer === 'same' || outer === 'part') return inner === 'same' ? outer : inner;
-  return outer === 'spread' && inner !== 'computed' && inner !== 'called' ? 'spread' : outer === 'item' && inner === 'computed' ? 'item' : outer;
+  return outer === 'spread' && inner !== 'computed' && inner !== 'called'
+    ? 'spread'
+    : outer === 'item' && inner === 'computed'
+      ? 'item'
+      : outer;
 }
 
 export function howOf(path: readonly string[], how: How): How {

@@ -2,12 +2,7 @@ import type * as t from '@babel/types';
 import type { Span } from '../../model/span';
 
 export type FunctionNode =
-  | t.FunctionDeclaration
-  | t.FunctionExpression
-  | t.ArrowFunctionExpression
-  | t.ObjectMethod
-  | t.ClassMethod
-  | t.ClassPrivateMethod;
+  t.FunctionDeclaration | t.FunctionExpression | t.ArrowFunctionExpression | t.ObjectMethod | t.ClassMethod | t.ClassPrivateMethod;
 
 /** The span of a parsed node. */
 export function spanOf(node: t.Node): Span {
@@ -28,7 +23,18 @@ export function isFunction(node: t.Node | null | undefined): node is FunctionNod
   }
 }
 
-const notChildren = new Set(['type', 'start', 'end', 'loc', 'range', 'extra', 'errors', 'leadingComments', 'trailingComments', 'innerComments']);
+const notChildren = new Set([
+  'type',
+  'start',
+  'end',
+  'loc',
+  'range',
+  'extra',
+  'errors',
+  'leadingComments',
+  'trailingComments',
+  'innerComments',
+]);
 
 /** Calls `visit` on each node directly below `node`, in the order of the parser's fields. */
 export function forEachChild(node: t.Node, visit: (child: t.Node) => void): void {

@@ -16,7 +16,8 @@ export function TodayPage() {
 
   const dismiss = (id: string) => setNotices((all) => all.filter((notice) => notice.id !== id));
   const book = (booking: Booking) => setPassages((all) => [...all, { ...booking, id: crypto.randomUUID(), status: 'waiting' }]);
-  const clear = (id: string) => setPassages((all) => all.map((passage) => (passage.id === id ? { ...passage, status: 'cleared' } : passage)));
+  const clear = (id: string) =>
+    setPassages((all) => all.map((passage) => (passage.id === id ? { ...passage, status: 'cleared' } : passage)));
 
   return (
     <AppShell>
@@ -29,7 +30,10 @@ export function TodayPage() {
         )}
       </LockList>
       {selected && (
-        <LockPanel lock={selected} waiting={passages.filter((passage) => passage.lockId === selected.id && passage.status === 'waiting').length} />
+        <LockPanel
+          lock={selected}
+          waiting={passages.filter((passage) => passage.lockId === selected.id && passage.status === 'waiting').length}
+        />
       )}
       <PassageForm locks={locks} onBook={book} />
     </AppShell>

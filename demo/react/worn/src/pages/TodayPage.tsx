@@ -14,14 +14,19 @@ export function TodayPage() {
 
   const dismiss = (id: string) => setNotices((all) => all.filter((notice) => notice.id !== id));
   const book = (booking: Booking) => setPassages((all) => [...all, { ...booking, id: crypto.randomUUID(), status: 'waiting' }]);
-  const clear = (id: string) => setPassages((all) => all.map((passage) => (passage.id === id ? { ...passage, status: 'cleared' } : passage)));
+  const clear = (id: string) =>
+    setPassages((all) => all.map((passage) => (passage.id === id ? { ...passage, status: 'cleared' } : passage)));
 
   return (
     <AppShell>
       <NoticeStrip notices={notices} onDismiss={dismiss} />
       <LockList locks={locks} passages={passages} selectedLock={selectedLock} onSelect={setSelectedLock} />
       {selected && (
-        <LockPanel lock={selected} waiting={passages.filter((passage) => passage.lockId === selected.id && passage.status === 'waiting')} onClear={clear} />
+        <LockPanel
+          lock={selected}
+          waiting={passages.filter((passage) => passage.lockId === selected.id && passage.status === 'waiting')}
+          onClear={clear}
+        />
       )}
       <PassageForm locks={locks} onBook={book} />
     </AppShell>

@@ -1,0 +1,24 @@
+import js from '@eslint/js';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['**/node_modules/**', '**/build/**', '**/.react-router/**', 'bench/.corpus/**', 'demo/**', 'e2e/.results/**'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  {
+    rules: {
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      eqeqeq: 'error',
+      'no-restricted-syntax': ['error', { selector: 'TSEnumDeclaration', message: 'Use a union of literals.' }],
+    },
+  },
+  { files: ['web/app/**/*.{ts,tsx}'], ...reactHooks.configs.flat['recommended-latest'] },
+  // It speaks of the React compiler, which is not used here.
+  { files: ['web/app/**/*.{ts,tsx}'], rules: { 'react-hooks/incompatible-library': 'off' } },
+  { files: ['**/*.mjs', '**/*.js'], languageOptions: { globals: globals.node } },
+);

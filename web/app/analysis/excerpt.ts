@@ -1,0 +1,55 @@
+import { lineAt, lineSpan, lineStarts, type Location } from '@liana/core';
+import type { Excerpt } from './answers';
+
+const before = 2;
+const after = 4;
+const mostLines = 14;
+
+type Piece = { readonly text: string; readonly from: number };
+
+/** Lines of a text without the indentation that all of them share, each with its offset in the text. */
+function piecesOf(text: string, starts: readonly number[], first: number, last: number): Piece[] {
+  const spans = Array.from({ length: last - first + 1 }, (_, index) => lineSpan(text, starts, first + index));
+  const indents = spans.flatMap(({ start, end }) => {
+    const line = text.slice(start, end);
+    return line.trim() === '' ? [] : [line.length - line.trimStart().length];
+  });
+  const shared = Math.min(...indents, 200);
+  return spans.map(({ start, end }) => {
+    const from = Math.min(start + shared, end);
+    return { text: text.slice(from, end), from };
+  });
+}
+
+/**
+ * The lines around places in one file, the first place deciding where. Marks that lie too far
+ * below it are left out; indentation that all lines share is taken off. Undefined for no places.
+ */
+export function cutExcerpt(text: string, marks: readonly Location[]): Excerpt | undefined {
+  const [lead] = marks;
+  if (!lead) return undefined;
+  const starts = lineStarts(text);
+  const line = lineAt(starts, lead.start);
+  const lowest = line + mostLines - before - 1;
+  const near = marks.filter(
+    (mark) => mark.file === lead.file && lineAt(starts, mark.start) >= line && lineAt(starts, mark.start) <= lowest,
+  );
+  const lastMarked = Math.max(...near.map((mark) => Math.min(lineAt(starts, Math.max(mark.start, mark.end - 1)), lowest)));
+  const firstLine = Math.max(1, line - before);
+  const pieces = piecesOf(text, starts, firstLine, Math.min(starts.length, lastMarked + after));
+  const offset = (at: number): number => {
+    let length = 0;
+    for (const piece of pieces) {
+      if (at <= piece.from + piece.text.length) return length + Math.max(0, at - piece.from);
+      length += piece.text.length + 1;
+    }
+    return Math.max(0, length - 1);
+  };
+  return {
+    file: lead.file,
+    line,
+    firstLine,
+    text: pieces.map((piece) => piece.text).join('\n'),
+    marks: near.map((mark) => ({ start: offset(mark.start), end: offset(mark.end) })).filter((mark) => mark.end > mark.start),
+  };
+}

@@ -1,0 +1,71 @@
+import { newId } from './ids';
+import { runWork } from './client';
+import type { Given } from './sources';
+import type { Origin } from '../storage/database';
+
+/** A new project, or the new state of one, from what a user hands in; its id. */
+export async function handIn(name: string, origin: Origin, given: Given, projectId = newId()): Promise<string> {
+  await runWork(`Bringing in ${name}`, (analyst, report) => analyst.take(projectId, name, origin, given, report));
+  return projectId;
+}
+
+/** Files of an `<input>`: one zip archive, a folder with its paths, or loose files. */
+export async function handInFiles(files: readonly File[], projectId?: string): Promise<string> {
+  const [only] = files;
+  if (only && files.length === 1 && /\.zip$/i.test(only.name)) {
+    return handIn(only.name.replace(/\.zip$/i, ''), { kind: 'zip', name: only.name }, { kind: 'zip', content: only }, projectId);
+  }
+  const listed = files.map((content) => ({ file: content.webkitRelativePath || content.name, content }));
+  const top = listed[0]?.file.includes('/') ? (listed[0].file.split('/')[0] ?? '') : '';
+  const origin: Origin = top ? { kind: 'folder', name: top } : { kind: 'files', name: only?.name ?? 'files' };
+  return handIn(top || (only?.name ?? 'Files'), origin, { kind: 'files', files: listed }, projectId);
+}
+
+export async function handInFolder(handle: FileSystemDirectoryHandle, projectId?: string): Promise<string> {
+  return handIn(handle.name, { kind: 'folder', name: handle.name, handle }, { kind: 'handle', handle }, projectId);
+}
+
+/** What was dropped on the page: folders, files or an archive. */
+export async function handInDropped(items: DataTransferItemList): Promise<string | undefined> {
+  const handles = [...items]
+    .filter((item) => item.kind === 'file')
+    .map((item) => ({ entry: item.webkitGetAsEntry(), file: item.getAsFile() }));
+  const files: { file: string; content: File }[] = [];
+  for (const { entry, file } of handles) {
+    if (entry) await collect(entry, files);
+    else if (file) files.push({ file: file.name, content: file });
+  }
+  const [only] = files;
+  if (!only) return undefined;
+  if (files.length === 1 && /\.zip$/i.test(only.file)) return handInFiles([only.content]);
+  const folder = handles.length === 1 && handles[0]?.entry?.isDirectory ? handles[0].entry.name : undefined;
+  const origin: Origin = folder ? { kind: 'folder', name: folder } : { kind: 'files', name: only.file };
+  return handIn(folder ?? only.file, origin, { kind: 'files', files });
+}
+
+const skipped = new Set(['node_modules', '.git']);
+
+async function collect(entry: FileSystemEntry, into: { file: string; content: File }[]): Promise<void> {
+  if (entry.isFile) {
+    const content = await new Promise<File>((resolve, reject) => (entry as FileSystemFileEntry).file(resolve, reject));
+    into.push({ file: entry.fullPath.replace(/^\//, ''), content });
+    return;
+  }
+  if (skipped.has(entry.name)) return;
+  const reader = (entry as FileSystemDirectoryEntry).createReader();
+  for (;;) {
+    const entries = await new Promise<FileSystemEntry[]>((resolve, reject) => reader.readEntries(resolve, reject));
+    if (entries.length === 0) return;
+    for (const one of entries) await collect(one, into);
+  }
+}
+
+type DemoSources = { readonly name: string; readonly files: readonly { readonly file: string; readonly text: string }[] };
+
+/** The demo that ships with Liana, as a project; read afresh each time, so it is always the shipped one. */
+export async function handInDemo(framework: string, edition: string): Promise<string> {
+  const response = await fetch(`/sources/${framework}/${edition}`);
+  if (!response.ok) throw new Error(`Liana ships no demo ${framework}, ${edition}.`);
+  const { name, files } = (await response.json()) as DemoSources;
+  return handIn(name, { kind: 'demo', name, framework, edition }, { kind: 'texts', files }, `demo-${framework}-${edition}`);
+}

@@ -1,0 +1,258 @@
+import {
+  check,
+  type ComponentId,
+  type FileFacts,
+  type FilePath,
+  type Finding,
+  findNames,
+  lineAt,
+  lineStarts,
+  link,
+  type Location,
+  type Model,
+  orderColumns,
+  type Page,
+  pageOf,
+  placeCard,
+  readerVersion,
+  strandsOf,
+  type SourceFile,
+  type Strand,
+  type Tree,
+  unfold,
+} from '@liana/core';
+import { expose } from 'comlink';
+import { database, type Origin, type StoredFile } from '../storage/database';
+import { saveProject } from '../storage/projects';
+import type { CardAnswer, Excerpt, FindingView, PageEntry, SearchHit, Summary, TreeAnswer } from './answers';
+import { readAll } from './pool';
+import { cancelledMessage, type ReportProgress } from './progress';
+import { cutExcerpt } from './excerpt';
+import { rowsOf } from './rows';
+import { type Given, takeSources } from './sources';
+
+/** A project held in this worker's memory. */
+type Opened = {
+  readonly projectId: string;
+  readonly readAt: number;
+  readonly model: Model;
+  readonly findings: readonly Finding[];
+  readonly texts: Map<FilePath, string>;
+  readonly pages: Map<string, { tree: Tree; strands: readonly Strand[]; local: number }>;
+};
+
+let opened: Opened | undefined;
+let job = 0;
+
+class Cancelled extends Error {}
+
+function pageEntry({ id, name, file, path, reach }: Page): PageEntry {
+  return { id, name, file, path, reach };
+}
+
+/** Facts kept from before, for files whose text and reader are the same. */
+async function keptFacts(projectId: string, files: readonly StoredFile[]): Promise<Map<FilePath, FileFacts>> {
+  const hashes = new Map(files.map((file) => [file.file, file.hash]));
+  const kept = new Map<FilePath, FileFacts>();
+  await database.facts.where({ projectId }).each((stored) => {
+    if (stored.version === readerVersion && hashes.get(stored.file) === stored.hash) kept.set(stored.file, stored.facts);
+  });
+  return kept;
+}
+
+async function readFacts(
+  projectId: string,
+  sources: readonly StoredFile[],
+  report: ReportProgress,
+  isCancelled: () => boolean,
+): Promise<Map<FilePath, FileFacts>> {
+  const facts = await keptFacts(projectId, sources);
+  const missing = sources.filter((file) => !facts.has(file.file));
+  if (missing.length > 0) {
+    const hashes = new Map(missing.map((file) => [file.file, file.hash]));
+    const stored = await database.texts.bulkGet(missing.map((file): [string, string] => [projectId, file.file]));
+    const files = stored.flatMap((one): SourceFile[] => (one ? [{ file: one.file, text: one.text }] : []));
+    let done = sources.length - missing.length;
+    report({ stage: 'Reading source', done, total: sources.length });
+    await readAll(
+      files,
+      async (batch) => {
+        for (const one of batch) facts.set(one.file, one);
+        await database.facts
+          .bulkPut(
+            batch.map((one) => ({ projectId, file: one.file, hash: hashes.get(one.file) ?? '', version: readerVersion, facts: one })),
+          )
+          .catch(() => undefined);
+        done += batch.length;
+        report({ stage: 'Reading source', done, total: sources.length });
+      },
+      isCancelled,
+    );
+  }
+  if (isCancelled()) throw new Cancelled(cancelledMessage);
+  return new Map(
+    sources.flatMap((file): [FilePath, FileFacts][] => {
+      const one = facts.get(file.file);
+      return one ? [[file.file, one]] : [];
+    }),
+  );
+}
+
+async function analyse(projectId: string, report: ReportProgress, isCancelled: () => boolean): Promise<Opened> {
+  const project = await database.projects.get(projectId);
+  if (!project) throw new Error('This browser does not hold that project.');
+  const files = await database.files.where({ projectId }).toArray();
+  const facts = await readFacts(
+    projectId,
+    files.filter((file) => file.kind === 'source'),
+    report,
+    isCancelled,
+  );
+  report({ stage: 'Linking', done: 0, total: 0 });
+  const configs = await database.texts.bulkGet(
+    files.filter((file) => file.kind === 'config').map((file): [string, string] => [projectId, file.file]),
+  );
+  const model = link(
+    facts,
+    configs.flatMap((one) => (one ? [{ file: one.file, text: one.text }] : [])),
+  );
+  report({ stage: 'Checking', done: 0, total: 0 });
+  return { projectId, readAt: project.readAt, model, findings: check(model), texts: new Map(), pages: new Map() };
+}
+
+async function ensure(projectId: string, report: ReportProgress = () => undefined): Promise<Opened> {
+  const project = await database.projects.get(projectId);
+  if (opened?.projectId === projectId && opened.readAt === project?.readAt) return opened;
+  const mine = ++job;
+  const found = await analyse(projectId, report, () => mine !== job);
+  opened = found;
+  return found;
+}
+
+async function textOf(held: Opened, file: FilePath): Promise<string> {
+  const known = held.texts.get(file);
+  if (known !== undefined) return known;
+  const text = (await database.texts.get([held.projectId, file]))?.text ?? '';
+  held.texts.set(file, text);
+  if (held.texts.size > 60) held.texts.delete(held.texts.keys().next().value ?? '');
+  return text;
+}
+
+async function lineOf(held: Opened, at: Location): Promise<number> {
+  return lineAt(lineStarts(await textOf(held, at.file)), at.start);
+}
+
+function unfolded(held: Opened, page: Page): { tree: Tree; strands: readonly Strand[]; local: number } {
+  const known = held.pages.get(page.id);
+  if (known) return known;
+  const tree = unfold(held.model, page);
+  const { strands, local } = strandsOf(held.model, tree);
+  const made = { tree, strands: orderColumns(strands), local };
+  held.pages.set(page.id, made);
+  if (held.pages.size > 12) held.pages.delete(held.pages.keys().next().value ?? '');
+  return made;
+}
+
+function pageById(held: Opened, id: string | undefined): Page | undefined {
+  return held.model.pages.find((page) => page.id === id) ?? held.model.pages[0];
+}
+
+async function viewOf(held: Opened, finding: Finding): Promise<FindingView> {
+  return { ...finding, componentName: held.model.components.get(finding.component)?.name ?? '', line: await lineOf(held, finding.at) };
+}
+
+const analyst = {
+  /** Analyses a project unless it is open already. Files that have not changed are not read again. */
+  async open(projectId: string, report: ReportProgress): Promise<Summary> {
+    const held = await ensure(projectId, report);
+    const { model, findings } = held;
+    const components = [...model.components.values()].filter((component) => component.role === 'component');
+    const problems = [...model.files.values()].flatMap((facts) => facts.problems.map((problem) => ({ ...problem, file: facts.file })));
+    const placed = await Promise.all(problems.slice(0, 200).map(async (problem) => ({ ...problem, line: await lineOf(held, problem) })));
+    return {
+      projectId,
+      files: model.files.size,
+      components: components.length,
+      frameworks: [...new Set(components.map((component) => component.framework))],
+      pages: model.pages.map(pageEntry),
+      findings: {
+        fault: findings.filter((finding) => finding.severity === 'fault').length,
+        risk: findings.filter((finding) => finding.severity === 'risk').length,
+        tidy: findings.filter((finding) => finding.severity === 'tidy').length,
+      },
+      uses: model.counts,
+      problems: placed,
+    };
+  },
+
+  /** Saves what was handed in as a project, or as the new state of one. Nothing is saved when it is stopped or refused. */
+  async take(projectId: string, name: string, origin: Origin, given: Given, report: ReportProgress): Promise<void> {
+    const mine = ++job;
+    const files = await takeSources(given, report, () => mine !== job);
+    if (!files || mine !== job) throw new Cancelled(cancelledMessage);
+    report({ stage: 'Saving', done: 0, total: 0 });
+    await saveProject(projectId, name, origin, files);
+  },
+
+  /** Stops the work under way. */
+  cancel(): void {
+    job++;
+  },
+
+  /** A page's rows and strands; the first page when there is none of that id. Undefined for a project without components. */
+  async tree(projectId: string, pageId: string | undefined): Promise<TreeAnswer | undefined> {
+    const held = await ensure(projectId);
+    const page = pageById(held, pageId);
+    if (!page) return undefined;
+    const { tree, strands, local } = unfolded(held, page);
+    return { page: pageEntry(page), rows: rowsOf(held.model, tree, held.findings), strands, local, truncated: tree.truncated };
+  },
+
+  async card(projectId: string, pageId: string, place: number): Promise<CardAnswer | undefined> {
+    const held = await ensure(projectId);
+    const page = pageById(held, pageId);
+    if (!page) return undefined;
+    const { tree, strands } = unfolded(held, page);
+    const card = placeCard(held.model, tree, strands, place);
+    if (!card) return undefined;
+    const concerned = held.findings.filter(
+      (finding) => finding.touches.component === card.component || finding.component === card.component,
+    );
+    return {
+      card,
+      findings: await Promise.all(concerned.map((finding) => viewOf(held, finding))),
+      line: await lineOf(held, card.declared),
+    };
+  },
+
+  async findings(projectId: string): Promise<FindingView[]> {
+    const held = await ensure(projectId);
+    return Promise.all(held.findings.map((finding) => viewOf(held, finding)));
+  },
+
+  /** Code around places, one excerpt for each list of places of one file. */
+  async excerpts(projectId: string, lists: readonly (readonly Location[])[]): Promise<(Excerpt | undefined)[]> {
+    const held = await ensure(projectId);
+    return Promise.all(lists.map(async (marks) => (marks[0] ? cutExcerpt(await textOf(held, marks[0].file), marks) : undefined)));
+  },
+
+  async search(projectId: string, question: string): Promise<SearchHit[]> {
+    const held = await ensure(projectId);
+    return Promise.all(findNames(held.model, question).map(async (hit) => ({ ...hit, line: await lineOf(held, hit.at) })));
+  },
+
+  /** Where in the trees a component stands first. */
+  async placeOf(
+    projectId: string,
+    component: ComponentId,
+    preferred: string | undefined,
+  ): Promise<{ pageId: string; place: number } | undefined> {
+    const held = await ensure(projectId);
+    const found = pageOf(held.model, component, preferred);
+    return found && { pageId: found.page.id, place: found.place };
+  },
+};
+
+export type Analyst = typeof analyst;
+
+expose(analyst);

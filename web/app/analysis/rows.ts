@@ -1,0 +1,64 @@
+import type { Component, ComponentId, Finding, Model, Place, Severity, Tree } from '@liana/core';
+import type { Row } from './answers';
+
+/** `locks` → `lock`; other names stay. */
+function oneOf(name: string): string {
+  return name.replace(/^one of .*/, 'item');
+}
+
+function slotPhrase(place: Place, model: Model, tree: Tree): string {
+  const of = place.slot && tree.places[place.slot.of];
+  const name = of && model.components.get(of.component)?.name;
+  if (!place.slot || !name) return '';
+  return place.slot.name === 'children' ? `in ${name}’s children` : `in ${name}’s ${place.slot.name}`;
+}
+
+/** How a place is repeated, under which condition and in whose slot, as the row says it. */
+export function guardOf(place: Place, model: Model, tree: Tree): string {
+  const repeats = place.repeats.map((repeat) => (repeat.item ? `each ${oneOf(repeat.item)}` : `each of ${repeat.over}`));
+  const branches = place.branches.slice(-2).map((branch) => `if ${branch.negated ? 'not ' : ''}${branch.when}`);
+  const cut = place.cut === 'recursion' ? ['stands within itself'] : [];
+  return [slotPhrase(place, model, tree), ...repeats, ...branches, ...cut].filter(Boolean).join(' · ');
+}
+
+function roleOf(component: Component | undefined, place: Place): Row['role'] {
+  if (place.parent < 0) return 'page';
+  return component?.facts.slots.some((slot) => slot.name === 'children') && place.depth <= 2 ? 'layout' : 'component';
+}
+
+const order: readonly Severity[] = ['fault', 'risk', 'tidy'];
+
+function worstByComponent(findings: readonly Finding[]): Map<ComponentId, Severity> {
+  const worst = new Map<ComponentId, Severity>();
+  for (const finding of findings) {
+    const known = worst.get(finding.touches.component);
+    if (!known || order.indexOf(finding.severity) < order.indexOf(known)) worst.set(finding.touches.component, finding.severity);
+  }
+  return worst;
+}
+
+/** The rows of an unfolded page. */
+export function rowsOf(model: Model, tree: Tree, findings: readonly Finding[]): Row[] {
+  const worst = worstByComponent(findings);
+  const counts = new Map<string, number>();
+  return tree.places.map((place): Row => {
+    const component = model.components.get(place.component);
+    const name = component?.name ?? '';
+    const among = `${place.parent} ${name}`;
+    const count = (counts.get(among) ?? 0) + 1;
+    counts.set(among, count);
+    const severity = worst.get(place.component);
+    return {
+      place: place.index,
+      parent: place.parent,
+      depth: place.depth,
+      name,
+      file: component?.file ?? '',
+      role: roleOf(component, place),
+      guard: guardOf(place, model, tree),
+      step: count === 1 ? name : `${name}~${count}`,
+      ...(severity ? { worst: severity } : {}),
+      ...(place.cut ? { cut: place.cut } : {}),
+    };
+  });
+}

@@ -1,0 +1,144 @@
+import { chooseFiles, decodeFile, folderLeftOut, isConfig, isIgnoreFile, isWanted, type LeftOutReason, sizeLimit } from '@liana/core';
+import type { NewFiles } from '../storage/projects';
+import type { ReportProgress } from './progress';
+import { unpack } from './zip';
+
+/** What a user hands in: files with their paths, a folder's handle, an archive, or texts that ship with Liana. */
+export type Given =
+  | { readonly kind: 'files'; readonly files: readonly { readonly file: string; readonly content: File }[] }
+  | { readonly kind: 'handle'; readonly handle: FileSystemDirectoryHandle }
+  | { readonly kind: 'zip'; readonly content: File }
+  | { readonly kind: 'texts'; readonly files: readonly { readonly file: string; readonly text: string }[] };
+
+/** Given files hold no source that Liana reads. */
+export class NothingFound extends Error {}
+
+type Listed = { readonly file: string; readonly size: number; readonly bytes: () => Promise<Uint8Array> };
+
+const decode = (bytes: Uint8Array, label: string, fatal: boolean): string => new TextDecoder(label, { fatal }).decode(bytes);
+
+async function hashOf(text: string): Promise<string> {
+  const digest = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text));
+  return Array.from(new Uint8Array(digest).subarray(0, 16), (byte) => byte.toString(16).padStart(2, '0')).join('');
+}
+
+/** Walks a folder's handle. Folders that are left out are not looked into, and count as one each. */
+async function listHandle(
+  root: FileSystemDirectoryHandle,
+  report: ReportProgress,
+  isCancelled: () => boolean,
+): Promise<{ files: Listed[]; skipped: Partial<Record<LeftOutReason, number>> }> {
+  const files: Listed[] = [];
+  const skipped: Partial<Record<LeftOutReason, number>> = {};
+  const folders: { handle: FileSystemDirectoryHandle; path: string }[] = [{ handle: root, path: '' }];
+  for (let folder = folders.pop(); folder && !isCancelled(); folder = folders.pop()) {
+    for await (const [name, handle] of folder.handle.entries()) {
+      const path = folder.path + name;
+      if (handle.kind === 'directory') {
+        const reason = folderLeftOut(path);
+        if (reason) skipped[reason] = (skipped[reason] ?? 0) + 1;
+        else folders.push({ handle: handle as FileSystemDirectoryHandle, path: `${path}/` });
+        continue;
+      }
+      const file = handle as FileSystemFileHandle;
+      const size = isWanted(path) ? (await file.getFile()).size : 0;
+      files.push({ file: path, size, bytes: async () => new Uint8Array(await (await file.getFile()).arrayBuffer()) });
+    }
+    report({ stage: 'Looking for files', done: files.length, total: 0 });
+  }
+  return { files, skipped };
+}
+
+/** A folder's files all lie in one folder of its name: it is no part of their paths. */
+function withoutTop(files: readonly Listed[]): Listed[] {
+  const top = files[0]?.file.split('/')[0] ?? '';
+  const shared = top !== '' && files.every(({ file }) => file.startsWith(`${top}/`));
+  return shared ? files.map((one) => ({ ...one, file: one.file.slice(top.length + 1) })) : [...files];
+}
+
+async function list(
+  given: Given,
+  report: ReportProgress,
+  isCancelled: () => boolean,
+): Promise<{ files: Listed[]; skipped: Partial<Record<LeftOutReason, number>> }> {
+  switch (given.kind) {
+    case 'handle':
+      return listHandle(given.handle, report, isCancelled);
+    case 'files':
+      return {
+        files: withoutTop(
+          given.files.map(({ file, content }) => ({
+            file,
+            size: content.size,
+            bytes: async () => new Uint8Array(await content.arrayBuffer()),
+          })),
+        ),
+        skipped: {},
+      };
+    case 'texts':
+      return {
+        files: given.files.map(({ file, text }) => ({ file, size: text.length, bytes: async () => new TextEncoder().encode(text) })),
+        skipped: {},
+      };
+    case 'zip': {
+      report({ stage: 'Unpacking', done: 0, total: 0 });
+      const { entries, listed } = unpack(
+        new Uint8Array(await given.content.arrayBuffer()),
+        (file) => isIgnoreFile(file) || (isWanted(file) && !folderLeftOut(file)),
+      );
+      const bytes = new Map(entries.map((entry) => [entry.file, entry.bytes]));
+      return {
+        files: withoutTop(listed.map(({ file, size }) => ({ file, size, bytes: async () => bytes.get(file) ?? new Uint8Array() }))),
+        skipped: {},
+      };
+    }
+  }
+}
+
+/**
+ * Reads what was handed in to texts. Throws `NothingFound` where it holds no source, and gives
+ * undefined when it was cancelled.
+ */
+export async function takeSources(given: Given, report: ReportProgress, isCancelled: () => boolean): Promise<NewFiles | undefined> {
+  const { files, skipped } = await list(given, report, isCancelled);
+  const ignores: { file: string; text: string }[] = [];
+  for (const one of files)
+    if (isIgnoreFile(one.file) && !folderLeftOut(one.file))
+      ignores.push({ file: one.file, text: new TextDecoder().decode(await one.bytes()) });
+  const choice = chooseFiles(files, ignores);
+  const byName = new Map(files.map((one) => [one.file, one]));
+  const taken: NewFiles['files'][number][] = [];
+  const refused: { file: string; reason: string }[] = [];
+  for (const one of files) {
+    if (one.size > sizeLimit && isWanted(one.file))
+      refused.push({ file: one.file, reason: `it is larger than ${sizeLimit / 1024 / 1024} MiB` });
+  }
+  for (const [index, file] of choice.taken.entries()) {
+    if (isCancelled()) return undefined;
+    if (index % 20 === 0) report({ stage: 'Reading files', done: index, total: choice.taken.length });
+    try {
+      const decoded = decodeFile((await byName.get(file)?.bytes()) ?? new Uint8Array(), decode);
+      if ('refused' in decoded) refused.push({ file, reason: decoded.refused });
+      else
+        taken.push({
+          file,
+          hash: await hashOf(decoded.text),
+          size: decoded.text.length,
+          kind: isConfig(file) ? 'config' : 'source',
+          text: decoded.text,
+        });
+    } catch (error) {
+      refused.push({ file, reason: error instanceof Error ? error.message : String(error) });
+    }
+  }
+  if (!taken.some((file) => file.kind === 'source')) {
+    const seen =
+      files.length === 0
+        ? 'It is empty.'
+        : `It holds ${files.length} files, and none of them is source that Liana reads (.js, .jsx, .ts, .tsx).`;
+    throw new NothingFound(`Nothing was imported. ${seen}`);
+  }
+  const leftOut = { ...choice.leftOut };
+  for (const [reason, count] of Object.entries(skipped)) leftOut[reason as LeftOutReason] += count;
+  return { files: taken, leftOut, refused };
+}

@@ -1,0 +1,63 @@
+import { javascript } from '@codemirror/lang-javascript';
+import { HighlightStyle, syntaxHighlighting } from '@codemirror/language';
+import { EditorState, RangeSetBuilder } from '@codemirror/state';
+import { Decoration, EditorView, lineNumbers } from '@codemirror/view';
+import { tags } from '@lezer/highlight';
+import { useEffect, useRef } from 'react';
+import type { Excerpt } from '../analysis/answers';
+
+const colours = HighlightStyle.define([
+  { tag: [tags.keyword, tags.operatorKeyword, tags.modifier], color: 'var(--moss)', fontWeight: '600' },
+  { tag: [tags.string, tags.special(tags.string)], color: 'var(--rust)' },
+  { tag: [tags.comment], color: 'var(--faint)', fontStyle: 'italic' },
+  { tag: [tags.tagName, tags.typeName, tags.className], fontWeight: '600' },
+]);
+
+function marksOf(excerpt: Excerpt) {
+  const builder = new RangeSetBuilder<Decoration>();
+  let last = 0;
+  for (const { start, end } of [...excerpt.marks].sort((a, b) => a.start - b.start || a.end - b.end)) {
+    const from = Math.max(start, last);
+    const to = Math.min(end, excerpt.text.length);
+    if (from >= to) continue;
+    builder.add(from, to, Decoration.mark({ class: 'cm-marked' }));
+    last = to;
+  }
+  return EditorView.decorations.of(builder.finish());
+}
+
+type Props = { excerpt: Excerpt; loose?: boolean; caption?: string };
+
+/** Some lines of code with their numbers, and what is meant marked in them. */
+export function Code({ excerpt, loose = false, caption }: Props) {
+  const holder = useRef<HTMLDivElement>(null);
+  const label = `${excerpt.file}, line ${excerpt.line}`;
+
+  useEffect(() => {
+    if (!holder.current) return;
+    const view = new EditorView({
+      parent: holder.current,
+      state: EditorState.create({
+        doc: excerpt.text,
+        extensions: [
+          lineNumbers({ formatNumber: (line) => String(line + excerpt.firstLine - 1) }),
+          javascript({ jsx: true, typescript: true }),
+          syntaxHighlighting(colours),
+          EditorView.lineWrapping,
+          EditorState.readOnly.of(true),
+          EditorView.editable.of(false),
+          EditorView.contentAttributes.of({ tabindex: '0', 'aria-label': `Code of ${label}`, 'aria-readonly': 'true' }),
+          marksOf(excerpt),
+        ],
+      }),
+    });
+    return () => view.destroy();
+  }, [excerpt, label]);
+
+  return (
+    <figure className={loose ? 'code loose' : 'code'}>
+      <figcaption>{caption ?? `${excerpt.file}:${excerpt.line}`}</figcaption>
+      <div ref={holder} />
+    </figure>
+  );
+}

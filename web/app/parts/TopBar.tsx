@@ -1,0 +1,44 @@
+import { Link, NavLink } from 'react-router';
+import type { Summary } from '../analysis/answers';
+import type { Project } from '../storage/database';
+import { Search } from './Search';
+import { ThemeSwitch } from './ThemeSwitch';
+
+const frameworkNames: Readonly<Record<string, string>> = {
+  react: 'React',
+  vue: 'Vue',
+  svelte: 'Svelte',
+  angular: 'Angular',
+  lwc: 'Lightning',
+  elements: 'Custom elements',
+  astro: 'Astro',
+};
+
+/** The bar across the top of every view of a project: where one is, the steps, and the search. */
+export function TopBar({ project, summary }: { project: Project; summary: Summary }) {
+  const count = summary.findings.fault + summary.findings.risk + summary.findings.tidy;
+  const base = `/projects/${project.id}`;
+  return (
+    <header className="bar">
+      <Link to="/" className="brand" aria-label="Liana, all projects">
+        Liana
+      </Link>
+      <span className="project" title={project.name}>
+        {project.name}{' '}
+        <small>
+          · {summary.frameworks.map((one) => frameworkNames[one] ?? one).join(', ') || 'no framework'} ·{' '}
+          {summary.components.toLocaleString('en')} components
+        </small>
+      </span>
+      <nav aria-label="Steps">
+        <NavLink to={`${base}/tree`}>Tree</NavLink>
+        <NavLink to={`${base}/findings`}>
+          Findings
+          {count > 0 && <span className="badge">{count.toLocaleString('en')}</span>}
+        </NavLink>
+      </nav>
+      <Search projectId={project.id} />
+      <ThemeSwitch />
+    </header>
+  );
+}

@@ -1,0 +1,11 @@
+import { index, layout, prefix, route, type RouteConfig } from '@react-router/dev/routes';
+
+export default [
+  index('routes/projects.tsx'),
+  route('demo', 'routes/demo.tsx'),
+  route('sources/:framework/:edition', 'routes/sources.ts'),
+  route('help/:rule?', 'routes/help.tsx'),
+  ...prefix('projects/:projectId', [
+    layout('routes/project.tsx', [index('routes/start.tsx'), route('tree', 'routes/tree.tsx'), route('findings', 'routes/findings.tsx')]),
+  ]),
+] satisfies RouteConfig;

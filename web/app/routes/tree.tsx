@@ -1,0 +1,47 @@
+import { data } from 'react-router';
+import { getAnalyst, openProject } from '../analysis/client';
+import { getProject } from '../storage/projects';
+import { TreeView } from '../views/tree/TreeView';
+import { askForCode } from '../views/tree/code-asked';
+import { parseTreeState, placeAtPath } from '../views/tree/state';
+import type { TreeAnswer } from '../analysis/answers';
+import type { Route } from './+types/tree';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Tree · Liana' }];
+
+let kept: { key: string; tree: TreeAnswer | undefined } | undefined;
+
+/** The tree of a page is asked for once; choosing something in it asks only for the card and the code. */
+async function treeOf(projectId: string, readAt: number, page: string | undefined): Promise<TreeAnswer | undefined> {
+  const key = `${projectId} ${readAt} ${page ?? ''}`;
+  if (kept?.key === key) return kept.tree;
+  const tree = await getAnalyst().tree(projectId, page);
+  kept = { key, tree };
+  return tree;
+}
+
+export async function clientLoader({ params, request }: Route.ClientLoaderArgs) {
+  const project = await getProject(params.projectId);
+  if (!project) throw data('This browser does not hold that project.', { status: 404 });
+  const summary = await openProject(project.id, project.name, project.readAt).catch(() => undefined);
+  if (!summary) return undefined;
+  const state = parseTreeState(new URL(request.url).searchParams);
+  const tree = await treeOf(project.id, project.readAt, state.page);
+  if (!tree) return { summary, project, tree, state, place: undefined, card: undefined, code: [] };
+  const place = placeAtPath(tree.rows, state.place) ?? state.at;
+  const card = place === undefined ? undefined : await getAnalyst().card(project.id, tree.page.id, place);
+  const asked = askForCode(state, tree, card);
+  const excerpts = await getAnalyst().excerpts(
+    project.id,
+    asked.map((one) => one.marks),
+  );
+  const code = asked.flatMap((one, index) => {
+    const excerpt = excerpts[index];
+    return excerpt ? [{ caption: one.caption, loose: one.loose, excerpt }] : [];
+  });
+  return { summary, project, tree, state, place, card, code };
+}
+
+export default function Tree({ loaderData }: Route.ComponentProps) {
+  return loaderData ? <TreeView {...loaderData} /> : null;
+}

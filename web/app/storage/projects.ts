@@ -1,0 +1,122 @@
+import Joi from 'joi';
+import { database, type Origin, type Project, type StoredFile, type StoredText } from './database';
+
+const projectSchema = Joi.object<Project>({
+  id: Joi.string().required(),
+  name: Joi.string().required(),
+  origin: Joi.object({ kind: Joi.valid('folder', 'files', 'zip', 'demo').required(), name: Joi.string().allow('').required() })
+    .unknown()
+    .required(),
+  createdAt: Joi.number().required(),
+  readAt: Joi.number().required(),
+  files: Joi.number().required(),
+  bytes: Joi.number().required(),
+  leftOut: Joi.object().pattern(Joi.string(), Joi.number()).required(),
+  refused: Joi.array()
+    .items(Joi.object({ file: Joi.string().required(), reason: Joi.string().required() }))
+    .required(),
+  deletedAt: Joi.number(),
+});
+
+export type ProjectList = { readonly projects: readonly Project[]; readonly damaged: readonly string[] };
+
+/** The projects kept in this browser, the newest first; entries that are not what Liana wrote are named, not shown. */
+export async function listProjects(): Promise<ProjectList> {
+  const stored = await database.projects.orderBy('createdAt').reverse().toArray();
+  const projects: Project[] = [];
+  const damaged: string[] = [];
+  for (const one of stored) {
+    const { error } = projectSchema.validate(one);
+    if (error) damaged.push(`${String((one as { name?: unknown }).name ?? one.id)}: ${error.message}`);
+    else if (one.deletedAt === undefined) projects.push(one);
+  }
+  return { projects, damaged };
+}
+
+/** A project by its id; undefined when this browser does not hold it. */
+export async function getProject(id: string): Promise<Project | undefined> {
+  const project = await database.projects.get(id);
+  return project?.deletedAt === undefined ? project : undefined;
+}
+
+export type NewFiles = {
+  readonly files: readonly (Omit<StoredFile, 'projectId'> & { readonly text: string })[];
+  readonly leftOut: Project['leftOut'];
+  readonly refused: Project['refused'];
+};
+
+/** Storage that is full or closed; the message says what to do. */
+export class StorageError extends Error {}
+
+function asStorageError(error: unknown): never {
+  const name = error instanceof Error ? ((error as { inner?: Error }).inner?.name ?? error.name) : '';
+  if (/QuotaExceeded/.test(name))
+    throw new StorageError(
+      'The browser has no room left for this project. Nothing was saved. Delete a project you no longer need, then try again.',
+    );
+  throw error;
+}
+
+/**
+ * Saves a project's files in one transaction: all of it or nothing. Files that are as before keep
+ * their facts; files that are gone lose theirs.
+ */
+export async function saveProject(id: string, name: string, origin: Origin, given: NewFiles): Promise<Project> {
+  const now = Date.now();
+  const before = await database.projects.get(id);
+  const project: Project = {
+    id,
+    name: before?.name ?? name,
+    origin,
+    createdAt: before?.createdAt ?? now,
+    readAt: now,
+    files: given.files.filter((file) => file.kind === 'source').length,
+    bytes: given.files.reduce((sum, file) => sum + file.size, 0),
+    leftOut: given.leftOut,
+    refused: given.refused,
+  };
+  const files: StoredFile[] = given.files.map(({ file, hash, size, kind }) => ({ projectId: id, file, hash, size, kind }));
+  const texts: StoredText[] = given.files.map(({ file, text }) => ({ projectId: id, file, text }));
+  const kept = new Set(given.files.map((file) => file.file));
+  await database
+    .transaction('rw', database.projects, database.files, database.texts, database.facts, async () => {
+      const known = (await database.files.where({ projectId: id }).primaryKeys()).filter(([, file]) => !kept.has(file));
+      await Promise.all([database.files.bulkDelete(known), database.texts.bulkDelete(known), database.facts.bulkDelete(known)]);
+      await database.files.bulkPut(files);
+      await database.texts.bulkPut(texts);
+      await database.projects.put(project);
+    })
+    .catch(asStorageError);
+  return project;
+}
+
+export async function renameProject(id: string, name: string): Promise<void> {
+  await database.projects.update(id, { name });
+}
+
+/** Takes a project off the list. It can be brought back until the next start. */
+export async function deleteProject(id: string): Promise<void> {
+  await database.projects.update(id, { deletedAt: Date.now() });
+}
+
+export async function restoreProject(id: string): Promise<void> {
+  await database.projects
+    .where('id')
+    .equals(id)
+    .modify((project) => {
+      delete (project as { deletedAt?: number }).deletedAt;
+    });
+}
+
+/** Removes for good what was deleted more than ten minutes ago. */
+export async function sweepDeleted(): Promise<void> {
+  const old = await database.projects
+    .filter((project) => project.deletedAt !== undefined && project.deletedAt < Date.now() - 600_000)
+    .primaryKeys();
+  for (const id of old) {
+    await database.transaction('rw', database.projects, database.files, database.texts, database.facts, async () => {
+      await Promise.all([database.files, database.texts, database.facts].map((table) => table.where('projectId').equals(id).delete()));
+      await database.projects.delete(id);
+    });
+  }
+}

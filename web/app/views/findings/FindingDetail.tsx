@@ -1,0 +1,56 @@
+import Button from '@mui/material/Button';
+import { counted, listed } from '@liana/core';
+import { Link } from 'react-router';
+import type { Excerpt, FindingView } from '../../analysis/answers';
+import { Code } from '../../parts/Code';
+
+type Props = {
+  finding: FindingView;
+  code: readonly (Excerpt | undefined)[];
+  projectId: string;
+  place: { readonly pageId: string; readonly place: number } | undefined;
+};
+
+/** One finding: what is wrong, what comes of it, the evidence rung by rung, and what to do. */
+export function FindingDetail({ finding, code, projectId, place }: Props) {
+  const { places } = finding.touches;
+  return (
+    <>
+      <h2>{finding.message.replace(/\.$/, '')}</h2>
+      <p>{finding.consequence}</p>
+      <h3>Evidence</h3>
+      <div className="rungs">
+        {finding.evidence.map((rung, index) => {
+          const excerpt = code[index];
+          return (
+            <div key={`${rung.at.file}:${rung.at.start}:${rung.says}`}>
+              <p className="rung-says">{rung.says}</p>
+              {excerpt && <Code excerpt={excerpt} loose={finding.severity === 'fault'} />}
+            </div>
+          );
+        })}
+      </div>
+      <h3>What to do</h3>
+      <p>{finding.fix}</p>
+      <h3>Where it touches</h3>
+      <p>
+        {places > 0 ? `${counted(places, 'place')} in the trees of all pages.` : 'No page that is mounted in this project.'}
+        {finding.pages.length > 0 ? ` It breaks on ${listed(finding.pages)}.` : ''}
+      </p>
+      <div style={{ display: 'flex', gap: 8, marginTop: 14 }}>
+        {place && (
+          <Button
+            component={Link}
+            variant="contained"
+            to={`/projects/${projectId}/tree?page=${encodeURIComponent(place.pageId)}&at=${place.place}`}
+          >
+            See in tree
+          </Button>
+        )}
+        <Button component={Link} variant="outlined" to={`/help/${finding.rule}`}>
+          About this rule
+        </Button>
+      </div>
+    </>
+  );
+}

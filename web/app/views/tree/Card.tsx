@@ -1,0 +1,172 @@
+import type { Strand } from '@liana/core';
+import { Link } from 'react-router';
+import type { CardAnswer, TreeAnswer } from '../../analysis/answers';
+import { Code } from '../../parts/Code';
+import { drawnKinds, KnotMark, knotWords, strandColour, strandWords } from '../../theme/Glyph';
+import { eventWords, placedWords, propWords, takeWords } from './card-words';
+import type { CodeShown } from './TreeView';
+
+type Props = {
+  projectId: string;
+  tree: TreeAnswer;
+  answer: CardAnswer | undefined;
+  strand: Strand | undefined;
+  place: number | undefined;
+  code: readonly CodeShown[];
+  params: URLSearchParams;
+  onKnot: (strand: string, place: number) => void;
+  onPlace: (place: number) => void;
+};
+
+const mostKnots = 60;
+
+/** A strand, knot by knot. */
+function StrandPart({
+  strand,
+  tree,
+  place,
+  onKnot,
+}: {
+  strand: Strand;
+  tree: TreeAnswer;
+  place: number | undefined;
+  onKnot: Props['onKnot'];
+}) {
+  const colour = strandColour(strand.kind, strand.loose !== undefined);
+  const knots = strand.knots.filter((knot) => knot.place >= 0);
+  return (
+    <>
+      <h2 style={{ color: colour, fontFamily: 'var(--mono)', fontSize: 19 }}>{strand.name}</h2>
+      <p>
+        {strandWords[strand.kind][0]} of {strand.home.slice(strand.home.lastIndexOf('#') + 1)}, {knots.length} knots
+      </p>
+      {strand.loose && <div className="warn">{strand.loose}</div>}
+      <ul className="knot-list" aria-label={`Knots of ${strand.name}`}>
+        {knots.slice(0, mostKnots).map((knot) => (
+          <li key={knot.place}>
+            <button type="button" className="plain" aria-current={knot.place === place} onClick={() => onKnot(strand.id, knot.place)}>
+              <KnotMark kind={drawnKinds(knot.kinds).kind} colour={colour} />
+              <span>
+                {tree.rows[knot.place]?.name} {knot.name !== strand.name && <small className="mono">{knot.name}</small>}
+              </span>
+              <small>{knot.kinds.map((kind) => knotWords[kind]).join(', ')}</small>
+            </button>
+          </li>
+        ))}
+        {knots.length > mostKnots && <li>and {knots.length - mostKnots} more</li>}
+      </ul>
+    </>
+  );
+}
+
+function Entries({ title, entries }: { title: string; entries: readonly { name: string; words: string; colour: string; mark: string }[] }) {
+  if (entries.length === 0) return null;
+  return (
+    <>
+      <h3>{title}</h3>
+      {entries.map((entry) => (
+        <div className="entry" key={entry.name}>
+          <i aria-hidden="true" style={{ color: entry.colour }}>
+            {entry.mark}
+          </i>
+          <code>{entry.name}</code>
+          <span>{entry.words}</span>
+        </div>
+      ))}
+    </>
+  );
+}
+
+function PlacePart({ answer, projectId }: { answer: CardAnswer; projectId: string }) {
+  const { card, findings, line } = answer;
+  return (
+    <>
+      <h2>{card.name}</h2>
+      <div className="place-file">
+        {card.declared.file} · line {line}
+      </div>
+      <p>{placedWords(card)}</p>
+      <Entries
+        title="Props"
+        entries={card.props.map((prop) => ({
+          name: prop.name,
+          words: propWords(prop),
+          colour: prop.from ? 'var(--state)' : 'var(--prop)',
+          mark: prop.from?.renamed ? '◇' : '●',
+        }))}
+      />
+      {card.props.length === 0 && <p>{card.openness === 'closed' ? 'It takes no props.' : 'It takes whatever it is given.'}</p>}
+      <Entries
+        title="Events"
+        entries={card.events.map((event) => ({ name: event.name, words: eventWords(event), colour: 'var(--event)', mark: '▲' }))}
+      />
+      <Entries
+        title="State"
+        entries={card.state.map((state) => ({ name: state.name, words: 'held here', colour: 'var(--state)', mark: '●' }))}
+      />
+      <Entries
+        title="Context"
+        entries={card.takes.map((take) => ({ name: take.context, words: takeWords(take), colour: 'var(--context)', mark: '●' }))}
+      />
+      <Entries
+        title="Renders"
+        entries={card.renders.map((one, index) => ({
+          name: card.renders.findIndex((other) => other.name === one.name) === index ? one.name : `${one.name} (${index + 1})`,
+          words: one.keyed ? `each item, keyed by ${one.keyed}` : '',
+          colour: 'var(--moss)',
+          mark: '•',
+        }))}
+      />
+      {findings.map((finding) => (
+        <div key={finding.key} className={`warn ${finding.severity}`}>
+          <Link to={`/projects/${projectId}/findings?finding=${encodeURIComponent(finding.key)}`}>
+            <b>{finding.message}</b>
+          </Link>
+          <br />
+          {finding.consequence}
+        </div>
+      ))}
+    </>
+  );
+}
+
+/** What is chosen, in words and in code: a strand with its knots, a component with its contract. */
+export function Card({ projectId, tree, answer, strand, place, code, onKnot }: Props) {
+  return (
+    <aside className="card" id="card" tabIndex={-1} aria-label="What is chosen">
+      {strand && <StrandPart strand={strand} tree={tree} place={place} onKnot={onKnot} />}
+      {strand &&
+        code.map((one) => (
+          <Code
+            key={one.excerpt.file + one.excerpt.firstLine}
+            excerpt={one.excerpt}
+            loose={one.loose}
+            caption={`${one.caption} · ${one.excerpt.file}:${one.excerpt.line}`}
+          />
+        ))}
+      {strand && answer && <hr style={{ border: 0, borderTop: '1px solid var(--line)', margin: '18px 0' }} />}
+      {answer && <PlacePart answer={answer} projectId={projectId} />}
+      {!strand &&
+        code.map((one) => (
+          <Code
+            key={one.excerpt.file + one.excerpt.firstLine}
+            excerpt={one.excerpt}
+            loose={one.loose}
+            caption={`${one.caption} · ${one.excerpt.file}:${one.excerpt.line}`}
+          />
+        ))}
+      {!strand && !answer && code.length === 0 && (
+        <>
+          <h2>{tree.page.name}</h2>
+          <div className="place-file">{tree.page.file}</div>
+          <p>
+            {tree.rows.length} places, {tree.strands.length} strands between components.
+          </p>
+          <p>
+            Choose a component to see its contract and who gives it what. Choose a strand’s name or a knot to see the value’s way in code.
+          </p>
+        </>
+      )}
+    </aside>
+  );
+}

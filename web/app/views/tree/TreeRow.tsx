@@ -1,0 +1,92 @@
+import { memo } from 'react';
+import type { Row } from '../../analysis/answers';
+import { SeverityMark } from '../../theme/Glyph';
+import { rowHeight } from './drawing';
+
+export const indent = 18;
+
+type Props = {
+  row: Row;
+  y: number;
+  isOpen: boolean | undefined;
+  isChosen: boolean;
+  isFaded: boolean;
+  /** For each level above, whether its line goes on below this row. */
+  lines: readonly boolean[];
+  hasChildrenShown: boolean;
+  position: number;
+  onChoose: (place: number) => void;
+  onFold: (place: number) => void;
+};
+
+/** The lines that lead from a parent to its children, and the component's mark. */
+function Guides({ row, lines, hasChildrenShown }: Pick<Props, 'row' | 'lines' | 'hasChildrenShown'>) {
+  const width = row.depth * indent + 26;
+  const x = row.depth * indent + 16;
+  const middle = rowHeight / 2;
+  return (
+    <svg className="guides" width={width} height={rowHeight} aria-hidden="true">
+      <g fill="none" stroke="var(--guide)" strokeWidth={1.3}>
+        {lines.map(
+          (goesOn, level) => goesOn && level < row.depth - 1 && <path key={level} d={`M${level * indent + 16},0 V${rowHeight}`} />,
+        )}
+        {row.depth > 0 && <path d={`M${x - indent},0 V${middle - 5} q0,5 6,5 h4`} />}
+        {row.depth > 0 && lines[row.depth - 1] && <path d={`M${x - indent},${middle - 5} V${rowHeight}`} />}
+        {hasChildrenShown && <path d={`M${x},${middle + 8} V${rowHeight}`} />}
+      </g>
+      {row.role === 'page' && <rect x={x - 6.5} y={middle - 7} width={13} height={14} rx={2} fill="var(--moss)" />}
+      {row.role === 'layout' && (
+        <rect x={x - 6} y={middle - 6} width={12} height={12} rx={2} fill="var(--sheet)" stroke="var(--moss)" strokeWidth={2} />
+      )}
+      {row.role === 'component' && <circle cx={x} cy={middle} r={3.4} fill="var(--moss)" />}
+    </svg>
+  );
+}
+
+function TreeRowPlain({ row, y, isOpen, isChosen, isFaded, lines, hasChildrenShown, position, onChoose, onFold }: Props) {
+  const classes = ['tree-row', isChosen && 'chosen', isFaded && 'faded'].filter(Boolean).join(' ');
+  return (
+    <div
+      id={`row-${row.place}`}
+      className={classes}
+      role="treeitem"
+      aria-level={row.depth + 1}
+      aria-posinset={position}
+      aria-selected={isChosen}
+      {...(isOpen === undefined ? {} : { 'aria-expanded': isOpen })}
+      aria-label={[row.name, row.guard, row.worst && `has a ${row.worst}`].filter(Boolean).join(', ')}
+      style={{ transform: `translateY(${y - rowHeight / 2}px)` }}
+      onClick={() => onChoose(row.place)}
+    >
+      <div className="name-cell" title={[row.name, row.guard].filter(Boolean).join(' · ')}>
+        <Guides row={row} lines={lines} hasChildrenShown={hasChildrenShown} />
+        <span className="name">{row.name}</span>
+        {row.worst && (
+          <span className="worst">
+            <SeverityMark severity={row.worst} />
+          </span>
+        )}
+        {isOpen !== undefined && (
+          <button
+            type="button"
+            tabIndex={-1}
+            className="plain twist"
+            aria-label={isOpen ? `Fold ${row.name}` : `Unfold ${row.name}`}
+            onClick={(event) => {
+              event.stopPropagation();
+              onFold(row.place);
+            }}
+          >
+            <svg width={18} height={30} aria-hidden="true">
+              <path d={isOpen ? 'M5,13 l4,4 4,-4' : 'M7,11 l4,4 -4,4'} fill="none" stroke="var(--faint)" strokeWidth={1.6} />
+            </svg>
+          </button>
+        )}
+        {row.guard && <span className="guard">{row.guard}</span>}
+      </div>
+    </div>
+  );
+}
+
+/** One row: its place in the tree, its name, how it is repeated, conditional or slotted. */
+export const TreeRow = memo(TreeRowPlain);

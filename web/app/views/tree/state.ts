@@ -1,0 +1,80 @@
+import type { StrandKind } from '@liana/core';
+import type { Row } from '../../analysis/answers';
+
+export const strandKinds: readonly StrandKind[] = ['state', 'prop', 'event', 'store', 'context'];
+
+/** What the tree view shows, as it stands in the URL. */
+export type TreeState = {
+  readonly page: string | undefined;
+  /** The chosen place: the steps from the page down, joined by `/`. */
+  readonly place: string | undefined;
+  /** The chosen place by its number; for links made where the steps are not known. */
+  readonly at: number | undefined;
+  readonly strand: string | undefined;
+  /** Kinds of strands that are not shown. */
+  readonly without: ReadonlySet<StrandKind>;
+  readonly only: 'all' | 'loose' | 'through';
+  /** Rows whose children are folded away. */
+  readonly closed: ReadonlySet<number>;
+  /** A stretch of code to show, whatever is chosen. */
+  readonly code: { readonly file: string; readonly start: number; readonly end: number } | undefined;
+};
+
+function codeOf(text: string | null): TreeState['code'] {
+  const match = /^(.+):(\d+)-(\d+)$/.exec(text ?? '');
+  return match ? { file: match[1] ?? '', start: Number(match[2]), end: Number(match[3]) } : undefined;
+}
+
+/** Reads the state out of the URL. Whatever is not understood counts as not said. */
+export function parseTreeState(params: URLSearchParams): TreeState {
+  const without = (params.get('without') ?? '').split('.').filter((kind): kind is StrandKind => strandKinds.includes(kind as StrandKind));
+  const only = params.get('only');
+  const at = params.get('at');
+  return {
+    page: params.get('page') ?? undefined,
+    place: params.get('place') ?? undefined,
+    at: at !== null && /^\d+$/.test(at) ? Number(at) : undefined,
+    strand: params.get('strand') ?? undefined,
+    without: new Set(without),
+    only: only === 'loose' || only === 'through' ? only : 'all',
+    closed: new Set(
+      (params.get('closed') ?? '')
+        .split('.')
+        .filter((part) => /^\d+$/.test(part))
+        .map(Number),
+    ),
+    code: codeOf(params.get('code')),
+  };
+}
+
+/** Writes a change of the state into URL parameters; `undefined` takes a part away. */
+export function withState(
+  params: URLSearchParams,
+  change: Partial<Record<'page' | 'place' | 'at' | 'strand' | 'without' | 'only' | 'closed' | 'code', string | undefined>>,
+): URLSearchParams {
+  const next = new URLSearchParams(params);
+  for (const [name, value] of Object.entries(change)) {
+    if (value === undefined || value === '') next.delete(name);
+    else next.set(name, value);
+  }
+  return next;
+}
+
+/** The steps from the page down to a place. */
+export function pathOf(rows: readonly Row[], place: number): string {
+  const steps: string[] = [];
+  for (let row = rows[place]; row; row = rows[row.parent]) steps.unshift(row.step);
+  return steps.join('/');
+}
+
+/** The place that steps lead to; undefined where they lead nowhere (the tree has changed since). */
+export function placeAtPath(rows: readonly Row[], path: string | undefined): number | undefined {
+  if (path === undefined) return undefined;
+  let parent = -1;
+  for (const step of path.split('/')) {
+    const found = rows.find((row) => row.parent === parent && row.step === step);
+    if (!found) return undefined;
+    parent = found.place;
+  }
+  return parent < 0 ? undefined : parent;
+}
