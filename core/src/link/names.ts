@@ -106,12 +106,25 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     if (rest.length > 0 && whole) return local(file, `${whole.target}.${rest.join('.')}`, depth + 1);
     if (shared) return { kind: 'shared', file, fact: shared };
     const imported = index.imports.get(root);
-    if (imported) return memberOf(fromModule(file, imported.from, imported.imported, depth), rest, depth);
+    if (imported) return importedMember(file, imported.from, imported.imported, rest, depth);
     const owner = index.components.get(root);
     if (owner && rest.length > 0) return { kind: 'shared', file, fact: { kind: 'value', name: dotted, span: owner.nameSpan } };
     if (index.facts.types.some((type) => type.name === root))
       return { kind: 'shared', file, fact: { kind: 'value', name: root, span: { start: 0, end: 0 } } };
     return { kind: 'unresolved', reason: `${root} is not declared or imported in ${file}` };
+  }
+
+  /** `Card.Head` of an import: a member under the name that the declaring file gives the whole. */
+  function importedMember(file: FilePath, specifier: string, name: string, rest: readonly string[], depth: number): Meant {
+    const whole = fromModule(file, specifier, name, depth);
+    const resolved = resolveModule(file, specifier);
+    const own = resolved.kind === 'file' ? indexes.get(resolved.file)?.facts.exports.find((one) => one.exported === name) : undefined;
+    if (rest.length === 0 || resolved.kind !== 'file' || !own || own.local === '*' || depth > 40) return memberOf(whole, rest, depth);
+    const member =
+      own.from === undefined
+        ? local(resolved.file, `${own.local}.${rest.join('.')}`, depth + 1)
+        : importedMember(resolved.file, own.from, own.local, rest, depth + 1);
+    return member.kind === 'component' ? member : memberOf(whole, rest, depth);
   }
 
   function aliased(file: FilePath, alias: AliasFact, depth: number): Meant {

@@ -300,12 +300,13 @@ export function readHook(module: ModuleScope, declared: Declared, node: Function
     if (one.kind === 'text') returns.push(...one.readings);
     else if (one.kind === 'outlet' && one.reading) returns.push(one.reading);
   });
+  const held = returns.filter((one) => body.values[one.value]?.kind !== 'module');
   const calls = body.values.flatMap((value, index) => (value.kind === 'context' || value.kind === 'hook' ? [index] : []));
   const direct =
-    returns.length === 0 && calls.length === 1 && returnsCall(node)
+    held.length === 0 && calls.length === 1 && returnsCall(node)
       ? [{ value: calls[0] as number, path: [], how: 'same' as const, span: spanOf(node) }]
       : [];
-  return { kind: 'hook', name: declared.name, span: declared.span, ...finishBody(body), returns: [...returns, ...direct] };
+  return { kind: 'hook', name: declared.name, span: declared.span, ...finishBody(body), returns: [...held, ...direct] };
 }
 
 /** `return useContext(X)` without a name for it. */

@@ -42,7 +42,7 @@ function unwrap(node: t.Node): { node: t.Node; wrappers: Wrapper[] } {
         (given.type === 'Identifier' && /^[A-Z]/.test(given.name))
       );
     });
-    if (!name || !first || /^(create[A-Z]|use[A-Z]|require$|render$)/.test(name)) return { node: inner, wrappers };
+    if (!name || !first || /^(create[A-Z]|use[A-Z]|require$|render$|assign$)/.test(name)) return { node: inner, wrappers };
     wrappers.push({ name, call: inner });
     inner = bare(first);
   }

@@ -49,7 +49,7 @@ export function markupOf(body: Body, expression: t.Node, scope: Scope): Template
     case 'Identifier':
     case 'MemberExpression':
     case 'OptionalMemberExpression':
-      return markupOfName(body, node, scope);
+      return hasMarkup(body.module, spanOf(node)) ? nestedMarkup(body, node, scope) : markupOfName(body, node, scope);
     case 'ArrowFunctionExpression':
     case 'FunctionExpression':
       return hasMarkup(body.module, spanOf(node)) ? markupOfFunction(body, node, scope) : [];
@@ -81,6 +81,7 @@ function nestedMarkup(body: Body, node: t.Node, scope: Scope): TemplateNode[] {
 
 function markupWithin(body: Body, node: t.Node, scope: Scope): TemplateNode[] {
   if (node.type === 'ObjectProperty') return markupWithin(body, node.value, scope);
+  if (node.type === 'ObjectExpression') return node.properties.flatMap((property) => markupWithin(body, property, scope));
   if (node.type === 'ObjectMethod' || isFunction(node)) return markupOfFunction(body, node, scope);
   return markupOf(body, node, scope);
 }

@@ -1,0 +1,80 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { expect, test } from 'vitest';
+import { catalogue } from './rules/catalogue';
+import { rules } from './rules/registry';
+
+const source = fileURLToPath(new URL('.', import.meta.url));
+
+/** Phases in their order; one may import only those before it, and files of its own. */
+const phases = ['model', 'read', 'link', 'tree', 'flow', 'rules'];
+/** Beside the phases: what they may import. */
+const beside: Readonly<Record<string, readonly string[]>> = { intake: ['model', 'read', 'link'], find: ['model', 'tree'] };
+const packages = new Set(['@babel/parser', '@babel/types', 'fastest-levenshtein', 'ignore', 'jsonc-parser']);
+
+function filesBelow(folder: string): string[] {
+  return readdirSync(folder).flatMap((name) => {
+    const file = path.join(folder, name);
+    if (statSync(file).isDirectory()) return name === 'testing' ? [] : filesBelow(file);
+    return /\.ts$/.test(name) && !name.endsWith('.test.ts') ? [file] : [];
+  });
+}
+
+const imports = filesBelow(source).flatMap((file) =>
+  [...readFileSync(file, 'utf8').matchAll(/(import|export)\s[^;]*?from '([^']+)'/g)].map((match) => ({
+    file,
+    typeOnly: /^(import|export) type/.test(match[0]),
+    to: match[2] ?? '',
+  })),
+);
+
+function phaseOf(file: string): string {
+  return path.relative(source, file).split(path.sep)[0] ?? '';
+}
+
+test('phases import only earlier phases', () => {
+  const wrong = imports.flatMap(({ file, to }) => {
+    if (!to.startsWith('.')) return [];
+    const from = phaseOf(file);
+    const target = phaseOf(path.resolve(path.dirname(file), to));
+    if (from === target || from.endsWith('.ts')) return [];
+    const allowed = beside[from] ?? phases.slice(0, phases.indexOf(from));
+    return allowed.includes(target) ? [] : [`${path.relative(source, file)} imports ${to}`];
+  });
+  expect(wrong).toEqual([]);
+});
+
+test('the core imports no package but the parsers and the few it names', () => {
+  const wrong = imports
+    .filter(({ to }) => !to.startsWith('.') && !packages.has(to))
+    .map(({ file, to }) => `${path.relative(source, file)} imports ${to}`);
+  expect(wrong).toEqual([]);
+});
+
+test('there are no import cycles', () => {
+  const resolve = (from: string, to: string): string | undefined => {
+    const target = path.resolve(path.dirname(from), to);
+    return [`${target}.ts`, path.join(target, 'index.ts')].find((file) => statSync(file, { throwIfNoEntry: false })?.isFile());
+  };
+  const graph = new Map<string, string[]>();
+  for (const { file, to, typeOnly } of imports) {
+    const target = to.startsWith('.') && !typeOnly ? resolve(file, to) : undefined;
+    if (target) graph.set(file, [...(graph.get(file) ?? []), target]);
+  }
+  const cycles: string[] = [];
+  const visit = (file: string, trail: readonly string[]): void => {
+    if (trail.includes(file)) cycles.push([...trail.slice(trail.indexOf(file)), file].map((one) => path.relative(source, one)).join(' → '));
+    else if (!done.has(file)) {
+      for (const next of graph.get(file) ?? []) visit(next, [...trail, file]);
+      done.add(file);
+    }
+  };
+  const done = new Set<string>();
+  for (const file of graph.keys()) visit(file, []);
+  expect(cycles).toEqual([]);
+});
+
+test('every rule is in the catalogue and every entry has its rule', () => {
+  expect(Object.keys(rules).sort()).toEqual(Object.keys(catalogue).sort());
+});

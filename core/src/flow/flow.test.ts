@@ -1,0 +1,177 @@
+import { describe, expect, test } from 'vitest';
+import { orderColumns, placeCard, strandsOf } from '.';
+import { analyseFiles, strandLines, treeOf } from '../testing/project';
+
+function strandsIn(text: string): string[] {
+  const { model } = analyseFiles({ 'src/App.tsx': text, 'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);" });
+  return strandLines(model, 'App');
+}
+
+describe('strands of a page', () => {
+  const leaf = 'function Leaf({ a }) { return <p>{a}</p>; }\n';
+  const cases: readonly [name: string, text: string, expected: readonly string[]][] = [
+    [
+      'state passed to a child that reads it',
+      `${leaf}export function App() { const [a] = useState(1); return <Leaf a={a}/>; }`,
+      ['state a: App owns > Leaf reads'],
+    ],
+    [
+      'passed on unread',
+      `${leaf}function Mid({ a }) { return <Leaf a={a}/>; }\nexport function App() { const [a] = useState(1); return <Mid a={a}/>; }`,
+      ['state a: App owns > Mid passes > Leaf reads'],
+    ],
+    [
+      'renamed',
+      `${leaf}function Mid({ b }) { return <Leaf a={b}/>; }\nexport function App() { const [a] = useState(1); return <Mid b={a}/>; }`,
+      ['state a: App owns > Mid renames > Leaf reads+renames'],
+    ],
+    [
+      'narrowed to a part',
+      `${leaf}export function App() { const [a] = useState({}); return <Leaf a={a.b}/>; }`,
+      ['state a: App owns > Leaf reads+narrows'],
+    ],
+    [
+      'narrowed to an item',
+      `${leaf}export function App() { const [all] = useState([]); return all.map((one) => <Leaf key={one.id} a={one}/>); }`,
+      ['state all: App owns > Leaf reads+narrows'],
+    ],
+    [
+      'computed on the way',
+      `${leaf}export function App() { const [a] = useState(1); const twice = a * 2; return <Leaf a={twice}/>; }`,
+      ['state a: App owns+reads > Leaf reads+narrows'],
+    ],
+    [
+      'through the rest of the props',
+      `${leaf}function Mid({ b, ...rest }) { return <Leaf {...rest}/>; }\nexport function App() { const [a] = useState(1); return <Mid a={a} b={1}/>; }`,
+      ['state a: App owns > Mid passes > Leaf reads'],
+    ],
+    [
+      'through content',
+      `${leaf}function Frame({ children }) { return <section>{children}</section>; }\nexport function App() { const [a] = useState(1); return <Frame><Leaf a={a}/></Frame>; }`,
+      ['state a: App owns > Leaf reads'],
+    ],
+    [
+      'changed by its owner',
+      `${leaf}export function App() { const [a, setA] = useState(1); const go = () => setA(2); return <button onClick={go}><Leaf a={a}/></button>; }`,
+      ['state a: App owns+changes > Leaf reads'],
+    ],
+    ['state that stays at home is no strand', 'export function App() { const [a] = useState(1); return <p>{a}</p>; }', []],
+    [
+      'a callback: caught, handed on, raised',
+      'function Leaf({ onPick }) { return <button onClick={() => onPick(1)}/>; }\nfunction Mid({ onPick }) { return <Leaf onPick={onPick}/>; }\nexport function App() { const pick = () => {}; return <Mid onPick={pick}/>; }',
+      ['event onPick: App catches > Mid passes > Leaf raises'],
+    ],
+    [
+      'a callback under another name',
+      'function Leaf({ onPick }) { return <button onClick={onPick}/>; }\nfunction Mid({ onChoose }) { return <Leaf onPick={onChoose}/>; }\nexport function App() { return <Mid onChoose={() => {}}/>; }',
+      ['event onChoose: App catches > Mid passes > Leaf raises'],
+    ],
+    [
+      'a value and its change',
+      'function Field({ value, onChange }) { return <input value={value} onChange={onChange}/>; }\nexport function App() { const [a, setA] = useState(1); return <Field value={a} onChange={setA}/>; }',
+      ['state a: App owns > Field reads+renames two-way', 'event onChange: App catches > Field raises'],
+    ],
+    [
+      'a context',
+      'const K = createContext(null);\nfunction Leaf() { const k = useContext(K); return <p>{k.a}</p>; }\nexport function App() { return <K.Provider value={1}><div><Leaf/></div></K.Provider>; }',
+      ['context k: App owns > Leaf reads'],
+    ],
+    [
+      'the nearer provider answers',
+      'const K = createContext(null);\nfunction Leaf() { const k = useContext(K); return <p>{k?.a}</p>; }\nfunction Inner({ children }) { return <K value={2}>{children}</K>; }\nexport function App() { return <K value={1}><Leaf/><Inner><Leaf/></Inner></K>; }',
+      ['context k: App owns > Leaf reads', 'context k: Inner owns > Leaf reads'],
+    ],
+    [
+      'a required prop that is not given',
+      'function Leaf({ a }: { a: string }) { return <p>{a}</p>; }\nexport function App() { return <Leaf/>; }',
+      ['loose prop a: App ground > Leaf loose'],
+    ],
+    [
+      'an event that another use hears',
+      'function Leaf({ onPick }: { onPick?: () => void }) { return <button onClick={() => onPick?.()}/>; }\nexport function App() { return <><Leaf onPick={() => {}}/><Leaf/></>; }',
+      ['event onPick: App catches > Leaf raises', 'loose event onPick: App ground > Leaf loose+raises'],
+    ],
+    [
+      'a context that nothing provides',
+      'const K = createContext(null);\nfunction Leaf() { const { a } = useContext(K); return <p>{a}</p>; }\nexport function App() { return <Leaf/>; }',
+      ['loose context k: Leaf loose'],
+    ],
+  ];
+  test.each(cases)('%s', (_, text, expected) => {
+    expect(strandsIn(text)).toEqual(expected);
+  });
+
+  test('two uses of one component with different sources stay apart', () => {
+    const text =
+      'function Leaf({ a }) { return <p>{a}</p>; }\nfunction Mid({ a }) { return <Leaf a={a}/>; }\nexport function App() { const [x] = useState(1); const [y] = useState(2); return <><Mid a={x}/><Mid a={y}/></>; }';
+    const { model } = analyseFiles({ 'src/App.tsx': text, 'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);" });
+    const { strands } = strandsOf(model, treeOf(model, 'App'));
+    expect(strands.map((strand) => [strand.name, strand.knots.map((knot) => knot.place)])).toEqual([
+      ['x', [0, 1, 2]],
+      ['y', [0, 3, 4]],
+    ]);
+  });
+
+  test('components that pass a value to themselves end', () => {
+    expect(
+      strandsIn(
+        'function Nest({ a, n }) { return <>{a}{n > 0 && <Nest a={a} n={n - 1}/>}</>; }\nexport function App() { const [a] = useState(1); return <Nest a={a} n={3}/>; }',
+      ),
+    ).toEqual(['state a: App owns > Nest reads > Nest reads']);
+  });
+
+  test('each knot shows where in the code it is', () => {
+    const text = 'function Leaf({ a }) { return <p>{a}</p>; }\nexport function App() { const [a] = useState(1); return <Leaf a={a}/>; }';
+    const { model } = analyseFiles({ 'src/App.tsx': text, 'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);" });
+    const [strand] = strandsOf(model, treeOf(model, 'App')).strands;
+    expect(strand?.knots.map((knot) => knot.code.map(({ at, does }) => `${does} ${text.slice(at.start, at.end)}`))).toEqual([
+      ['owns a'],
+      ['passes a={a}', 'reads a'],
+    ]);
+  });
+});
+
+describe('columns', () => {
+  test('strands that share places stand together, the highest first', () => {
+    const strand = (id: string, places: readonly number[]): Parameters<typeof orderColumns>[0][number] => ({
+      id,
+      kind: 'state',
+      name: id,
+      home: `f#${id}` as never,
+      knots: places.map((place) => ({ place, kinds: ['reads'], name: id, code: [], from: -1, twoWay: false })),
+    });
+    const ordered = orderColumns([strand('far', [8, 9]), strand('b', [0, 1, 3]), strand('a', [0, 5]), strand('b2', [0, 1, 3, 4])]);
+    const names = ordered.map((one) => one.id);
+    expect(Math.abs(names.indexOf('b') - names.indexOf('b2'))).toBe(1);
+    expect(names.at(-1)).toBe('far');
+    expect(orderColumns([])).toEqual([]);
+  });
+});
+
+describe('the card of a place', () => {
+  test('tells contract, giver, owner and parent', () => {
+    const { model } = analyseFiles({
+      'src/App.tsx':
+        'function Row({ name, tone = 1, onPick }: { name: string; tone?: number; onPick?: () => void }) { return <b onClick={onPick}>{name}</b>; }\nfunction Frame({ children }) { return <section>{children}</section>; }\nexport function App() { const [all] = useState([]); return <Frame>{all.map((one) => <Row key={one.id} name={one.name}/>)}</Frame>; }',
+      'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
+    });
+    const tree = treeOf(model, 'App');
+    const { strands } = strandsOf(model, tree);
+    const card = placeCard(model, tree, strands, 2);
+    expect(card).toMatchObject({
+      name: 'Row',
+      owner: { name: 'App' },
+      parent: { name: 'Frame' },
+      slot: { name: 'children', of: 'Frame' },
+      repeats: ['one'],
+      places: 1,
+      uses: 1,
+    });
+    expect(card?.props.map((prop) => [prop.name, prop.required, prop.given?.what, prop.from?.name])).toEqual([
+      ['name', 'yes', 'value', 'all'],
+      ['tone', 'no', undefined, undefined],
+    ]);
+    expect(card?.events.map((event) => [event.name, event.raised.length, event.heard])).toEqual([['onPick', 1, undefined]]);
+    expect(placeCard(model, tree, strands, 99)).toBeUndefined();
+  });
+});

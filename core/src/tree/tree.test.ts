@@ -1,0 +1,96 @@
+import { describe, expect, test } from 'vitest';
+import { unfold } from '.';
+import { analyseFiles, rows, treeOf } from '../testing/project';
+
+/** The tree of `App` in one file, with everything in it. */
+function treeIn(text: string): string {
+  const { model } = analyseFiles({ 'src/App.tsx': text, 'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);" });
+  return rows(model, treeOf(model, 'App'));
+}
+
+const parts =
+  'function Row({ a }) { return <p>{a}</p>; }\nfunction Frame({ children, head }) { return <section>{head}<Row/>{children}</section>; }\nfunction Deep({ children }) { return <Frame>{children}</Frame>; }\n';
+
+describe('unfolding', () => {
+  const cases: readonly [name: string, app: string, expected: string][] = [
+    ['uses in the order of the text', 'return <div><Row/><Frame/></div>;', 'App\n  Row\n  Frame\n    Row'],
+    [
+      'content stands in the slot and keeps its owner',
+      'return <Frame><Row/></Frame>;',
+      'App\n  Frame\n    Row\n    Row in children of App',
+    ],
+    [
+      'content handed on stands where it ends up',
+      'return <Deep><Row/></Deep>;',
+      'App\n  Deep\n    Frame\n      Row\n      Row in children of App',
+    ],
+    ['markup in a prop is a slot of its name', 'return <Frame head={<Row/>}/>;', 'App\n  Frame\n    Row in head of App\n    Row'],
+    ['lists', 'return <ul>{props.all.map((one) => <Row key={one}/>)}</ul>;', 'App\n  Row each one'],
+    [
+      'conditions',
+      'if (!props.b) return null; return props.a ? <Row/> : <Frame/>;',
+      'App\n  Row if not !props.b if props.a\n  Frame if not !props.b if not props.a\n    Row',
+    ],
+    ['parts from outside are seen through', 'return <Outside icon={<Row/>}><Frame/></Outside>;', 'App\n  Row\n  Frame\n    Row'],
+    ['a component handed on as a value', 'return <Frame head={Row}/>;', 'App\n  Frame\n    Row in head of App\n    Row'],
+    [
+      'content in a loop of the child',
+      'return <Each>{(one) => <Row a={one}/>}</Each>;',
+      'App\n  Each\n    Row in children of App each one',
+    ],
+    ['recursion is cut at the second turn', 'return <Nest/>;', 'App\n  Nest\n    Nest if n > 0 cut: recursion'],
+    [
+      'the same component in its own content is no recursion',
+      'return <Deep><Deep/></Deep>;',
+      'App\n  Deep\n    Frame\n      Row\n      Deep in children of App\n        Frame\n          Row',
+    ],
+    ['content that the child does not show is nowhere', 'return <Row><Frame/></Row>;', 'App\n  Row'],
+  ];
+  test.each(cases)('%s', (_, app, expected) => {
+    const more =
+      "import { Outside } from 'outside';\nfunction Each({ all, children }) { return all.map((one) => <li key={one}>{children(one)}</li>); }\nfunction Nest({ n }) { return n > 0 && <Nest n={n - 1}/>; }\n";
+    expect(treeIn(`${more}${parts}export function App(props) { ${app} }`)).toBe(expected);
+  });
+});
+
+describe('routes', () => {
+  const parts =
+    "import { Outlet } from 'router';\nexport function A() { return <p/>; }\nexport function B() { return <p/>; }\nexport function Shell() { return <main><Bar/><Outlet/></main>; }\nfunction Bar() { return <nav/>; }";
+
+  test('a page stands in the outlet of its layout, below what is mounted', () => {
+    const { model } = analyseFiles({
+      'src/parts.tsx': parts,
+      'src/main.tsx':
+        "import { RouterProvider } from 'router'; import { A, B, Shell } from './parts';\nconst router = createBrowserRouter([{ path: '/', element: <Shell/>, children: [{ index: true, element: <A/> }, { path: 'b', Component: B }] }]);\nfunction App() { return <RouterProvider router={router}/>; }\ncreateRoot(x).render(<App/>);",
+    });
+    expect(rows(model, treeOf(model, 'A'))).toBe('App\n  Shell\n    Bar\n    A');
+    expect(rows(model, treeOf(model, 'B'))).toBe('App\n  Shell\n    Bar\n    B');
+  });
+
+  test('of routes as markup only the page’s own are shown', () => {
+    const { model } = analyseFiles({
+      'src/parts.tsx': parts,
+      'src/App.tsx':
+        "import { Routes, Route } from 'router'; import { A, B, Shell } from './parts';\nexport function App() { return <Routes><Route element={<Shell/>}><Route path='a' element={<A/>}/></Route><Route path='b' element={<B/>}/></Routes>; }",
+      'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
+    });
+    expect(rows(model, treeOf(model, 'A'))).toBe('App\n  Shell\n    Bar\n    A');
+    expect(rows(model, treeOf(model, 'B'))).toBe('App\n  B');
+  });
+});
+
+test('a page that grows without end is cut, and says so', () => {
+  const wide = Array.from({ length: 14 }, (_, level) => `function P${level}() { return <>${`<P${level + 1}/>`.repeat(3)}</>; }`).join('\n');
+  const { model } = analyseFiles({ 'src/App.tsx': `${wide}\nfunction P14() { return <p/>; }\nexport function App() { return <P0/>; }` });
+  const page = model.pages[0];
+  if (!page) throw new Error('no page');
+  const tree = unfold(model, page);
+  expect(tree.truncated).toBe(true);
+  expect(tree.places.length).toBe(20_000);
+});
+
+test('a chain of a thousand components unfolds', () => {
+  const chain = Array.from({ length: 1000 }, (_, level) => `function P${level}() { return <P${level + 1}/>; }`).join('\n');
+  const { model } = analyseFiles({ 'src/App.tsx': `${chain}\nfunction P1000() { return <p/>; }\nexport function App() { return <P0/>; }` });
+  expect(treeOf(model, 'App').places.length).toBe(1002);
+});

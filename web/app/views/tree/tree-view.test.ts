@@ -1,0 +1,198 @@
+import type { Knot, Strand } from '@liana/core';
+import { describe, expect, test } from 'vitest';
+import type { Row } from '../../analysis/answers';
+import { eventWords, placedWords, propWords, takeWords } from './card-words';
+import { chooseStrands, columnWidth, countKinds, drawStrands, layoutRows, mostStrands, shortName } from './drawing';
+import { parseTreeState, pathOf, placeAtPath, withState } from './state';
+
+const row = (place: number, parent: number, name: string, step = name): Row => ({
+  place,
+  parent,
+  depth: parent < 0 ? 0 : 1,
+  name,
+  file: '',
+  role: 'component',
+  guard: '',
+  step,
+});
+const rows = [row(0, -1, 'App'), row(1, 0, 'Row'), row(2, 0, 'Row', 'Row~2'), row(3, 2, 'Badge'), row(4, 0, 'Foot')];
+
+const knot = (place: number, from: number, more: Partial<Knot> = {}): Knot => ({
+  place,
+  from,
+  kinds: ['reads'],
+  name: 'a',
+  code: [],
+  twoWay: false,
+  ...more,
+});
+const strand = (id: string, knots: readonly Knot[], more: Partial<Strand> = {}): Strand => ({
+  id,
+  kind: 'state',
+  name: id,
+  home: 'f#App' as never,
+  knots,
+  ...more,
+});
+const state = parseTreeState(new URLSearchParams());
+
+describe('the state in the URL', () => {
+  test('says nothing at first', () => {
+    expect(state).toMatchObject({ page: undefined, place: undefined, strand: undefined, only: 'all', code: undefined });
+  });
+
+  const cases: readonly [query: string, expected: object][] = [
+    ['page=p&place=App/Row', { page: 'p', place: 'App/Row' }],
+    ['without=state.event', { without: new Set(['state', 'event']) }],
+    ['without=colour', { without: new Set() }],
+    ['only=loose', { only: 'loose' }],
+    ['only=nonsense', { only: 'all' }],
+    ['closed=1.x.3', { closed: new Set([1, 3]) }],
+    ['at=4', { at: 4 }],
+    ['at=four', { at: undefined }],
+    ['code=src/a b.tsx:3-9', { code: { file: 'src/a b.tsx', start: 3, end: 9 } }],
+    ['code=nonsense', { code: undefined }],
+  ];
+  test.each(cases)('%s', (query, expected) => {
+    expect(parseTreeState(new URLSearchParams(query))).toMatchObject(expected);
+  });
+
+  test('a change takes away what is empty', () => {
+    expect(withState(new URLSearchParams('a=1&place=x&strand=y'), { place: undefined, strand: '', only: 'loose' }).toString()).toBe(
+      'a=1&only=loose',
+    );
+  });
+
+  test('steps lead to a place and back', () => {
+    for (const { place } of rows) expect(placeAtPath(rows, pathOf(rows, place))).toBe(place);
+    expect(pathOf(rows, 3)).toBe('App/Row~2/Badge');
+    expect(placeAtPath(rows, 'App/Gone')).toBeUndefined();
+    expect(placeAtPath(rows, undefined)).toBeUndefined();
+  });
+});
+
+describe('rows', () => {
+  test('folded rows take what is below them off the sheet', () => {
+    const layout = layoutRows(rows, new Set([2]));
+    expect(layout.rows.map(({ row, isOpen }) => [row.place, isOpen])).toEqual([
+      [0, true],
+      [1, undefined],
+      [2, false],
+      [4, undefined],
+    ]);
+    expect([...layout.lineOf]).toEqual([0, 1, 2, 2, 3]);
+  });
+
+  test('all folded', () => {
+    expect([...layoutRows(rows, new Set([0, 2])).lineOf]).toEqual([0, 0, 0, 0, 0]);
+  });
+});
+
+describe('which strands are drawn', () => {
+  const all = [
+    strand('a', [knot(0, -1), knot(1, 0)]),
+    strand('b', [knot(0, -1), knot(3, 0)], { kind: 'event' }),
+    strand('c', [knot(4, 0)], { loose: 'x' }),
+  ];
+  const ids = (more: object, place?: number): string[] => chooseStrands(all, { ...state, ...more }, place).strands.map((one) => one.id);
+
+  test('by kind, loose ends, and through the choice', () => {
+    expect(ids({})).toEqual(['a', 'b', 'c']);
+    expect(ids({ without: new Set(['event']) })).toEqual(['a', 'c']);
+    expect(ids({ only: 'loose' })).toEqual(['c']);
+    expect(ids({ only: 'through' }, 3)).toEqual(['b']);
+    expect(ids({ only: 'through' })).toEqual(['a', 'b', 'c']);
+  });
+
+  test('a chosen strand is drawn whatever the filter', () => {
+    expect(ids({ only: 'loose', strand: 'a' })).toEqual(['a', 'c']);
+  });
+
+  test('of too many, loose ends and long ones stay, and the rest is counted', () => {
+    const many = Array.from({ length: 80 }, (_, at) =>
+      strand(`s${at}`, at === 70 ? [knot(0, -1), knot(1, 0), knot(2, 0)] : [knot(0, -1), knot(1, 0)], at === 75 ? { loose: 'x' } : {}),
+    );
+    const choice = chooseStrands(many, state, undefined);
+    expect(choice).toMatchObject({ hidden: 80 - mostStrands, why: 'many' });
+    const kept = choice.strands.map((one) => one.id);
+    expect(kept).toContain('s70');
+    expect(kept).toContain('s75');
+  });
+
+  test('counts by kind', () => {
+    expect(countKinds(all)).toMatchObject({ state: 2, event: 1 });
+  });
+});
+
+describe('lines and knots', () => {
+  const drawn = (
+    knots: readonly Knot[],
+    closed: readonly number[] = [],
+    more: Partial<Strand> = {},
+  ): ReturnType<typeof drawStrands>[number] => {
+    const [only] = drawStrands([strand('a', knots, more)], layoutRows(rows, new Set(closed)), 30);
+    if (!only) throw new Error('nothing drawn');
+    return only;
+  };
+
+  test('stretches that touch are one line', () => {
+    expect(drawn([knot(0, -1), knot(1, 0), knot(4, 1)]).segments).toEqual([{ from: 0, to: 4, twoWay: false }]);
+  });
+
+  test('stretches apart stay apart', () => {
+    expect(drawn([knot(0, -1), knot(1, 0), knot(3, 2)]).segments).toEqual([
+      { from: 0, to: 1, twoWay: false },
+      { from: 2, to: 3, twoWay: false },
+    ]);
+  });
+
+  test('where two-way and one-way cover the same rows, two-way shows, once', () => {
+    expect(drawn([knot(0, -1), knot(2, 0, { twoWay: true }), knot(4, 0)]).segments).toEqual([
+      { from: 0, to: 2, twoWay: true },
+      { from: 2, to: 4, twoWay: false },
+    ]);
+  });
+
+  test('knots below a folded row stand at it', () => {
+    expect(drawn([knot(0, -1), knot(3, 0)], [2]).knots.map(({ line, folded }) => [line, folded])).toEqual([
+      [0, false],
+      [2, true],
+    ]);
+  });
+
+  test('a context from above the page starts in the head', () => {
+    expect(drawn([knot(3, -1)], [], { kind: 'context' })).toMatchObject({ fromAbove: true, segments: [{ from: -1, to: 3 }] });
+  });
+
+  test('columns give way to each other, to a point', () => {
+    expect([columnWidth(3, 500), columnWidth(19, 500), columnWidth(80, 500)]).toEqual([38, 22, 22]);
+    expect(shortName('aVeryLongNameForAStrand')).toHaveLength(17);
+  });
+});
+
+describe('words of the card', () => {
+  const card = { repeats: [], branches: [], places: 1, owner: { place: 0, name: 'App' }, parent: { place: 0, name: 'App' } };
+  const cases: readonly [given: object, words: string][] = [
+    [{}, 'Placed by App, which also owns it.'],
+    [
+      { parent: { place: 1, name: 'Frame' }, slot: { name: 'children', of: 'Frame' } },
+      'Owned by App, which passes its props. Placed in Frame. It stands in the children of Frame.',
+    ],
+    [{ repeats: ['lock'] }, 'Placed by App, which also owns it. Rendered once for each lock.'],
+    [{ branches: ['selected'], places: 2 }, 'Placed by App, which also owns it. Only if selected. It stands at 2 places on this page.'],
+    [{ owner: undefined, parent: undefined }, 'The page starts here.'],
+  ];
+  test.each(cases)('%o', (given, words) => {
+    expect(placedWords({ ...card, ...given } as never)).toBe(words);
+  });
+
+  test('props, events and contexts', () => {
+    expect(propWords({ name: 'a', kind: 'value', required: 'yes' } as never)).toBe('required, and not passed');
+    expect(propWords({ name: 'a', required: 'no', fallback: 'false' } as never)).toBe('optional, false; not passed here');
+    expect(propWords({ name: 'a', required: 'yes', from: { name: 'b', home: 'App', hops: 2, renamed: true } } as never)).toBe(
+      'from b of App, 2 components up, under another name',
+    );
+    expect(eventWords({ raised: [1], heard: undefined } as never)).toBe('raised here, nobody listens');
+    expect(takeWords({ via: ['useK'], provider: undefined } as never)).toBe('no provider is above, through useK');
+  });
+});
