@@ -10,7 +10,7 @@ export * from './model/types';
 export { walkTemplate, usesIn } from './model/walk';
 export { isReadable, readerVersion, readFile } from './read';
 export { parserOptions } from './read/script/parse';
-export { fileRole, isConfig, link } from './link';
+export { fileRole, isConfig, link, type Linked, relink } from './link';
 export { ancestors, placesLimit, providerFor, unfold } from './tree';
 export {
   type EventEntry,
@@ -25,6 +25,6 @@ export {
   type TakeEntry,
 } from './flow';
 export { findNames, type NameHit, pageOf } from './find';
-export { catalogue, check, counted, entryOf, type Entry, listed, type RuleId } from './rules';
+export { catalogue, check, counted, entryOf, type Entry, listed, type RuleId, type SurveyKeep } from './rules';
 export * from './intake';
 export { type Analysis, analyse, type SourceFile } from './analyse';

@@ -54,6 +54,12 @@ export function isPlain(node: TemplateUse): boolean {
   return node.spreads.every((spread) => spread.names !== undefined);
 }
 
+/** Tells whether a use gives a name; cheaper than asking for all names. */
+function isGiven(node: TemplateUse, name: string): boolean {
+  if (name === 'children' && node.content !== 'none') return true;
+  return node.bindings.some((binding) => binding.name === name) || node.spreads.some((spread) => spread.names?.includes(name));
+}
+
 /** The names that a use gives, its content as `children`. */
 export function givenNames(node: TemplateUse): Set<string> {
   const names = new Set(node.bindings.map((binding) => binding.name));
@@ -66,8 +72,11 @@ export function givenNames(node: TemplateUse): Set<string> {
 export function missingProps(known: KnownUse): ContractProp[] {
   const { node } = known.use;
   if (!isPlain(node) || mayBeCloned(known) || known.target.contract.openness === 'open') return [];
-  const given = givenNames(node);
-  return [...known.target.contract.props.values()].filter((prop) => prop.required === 'yes' && !given.has(prop.name));
+  let missing: ContractProp[] = [];
+  for (const prop of known.target.contract.props.values()) {
+    if (prop.required === 'yes' && !isGiven(node, prop.name)) missing = [...missing, prop];
+  }
+  return missing;
 }
 
 /** A component that clones its content may add props to it: seen where the use stands as content. */

@@ -2,6 +2,7 @@ import type { ComponentFacts, PropFact } from '../model/facts';
 import type { Contract, ContractProp } from '../model/model';
 import { type FilePath, locate } from '../model/span';
 import type { TypeExpr } from '../model/types';
+import type { Writable } from '../model/writable';
 import type { Names } from './names';
 import { type Shape, shapeOf } from './shapes';
 
@@ -42,23 +43,22 @@ export function makeContracts(names: Names): Contracts {
   }
 
   function compute(file: FilePath, facts: ComponentFacts): Contract {
-    const taken = new Map(
-      facts.props.map((prop): [string, ContractProp] => [prop.name, { ...prop, declared: locate(file, prop.span), taken: true }]),
-    );
+    const taken = new Map(facts.props.map((prop): [string, ContractProp] => [prop.name, takenProp(file, prop)]));
     if (!facts.propsType) return undeclared(file, facts, taken);
     const shape = shapeOf(names, shapeOfComponent, file, facts.propsType);
     const props = new Map(taken);
     for (const member of shape.members.values()) {
       if (member.name === 'key' || member.name === 'ref') continue;
       const own = taken.get(member.name);
-      props.set(member.name, {
+      const prop: Writable<ContractProp> = {
         name: member.name,
         kind: kindOf(member.name, member.type, own),
         required: member.optional || own?.fallback !== undefined ? 'no' : 'yes',
-        ...(own?.fallback === undefined ? {} : { fallback: own.fallback }),
         declared: member.span.end > 0 ? locate(member.file, member.span) : (own?.declared ?? locate(file, facts.nameSpan)),
         taken: own !== undefined,
-      });
+      };
+      if (own?.fallback !== undefined) prop.fallback = own.fallback;
+      props.set(member.name, prop);
     }
     const mayAdd = facts.wrappedBy.length > 0 || facts.form === 'class';
     return { props, openness: mayAdd ? 'open' : shape.openness };
@@ -80,6 +80,18 @@ export function makeContracts(names: Names): Contracts {
   }
 
   return { of };
+}
+
+function takenProp(file: FilePath, fact: PropFact): ContractProp {
+  const prop: Writable<ContractProp> = {
+    name: fact.name,
+    kind: fact.kind,
+    required: fact.required,
+    declared: locate(file, fact.span),
+    taken: true,
+  };
+  if (fact.fallback !== undefined) prop.fallback = fact.fallback;
+  return prop;
 }
 
 function kindOf(name: string, type: TypeExpr, own: PropFact | ContractProp | undefined): PropFact['kind'] {

@@ -14,15 +14,117 @@ import { makeTakes } from './takes';
 export { isConfig } from './config';
 export { fileRole } from './roles';
 
+/** A model, with what is needed to link one changed file anew without looking at all others. */
+export type Linked = Model & { readonly linkage: Linkage };
+type Linkage = {
+  readonly names: Names;
+  readonly config: ProjectConfig;
+  readonly useOfNode: WeakMap<TemplateUse, Use>;
+  readonly routes: readonly RouteBody[];
+};
+
 /** Links the facts of all files to a model: finds out who is meant by each tag, name and key. */
-export function link(files: ReadonlyMap<FilePath, FileFacts>, configs: readonly ConfigFile[]): Model {
+export function link(files: ReadonlyMap<FilePath, FileFacts>, configs: readonly ConfigFile[]): Linked {
   const config = readConfig(configs);
   const ambient = new Set([...files.values()].flatMap((facts) => facts.ambient.map((one) => one.module)));
   const names = makeNames(files, makeResolver(new Set(files.keys()), config, ambient));
   const { components, routes } = linkComponents(files, names, config);
-  const { usesBy, usesOf, useOfNode, counts } = linkUses(components, names);
+  const linkage: Linkage = { names, config, useOfNode: new WeakMap(), routes };
+  const { usesBy, usesOf, counts } = linkUses(components, linkage);
   const pages = findPages({ components, usesBy, usesOf, routes, config });
-  return { files, components, contexts: linkContexts(files), usesBy, usesOf, useOfNode, pages, counts };
+  return { files, components, contexts: linkContexts(files), usesBy, usesOf, useOfNode: linkage.useOfNode, pages, counts, linkage };
+}
+
+/**
+ * Links again after edits. Where the edited files still import, export and declare the same, only
+ * they are linked anew and the rest is taken over; otherwise all is linked. The result is the same.
+ */
+export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, configs: readonly ConfigFile[]): Linked {
+  const edited = [...files.values()].filter((facts) => before.files.get(facts.file) !== facts);
+  const known = edited.every((facts) => {
+    const old = before.files.get(facts.file);
+    return old !== undefined && sameSurface(old, facts);
+  });
+  if (!known || files.size !== before.files.size || edited.length > 20) return link(files, configs);
+  const { names, config } = before.linkage;
+  for (const facts of edited) names.replace(facts);
+  const components = new Map(before.components);
+  const contracts = makeContracts(names);
+  const takes = makeTakes(names);
+  const editedFiles = new Set(edited.map((facts) => facts.file));
+  for (const [id, component] of before.components) {
+    const own = editedFiles.has(component.file)
+      ? files.get(component.file)?.components.find((one) => one.name === component.name)
+      : undefined;
+    const declaredThere = [...component.contract.props.values()].some((prop) => editedFiles.has(prop.declared.file));
+    if (!own && !declaredThere) continue;
+    const facts = own ?? component.facts;
+    components.set(id, { ...component, facts, contract: contracts.of(component.file, facts), takes: takes.of(component.file, facts) });
+  }
+  const uses = relinkUses(before, components, editedFiles);
+  const { usesBy, usesOf, counts } = uses;
+  const pages = uses.sameTargets ? before.pages : findPages({ components, usesBy, usesOf, routes: before.linkage.routes, config });
+  return {
+    files,
+    components,
+    contexts: linkContexts(files),
+    usesBy,
+    usesOf,
+    useOfNode: before.useOfNode,
+    pages,
+    counts,
+    linkage: before.linkage,
+  };
+}
+
+/** Uses written in edited files anew, those of all other files as they are. */
+function relinkUses(
+  before: Linked,
+  components: ReadonlyMap<ComponentId, Component>,
+  edited: ReadonlySet<FilePath>,
+): Pick<Model, 'usesBy' | 'usesOf' | 'counts'> & { sameTargets: boolean } {
+  const written = [...components.values()].filter((component) => edited.has(component.file));
+  const old = written.flatMap((component) => before.usesBy.get(component.id) ?? []);
+  const fresh = linkUses(new Map(written.map((component) => [component.id, component])), before.linkage);
+  const usesBy = new Map(before.usesBy);
+  for (const component of written) {
+    const uses = fresh.usesBy.get(component.id);
+    if (uses) usesBy.set(component.id, uses);
+    else usesBy.delete(component.id);
+  }
+  const usesOf = new Map(before.usesOf);
+  const targets = new Set(
+    [...old, ...[...fresh.usesBy.values()].flat()].flatMap((use) => (use.target.kind === 'component' ? [use.target.id] : [])),
+  );
+  for (const id of targets) {
+    const kept = (before.usesOf.get(id) ?? []).filter((use) => !edited.has(use.file));
+    const uses = [...kept, ...(fresh.usesOf.get(id) ?? [])];
+    if (uses.length > 0) usesOf.set(id, uses);
+    else usesOf.delete(id);
+  }
+  const counts = { ...before.counts };
+  for (const use of old) count(counts, use.target, -1);
+  for (const use of [...fresh.usesBy.values()].flat()) count(counts, use.target, 1);
+  const shape = (uses: readonly Use[]): string =>
+    JSON.stringify(uses.map((use) => [use.owner, use.target, /Route$/.test(use.node.tag) ? use.node.bindings : 0]));
+  return { usesBy, usesOf, counts, sameTargets: shape(old) === shape([...fresh.usesBy.values()].flat()) };
+}
+
+/** Where things stand does not belong to what a file declares. */
+function withoutPlaces(key: string, value: unknown): unknown {
+  return /^(span|nameSpan|start|end|template|actions|raised|at)$/.test(key) ? undefined : value;
+}
+
+/** What other files can see of a file, as text. Files that mount something or hold routes are always linked as a whole. */
+function surfaceOf(facts: FileFacts): string | undefined {
+  if (facts.roots.length > 0 || facts.routes.length > 0) return undefined;
+  const components = facts.components.map((one) => ({ ...one, values: undefined }));
+  return JSON.stringify([facts.imports, facts.exports, facts.types, facts.ambient, facts.aliases, facts.shared, components], withoutPlaces);
+}
+
+function sameSurface(a: FileFacts, b: FileFacts): boolean {
+  const surface = surfaceOf(a);
+  return surface !== undefined && surface === surfaceOf(b);
 }
 
 function linkContexts(files: ReadonlyMap<FilePath, FileFacts>): Map<SharedId, Context> {
@@ -128,12 +230,11 @@ function routeTemplate(fact: RouteFact): readonly TemplateNode[] {
   return [...fact.template, use];
 }
 
-type LinkedUses = Pick<Model, 'usesBy' | 'usesOf' | 'useOfNode' | 'counts'>;
+type LinkedUses = { readonly usesBy: Map<ComponentId, Use[]>; readonly usesOf: Map<ComponentId, Use[]>; readonly counts: UseCounts };
 
-function linkUses(components: ReadonlyMap<ComponentId, Component>, names: Names): LinkedUses {
+function linkUses(components: ReadonlyMap<ComponentId, Component>, { names, useOfNode }: Linkage): LinkedUses {
   const usesBy = new Map<ComponentId, Use[]>();
   const usesOf = new Map<ComponentId, Use[]>();
-  const useOfNode = new Map<TemplateUse, Use>();
   const counts = { resolved: 0, outside: 0, unresolved: 0 };
   for (const component of components.values()) {
     const uses = usesIn(component.facts.template).map((node, index): Use => ({
@@ -147,20 +248,20 @@ function linkUses(components: ReadonlyMap<ComponentId, Component>, names: Names)
     usesBy.set(component.id, uses);
     for (const use of uses) {
       useOfNode.set(use.node, use);
-      count(counts, use.target);
+      count(counts, use.target, 1);
       if (use.target.kind !== 'component') continue;
       const known = usesOf.get(use.target.id);
       if (known) known.push(use);
       else usesOf.set(use.target.id, [use]);
     }
   }
-  return { usesBy, usesOf, useOfNode, counts };
+  return { usesBy, usesOf, counts };
 }
 
-function count(counts: { -readonly [Key in keyof UseCounts]: number }, target: Target): void {
-  if (target.kind === 'unresolved') counts.unresolved++;
-  else if (target.kind === 'outside') counts.outside++;
-  else if (target.kind !== 'dynamic') counts.resolved++;
+function count(counts: { -readonly [Key in keyof UseCounts]: number }, target: Target, by: 1 | -1): void {
+  if (target.kind === 'unresolved') counts.unresolved += by;
+  else if (target.kind === 'outside') counts.outside += by;
+  else if (target.kind !== 'dynamic') counts.resolved += by;
 }
 
 function targetOf(names: Names, file: FilePath, node: TemplateUse): Target {

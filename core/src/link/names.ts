@@ -24,6 +24,8 @@ export type Names = {
     imports?: FileFacts['imports'],
   ) => MeantType | { readonly outside: string } | undefined;
   readonly resolveModule: ResolveModule;
+  /** Puts a file's new facts in the place of the old, where imports and exports of the two are the same. */
+  readonly replace: (facts: FileFacts) => void;
 };
 
 type FileIndex = {
@@ -37,7 +39,11 @@ type FileIndex = {
 
 function indexOf(facts: FileFacts): FileIndex {
   const types = new Map<string, TypeFact[]>();
-  for (const type of facts.types) types.set(type.name, [...(types.get(type.name) ?? []), type]);
+  for (const type of facts.types) {
+    const others = types.get(type.name);
+    if (others) others.push(type);
+    else types.set(type.name, [type]);
+  }
   return {
     facts,
     components: new Map(facts.components.map((one) => [one.local, one])),
@@ -192,5 +198,9 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     exported: (file, name) => exported(file, name),
     meantType: (file, name, imports) => meantType(file, name, imports),
     resolveModule,
+    replace: (facts) => {
+      indexes.set(facts.file, indexOf(facts));
+      for (const [key, meant] of known) if ('file' in meant && meant.file === facts.file) known.delete(key);
+    },
   };
 }

@@ -17,7 +17,7 @@ export type Model = {
   readonly usesBy: ReadonlyMap<ComponentId, readonly Use[]>;
   /** Uses of each component, by all others. */
   readonly usesOf: ReadonlyMap<ComponentId, readonly Use[]>;
-  readonly useOfNode: ReadonlyMap<TemplateUse, Use>;
+  readonly useOfNode: { readonly get: (node: TemplateUse) => Use | undefined };
   readonly pages: readonly Page[];
   readonly counts: UseCounts;
 };

@@ -5,8 +5,9 @@ export function templateChildren(node: TemplateNode): readonly TemplateNode[] {
   switch (node.kind) {
     case 'element':
     case 'use': {
-      const given = node.bindings.filter((binding) => binding.markup);
-      return given.length === 0 ? node.children : [...given.flatMap((binding) => binding.markup ?? []), ...node.children];
+      let given: TemplateNode[] | undefined;
+      for (const binding of node.bindings) if (binding.markup) (given ??= []).push(...binding.markup);
+      return given ? [...given, ...node.children] : node.children;
     }
     case 'repeat':
     case 'branch':

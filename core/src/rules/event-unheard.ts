@@ -10,7 +10,11 @@ import type { Found, Rule } from './rule';
  */
 export const eventUnheard: Rule = ({ model, uses }) => {
   const byTarget = new Map<ComponentId, KnownUse[]>();
-  for (const known of uses) byTarget.set(known.target.id, [...(byTarget.get(known.target.id) ?? []), known]);
+  for (const known of uses) {
+    const others = byTarget.get(known.target.id);
+    if (others) others.push(known);
+    else byTarget.set(known.target.id, [known]);
+  }
   return [...byTarget].flatMap(([id, known]) => {
     const component = model.components.get(id);
     if (!component || component.isPublic || component.facts.wrappedBy.length > 0) return [];

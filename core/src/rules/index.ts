@@ -2,11 +2,12 @@ import { knownUses } from '../flow';
 import { type Finding, severities } from '../model/finding';
 import type { Model } from '../model/model';
 import { entryOf } from './catalogue';
-import { surveyPages } from './pages';
+import { surveyPages, type SurveyKeep } from './pages';
 import { rules } from './registry';
 import type { Check, Found } from './rule';
 
 export { catalogue, entryOf, type Entry, type RuleId } from './catalogue';
+export type { SurveyKeep } from './pages';
 export { counted, listed } from './sentences';
 
 function toFinding(check: Check, found: Found): Finding {
@@ -39,9 +40,12 @@ function withUniqueKeys(findings: readonly Finding[]): Finding[] {
   });
 }
 
-/** All findings of a model, worst first; within a severity by how many places they touch, then by place. */
-export function check(model: Model): Finding[] {
-  const shared: Check = { model, uses: knownUses(model), pages: surveyPages(model) };
+/**
+ * All findings of a model, worst first; within a severity by how many places they touch, then by
+ * place. With the `keep` of an earlier check, pages without a change are not unfolded again.
+ */
+export function check(model: Model, keep?: SurveyKeep): Finding[] {
+  const shared: Check = { model, uses: knownUses(model), pages: surveyPages(model, keep) };
   const findings = Object.values(rules)
     .flatMap((rule) => rule(shared))
     .map((found) => toFinding(shared, found))

@@ -1,11 +1,13 @@
-import { bodyFlow, followValue } from '../flow';
+import type { Reading, TemplateUse } from '../model/facts';
 import type { Component, Model } from '../model/model';
 import { type ComponentId, parseComponentId } from '../model/ids';
 import { locate, type Span } from '../model/span';
+import { walkTemplate } from '../model/walk';
 import { listed } from './sentences';
 import type { Found, Rule } from './rule';
 
 type Step = { readonly component: ComponentId; readonly prop: string };
+type Handed = { readonly value: number; readonly node: TemplateUse; readonly prop: string; readonly span: Span };
 type Carrier = Step & { readonly spans: readonly Span[]; readonly to: readonly Step[] };
 
 /** Props of the platform, handed down to style or name an element: carrying them is what they are for. */
@@ -13,22 +15,57 @@ const platform = /^(className|style|id|children|as|ref|theme|disabled|(data|aria
 
 const keyOf = (step: Step): string => `${step.component} ${step.prop}`;
 
+/** Readings of a component's values: those that hand a prop on as it is, and all others. */
+function readingsIn(component: Component): { readonly handed: readonly Handed[]; readonly others: Set<number> } {
+  const handed: Handed[] = [];
+  const others = new Set<number>();
+  const note = (readings: readonly Reading[]): void => {
+    for (const reading of readings) others.add(reading.value);
+  };
+  walkTemplate(component.facts.template, (node) => {
+    if (node.kind === 'text' || node.kind === 'branch' || node.kind === 'repeat') note(node.readings);
+    else if (node.kind === 'outlet') note(node.reading ? [node.reading, ...node.hands] : node.hands);
+    else {
+      for (const spread of node.spreads) note(spread.readings);
+      for (const binding of node.bindings) {
+        const [only] = binding.readings;
+        const isHanded = node.kind === 'use' && binding.readings.length === 1 && only?.how === 'same' && !binding.markup;
+        if (isHanded) handed.push({ value: only.value, node, prop: binding.name, span: binding.span });
+        else note(binding.readings);
+      }
+    }
+  });
+  for (const action of component.facts.actions) {
+    note(action.reads);
+    for (const change of action.changes) others.add(change.value);
+  }
+  for (const value of component.facts.values) note(value.from);
+  for (const provided of component.facts.provides) note(provided.readings);
+  return { handed, others };
+}
+
 /** The props that a component only hands on, under whatever name, to components of the project. */
 function carriersIn(model: Model, component: Component): Carrier[] {
-  if (component.facts.openness === 'open' || component.facts.form === 'class') return [];
-  const body = bodyFlow(component);
-  return [...body.props].flatMap(([prop, value]): Carrier[] => {
-    const raised = component.facts.events.some((event) => event.spelling === prop && event.raised.length > 0);
-    if (raised || platform.test(prop) || component.contract.props.get(prop)?.kind === 'slot') return [];
-    const flow = followValue(body, value);
-    if (flow.carried.length === 0 || flow.reads.length + flow.changes.length > 0) return [];
-    const to: Step[] = [];
-    for (const carried of flow.carried) {
-      const target = model.useOfNode.get(carried.node)?.target;
-      if (carried.how !== 'same' || carried.prop === '*' || target?.kind !== 'component' || target.wrapped) return [];
-      to.push({ component: target.id, prop: carried.prop });
+  const { facts, contract } = component;
+  if (facts.openness === 'open' || facts.form === 'class' || facts.props.length === 0) return [];
+  const { handed, others } = readingsIn(component);
+  const carriers = new Map<number, { spans: Span[]; to: Step[] }>();
+  for (const one of handed) {
+    const value = facts.values[one.value];
+    const target = model.useOfNode.get(one.node)?.target;
+    if (value?.kind !== 'prop' || others.has(one.value)) continue;
+    if (target?.kind !== 'component' || target.wrapped) others.add(one.value);
+    else {
+      const known = carriers.get(one.value) ?? { spans: [], to: [] };
+      known.spans.push(one.span);
+      known.to.push({ component: target.id, prop: one.prop });
+      carriers.set(one.value, known);
     }
-    return [{ component: component.id, prop, spans: flow.carried.map((one) => one.span), to }];
+  }
+  return [...carriers].flatMap(([index, carrier]): Carrier[] => {
+    const prop = facts.values[index]?.name ?? '';
+    if (others.has(index) || platform.test(prop) || contract.props.get(prop)?.kind === 'slot') return [];
+    return [{ component: component.id, prop, ...carrier }];
   });
 }
 

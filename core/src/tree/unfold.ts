@@ -1,12 +1,12 @@
-import type { Binding, TemplateNode } from '../model/facts';
+import type { Binding, Reading, TemplateNode } from '../model/facts';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model, Page, Use } from '../model/model';
+import type { Writable } from '../model/writable';
+import { templateChildren } from '../model/walk';
 import type { BranchMark, Place, PlaceIndex, Provider, RepeatMark, Tree } from '../model/tree';
 
 /** A page with more places than this is cut, and says so. */
 export const placesLimit = 20_000;
-
-type Writable<T> = { -readonly [Key in keyof T]: T[Key] };
 
 /** Content given to a slot, and where it was written. */
 type Content = { readonly nodes: readonly TemplateNode[]; readonly at: Position };
@@ -45,6 +45,7 @@ type Unfolding = {
   truncated: boolean;
 };
 
+const none: readonly never[] = [];
 const noGiven: Given = { contents: new Map(), placed: new Set() };
 
 /**
@@ -86,12 +87,7 @@ function visit(unfolding: Unfolding, node: TemplateNode, at: Position): void {
     case 'text':
       return;
     case 'element':
-      push(unfolding, node.children, at);
-      push(
-        unfolding,
-        node.bindings.flatMap((binding) => binding.markup ?? []),
-        at,
-      );
+      push(unfolding, templateChildren(node), at);
       return;
     case 'branch':
       push(unfolding, node.children, { ...at, branches: [...at.branches, { when: node.when, negated: node.negated, span: node.span }] });
@@ -128,7 +124,6 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
   const use = unfolding.model.useOfNode.get(node);
   if (!use) return;
   const { target } = use;
-  const markup = node.bindings.flatMap((binding) => binding.markup ?? []);
   switch (target.kind) {
     case 'component': {
       const component = unfolding.model.components.get(target.id);
@@ -143,12 +138,12 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
       push(unfolding, node.children, at);
       return;
     case 'outside':
-      if (!visitRoute(unfolding, use, at)) push(unfolding, [...markup, ...node.children], at);
+      if (!visitRoute(unfolding, use, at)) push(unfolding, templateChildren(node), at);
       return;
     case 'opaque':
     case 'dynamic':
     case 'unresolved':
-      push(unfolding, [...markup, ...node.children], { ...at, sheltered: true });
+      push(unfolding, templateChildren(node), { ...at, sheltered: true });
   }
 }
 
@@ -194,19 +189,26 @@ function findUse(model: Model, id: Use['id']): Use | undefined {
 
 /** The contents that a use gives, with those that its owner was given and hands on. */
 function givenBy(node: Extract<TemplateNode, { kind: 'use' }>, at: Position): Given {
-  const contents = new Map<string, Content>();
-  const forwards = node.spreads.some((spread) =>
-    spread.readings.some((reading) => ['rest', 'props'].includes(at.body.facts.values[reading.value]?.kind ?? '')),
-  );
-  if (forwards) for (const [slot, content] of at.given.contents) contents.set(slot, content);
-  const bare: Position = { ...at, repeats: [], branches: [] };
-  for (const binding of node.bindings) {
-    const forwarded = forwardedContent(binding, at);
-    if (binding.markup && binding.markup.length > 0) contents.set(binding.name, { nodes: binding.markup, at: bare });
-    else if (forwarded) contents.set(binding.name, forwarded);
+  let contents: Map<string, Content> | undefined;
+  let bare: Position | undefined;
+  const add = (slot: string, content: Content): void => {
+    (contents ??= new Map()).set(slot, content);
+  };
+  const written = (nodes: readonly TemplateNode[]): Content => ({ nodes, at: (bare ??= { ...at, repeats: none, branches: none }) });
+  if (at.given.contents.size > 0) {
+    const { values } = at.body.facts;
+    const isWhole = (reading: Reading): boolean => values[reading.value]?.kind === 'rest' || values[reading.value]?.kind === 'props';
+    if (node.spreads.some((spread) => spread.readings.some(isWhole))) for (const [slot, content] of at.given.contents) add(slot, content);
   }
-  if (node.children.length > 0) contents.set('children', { nodes: node.children, at: bare });
-  return contents.size === 0 ? noGiven : { contents, placed: new Set() };
+  for (const binding of node.bindings) {
+    if (binding.markup && binding.markup.length > 0) add(binding.name, written(binding.markup));
+    else if (at.given.contents.size > 0) {
+      const forwarded = forwardedContent(binding, at);
+      if (forwarded) add(binding.name, forwarded);
+    }
+  }
+  if (node.children.length > 0) add('children', written(node.children));
+  return contents ? { contents, placed: new Set() } : noGiven;
 }
 
 /** `icon={icon}`: what the owner was given under that name goes on as it is. */

@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import type { Binding, KeyFact, SpreadFact, TemplateNode } from '../../model/facts';
-import { type Body, excerpt, hasMarkup, newSink } from '../script/body';
+import type { Writable } from '../../model/writable';
+import { type Body, excerpt, newSink } from '../script/body';
 import { readExpression } from '../script/expressions';
 import { memberChain } from '../script/names';
 import { lookUp, type Scope } from '../script/scope';
@@ -15,12 +16,15 @@ export type ReadMarkup = (body: Body, node: t.Node, scope: Scope) => TemplateNod
 type Given = t.JSXAttribute | t.JSXSpreadAttribute | t.Node;
 
 const notProps = new Set(['key', 'ref']);
+const none: readonly never[] = [];
+const noAttributes: Attributes = { bindings: none, spreads: none, key: { kind: 'none' } };
 
 /** The attributes of a tag, or the properties of a props object. `key` and `ref` are no props. */
 export function readAttributes(body: Body, given: readonly Given[], scope: Scope, tag: string, markup: ReadMarkup): Attributes {
+  if (given.length === 0) return noAttributes;
   const bindings: Binding[] = [];
   const spreads: SpreadFact[] = [];
-  let key: KeyFact = { kind: 'none' };
+  let key: KeyFact = noAttributes.key;
   for (const one of given) {
     if (one.type === 'JSXAttribute' || one.type === 'ObjectProperty') {
       const name = one.type === 'JSXAttribute' ? dottedName(one.name) : keyName(one);
@@ -40,7 +44,7 @@ export function readAttributes(body: Body, given: readonly Given[], scope: Scope
       if (key.kind === 'none') key = { kind: 'spread', span: spanOf(one), text: excerpt(body.module, spanOf(one)) };
     }
   }
-  return { bindings, spreads, key };
+  return { bindings, spreads: spreads.length > 0 ? spreads : none, key };
 }
 
 function noteReading(body: Body, value: t.Node, scope: Scope): void {
@@ -85,27 +89,44 @@ function bindingOf(
   tag: string,
   markup: ReadMarkup,
 ): Binding {
-  const shared = { name, span: spanOf(whole), nameSpan: spanOf(nameNode), direction: directionOf(name) };
-  if (!value) return { ...shared, readings: [], constant: 'true' };
-  const node = bare(value);
-  const constant = constantOf(body, node);
-  if (constant !== undefined) return { ...shared, readings: [], constant };
+  const binding: Writable<Binding> = {
+    name,
+    span: spanOf(whole),
+    nameSpan: spanOf(nameNode),
+    direction: directionOf(name),
+    readings: none,
+  };
+  const node = value && bare(value);
+  const constant = node ? constantOf(body, node) : 'true';
+  if (!node || constant !== undefined) {
+    binding.constant = constant ?? 'true';
+    return binding;
+  }
+  const holdsMarkup = body.module.holdsMarkup(node);
   if (isFunction(node)) {
-    const nodes = hasMarkup(body.module, spanOf(node)) ? { markup: markup(body, node, scope), hands: [] } : {};
-    return { ...shared, readings: [], action: declareAction(body, name, 'handler', node, scope), ...nodes };
+    binding.action = declareAction(body, name, 'handler', node, scope);
+    if (holdsMarkup) {
+      binding.markup = markup(body, node, scope);
+      binding.hands = none;
+    }
+    return binding;
   }
   const sink = newSink();
   readExpression(body, node, scope, 'same', sink);
-  const native = !/^[A-Z_$]/.test(tag) && !tag.includes('.');
-  if (native && shared.direction === 'out') attach(body, sink.reads);
+  if (sink.reads.length > 0) binding.readings = sink.reads;
+  if (binding.direction === 'out' && !isComponentName(tag)) attach(body, sink.reads);
   const kept = node.type === 'Identifier' ? lookUp(scope, node.name) : undefined;
-  const component = node.type === 'Identifier' && /^[A-Z]\w*[a-z]/.test(node.name) && !kept ? node.name : undefined;
-  if (kept?.kind === 'markup' || hasMarkup(body.module, spanOf(node))) {
-    return { ...shared, readings: sink.reads, markup: markup(body, node, scope) };
+  if (holdsMarkup || kept?.kind === 'markup') binding.markup = markup(body, node, scope);
+  else if (node.type === 'Identifier' && !kept && /^[A-Z]\w*[a-z]/.test(node.name)) {
+    binding.component = node.name;
+    binding.markup = [handedOn(node.name, node)];
   }
-  return component
-    ? { ...shared, readings: sink.reads, component, markup: [handedOn(component, node)] }
-    : { ...shared, readings: sink.reads };
+  return binding;
+}
+
+/** A name that stands for a component of some kind, not for an element of the platform. */
+function isComponentName(tag: string): boolean {
+  return /^[A-Z_$]/.test(tag) || tag.includes('.');
 }
 
 /** A component given as a value: whoever takes it uses it in a way not seen here. */
@@ -166,9 +187,8 @@ function spreadOf(body: Body, argument: t.Node, whole: t.Node, scope: Scope, tag
     const meaning = lookUp(scope, node.name);
     const rest = meaning?.kind === 'value' && body.values[meaning.value]?.kind === 'rest' && meaning.path.length === 0;
     if (rest || meaning?.kind === 'props') {
-      const native = !/^[A-Z_$]/.test(tag) && !tag.includes('.');
       const known = !lookUp(scope, tag.split('.')[0] ?? '');
-      body.restTargets.push({ kind: native ? 'element' : known ? 'use' : 'unknown', tag });
+      body.restTargets.push({ kind: isComponentName(tag) ? (known ? 'use' : 'unknown') : 'element', tag });
       const value = rest ? meaning.value : wholeProps(body, span);
       return { span, readings: [{ value, path: [], how: 'spread', span: spanOf(node) }] };
     }

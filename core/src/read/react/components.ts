@@ -12,7 +12,8 @@ import type {
 } from '../../model/facts';
 import type { TypeExpr } from '../../model/types';
 import { walkTemplate } from '../../model/walk';
-import { type Body, finishBody, hasMarkup, type ModuleScope, newBody, newSink } from '../script/body';
+import type { Writable } from '../../model/writable';
+import { addAction, type Body, fillAction, finishBody, type ModuleScope, newBody, newSink } from '../script/body';
 import { readExpression } from '../script/expressions';
 import { innerScope, type Scope } from '../script/scope';
 import { annotationOf, bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, patternNames, spanOf } from '../script/syntax';
@@ -70,7 +71,7 @@ export function isComponent(module: ModuleScope, declared: Declared): boolean {
   if (declared.wrappers.some((wrapper) => wrapper.name === 'lazy')) return false;
   if (node.params.length > 2 && declared.wrappers.length === 0) return false;
   if (declared.wrappers.some((wrapper) => wrapper.name === 'memo' || wrapper.name === 'forwardRef')) return true;
-  if (!hasMarkup(module, spanOf(node))) return returnsShowable(node) && takesProps(node);
+  if (!module.holdsMarkup(node)) return returnsShowable(node) && takesProps(node);
   return !returnsFunctionOnly(node);
 }
 
@@ -135,8 +136,7 @@ export function eventName(spelling: string): string {
   return match ? `${match[1]?.toLowerCase()}${match[2]}` : spelling;
 }
 
-function eventsOf(body: Body, props: readonly PropFact[]): EventFact[] {
-  const raises = raisesOf(body);
+function eventsOf(raises: readonly RaiseFact[], props: readonly PropFact[]): EventFact[] {
   return props
     .filter((prop) => prop.kind === 'callback')
     .map((prop) => ({
@@ -164,20 +164,20 @@ function slotsOf(template: readonly TemplateNode[], body: Body): SlotFact[] {
   return [...slots.values()];
 }
 
-function propsOf(body: Body, slots: readonly SlotFact[]): PropFact[] {
-  const raised = new Set(raisesOf(body).map((raise) => raise.event));
+function propsOf(body: Body, slots: readonly SlotFact[], raises: readonly RaiseFact[]): PropFact[] {
+  const raised = new Set(raises.map((raise) => raise.event));
   return [...body.propValues].map(([name, value]): PropFact => {
     const taken = body.taken.get(name);
     const callback = /^on[A-Z]/.test(name) || raised.has(name);
     const kind = callback ? 'callback' : name === 'children' || slots.some((slot) => slot.name === name && slot.hands) ? 'slot' : 'value';
-    const fallback = taken?.fallback === undefined ? {} : { fallback: taken.fallback };
-    return {
+    const prop: Writable<PropFact> = {
       name,
       span: taken?.span ?? body.values[value]?.span ?? { start: 0, end: 0 },
       kind,
       required: taken?.fallback === undefined ? 'unknown' : 'no',
-      ...fallback,
     };
+    if (taken?.fallback !== undefined) prop.fallback = taken.fallback;
+    return prop;
   });
 }
 
@@ -220,19 +220,20 @@ function assemble(
 ): ComponentFacts {
   const tables = finishBody(body);
   const slots = slotsOf(template, body);
-  const props = propsOf(body, slots);
+  const raises = raisesOf(body);
+  const props = propsOf(body, slots, raises);
   const wrappedBy = declared.wrappers.filter(addsProps).map((wrapper) => wrapper.name);
   const { openness, through } = form === 'class' || wrappedBy.length > 0 ? { openness: 'open' as const, through: [] } : opennessOf(body);
-  return {
-    ...tables,
+  const facts: Writable<ComponentFacts> = {
+    values: tables.values,
+    actions: tables.actions,
     name: nameOf(declared, file),
     local: declared.name,
     span: declared.span,
     nameSpan: declared.nameSpan,
     form,
     props,
-    ...(propsType ? { propsType } : {}),
-    events: eventsOf(body, props),
+    events: eventsOf(raises, props),
     slots,
     openness,
     through,
@@ -241,6 +242,8 @@ function assemble(
     provides: [],
     wrappedBy,
   };
+  if (propsType) facts.propsType = propsType;
+  return facts;
 }
 
 /** A class component: its props and markup, with an open contract. */
@@ -259,7 +262,7 @@ export function readClassComponent(
     const fn = member.type === 'ClassMethod' ? member : isFunction(value) ? value : undefined;
     if (!fn || (member.type === 'ClassMethod' && member.static)) continue;
     for (const parameter of fn.params) for (const found of patternNames(parameter)) scope.names.set(found.name, { kind: 'opaque' });
-    if (hasMarkup(module, spanOf(fn)) || (member.type === 'ClassMethod' && keyName(member) === 'render'))
+    if (module.holdsMarkup(fn) || (member.type === 'ClassMethod' && keyName(member) === 'render'))
       template.push(...readTemplate(body, fn, scope));
     else {
       const sink = newSink();
@@ -273,17 +276,7 @@ export function readClassComponent(
       const kind = /^(component(Did|Will)|shouldComponent|getSnapshot)/.test(keyName(member as t.ClassMethod) ?? '')
         ? 'lifecycle'
         : 'handler';
-      body.actions.push({
-        name: keyName(member as t.ClassMethod) ?? '',
-        kind,
-        span: spanOf(member),
-        reads: sink.reads,
-        changes: sink.changes,
-        raises: sink.raises,
-        calls: [...sink.calls],
-        cleansUp: false,
-        returns: [],
-      });
+      fillAction(body, addAction(body, keyName(member as t.ClassMethod) ?? '', kind, spanOf(member)), sink);
     }
   }
   return assemble(body, template, declared, 'class', file, undefined);

@@ -1,29 +1,32 @@
 import type * as t from '@babel/types';
 import type { AliasFact, AmbientFact, ComponentFacts, FileFacts, RootFact, RouteFact, SharedFact } from '../../model/facts';
 import type { TypeFact } from '../../model/types';
-import { hasMarkup, type ModuleScope } from '../script/body';
+import type { Writable } from '../../model/writable';
+import { type ModuleScope } from '../script/body';
 import { declaredNames, readModule } from '../script/modules';
 import { parseScript } from '../script/parse';
-import { bare, calleeName, type FunctionNode, isFunction, spanOf } from '../script/syntax';
+import { bare, calleeName, type FunctionNode, isFunction } from '../script/syntax';
 import { readTypeDeclaration } from '../script/types';
 import { isClassComponent, isComponent, readClassComponent, readFunctionComponent, readHook } from './components';
 import { aliasOf, type Declared, declarationsOf } from './declarations';
+import { markupFinder } from './markup';
 import { looseMarkup, rootOf, routesOfCall, routeTable } from './routes';
-import { type Survey, survey } from './survey';
+import { mayHoldCalls, type Survey, survey } from './survey';
 
 /** Reads a JavaScript or TypeScript module, with the React components in it. Never throws. */
 export function readReact(file: string, text: string): FileFacts {
   const { program, problems } = parseScript(file, text);
   const { imports, exports } = readModule(program.body);
   const declared = declarationsOf(program.body);
-  const surveyed = survey(program);
-  const { markup, calls } = surveyed;
-  const module = moduleScope(program, text, declared, imports, surveyed);
+  let surveyed: Survey | undefined;
+  const surveyOnce = (): Survey => (surveyed ??= survey(program));
+  const module = moduleScope(program, text, declared, imports, (name) => surveyOnce().locals.has(name));
+  const calls = mayHoldCalls(text) ? surveyOnce().calls : [];
   const sorted = sortDeclared(module, declared, file);
   const roots = calls.flatMap((call) => rootOf(module, call) ?? []);
-  const framework = sorted.components.length > 0 || markup.length > 0 ? 'react' : 'script';
+  const framework = sorted.components.length > 0 || module.holdsMarkup(program) ? 'react' : 'script';
   const runs = program.directives.map((one) => one.value.value).find((mark) => mark === 'use client' || mark === 'use server');
-  return {
+  const facts: Writable<FileFacts> = {
     file,
     framework,
     problems,
@@ -36,8 +39,9 @@ export function readReact(file: string, text: string): FileFacts {
     routes: [...sorted.routes, ...calls.flatMap((call) => (sorted.seen.has(call) ? [] : routesOfCall(module, call, '')))],
     ambient: program.body.flatMap((statement) => ambientOf(statement) ?? []),
     aliases: sorted.aliases,
-    ...(runs ? { runs: runs === 'use client' ? ('client' as const) : ('server' as const) } : {}),
   };
+  if (runs) facts.runs = runs === 'use client' ? 'client' : 'server';
+  return facts;
 }
 
 function moduleScope(
@@ -45,7 +49,7 @@ function moduleScope(
   text: string,
   declared: readonly Declared[],
   imports: FileFacts['imports'],
-  { markup, locals }: Survey,
+  isLocal: (name: string) => boolean,
 ): ModuleScope {
   const names = new Set([...program.body.flatMap(declaredNames), ...imports.filter((one) => !one.typeOnly).map((one) => one.local)]);
   const functions = new Map<string, FunctionNode>();
@@ -56,7 +60,7 @@ function moduleScope(
     if (value.type === 'ArrayExpression' || value.type === 'ObjectExpression') constants.add(one.name);
   }
   const imported = new Map(imports.map((one) => [one.local, { from: one.from, imported: one.imported }]));
-  return { names, imported, functions, constants, locals, markup, text };
+  return { names, imported, functions, constants, isLocal, holdsMarkup: markupFinder(text), text };
 }
 
 type Sorted = {
@@ -100,7 +104,7 @@ function sortValue(module: ModuleScope, one: Declared, sorted: Sorted): void {
   }
   sorted.aliases.push(...aliasOf(one));
   sorted.shared.push({ kind: 'value', name: one.name, span: one.nameSpan });
-  if (!isFunction(node) && hasMarkup(module, spanOf(one.whole)) && !(call && calleeName(call) === 'render')) {
+  if (!isFunction(node) && module.holdsMarkup(one.whole) && !(call && calleeName(call) === 'render')) {
     const loose = looseMarkup(module, one);
     if (loose) sorted.loose.push(loose);
   }

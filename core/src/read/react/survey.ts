@@ -1,60 +1,74 @@
 import type * as t from '@babel/types';
-import { forEachChild, isFunction, patternNames } from '../script/syntax';
+import { childFields } from '../script/child-fields';
+import { patternNames } from '../script/syntax';
 
 export type Survey = {
-  /** Offsets at which markup begins, ascending. */
-  readonly markup: readonly number[];
   /** Calls at any depth that put markup on the screen or make routes. */
   readonly calls: readonly t.CallExpression[];
   /** Capitalised names declared inside functions: a tag of that name is known only while running. */
   readonly locals: ReadonlySet<string>;
 };
 
-const noteworthy =
-  /^(render|hydrateRoot|hydrate|createBrowserRouter|createHashRouter|createMemoryRouter|useRoutes|createRoutesFromElements)$/;
+const noteworthy = new Set([
+  'render',
+  'hydrateRoot',
+  'hydrate',
+  'createBrowserRouter',
+  'createHashRouter',
+  'createMemoryRouter',
+  'useRoutes',
+]);
 
-/** One look at the whole program for what the rest of the reader asks for by place. */
+/** Tells whether a text may hold one of the calls that a survey collects. */
+export function mayHoldCalls(text: string): boolean {
+  return /\b(?:render|hydrate(?:Root)?|create(?:Browser|Hash|Memory)Router|useRoutes)\s*(?:<[^(]*>)?\(/.test(text);
+}
+/** One look at the whole program, for the few modules that need it. */
 export function survey(program: t.Program): Survey {
-  const markup: number[] = [];
   const calls: t.CallExpression[] = [];
   const locals = new Set<string>();
-  const declare = (pattern: t.Node): void => {
-    for (const { name } of patternNames(pattern)) if (/^[A-Z]/.test(name)) locals.add(name);
-  };
   const stack: t.Node[] = [program];
   for (let node = stack.pop(); node; node = stack.pop()) {
     switch (node.type) {
-      case 'JSXElement':
-      case 'JSXFragment':
-        markup.push(node.start ?? 0);
+      case 'CallExpression':
+        if (noteworthy.has(lastName(node.callee))) calls.push(node);
         break;
-      case 'CallExpression': {
-        const callee = node.callee;
-        const name =
-          callee.type === 'Identifier'
-            ? callee.name
-            : callee.type === 'MemberExpression' && callee.property.type === 'Identifier'
-              ? callee.property.name
-              : '';
-        if (name === 'createElement' || name === 'cloneElement') markup.push(node.start ?? 0);
-        else if (noteworthy.test(name)) calls.push(node);
-        break;
-      }
       case 'VariableDeclarator':
-        declare(node.id);
+        noteLocal(node.id, locals);
         break;
-      case 'TSTypeAliasDeclaration':
-      case 'TSInterfaceDeclaration':
-      case 'TSTypeAnnotation':
-      case 'ImportDeclaration':
-        continue;
+      case 'FunctionDeclaration':
+        if (node.id) noteLocal(node.id, locals);
+        for (const parameter of node.params) noteLocal(parameter, locals);
+        break;
+      case 'ArrowFunctionExpression':
+      case 'FunctionExpression':
+        for (const parameter of node.params) noteLocal(parameter, locals);
+        break;
       default:
     }
-    if (isFunction(node)) {
-      node.params.forEach(declare);
-      if (node.type === 'FunctionDeclaration' && node.id) declare(node.id);
+    const fields = childFields[node.type];
+    if (!fields) continue;
+    for (const name of fields) {
+      const field = (node as unknown as Record<string, t.Node | (t.Node | null)[] | null | undefined>)[name];
+      if (field === null || field === undefined) continue;
+      if (!Array.isArray(field)) stack.push(field);
+      else for (const item of field) if (item) stack.push(item);
     }
-    forEachChild(node, (child) => stack.push(child));
   }
-  return { markup: markup.sort((a, b) => a - b), calls, locals };
+  return { calls, locals };
+}
+
+function lastName(callee: t.Node): string {
+  if (callee.type === 'Identifier') return callee.name;
+  return callee.type === 'MemberExpression' && callee.property.type === 'Identifier' ? callee.property.name : '';
+}
+
+/** Only capitalised names can be tags. */
+function noteLocal(pattern: t.Node, locals: Set<string>): void {
+  if (pattern.type === 'Identifier') {
+    const first = pattern.name.charCodeAt(0);
+    if (first >= 65 && first <= 90) locals.add(pattern.name);
+  } else if (pattern.type === 'ObjectPattern' || pattern.type === 'ArrayPattern' || pattern.type === 'AssignmentPattern') {
+    for (const { name } of patternNames(pattern)) if (/^[A-Z]/.test(name)) locals.add(name);
+  }
 }

@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
-import type { KeyFact, Reading, TemplateNode } from '../../model/facts';
-import { addAction, addValue, type Body, excerpt, fillAction, hasMarkup, mergeReadings, newSink } from '../script/body';
+import type { KeyFact, Reading, TemplateNode, TemplateUse } from '../../model/facts';
+import type { Writable } from '../../model/writable';
+import { addAction, addValue, type Body, excerpt, fillAction, mergeReadings, newSink } from '../script/body';
 import { readExpression, readFunctionInto, readingsOf, readStatement, throws } from '../script/expressions';
 import { shufflingMethods } from '../script/lists';
 import { bindLocal, noteTested } from '../script/names';
@@ -11,6 +12,7 @@ import { declareFunction, declareHook, readEffect, readLooseHook } from './hooks
 import { bindProps } from './props';
 
 const noKey: KeyFact = { kind: 'none' };
+const none: readonly never[] = [];
 
 /** Tells whether a name is written as a component's: `Card`, `Card.Row`, `ui.card`. */
 export function isComponentTag(tag: string): boolean {
@@ -49,10 +51,10 @@ export function markupOf(body: Body, expression: t.Node, scope: Scope): Template
     case 'Identifier':
     case 'MemberExpression':
     case 'OptionalMemberExpression':
-      return hasMarkup(body.module, spanOf(node)) ? nestedMarkup(body, node, scope) : markupOfName(body, node, scope);
+      return body.module.holdsMarkup(node) ? nestedMarkup(body, node, scope) : markupOfName(body, node, scope);
     case 'ArrowFunctionExpression':
     case 'FunctionExpression':
-      return hasMarkup(body.module, spanOf(node)) ? markupOfFunction(body, node, scope) : [];
+      return body.module.holdsMarkup(node) ? markupOfFunction(body, node, scope) : [];
     case 'StringLiteral':
     case 'NumericLiteral':
     case 'BooleanLiteral':
@@ -68,10 +70,10 @@ export function markupOf(body: Body, expression: t.Node, scope: Scope): Template
 function nestedMarkup(body: Body, node: t.Node, scope: Scope): TemplateNode[] {
   const nodes = shown(body, node, scope);
   const span = spanOf(node);
-  if (!hasMarkup(body.module, span)) return nodes;
+  if (!body.module.holdsMarkup(node)) return nodes;
   const children: TemplateNode[] = [];
   forEachChild(node, (child) => {
-    if (hasMarkup(body.module, spanOf(child))) children.push(...markupWithin(body, child, scope));
+    if (body.module.holdsMarkup(child)) children.push(...markupWithin(body, child, scope));
   });
   const key: KeyFact = { kind: 'spread', span, text: '' };
   return children.length === 0
@@ -101,8 +103,7 @@ function branchOf(body: Body, test: t.Node, negated: boolean, scope: Scope, chil
 function markupOfName(body: Body, node: t.Node, scope: Scope): TemplateNode[] {
   const meaning = node.type === 'Identifier' ? lookUp(scope, node.name) : undefined;
   if (meaning?.kind === 'markup') return [...meaning.nodes, ...shown(body, node, scope)];
-  if (meaning?.kind === 'function' && hasMarkup(body.module, spanOf(meaning.node)))
-    return markupOfFunction(body, meaning.node, meaning.scope);
+  if (meaning?.kind === 'function' && body.module.holdsMarkup(meaning.node)) return markupOfFunction(body, meaning.node, meaning.scope);
   const readings = readingsOf(body, node, scope);
   if (readings.length === 0) return [];
   const [reading] = readings;
@@ -150,7 +151,7 @@ function calledMarkup(body: Body, callee: t.Identifier, node: Call, scope: Scope
   const local = meaning?.kind === 'function' ? meaning : undefined;
   const outer = meaning ? undefined : body.module.functions.get(callee.name);
   const rendered = local?.node ?? outer;
-  if (!rendered || !hasMarkup(body.module, spanOf(rendered))) return undefined;
+  if (!rendered || !body.module.holdsMarkup(rendered)) return undefined;
   const given = node.arguments.map((one) => readingsOf(body, one, scope));
   return markupOfFunction(body, rendered, local?.scope ?? { names: new Map() }, given);
 }
@@ -412,7 +413,7 @@ function readLooseStatement(body: Body, statement: t.Statement, scope: Scope): v
 }
 
 function keepRender(body: Body, sink: ReturnType<typeof newSink>, node: t.Node): void {
-  if (sink.reads.length + sink.changes.length + sink.raises.length + sink.calls.size === 0) return;
+  if (sink.reads.length === 0 && !sink.changes && !sink.raises && !sink.calls) return;
   fillAction(body, addAction(body, 'while rendering', 'render', spanOf(node)), sink);
 }
 
@@ -433,7 +434,7 @@ function loop(
     for (const one of statement.init.declarations)
       for (const found of patternNames(one.id)) inner.names.set(found.name, { kind: 'position' });
   }
-  if (!hasMarkup(body.module, spanOf(statement))) {
+  if (!body.module.holdsMarkup(statement)) {
     readLooseStatement(body, statement, scope);
     return [];
   }
@@ -469,13 +470,13 @@ function readLooseExpression(body: Body, expression: t.Node, scope: Scope, wrap 
   if (node.type === 'CallExpression') {
     if (readEffect(body, node, scope)) return;
     const callee = node.callee;
-    if (callee.type === 'MemberExpression' && callee.object.type === 'Identifier' && hasMarkup(body.module, spanOf(node))) {
+    if (callee.type === 'MemberExpression' && callee.object.type === 'Identifier' && body.module.holdsMarkup(node)) {
       keepMarkup(callee.object.name, wrap(node.arguments.flatMap((one) => markupOf(body, one, scope))), scope);
       return;
     }
     readLooseHook(body, node, scope);
   }
-  if (node.type === 'AssignmentExpression' && node.left.type === 'Identifier' && hasMarkup(body.module, spanOf(node.right))) {
+  if (node.type === 'AssignmentExpression' && node.left.type === 'Identifier' && body.module.holdsMarkup(node.right)) {
     keepMarkup(node.left.name, wrap(markupOf(body, node.right, scope)), scope);
     return;
   }
@@ -513,7 +514,7 @@ function declare(body: Body, declarator: t.VariableDeclarator, scope: Scope, lev
       return;
     }
   }
-  if (init && hasMarkup(body.module, spanOf(init)) && declareMarkup(body, declarator, init, scope)) return;
+  if (init && body.module.holdsMarkup(init) && declareMarkup(body, declarator, init, scope)) return;
   if (init?.type === 'CallExpression' && level === 'body' && declareHook(body, declarator, init, scope)) return;
   declareValue(body, declarator, init, scope, level);
 }
@@ -535,8 +536,8 @@ function declareValue(body: Body, declarator: t.VariableDeclarator, init: t.Node
   const sink = newSink();
   if (init) readExpression(body, init, scope, 'same', sink);
   if (init?.type === 'CallExpression' || init?.type === 'MemberExpression') looseHooksWithin(body, init, scope);
-  if (level === 'body' && (sink.changes.length > 0 || sink.raises.length > 0)) keepRender(body, sink, declarator);
-  const nodes = init?.type === 'ObjectExpression' && hasMarkup(body.module, spanOf(init)) ? markupOf(body, init, scope) : undefined;
+  if (level === 'body' && (sink.changes || sink.raises)) keepRender(body, sink, declarator);
+  const nodes = init?.type === 'ObjectExpression' && body.module.holdsMarkup(init) ? markupOf(body, init, scope) : undefined;
   for (const found of patternNames(declarator.id)) {
     if (nodes) scope.names.set(found.name, { kind: 'markup', nodes, readings: sink.reads });
     else if (found.rest || level === 'inner') bindLocal(found.node, partsOf(sink.reads, found.path), scope);
@@ -580,7 +581,7 @@ function valueMeaning(
 }
 
 function fragmentOf(body: Body, node: t.JSXFragment, scope: Scope): TemplateNode {
-  const children = node.children.flatMap((child) => markupOf(body, child, scope));
+  const children = contentOf(body, node.children, scope);
   return {
     kind: 'element',
     tag: '',
@@ -594,18 +595,29 @@ function fragmentOf(body: Body, node: t.JSXFragment, scope: Scope): TemplateNode
 }
 
 function contentKind(content: readonly t.Node[]): 'none' | 'markup' | 'text' | 'value' | 'function' {
-  const real = content.filter(
-    (child) =>
-      !(child.type === 'JSXText' && child.value.trim() === '') &&
-      !(child.type === 'JSXExpressionContainer' && child.expression.type === 'JSXEmptyExpression'),
-  );
-  const [only] = real;
+  let only: t.Node | undefined;
+  for (const child of content) {
+    if (child.type === 'JSXText' && child.value.trim() === '') continue;
+    if (child.type === 'JSXExpressionContainer' && child.expression.type === 'JSXEmptyExpression') continue;
+    if (only) return 'markup';
+    only = child;
+  }
   if (!only) return 'none';
-  if (real.length > 1) return 'markup';
   if (only.type === 'JSXText') return 'text';
   const inner = only.type === 'JSXExpressionContainer' ? bare(only.expression) : only;
   if (isFunction(inner)) return 'function';
   return inner.type === 'JSXElement' || inner.type === 'JSXFragment' ? 'markup' : 'value';
+}
+
+/** The markup of some nodes in a row. Most hold text alone: one list is shared by all that are empty. */
+function contentOf(body: Body, nodes: readonly t.Node[], scope: Scope): readonly TemplateNode[] {
+  let found: TemplateNode[] | undefined;
+  for (const node of nodes) {
+    if (node.type === 'JSXText') continue;
+    const markup = markupOf(body, node, scope);
+    if (markup.length > 0) (found ??= []).push(...markup);
+  }
+  return found ?? none;
 }
 
 function elementOf(body: Body, node: t.JSXElement, scope: Scope): TemplateNode {
@@ -614,7 +626,7 @@ function elementOf(body: Body, node: t.JSXElement, scope: Scope): TemplateNode {
   const attributes = readAttributes(body, opening.attributes, scope, tag, markupOf);
   const content = contentKind(node.children);
   const hands = content === 'function' ? handedBy(body, node.children, scope) : undefined;
-  const children = hands ? hands.nodes : node.children.flatMap((child) => markupOf(body, child, scope));
+  const children = hands ? hands.nodes : contentOf(body, node.children, scope);
   return placed(body, tag, opening.name, node, attributes, children, content, scope, hands?.values);
 }
 
@@ -651,27 +663,41 @@ function placed(
   name: t.Node,
   node: t.Node,
   attributes: ReturnType<typeof readAttributes>,
-  children: TemplateNode[],
+  children: readonly TemplateNode[],
   content: ReturnType<typeof contentKind>,
   scope: Scope,
   hands?: number[],
 ): TemplateNode {
   const { bindings, spreads, key } = attributes;
-  const shared = { span: spanOf(node), nameSpan: spanOf(name), bindings, spreads, key };
-  if (tag === 'Fragment' || tag === 'React.Fragment') return { kind: 'element', tag: '', ...shared, children };
-  if (!isComponentTag(tag)) return { kind: 'element', tag, ...shared, children };
+  const span = spanOf(node);
+  const nameSpan = spanOf(name);
+  const element = (tag: string, children: readonly TemplateNode[]): TemplateNode => ({
+    kind: 'element',
+    tag,
+    span,
+    nameSpan,
+    bindings,
+    spreads,
+    children,
+    key,
+  });
+  if (tag === 'Fragment' || tag === 'React.Fragment') return element('', children);
+  if (!isComponentTag(tag)) return element(tag, children);
   const meaning = lookUp(scope, tag.split('.')[0] ?? '');
   if (meaning?.kind === 'function' && !tag.includes('.')) {
-    return { kind: 'element', tag: '', ...shared, children: [...inlined(body, meaning, bindings), ...children] };
+    return element('', [...inlined(body, meaning, bindings), ...children]);
   }
-  const given = hands ? { hands } : {};
+  const use: Writable<TemplateUse> = { kind: 'use', tag: '', span, nameSpan, bindings, spreads, children, key, content };
+  if (hands) use.hands = hands;
   if (meaning && meaning.kind !== 'opaque') {
     const [reading] = readingsOf(body, name.type.startsWith('JSX') ? identifierOf(name) : name, scope);
-    return { kind: 'use', tag: '', ...(reading ? { dynamic: reading.value } : {}), ...shared, children, content, ...given };
+    if (reading) use.dynamic = reading.value;
+    return use;
   }
   const root = tag.split('.')[0] ?? '';
-  const hidden = meaning !== undefined || (!body.module.names.has(root) && body.module.locals.has(root));
-  return { kind: 'use', tag: hidden ? '' : tag, ...shared, children, content, ...given };
+  const hidden = meaning !== undefined || (!body.module.names.has(root) && body.module.isLocal(root));
+  if (!hidden) use.tag = tag;
+  return use;
 }
 
 function identifierOf(name: t.Node): t.Node {

@@ -1,8 +1,8 @@
+import type * as t from '@babel/types';
 import type { ActionFact, ActionKind, BodyFacts, ChangeFact, RaiseFact, Reading, ValueFact } from '../../model/facts';
 import type { Span } from '../../model/span';
+import type { Writable } from '../../model/writable';
 import type { FunctionNode } from './syntax';
-
-type Draft<T> = { -readonly [Key in keyof T]: T[Key] };
 
 /** What the module around a body declares, as far as bodies refer to it. */
 export type ModuleScope = {
@@ -14,18 +14,18 @@ export type ModuleScope = {
   readonly functions: ReadonlyMap<string, FunctionNode>;
   /** Constants at module level whose items and order never change. */
   readonly constants: ReadonlySet<string>;
-  /** Capitalised names declared inside functions of the module. */
-  readonly locals: ReadonlySet<string>;
-  /** Offsets at which markup begins, ascending. */
-  readonly markup: readonly number[];
+  /** Tells whether a capitalised name is declared inside some function of the module. */
+  readonly isLocal: (name: string) => boolean;
+  /** Tells whether markup begins within a node. */
+  readonly holdsMarkup: (node: t.Node) => boolean;
   readonly text: string;
 };
 
 /** The tables of a component's or hook's body while it is being read. */
 export type Body = {
   readonly module: ModuleScope;
-  readonly values: Draft<ValueFact>[];
-  readonly actions: Draft<ActionFact>[];
+  readonly values: Writable<ValueFact>[];
+  readonly actions: Writable<ActionFact>[];
   /** Functions met on the way, to be read when every name of the body is known. */
   readonly queue: (() => void)[];
   readonly propValues: Map<string, number>;
@@ -50,6 +50,8 @@ export type Body = {
   readonly attached: RaiseFact[];
 };
 
+const none: readonly never[] = [];
+
 export function newBody(module: ModuleScope): Body {
   return {
     module,
@@ -73,10 +75,11 @@ export function newBody(module: ModuleScope): Body {
 /** Collects what an expression or a function does. */
 export type Sink = {
   readonly reads: Reading[];
-  readonly changes: ChangeFact[];
-  readonly raises: RaiseFact[];
-  readonly calls: Set<number>;
-  readonly returns: Reading[];
+  /** The lists below are made when something is first put in: most expressions only read. */
+  changes: ChangeFact[] | undefined;
+  raises: RaiseFact[] | undefined;
+  calls: number[] | undefined;
+  returns: Reading[] | undefined;
   /** The position in a list was read. */
   position: boolean;
   /** How many functions deep the reading stands; a function's own `return` is at 0. */
@@ -84,7 +87,7 @@ export type Sink = {
 };
 
 export function newSink(): Sink {
-  return { reads: [], changes: [], raises: [], calls: new Set(), returns: [], position: false, depth: 0 };
+  return { reads: [], changes: undefined, raises: undefined, calls: undefined, returns: undefined, position: false, depth: 0 };
 }
 
 /** Adds a value to the body's table; its index. */
@@ -94,25 +97,30 @@ export function addValue(body: Body, value: ValueFact): number {
 
 /** Adds an action that is filled when the queue runs; its index. */
 export function addAction(body: Body, name: string, kind: ActionKind, span: Span): number {
-  return body.actions.push({ name, kind, span, reads: [], changes: [], raises: [], calls: [], cleansUp: false, returns: [] }) - 1;
+  return body.actions.push({ name, kind, span, reads: none, changes: none, raises: none, calls: none, cleansUp: false, returns: none }) - 1;
+}
+
+/** Notes a call of, or the handing on of, a function of the body. */
+export function addCall(sink: Sink, action: number): void {
+  (sink.calls ??= []).push(action);
 }
 
 /** Writes what was collected into an action. */
 export function fillAction(body: Body, index: number, sink: Sink): void {
   const action = body.actions[index];
   if (!action) return;
-  action.reads = sink.reads;
-  action.changes = sink.changes;
-  action.raises = sink.raises;
-  action.calls = [...sink.calls];
-  action.returns = sink.returns;
+  action.reads = sink.reads.length > 0 ? sink.reads : none;
+  if (sink.changes) action.changes = sink.changes;
+  if (sink.raises) action.raises = sink.raises;
+  if (sink.calls) action.calls = [...new Set(sink.calls)];
+  if (sink.returns) action.returns = sink.returns;
 }
 
 /** The value that stands for a prop of the component, made at its first reading. */
 export function propValue(body: Body, name: string, span: Span): number {
   const known = body.propValues.get(name);
   if (known !== undefined) return known;
-  const index = addValue(body, { name, kind: 'prop', span, from: [] });
+  const index = addValue(body, { name, kind: 'prop', span, from: none });
   body.propValues.set(name, index);
   return index;
 }
@@ -121,7 +129,7 @@ export function propValue(body: Body, name: string, span: Span): number {
 export function moduleValue(body: Body, name: string, span: Span): number {
   const known = body.moduleValues.get(name);
   if (known !== undefined) return known;
-  const index = addValue(body, { name, kind: 'module', span, from: [], source: name });
+  const index = addValue(body, { name, kind: 'module', span, from: none, source: name });
   body.moduleValues.set(name, index);
   return index;
 }
@@ -141,20 +149,6 @@ export function finishBody(body: Body): BodyFacts {
     );
   }
   return { values: body.values, actions: body.actions };
-}
-
-/** Tells whether markup begins within a span. */
-export function hasMarkup(module: ModuleScope, span: Span): boolean {
-  const { markup } = module;
-  let low = 0;
-  let high = markup.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((markup[middle] ?? 0) < span.start) low = middle + 1;
-    else high = middle;
-  }
-  const found = markup[low];
-  return found !== undefined && found < span.end;
 }
 
 /** The text of a span on one line, cut to `most` characters. */

@@ -1,11 +1,13 @@
 import type * as t from '@babel/types';
 import type { How, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { type Body, newSink, propValue, type Sink } from './body';
+import { addCall, type Body, newSink, propValue, type Sink } from './body';
 import { arrayMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
 import { bindLocal, demand, memberChain, mergeInto, noteTested, readMeaning, readName } from './names';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from './scope';
 import { bare, forEachChild, type FunctionNode, isFunction, patternNames, spanOf } from './syntax';
+
+const noPath: readonly string[] = [];
 
 /** The readings of an expression on its own. */
 export function readingsOf(body: Body, node: t.Node, scope: Scope, how: How = 'same'): Reading[] {
@@ -22,7 +24,7 @@ export function readExpression(body: Body, expression: t.Node, scope: Scope, how
   const node = bare(expression);
   switch (node.type) {
     case 'Identifier':
-      readName(body, node.name, [], how, node, scope, sink);
+      readName(body, node.name, noPath, how, node, scope, sink);
       return;
     case 'MemberExpression':
     case 'OptionalMemberExpression':
@@ -117,7 +119,7 @@ function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: r
   if (!value) return;
   if (value.kind === 'derived' && path.length === 0) value.from = [...value.from, ...from];
   else if (value.kind === 'state' || value.kind === 'ref' || value.kind === 'prop') {
-    sink.changes.push({ value: meaning.value, span, how: path.length > 0 ? 'in-place' : 'assign', from });
+    (sink.changes ??= []).push({ value: meaning.value, span, how: path.length > 0 ? 'in-place' : 'assign', from });
   }
 }
 
@@ -160,15 +162,15 @@ function readCalled(body: Body, node: Call, meaning: Meaning, path: readonly str
     }
     if (value?.kind === 'prop') {
       if (optional) body.tested.add(called.value);
-      sink.raises.push({ event: value.name, value: called.value, optional, span });
+      (sink.raises ??= []).push({ event: value.name, value: called.value, optional, span });
     }
-    if (value?.action !== undefined) sink.calls.add(value.action);
+    if (value?.action !== undefined) addCall(sink, value.action);
     sink.reads.push({ value: called.value, path: [], how: 'called', span: spanOf(node.callee) });
     readArguments(body, node, scope, sink, []);
     return;
   }
   if (meaning.kind === 'function') {
-    sink.calls.add(meaning.action);
+    addCall(sink, meaning.action);
     if (meaning.value !== undefined) sink.reads.push({ value: meaning.value, path: [], how: 'called', span: spanOf(node.callee) });
     readArguments(body, node, scope, sink, []);
     return;
@@ -180,7 +182,7 @@ function readCalled(body: Body, node: Call, meaning: Meaning, path: readonly str
   readMeaning(body, meaning, known ? path.slice(0, -1) : path, known ? 'computed' : 'called', spanOf(node.callee), inner);
   mergeInto(sink, inner, 'same');
   if (method && inPlaceMethods.has(method) && called && isHeld(body, called.value)) {
-    sink.changes.push({ value: called.value, span, how: 'in-place', from: [], ...listOrderOf(method) });
+    (sink.changes ??= []).push({ value: called.value, span, how: 'in-place', from: [], ...listOrderOf(method) });
   }
   readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
 }
@@ -251,7 +253,7 @@ function readSetterCall(body: Body, node: Call, partner: number, scope: Scope, s
   }
   const order = listOrder(node.arguments[0]);
   mergeInto(sink, inner, 'computed');
-  sink.changes.push({ value: partner, span: spanOf(node), how: 'set', from: inner.reads, ...(order ? { order } : {}) });
+  (sink.changes ??= []).push({ value: partner, span: spanOf(node), how: 'set', from: inner.reads, ...(order ? { order } : {}) });
 }
 
 /** Gives the parameters of a function no meaning beyond their names. */
@@ -276,7 +278,7 @@ export function readFunctionInto(body: Body, node: FunctionNode, scope: Scope, s
     const inner = newSink();
     inner.depth = sink.depth;
     readExpression(body, node.body, scope, 'same', inner);
-    if (sink.depth === 1) sink.returns.push(...inner.reads);
+    if (sink.depth === 1) (sink.returns ??= []).push(...inner.reads);
     mergeInto(sink, inner, 'computed');
   }
   sink.depth--;
@@ -335,7 +337,7 @@ function readReturn(body: Body, argument: t.Node, scope: Scope, sink: Sink): voi
   const inner = newSink();
   inner.depth = sink.depth;
   readExpression(body, argument, scope, 'same', inner);
-  if (sink.depth === 1) sink.returns.push(...inner.reads);
+  if (sink.depth === 1) (sink.returns ??= []).push(...inner.reads);
   mergeInto(sink, inner, 'computed');
 }
 

@@ -1,27 +1,30 @@
 import type * as t from '@babel/types';
 import type { How, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { type Body, moduleValue, propValue, type Sink } from './body';
+import { addCall, type Body, moduleValue, propValue, type Sink } from './body';
 import { lookUp, type Meaning, type Scope } from './scope';
 import { bare, keyName, patternNames, spanOf } from './syntax';
 
-export type Chain = { readonly base: t.Node; readonly path: string[]; readonly optional: boolean; readonly computed: t.Node[] };
+export type Chain = { readonly base: t.Node; readonly path: string[]; readonly optional: boolean; readonly computed: readonly t.Node[] };
+
+const none: readonly never[] = [];
 
 /** `a.b?.[c].d` → base `a`, path `b`, `*`, `d`; and the computed keys to be read on their own. */
 export function memberChain(node: t.Node): Chain {
   const path: string[] = [];
-  const computed: t.Node[] = [];
+  let computed: t.Node[] | undefined;
   let optional = false;
   let at = bare(node);
   while (at.type === 'MemberExpression' || at.type === 'OptionalMemberExpression') {
     if (at.type === 'OptionalMemberExpression' && at.optional) optional = true;
     if (at.computed && at.property.type !== 'StringLiteral' && at.property.type !== 'NumericLiteral') {
-      path.unshift('*');
-      computed.push(at.property);
-    } else path.unshift(keyName({ key: at.property, computed: false }) ?? '*');
+      path.push('*');
+      (computed ??= []).push(at.property);
+    } else path.push(keyName({ key: at.property, computed: false }) ?? '*');
     at = bare(at.object);
   }
-  return { base: at, path, optional, computed };
+  path.reverse();
+  return { base: at, path, optional, computed: computed ?? none };
 }
 
 /** `a` is the reading of a whole; what is done with it on the way makes it less. */
@@ -43,10 +46,10 @@ export function howOf(path: readonly string[], how: How): How {
 export function readMeaning(body: Body, meaning: Meaning, path: readonly string[], how: How, span: Span, sink: Sink): void {
   switch (meaning.kind) {
     case 'value': {
-      const whole = [...meaning.path, ...path];
+      const whole = meaning.path.length === 0 ? path : [...meaning.path, ...path];
       sink.reads.push({ value: meaning.value, path: whole, how: howOf(whole, how), span });
       const value = body.values[meaning.value];
-      if (value?.action !== undefined) sink.calls.add(value.action);
+      if (value?.action !== undefined) addCall(sink, value.action);
       if (value?.kind === 'rest') body.restTargets.push({ kind: 'unknown', tag: '' });
       break;
     }
@@ -63,7 +66,7 @@ export function readMeaning(body: Body, meaning: Meaning, path: readonly string[
       break;
     case 'function':
       if (meaning.value !== undefined) sink.reads.push({ value: meaning.value, path: [], how, span });
-      sink.calls.add(meaning.action);
+      addCall(sink, meaning.action);
       break;
     case 'markup':
       for (const one of meaning.readings) sink.reads.push({ ...one, how: 'computed', span });
@@ -136,9 +139,11 @@ export function bindLocal(pattern: t.Node, readings: readonly Reading[], scope: 
 
 /** Adds what an inner expression does; its readings count as `how` at most. */
 export function mergeInto(sink: Sink, inner: Sink, how: How): void {
-  for (const read of inner.reads) sink.reads.push(how === 'same' ? read : { ...read, how: weaken(read.how, how) });
-  sink.changes.push(...inner.changes);
-  sink.raises.push(...inner.raises);
-  for (const call of inner.calls) sink.calls.add(call);
+  for (const read of inner.reads) {
+    sink.reads.push(how === 'same' ? read : { value: read.value, path: read.path, how: weaken(read.how, how), span: read.span });
+  }
+  if (inner.changes) (sink.changes ??= []).push(...inner.changes);
+  if (inner.raises) (sink.raises ??= []).push(...inner.raises);
+  if (inner.calls) (sink.calls ??= []).push(...inner.calls);
   if (inner.position) sink.position = true;
 }

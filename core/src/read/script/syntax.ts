@@ -1,5 +1,6 @@
 import type * as t from '@babel/types';
 import type { Span } from '../../model/span';
+import { childFields } from './child-fields';
 
 export type FunctionNode =
   t.FunctionDeclaration | t.FunctionExpression | t.ArrowFunctionExpression | t.ObjectMethod | t.ClassMethod | t.ClassPrivateMethod;
@@ -23,28 +24,15 @@ export function isFunction(node: t.Node | null | undefined): node is FunctionNod
   }
 }
 
-const notChildren = new Set([
-  'type',
-  'start',
-  'end',
-  'loc',
-  'range',
-  'extra',
-  'errors',
-  'leadingComments',
-  'trailingComments',
-  'innerComments',
-]);
-
-/** Calls `visit` on each node directly below `node`, in the order of the parser's fields. */
+/** Calls `visit` on each node directly below `node`, in the order of the text; types are not visited. */
 export function forEachChild(node: t.Node, visit: (child: t.Node) => void): void {
-  for (const key in node) {
-    if (notChildren.has(key)) continue;
-    const field = (node as unknown as Record<string, unknown>)[key];
-    if (typeof field !== 'object' || field === null) continue;
-    if (Array.isArray(field)) {
-      for (const item of field) if (item !== null && typeof item === 'object') visit(item as t.Node);
-    } else if (typeof (field as t.Node).type === 'string') visit(field as t.Node);
+  const fields = childFields[node.type];
+  if (!fields) return;
+  for (const name of fields) {
+    const field = (node as unknown as Record<string, unknown>)[name];
+    if (field === null || field === undefined) continue;
+    if (!Array.isArray(field)) visit(field as t.Node);
+    else for (const item of field) if (item) visit(item as t.Node);
   }
 }
 
@@ -121,27 +109,47 @@ export function keyName(node: { readonly key: t.Node; readonly computed?: boolea
 }
 
 /** The identifiers that a pattern binds, with the members that lead to each and its default. */
-export function patternNames(pattern: t.Node, path: readonly string[] = []): PatternName[] {
+export function patternNames(pattern: t.Node): PatternName[] {
+  const found: PatternName[] = [];
+  collectNames(pattern, noPath, false, undefined, undefined, found);
+  return found;
+}
+
+const noPath: readonly string[] = [];
+
+function collectNames(
+  pattern: t.Node,
+  path: readonly string[],
+  rest: boolean,
+  key: t.Node | undefined,
+  fallback: t.Expression | undefined,
+  into: PatternName[],
+): void {
   switch (pattern.type) {
     case 'Identifier':
-      return [{ name: pattern.name, path, rest: false, node: pattern }];
+      into.push({ name: pattern.name, path, rest, node: pattern, key, fallback });
+      return;
     case 'AssignmentPattern':
-      return patternNames(pattern.left, path).map((found) => ({ ...found, fallback: found.fallback ?? pattern.right }));
+      collectNames(pattern.left, path, rest, key, pattern.right, into);
+      return;
     case 'RestElement':
-      return patternNames(pattern.argument, path).map((found) => ({ ...found, rest: true }));
+      collectNames(pattern.argument, path, true, key, fallback, into);
+      return;
     case 'ObjectPattern':
-      return pattern.properties.flatMap((property) => {
-        if (property.type === 'RestElement') return patternNames(property, path);
-        return patternNames(property.value, [...path, keyName(property) ?? '*']).map((found) =>
-          found.path.length === path.length + 1 ? { ...found, key: property.key } : found,
-        );
-      });
+      for (const property of pattern.properties) {
+        if (property.type === 'RestElement') collectNames(property, path, false, undefined, undefined, into);
+        else collectNames(property.value, [...path, keyName(property) ?? '*'], false, property.key, undefined, into);
+      }
+      return;
     case 'ArrayPattern':
-      return pattern.elements.flatMap((element, at) => (element ? patternNames(element, [...path, String(at)]) : []));
+      pattern.elements.forEach((element, at) => {
+        if (element) collectNames(element, [...path, String(at)], false, undefined, undefined, into);
+      });
+      return;
     case 'TSParameterProperty':
-      return patternNames(pattern.parameter, path);
+      collectNames(pattern.parameter, path, rest, key, fallback, into);
+      return;
     default:
-      return [];
   }
 }
 
@@ -151,8 +159,9 @@ export type PatternName = {
   readonly path: readonly string[];
   readonly rest: boolean;
   readonly node: t.Identifier;
-  readonly key?: t.Node;
-  readonly fallback?: t.Expression;
+  /** The property's own name, where it stands directly in an object pattern. */
+  readonly key: t.Node | undefined;
+  readonly fallback: t.Expression | undefined;
 };
 
 /** The declared type of a pattern or parameter, if it has one. */
