@@ -191,7 +191,7 @@ const analyst = {
     const files = await takeSources(given, report, () => mine !== job);
     if (!files || mine !== job) throw new Cancelled(cancelledMessage);
     report({ stage: 'Saving', done: 0, total: 0 });
-    await saveProject(projectId, name, origin, files);
+    await saveProject(projectId, name, origin, files, () => mine !== job);
   },
 
   /** Stops the work under way. */

@@ -8,7 +8,7 @@ import type { Excerpt } from '../analysis/answers';
 
 const colours = HighlightStyle.define([
   { tag: [tags.keyword, tags.operatorKeyword, tags.modifier], color: 'var(--moss)', fontWeight: '600' },
-  { tag: [tags.string, tags.special(tags.string)], color: 'var(--rust)' },
+  { tag: [tags.string, tags.special(tags.string)], color: 'var(--string)' },
   { tag: [tags.comment], color: 'var(--faint)', fontStyle: 'italic' },
   { tag: [tags.tagName, tags.typeName, tags.className], fontWeight: '600' },
 ]);

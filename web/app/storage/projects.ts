@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { cancelledMessage } from '../analysis/progress';
 import { database, type Origin, type Project, type StoredFile, type StoredText } from './database';
 
 const projectSchema = Joi.object<Project>({
@@ -59,9 +60,15 @@ function asStorageError(error: unknown): never {
 
 /**
  * Saves a project's files in one transaction: all of it or nothing. Files that are as before keep
- * their facts; files that are gone lose theirs.
+ * their facts; files that are gone lose theirs. Stopped before its end, it saves nothing and throws.
  */
-export async function saveProject(id: string, name: string, origin: Origin, given: NewFiles): Promise<Project> {
+export async function saveProject(
+  id: string,
+  name: string,
+  origin: Origin,
+  given: NewFiles,
+  isCancelled = (): boolean => false,
+): Promise<Project> {
   const now = Date.now();
   const before = await database.projects.get(id);
   const project: Project = {
@@ -85,6 +92,7 @@ export async function saveProject(id: string, name: string, origin: Origin, give
       await database.files.bulkPut(files);
       await database.texts.bulkPut(texts);
       await database.projects.put(project);
+      if (isCancelled()) throw new Error(cancelledMessage);
     })
     .catch(asStorageError);
   return project;

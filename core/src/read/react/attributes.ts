@@ -7,6 +7,7 @@ import { memberChain } from '../script/names';
 import { lookUp, type Scope } from '../script/scope';
 import { bare, dottedName, isFunction, keyName, spanOf } from '../script/syntax';
 import { declareAction } from './hooks';
+import { isCapitalised, isComponentTag } from './names';
 
 export type Attributes = { readonly bindings: readonly Binding[]; readonly spreads: readonly SpreadFact[]; readonly key: KeyFact };
 
@@ -114,19 +115,14 @@ function bindingOf(
   const sink = newSink();
   readExpression(body, node, scope, 'same', sink);
   if (sink.reads.length > 0) binding.readings = sink.reads;
-  if (binding.direction === 'out' && !isComponentName(tag)) attach(body, sink.reads);
+  if (binding.direction === 'out' && !isComponentTag(tag)) attach(body, sink.reads);
   const kept = node.type === 'Identifier' ? lookUp(scope, node.name) : undefined;
   if (holdsMarkup || kept?.kind === 'markup') binding.markup = markup(body, node, scope);
-  else if (node.type === 'Identifier' && !kept && /^[A-Z]\w*[a-z]/.test(node.name)) {
+  else if (node.type === 'Identifier' && !kept && isCapitalised(node.name) && /[a-z]/.test(node.name)) {
     binding.component = node.name;
     binding.markup = [handedOn(node.name, node)];
   }
   return binding;
-}
-
-/** A name that stands for a component of some kind, not for an element of the platform. */
-function isComponentName(tag: string): boolean {
-  return /^[A-Z_$]/.test(tag) || tag.includes('.');
 }
 
 /** A component given as a value: whoever takes it uses it in a way not seen here. */
@@ -188,7 +184,7 @@ function spreadOf(body: Body, argument: t.Node, whole: t.Node, scope: Scope, tag
     const rest = meaning?.kind === 'value' && body.values[meaning.value]?.kind === 'rest' && meaning.path.length === 0;
     if (rest || meaning?.kind === 'props') {
       const known = !lookUp(scope, tag.split('.')[0] ?? '');
-      body.restTargets.push({ kind: isComponentName(tag) ? (known ? 'use' : 'unknown') : 'element', tag });
+      body.restTargets.push({ kind: isComponentTag(tag) ? (known ? 'use' : 'unknown') : 'element', tag });
       const value = rest ? meaning.value : wholeProps(body, span);
       return { span, readings: [{ value, path: [], how: 'spread', span: spanOf(node) }] };
     }

@@ -19,6 +19,7 @@ import { innerScope, type Scope } from '../script/scope';
 import { annotationOf, bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, patternNames, spanOf } from '../script/syntax';
 import { readType, typeArguments } from '../script/types';
 import { addsProps, type Declared } from './declarations';
+import { isCapitalised } from './names';
 import { bindProps } from './props';
 import { markupOf, markupOfBlock } from './template';
 
@@ -27,8 +28,8 @@ export function nameOfDefault(file: string): string {
   const parts = file.split('/');
   const stem = (parts.at(-1) ?? '').replace(/\.\w+$/, '');
   const word = /^(index|page|layout|route|_\w+)$/.test(stem) ? (parts.at(-2) ?? stem) : stem;
-  const pascal = word.replace(/(?:^|[^A-Za-z0-9]+)([A-Za-z0-9])/g, (_, letter: string) => letter.toUpperCase());
-  return pascal.replace(/[^A-Za-z0-9_$]/g, '') || 'Default';
+  const pascal = word.replace(/(?:^|[^\p{L}\p{N}]+)([\p{L}\p{N}])/gu, (_, letter: string) => letter.toUpperCase());
+  return pascal.replace(/[^\p{L}\p{N}_$]/gu, '') || 'Default';
 }
 
 function isClassComponent(node: t.Node): node is t.ClassDeclaration | t.ClassExpression {
@@ -64,7 +65,7 @@ function isShowable(node: t.Node): boolean {
 export function isComponent(module: ModuleScope, declared: Declared): boolean {
   const { node } = declared;
   const last = declared.name.split('.').at(-1) ?? '';
-  const named = /^[A-Z]/.test(last) || declared.name === 'default';
+  const named = isCapitalised(last) || declared.name === 'default';
   if (!named) return false;
   if (isClassComponent(node)) return true;
   if (!isFunction(node)) return false;

@@ -2,6 +2,7 @@ import type * as t from '@babel/types';
 import type { AliasFact } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../script/syntax';
+import { isCapitalised } from './names';
 
 /** Something the module declares under a name: taken out of its wrappers. */
 export type Declared = {
@@ -39,7 +40,7 @@ function unwrap(node: t.Node): { node: t.Node; wrappers: Wrapper[] } {
         isFunction(given) ||
         given.type === 'CallExpression' ||
         given.type === 'ClassExpression' ||
-        (given.type === 'Identifier' && /^[A-Z]/.test(given.name))
+        (given.type === 'Identifier' && isCapitalised(given.name))
       );
     });
     if (!name || !first || /^(create[A-Z]|use[A-Z]|require$|render$|assign$)/.test(name)) return { node: inner, wrappers };
@@ -110,7 +111,7 @@ export function declarationsOf(statements: readonly t.Statement[]): Declared[] {
 function memberDeclarations(expression: t.Node): Declared[] {
   if (expression.type !== 'AssignmentExpression') return [];
   const name = dottedName(expression.left);
-  if (!name || !/^[A-Z]\w*\.[A-Z]\w*$/.test(name)) return [];
+  if (!name || !/^\p{Lu}[\w\p{L}]*\.\p{Lu}[\w\p{L}]*$/u.test(name)) return [];
   const { node, wrappers } = unwrap(expression.right);
   return [{ name, nameSpan: spanOf(expression.left), span: spanOf(expression), node, whole: expression.right, wrappers }];
 }
@@ -143,7 +144,7 @@ function membersOf(name: string, object: t.ObjectExpression): AliasFact[] {
     if (property.type !== 'ObjectProperty') return [];
     const key = keyName(property);
     const target = dottedName(bare(property.value));
-    return key && target && /^[A-Z]/.test(target) ? [{ name: `${name}.${key}`, target, wrappedBy: [] }] : [];
+    return key && target && isCapitalised(target) ? [{ name: `${name}.${key}`, target, wrappedBy: [] }] : [];
   });
 }
 

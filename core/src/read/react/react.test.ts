@@ -29,6 +29,7 @@ describe('what counts as a component', () => {
     ['one that calls createElement', "function Card() { return createElement('p', null); }", ['Card']],
     ['a member', 'const Card = () => <p/>; Card.Header = function () { return <h2/>; };', ['Card', 'Card.Header']],
     ['a typed constant', 'const Card: FC<{ a: string }> = ({ a }) => <p>{a}</p>;', ['Card']],
+    ['a name with an accent', 'function Über() { return <p/>; }', ['Über']],
     ['a lower-case function is none', 'function card() { return <p/>; }', []],
     [
       'a function that makes components is none',

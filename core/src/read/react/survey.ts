@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import { childFields } from '../script/child-fields';
 import { patternNames } from '../script/syntax';
+import { isCapitalised } from './names';
 
 export type Survey = {
   /** Calls at any depth that put markup on the screen or make routes. */
@@ -66,9 +67,8 @@ function lastName(callee: t.Node): string {
 /** Only capitalised names can be tags. */
 function noteLocal(pattern: t.Node, locals: Set<string>): void {
   if (pattern.type === 'Identifier') {
-    const first = pattern.name.charCodeAt(0);
-    if (first >= 65 && first <= 90) locals.add(pattern.name);
+    if (isCapitalised(pattern.name)) locals.add(pattern.name);
   } else if (pattern.type === 'ObjectPattern' || pattern.type === 'ArrayPattern' || pattern.type === 'AssignmentPattern') {
-    for (const { name } of patternNames(pattern)) if (/^[A-Z]/.test(name)) locals.add(name);
+    for (const { name } of patternNames(pattern)) if (isCapitalised(name)) locals.add(name);
   }
 }

@@ -9,15 +9,11 @@ import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../script
 import { bare, calleeName, dottedName, forEachChild, type FunctionNode, isFunction, patternNames, spanOf } from '../script/syntax';
 import { readAttributes } from './attributes';
 import { declareFunction, declareHook, readEffect, readLooseHook } from './hooks';
+import { isComponentTag } from './names';
 import { bindProps } from './props';
 
 const noKey: KeyFact = { kind: 'none' };
 const none: readonly never[] = [];
-
-/** Tells whether a name is written as a component's: `Card`, `Card.Row`, `ui.card`. */
-export function isComponentTag(tag: string): boolean {
-  return /^[A-Z_$]/.test(tag) || tag.includes('.');
-}
 
 /** The markup that an expression renders; nothing for one that renders only constants. */
 export function markupOf(body: Body, expression: t.Node, scope: Scope): TemplateNode[] {

@@ -28,6 +28,26 @@ function linesOf(findings: readonly FindingView[]): Line[] {
   });
 }
 
+/** Places that could not be parsed: what the findings do not speak of. */
+function Problems({ problems }: Pick<Summary, 'problems'>) {
+  const [first] = problems;
+  if (!first) return null;
+  const words = (problem: typeof first): string => `${problem.file}, line ${problem.line}: ${problem.message}`;
+  return (
+    <details className="problems">
+      <summary>
+        {counted(problems.length, 'place')} could not be parsed; what could be read around {problems.length === 1 ? 'it' : 'them'} is.{' '}
+        {words(first)}
+      </summary>
+      <ul>
+        {problems.map((problem) => (
+          <li key={`${problem.file}:${problem.start}:${problem.message}`}>{words(problem)}</li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
 function touchWords(finding: FindingView): string {
   if (finding.pages.length > 0) return counted(finding.pages.length, 'page');
   return finding.touches.places > 0 ? counted(finding.touches.places, 'place') : '';
@@ -86,15 +106,13 @@ export function FindingsView({ project, summary, findings, chosen, code, place }
             {severity === 'tidy' ? ' to tidy' : ''}
           </button>
         ))}
-        {summary.problems.length > 0 && (
-          <span>{counted(summary.problems.length, 'place')} in the source could not be parsed; what could be read around them is.</span>
-        )}
         <span style={{ marginLeft: 'auto' }}>
           <Link to="/help" style={{ color: 'inherit' }}>
             What Liana finds
           </Link>
         </span>
       </div>
+      <Problems problems={summary.problems} />
       {findings.length === 0 ? (
         <div className="work-area" style={{ gridTemplateColumns: '1fr' }}>
           <section className="sheet empty">

@@ -182,7 +182,7 @@ export function TreeView({ summary, project, tree, state, place, card, code }: P
                     style={{
                       left: x + 4,
                       color: strandColour(strand.kind, strand.loose !== undefined),
-                      opacity: bright && !bright.has(strand.id) ? 0.35 : 1,
+                      ...(bright && !bright.has(strand.id) ? { color: 'var(--faint)', fontWeight: 400 } : {}),
                     }}
                     onClick={() => go({ strand: strand.id === state.strand ? undefined : strand.id })}
                   >

@@ -1,0 +1,9 @@
+/** Tells whether a tag stands for a component: `Card`, `ui.card`, `Über`. The platform's own begin with a small letter. */
+export function isComponentTag(tag: string): boolean {
+  return !/^[a-z]/.test(tag) || tag.includes('.');
+}
+
+/** Tells whether a name is written as components are: with a capital. */
+export function isCapitalised(name: string): boolean {
+  return /^\p{Lu}/u.test(name);
+}

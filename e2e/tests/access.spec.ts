@@ -1,0 +1,46 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+
+async function seriousOn(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
+    .map(
+      (violation) =>
+        `${violation.id}: ${violation.nodes
+          .map((node) => node.target.join(' '))
+          .slice(0, 3)
+          .join(', ')}`,
+    );
+}
+
+for (const scheme of ['light', 'dark'] as const) {
+  test.describe(scheme, () => {
+    test.use({ colorScheme: scheme });
+
+    test('the first page', async ({ page }) => {
+      await page.goto('/');
+      await expect(page.getByRole('button', { name: 'Open the demo' })).toBeVisible();
+      expect(await seriousOn(page)).toEqual([]);
+    });
+
+    test('the tree, and with a choice', async ({ page }) => {
+      await page.goto('/demo');
+      await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+      expect(await seriousOn(page)).toEqual([]);
+      await page.getByRole('treeitem', { name: /^PassageQueue/ }).click();
+      await expect(page.getByRole('heading', { name: 'PassageQueue' })).toBeVisible();
+      expect(await seriousOn(page)).toEqual([]);
+    });
+
+    test('findings and help', async ({ page }) => {
+      await page.goto('/demo');
+      await page.getByRole('link', { name: /^Findings/ }).click();
+      await expect(page.getByRole('listbox')).toBeVisible();
+      expect(await seriousOn(page)).toEqual([]);
+      await page.goto('/help/prop-missing');
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      expect(await seriousOn(page)).toEqual([]);
+    });
+  });
+}
