@@ -91,6 +91,40 @@ ${children || '          <p>{chosen}</p>'}
 `;
 }
 
+/** What stands beside the components of a page: its requests, its sums, its words. */
+function helpers(name: string, random: () => number): string {
+  const kinds = ['total', 'average', 'latest', 'label', 'group', 'compare', 'validate', 'format'];
+  const functions = kinds.map((kind) => {
+    const limit = Math.floor(random() * 90) + 10;
+    return `/**
+ * The ${kind} of some items, as ${name} shows it. Items that are done count only below ${limit}.
+ */
+export function ${kind}Of${name}(items: readonly Item[], options: { locale?: string; limit?: number } = {}): string {
+  const { locale = 'en', limit = ${limit} } = options;
+  const counted = items.filter((item) => !item.done || item.amount < limit);
+  let result = 0;
+  for (const item of counted) {
+    // Tags that begin with a dash take away what the others add.
+    const sign = item.tags.some((tag) => tag.startsWith('-')) ? -1 : 1;
+    result += sign * Math.min(item.amount, limit);
+  }
+  if (Number.isNaN(result) || counted.length === 0) return 'nothing to ${kind}';
+  return new Intl.NumberFormat(locale, { maximumFractionDigits: 1 }).format(result / Math.max(1, counted.length));
+}
+`;
+  });
+  return `import type { Item } from '@/model/types';
+
+export async function load${name}(signal: AbortSignal): Promise<Item[]> {
+  const response = await fetch(\`/api/${name.toLowerCase()}?order=name\`, { signal, headers: { Accept: 'application/json' } });
+  if (!response.ok) throw new Error(\`${name} could not be loaded: \${response.status}\`);
+  const items = (await response.json()) as Item[];
+  return items.map((item) => ({ ...item, tags: item.tags ?? [], amount: Number(item.amount) }));
+}
+
+${functions.join('\n')}`;
+}
+
 function page(name: string, tops: readonly string[]): string {
   return `import { useState } from 'react';
 import { SessionContext } from '@/model/session';
@@ -114,7 +148,8 @@ ${tops.map((one) => `      <${one} items={items} filter={filter} onChoose={remov
 
 /**
  * An application of about `count` components: pages of some forty parts each, three to five levels
- * deep, with shared parts, values handed down, contexts, lists and handlers. The same for the same seed.
+ * deep, with shared parts, values handed down, contexts, lists and handlers, and beside them a quarter
+ * of modules without components. The same for the same seed.
  */
 export function makeApplication(count: number, seed = 7): Application {
   const random = seeded(seed);
@@ -133,6 +168,8 @@ export function makeApplication(count: number, seed = 7): Application {
       const below = names.filter((_, other) => parents[other] === at);
       sources.push({ file: `src/pages/${name}/${one}.tsx`, text: part(one, below, random) });
     });
+    for (let at = 1; at <= 5; at++)
+      sources.push({ file: `src/pages/${name}/helpers${at}.ts`, text: helpers(`${name}Helper${at}`, random) });
     sources.push({
       file: `src/pages/${name}/${name}.tsx`,
       text: page(

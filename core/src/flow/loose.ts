@@ -55,7 +55,7 @@ export function isPlain(node: TemplateUse): boolean {
 }
 
 /** Tells whether a use gives a name; cheaper than asking for all names. */
-function isGiven(node: TemplateUse, name: string): boolean {
+export function isGiven(node: TemplateUse, name: string): boolean {
   if (name === 'children' && node.content !== 'none') return true;
   return node.bindings.some((binding) => binding.name === name) || node.spreads.some((spread) => spread.names?.includes(name));
 }

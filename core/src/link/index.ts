@@ -56,7 +56,7 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
     const own = editedFiles.has(component.file)
       ? files.get(component.file)?.components.find((one) => one.name === component.name)
       : undefined;
-    const declaredThere = [...component.contract.props.values()].some((prop) => editedFiles.has(prop.declared.file));
+    const declaredThere = !own && declaresIn(component, editedFiles);
     if (!own && !declaredThere) continue;
     const facts = own ?? component.facts;
     components.set(id, { ...component, facts, contract: contracts.of(component.file, facts), takes: takes.of(component.file, facts) });
@@ -75,6 +75,11 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
     counts,
     linkage: before.linkage,
   };
+}
+
+function declaresIn(component: Component, files: ReadonlySet<FilePath>): boolean {
+  for (const prop of component.contract.props.values()) if (files.has(prop.declared.file)) return true;
+  return false;
 }
 
 /** Uses written in edited files anew, those of all other files as they are. */

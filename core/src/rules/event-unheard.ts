@@ -1,4 +1,4 @@
-import { givenNames, isPlain, type KnownUse } from '../flow';
+import { isGiven, isPlain, type KnownUse } from '../flow';
 import type { ComponentId } from '../model/ids';
 import { locate } from '../model/span';
 import { counted, listed } from './sentences';
@@ -25,7 +25,7 @@ export const eventUnheard: Rule = ({ model, uses }) => {
       const [raise] = event.raised;
       if (!raise || !prop || prop.required === 'yes' || prop.fallback !== undefined) return [];
       const unheard = known.filter((one) => isUnheard(one, event.spelling));
-      const heard = known.filter((one) => givenNames(one.use.node).has(event.spelling));
+      const heard = known.filter((one) => isGiven(one.use.node, event.spelling));
       if (unheard.length === 0 || (heard.length > 0 && heard.length < unheard.length)) return [];
       const at = locate(component.file, raise.span);
       const owners = [...new Set(unheard.map((one) => one.owner.name))];
@@ -60,6 +60,6 @@ export const eventUnheard: Rule = ({ model, uses }) => {
 
 /** A part that is switched off raises nothing. */
 function isUnheard(known: KnownUse, event: string): boolean {
-  const given = givenNames(known.use.node);
-  return !given.has(event) && !given.has('disabled') && !given.has('readOnly');
+  const { node } = known.use;
+  return !isGiven(node, event) && !isGiven(node, 'disabled') && !isGiven(node, 'readOnly');
 }

@@ -7,17 +7,20 @@ import {
   findNames,
   lineAt,
   lineStarts,
+  isConfig,
   link,
+  type Linked,
   type Location,
-  type Model,
   orderColumns,
   type Page,
   pageOf,
   placeCard,
   readerVersion,
+  relink,
   strandsOf,
   type SourceFile,
   type Strand,
+  type SurveyKeep,
   type Tree,
   unfold,
 } from '@liana/core';
@@ -35,7 +38,10 @@ import { type Given, takeSources } from './sources';
 type Opened = {
   readonly projectId: string;
   readonly readAt: number;
-  readonly model: Model;
+  readonly model: Linked;
+  /** What was read: a file of the same hash needs no new look. */
+  readonly hashes: ReadonlyMap<FilePath, string>;
+  readonly keep: SurveyKeep;
   readonly findings: readonly Finding[];
   readonly texts: Map<FilePath, string>;
   readonly pages: Map<string, { tree: Tree; strands: readonly Strand[]; local: number }>;
@@ -60,13 +66,25 @@ async function keptFacts(projectId: string, files: readonly StoredFile[]): Promi
   return kept;
 }
 
+/** Facts of the project that is open, for files that are as they were: the same objects, so that linking can tell. */
+function factsAtHand(projectId: string, sources: readonly StoredFile[]): Map<FilePath, FileFacts> | undefined {
+  if (opened?.projectId !== projectId) return undefined;
+  const { model, hashes } = opened;
+  return new Map(
+    sources.flatMap((file): [FilePath, FileFacts][] => {
+      const facts = hashes.get(file.file) === file.hash ? model.files.get(file.file) : undefined;
+      return facts ? [[file.file, facts]] : [];
+    }),
+  );
+}
+
 async function readFacts(
   projectId: string,
   sources: readonly StoredFile[],
   report: ReportProgress,
   isCancelled: () => boolean,
 ): Promise<Map<FilePath, FileFacts>> {
-  const facts = await keptFacts(projectId, sources);
+  const facts = factsAtHand(projectId, sources) ?? (await keptFacts(projectId, sources));
   const missing = sources.filter((file) => !facts.has(file.file));
   if (missing.length > 0) {
     const hashes = new Map(missing.map((file) => [file.file, file.hash]));
@@ -112,12 +130,28 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
   const configs = await database.texts.bulkGet(
     files.filter((file) => file.kind === 'config').map((file): [string, string] => [projectId, file.file]),
   );
-  const model = link(
-    facts,
-    configs.flatMap((one) => (one ? [{ file: one.file, text: one.text }] : [])),
-  );
+  const texts = configs.flatMap((one) => (one ? [{ file: one.file, text: one.text }] : []));
+  const before = opened?.projectId === projectId && sameConfigs(opened.hashes, files) ? opened : undefined;
+  const model = before ? relink(before.model, facts, texts) : link(facts, texts);
+  const keep = before?.keep ?? new Map();
   report({ stage: 'Checking', done: 0, total: 0 });
-  return { projectId, readAt: project.readAt, model, findings: check(model), texts: new Map(), pages: new Map() };
+  return {
+    projectId,
+    readAt: project.readAt,
+    model,
+    hashes: new Map(files.map((file) => [file.file, file.hash])),
+    keep,
+    findings: check(model, keep),
+    texts: new Map(),
+    pages: new Map(),
+  };
+}
+
+/** Tells whether the configuration is as it was when the hashes were taken. */
+function sameConfigs(hashes: ReadonlyMap<FilePath, string>, files: readonly StoredFile[]): boolean {
+  const configs = files.filter((file) => file.kind === 'config');
+  const known = [...hashes.keys()].filter(isConfig);
+  return configs.length === known.length && configs.every((file) => hashes.get(file.file) === file.hash);
 }
 
 async function ensure(projectId: string, report: ReportProgress = () => undefined): Promise<Opened> {

@@ -28,9 +28,10 @@ export function addsProps(wrapper: Wrapper): boolean {
 }
 
 /** `memo(forwardRef(function X() {}))` → the function, and `memo`, `forwardRef`. */
-function unwrap(node: t.Node): { node: t.Node; wrappers: Wrapper[] } {
-  const wrappers: Wrapper[] = [];
+function unwrap(node: t.Node): { node: t.Node; wrappers: readonly Wrapper[] } {
   let inner = bare(node);
+  if (inner.type !== 'CallExpression') return { node: inner, wrappers: none };
+  const wrappers: Wrapper[] = [];
   for (;;) {
     if (inner.type !== 'CallExpression') return { node: inner, wrappers };
     const name = calleeName(inner) ?? (inner.callee.type === 'CallExpression' ? calleeName(inner.callee) : undefined);
@@ -48,6 +49,8 @@ function unwrap(node: t.Node): { node: t.Node; wrappers: Wrapper[] } {
     inner = bare(first);
   }
 }
+
+const none: readonly never[] = [];
 
 function declaredBy(id: t.Node, init: t.Node, whole: Span): Declared[] {
   if (id.type !== 'Identifier') return [];
@@ -68,43 +71,52 @@ function declaredBy(id: t.Node, init: t.Node, whole: Span): Declared[] {
 
 /** All that the statements of a module declare under a name; a default export without one is `default`. */
 export function declarationsOf(statements: readonly t.Statement[]): Declared[] {
-  return statements.flatMap((statement): Declared[] => {
-    switch (statement.type) {
-      case 'ExportNamedDeclaration':
-        return statement.declaration ? declarationsOf([statement.declaration]) : [];
-      case 'ExportDefaultDeclaration': {
-        const declared = statement.declaration;
-        if ((declared.type === 'FunctionDeclaration' || declared.type === 'ClassDeclaration') && declared.id)
-          return declarationsOf([declared]);
-        if (declared.type === 'Identifier' || declared.type.startsWith('TS')) return [];
-        const { node, wrappers } = unwrap(declared);
-        const start = statement.start ?? 0;
-        const named = isFunction(node) && 'id' in node && node.id ? node.id : undefined;
-        const nameSpan = named ? spanOf(named) : { start, end: start + 'export default'.length };
-        return [{ name: 'default', nameSpan, span: spanOf(statement), node, whole: declared, wrappers }];
+  const found: Declared[] = [];
+  for (const statement of statements) collectDeclared(statement, found);
+  return found;
+}
+
+function collectDeclared(statement: t.Statement, into: Declared[]): void {
+  switch (statement.type) {
+    case 'ExportNamedDeclaration':
+      if (statement.declaration) collectDeclared(statement.declaration, into);
+      return;
+    case 'ExportDefaultDeclaration':
+      collectDefault(statement, into);
+      return;
+    case 'FunctionDeclaration':
+    case 'ClassDeclaration':
+      if (statement.id) {
+        into.push({
+          name: statement.id.name,
+          nameSpan: spanOf(statement.id),
+          span: spanOf(statement),
+          node: statement,
+          whole: statement,
+          wrappers: none,
+        });
       }
-      case 'FunctionDeclaration':
-      case 'ClassDeclaration':
-        return statement.id
-          ? [
-              {
-                name: statement.id.name,
-                nameSpan: spanOf(statement.id),
-                span: spanOf(statement),
-                node: statement,
-                whole: statement,
-                wrappers: [],
-              },
-            ]
-          : [];
-      case 'VariableDeclaration':
-        return statement.declarations.flatMap((one) => (one.init ? declaredBy(one.id, one.init, spanOf(one)) : []));
-      case 'ExpressionStatement':
-        return memberDeclarations(statement.expression);
-      default:
-        return [];
-    }
-  });
+      return;
+    case 'VariableDeclaration':
+      for (const one of statement.declarations) if (one.init) into.push(...declaredBy(one.id, one.init, spanOf(one)));
+      return;
+    case 'ExpressionStatement':
+      into.push(...memberDeclarations(statement.expression));
+      return;
+    default:
+  }
+}
+
+function collectDefault(statement: t.ExportDefaultDeclaration, into: Declared[]): void {
+  const declared = statement.declaration;
+  if ((declared.type === 'FunctionDeclaration' || declared.type === 'ClassDeclaration') && declared.id) collectDeclared(declared, into);
+  else if (declared.type !== 'Identifier' && !declared.type.startsWith('TS')) {
+    const { node, wrappers } = unwrap(declared);
+    const start = statement.start ?? 0;
+    const named = isFunction(node) && 'id' in node && node.id ? node.id : undefined;
+    const nameSpan = named ? spanOf(named) : { start, end: start + 'export default'.length };
+    into.push({ name: 'default', nameSpan, span: spanOf(statement), node, whole: declared, wrappers });
+  }
 }
 
 /** `Card.Header = function () { … }`. */

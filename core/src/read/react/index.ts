@@ -32,16 +32,26 @@ export function readReact(file: string, text: string): FileFacts {
     problems,
     imports,
     exports,
-    types: program.body.flatMap((statement) => readTypeDeclaration(statement) ?? []),
+    types: kept(program.body, readTypeDeclaration),
     components: sorted.components,
     shared: sorted.shared,
     roots: [...roots, ...sorted.loose],
     routes: [...sorted.routes, ...calls.flatMap((call) => (sorted.seen.has(call) ? [] : routesOfCall(module, call, '')))],
-    ambient: program.body.flatMap((statement) => ambientOf(statement) ?? []),
+    ambient: kept(program.body, ambientOf),
     aliases: sorted.aliases,
   };
   if (runs) facts.runs = runs === 'use client' ? 'client' : 'server';
   return facts;
+}
+
+/** What a question has an answer for, statement by statement. */
+function kept<T>(statements: readonly t.Statement[], ask: (statement: t.Statement) => T | undefined): T[] {
+  const found: T[] = [];
+  for (const statement of statements) {
+    const answer = ask(statement);
+    if (answer !== undefined) found.push(answer);
+  }
+  return found;
 }
 
 function moduleScope(
@@ -51,7 +61,13 @@ function moduleScope(
   imports: FileFacts['imports'],
   isLocal: (name: string) => boolean,
 ): ModuleScope {
-  const names = new Set([...program.body.flatMap(declaredNames), ...imports.filter((one) => !one.typeOnly).map((one) => one.local)]);
+  const names = new Set<string>();
+  for (const statement of program.body) for (const name of declaredNames(statement)) names.add(name);
+  const imported = new Map<string, { from: string; imported: string }>();
+  for (const one of imports) {
+    if (!one.typeOnly) names.add(one.local);
+    imported.set(one.local, one);
+  }
   const functions = new Map<string, FunctionNode>();
   const constants = new Set<string>();
   for (const one of declared) {
@@ -59,7 +75,6 @@ function moduleScope(
     const value = bare(one.node);
     if (value.type === 'ArrayExpression' || value.type === 'ObjectExpression') constants.add(one.name);
   }
-  const imported = new Map(imports.map((one) => [one.local, { from: one.from, imported: one.imported }]));
   return { names, imported, functions, constants, isLocal, holdsMarkup: markupFinder(text), text };
 }
 

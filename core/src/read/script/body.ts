@@ -136,7 +136,8 @@ export function moduleValue(body: Body, name: string, span: Span): number {
 
 /** Reads all functions that were put off, and gives the finished tables. */
 export function finishBody(body: Body): BodyFacts {
-  for (let next = body.queue.shift(); next; next = body.queue.shift()) next();
+  for (let at = 0; at < body.queue.length; at++) body.queue[at]?.();
+  body.queue.length = 0;
   for (const [index, value] of body.values.entries()) {
     if (value.kind !== 'context' && value.kind !== 'hook') continue;
     if (body.tested.has(index) && !body.thrown.has(index)) value.guarded = true;

@@ -24,8 +24,11 @@ function moduleName(node: t.Identifier | t.StringLiteral): string {
 }
 
 /** Names that a statement declares at module level. */
-export function declaredNames(statement: t.Node): string[] {
+export function declaredNames(statement: t.Node): readonly string[] {
   switch (statement.type) {
+    case 'ImportDeclaration':
+    case 'ExpressionStatement':
+      return none;
     case 'VariableDeclaration':
       return statement.declarations.flatMap((one) => patternNames(one.id).map((found) => found.name));
     case 'FunctionDeclaration':
@@ -40,9 +43,11 @@ export function declaredNames(statement: t.Node): string[] {
     case 'ExportDefaultDeclaration':
       return statement.declaration ? declaredNames(statement.declaration) : [];
     default:
-      return [];
+      return none;
   }
 }
+
+const none: readonly never[] = [];
 
 function exportsOfNamed(node: t.ExportNamedDeclaration): ExportFact[] {
   const from = node.source?.value;
