@@ -11,7 +11,7 @@ export { walkTemplate, usesIn } from './model/walk';
 export { isReadable, readerVersion, readFile } from './read';
 export { parserOptions } from './read/script/parse';
 export { fileRole, isConfig, link, type Linked, relink } from './link';
-export { ancestors, placesLimit, providerFor, unfold } from './tree';
+export { ancestors, conditionOf, placesLimit, providerFor, unfold } from './tree';
 export {
   type EventEntry,
   orderColumns,

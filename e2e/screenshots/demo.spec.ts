@@ -13,7 +13,10 @@ test('the main views, from the demo', async ({ page }) => {
   await page.goto('/demo');
   await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
   await shot(page, 'tree');
-  await page.getByRole('treeitem', { name: /^PassageQueue/ }).click();
+  await page
+    .getByRole('treeitem', { name: /^PassageQueue/ })
+    .locator('.name')
+    .click();
   await expect(page.getByRole('heading', { name: 'PassageQueue' })).toBeVisible();
   await shot(page, 'tree-selection');
   await page.getByRole('link', { name: /^Findings/ }).click();

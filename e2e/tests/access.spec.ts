@@ -28,7 +28,10 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.goto('/demo');
       await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
       expect(await seriousOn(page)).toEqual([]);
-      await page.getByRole('treeitem', { name: /^PassageQueue/ }).click();
+      await page
+        .getByRole('treeitem', { name: /^PassageQueue/ })
+        .locator('.name')
+        .click();
       await expect(page.getByRole('heading', { name: 'PassageQueue' })).toBeVisible();
       expect(await seriousOn(page)).toEqual([]);
     });

@@ -27,6 +27,7 @@ test('delete, and undo brings all of it back', async ({ page }) => {
 
 test('a deleted project’s address says what happened', async ({ page }) => {
   await page.getByRole('link', { name: 'boats' }).click();
+  await expect(page.getByRole('treeitem', { name: /^Row/ })).toBeVisible();
   const address = page.url();
   await page.goto('/');
   await page.getByRole('button', { name: 'Delete' }).click();

@@ -4,7 +4,7 @@ import type { Component, ContractProp, Model, Use } from '../model/model';
 import { locate, type Location } from '../model/span';
 import type { Knot, Strand } from '../model/strand';
 import type { Place, PlaceIndex, Tree } from '../model/tree';
-import { providerFor } from '../tree';
+import { conditionOf, providerFor } from '../tree';
 
 /** What the card beside the tree tells of one place. */
 export type PlaceCard = {
@@ -102,7 +102,7 @@ function originOf(model: Model, strands: readonly Strand[], place: PlaceIndex, p
     if (strand.loose !== undefined || strand.kind === 'event') continue;
     const knots = new Map(strand.knots.map((knot): [PlaceIndex, Knot] => [knot.place, knot]));
     const here = knots.get(place);
-    if (!here || here.name !== prop || here.from < 0) continue;
+    if (!here?.names.includes(prop) || here.from < 0) continue;
     let hops = 0;
     for (let at: Knot | undefined = here; at && at.from >= 0 && hops < 100; at = knots.get(at.from)) hops++;
     return {
@@ -110,7 +110,7 @@ function originOf(model: Model, strands: readonly Strand[], place: PlaceIndex, p
       name: strand.name,
       home: model.components.get(strand.home)?.name ?? '',
       hops,
-      renamed: here.name !== strand.name,
+      renamed: prop !== strand.name,
     };
   }
   return undefined;
@@ -199,7 +199,7 @@ export function placeCard(model: Model, tree: Tree, strands: readonly Strand[], 
     ...(parent ? { parent } : {}),
     ...(place.slot && slotOf ? { slot: { name: place.slot.name, of: slotOf.name } } : {}),
     repeats: place.repeats.map((repeat) => repeat.item || repeat.over),
-    branches: place.branches.map((branch) => `${branch.negated ? 'not ' : ''}${branch.when}`),
+    branches: place.branches.map(conditionOf),
     ...(use ? { use: locate(use.file, use.node.nameSpan) } : {}),
     openness: component.contract.openness,
     props: propEntries(model, component, use, strands, place),

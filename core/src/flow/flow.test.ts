@@ -138,7 +138,7 @@ describe('columns', () => {
       kind: 'state',
       name: id,
       home: `f#${id}` as never,
-      knots: places.map((place) => ({ place, kinds: ['reads'], name: id, code: [], from: -1, twoWay: false })),
+      knots: places.map((place) => ({ place, kinds: ['reads'], name: id, names: [id], code: [], from: -1, twoWay: false })),
     });
     const ordered = orderColumns([strand('far', [8, 9]), strand('b', [0, 1, 3]), strand('a', [0, 5]), strand('b2', [0, 1, 3, 4])]);
     const names = ordered.map((one) => one.id);

@@ -16,6 +16,7 @@ type DraftKnot = {
   readonly place: PlaceIndex;
   readonly kinds: Set<KnotKind>;
   readonly name: string;
+  readonly names: Set<string>;
   readonly code: KnotCode[];
   readonly from: PlaceIndex;
   twoWay: boolean;
@@ -78,10 +79,11 @@ function tie(draft: Draft, place: PlaceIndex, kind: KnotKind, name: string, from
   const known = draft.knots.get(place);
   if (known) {
     known.kinds.add(kind);
+    known.names.add(name);
     known.code.push(...code);
     return known;
   }
-  const knot: DraftKnot = { place, kinds: new Set([kind]), name, code: [...code], from, twoWay: false };
+  const knot: DraftKnot = { place, kinds: new Set([kind]), name, names: new Set([name]), code: [...code], from, twoWay: false };
   draft.knots.set(place, knot);
   return knot;
 }
@@ -395,7 +397,7 @@ function finish(draft: Draft): Strand {
     .map((knot): Knot => {
       const kinds = [...knot.kinds].sort((a, b) => (weight.get(a) ?? 0) - (weight.get(b) ?? 0));
       const quiet = kinds.length > 1 ? kinds.filter((kind) => kind !== 'passes') : kinds;
-      return { ...knot, kinds: quiet };
+      return { ...knot, names: [...knot.names], kinds: quiet };
     })
     .sort((a, b) => a.place - b.place);
   return { ...draft.strand, knots, ...(draft.loose === undefined ? {} : { loose: draft.loose }) };

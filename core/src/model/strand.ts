@@ -16,8 +16,9 @@ export type Knot = {
   readonly place: PlaceIndex;
   /** All that happens here, the weightiest first. */
   readonly kinds: readonly KnotKind[];
-  /** The value's name here. */
+  /** The value's name here, and all its names where several props carry it. */
   readonly name: string;
+  readonly names: readonly string[];
   /** Where in the code, each with what it shows; the use that passes it comes first. */
   readonly code: readonly KnotCode[];
   /** The place it came from; -1 at its start. */

@@ -1,2 +1,3 @@
 export { unfold, placesLimit } from './unfold';
 export { providerFor, ancestors } from './ancestry';
+export { conditionOf } from './condition';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { unfold } from '.';
+import { conditionOf, unfold } from '.';
 import { analyseFiles, rows, treeOf } from '../testing/project';
 
 /** The tree of `App` in one file, with everything in it. */
@@ -93,4 +93,19 @@ test('a chain of a thousand components unfolds', () => {
   const chain = Array.from({ length: 1000 }, (_, level) => `function P${level}() { return <P${level + 1}/>; }`).join('\n');
   const { model } = analyseFiles({ 'src/App.tsx': `${chain}\nfunction P1000() { return <p/>; }\nexport function App() { return <P0/>; }` });
   expect(treeOf(model, 'App').places.length).toBe(1002);
+});
+
+describe('a condition in words', () => {
+  const cases: readonly [when: string, negated: boolean, words: string][] = [
+    ['lock', false, 'lock'],
+    ['lock', true, 'not lock'],
+    ['!lock', true, 'lock'],
+    ['!lock.open', false, 'not lock.open'],
+    ['!(a && b)', true, 'a && b'],
+    ['!a && b', true, 'not !a && b'],
+    ['a.length === 0', true, 'not a.length === 0'],
+  ];
+  test.each(cases)('%s %s', (when, negated, words) => {
+    expect(conditionOf({ when, negated })).toBe(words);
+  });
 });

@@ -63,6 +63,15 @@ describe('what is handed in', () => {
     expect(taken?.leftOut).toMatchObject({ dependencies: 1, 'other kind': 1 });
   });
 
+  test('an archive of one folder loses that folder, unless it is one that sources ordinarily have', async () => {
+    const filesOf = async (file: string): Promise<string[] | undefined> => {
+      const content = new File([zipped({ [file]: 'export const a = 1;' }) as Uint8Array<ArrayBuffer>], 'a.zip');
+      return (await takeSources({ kind: 'zip', content }, quiet, never))?.files.map((one) => one.file);
+    };
+    expect(await filesOf('boats-main/src/A.tsx')).toEqual(['src/A.tsx']);
+    expect(await filesOf('src/A.tsx')).toEqual(['src/A.tsx']);
+  });
+
   test('the same text has the same hash, another has another', async () => {
     const hashOf = async (content: string): Promise<string | undefined> =>
       (await takeSources({ kind: 'texts', files: [{ file: 'a.ts', text: content }] }, quiet, never))?.files[0]?.hash;

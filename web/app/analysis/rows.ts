@@ -1,3 +1,4 @@
+import { conditionOf } from '@liana/core';
 import type { Component, ComponentId, Finding, Model, Place, Severity, Tree } from '@liana/core';
 import type { Row } from './answers';
 
@@ -16,7 +17,7 @@ function slotPhrase(place: Place, model: Model, tree: Tree): string {
 /** How a place is repeated, under which condition and in whose slot, as the row says it. */
 export function guardOf(place: Place, model: Model, tree: Tree): string {
   const repeats = place.repeats.map((repeat) => (repeat.item ? `each ${oneOf(repeat.item)}` : `each of ${repeat.over}`));
-  const branches = place.branches.slice(-2).map((branch) => `if ${branch.negated ? 'not ' : ''}${branch.when}`);
+  const branches = place.branches.slice(-2).map((branch) => `if ${conditionOf(branch)}`);
   const cut = place.cut === 'recursion' ? ['stands within itself'] : [];
   return [slotPhrase(place, model, tree), ...repeats, ...branches, ...cut].filter(Boolean).join(' · ');
 }

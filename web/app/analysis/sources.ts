@@ -49,9 +49,15 @@ async function listHandle(
   return { files, skipped };
 }
 
-/** A folder's files all lie in one folder of its name: it is no part of their paths. */
-function withoutTop(files: readonly Listed[]): Listed[] {
+const ordinary = /^(src|app|lib|source|packages|components|pages|web)$/;
+
+/**
+ * A folder's files all lie in one folder of its name: it is no part of their paths. In an archive a
+ * folder with a name that sources ordinarily have is no such folder.
+ */
+function withoutTop(files: readonly Listed[], isArchive = false): Listed[] {
   const top = files[0]?.file.split('/')[0] ?? '';
+  if (isArchive && ordinary.test(top)) return [...files];
   const shared = top !== '' && files.every(({ file }) => file.startsWith(`${top}/`));
   return shared ? files.map((one) => ({ ...one, file: one.file.slice(top.length + 1) })) : [...files];
 }
@@ -88,7 +94,10 @@ async function list(
       );
       const bytes = new Map(entries.map((entry) => [entry.file, entry.bytes]));
       return {
-        files: withoutTop(listed.map(({ file, size }) => ({ file, size, bytes: async () => bytes.get(file) ?? new Uint8Array() }))),
+        files: withoutTop(
+          listed.map(({ file, size }) => ({ file, size, bytes: async () => bytes.get(file) ?? new Uint8Array() })),
+          true,
+        ),
         skipped: {},
       };
     }

@@ -47,7 +47,8 @@ function StrandPart({
             <button type="button" className="plain" aria-current={knot.place === place} onClick={() => onKnot(strand.id, knot.place)}>
               <KnotMark kind={drawnKinds(knot.kinds).kind} colour={colour} />
               <span>
-                {tree.rows[knot.place]?.name} {knot.name !== strand.name && <small className="mono">{knot.name}</small>}
+                {tree.rows[knot.place]?.name}{' '}
+                {knot.names.some((name) => name !== strand.name) && <small className="mono">{knot.names.join(', ')}</small>}
               </span>
               <small>{knot.kinds.map((kind) => knotWords[kind]).join(', ')}</small>
             </button>

@@ -4,30 +4,19 @@ import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import type { Summary, TreeAnswer } from '../../analysis/answers';
 import { strandWords } from '../../theme/Glyph';
-import { type Choice, countKinds } from './drawing';
+import { countKinds } from './drawing';
 import { strandKinds, type TreeState } from './state';
 
 type Props = {
   summary: Summary;
   tree: TreeAnswer;
   state: TreeState;
-  choice: Choice;
   place: number | undefined;
   onChange: (change: Record<string, string | undefined>) => void;
 };
 
-/** What is not drawn, and how to see it. */
-function hiddenWords(choice: Choice, total: number, hasPlace: boolean): string {
-  if (choice.hidden === 0) return '';
-  const shown = `${choice.strands.length} of ${total} strands`;
-  if (choice.why === 'filter') return shown;
-  return hasPlace
-    ? `${shown}: first those through the chosen component, then the longest`
-    : `${shown}: loose ends and the longest. Choose a component to see those through it`;
-}
-
 /** The tree view's own line of controls: the page, and which strands are drawn. */
-export function Controls({ summary, tree, state, choice, place, onChange }: Props) {
+export function Controls({ summary, tree, state, place, onChange }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const counts = countKinds(tree.strands);
   const loose = tree.strands.filter((strand) => strand.loose !== undefined).length;
@@ -89,10 +78,6 @@ export function Controls({ summary, tree, state, choice, place, onChange }: Prop
       >
         only through selection
       </button>
-      <span role="status" style={{ color: 'var(--faint)' }}>
-        {hiddenWords(choice, tree.strands.length, place !== undefined)}
-        {tree.local > 0 && choice.hidden === 0 ? `${tree.local} more stay inside one component` : ''}
-      </span>
     </div>
   );
 }

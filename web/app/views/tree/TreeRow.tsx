@@ -15,6 +15,7 @@ type Props = {
   lines: readonly boolean[];
   hasChildrenShown: boolean;
   position: number;
+  count: number;
   onChoose: (place: number) => void;
   onFold: (place: number) => void;
 };
@@ -43,22 +44,27 @@ function Guides({ row, lines, hasChildrenShown }: Pick<Props, 'row' | 'lines' | 
   );
 }
 
-function TreeRowPlain({ row, y, isOpen, isChosen, isFaded, lines, hasChildrenShown, position, onChoose, onFold }: Props) {
+function TreeRowPlain({ row, y, isOpen, isChosen, isFaded, lines, hasChildrenShown, position, count, onChoose, onFold }: Props) {
   const classes = ['tree-row', isChosen && 'chosen', isFaded && 'faded'].filter(Boolean).join(' ');
   return (
     <div
-      id={`row-${row.place}`}
       className={classes}
-      role="treeitem"
-      aria-level={row.depth + 1}
-      aria-posinset={position}
-      aria-selected={isChosen}
-      {...(isOpen === undefined ? {} : { 'aria-expanded': isOpen })}
-      aria-label={[row.name, row.guard, row.worst && `has a ${row.worst}`].filter(Boolean).join(', ')}
+      role="presentation"
       style={{ transform: `translateY(${y - rowHeight / 2}px)` }}
       onClick={() => onChoose(row.place)}
     >
-      <div className="name-cell" title={[row.name, row.guard].filter(Boolean).join(' · ')}>
+      <div
+        id={`row-${row.place}`}
+        className="name-cell"
+        title={[row.name, row.guard].filter(Boolean).join(' · ')}
+        role="treeitem"
+        aria-level={row.depth + 1}
+        aria-posinset={position}
+        aria-setsize={count}
+        aria-selected={isChosen}
+        {...(isOpen === undefined ? {} : { 'aria-expanded': isOpen })}
+        aria-label={[row.name, row.guard, row.worst && `has a ${row.worst}`].filter(Boolean).join(', ')}
+      >
         <Guides row={row} lines={lines} hasChildrenShown={hasChildrenShown} />
         <span className="name">{row.name}</span>
         {row.worst && (

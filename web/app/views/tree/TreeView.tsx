@@ -4,6 +4,7 @@ import { useSearchParams } from 'react-router';
 import type { CardAnswer, Excerpt, Summary, TreeAnswer } from '../../analysis/answers';
 import { KnotMark, knotWords, strandColour, strandWords } from '../../theme/Glyph';
 import { Card } from './Card';
+import { sheetWords } from './sheet-words';
 import { Controls } from './Controls';
 import { chooseStrands, columnWidth, drawStrands, headHeight, layoutRows, rowHeight, type RowLayout, shortName } from './drawing';
 import { NoComponents } from './NoComponents';
@@ -161,14 +162,13 @@ export function TreeView({ summary, project, tree, state, place, card, code }: P
   const area = Math.max(width - names, 26 + drawn.length * column + 64);
   return (
     <>
-      <Controls summary={summary} tree={tree} state={state} choice={choice} place={place} onChange={go} />
+      <Controls summary={summary} tree={tree} state={state} place={place} onChange={go} />
       <div className="work-area">
         <section className="sheet tree-sheet" aria-label={`Components of ${tree.page.name}`}>
           <div className="tree-scroll" ref={scroll}>
             <div className="tree-head" style={{ height: headHeight, width: names + area }}>
-              <div className="corner" style={{ width: names }}>
-                {tree.rows.length.toLocaleString('en')} places
-                {tree.truncated ? ', and more that are not shown: this page is too large to unfold whole' : ''}
+              <div className="corner" role="status" style={{ width: names }}>
+                {sheetWords(tree, choice, place !== undefined)}
               </div>
               <div className="labels" role="group" aria-label="Strands" style={{ width: area }}>
                 {drawn.map(({ strand, x }) => (
@@ -216,6 +216,7 @@ export function TreeView({ summary, project, tree, state, place, card, code }: P
                       lines={lines[item.index] ?? []}
                       hasChildrenShown={isOpen === true}
                       position={item.index + 1}
+                      count={layout.rows.length}
                       onChoose={choosePlace}
                       onFold={fold}
                     />

@@ -22,6 +22,7 @@ const knot = (place: number, from: number, more: Partial<Knot> = {}): Knot => ({
   from,
   kinds: ['reads'],
   name: 'a',
+  names: ['a'],
   code: [],
   twoWay: false,
   ...more,
