@@ -1,6 +1,7 @@
 import { isGiven, isPlain, type KnownUse } from '../flow';
 import type { ComponentId } from '../model/ids';
 import { locate } from '../model/span';
+import { speltBindings } from './prop-spelt';
 import { counted, listed } from './sentences';
 import type { Found, Rule } from './rule';
 
@@ -58,8 +59,9 @@ export const eventUnheard: Rule = ({ model, uses }) => {
   });
 };
 
-/** A part that is switched off raises nothing. */
+/** A part that is switched off raises nothing; of an event under a misspelt name another rule speaks. */
 function isUnheard(known: KnownUse, event: string): boolean {
   const { node } = known.use;
+  if (speltBindings(known).some((one) => one.declared === event)) return false;
   return !isGiven(node, event) && !isGiven(node, 'disabled') && !isGiven(node, 'readOnly');
 }
