@@ -14,13 +14,16 @@ if (major < 20 || (major === 20 && minor < 19)) {
   process.exit(1);
 }
 
-/** Dependencies are as the lockfile says when they were installed from this very lockfile. */
+/**
+ * Dependencies are as the lockfile says when they were installed from this very lockfile. `npm ci`
+ * would refuse where a registry does not serve the optional packages of other platforms.
+ */
 function install() {
   const stamp = at('node_modules', '.liana-lock');
   const lock = readFileSync(at('package-lock.json'), 'utf8');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing dependencies …');
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel', 'error']);
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel', 'error']);
   writeFileSync(stamp, lock);
 }
 
