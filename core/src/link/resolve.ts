@@ -21,16 +21,30 @@ export type ResolveModule = (from: FilePath, specifier: string) => Resolved;
 export function makeResolver(files: ReadonlySet<FilePath>, config: ProjectConfig, ambient: ReadonlySet<string>): ResolveModule {
   const known = new Map<string, Resolved>();
   const bySuffix = suffixIndex(files, ambient);
+  const scopes = new Map<string, string>();
+  /** The configuration that a folder's files are under; files under the same one resolve bare specifiers alike. */
+  const scopeOf = (directory: FilePath): string => {
+    const found = scopes.get(directory);
+    if (found !== undefined) return found;
+    const paths = config.paths.filter((info) => isWithin(info.directory, fileIn(directory))).map((info) => info.directory);
+    const scope = [packageOf(config, fileIn(directory))?.directory ?? '', ...paths].join(' ');
+    scopes.set(directory, scope);
+    return scope;
+  };
   return (from, specifier) => {
-    const key = specifier.startsWith('.')
-      ? `${directoryOf(from)}\n${specifier}`
-      : `${packageOf(config, from)?.directory ?? ''}\n${specifier}`;
+    const directory = directoryOf(from);
+    const key = `${specifier.startsWith('.') ? directory : scopeOf(directory)}\n${specifier}`;
     const found = known.get(key);
     if (found) return found;
     const resolved = resolve(files, config, bySuffix, from, specifier);
     known.set(key, resolved);
     return resolved;
   };
+}
+
+/** Some file of a folder, to ask by. */
+function fileIn(directory: FilePath): FilePath {
+  return directory === '' ? 'x' : `${directory}/x`;
 }
 
 /** The innermost package that a file belongs to. */

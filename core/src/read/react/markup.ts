@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import { childFields } from '../script/child-fields';
+import { pushChildren } from '../script/syntax';
 
 /** What every element, fragment or created element has in its text; strings and comments may have it too. */
 const hint = /<\/|\/>|(?:create|clone)Element/g;
@@ -28,14 +28,7 @@ function search(root: t.Node): boolean {
   const stack: t.Node[] = [root];
   for (let node = stack.pop(); node; node = stack.pop()) {
     if (isMarkup(node)) return true;
-    const fields = childFields[node.type];
-    if (!fields) continue;
-    for (const name of fields) {
-      const field = (node as unknown as Record<string, t.Node | (t.Node | null)[] | null | undefined>)[name];
-      if (field === null || field === undefined) continue;
-      if (!Array.isArray(field)) stack.push(field);
-      else for (const item of field) if (item) stack.push(item);
-    }
+    pushChildren(node, stack);
   }
   return false;
 }

@@ -1,6 +1,5 @@
 import type * as t from '@babel/types';
-import { childFields } from '../script/child-fields';
-import { patternNames } from '../script/syntax';
+import { patternNames, pushChildren } from '../script/syntax';
 import { isCapitalised } from './names';
 
 export type Survey = {
@@ -47,14 +46,7 @@ export function survey(program: t.Program): Survey {
         break;
       default:
     }
-    const fields = childFields[node.type];
-    if (!fields) continue;
-    for (const name of fields) {
-      const field = (node as unknown as Record<string, t.Node | (t.Node | null)[] | null | undefined>)[name];
-      if (field === null || field === undefined) continue;
-      if (!Array.isArray(field)) stack.push(field);
-      else for (const item of field) if (item) stack.push(item);
-    }
+    pushChildren(node, stack);
   }
   return { calls, locals };
 }

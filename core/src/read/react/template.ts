@@ -3,14 +3,15 @@ import type { KeyFact, Reading, TemplateNode, TemplateUse } from '../../model/fa
 import type { Writable } from '../../model/writable';
 import { addAction, addValue, type Body, excerpt, fillAction, mergeReadings, newSink } from '../script/body';
 import { readExpression, readFunctionInto, readingsOf, readStatement, throws } from '../script/expressions';
-import { shufflingMethods } from '../script/lists';
 import { bindLocal, noteTested } from '../script/names';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../script/scope';
 import { bare, calleeName, dottedName, forEachChild, type FunctionNode, isFunction, patternNames, spanOf } from '../script/syntax';
 import { readAttributes } from './attributes';
+import { contentKind } from './content';
 import { declareFunction, declareHook, readEffect, readLooseHook } from './hooks';
 import { isComponentTag } from './names';
 import { bindProps } from './props';
+import { fixedLength, listBelow, orderOf } from './repeated';
 
 const noKey: KeyFact = { kind: 'none' };
 const none: readonly never[] = [];
@@ -177,58 +178,6 @@ function createdElement(body: Body, node: Call, scope: Scope): TemplateNode[] {
   return [placed(body, tag, type, node, attributes, children, contentKind(content), scope)];
 }
 
-/** How the items of a list stand: always the same, put in another order while rendering, or not known. */
-function orderOf(body: Body, list: t.Node): 'constant' | 'shuffled' | 'unknown' {
-  const node = bare(list);
-  switch (node.type) {
-    case 'ArrayExpression':
-      return node.elements.every((one) => one?.type !== 'SpreadElement' || fixedLength(one.argument)) ? 'constant' : 'unknown';
-    case 'ObjectExpression':
-      return 'constant';
-    case 'Identifier':
-      return body.module.constants.has(node.name) ? 'constant' : 'unknown';
-    case 'CallExpression':
-    case 'OptionalCallExpression': {
-      const name =
-        calleeName(node) ??
-        (node.callee.type === 'MemberExpression' && node.callee.property.type === 'Identifier' ? node.callee.property.name : '');
-      if (fixedLength(node)) return 'constant';
-      if (/^(entries|keys|values)$/.test(name) && node.arguments[0]) return orderOf(body, node.arguments[0]);
-      if (node.callee.type !== 'MemberExpression' && node.callee.type !== 'OptionalMemberExpression') return 'unknown';
-      const inner = orderOf(body, node.callee.object);
-      if (inner === 'constant') return name === 'fill' || name === 'map' ? 'constant' : shufflingMethods.has(name) ? 'shuffled' : 'unknown';
-      return shufflingMethods.has(name) && name !== 'slice' ? 'shuffled' : inner;
-    }
-    default:
-      return 'unknown';
-  }
-}
-
-/** `Array(3)`, `new Array(n)`, `Array.from({ length })`, `'a b'.split(' ')`: a list without items of its own. */
-function fixedLength(node: t.Node): boolean {
-  if (node.type === 'NewExpression') return dottedName(node.callee) === 'Array';
-  if (node.type !== 'CallExpression') return false;
-  const name = dottedName(node.callee);
-  if (name === 'Array') return true;
-  if (name === 'Array.from') return node.arguments[0]?.type === 'ObjectExpression';
-  if (node.callee.type === 'MemberExpression') return node.callee.object.type === 'NewExpression' && fixedLength(node.callee.object);
-  return false;
-}
-
-/** The list below the methods that keep its items: `a.b.filter(…).sort()` → `a.b`. */
-function listBelow(list: t.Node): t.Node {
-  let node = bare(list);
-  while (
-    (node.type === 'CallExpression' || node.type === 'OptionalCallExpression') &&
-    (node.callee.type === 'MemberExpression' || node.callee.type === 'OptionalMemberExpression') &&
-    node.callee.property.type === 'Identifier' &&
-    (shufflingMethods.has(node.callee.property.name) || node.callee.property.name === 'concat')
-  ) {
-    node = bare(node.callee.object);
-  }
-  return node;
-}
-
 function repeatOf(body: Body, node: t.Node, list: t.Node, callback: t.Node, scope: Scope, children: boolean): TemplateNode[] {
   const below = listBelow(list);
   const direct = readingsOf(body, below, scope, 'item');
@@ -277,15 +226,11 @@ function bindItem(
   const name = item.type === 'Identifier' ? item.name : `one of ${excerpt(body.module, spanOf(list), 24)}`;
   const from = readings.map((one) => ({ ...one, how: one.how === 'computed' || one.how === 'called' ? one.how : ('item' as const) }));
   const value = addValue(body, { name, kind: 'item', span: spanOf(item), from: children ? [] : from });
-  const throughIndex = calleeNameOf(list) === 'from' || fixedLength(bare(list));
+  const throughIndex = calleeName(bare(list)) === 'from' || fixedLength(bare(list));
   for (const found of patternNames(item)) {
     scope.names.set(found.name, throughIndex && found.path.length === 0 ? { kind: 'opaque' } : { kind: 'value', value, path: found.path });
   }
   return { value, name };
-}
-
-function calleeNameOf(node: t.Node): string | undefined {
-  return calleeName(bare(node));
 }
 
 /** The markup that a function gives when it is called with these readings as arguments. */
@@ -588,21 +533,6 @@ function fragmentOf(body: Body, node: t.JSXFragment, scope: Scope): TemplateNode
     children,
     key: noKey,
   };
-}
-
-function contentKind(content: readonly t.Node[]): 'none' | 'markup' | 'text' | 'value' | 'function' {
-  let only: t.Node | undefined;
-  for (const child of content) {
-    if (child.type === 'JSXText' && child.value.trim() === '') continue;
-    if (child.type === 'JSXExpressionContainer' && child.expression.type === 'JSXEmptyExpression') continue;
-    if (only) return 'markup';
-    only = child;
-  }
-  if (!only) return 'none';
-  if (only.type === 'JSXText') return 'text';
-  const inner = only.type === 'JSXExpressionContainer' ? bare(only.expression) : only;
-  if (isFunction(inner)) return 'function';
-  return inner.type === 'JSXElement' || inner.type === 'JSXFragment' ? 'markup' : 'value';
 }
 
 /** The markup of some nodes in a row. Most hold text alone: one list is shared by all that are empty. */

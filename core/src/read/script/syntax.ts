@@ -36,6 +36,18 @@ export function forEachChild(node: t.Node, visit: (child: t.Node) => void): void
   }
 }
 
+/** Puts the nodes directly below `node` on a stack, for walks without recursion. */
+export function pushChildren(node: t.Node, stack: t.Node[]): void {
+  const fields = childFields[node.type];
+  if (!fields) return;
+  for (const name of fields) {
+    const field = (node as unknown as Record<string, t.Node | (t.Node | null)[] | null | undefined>)[name];
+    if (field === null || field === undefined) continue;
+    if (!Array.isArray(field)) stack.push(field);
+    else for (const item of field) if (item) stack.push(item);
+  }
+}
+
 /** `a` → `a`, `A.b.c` → `A.b.c`, `<A.B>` → `A.B`; undefined for all else. */
 export function dottedName(node: t.Node | null | undefined): string | undefined {
   switch (node?.type) {
