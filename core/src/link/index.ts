@@ -31,7 +31,7 @@ export function link(files: ReadonlyMap<FilePath, FileFacts>, configs: readonly 
   const { components, routes } = linkComponents(files, names, config);
   const linkage: Linkage = { names, config, useOfNode: new WeakMap(), routes };
   const { usesBy, usesOf, counts } = linkUses(components, linkage);
-  const pages = findPages({ components, usesBy, usesOf, routes, config });
+  const pages = findPages({ files, components, usesBy, usesOf, routes, config });
   return { files, components, contexts: linkContexts(files), usesBy, usesOf, useOfNode: linkage.useOfNode, pages, counts, linkage };
 }
 
@@ -63,7 +63,7 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
   }
   const uses = relinkUses(before, components, editedFiles);
   const { usesBy, usesOf, counts } = uses;
-  const pages = uses.sameTargets ? before.pages : findPages({ components, usesBy, usesOf, routes: before.linkage.routes, config });
+  const pages = uses.sameTargets ? before.pages : findPages({ files, components, usesBy, usesOf, routes: before.linkage.routes, config });
   return {
     files,
     components,
@@ -275,7 +275,7 @@ function targetOf(names: Names, file: FilePath, node: TemplateUse): Target {
   if (lazy) {
     const resolved = names.resolveModule(file, lazy[1] ?? '');
     return resolved.kind === 'file'
-      ? asTarget(names.exported(resolved.file, lazy[2] ?? 'default'))
+      ? shownBy(names.exported(resolved.file, lazy[2] ?? 'default'))
       : { kind: 'unresolved', reason: `${lazy[1]} is not among the files` };
   }
   const context = /^(.*)\.(Provider|Consumer)$/.exec(node.tag);
@@ -290,6 +290,11 @@ function targetOf(names: Names, file: FilePath, node: TemplateUse): Target {
   if (target.kind === 'unresolved' && node.tag.startsWith('React.'))
     return { kind: 'outside', module: 'react', name: node.tag.slice('React.'.length) };
   return target;
+}
+
+/** A route's file may answer requests and show nothing. */
+function shownBy(meant: Meant): Target {
+  return meant.kind === 'unresolved' ? { kind: 'dynamic' } : asTarget(meant);
 }
 
 function asTarget(meant: Meant): Target {

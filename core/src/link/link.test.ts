@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { analyseFiles, componentNamed, type Files } from '../testing/project';
+import { analyseFiles, componentNamed, type Files, rows, treeOf } from '../testing/project';
 
 /** What the only use in `src/App.tsx` points to. */
 function targetIn(files: Files): string {
@@ -369,6 +369,23 @@ describe('pages', () => {
       'Card / alone',
       'Lock /locks/[id] alone',
     ]);
+  });
+
+  test('a table of files, with layouts and prefixes', () => {
+    const routes =
+      "import { index, layout, prefix, route } from '@react-router/dev/routes';\nexport default [index('routes/home.tsx'), ...prefix('locks', [layout('routes/frame.tsx', [index('routes/locks.tsx'), route(':id', './routes/lock.tsx')])])] satisfies RouteConfig;";
+    const page = (name: string): string => `export default function ${name}() { return <p><Outlet/></p>; }`;
+    const files = {
+      'app/routes.ts': routes,
+      'app/entry.client.tsx': "import { HydratedRouter } from 'react-router/dom'; hydrateRoot(document, <HydratedRouter/>);",
+      'app/routes/home.tsx': page('Home'),
+      'app/routes/frame.tsx': `import { Outlet } from 'react-router'; ${page('Frame')}`,
+      'app/routes/locks.tsx': page('Locks'),
+      'app/routes/lock.tsx': page('Lock'),
+    };
+    expect(pages(files)).toEqual(['Home / alone', 'Locks /locks alone', 'Lock /locks/:id alone']);
+    const { model } = analyseFiles(files);
+    expect(rows(model, treeOf(model, 'Lock'))).toBe('Frame\n  Lock');
   });
 
   test('else what nothing uses; tests and stories are no users', () => {

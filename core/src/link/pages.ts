@@ -1,6 +1,6 @@
 import type { RouteFact } from '../model/facts';
 import type { ComponentId } from '../model/ids';
-import type { Component, Page, RouteStep, Use } from '../model/model';
+import type { Component, Model, Page, RouteStep, Use } from '../model/model';
 import type { FilePath } from '../model/span';
 import { packageOf } from './resolve';
 import type { ProjectConfig } from './config';
@@ -17,9 +17,16 @@ type Linked = {
     readonly children: Linked['routes'];
   }[];
   readonly config: ProjectConfig;
+  readonly files: Model['files'];
 };
 
-type RouteTree = { readonly step: RouteStep; readonly name: string; readonly file: FilePath; readonly children: readonly RouteTree[] };
+type RouteTree = {
+  readonly step: RouteStep;
+  readonly shows: boolean;
+  readonly name: string;
+  readonly file: FilePath;
+  readonly children: readonly RouteTree[];
+};
 
 function joined(parent: string, path: string): string {
   if (path.startsWith('/')) return path;
@@ -37,6 +44,7 @@ function objectTree(linked: Linked, route: Linked['routes'][number]): RouteTree 
   const about = aboutOf(linked, linked.usesBy.get(route.body) ?? []);
   return {
     step: { path: route.fact.path, body: route.body },
+    shows: about !== undefined || route.fact.template.length > 0,
     name: about?.name ?? route.fact.path,
     file: about?.file ?? route.file,
     children: route.children.map((child) => objectTree(linked, child)),
@@ -56,7 +64,7 @@ function markupTrees(linked: Linked, owner: ComponentId): RouteTree[] {
     const about = aboutOf(linked, shown);
     const path = use.node.bindings.find((one) => one.name === 'path')?.constant?.replace(/^['"`]|['"`]$/g, '') ?? '';
     const name = about?.name ?? given?.component ?? path;
-    return { step: { path, use: use.id }, name, file: about?.file ?? use.file, children: direct(inner(use)).map(tree) };
+    return { step: { path, use: use.id }, shows: true, name, file: about?.file ?? use.file, children: direct(inner(use)).map(tree) };
   };
   return direct(uses).map(tree);
 }
@@ -77,6 +85,7 @@ function pagesOfTree(entry: ComponentId, tree: RouteTree, chain: readonly RouteS
   const steps = [...chain, tree.step];
   const here = joined(path, tree.step.path);
   if (tree.children.length > 0) return tree.children.flatMap((child) => pagesOfTree(entry, child, steps, here));
+  if (!tree.shows) return [];
   return [
     {
       id: `${tree.file}#${tree.name}${here ? `@${here}` : ''}`,
@@ -153,7 +162,8 @@ const fileRouters: readonly { readonly needs: RegExp; readonly file: RegExp; rea
 function filePages(linked: Linked): Page[] {
   const pages: Page[] = [];
   for (const component of linked.components.values()) {
-    if (component.fileRole !== 'source' || component.role === 'root' || component.role === 'route' || !isDefaultExport(component)) continue;
+    if (component.fileRole !== 'source' || component.role === 'root' || component.role === 'route' || !isDefaultExport(linked, component))
+      continue;
     const dependencies = [...(packageOf(linked.config, component.file)?.dependencies ?? [])];
     const router = fileRouters.find((one) => dependencies.some((name) => one.needs.test(name)) && one.file.test(component.file));
     const match = router?.file.exec(component.file);
@@ -171,8 +181,19 @@ function filePages(linked: Linked): Page[] {
   return pages;
 }
 
-function isDefaultExport(component: Component): boolean {
-  return component.facts.local === 'default' || component.isPublic;
+function isDefaultExport(linked: Linked, component: Component): boolean {
+  const { local } = component.facts;
+  return (
+    linked.files.get(component.file)?.exports.some((one) => one.exported === 'default' && one.from === undefined && one.local === local) ??
+    false
+  );
+}
+
+/** A root that mounts only what comes from outside shows none of the project's components by itself. */
+function showsSomething(linked: Linked, root: Component): boolean {
+  return (linked.usesBy.get(root.id) ?? []).some(
+    (use) => use.target.kind === 'component' || mountsTable(use) || use.target.kind === 'dynamic' || use.target.kind === 'opaque',
+  );
 }
 
 /**
@@ -182,13 +203,13 @@ function isDefaultExport(component: Component): boolean {
 export function findPages(linked: Linked): Page[] {
   const seenRoutes = new Set<unknown>();
   const roots = [...linked.components.values()].filter((component) => component.role === 'root' && component.fileRole === 'source');
-  const pages = roots.flatMap((root) => pagesOfRoot(linked, root, seenRoutes));
+  const pages = roots.filter((root) => showsSomething(linked, root)).flatMap((root) => pagesOfRoot(linked, root, seenRoutes));
   for (const route of linked.routes) {
     if (!seenRoutes.has(route) && !pages.some((page) => page.chain.some((step) => step.body === route.body))) {
       pages.push(...pagesOfTree(route.body, objectTree(linked, route), [], '').map((page) => ({ ...page, reach: 'alone' as const })));
     }
   }
-  pages.push(...filePages(linked));
+  if (linked.routes.length === 0) pages.push(...filePages(linked));
   if (pages.length === 0) {
     for (const component of linked.components.values()) {
       if (component.role === 'root' || component.role === 'route' || component.fileRole !== 'source') continue;

@@ -56,7 +56,6 @@ export function unfold(model: Model, page: Page): Tree {
   const entry = model.components.get(page.entry);
   const unfolding: Unfolding = { model, page, places: [], providers: [], tasks: [], truncated: false };
   if (!entry) return { page: page.id, places: [], providers: [], truncated: false };
-  const isMarkup = entry.role === 'root' || entry.role === 'route';
   const start: Position = {
     body: entry,
     owner: -1,
@@ -67,9 +66,10 @@ export function unfold(model: Model, page: Page): Tree {
     sheltered: page.reach === 'alone',
     repeats: [],
     branches: [],
-    nextRoute: entry.role === 'route' ? 1 : 0,
+    nextRoute: 0,
   };
-  if (isMarkup) push(unfolding, entry.facts.template, start);
+  if (entry.role === 'root') push(unfolding, entry.facts.template, start);
+  else if (entry.role === 'route') showStep(unfolding, 0, start);
   else enter(unfolding, entry, undefined, noGiven, start);
   for (let task = unfolding.tasks.pop(); task; task = unfolding.tasks.pop()) {
     if ('node' in task) visit(unfolding, task.node, task.at);

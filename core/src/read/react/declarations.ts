@@ -110,7 +110,7 @@ function collectDeclared(statement: t.Statement, into: Declared[]): void {
 function collectDefault(statement: t.ExportDefaultDeclaration, into: Declared[]): void {
   const declared = statement.declaration;
   if ((declared.type === 'FunctionDeclaration' || declared.type === 'ClassDeclaration') && declared.id) collectDeclared(declared, into);
-  else if (declared.type !== 'Identifier' && !declared.type.startsWith('TS')) {
+  else if (declared.type !== 'Identifier' && !/^TS\w*Declaration$/.test(declared.type)) {
     const { node, wrappers } = unwrap(declared);
     const start = statement.start ?? 0;
     const named = isFunction(node) && 'id' in node && node.id ? node.id : undefined;

@@ -32,7 +32,35 @@ export function looseMarkup(module: ModuleScope, declared: Declared): RootFact |
 export function routeTable(module: ModuleScope, list: t.Node, table: string): RouteFact[] {
   const node = bare(list);
   if (node.type !== 'ArrayExpression') return [];
-  return node.elements.flatMap((one): RouteFact[] => (one?.type === 'ObjectExpression' ? routeOf(module, one, table) : []));
+  return node.elements.flatMap((one): RouteFact[] => {
+    if (one?.type === 'ObjectExpression') return routeOf(module, one, table);
+    const call = one?.type === 'SpreadElement' ? bare(one.argument) : one;
+    return call?.type === 'CallExpression' ? routeOfFile(module, call, table) : [];
+  });
+}
+
+/** A table of files: `route('path', 'file', […])`, `index('file')`, `layout('file', […])`, `...prefix('path', […])`. */
+function routeOfFile(module: ModuleScope, call: t.CallExpression, table: string): RouteFact[] {
+  const name = dottedName(call.callee) ?? '';
+  const origin = module.imported.get(name);
+  if (!origin?.from.endsWith('/routes')) return [];
+  const texts = call.arguments.flatMap((one) => (one.type === 'StringLiteral' ? [one.value] : []));
+  const children = call.arguments.find((one) => bare(one).type === 'ArrayExpression');
+  const hasPath = origin.imported === 'route' || origin.imported === 'prefix';
+  const file = hasPath ? texts[1] : texts[0];
+  if (!['route', 'index', 'layout', 'prefix'].includes(origin.imported)) return [];
+  return [
+    {
+      path: hasPath ? (texts[0] ?? '') : '',
+      span: spanOf(call),
+      table,
+      ...(file === undefined || origin.imported === 'prefix' ? {} : { component: `import:./${file.replace(/^\.\//, '')}#default` }),
+      template: [],
+      values: [],
+      actions: [],
+      children: children ? routeTable(module, children, table) : [],
+    },
+  ];
 }
 
 /** The list of routes that a call of the router is given in place. */
