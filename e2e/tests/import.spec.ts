@@ -135,3 +135,22 @@ test('opening a project again reads nothing anew', async ({ page }) => {
   expect(readers.filter((url) => /model\.worker/.test(url)).length).toBe(1);
   expect(readers.filter((url) => /reader\.worker/.test(url))).toEqual([]);
 });
+
+test('reloaded while it is still reading, the same place comes up', async ({ page }) => {
+  await openHome(page);
+  await page.getByLabel('Zip archive', { exact: true }).setInputFiles(zip('many.zip', large(900, 40)));
+  await expect(page.getByRole('status').filter({ hasText: 'Reading many' })).toBeVisible({ timeout: 30_000 });
+  await page.reload();
+  await expect(page.getByRole('link', { name: /^Tree/ })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('treeitem', { name: 'Part1', exact: true })).toBeVisible();
+});
+
+test('stopped while it is reading, the project is kept and opens later', async ({ page }) => {
+  await openHome(page);
+  await page.getByLabel('Zip archive', { exact: true }).setInputFiles(zip('many.zip', large(900, 40)));
+  const notice = page.getByRole('status').filter({ hasText: 'Reading many' });
+  await expect(notice).toBeVisible({ timeout: 30_000 });
+  await notice.getByRole('button', { name: 'Stop' }).click();
+  await page.getByRole('link', { name: 'many' }).click({ timeout: 30_000 });
+  await expect(page.getByRole('treeitem', { name: 'Part1', exact: true })).toBeVisible({ timeout: 30_000 });
+});

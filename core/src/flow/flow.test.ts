@@ -51,6 +51,16 @@ describe('strands of a page', () => {
       ['state a: App owns > Leaf reads'],
     ],
     [
+      'an object spread on a child: its members go under names that are not seen',
+      `${leaf}export function App() { const [all] = useState({}); return <Leaf {...all}/>; }`,
+      ['state all: App owns > Leaf narrows'],
+    ],
+    [
+      'what a hook gives, by the name it has here',
+      `${leaf}function useBoat() { return useState(1); }\nexport function App() { const [boat] = useBoat(); return <Leaf a={boat}/>; }`,
+      ['state boat: App owns > Leaf reads+renames'],
+    ],
+    [
       'changed by its owner',
       `${leaf}export function App() { const [a, setA] = useState(1); const go = () => setA(2); return <button onClick={go}><Leaf a={a}/></button>; }`,
       ['state a: App owns+changes > Leaf reads'],

@@ -128,7 +128,11 @@ function carryOn(flow: Flow, draft: Draft, step: Step, carried: Carried, file: F
   for (const place of placesOf(flow, step.place, carried.node)) {
     const component = flow.model.components.get(place.component);
     if (!component) continue;
-    const prop = carried.prop === '*' ? step.name : carried.prop;
+    if (carried.prop === '*') {
+      tie(draft, place.index, 'narrows', step.name, step.place, codeOf(file, [carried.span], 'narrows'));
+      continue;
+    }
+    const { prop } = carried;
     if (component.contract.props.get(prop)?.kind === 'callback' && draft.strand.kind !== 'event') continue;
     const value = bodyOf(flow, component).props.get(prop) ?? -1;
     const kind: KnotKind = carried.how !== 'same' ? 'narrows' : prop !== step.name ? 'renames' : 'passes';
@@ -168,7 +172,7 @@ function stateStrands(flow: Flow, place: Place): Draft[] {
     if (!kind || isTakenContext(component, index)) return [];
     const members = value.kind === 'hook' ? membersRead(flow, component, index) : [undefined];
     return members.map((member) => {
-      const name = member ?? value.name;
+      const name = member === undefined ? value.name : (value.parts?.[member] ?? member);
       const draft = draftOf(kind, name, component.id, `@${place.index}`);
       tie(draft, place.index, 'owns', name, -1, codeOf(component.file, [value.span], 'owns'));
       followDown(flow, draft, { place: place.index, value: index, name, ...(member === undefined ? {} : { member }) });

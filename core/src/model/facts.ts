@@ -164,6 +164,8 @@ export type ValueFact = {
   readonly partner?: number;
   /** Index of the action that a function is. */
   readonly action?: number;
+  /** Names that the body gives to members, where it takes the value apart: `{ '0': 'params' }`. */
+  readonly parts?: Readonly<Record<string, string>>;
   /** A taken context: its absence is provided for (guard, default, optional reading). */
   readonly guarded?: boolean;
   /** Its absence surely throws: destructured, a member read, or thrown on purpose. */

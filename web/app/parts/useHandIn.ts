@@ -2,6 +2,15 @@ import { useNavigate } from 'react-router';
 import { Stopped } from '../analysis/client';
 import { useTell } from './Notices';
 
+/**
+ * Puts the address into the history at once. The router would do so only when the project has been
+ * read, and a reload before that would lead back to where one came from.
+ */
+function claimAddress(address: string): void {
+  const state = (window.history.state ?? {}) as { idx?: number };
+  window.history.pushState({ ...state, idx: (state.idx ?? 0) + 1 }, '', address);
+}
+
 /** Runs what brings source in, then opens it; a failure is told and nothing is changed. */
 export function useHandIn(): (bring: () => Promise<string | undefined>) => Promise<void> {
   const navigate = useNavigate();
@@ -9,7 +18,10 @@ export function useHandIn(): (bring: () => Promise<string | undefined>) => Promi
   return async (bring) => {
     try {
       const id = await bring();
-      if (id) await navigate(`/projects/${id}/tree`);
+      if (!id) return;
+      const address = `/projects/${id}/tree`;
+      claimAddress(address);
+      await navigate(address, { replace: true });
     } catch (error) {
       if (error instanceof DOMException && error.name === 'AbortError') return;
       tell(error instanceof Stopped || error instanceof Error ? error.message : String(error));

@@ -145,6 +145,9 @@ function declareNamed(
   const name = whole?.name ?? calleeName(call) ?? '';
   const value = addValue(body, { name, kind, span: spanOf(whole?.node ?? declarator.id), from, ...(source ? { source } : {}) });
   for (const found of names) scope.names.set(found.name, { kind: 'value', value, path: found.path });
+  const parts = names.filter((found) => found.path.length === 1 && found.path[0] !== found.name && !found.rest);
+  const held = body.values[value];
+  if (held && parts.length > 0) held.parts = Object.fromEntries(parts.map((found) => [found.path[0] ?? '', found.name]));
   if (declarator.id.type === 'ObjectPattern') body.demanded.add(value);
 }
 
