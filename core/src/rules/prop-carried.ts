@@ -1,4 +1,4 @@
-import type { Reading, TemplateUse } from '../model/facts';
+import type { Binding, Reading } from '../model/facts';
 import type { Component, Model } from '../model/model';
 import { type ComponentId, parseComponentId } from '../model/ids';
 import { locate, type Span } from '../model/span';
@@ -7,7 +7,7 @@ import { listed } from './sentences';
 import type { Found, Rule } from './rule';
 
 type Step = { readonly component: ComponentId; readonly prop: string };
-type Handed = { readonly value: number; readonly node: TemplateUse; readonly prop: string; readonly span: Span };
+type Handed = { readonly value: number; readonly binding: Binding; readonly to: Step };
 type Carrier = Step & { readonly spans: readonly Span[]; readonly to: readonly Step[] };
 
 /** Props of the platform, handed down to style or name an element: carrying them is what they are for. */
@@ -15,57 +15,57 @@ const platform = /^(className|style|id|children|as|ref|theme|disabled|(data|aria
 
 const keyOf = (step: Step): string => `${step.component} ${step.prop}`;
 
-/** Readings of a component's values: those that hand a prop on as it is, and all others. */
-function readingsIn(component: Component): { readonly handed: readonly Handed[]; readonly others: Set<number> } {
-  const handed: Handed[] = [];
-  const others = new Set<number>();
+/** Bindings that hand a prop on as it is, to a component whose contract is known. */
+function handedIn(model: Model, component: Component): Handed[] {
+  const { values } = component.facts;
+  const found: Handed[] = [];
+  for (const use of model.usesBy.get(component.id) ?? []) {
+    if (use.target.kind !== 'component' || use.target.wrapped) continue;
+    for (const binding of use.node.bindings) {
+      const [only] = binding.readings;
+      if (only?.how !== 'same' || binding.readings.length > 1 || binding.markup || values[only.value]?.kind !== 'prop') continue;
+      found.push({ value: only.value, binding, to: { component: use.target.id, prop: binding.name } });
+    }
+  }
+  return found;
+}
+
+/** Takes the props that are read in any other way off the candidates. */
+function withoutRead(component: Component, candidates: ReadonlySet<number>, handed: ReadonlySet<Binding>): Set<number> {
+  const left = new Set(candidates);
   const note = (readings: readonly Reading[]): void => {
-    for (const reading of readings) others.add(reading.value);
+    for (const reading of readings) left.delete(reading.value);
   };
+  for (const action of component.facts.actions) {
+    note(action.reads);
+    for (const change of action.changes) left.delete(change.value);
+  }
+  for (const value of component.facts.values) note(value.from);
+  for (const provided of component.facts.provides) note(provided.readings);
+  if (left.size === 0) return left;
   walkTemplate(component.facts.template, (node) => {
     if (node.kind === 'text' || node.kind === 'branch' || node.kind === 'repeat') note(node.readings);
     else if (node.kind === 'outlet') note(node.reading ? [node.reading, ...node.hands] : node.hands);
     else {
       for (const spread of node.spreads) note(spread.readings);
-      for (const binding of node.bindings) {
-        const [only] = binding.readings;
-        const isHanded = node.kind === 'use' && binding.readings.length === 1 && only?.how === 'same' && !binding.markup;
-        if (isHanded) handed.push({ value: only.value, node, prop: binding.name, span: binding.span });
-        else note(binding.readings);
-      }
+      for (const binding of node.bindings) if (!handed.has(binding)) note(binding.readings);
     }
   });
-  for (const action of component.facts.actions) {
-    note(action.reads);
-    for (const change of action.changes) others.add(change.value);
-  }
-  for (const value of component.facts.values) note(value.from);
-  for (const provided of component.facts.provides) note(provided.readings);
-  return { handed, others };
+  return left;
 }
 
 /** The props that a component only hands on, under whatever name, to components of the project. */
 function carriersIn(model: Model, component: Component): Carrier[] {
   const { facts, contract } = component;
   if (facts.openness === 'open' || facts.form === 'class' || facts.props.length === 0) return [];
-  const { handed, others } = readingsIn(component);
-  const carriers = new Map<number, { spans: Span[]; to: Step[] }>();
-  for (const one of handed) {
-    const value = facts.values[one.value];
-    const target = model.useOfNode.get(one.node)?.target;
-    if (value?.kind !== 'prop' || others.has(one.value)) continue;
-    if (target?.kind !== 'component' || target.wrapped) others.add(one.value);
-    else {
-      const known = carriers.get(one.value) ?? { spans: [], to: [] };
-      known.spans.push(one.span);
-      known.to.push({ component: target.id, prop: one.prop });
-      carriers.set(one.value, known);
-    }
-  }
-  return [...carriers].flatMap(([index, carrier]): Carrier[] => {
-    const prop = facts.values[index]?.name ?? '';
-    if (others.has(index) || platform.test(prop) || contract.props.get(prop)?.kind === 'slot') return [];
-    return [{ component: component.id, prop, ...carrier }];
+  const handed = handedIn(model, component);
+  if (handed.length === 0) return [];
+  const carried = withoutRead(component, new Set(handed.map((one) => one.value)), new Set(handed.map((one) => one.binding)));
+  return [...carried].flatMap((value): Carrier[] => {
+    const prop = facts.values[value]?.name ?? '';
+    if (platform.test(prop) || contract.props.get(prop)?.kind === 'slot') return [];
+    const own = handed.filter((one) => one.value === value);
+    return [{ component: component.id, prop, spans: own.map((one) => one.binding.span), to: own.map((one) => one.to) }];
   });
 }
 
