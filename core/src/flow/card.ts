@@ -1,6 +1,7 @@
 import type { Binding, Framework } from '../model/facts';
 import type { ComponentId } from '../model/ids';
 import type { Component, ContractProp, Model, Use } from '../model/model';
+import { useById } from '../model/lookup';
 import { locate, type Location } from '../model/span';
 import type { Knot, Strand } from '../model/strand';
 import type { Place, PlaceIndex, Tree } from '../model/tree';
@@ -75,12 +76,6 @@ export type RenderEntry = {
 function refTo(model: Model, tree: Tree, index: PlaceIndex): PlaceRef | undefined {
   const place = tree.places[index];
   return place && { place: index, name: model.components.get(place.component)?.name ?? '' };
-}
-
-function useOf(model: Model, place: Place): Use | undefined {
-  if (!place.use) return undefined;
-  const owner = place.use.slice(0, place.use.lastIndexOf('/')) as ComponentId;
-  return model.usesBy.get(owner)?.find((use) => use.id === place.use);
 }
 
 function howGiven(binding: Binding): 'constant' | 'value' | 'markup' {
@@ -185,7 +180,7 @@ export function placeCard(model: Model, tree: Tree, strands: readonly Strand[], 
   const place = tree.places[index];
   const component = place && model.components.get(place.component);
   if (!place || !component) return undefined;
-  const use = useOf(model, place);
+  const use = place.use ? useById(model, place.use) : undefined;
   const owner = refTo(model, tree, place.owner);
   const parent = refTo(model, tree, place.parent);
   const slotOf = place.slot && refTo(model, tree, place.slot.of);

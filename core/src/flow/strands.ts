@@ -1,6 +1,7 @@
 import type { Reading, TemplateUse } from '../model/facts';
-import type { ComponentId, UseId } from '../model/ids';
-import type { Component, Model, Use } from '../model/model';
+import type { ComponentId } from '../model/ids';
+import type { Component, Model } from '../model/model';
+import { useById } from '../model/lookup';
 import { type FilePath, locate, type Span } from '../model/span';
 import { type Knot, type KnotCode, type KnotKind, knotKinds, type Strand, type StrandKind } from '../model/strand';
 import type { Place, PlaceIndex, Provider, Tree } from '../model/tree';
@@ -316,10 +317,6 @@ function contextStrands(flow: Flow): Draft[] {
     }
   }
   return [...drafts.values()];
-}
-
-function useById(model: Model, id: UseId): Use | undefined {
-  return model.usesBy.get(id.slice(0, id.lastIndexOf('/')) as ComponentId)?.find((use) => use.id === id);
 }
 
 /** Ends that should be tied and are not: props not given, events nobody hears, contexts nobody provides. */

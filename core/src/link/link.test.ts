@@ -209,6 +209,16 @@ describe('who is meant by a tag', () => {
       'opaque src/Card.tsx#Card',
     ],
     [
+      'a name taken out of what a function makes',
+      { 'src/App.tsx': `const { Slot } = make();\n${app('', 'Slot')}` },
+      'opaque src/App.tsx#Slot',
+    ],
+    [
+      'the same, imported',
+      { 'src/App.tsx': app("import { Slot } from './slot';", 'Slot'), 'src/slot.ts': 'export const { Slot } = make();' },
+      'opaque src/slot.ts#Slot',
+    ],
+    [
       'a provider',
       { 'src/App.tsx': app("import { K } from './k';", 'K.Provider'), 'src/k.ts': 'export const K = createContext(null);' },
       'provider src/k.ts#K',

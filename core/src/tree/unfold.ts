@@ -1,6 +1,7 @@
 import type { Binding, Reading, TemplateNode } from '../model/facts';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model, Page, Use } from '../model/model';
+import { useById } from '../model/lookup';
 import type { Writable } from '../model/writable';
 import { templateChildren } from '../model/walk';
 import type { BranchMark, Place, PlaceIndex, Provider, RepeatMark, Tree } from '../model/tree';
@@ -174,17 +175,12 @@ function showStep(unfolding: Unfolding, index: number, at: Position): void {
     else push(unfolding, shown, { ...below, body, owner: -1, given: noGiven });
     return;
   }
-  const use = step?.use && findUse(unfolding.model, step.use);
+  const use = step?.use && useById(unfolding.model, step.use);
   if (!use) return;
   const given = use.node.bindings.find((one) => /^(element|component|Component)$/.test(one.name))?.markup ?? [];
   if (given.length > 0) push(unfolding, given, below);
   else if (unfolding.page.chain[index + 1]) showStep(unfolding, index + 1, at);
   else push(unfolding, use.node.children, below);
-}
-
-function findUse(model: Model, id: Use['id']): Use | undefined {
-  const owner = id.slice(0, id.lastIndexOf('/')) as ComponentId;
-  return model.usesBy.get(owner)?.find((use) => use.id === id);
 }
 
 /** The contents that a use gives, with those that its owner was given and hands on. */

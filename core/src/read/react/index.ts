@@ -5,7 +5,7 @@ import type { Writable } from '../../model/writable';
 import { type ModuleScope } from '../script/body';
 import { declaredNames, readModule } from '../script/modules';
 import { parseScript } from '../script/parse';
-import { bare, calleeName, type FunctionNode, isFunction } from '../script/syntax';
+import { bare, calleeName, type FunctionNode, isFunction, patternNames, spanOf } from '../script/syntax';
 import { readTypeDeclaration } from '../script/types';
 import { isClassComponent, isComponent, readClassComponent, readFunctionComponent, readHook } from './components';
 import { aliasOf, type Declared, declarationsOf } from './declarations';
@@ -34,7 +34,7 @@ export function readReact(file: string, text: string): FileFacts {
     exports,
     types: kept(program.body, readTypeDeclaration),
     components: sorted.components,
-    shared: sorted.shared,
+    shared: [...sorted.shared, ...program.body.flatMap((statement) => takenApart(statement, module))],
     roots: [...roots, ...sorted.loose],
     routes: [...sorted.routes, ...calls.flatMap((call) => (sorted.seen.has(call) ? [] : routesOfCall(module, call, '')))],
     ambient: kept(program.body, ambientOf),
@@ -42,6 +42,16 @@ export function readReact(file: string, text: string): FileFacts {
   };
   if (runs) facts.runs = runs === 'use client' ? 'client' : 'server';
   return facts;
+}
+
+/** `const { Fill, Slot } = make()`: names of the module whose making is not followed. */
+function takenApart(statement: t.Statement, module: ModuleScope): SharedFact[] {
+  const declared = statement.type === 'ExportNamedDeclaration' ? statement.declaration : statement;
+  if (declared?.type !== 'VariableDeclaration') return [];
+  return declared.declarations
+    .filter((one) => one.id.type !== 'Identifier')
+    .flatMap((one) => patternNames(one.id).filter((found) => !module.imported.has(found.name)))
+    .map((found): SharedFact => ({ kind: 'value', name: found.name, span: spanOf(found.node) }));
 }
 
 /** What a question has an answer for, statement by statement. */
