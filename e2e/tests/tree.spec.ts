@@ -86,11 +86,21 @@ test.describe('the demo’s tree', () => {
     await expect(page.getByRole('option')).toHaveCount(0);
   });
 
+  test('of two quick clicks neither is lost', async ({ page }) => {
+    await page.evaluate(() => {
+      [...document.querySelectorAll<HTMLElement>('[role=treeitem] .name')].find((one) => one.innerText === 'LockList')?.click();
+      document.querySelector<HTMLElement>('[aria-label^="state passages"]')?.click();
+    });
+    await expect(page.getByRole('list', { name: 'Knots of passages' })).toBeVisible();
+    await expect(page.getByRole('treeitem', { name: /^LockList/, selected: true })).toBeVisible();
+  });
+
   test('reload, back and a copied link come back to the same place', async ({ page, context }) => {
     await page
       .getByRole('treeitem', { name: /^LockList/ })
       .locator('.name')
       .click();
+    await expect(page.getByRole('treeitem', { name: /^LockList/, selected: true })).toBeVisible();
     await page.getByRole('button', { name: /^state passages/ }).click();
     await expect(page.getByRole('list', { name: 'Knots of passages' })).toBeVisible();
     await page.reload();

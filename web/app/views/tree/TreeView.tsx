@@ -1,8 +1,8 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { useSearchParams } from 'react-router';
 import type { CardAnswer, Excerpt, Summary, TreeAnswer } from '../../analysis/answers';
 import { KnotMark, knotWords, strandColour, strandWords } from '../../theme/Glyph';
+import { useUrlParams } from '../../parts/useUrlParams';
 import { Card } from './Card';
 import { sheetWords } from './sheet-words';
 import { Controls } from './Controls';
@@ -47,15 +47,15 @@ function guideLines(layout: RowLayout): boolean[][] {
 
 /** The component tree of a page, with its strands hanging beside the rows. */
 export function TreeView({ summary, project, tree, state, place, card, code }: Props) {
-  const [params, setParams] = useSearchParams();
+  const [params, change] = useUrlParams();
   const scroll = useRef<HTMLDivElement>(null);
   const [hovered, setHovered] = useState<number>();
   const [width, setWidth] = useState(852);
 
   const go = useCallback(
-    (change: Parameters<typeof withState>[1], replace = false) =>
-      setParams((before) => withState(before, { at: undefined, code: undefined, ...change }), { replace, preventScrollReset: true }),
-    [setParams],
+    (next: Parameters<typeof withState>[1], replace = false) =>
+      change((before) => withState(before, { at: undefined, code: undefined, ...next }), { replace }),
+    [change],
   );
 
   useEffect(() => {
