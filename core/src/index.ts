@@ -24,6 +24,7 @@ export {
   type Strands,
   type TakeEntry,
 } from './flow';
+export * from './carve';
 export { findNames, type NameHit, pageOf } from './find';
 export { catalogue, check, counted, entryOf, type Entry, listed, type RuleId, type SurveyKeep } from './rules';
 export * from './intake';

@@ -1,0 +1,84 @@
+import { readFile } from 'node:fs/promises';
+import { type Box, boxesLike, decodeFile, readPage, regionsOf, suggestionReport, suggestParts } from '@liana/core';
+import { Command, InvalidArgumentError } from 'commander';
+import { PNG } from 'pngjs';
+
+class InputError extends Error {}
+
+function boxGiven(text: string): Box {
+  const [x, y, width, height, ...more] = text.split(',').map(Number);
+  const isBox = [x, y, width, height].every((one) => Number.isInteger(one) && (one ?? -1) >= 0) && more.length === 0;
+  if (!isBox || !width || !height) throw new InvalidArgumentError('It takes four whole numbers, x,y,width,height, such as 24,120,600,96.');
+  return { x: x ?? 0, y: y ?? 0, width, height };
+}
+
+async function bytesOf(file: string): Promise<Buffer> {
+  return readFile(file).catch((error: NodeJS.ErrnoException) => {
+    if (error.code === 'ENOENT') throw new InputError(`There is no file ${file}.`);
+    if (error.code === 'EISDIR') throw new InputError(`${file} is a folder, not a page or a picture.`);
+    throw new InputError(`${file} cannot be read: ${error.message}.`);
+  });
+}
+
+/** What the picture shows: the regions a drawn box would hold on to, or the boxes alike to the given one. */
+function carvePicture(file: string, bytes: Buffer, like: Box | undefined): { items: number[][] } {
+  let picture: PNG;
+  try {
+    picture = PNG.sync.read(bytes);
+  } catch (error) {
+    throw new InputError(`${file} is no PNG picture that can be read: ${error instanceof Error ? error.message : String(error)}.`);
+  }
+  if (like && (like.x + like.width > picture.width || like.y + like.height > picture.height))
+    throw new InputError(`The box reaches out of the picture, which is ${picture.width} × ${picture.height}.`);
+  const regions = regionsOf(picture);
+  const boxes = like ? boxesLike(picture, regions, like) : regions.map(({ box }) => box);
+  return { items: boxes.map((box) => [box.x, box.y, box.width, box.height]) };
+}
+
+const isPicture = (bytes: Buffer): boolean => bytes.subarray(1, 4).toString('latin1') === 'PNG';
+
+const program = new Command('carve')
+  .description('Prints the parts that Liana would make of a saved page, or finds boxes in a picture of one.')
+  .argument('<file>', 'a page (.html) or a picture (.png)')
+  .option('--like <x,y,w,h>', 'of a picture, the boxes that are like this one', boxGiven)
+  .option('--json', 'print one JSON object instead of lines')
+  .action(async (file: string, options: { like?: Box; json?: boolean }) => {
+    try {
+      const bytes = await bytesOf(file);
+      if (isPicture(bytes) || /\.(png|jpe?g|webp|avif)$/i.test(file)) {
+        if (!isPicture(bytes))
+          throw new InputError(`${file} is no PNG picture; the shell reads only PNG. The browser reads JPEG, WebP and AVIF too.`);
+        const found = carvePicture(file, bytes, options.like);
+        process.stdout.write(options.json ? `${JSON.stringify(found)}\n` : found.items.map((box) => `${box.join(',')}\n`).join(''));
+        return;
+      }
+      if (options.like) throw new InputError('--like is for pictures; in a page, repeats are found by themselves.');
+      const decoded = decodeFile(bytes, (part, label, fatal) => new TextDecoder(label, { fatal }).decode(part));
+      if ('refused' in decoded) throw new InputError(`${file} cannot be read as text: ${decoded.refused}`);
+      const tree = readPage(decoded.text);
+      for (const cut of tree.cuts) process.stderr.write(`${file}: ${cut}\n`);
+      const suggestion = suggestParts(tree);
+      const report = suggestionReport(tree, suggestion);
+      if (options.json) process.stdout.write(`${JSON.stringify(report, undefined, 2)}\n`);
+      else
+        process.stdout.write(
+          [
+            ...suggestion.parts.map(
+              ({ name, parent, at, reason }) =>
+                `${name}${parent ? ` in ${parent}` : ''}${at.length > 1 ? ` ×${at.length}` : ''}: ${reason}`,
+            ),
+            ...report.groups.map(
+              ({ name, items, varies }) =>
+                `${name} ×${items.length} differs in: ${varies.map(({ what, where }) => `${what} of ${where}`).join(', ') || 'nothing'}`,
+            ),
+            '',
+          ].join('\n'),
+        );
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      process.stderr.write(`${error.message}\n`);
+      process.exitCode = 2;
+    }
+  });
+
+await program.parseAsync();

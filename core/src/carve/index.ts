@@ -1,0 +1,10 @@
+export { type NameAdvice, camelCase, checkName, freeName, pascalCase, plural, singular } from './names';
+export { boxesLike, looksAlike } from './picture/like';
+export { agreement, area, bottom, type Box, groundOf, holds, type Pixels, right, shared } from './picture/pixels';
+export { type Edges, edgesOf, type PictureRegion, regionsOf, snap } from './picture/regions';
+export { listName, type ProposedProp, proposeProps } from './page/props';
+export { type PageLimits, pageLimits, type PageNode, type PageTree, readPage, textBelow } from './page/read';
+export { pagePolicy, type Resolve, safeHtml, safeRules } from './page/safe';
+export { elementAt, selectorOf, selectorWithin } from './page/selector';
+export { type SuggestedGroup, type SuggestedPart, suggestionReport, type SuggestionReport, suggestParts } from './page/suggest';
+export { type Sample, type Variation, type VariationKind, variationKinds, variationsOf } from './page/vary';
