@@ -28,7 +28,7 @@ function filesBelow(folder: string): string[] {
 }
 
 const imports = filesBelow(source).flatMap((file) =>
-  [...readFileSync(file, 'utf8').matchAll(/(import|export)\s[^;]*?from '([^']+)'/g)].map((match) => ({
+  [...readFileSync(file, 'utf8').matchAll(/^(import|export)\s[^;]*?from '([^']+)'/gm)].map((match) => ({
     file,
     typeOnly: /^(import|export) type/.test(match[0]),
     to: match[2] ?? '',

@@ -25,6 +25,8 @@ export {
   type TakeEntry,
 } from './flow';
 export * from './carve';
+export * from './formats';
+export { elementChildren, elementCount, findGroups, type Group, isElement, likeness, shapeOf } from './overlap';
 export { findNames, type NameHit, pageOf } from './find';
 export { catalogue, check, counted, entryOf, type Entry, listed, type RuleId, type SurveyKeep } from './rules';
 export * from './intake';

@@ -29,6 +29,8 @@ const tagNames: Readonly<Record<string, string>> = {
   button: 'action',
   figcaption: 'caption',
   caption: 'caption',
+  th: 'title',
+  td: 'text',
   summary: 'summary',
   small: 'note',
   strong: 'name',
@@ -99,7 +101,10 @@ function baseName(tree: PageTree, variation: Variation, itemWords: string): stri
 /** The element around a text. */
 function ownerOf(tree: PageTree, text: Overlay): PageNode | undefined {
   const node = tree.nodes[text.at.find((at) => at >= 0) ?? -1];
-  return node && tree.nodes[node.parent];
+  const owner = node && tree.nodes[node.parent];
+  const around = owner && tree.nodes[owner.parent];
+  // A button or a link that is all of a heading is the title.
+  return around && /^h[1-6]$/.test(around.label) && owner.tokens.length === 0 ? around : owner;
 }
 
 const reservedProps = new Set([
@@ -169,7 +174,11 @@ function typed(variation: Variation): Pick<ProposedProp, 'type' | 'values' | 'op
   const distinct = [...new Set(given)].sort();
   const isChoice =
     (what === 'class' || what === 'attribute') && distinct.length <= 6 && (distinct.length < given.length || what === 'class');
-  return { type: isChoice ? distinct.map((value) => JSON.stringify(value)).join(' | ') : 'string', optional, values };
+  return {
+    type: isChoice ? distinct.map((value) => `'${value.replace(/[\\']/g, '\\$&').replace(/\n/g, '\\n')}'`).join(' | ') : 'string',
+    optional,
+    values,
+  };
 }
 
 /**

@@ -1,0 +1,269 @@
+import type { ComponentId } from '../model/ids';
+import type { Component, Model } from '../model/model';
+import type { Place } from '../model/tree';
+import { unfold } from '../tree';
+import { counted, listed } from '../rules/sentences';
+import { camelCase } from './names';
+import { emptyPlan, type Part, type PartId, type Plan, planId, type PlannedValue, type Region, type Sheet } from './plan/plan';
+import type { Skeleton, SkeletonPart } from './skeleton';
+import { callbackName } from './skeleton/values';
+
+/** How a planned part stands in the code. */
+export type PartMatch = {
+  readonly part: string;
+  /** By its name, by a contract and place that fit no other part, or not at all. */
+  readonly found: 'by name' | 'by contract' | 'missing';
+  readonly component?: ComponentId;
+  readonly componentName: string;
+  /** What differs, in sentences; empty where plan and code agree. */
+  readonly differs: readonly string[];
+};
+
+export type PlanMatch = {
+  readonly parts: readonly PartMatch[];
+  /** Components of the project that the plan does not have. */
+  readonly unplanned: readonly { readonly component: ComponentId; readonly name: string }[];
+};
+
+/** The name under which a contract is compared: `onSelect` and `select` are one event. */
+const isCallback = (name: string): boolean => /^on[A-Z]/.test(name);
+
+type Contract = {
+  readonly props: ReadonlySet<string>;
+  readonly events: ReadonlySet<string>;
+  readonly holds: ReadonlySet<string>;
+  readonly lives: ReadonlySet<string>;
+};
+
+function planned(part: SkeletonPart): Contract {
+  return {
+    props: new Set([...part.props.filter((prop) => !isCallback(prop.name)).map((prop) => prop.name), ...part.slots]),
+    events: new Set([...part.events.map((event) => callbackName(event.name)), ...part.props.map((prop) => prop.name).filter(isCallback)]),
+    holds: new Set(part.uses),
+    lives: new Set(part.state.map((one) => one.name)),
+  };
+}
+
+function written(model: Model, component: Component): Contract {
+  const props = [...component.contract.props.values()];
+  const uses = model.usesBy.get(component.id) ?? [];
+  return {
+    props: new Set(props.filter((prop) => prop.kind !== 'callback' && !isCallback(prop.name)).map((prop) => prop.name)),
+    events: new Set(props.filter((prop) => prop.kind === 'callback' || isCallback(prop.name)).map((prop) => prop.name)),
+    holds: new Set(uses.flatMap((use) => (use.target.kind === 'component' ? (model.components.get(use.target.id)?.name ?? []) : []))),
+    lives: new Set(component.facts.values.filter((value) => value.kind === 'state').map((value) => value.name)),
+  };
+}
+
+/** Shared names by all names; contracts without any name are not alike. */
+function alike(one: Contract, other: Contract): number {
+  const all = (contract: Contract): string[] => [...contract.props, ...contract.events, ...[...contract.holds].map((name) => `<${name}>`)];
+  const left = new Set(all(one));
+  const right = new Set(all(other));
+  const both = [...left].filter((name) => right.has(name)).length;
+  const either = new Set([...left, ...right]).size;
+  return either < 2 ? 0 : both / either;
+}
+
+const alikeEnough = 0.6;
+
+/** Components that can be parts: those of the source, neither tests nor the markup that mounts them. */
+function candidates(model: Model): Component[] {
+  return [...model.components.values()].filter((one) => one.fileRole === 'source' && one.role !== 'root' && one.role !== 'route');
+}
+
+/**
+ * Compares a plan with a project: which parts exist, by name or by a contract that fits, and in what
+ * they differ. Several components of one name: the one whose contract fits best is meant.
+ */
+export function matchPlan(skeleton: Skeleton, model: Model): PlanMatch {
+  const components = candidates(model);
+  const taken = new Set<ComponentId>();
+  const chosen = new Map<SkeletonPart, { component: Component; found: 'by name' | 'by contract' }>();
+  const best = (part: SkeletonPart, among: readonly Component[]): { component: Component; likeness: number } | undefined =>
+    among
+      .filter((component) => !taken.has(component.id))
+      .map((component) => ({ component, likeness: alike(planned(part), written(model, component)) }))
+      .sort((a, b) => b.likeness - a.likeness)[0];
+  for (const part of skeleton.parts) {
+    const named = best(
+      part,
+      components.filter((component) => component.name === part.name),
+    );
+    if (!named) continue;
+    chosen.set(part, { component: named.component, found: 'by name' });
+    taken.add(named.component.id);
+  }
+  for (const part of skeleton.parts) {
+    if (chosen.has(part)) continue;
+    const fitting = best(part, components);
+    if (!fitting || fitting.likeness < alikeEnough) continue;
+    chosen.set(part, { component: fitting.component, found: 'by contract' });
+    taken.add(fitting.component.id);
+  }
+  const nameInCode = new Map([...chosen].map(([part, { component }]) => [part.name, component.name]));
+  return {
+    parts: skeleton.parts.map((part): PartMatch => {
+      const match = chosen.get(part);
+      if (!match) return { part: part.name, found: 'missing', componentName: '', differs: [] };
+      return {
+        part: part.name,
+        found: match.found,
+        component: match.component.id,
+        componentName: match.component.name,
+        differs: differences(part, match.component, model, nameInCode, chosen),
+      };
+    }),
+    unplanned: components
+      .filter((component) => !taken.has(component.id))
+      .map((component) => ({ component: component.id, name: component.name })),
+  };
+}
+
+const without = (one: ReadonlySet<string>, other: ReadonlySet<string>): string[] => [...one].filter((name) => !other.has(name));
+
+function differences(
+  part: SkeletonPart,
+  component: Component,
+  model: Model,
+  nameInCode: ReadonlyMap<string, string>,
+  chosen: ReadonlyMap<SkeletonPart, { component: Component }>,
+): string[] {
+  const plan = planned(part);
+  const code = written(model, component);
+  const says: string[] = [];
+  const isOpen = component.contract.openness === 'open';
+  const missing = isOpen ? [] : without(plan.props, code.props);
+  const more = without(code.props, plan.props);
+  if (missing.length > 0) says.push(`The code does not take ${listed(missing)}.`);
+  if (more.length > 0) says.push(`The code takes ${listed(more)}, which the plan does not have.`);
+  const silent = isOpen ? [] : without(plan.events, code.events);
+  const loud = without(code.events, plan.events);
+  if (silent.length > 0) says.push(`The code does not tell its owner ${listed(silent)}.`);
+  if (loud.length > 0) says.push(`The code tells its owner ${listed(loud)}, which the plan does not have.`);
+  const holds = new Set([...plan.holds].map((name) => nameInCode.get(name) ?? name));
+  const gone = without(holds, code.holds);
+  const extra = without(code.holds, holds).filter((name) => [...nameInCode.values()].includes(name));
+  if (gone.length > 0) says.push(`In the code it does not hold ${listed(gone)}.`);
+  if (extra.length > 0) says.push(`In the code it also holds ${listed(extra)}.`);
+  for (const name of without(plan.lives, code.lives)) {
+    const elsewhere = [...chosen.values()].find((one) =>
+      one.component.facts.values.some((value) => value.kind === 'state' && value.name === name),
+    );
+    says.push(elsewhere ? `${name} lives in ${elsewhere.component.name}, not here.` : `${name} does not live here.`);
+  }
+  return says;
+}
+
+/** One sentence about the whole: how many parts were found, and whether plan and code agree. */
+export function matchWords({ parts, unplanned }: PlanMatch): string {
+  const missing = parts.filter((part) => part.found === 'missing').length;
+  const differing = parts.filter((part) => part.differs.length > 0).length;
+  const also = unplanned.length > 0 ? ` The project has ${counted(unplanned.length, 'component')} more.` : '';
+  if (missing === 0 && differing === 0) return `All ${counted(parts.length, 'part')} are in the code as planned.${also}`;
+  return `Of ${counted(parts.length, 'part')}, ${missing === 0 ? 'none is' : missing === 1 ? 'one is' : `${missing} are`} missing and ${differing === 0 ? 'none differs' : differing === 1 ? 'one differs' : `${differing} differ`}.${also}`;
+}
+
+const regionsMost = 2000;
+const slotName = (name: string): string => (name === 'default' || name === '' ? 'children' : name);
+
+/**
+ * Makes a plan from code: each page's tree as it is, with contracts and with the values that live in
+ * its components. Its sheets were never seen; boxes only say what holds what.
+ */
+export function planFromCode(model: Model, name: string): Plan {
+  let number = 0;
+  const parts = new Map<ComponentId, Part>();
+  const sheets: Sheet[] = [];
+  const regions: Region[] = [];
+  const values: PlannedValue[] = [];
+  const names = new Set<string>();
+  const partFor = (component: Component, role: Part['role']): Part => {
+    const known = parts.get(component.id);
+    if (known) return known;
+    let free = component.name;
+    for (let count = 2; names.has(free); count++) free = `${component.name}${count}`;
+    names.add(free);
+    const props = [...component.contract.props.values()];
+    const made: Part = {
+      id: planId('part', ++number),
+      name: free,
+      role,
+      note: '',
+      props: props
+        .filter((prop) => prop.kind !== 'callback' && prop.kind !== 'slot' && !isCallback(prop.name))
+        .map((prop) => ({ name: prop.name, type: 'unknown', optional: prop.required !== 'yes' })),
+      events: props
+        .filter((prop) => prop.kind === 'callback' || isCallback(prop.name))
+        .map((prop) => ({ name: camelCase(prop.name.replace(/^on(?=[A-Z])/, '')), payload: '' })),
+      slots: component.facts.slots.map((slot) => ({ name: slotName(slot.name), parts: [] })),
+      list: '',
+    };
+    parts.set(component.id, made);
+    return made;
+  };
+  const addToSlot = (holder: ComponentId, slot: string, part: PartId): void => {
+    const known = parts.get(holder);
+    if (!known) return;
+    const before = known.slots.find((one) => one.name === slot);
+    if (before?.parts.includes(part)) return;
+    const others = known.slots.filter((one) => one !== before);
+    parts.set(holder, { ...known, slots: [...others, { name: slot, parts: [...(before?.parts ?? []), part] }] });
+  };
+  for (const page of model.pages) {
+    const tree = unfold(model, page);
+    const below = tree.places.map((): Place[] => []);
+    for (const place of tree.places) below[place.parent]?.push(place);
+    const put = (place: Place, sheet: Sheet, within: Region['id'] | null): void => {
+      const component = model.components.get(place.component);
+      if (!component) return;
+      const part = partFor(component, 'part');
+      if (place.slot) addToSlot(tree.places[place.slot.of]?.component as ComponentId, slotName(place.slot.name), part.id);
+      // A list stands for itself and one more, so that the plan shows it as repeated; in a large tree once.
+      for (let time = 0; time < (place.repeats.length > 0 && regions.length < regionsMost ? 2 : 1); time++) {
+        const region: Region = {
+          id: planId('region', ++number),
+          sheet: sheet.id,
+          part: part.id,
+          box: { x: 0, y: 0, width: 1, height: 1 },
+          selector: '',
+          within,
+        };
+        regions.push(region);
+        for (const child of below[place.index] ?? []) put(child, sheet, region.id);
+      }
+    };
+    const [top] = tree.places;
+    const component = top && model.components.get(top.component);
+    if (!top || !component) continue;
+    const part = partFor(component, 'page');
+    const sheet: Sheet = {
+      id: planId('sheet', ++number),
+      page: part.id,
+      title: 'as in the code',
+      kind: 'picture',
+      width: 1,
+      height: 1,
+      file: '',
+    };
+    sheets.push(sheet);
+    for (const child of below[top.index] ?? []) put(child, sheet, null);
+  }
+  for (const [id, part] of parts) {
+    const component = model.components.get(id);
+    for (const value of component?.facts.values ?? []) {
+      if (value.kind !== 'state') continue;
+      values.push({
+        id: planId('value', ++number),
+        name: value.name,
+        type: 'unknown',
+        readBy: [part.id],
+        changedBy: [part.id] as PartId[],
+        fromServer: false,
+        perItem: true,
+        otherPages: false,
+      });
+    }
+  }
+  return { ...emptyPlan(name), numbered: number, sheets, parts: [...parts.values()], regions, values };
+}

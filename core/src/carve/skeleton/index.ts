@@ -1,0 +1,9 @@
+import { reactWriter } from './react';
+import type { SkeletonWriter } from './skeleton';
+
+export { skeletonOf, type SheetText } from './build';
+export type { Pages } from './content';
+export type { Markup, Skeleton, SkeletonFile, SkeletonPart, SkeletonProp, SkeletonWriter } from './skeleton';
+
+/** The frameworks that a skeleton can be written in. */
+export const skeletonWriters: readonly SkeletonWriter[] = [reactWriter];
