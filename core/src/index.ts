@@ -26,7 +26,7 @@ export {
 } from './flow';
 export * from './carve';
 export * from './formats';
-export { elementChildren, elementCount, findGroups, type Group, isElement, likeness, shapeOf } from './overlap';
+export { elementChildren, elementCount, findGroups, findLikes, type Group, isElement, likeness, shapeOf } from './overlap';
 export { findNames, type NameHit, pageOf } from './find';
 export { catalogue, check, counted, entryOf, type Entry, listed, type RuleId, type SurveyKeep } from './rules';
 export * from './intake';

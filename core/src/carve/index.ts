@@ -10,10 +10,11 @@ export { type SuggestedGroup, type SuggestedPart, suggestionReport, type Suggest
 export { type Sample, type Variation, type VariationKind, variationKinds, variationsOf } from './page/vary';
 export { matchPlan, matchWords, type PartMatch, planFromCode, type PlanMatch } from './match';
 export { type Adopted, adoptParts, boxesByOrder, proposedFor, withProposedProps } from './plan/adopt';
-export { type Candidate, candidatesOf } from './plan/candidates';
+export { type Candidate, candidatesOf, type LooksLike } from './plan/candidates';
 export * from './plan/edit';
 export { closestOwner, type Home, homeOf, homeWords, hopWords, whoWords } from './plan/home';
 export { byReading, nest, type Nesting, regionsIn } from './plan/nest';
 export * from './plan/plan';
+export { planStrands } from './plan/plan-strands';
 export { instancesOf, ownersOf, type PlanNode, planTree, type PlanTree } from './plan/plan-tree';
 export * from './skeleton';

@@ -141,3 +141,25 @@ export function findGroups(tree: MarkupTree, root = 0): Group[] {
     .map((cluster) => ({ items: [...new Set(cluster.items)].sort((a, b) => a - b), likeness: cluster.least }))
     .sort((a, b) => (a.items[0] ?? 0) - (b.items[0] ?? 0));
 }
+
+/**
+ * The elements of a tree that are like one of another (or the same) tree: the group it stands in,
+ * where it has one, else all of its label that are alike enough. `at` itself is left out.
+ */
+export function findLikes(tree: MarkupTree, at: number, among: MarkupTree = tree): number[] {
+  const node = tree.nodes[at];
+  if (!node) return [];
+  const group = among === tree ? findGroups(tree).find(({ items }) => items.includes(at)) : undefined;
+  if (group) return group.items.filter((item) => item !== at);
+  const shape = shapeOf(tree, at);
+  const cluster: Cluster = { items: [at], shape, label: node.label, least: 1, tokens: new Set(node.tokens) };
+  const found: number[] = [];
+  for (const other of among.nodes) {
+    const isSelf =
+      among === tree && (other.index === at || (other.index < at && at < other.end) || (at < other.index && other.index < node.end));
+    if (isSelf || other.label !== node.label || other.index < (among.nodes[found.at(-1) ?? -1]?.end ?? 0)) continue;
+    const alike = joins(cluster, other, shapeOf(among, other.index));
+    if (alike >= strayAlike || (alike > 0 && other.tokens.some((token) => cluster.tokens.has(token)))) found.push(other.index);
+  }
+  return found;
+}

@@ -6,6 +6,11 @@ import {
   type Finding,
   findNames,
   lineAt,
+  matchPlan,
+  type Plan,
+  planFromCode,
+  type PlanMatch,
+  type Skeleton,
   lineStarts,
   isConfig,
   link,
@@ -273,6 +278,16 @@ const analyst = {
   async search(projectId: string, question: string): Promise<SearchHit[]> {
     const held = await ensure(projectId);
     return Promise.all(findNames(held.model, question).map(async (hit) => ({ ...hit, line: await lineOf(held, hit.at) })));
+  },
+
+  /** Compares a plan's skeleton with the project. */
+  async matchPlan(projectId: string, skeleton: Skeleton): Promise<PlanMatch> {
+    return matchPlan(skeleton, (await ensure(projectId)).model);
+  },
+
+  /** A plan of the project as it is. */
+  async planFromCode(projectId: string, name: string): Promise<Plan> {
+    return planFromCode((await ensure(projectId)).model, name);
   },
 
   /** Where in the trees a component stands first. */

@@ -26,11 +26,13 @@ export function TopBar({ project, summary }: { project: Project; summary: Summar
       <span className="project" title={project.name}>
         {project.name}{' '}
         <small>
-          · {summary.frameworks.map((one) => frameworkNames[one] ?? one).join(', ') || 'no framework'} ·{' '}
-          {summary.components.toLocaleString('en')} components
+          {project.origin.kind === 'plan' && summary.files === 0
+            ? '· a plan, no source yet'
+            : `· ${summary.frameworks.map((one) => frameworkNames[one] ?? one).join(', ') || 'no framework'} · ${summary.components.toLocaleString('en')} components`}
         </small>
       </span>
       <nav aria-label="Steps">
+        <NavLink to={`${base}/carve`}>Carve</NavLink>
         <NavLink to={`${base}/tree`}>Tree</NavLink>
         <NavLink to={`${base}/findings`}>
           Findings

@@ -1,5 +1,7 @@
-import { data } from 'react-router';
+import type { ComponentId } from '@liana/core';
+import { data, redirect } from 'react-router';
 import { getAnalyst, openProject } from '../analysis/client';
+import { loadPlan } from '../storage/plans';
 import { getProject } from '../storage/projects';
 import { TreeView } from '../views/tree/TreeView';
 import { askForCode } from '../views/tree/code-asked';
@@ -25,9 +27,16 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
   if (!project) throw data('This browser does not hold that project.', { status: 404 });
   const summary = await openProject(project.id, project.name, project.readAt).catch(() => undefined);
   if (!summary) return undefined;
-  const state = parseTreeState(new URL(request.url).searchParams);
+  const url = new URL(request.url);
+  const component = url.searchParams.get('component');
+  if (component) {
+    const found = await getAnalyst().placeOf(project.id, component as ComponentId, undefined);
+    const to = found ? `?page=${encodeURIComponent(found.pageId)}&at=${found.place}` : '';
+    throw redirect(`/projects/${project.id}/tree${to}`);
+  }
+  const state = parseTreeState(url.searchParams);
   const tree = await treeOf(project.id, project.readAt, state.page);
-  if (!tree) return { summary, project, tree, state, place: undefined, card: undefined, code: [] };
+  if (!tree) return { summary, project, tree, state, place: undefined, card: undefined, code: [], part: undefined };
   const place = placeAtPath(tree.rows, state.place) ?? state.at;
   const card = place === undefined ? undefined : await getAnalyst().card(project.id, tree.page.id, place);
   const asked = askForCode(state, tree, card);
@@ -39,7 +48,9 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
     const excerpt = excerpts[index];
     return excerpt ? [{ caption: one.caption, loose: one.loose, excerpt }] : [];
   });
-  return { summary, project, tree, state, place, card, code };
+  const { plan } = await loadPlan(project);
+  const part = plan.parts.find((one) => one.name === card?.card.name);
+  return { summary, project, tree, state, place, card, code, part: part?.id };
 }
 
 export default function Tree({ loaderData }: Route.ComponentProps) {

@@ -1,11 +1,13 @@
 import Dexie, { type Table } from 'dexie';
-import type { FileFacts, LeftOutReason } from '@liana/core';
+import type { FileFacts, LeftOutReason, PlanDocument } from '@liana/core';
 
 /** Where a project's files came from; a folder handle lets it be read again without asking where it is. */
 export type Origin =
   | { readonly kind: 'folder'; readonly name: string; readonly handle?: FileSystemDirectoryHandle }
   | { readonly kind: 'files'; readonly name: string }
   | { readonly kind: 'zip'; readonly name: string }
+  /** No source: a project that begins with a page to carve. */
+  | { readonly kind: 'plan'; readonly name: string }
   | { readonly kind: 'demo'; readonly name: string; readonly framework: string; readonly edition: string };
 
 export type Project = {
@@ -40,11 +42,24 @@ export type StoredFacts = {
   readonly facts: FileFacts;
 };
 
+/** The plan of a project; checked when it is taken out, since another version may have written it. */
+export type StoredPlan = { readonly projectId: string; readonly document: PlanDocument; readonly savedAt: number };
+/** A picture, a saved page, or a file that came with one. */
+export type StoredLook = {
+  readonly projectId: string;
+  readonly file: string;
+  readonly type: string;
+  readonly bytes: Uint8Array<ArrayBuffer>;
+};
+
 class Database extends Dexie {
   readonly projects!: Table<Project, string>;
   readonly files!: Table<StoredFile, [string, string]>;
   readonly texts!: Table<StoredText, [string, string]>;
   readonly facts!: Table<StoredFacts, [string, string]>;
+
+  readonly plans!: Table<StoredPlan, string>;
+  readonly looks!: Table<StoredLook, [string, string]>;
 
   constructor() {
     super('liana');
@@ -54,6 +69,7 @@ class Database extends Dexie {
       texts: '[projectId+file], projectId',
       facts: '[projectId+file], projectId',
     });
+    this.version(2).stores({ plans: 'projectId', looks: '[projectId+file], projectId' });
   }
 }
 

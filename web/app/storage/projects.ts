@@ -5,7 +5,7 @@ import { database, type Origin, type Project, type StoredFile, type StoredText }
 const projectSchema = Joi.object<Project>({
   id: Joi.string().required(),
   name: Joi.string().required(),
-  origin: Joi.object({ kind: Joi.valid('folder', 'files', 'zip', 'demo').required(), name: Joi.string().allow('').required() })
+  origin: Joi.object({ kind: Joi.valid('folder', 'files', 'zip', 'demo', 'plan').required(), name: Joi.string().allow('').required() })
     .unknown()
     .required(),
   createdAt: Joi.number().required(),
@@ -49,11 +49,11 @@ export type NewFiles = {
 /** Storage that is full or closed; the message says what to do. */
 export class StorageError extends Error {}
 
-function asStorageError(error: unknown): never {
+export function asStorageError(error: unknown): never {
   const name = error instanceof Error ? ((error as { inner?: Error }).inner?.name ?? error.name) : '';
   if (/QuotaExceeded/.test(name))
     throw new StorageError(
-      'The browser has no room left for this project. Nothing was saved. Delete a project you no longer need, then try again.',
+      'The browser has no room left for this. What was saved before is still there. Delete a project you no longer need, then try again.',
     );
   throw error;
 }
@@ -122,8 +122,12 @@ export async function sweepDeleted(): Promise<void> {
     .filter((project) => project.deletedAt !== undefined && project.deletedAt < Date.now() - 600_000)
     .primaryKeys();
   for (const id of old) {
-    await database.transaction('rw', database.projects, database.files, database.texts, database.facts, async () => {
-      await Promise.all([database.files, database.texts, database.facts].map((table) => table.where('projectId').equals(id).delete()));
+    await database.transaction('rw', database.tables, async () => {
+      await Promise.all(
+        [database.files, database.texts, database.facts, database.plans, database.looks].map((table) =>
+          table.where('projectId').equals(id).delete(),
+        ),
+      );
       await database.projects.delete(id);
     });
   }

@@ -3,6 +3,7 @@ import type { SkeletonWriter } from './skeleton';
 
 export { skeletonOf, type SheetText } from './build';
 export type { Pages } from './content';
+export { callbackName } from './values';
 export type { Markup, Skeleton, SkeletonFile, SkeletonPart, SkeletonProp, SkeletonWriter } from './skeleton';
 
 /** The frameworks that a skeleton can be written in. */

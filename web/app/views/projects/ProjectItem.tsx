@@ -58,8 +58,9 @@ export function ProjectItem({ project, onBring, onSubmit }: Props) {
           </form>
         ) : (
           <>
-            <Link to={`/projects/${project.id}/tree`}>{project.name}</Link>
+            <Link to={`/projects/${project.id}${project.origin.kind === 'plan' ? '/carve' : ''}`}>{project.name}</Link>
             <small>
+              {project.origin.kind === 'plan' ? 'A plan. ' : ''}
               {project.files.toLocaleString('en')} files, {Math.ceil(project.bytes / 1024).toLocaleString('en')} KB, read{' '}
               {day.format(project.readAt)}. {leftOutWords(project)}
             </small>

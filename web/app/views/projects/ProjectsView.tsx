@@ -1,12 +1,13 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useEffect } from 'react';
-import { Link, useFetcher } from 'react-router';
+import { Link, useFetcher, useNavigate } from 'react-router';
 import { handInDemo } from '../../analysis/hand-in';
 import { useTell } from '../../parts/Notices';
 import { ThemeSwitch } from '../../parts/ThemeSwitch';
 import { useHandIn } from '../../parts/useHandIn';
 import type { Project } from '../../storage/database';
+import { newPlanProject } from '../../storage/plans';
 import { OpenButtons } from './OpenButtons';
 import { ProjectItem } from './ProjectItem';
 
@@ -18,6 +19,11 @@ export function ProjectsView({ projects, damaged }: Props) {
   const fetcher = useFetcher<{ intent: string; id: string; name: string }>();
   const tell = useTell();
   const { data, submit } = fetcher;
+  const navigate = useNavigate();
+  const newPlan = async (): Promise<void> => {
+    const id = await newPlanProject('A new plan').catch((error: unknown) => tell(error instanceof Error ? error.message : String(error)));
+    if (id) await navigate(`/projects/${id}/carve`);
+  };
 
   useEffect(() => {
     if (data?.intent !== 'delete') return;
@@ -38,6 +44,9 @@ export function ProjectsView({ projects, damaged }: Props) {
         <OpenButtons onBring={handIn} />
         <Button variant="text" onClick={() => void handIn(() => handInDemo('react', 'worn'))}>
           Open the demo
+        </Button>
+        <Button variant="text" onClick={() => void newPlan()}>
+          Start from a page
         </Button>
         <p>
           Or drop a folder, files or a zip archive anywhere on this page. Liana reads React in .js, .jsx, .ts and .tsx; dependencies, build

@@ -14,6 +14,7 @@ type Props = {
   place: number | undefined;
   code: readonly CodeShown[];
   params: URLSearchParams;
+  part: string | undefined;
   onKnot: (strand: string, place: number) => void;
   onPlace: (place: number) => void;
 };
@@ -78,7 +79,7 @@ function Entries({ title, entries }: { title: string; entries: readonly { name: 
   );
 }
 
-function PlacePart({ answer, projectId }: { answer: CardAnswer; projectId: string }) {
+function PlacePart({ answer, projectId, part }: { answer: CardAnswer; projectId: string; part: string | undefined }) {
   const { card, findings, line } = answer;
   return (
     <>
@@ -86,7 +87,9 @@ function PlacePart({ answer, projectId }: { answer: CardAnswer; projectId: strin
       <div className="place-file">
         {card.declared.file} · line {line}
       </div>
-      <p>{placedWords(card)}</p>
+      <p>
+        {placedWords(card)} {part && <Link to={`/projects/${projectId}/carve?part=${part}`}>Its part on the page</Link>}
+      </p>
       <Entries
         title="Props"
         entries={card.props.map((prop) => ({
@@ -132,7 +135,7 @@ function PlacePart({ answer, projectId }: { answer: CardAnswer; projectId: strin
 }
 
 /** What is chosen, in words and in code: a strand with its knots, a component with its contract. */
-export function Card({ projectId, tree, answer, strand, place, code, onKnot }: Props) {
+export function Card({ projectId, tree, answer, strand, place, code, part, onKnot }: Props) {
   return (
     <aside className="card" id="card" tabIndex={-1} aria-label="What is chosen">
       {strand && <StrandPart strand={strand} tree={tree} place={place} onKnot={onKnot} />}
@@ -146,7 +149,7 @@ export function Card({ projectId, tree, answer, strand, place, code, onKnot }: P
           />
         ))}
       {strand && answer && <hr style={{ border: 0, borderTop: '1px solid var(--line)', margin: '18px 0' }} />}
-      {answer && <PlacePart answer={answer} projectId={projectId} />}
+      {answer && <PlacePart answer={answer} projectId={projectId} part={part} />}
       {!strand &&
         code.map((one) => (
           <Code

@@ -22,6 +22,8 @@ type Props = {
   place: number | undefined;
   card: CardAnswer | undefined;
   code: readonly CodeShown[];
+  /** The planned part that the chosen component is, by its name. */
+  part: string | undefined;
 };
 
 /** Width of the column of names: as wide as they need, within bounds. */
@@ -46,7 +48,7 @@ function guideLines(layout: RowLayout): boolean[][] {
 }
 
 /** The component tree of a page, with its strands hanging beside the rows. */
-export function TreeView({ summary, project, tree, state, place, card, code }: Props) {
+export function TreeView({ summary, project, tree, state, place, card, code, part }: Props) {
   const [params, change] = useUrlParams();
   const scroll = useRef<HTMLDivElement>(null);
   const [hovered, setHovered] = useState<number>();
@@ -252,6 +254,7 @@ export function TreeView({ summary, project, tree, state, place, card, code }: P
           place={place}
           code={code}
           params={params}
+          part={part}
           onKnot={chooseKnot}
           onPlace={choosePlace}
         />

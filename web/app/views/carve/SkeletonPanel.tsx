@@ -1,0 +1,46 @@
+import type { SkeletonFile } from '@liana/core';
+import Button from '@mui/material/Button';
+import { Code } from '../../parts/Code';
+
+type Props = {
+  files: readonly SkeletonFile[];
+  file: string | undefined;
+  warning: string | undefined;
+  onFile: (file: string) => void;
+  onDownload: () => void;
+};
+
+/** The plan as code to start from: each file can be read before it is taken. */
+export function SkeletonPanel({ files, file, warning, onFile, onDownload }: Props) {
+  const parts = files.filter((one) => /src\/(pages|parts)\//.test(one.file));
+  const shown = files.find((one) => one.file === file) ?? parts[0] ?? files[0];
+  if (parts.length === 0)
+    return (
+      <>
+        <h2>Skeleton</h2>
+        <p>Mark parts on a page first; then the code to start from is here.</p>
+      </>
+    );
+  return (
+    <>
+      <h2>Skeleton</h2>
+      {warning && <p className="warn tidy">{warning}</p>}
+      <p className="row-of-controls">
+        <label>
+          File{' '}
+          <select value={shown?.file} onChange={(event) => onFile(event.currentTarget.value)}>
+            {files.map((one) => (
+              <option key={one.file}>{one.file}</option>
+            ))}
+          </select>
+        </label>
+        <Button size="small" variant="contained" onClick={onDownload}>
+          Download {files.length} files
+        </Button>
+      </p>
+      {shown && (
+        <Code key={shown.file} excerpt={{ file: shown.file, line: 1, firstLine: 1, text: shown.text, marks: [] }} caption="React" />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,110 @@
+import { type Box, type PageTree, safeHtml, type Sheet } from '@liana/core';
+import { useEffect, useState } from 'react';
+import type { PictureStudy } from '../../carving/carve.worker';
+import { askCarver } from '../../carving/client';
+import type { StoredLook } from '../../storage/database';
+
+/** A sheet as it is shown. */
+export type ShownSheet =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'loading' }
+  | { readonly kind: 'failed'; readonly says: string }
+  | { readonly kind: 'picture'; readonly url: string; readonly study: PictureStudy }
+  | { readonly kind: 'html'; readonly html: string; readonly page: PageTree };
+
+/** Where a page's file leads, from the page's own folder: `../a/b.png` beside `pages/x.html`. */
+export function resolveAddress(page: string, address: string): string {
+  const [path = ''] = address.split(/[?#]/);
+  let decoded = path;
+  try {
+    decoded = decodeURI(path);
+  } catch {
+    // An address that is no address is looked for as it stands.
+  }
+  const steps = decoded.startsWith('/') ? [] : page.split('/').slice(0, -1);
+  for (const step of decoded.split('/')) {
+    if (step === '..') steps.pop();
+    else if (step !== '.' && step !== '') steps.push(step);
+  }
+  return steps.join('/');
+}
+
+const texts = new TextDecoder();
+
+/** Gets a sheet ready to be shown: a picture studied, a page read and made safe. Its files' addresses live as long as it is shown. */
+export function useSheet(sheet: Sheet | undefined, looks: readonly StoredLook[]): ShownSheet {
+  const [shown, setShown] = useState<{ file: string; value: ShownSheet }>({ file: '', value: { kind: 'none' } });
+  const file = sheet?.file ?? '';
+
+  useEffect(() => {
+    const look = looks.find((one) => one.file === file);
+    if (!look) return;
+    let isCurrent = true;
+    const urls: string[] = [];
+    const urlOf = (one: StoredLook): string => {
+      const url = URL.createObjectURL(new Blob([one.bytes], { type: one.type }));
+      urls.push(url);
+      return url;
+    };
+    const made = new Map<string, string>();
+    const resolve = (address: string): string | undefined => {
+      const name = resolveAddress(file, address);
+      const found = looks.find((one) => one.file === name && (one.type.startsWith('image/') || one.type.startsWith('font/')));
+      if (!found) return undefined;
+      const url = made.get(name) ?? urlOf(found);
+      made.set(name, url);
+      return url;
+    };
+    const show = (value: ShownSheet): void => {
+      if (isCurrent) setShown({ file, value });
+    };
+    const prepare = async (): Promise<void> => {
+      if (look.type === 'text/html') {
+        const page = await askCarver((remote) => remote.read(texts.decode(look.bytes)));
+        const sheetText = (address: string): string | undefined => {
+          const found = looks.find((one) => one.file === resolveAddress(file, address) && one.type === 'text/css');
+          return found && texts.decode(found.bytes);
+        };
+        show({ kind: 'html', page, html: safeHtml(page, resolve, sheetText) });
+      } else {
+        const blob = new Blob([look.bytes], { type: look.type });
+        const study = await askCarver((remote) => remote.study(file, blob));
+        show({ kind: 'picture', url: urlOf(look), study });
+      }
+    };
+    prepare().catch((error: unknown) =>
+      show({ kind: 'failed', says: `${file} cannot be shown. ${error instanceof Error ? error.message : String(error)}` }),
+    );
+    return () => {
+      isCurrent = false;
+      for (const url of urls) URL.revokeObjectURL(url);
+    };
+  }, [file, looks]);
+
+  if (!sheet || file === '') return { kind: 'none' };
+  if (!looks.some((one) => one.file === file))
+    return { kind: 'failed', says: `${file} is not kept in this browser. Marks and plan are; hand the file in again to see the page.` };
+  return shown.file === file ? shown.value : { kind: 'loading' };
+}
+
+/** Boxes of a shown page's elements, by node. */
+export type ElementBoxes = ReadonlyMap<number, Box>;
+
+/** Measures the elements of a page in its frame. Elements without a box are left out. */
+export function measure(frame: HTMLIFrameElement): { boxes: ElementBoxes; height: number } {
+  const boxes = new Map<number, Box>();
+  const inner = frame.contentDocument;
+  if (!inner) return { boxes, height: 0 };
+  const { scrollX, scrollY } = frame.contentWindow ?? { scrollX: 0, scrollY: 0 };
+  for (const element of inner.querySelectorAll('[data-liana-node]')) {
+    const { left, top, width, height } = element.getBoundingClientRect();
+    if (width < 1 || height < 1) continue;
+    boxes.set(Number(element.getAttribute('data-liana-node')), {
+      x: Math.round(left + scrollX),
+      y: Math.round(top + scrollY),
+      width: Math.round(width),
+      height: Math.round(height),
+    });
+  }
+  return { boxes, height: Math.ceil(Math.max(inner.documentElement.scrollHeight, inner.body.scrollHeight)) };
+}
