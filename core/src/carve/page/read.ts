@@ -119,7 +119,7 @@ export function readPage(text: string, limits: PageLimits = pageLimits): PageTre
     cuts.push(
       `The page has ${(text.length / 1e6).toFixed(1)} million characters; only the first ${(limits.characters / 1e6).toFixed(0)} million are read.`,
     );
-  const document = parse(text.slice(0, limits.characters), { scriptingEnabled: false, sourceCodeLocationInfo: true });
+  const document = parse(text.slice(0, limits.characters), { scriptingEnabled: true, sourceCodeLocationInfo: true });
   const html = document.childNodes.find((node): node is Parse5.Element => node.nodeName === 'html');
   const child = (name: string): Parse5.Element | undefined =>
     html?.childNodes.find((node): node is Parse5.Element => node.nodeName === name);

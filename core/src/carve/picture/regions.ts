@@ -109,10 +109,13 @@ export function regionsOf(pixels: Pixels): PictureRegion[] {
     if (depth > levelsMost || area(box) < 150 * scale * scale) continue;
     const own = groundOf(pixels, box);
     note(box, depth, own);
-    const grounds = differs(own, around) > inkFrom ? [around, own] : [own];
+    // What a box is cut along: the colour around it, that of its own edge, that of most of it. Many white cards make a grey page mostly white.
+    const grounds = [around, rimOf(pixels, box), own].filter(
+      (one, index, all) => all.findIndex((other) => differs(one, other) <= inkFrom) === index,
+    );
     for (const ground of grounds) {
       const { pieces, inner } = cutUp(pixels, box, ground, least);
-      if (pieces.length > 1 || inner || ground === own) {
+      if (pieces.length > 1 || inner || ground === grounds.at(-1)) {
         for (const piece of inner ? [inner] : pieces)
           if (area(piece) < area(box) && area(piece) > 0) work.push({ box: piece, depth: depth + 1, around: ground });
         break;
@@ -120,6 +123,21 @@ export function regionsOf(pixels: Pixels): PictureRegion[] {
     }
   }
   return [...found.values()].sort((a, b) => area(b.box) - area(a.box) || a.box.y - b.box.y || a.box.x - b.box.x);
+}
+
+/** The colour that most of a box's outermost pixels have. */
+function rimOf(pixels: Pixels, { x, y, width, height }: Box): Colour {
+  const strips: Box[] = [
+    { x, y, width, height: 1 },
+    { x, y: y + height - 1, width, height: 1 },
+    { x, y, width: 1, height },
+    { x: x + width - 1, y, width: 1, height },
+  ];
+  const colours = strips.map((strip) => groundOf(pixels, strip));
+  const votes = colours.map((one) =>
+    strips.reduce((sum, strip, at) => sum + (differs(one, colours[at] ?? one) <= inkFrom ? area(strip) : 0), 0),
+  );
+  return colours[votes.indexOf(Math.max(...votes))] ?? groundOf(pixels, { x, y, width, height });
 }
 
 /** The pieces of a box between its gutters, or what is inside its border. */

@@ -150,6 +150,11 @@ export function Stage({ plan, sheet, shown, chosen, zoom, onZoom, onChoose, onDr
 
   return (
     <section className="sheet stage" aria-label={`${nameOf(plan, sheet.page)}, the page with its marks`}>
+      {shown.kind === 'html' && shown.page.cuts.length > 0 && (
+        <p className="stage-note" role="note">
+          {shown.page.cuts.join(' ')}
+        </p>
+      )}
       <div
         className="stage-scroll"
         ref={scroll}
