@@ -78,7 +78,7 @@ const documentSchema = Joi.object({
   format: Joi.valid('liana-plan').required(),
   version: Joi.valid(1).required(),
   plan: planSchema.required(),
-});
+}).required();
 
 export const planDocument = (plan: Plan): PlanDocument => ({ format: 'liana-plan', version: 1, plan });
 

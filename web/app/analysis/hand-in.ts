@@ -1,5 +1,8 @@
 import { newId } from './ids';
 import { runWork } from './client';
+import { isProjectFile, readProjectFile } from '../carving/project-file';
+import { newPlanProject, saveLooks } from '../storage/plans';
+import { deleteProject } from '../storage/projects';
 import type { Given } from './sources';
 import type { Origin } from '../storage/database';
 
@@ -12,6 +15,7 @@ export async function handIn(name: string, origin: Origin, given: Given, project
 /** Files of an `<input>`: one zip archive, a folder with its paths, or loose files. */
 export async function handInFiles(files: readonly File[], projectId?: string): Promise<string> {
   const [only] = files;
+  if (only && files.length === 1 && isProjectFile(only.name)) return handInProjectFile(only);
   if (only && files.length === 1 && /\.zip$/i.test(only.name)) {
     return handIn(only.name.replace(/\.zip$/i, ''), { kind: 'zip', name: only.name }, { kind: 'zip', content: only }, projectId);
   }
@@ -19,6 +23,20 @@ export async function handInFiles(files: readonly File[], projectId?: string): P
   const top = listed[0]?.file.includes('/') ? (listed[0].file.split('/')[0] ?? '') : '';
   const origin: Origin = top ? { kind: 'folder', name: top } : { kind: 'files', name: only?.name ?? 'files' };
   return handIn(top || (only?.name ?? 'Files'), origin, { kind: 'files', files: listed }, projectId);
+}
+
+/** A project file of Liana, as a new project: all of it or nothing. */
+async function handInProjectFile(file: File): Promise<string> {
+  const { name, plan, looks, source } = readProjectFile(new Uint8Array(await file.arrayBuffer()), file.name);
+  const id =
+    source.length > 0 ? await handIn(name, { kind: 'zip', name: file.name }, { kind: 'texts', files: source }) : await newPlanProject(name);
+  try {
+    await saveLooks(id, looks, plan);
+  } catch (error) {
+    await deleteProject(id);
+    throw error;
+  }
+  return id;
 }
 
 export async function handInFolder(handle: FileSystemDirectoryHandle, projectId?: string): Promise<string> {

@@ -60,9 +60,15 @@ function freeFile(name: string, taken: ReadonlySet<string>): string {
 
 /**
  * Takes pages into a plan: pictures, saved pages with what lies beside them, archives of these. Each
- * becomes a sheet; with `instead`, the first takes the place of that sheet and its marks stay.
+ * becomes a sheet; with `instead`, the first takes the place of that sheet and its marks stay; with
+ * `page`, they are further looks of the page of that name.
  */
-export async function bringPages(plan: Plan, files: readonly File[], known: ReadonlySet<string>, instead?: SheetId): Promise<Brought> {
+export async function bringPages(
+  plan: Plan,
+  files: readonly File[],
+  known: ReadonlySet<string>,
+  { instead, page }: { instead?: SheetId; page?: string } = {},
+): Promise<Brought> {
   const looks = await opened(files);
   const pages = looks.filter((look) => isPage(look.file));
   const carved = pages.length > 0 ? pages : looks.filter((look) => isCarved(look.file) || look.type.startsWith('image/'));
@@ -88,7 +94,7 @@ export async function bringPages(plan: Plan, files: readonly File[], known: Read
       sheet = instead;
     } else {
       const base = look.file.split('/').at(-1) ?? look.file;
-      const made = addSheet(next, pageName(base), { ...shown, title: base });
+      const made = addSheet(next, page ?? pageName(base), { ...shown, title: base });
       next = made.plan;
       sheet ??= made.sheet;
     }

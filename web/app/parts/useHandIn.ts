@@ -1,5 +1,6 @@
 import { useNavigate } from 'react-router';
 import { Stopped } from '../analysis/client';
+import { getProject } from '../storage/projects';
 import { useTell } from './Notices';
 
 /**
@@ -19,7 +20,8 @@ export function useHandIn(): (bring: () => Promise<string | undefined>) => Promi
     try {
       const id = await bring();
       if (!id) return;
-      const address = `/projects/${id}/tree`;
+      const project = await getProject(id);
+      const address = `/projects/${id}/${project?.origin.kind === 'plan' ? 'carve' : 'tree'}`;
       claimAddress(address);
       await navigate(address, { replace: true });
     } catch (error) {

@@ -11,7 +11,7 @@ type Props = {
   hasChoice: boolean;
   says: string;
   onSheet: (id: SheetId) => void;
-  onBring: (replaces: boolean) => void;
+  onBring: (how: 'new' | 'replace' | 'look') => void;
   onRemove: () => void;
   onRepeats: () => void;
   onSuggest: () => void;
@@ -72,7 +72,7 @@ export function CarveControls(props: Props) {
           {sheet.width} × {sheet.height}
         </span>
       )}
-      {chip('Add a page', () => props.onBring(false))}
+      {chip('Add a page', () => props.onBring('new'))}
       {sheet.kind === 'html' && chip('Suggest parts', props.onSuggest)}
       {chip('Find repeats', props.onRepeats, !props.hasChoice)}
       {chip('Rows', () => props.onSplit('rows'), !props.hasChoice)}
@@ -89,7 +89,7 @@ export function CarveControls(props: Props) {
           const { value } = event.currentTarget;
           const kind = exportKinds.find((one) => one === value);
           if (kind) props.onSave(kind);
-          else if (value === 'replace') props.onBring(true);
+          else if (value === 'replace' || value === 'look') props.onBring(value);
           else if (value === 'remove') props.onRemove();
         }}
       >

@@ -20,6 +20,7 @@ import {
   type RegionId,
   removeRegions,
   removeSheet,
+  selectorOf,
   shapeOf,
   type SheetId,
   singular,
@@ -52,7 +53,7 @@ import { StrandsPanel } from './StrandsPanel';
 import { SuggestedPanel } from './SuggestedPanel';
 import { usePages } from './usePages';
 import { usePlan } from './usePlan';
-import { type ElementBoxes, useSheet } from './useSheet';
+import { type ElementBoxes, measureUnseen, useSheet } from './useSheet';
 import { ValuesPanel } from './ValuesPanel';
 
 type Props = { project: Project; first: Plan; wrong: string | undefined; looks: readonly StoredLook[]; state: CarveState };
@@ -72,14 +73,15 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
   const tell = useTell();
   const pick = useRef<HTMLInputElement>(null);
   const instead = useRef<SheetId>(undefined);
+  const lookOf = useRef<string>(undefined);
 
   const sheet = plan.sheets.find((one) => one.id === state.sheet) ?? plan.sheets[0];
   const shown = useSheet(sheet, looks);
   const boxes = measured.file === sheet?.file ? measured.boxes : noBoxes;
   const tree = useMemo(() => planTree(plan), [plan]);
-  const pages = usePages(plan, looks, state.show === 'skeleton' || state.show === 'code');
   const part = plan.parts.find((one) => one.id === state.part);
   const region = plan.regions.find((one) => one.id === state.region);
+  const pages = usePages(plan, looks, state.show === 'skeleton' || state.show === 'code' || region !== undefined);
   const chosen = useMemo(() => new Set([...(region ? [region.id] : []), ...more]), [region, more]);
 
   const skeleton = useMemo(() => skeletonOf(plan, pages.trees, pages.sheetText), [plan, pages]);
@@ -135,7 +137,10 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
     setIsBusy(true);
     try {
       const target = instead.current;
-      const brought = await bringPages(plan, given, new Set(looks.map((look) => look.file)), target);
+      const brought = await bringPages(plan, given, new Set(looks.map((look) => look.file)), {
+        ...(target ? { instead: target } : {}),
+        ...(lookOf.current ? { page: lookOf.current } : {}),
+      });
       await saveLooks(project.id, brought.looks, brought.plan);
       setLooks([
         ...looks.filter((look) => !brought.looks.some((one) => one.file === look.file)),
@@ -147,11 +152,13 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
       tell(error instanceof Error ? error.message : String(error));
     } finally {
       instead.current = undefined;
+      lookOf.current = undefined;
       setIsBusy(false);
     }
   };
-  const ask = (replaces: boolean): void => {
-    instead.current = replaces ? sheet?.id : undefined;
+  const ask = (how: 'new' | 'replace' | 'look'): void => {
+    instead.current = how === 'replace' ? sheet?.id : undefined;
+    lookOf.current = how === 'look' && sheet ? partOf(plan, sheet.page)?.name : undefined;
     pick.current?.click();
   };
 
@@ -167,16 +174,25 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
       let next = plan;
       let found = 0;
       if (page && at >= 0) {
-        const [alike = []] = await askCarver((remote) => remote.elementsLike(page, at, []));
+        const others = plan.sheets.flatMap((one) => {
+          const other = pages.trees.get(one.id);
+          return one.id !== sheet.id && other ? [{ sheet: one, page: other }] : [];
+        });
+        const name = partOf(plan, region.part)?.name ?? '';
+        const otherPages = others.map((one) => one.page);
+        const [alike = [], ...elsewhere] = await askCarver((remote) => remote.elementsLike(page, at, otherPages));
         const marks = alike.filter((one) => boxes.has(one) && isNew(boxes.get(one) as Box));
         found = marks.length;
-        next = adoptParts(
-          plan,
-          sheet.id,
-          page,
-          [{ name: partOf(plan, region.part)?.name ?? '', at: marks }],
-          (one) => boxes.get(one) as Box,
-        );
+        next = adoptParts(plan, sheet.id, page, [{ name, at: marks }], (one) => boxes.get(one) as Box);
+        for (const [turn, ats] of elsewhere.entries()) {
+          const other = others[turn];
+          if (!other || ats.length === 0) continue;
+          const own = plan.regions.filter((one) => one.sheet === other.sheet.id && one.part === region.part);
+          const seen = await measureUnseen(other.page, other.sheet, looks);
+          const fresh = ats.filter((one) => seen.has(one) && !own.some((mark) => mark.selector === selectorOf(other.page, one)));
+          found += fresh.length;
+          next = adoptParts(next, other.sheet.id, other.page, [{ name, at: fresh }], (one) => seen.get(one) as Box);
+        }
       } else if (shown.kind === 'picture') {
         const alike = await askCarver((remote) => remote.likes(sheet.file, region.box));
         const fresh = alike.filter((box) => agreement(box, region.box) < 0.7 && isNew(box));
@@ -193,7 +209,7 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
       const props = partOf(next, region.part)?.props.length ?? 0;
       setSays(
         found === 0
-          ? `Nothing else on this page is like ${name}.`
+          ? `Nothing else is like ${name}.`
           : `${found} more like ${name} marked${props > 0 ? `; what varies became ${props} props` : ''}.`,
       );
     } catch (error) {
@@ -290,8 +306,17 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
   const onMeasured = (found: ElementBoxes, height: number): void => {
     if (!sheet) return;
     setMeasured({ file: sheet.file, boxes: found });
-    if (height !== sheet.height && height > 0)
-      edit({ ...plan, sheets: plan.sheets.map((one) => (one.id === sheet.id ? { ...one, height } : one)) }, { joins: true });
+    const page = shown.kind === 'html' ? shown.page : undefined;
+    // At another width the page is laid out anew: marks go with their elements.
+    const regions = plan.regions.map((one) => {
+      const box = page && one.sheet === sheet.id && one.selector !== '' ? found.get(elementAt(page, one.selector)) : undefined;
+      return box && agreement(box, one.box) < 1 ? { ...one, box } : one;
+    });
+    const isMoved = regions.some((one, index) => one !== plan.regions[index]);
+    const isOther = height > 0 && height !== sheet.height;
+    if (!isMoved && !isOther) return;
+    const sheets = plan.sheets.map((one) => (one.id === sheet.id && isOther ? { ...one, height } : one));
+    edit({ ...plan, sheets, regions }, { joins: true });
   };
   const dropFiles = (event: DragEvent): void => {
     const given = [...event.dataTransfer.files];
@@ -313,8 +338,8 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
     download(`${fileName(plan.name)}-skeleton.zip`, [skeletonArchive(files, pictures)], 'application/zip');
   };
   const saveAs = (kind: ExportKind): void => {
-    exportPlan(kind, plan, sheet, looks, shown.kind === 'picture' ? addressOf(looks, sheet?.file) : undefined).catch((error: unknown) =>
-      tell(error instanceof Error ? error.message : String(error)),
+    exportPlan(kind, project.id, plan, sheet, looks, shown.kind === 'picture' ? addressOf(looks, sheet?.file) : undefined).catch(
+      (error: unknown) => tell(error instanceof Error ? error.message : String(error)),
     );
   };
 
@@ -477,7 +502,7 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
         <NoPages
           project={project}
           isBusy={isBusy}
-          onBring={() => ask(false)}
+          onBring={() => ask('new')}
           onFiles={(given) => void bring(given)}
           onPlan={async (made, brought) => {
             await saveLooks(project.id, brought, made);

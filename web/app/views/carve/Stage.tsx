@@ -60,7 +60,6 @@ function looksOf(plan: Plan): ReadonlyMap<RegionId, { readonly times: number; re
 /** The page with its marks. Drawing, moving and sizing happen here; what they mean is the view's to say. */
 export function Stage({ plan, sheet, shown, chosen, zoom, onZoom, onChoose, onDraw, onMarkAt, onPut, onMeasured, onKeyDown, help }: Props) {
   const scroll = useRef<HTMLDivElement>(null);
-  const frame = useRef<HTMLIFrameElement>(null);
   const [drag, setDrag] = useState<Drag>();
   const [fit, setFit] = useState(0.5);
   const scale = zoom ?? fit;
@@ -181,7 +180,7 @@ export function Stage({ plan, sheet, shown, chosen, zoom, onZoom, onChoose, onDr
           {shown.kind === 'picture' && <img src={shown.url} alt="" draggable={false} style={{ width: '100%', height: '100%' }} />}
           {shown.kind === 'html' && (
             <iframe
-              ref={frame}
+              key={sheet.width}
               title={`${nameOf(plan, sheet.page)} as it was saved`}
               sandbox="allow-same-origin"
               referrerPolicy="no-referrer"

@@ -1,6 +1,5 @@
-import { type Box, nameOf, type Plan, planDocument, planTree, type Sheet, type SkeletonFile } from '@liana/core';
+import { type Box, nameOf, type Plan, planTree, type Sheet, type SkeletonFile } from '@liana/core';
 import { strToU8, zipSync } from 'fflate';
-import type { StoredLook } from '../../storage/database';
 
 /** Hands a file to the browser to be saved. */
 export function download(name: string, parts: BlobPart[], type: string): void {
@@ -28,22 +27,6 @@ export function skeletonArchive(
   const entries: Record<string, Uint8Array> = {};
   for (const { file, text } of files) entries[file] = strToU8(text);
   for (const { file, bytes } of pictures) entries[`public/${file}`] = bytes;
-  return zipSync(entries) as Uint8Array<ArrayBuffer>;
-}
-
-/** A project file: the plan, and what its pages are shown from. Its format is told in `docs/project-file.md`. */
-export function projectFile(plan: Plan, looks: readonly StoredLook[]): Uint8Array<ArrayBuffer> {
-  const entries: Record<string, Uint8Array> = {
-    'liana.json': strToU8(
-      JSON.stringify(
-        { format: 'liana-project', version: 1, name: plan.name, looks: looks.map(({ file, type }) => ({ file, type })) },
-        undefined,
-        2,
-      ),
-    ),
-    'plan.json': strToU8(JSON.stringify(planDocument(plan), undefined, 2)),
-  };
-  for (const { file, bytes } of looks) entries[`looks/${file}`] = bytes;
   return zipSync(entries) as Uint8Array<ArrayBuffer>;
 }
 

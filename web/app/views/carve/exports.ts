@@ -1,7 +1,9 @@
 import { type Plan, planDot, planMarkdown, planMermaid, type Sheet } from '@liana/core';
 import { strToU8, zipSync } from 'fflate';
 import type { StoredLook } from '../../storage/database';
-import { download, fileName, markedSvg, pngOf, projectFile } from './download';
+import { writeProjectFile } from '../../carving/project-file';
+import { database } from '../../storage/database';
+import { download, fileName, markedSvg, pngOf } from './download';
 
 export const exportKinds = ['project', 'markdown', 'svg', 'png', 'mermaid', 'dot'] as const;
 export type ExportKind = (typeof exportKinds)[number];
@@ -18,6 +20,7 @@ export const exportWords: Readonly<Record<ExportKind, string>> = {
 /** Writes the plan in one of its forms and hands it to the browser to be saved. */
 export async function exportPlan(
   kind: ExportKind,
+  projectId: string,
   plan: Plan,
   sheet: Sheet | undefined,
   looks: readonly StoredLook[],
@@ -26,7 +29,11 @@ export async function exportPlan(
   const name = fileName(plan.name);
   switch (kind) {
     case 'project':
-      return download(`${name}.liana.zip`, [projectFile(plan, looks)], 'application/zip');
+      return download(
+        `${name}.liana.zip`,
+        [writeProjectFile(plan, looks, await database.texts.where({ projectId }).toArray())],
+        'application/zip',
+      );
     case 'markdown': {
       const svg = sheet && markedSvg(plan, sheet, picture);
       const text = planMarkdown(plan, (one) => (one.id === sheet?.id ? 'page.svg' : undefined));

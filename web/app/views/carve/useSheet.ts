@@ -31,6 +31,48 @@ export function resolveAddress(page: string, address: string): string {
 
 const texts = new TextDecoder();
 
+function addressOf(look: StoredLook, urls: string[]): string {
+  const url = URL.createObjectURL(new Blob([look.bytes], { type: look.type }));
+  urls.push(url);
+  return url;
+}
+
+/** A page as it is shown, with the pictures and style sheets that came with it. Addresses made for them are added to `urls`. */
+function shownHtml(page: PageTree, file: string, looks: readonly StoredLook[], urls: string[]): string {
+  const made = new Map<string, string>();
+  const resolve = (address: string): string | undefined => {
+    const name = resolveAddress(file, address);
+    const found = looks.find((one) => one.file === name && /^(image|font)\//.test(one.type));
+    if (!found) return undefined;
+    const url = made.get(name) ?? addressOf(found, urls);
+    made.set(name, url);
+    return url;
+  };
+  const sheetText = (address: string): string | undefined => {
+    const found = looks.find((one) => one.file === resolveAddress(file, address) && one.type === 'text/css');
+    return found && texts.decode(found.bytes);
+  };
+  return safeHtml(page, resolve, sheetText);
+}
+
+/** Measures a page that is not on the screen, at its sheet's width. */
+export async function measureUnseen(page: PageTree, sheet: Sheet, looks: readonly StoredLook[]): Promise<ElementBoxes> {
+  const urls: string[] = [];
+  const frame = document.createElement('iframe');
+  frame.setAttribute('sandbox', 'allow-same-origin');
+  frame.setAttribute('aria-hidden', 'true');
+  frame.tabIndex = -1;
+  frame.style.cssText = `position: fixed; left: -100000px; top: 0; width: ${sheet.width}px; height: ${sheet.height}px; border: 0; visibility: hidden`;
+  frame.srcdoc = shownHtml(page, sheet.file, looks, urls);
+  const loaded = new Promise((resolve) => frame.addEventListener('load', resolve, { once: true }));
+  document.body.append(frame);
+  await loaded;
+  const { boxes } = measure(frame);
+  frame.remove();
+  for (const url of urls) URL.revokeObjectURL(url);
+  return boxes;
+}
+
 /** Gets a sheet ready to be shown: a picture studied, a page read and made safe. Its files' addresses live as long as it is shown. */
 export function useSheet(sheet: Sheet | undefined, looks: readonly StoredLook[]): ShownSheet {
   const [shown, setShown] = useState<{ file: string; value: ShownSheet }>({ file: '', value: { kind: 'none' } });
@@ -41,35 +83,17 @@ export function useSheet(sheet: Sheet | undefined, looks: readonly StoredLook[])
     if (!look) return;
     let isCurrent = true;
     const urls: string[] = [];
-    const urlOf = (one: StoredLook): string => {
-      const url = URL.createObjectURL(new Blob([one.bytes], { type: one.type }));
-      urls.push(url);
-      return url;
-    };
-    const made = new Map<string, string>();
-    const resolve = (address: string): string | undefined => {
-      const name = resolveAddress(file, address);
-      const found = looks.find((one) => one.file === name && (one.type.startsWith('image/') || one.type.startsWith('font/')));
-      if (!found) return undefined;
-      const url = made.get(name) ?? urlOf(found);
-      made.set(name, url);
-      return url;
-    };
     const show = (value: ShownSheet): void => {
       if (isCurrent) setShown({ file, value });
     };
     const prepare = async (): Promise<void> => {
       if (look.type === 'text/html') {
         const page = await askCarver((remote) => remote.read(texts.decode(look.bytes)));
-        const sheetText = (address: string): string | undefined => {
-          const found = looks.find((one) => one.file === resolveAddress(file, address) && one.type === 'text/css');
-          return found && texts.decode(found.bytes);
-        };
-        show({ kind: 'html', page, html: safeHtml(page, resolve, sheetText) });
+        show({ kind: 'html', page, html: shownHtml(page, file, looks, urls) });
       } else {
         const blob = new Blob([look.bytes], { type: look.type });
         const study = await askCarver((remote) => remote.study(file, blob));
-        show({ kind: 'picture', url: urlOf(look), study });
+        show({ kind: 'picture', url: addressOf(look, urls), study });
       }
     };
     prepare().catch((error: unknown) =>
@@ -90,6 +114,8 @@ export function useSheet(sheet: Sheet | undefined, looks: readonly StoredLook[])
 /** Boxes of a shown page's elements, by node. */
 export type ElementBoxes = ReadonlyMap<number, Box>;
 
+const heightMost = 100_000;
+
 /** Measures the elements of a page in its frame. Elements without a box are left out. */
 export function measure(frame: HTMLIFrameElement): { boxes: ElementBoxes; height: number } {
   const boxes = new Map<number, Box>();
@@ -106,5 +132,7 @@ export function measure(frame: HTMLIFrameElement): { boxes: ElementBoxes; height
       height: Math.round(height),
     });
   }
-  return { boxes, height: Math.ceil(Math.max(inner.documentElement.scrollHeight, inner.body.scrollHeight)) };
+  // The frame is as high as the page was before; what the page fills tells how high it is now.
+  const filled = [...boxes.values()].reduce((most, { y, height }) => Math.max(most, y + height), 0);
+  return { boxes, height: Math.min(filled, heightMost) };
 }
