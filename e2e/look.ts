@@ -1,6 +1,14 @@
 import { chromium } from '@playwright/test';
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: '--no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync'.split(' ') });
-const page = await browser.newPage({ viewport: { width: Number(process.env.W ?? 1280), height: 800 }, colorScheme: (process.env.SCHEME as 'dark') ?? 'light' });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: '--no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync'.split(
+    ' ',
+  ),
+});
+const page = await browser.newPage({
+  viewport: { width: Number(process.env.W ?? 1280), height: 800 },
+  colorScheme: (process.env.SCHEME as 'dark') ?? 'light',
+});
 page.on('console', (m) => m.type() === 'error' && console.log('console', m.text()));
 page.on('pageerror', (e) => console.log('error', e.message));
 await page.goto('http://localhost:4310/');

@@ -27,3 +27,34 @@ test('the main views, from the demo', async ({ page }) => {
   await expect(page.getByRole('link', { name: 'Towpath', exact: true })).toBeVisible();
   await shot(page, 'projects');
 });
+
+test('carve, from the demo', async ({ page }) => {
+  await page.goto('/demo');
+  await page.getByRole('link', { name: 'Carve' }).click();
+  await page.getByRole('button', { name: 'Its finished plan' }).click();
+  await expect(page.getByRole('row', { name: /^levels/ })).toContainText('a store');
+  await page.getByRole('treeitem', { name: /^LockList/ }).click();
+  await expect(page.getByRole('heading', { name: 'LockList' })).toBeVisible();
+  await shot(page, 'carve-marks');
+  await page.getByRole('button', { name: 'Values', exact: true }).click();
+  await shot(page, 'carve-values');
+  await page.getByRole('button', { name: 'Strands', exact: true }).click();
+  await shot(page, 'carve-strands');
+  await page.getByRole('button', { name: 'Skeleton', exact: true }).click();
+  await page.getByRole('combobox', { name: /^File/ }).selectOption('src/parts/LockCard.tsx');
+  await expect(page.locator('.cm-content')).toContainText('export function LockCard');
+  await shot(page, 'carve-skeleton');
+});
+
+test('repeats found in a picture, from the demo', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start from a page' }).click();
+  await page.getByLabel('Pages').setInputFiles(fileURLToPath(new URL('../../demo/pages/today.png', import.meta.url)));
+  await expect(page.locator('.page-area img')).toBeVisible();
+  await page.locator('.page-area').dblclick({ position: { x: 300, y: 245 } });
+  await page.getByLabel('Name').fill('LockCard');
+  await page.getByLabel('Name').press('Enter');
+  await page.getByRole('button', { name: 'Find repeats' }).click();
+  await expect(page.getByText(/more like LockCard marked/)).toBeVisible();
+  await shot(page, 'carve-repeats');
+});

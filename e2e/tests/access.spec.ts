@@ -2,7 +2,8 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
 
 async function seriousOn(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  // A page that somebody carves is theirs, and as it is.
+  const { violations } = await new AxeBuilder({ page }).exclude('.page-area iframe').analyze();
   return violations
     .filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
     .map(
@@ -34,6 +35,21 @@ for (const scheme of ['light', 'dark'] as const) {
         .click();
       await expect(page.getByRole('heading', { name: 'PassageQueue' })).toBeVisible();
       expect(await seriousOn(page)).toEqual([]);
+    });
+
+    test('carve: before a page, with a plan, and in each panel', async ({ page }) => {
+      await page.goto('/demo?edition=sound');
+      await page.getByRole('link', { name: 'Carve' }).click();
+      await expect(page.getByRole('heading', { name: 'Begin with a page' })).toBeVisible();
+      expect(await seriousOn(page)).toEqual([]);
+      await page.getByRole('button', { name: 'Its finished plan' }).click();
+      await page.getByRole('treeitem', { name: /^LockCard/ }).click();
+      await expect(page.getByRole('heading', { name: 'LockCard' })).toBeVisible();
+      for (const panel of ['Part', 'Values', 'Suggested', 'Strands', 'Skeleton', 'In the code']) {
+        await page.getByRole('button', { name: panel, exact: true }).click();
+        await expect(page.getByRole('region', { name: panel, exact: true })).toBeVisible();
+        expect(await seriousOn(page)).toEqual([]);
+      }
     });
 
     test('findings and help', async ({ page }) => {

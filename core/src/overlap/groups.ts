@@ -1,5 +1,5 @@
 import { likeness, type Shape, shapeOf } from './likeness';
-import { elementChildren, elementCount, type MarkupNode, type MarkupTree, textLabel } from './tree';
+import { elementChildren, elementCount, isElement, type MarkupNode, type MarkupTree, textLabel } from './tree';
 
 /** Subtrees that are one thing repeated, in the order of the text. */
 export type Group = { readonly items: readonly number[]; /** 0 to 1: how alike the least alike item is. */ readonly likeness: number };
@@ -18,8 +18,27 @@ const clustersMost = 40;
 
 type Cluster = { items: number[]; shape: Shape; label: string; least: number; tokens: ReadonlySet<string> };
 
+/** What stands among words, as a word does. */
+const inline = new Set('a abbr b bdi cite code data dfn em i kbd mark q s samp small span strong sub sup time u var br wbr img'.split(' '));
+/** Within these, what repeats is drawing or type, no part of a page. */
+const sealed = new Set(['svg', 'pre', 'code', 'math', 'select']);
+
+/** Words with marked words among them: a sentence, however it is cut up. */
+function isProse(tree: MarkupTree, node: MarkupNode): boolean {
+  if (!node.children.some((child) => tree.nodes[child]?.label === textLabel)) return false;
+  for (let at = node.index + 1; at < node.end; at++) {
+    const one = tree.nodes[at];
+    if (one && isElement(one) && !inline.has(one.label)) return false;
+  }
+  return true;
+}
+
 function isThing(tree: MarkupTree, node: MarkupNode): boolean {
   const elements = elementCount(tree, node.index);
+  if (node.tokens.length === 0 && isProse(tree, node)) return false;
+  const parent = tree.nodes[node.parent];
+  // A link or a word in a sentence is part of the sentence.
+  if (parent && inline.has(node.label) && isProse(tree, parent)) return false;
   // A line of mere words in a list is text, as long as no class makes more of it.
   if (!plain.has(node.label))
     return (
@@ -118,8 +137,9 @@ export function findGroups(tree: MarkupTree, root = 0): Group[] {
   const end = tree.nodes[root]?.end ?? 0;
   for (let at = root; at < end; at++) {
     const node = tree.nodes[at];
-    if (!node || node.label === 'svg' || node.children.length === 0) {
-      if (node?.label === 'svg') at = node.end - 1;
+    if (!node || node.children.length === 0) continue;
+    if (sealed.has(node.label)) {
+      at = node.end - 1;
       continue;
     }
     for (const cluster of clusterChildren(tree, at, shapes)) {

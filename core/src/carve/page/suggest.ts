@@ -157,7 +157,7 @@ function landmarkOf(tree: PageTree, node: PageNode): Candidate | undefined {
   if (kind === 'section' && headingOf(tree, node) === '' && classWord(node.tokens) === '' && !node.attributes['aria-label'])
     return undefined;
   if (kind === 'table' && /presentation|none/.test(node.attributes['role'] ?? '')) return undefined;
-  return { at: [node.index], name: nameFor(tree, node, false), why: 'landmark', reason: `\`${node.label}\`: ${says}.` };
+  return { at: [node.index], name: nameFor(tree, node, false), why: 'landmark', reason: `A ${node.label} element: ${says}.` };
 }
 
 /** A box with a name of its own, a heading or a picture, and something beside it. */
@@ -176,7 +176,7 @@ function cardOf(tree: PageTree, node: PageNode): Candidate | undefined {
     at: [node.index],
     name: word,
     why: elements < 3 ? 'control' : 'card',
-    reason: `Its class calls it a thing of its own: \`${node.tokens.join(' ')}\`.`,
+    reason: `Its class calls it a thing of its own: ${node.tokens.join(' ')}.`,
   };
 }
 
@@ -186,7 +186,7 @@ function measureOf(tree: PageTree, node: PageNode): Candidate | undefined {
   const [measure, ...more] = tree.nodes.slice(node.index + 1, node.end).filter((one) => /^(meter|progress|output)$/.test(one.label));
   if (!measure || more.length > 0 || elementCount(tree, node.index) > 4) return undefined;
   const name = classWord(node.tokens) || classWord(measure.tokens) || (measure.label === 'output' ? 'Result' : pascalCase(measure.label));
-  return { at: [node.index], name, why: 'control', reason: `A \`${measure.label}\` with its words.` };
+  return { at: [node.index], name, why: 'control', reason: `A ${measure.label} element with its words.` };
 }
 
 function fieldOf(tree: PageTree, node: PageNode): Candidate | undefined {

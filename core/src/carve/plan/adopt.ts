@@ -24,10 +24,26 @@ export function adoptParts(plan: Plan, sheet: SheetId, page: PageTree, parts: re
       ).plan,
     plan,
   );
+  const handedOn = plan.parts.reduce((before, part) => withoutInnerProps(plan, before, part.id, sheet, page), marked);
   return parts.reduce((before, { name }) => {
     const part = before.parts.find((one) => one.name === name);
     return part ? withProposedProps(before, part.id, sheet, page) : before;
-  }, marked);
+  }, handedOn);
+}
+
+/** Takes away the props that were proposed for what is now a part of its own inside. What was written by hand stays. */
+function withoutInnerProps(before: Plan, after: Plan, part: PartId, sheet: SheetId, page: PageTree): Plan {
+  const known = after.parts.find((one) => one.id === part);
+  if (!known || known.props.length === 0) return after;
+  const words = (prop: PlannedProp): string => `${prop.name} ${prop.type} ${prop.optional}`;
+  const now = new Set(proposedFor(after, part, sheet, page).map((prop) => prop.name));
+  const gone = new Set(
+    proposedFor(before, part, sheet, page)
+      .filter((prop) => !now.has(prop.name))
+      .map(words),
+  );
+  const props = known.props.filter((prop) => !gone.has(words(prop)));
+  return props.length === known.props.length ? after : changePart(after, part, { props });
 }
 
 /** The props that what varies among a part's elements on a sheet calls for. Empty where it stands there fewer than twice. */

@@ -1,8 +1,17 @@
 import type { PartId, Plan, SheetId } from '../plan/plan';
 import { planTree } from '../plan/plan-tree';
-import { type Contents, contentFields, contentsOf, type Field, type Owned, type Pages, type PartContent } from './content';
+import { type Contents, contentFields, contentsOf, type Field, givenProps, type Owned, type Pages, type PartContent } from './content';
 import { itemName, markupFrom, type MarkupWords, plainMarkup } from './markup';
-import type { Expression, Given, Markup, SampleValue, Skeleton, SkeletonEvent, SkeletonPart, SkeletonProp } from './skeleton';
+import {
+  emptyOf,
+  type Expression,
+  type Given,
+  type Markup,
+  type Skeleton,
+  type SkeletonEvent,
+  type SkeletonPart,
+  type SkeletonProp,
+} from './skeleton';
 import { callbackName, type PartValues, valuesOf } from './values';
 
 const noValues: PartValues = { lives: [], takes: [], given: new Map(), raised: new Map() };
@@ -61,7 +70,7 @@ function partOf(plan: Plan, content: PartContent, found: Contents, values: Reado
   const { part } = content;
   const own = values.get(part.id) ?? noValues;
   const isPage = part.role === 'page';
-  const contentProps = content.props.map((prop): SkeletonProp => ({
+  const contentProps = givenProps(content).map((prop): SkeletonProp => ({
     name: prop.name,
     type: prop.type,
     optional: prop.optional,
@@ -92,13 +101,13 @@ function partOf(plan: Plan, content: PartContent, found: Contents, values: Reado
     ...own.lives.filter((value) => value.changedBy.includes(part.id)).map((value) => `set ${value.name}`),
     ...own.takes.filter((one) => one.changes).map((one) => `set ${one.value.name}`),
   ];
-  const sample = isPage
-    ? content.props.map((prop) => ({
-        name: prop.name,
-        type: prop.type,
-        value: content.instances[0] ? prop.valueAt(content.instances[0]) : undefined,
-      }))
-    : [];
+  const sample = content.props
+    .filter((prop) => isPage || prop.isLocal)
+    .map((prop) => ({
+      name: prop.name,
+      type: prop.type,
+      value: content.instances[0] ? prop.valueAt(content.instances[0]) : undefined,
+    }));
   const markup = withActs(body, shows, raises);
   return {
     name: part.name,
@@ -170,7 +179,7 @@ function useOf(
   const item = list && itemName(list.name);
   const instances = owner.instances.flatMap((one) => insideAll(found, one, scope.path)).flatMap((one) => found.inside(one, owned.part));
   const expressionOf = (name: string): Expression | undefined => (item === undefined ? propOf(owned.part, name) : { name, of: item });
-  const content = child.props.map((prop): Given => {
+  const content = givenProps(child).map((prop): Given => {
     const expression = expressionOf(prop.name);
     const [first] = instances;
     return { kind: 'prop', name: prop.name, value: expression ? { expression } : first && prop.valueAt(first) };
@@ -214,15 +223,6 @@ function insideAll(
   path: readonly PartId[],
 ): PartContent['instances'][number][] {
   return path.reduce((holders, part) => holders.flatMap((holder) => found.inside(holder, part)), [instance]);
-}
-
-/** A value that a type allows, for what no page shows. */
-export function emptyOf(type: string): SampleValue {
-  if (type.endsWith('[]')) return [];
-  if (type === 'number') return 0;
-  if (type === 'boolean') return false;
-  const literal = /^["']([^"']*)["']/.exec(type);
-  return literal ? (literal[1] ?? '') : '';
 }
 
 const interactive = new Set(['button', 'a', 'form', 'input', 'select', 'textarea', 'summary']);

@@ -5,8 +5,8 @@ import type { PageTree } from '../page/read';
 import { elementAt } from '../page/selector';
 import { type Variation, variationsOf } from '../page/vary';
 import { partOf, type Part, type PartId, type Plan, type RegionId, type SheetId } from '../plan/plan';
-import type { PlanTree } from '../plan/plan-tree';
-import type { SampleItem, SampleValue } from './skeleton';
+import { instancesOf as instancesOn, type PlanTree } from '../plan/plan-tree';
+import { emptyOf, type SampleItem, type SampleValue } from './skeleton';
 
 /** Saved pages by sheet. Sheets that are pictures have none. */
 export type Pages = ReadonlyMap<SheetId, PageTree>;
@@ -27,6 +27,8 @@ export type ContentProp = {
   readonly type: string;
   readonly optional: boolean;
   readonly valueAt: (instance: Instance) => SampleValue;
+  /** The part has it as sample content of its own and is not given it. */
+  readonly isLocal?: boolean;
   /** In what it is shown by this part itself; absent for what is only handed on. */
   readonly variation?: Variation;
   /** The owned part it is handed on to, and as which of its props; `presence` decides whether it is there. */
@@ -87,13 +89,29 @@ export function contentsOf(plan: Plan, tree: PlanTree, pages: Pages): Contents {
     under.add(id);
     const owned = ownedBy(tree, id, under);
     for (const one of allOf(owned)) work(one.part);
-    const made = contentOf(plan, pages, part, owned, { byPart, inside, regionAt, sizeOf }, at);
+    const made = contentOf(plan, pages, part, owned, { byPart, inside, regionAt, sizeOf }, at, keepsLists(tree, part));
     byPart.set(id, made);
     under.delete(id);
     return made;
   };
   for (const part of plan.parts) work(part.id);
   return { byPart, inside, regionAt, sizeOf };
+}
+
+/**
+ * A part that stands once, and not right on a page, keeps its lists itself: handed down from the
+ * page, they would only be carried.
+ */
+function keepsLists(tree: PlanTree, part: Part): boolean {
+  const nodes = tree.nodes.filter((node) => node.part === part.id);
+  const [only] = nodes;
+  return (
+    part.role === 'part' &&
+    nodes.length === 1 &&
+    only !== undefined &&
+    instancesOn(tree, only.index) === 1 &&
+    (tree.nodes[only.owner]?.parent ?? -1) >= 0
+  );
 }
 
 const allOf = (owned: readonly Owned[]): Owned[] => owned.flatMap((one) => [one, ...allOf(one.content)]);
@@ -173,6 +191,7 @@ function contentOf(
   owned: readonly Owned[],
   found: Contents,
   at: ReadonlyMap<RegionId, number>,
+  keepsLists: boolean,
 ): PartContent {
   const instances = instancesOf(plan, pages, part, at);
   const shown = instances.filter((one) => one.at >= 0);
@@ -198,7 +217,7 @@ function contentOf(
       ),
   }));
   const taken = new Set([...props.map((prop) => prop.name), ...part.props.map((prop) => prop.name)]);
-  addOwned(plan, part, instances, owned, found, props, taken, (instance) => [instance]);
+  addOwned(plan, part, instances, owned, found, props, taken, (instance) => [instance], keepsLists);
   return {
     part,
     instances,
@@ -212,6 +231,9 @@ function contentOf(
 
 const valueIn = (prop: ProposedProp, turn: number): SampleValue => (turn < 0 ? undefined : prop.values[turn]);
 
+/** The props that a part is given. */
+export const givenProps = (content: PartContent): readonly ContentProp[] => content.props.filter((prop) => !prop.isLocal);
+
 /** Props that a part needs only to hand them on to what it owns. */
 function addOwned(
   plan: Plan,
@@ -222,6 +244,7 @@ function addOwned(
   props: ContentProp[],
   taken: Set<string>,
   holders: (instance: Instance) => Instance[],
+  keepsLists: boolean,
 ): void {
   for (const { part: id, isList, content } of owned) {
     const child = found.byPart.get(id);
@@ -238,6 +261,7 @@ function addOwned(
         type: extraType === '' ? `${child.part.name}Item[]` : `(${child.part.name}Item${extraType})[]`,
         optional: false,
         feeds: { part: id, prop: 'list' },
+        isLocal: keepsLists,
         valueAt: (instance) => at(instance).map((one, index) => itemOf(found, child, one, index, extras)),
       });
       continue;
@@ -254,7 +278,7 @@ function addOwned(
         valueAt: (instance) => at(instance).length > 0,
       });
     }
-    for (const prop of child.props) {
+    for (const prop of givenProps(child)) {
       const values = instances.flatMap((instance) =>
         at(instance)
           .slice(0, 1)
@@ -264,19 +288,19 @@ function addOwned(
       if (isConstant) continue;
       const name = taken.has(prop.name) ? freeName(camelCase(`${child.part.name} ${prop.name}`), taken) : prop.name;
       taken.add(name);
-      const isMissing = instances.some((instance) => at(instance).length === 0);
       props.push({
         name,
         type: prop.type,
-        optional: prop.optional || (isMissing && !prop.type.endsWith('[]')),
+        optional: prop.optional,
         feeds: { part: id, prop: prop.name },
+        isLocal: keepsLists && prop.type.endsWith('[]'),
         valueAt: (instance) => {
           const [one] = at(instance);
-          return one ? prop.valueAt(one) : prop.type.endsWith('[]') ? [] : undefined;
+          return one ? prop.valueAt(one) : missing(prop);
         },
       });
     }
-    addOwned(plan, part, instances, content, found, props, taken, at);
+    addOwned(plan, part, instances, content, found, props, taken, at, keepsLists);
   }
 }
 
@@ -291,7 +315,7 @@ export type Field = {
 
 /** Fields that a list's items need beside the part's own props, since its owner fills its slots. */
 export function contentFields(item: PartContent, content: readonly Owned[], found: Contents): Field[] {
-  const taken = new Set(['id', ...item.props.map((prop) => prop.name)]);
+  const taken = new Set(['id', ...givenProps(item).map((prop) => prop.name)]);
   const fields: Field[] = [];
   const add = (name: string, type: string, optional: boolean, prop: string, path: readonly PartId[]): void => {
     const free = freeName(name, taken);
@@ -308,7 +332,7 @@ export function contentFields(item: PartContent, content: readonly Owned[], foun
         continue;
       }
       add(`has${child.part.name}`, 'boolean', false, 'presence', here);
-      for (const prop of child.props) add(prop.name, prop.type, true, prop.name, here);
+      for (const prop of givenProps(child)) add(prop.name, prop.type, prop.optional, prop.name, here);
       visit(one.content, here);
     }
   };
@@ -316,15 +340,19 @@ export function contentFields(item: PartContent, content: readonly Owned[], foun
   return fields;
 }
 
+/** What is given for a part that is not there: a value of the type, since the type asks for one. */
+const missing = (prop: Pick<ContentProp, 'type' | 'optional'>): SampleValue => (prop.optional ? undefined : emptyOf(prop.type));
+
 function itemOf(found: Contents, child: PartContent, instance: Instance, index: number, extras: readonly Field[]): SampleItem {
-  const own = child.props.map((prop): [string, SampleValue] => [prop.name, prop.valueAt(instance)]);
+  const own = givenProps(child).map((prop): [string, SampleValue] => [prop.name, prop.valueAt(instance)]);
   const more = extras.map(({ name, prop, path }): [string, SampleValue] => {
     const at = path.reduce<Instance[]>((holders, part) => holders.flatMap((holder) => found.inside(holder, part)), [instance]);
     const part = found.byPart.get(path.at(-1) as PartId);
     if (prop === 'presence') return [name, at.length > 0];
     if (prop === 'list') return [name, part ? at.map((one, turn) => itemOf(found, part, one, turn, [])) : []];
     const [first] = at;
-    return [name, first && part?.props.find((one) => one.name === prop)?.valueAt(first)];
+    const meant = part?.props.find((one) => one.name === prop);
+    return [name, meant && (first ? meant.valueAt(first) : missing(meant))];
   });
   return {
     id: `${camelCase(child.part.name)}-${index + 1}`,

@@ -1,8 +1,17 @@
 import { camelCase, pascalCase } from '../names';
-import { emptyOf } from './build';
 import { jsxAttribute, jsxStyle, jsxText, quoted } from './jsx';
 import { kebab } from './markup';
-import type { Expression, Given, Markup, SampleValue, Skeleton, SkeletonFile, SkeletonPart, SkeletonWriter } from './skeleton';
+import {
+  emptyOf,
+  type Expression,
+  type Given,
+  type Markup,
+  type SampleValue,
+  type Skeleton,
+  type SkeletonFile,
+  type SkeletonPart,
+  type SkeletonWriter,
+} from './skeleton';
 import { callbackName } from './values';
 
 const folderOf = (part: Pick<SkeletonPart, 'role'>): string => (part.role === 'page' ? 'pages' : 'parts');
@@ -118,13 +127,14 @@ class MarkupWriter {
       case 'none':
         return [];
       case 'plain':
+        if (typeof value !== 'string' && !takesAnyText(spelling.name)) return [`{...({ ${quoted(spelling.name)}: ${code} } as object)}`];
         return [typeof value === 'string' && !/["\\\n&{}]/.test(value) ? `${spelling.name}="${value}"` : `${spelling.name}={${code}}`];
       case 'flag':
         return [typeof value === 'string' ? spelling.name : `${spelling.name}={Boolean(${code})}`];
       case 'count':
         return [`${spelling.name}={${typeof value === 'string' ? Number(value) || 0 : `Number(${code})`}}`];
       case 'spread':
-        return [`{...{ ${quoted(spelling.name)}: ${code} }}`];
+        return [`{...({ ${quoted(spelling.name)}: ${code} } as object)}`];
       case 'style': {
         if (typeof value !== 'string') return [`{...{ style: ${code} as object }}`];
         const style = jsxStyle(value);
@@ -172,6 +182,12 @@ class MarkupWriter {
   }
 }
 
+/** Attributes that React’s types let be any text; others want one of a few words. */
+const takesAnyText = (name: string): boolean =>
+  /^(className|id|title|href|src|srcSet|alt|name|value|defaultValue|placeholder|htmlFor|label|dateTime|d|points|fill|stroke|transform|x|y|x1|x2|y1|y2|cx|cy|r|width|height|viewBox|min|max|aria-label|data-[\w-]+)$/.test(
+    name,
+  );
+
 function partFile(part: SkeletonPart, skeleton: Skeleton, itemTypes: ReadonlySet<string>): SkeletonFile {
   const writer = new MarkupWriter(part);
   const provided = part.state.filter((one) => one.provided);
@@ -187,13 +203,15 @@ function partFile(part: SkeletonPart, skeleton: Skeleton, itemTypes: ReadonlySet
     ];
   });
 
+  const hasItem = itemTypes.has(part.name);
   const fields = [
-    ...part.props.map((prop) => `  ${prop.name}${prop.optional ? '?' : ''}: ${prop.type};`),
+    ...part.props
+      .filter((prop) => !(hasItem && prop.kind === 'content'))
+      .map((prop) => `  ${prop.name}${prop.optional ? '?' : ''}: ${prop.type};`),
     ...part.events.map(({ name, payload }) => `  ${callbackName(name)}: (${payload === '' ? '' : `next: ${payload}`}) => void;`),
     ...part.slots.map((slot) => `  ${slot}: ReactNode;`),
   ];
   const taking = [...part.props.map((prop) => prop.name), ...part.events.map((event) => callbackName(event.name)), ...part.slots];
-  const hasItem = itemTypes.has(part.name);
   const types = [
     ...part.props.map((prop) => prop.type),
     ...part.events.map((event) => event.payload),
@@ -234,7 +252,7 @@ function partFile(part: SkeletonPart, skeleton: Skeleton, itemTypes: ReadonlySet
           '',
         ]
       : []),
-    ...(fields.length > 0 ? [`export type ${part.name}Props = {`, ...fields, '};', ''] : []),
+    ...propsType(part.name, fields, hasItem && content.length > 0),
     part.note !== '' && `/** ${part.note.replace(/\*\//g, '* /').replace(/\s*\n\s*/g, ' ')} */`,
     `export function ${part.name}(${taking.length > 0 ? `{ ${taking.join(', ')} }: ${part.name}Props` : ''}) {`,
     ...part.taken.map(takenLine),
@@ -248,6 +266,13 @@ function partFile(part: SkeletonPart, skeleton: Skeleton, itemTypes: ReadonlySet
   ];
   const text = lines.filter((line) => line !== false).join('\n');
   return { file: `src/${folderOf(part)}/${part.name}.tsx`, text: text.replace(/^\n+/, '') };
+}
+
+/** The type of a part's props; what a list's item has is not written twice. */
+function propsType(name: string, fields: readonly string[], isItem: boolean): string[] {
+  if (isItem && fields.length === 0) return [`export type ${name}Props = Omit<${name}Item, 'id'>;`, ''];
+  if (fields.length === 0) return [];
+  return [`export type ${name}Props = ${isItem ? `Omit<${name}Item, 'id'> & ` : ''}{`, ...fields, '};', ''];
 }
 
 type Taken = SkeletonPart['taken'][number];

@@ -91,3 +91,12 @@ export type SkeletonFile = { readonly file: string; readonly text: string };
 
 /** Writes a skeleton in one framework's words. */
 export type SkeletonWriter = { readonly framework: string; readonly write: (skeleton: Skeleton) => SkeletonFile[] };
+
+/** A value that a type allows, for what no page shows. */
+export function emptyOf(type: string): SampleValue {
+  if (type.endsWith('[]')) return [];
+  if (type === 'number') return 0;
+  if (type === 'boolean') return false;
+  const literal = /^["']([^"']*)["']/.exec(type);
+  return literal ? (literal[1] ?? '') : '';
+}

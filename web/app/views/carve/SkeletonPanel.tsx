@@ -26,14 +26,12 @@ export function SkeletonPanel({ files, file, warning, onFile, onDownload }: Prop
       <h2>Skeleton</h2>
       {warning && <p className="warn tidy">{warning}</p>}
       <p className="row-of-controls">
-        <label>
-          File{' '}
-          <select value={shown?.file} onChange={(event) => onFile(event.currentTarget.value)}>
-            {files.map((one) => (
-              <option key={one.file}>{one.file}</option>
-            ))}
-          </select>
-        </label>
+        <span>File</span>
+        <select aria-label="File" value={shown?.file} onChange={(event) => onFile(event.currentTarget.value)}>
+          {files.map((one) => (
+            <option key={one.file}>{one.file}</option>
+          ))}
+        </select>
         <Button size="small" variant="contained" onClick={onDownload}>
           Download {files.length} files
         </Button>

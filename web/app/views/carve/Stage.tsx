@@ -52,7 +52,7 @@ function looksOf(plan: Plan): ReadonlyMap<RegionId, { readonly times: number; re
   const looks = new Map<RegionId, { times: number; isFirst: boolean; optional: boolean }>();
   for (const node of planTree(plan).nodes)
     node.regions.forEach((region, index) =>
-      looks.set(region, { times: node.regions.length, isFirst: index === 0, optional: node.optional }),
+      looks.set(region, { times: node.times, isFirst: index === 0, optional: node.optional }),
     );
   return looks;
 }
