@@ -5,7 +5,13 @@ import type { PageNode, PageTree } from './read';
 const isPlainName = (name: string): boolean => /^-?[A-Za-z_][\w-]*$/.test(name);
 
 /** How often each id, and each tag with a class, stands in a page. */
-type Index = { readonly ids: ReadonlyMap<string, number>; readonly classes: ReadonlyMap<string, number> };
+type Index = {
+  readonly ids: ReadonlyMap<string, number>;
+  readonly classes: ReadonlyMap<string, number>;
+  /** Steps and answers found so far: the same are asked for again and again. */
+  readonly steps: Map<PageNode, string>;
+  readonly found: Map<string, number>;
+};
 
 const indexes = new WeakMap<PageTree, Index>();
 
@@ -19,12 +25,19 @@ function indexOf(tree: PageTree): Index {
     if (id) ids.set(id, (ids.get(id) ?? 0) + 1);
     for (const token of new Set(node.tokens)) classes.set(token, (classes.get(token) ?? 0) + 1);
   }
-  const index = { ids, classes };
+  const index: Index = { ids, classes, steps: new Map(), found: new Map() };
   indexes.set(tree, index);
   return index;
 }
 
 function step(tree: PageTree, node: PageNode): string {
+  const { steps } = indexOf(tree);
+  const known = steps.get(node) ?? stepAnew(tree, node);
+  steps.set(node, known);
+  return known;
+}
+
+function stepAnew(tree: PageTree, node: PageNode): string {
   const siblings = (tree.nodes[node.parent]?.children ?? []).flatMap((child) => {
     const sibling = tree.nodes[child];
     return sibling && isElement(sibling) ? [sibling] : [];
@@ -73,6 +86,13 @@ export function selectorWithin(tree: PageTree, item: number, at: number): string
 
 /** The element that a selector of `selectorOf` means; -1 where the page has none such any more. */
 export function elementAt(tree: PageTree, selector: string): number {
+  const { found } = indexOf(tree);
+  const known = found.get(selector) ?? elementAnew(tree, selector);
+  found.set(selector, known);
+  return known;
+}
+
+function elementAnew(tree: PageTree, selector: string): number {
   const [first = '', ...steps] = selector.split(' > ');
   let at = tree.nodes.findIndex((node) =>
     first.startsWith('#')

@@ -73,11 +73,16 @@ export function contentsOf(plan: Plan, tree: PlanTree, pages: Pages): Contents {
     at.set(region.id, node);
     if (node >= 0) standing.set(`${region.sheet} ${node}`, { part: region.part, region: region.id });
   }
-  const inside = (instance: Instance, part: PartId): Instance[] =>
-    plan.regions
-      .filter((region) => region.sheet === instance.sheet && region.part === part && tree.nesting.get(region.id) === instance.region)
-      .map((region) => ({ sheet: region.sheet, region: region.id, at: at.get(region.id) ?? -1 }))
-      .sort((a, b) => (a.at >= 0 && b.at >= 0 ? a.at - b.at : 0));
+  const held = new Map<string, Instance[]>();
+  const key = (sheet: SheetId, around: RegionId | null | undefined, part: PartId): string => `${sheet} ${around ?? ''} ${part}`;
+  for (const region of plan.regions) {
+    const where = key(region.sheet, tree.nesting.get(region.id), region.part);
+    const list = held.get(where) ?? [];
+    list.push({ sheet: region.sheet, region: region.id, at: at.get(region.id) ?? -1 });
+    held.set(where, list);
+  }
+  for (const list of held.values()) list.sort((a, b) => (a.at >= 0 && b.at >= 0 ? a.at - b.at : 0));
+  const inside = (instance: Instance, part: PartId): Instance[] => held.get(key(instance.sheet, instance.region, part)) ?? [];
   const regionAt = (sheet: SheetId, node: number) => standing.get(`${sheet} ${node}`);
   const sizeOf = (sheet: SheetId): number => pages.get(sheet)?.nodes.length ?? 0;
   const byPart = new Map<PartId, PartContent>();

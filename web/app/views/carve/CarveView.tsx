@@ -84,8 +84,9 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
   const pages = usePages(plan, looks, state.show === 'skeleton' || state.show === 'code' || region !== undefined);
   const chosen = useMemo(() => new Set([...(region ? [region.id] : []), ...more]), [region, more]);
 
-  const skeleton = useMemo(() => skeletonOf(plan, pages.trees, pages.sheetText), [plan, pages]);
-  const files = useMemo(() => skeletonWriters[0]?.write(skeleton) ?? [], [skeleton]);
+  const wantsCode = state.show === 'skeleton' || state.show === 'code';
+  const skeleton = useMemo(() => (wantsCode ? skeletonOf(plan, pages.trees, pages.sheetText) : undefined), [plan, pages, wantsCode]);
+  const files = useMemo(() => (skeleton ? (skeletonWriters[0]?.write(skeleton) ?? []) : []), [skeleton]);
 
   useEffect(() => {
     if (wrong) tell(wrong);
@@ -334,7 +335,9 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
     if (given.length > 0) void bring(given);
   };
   const saveSkeleton = (): void => {
-    const pictures = skeleton.pictures.flatMap((address) => looks.filter((look) => look.file.endsWith(address.replace(/^\.?\//, ''))));
+    const pictures = (skeleton?.pictures ?? []).flatMap((address) =>
+      looks.filter((look) => look.file.endsWith(address.replace(/^\.?\//, ''))),
+    );
     download(`${fileName(plan.name)}-skeleton.zip`, [skeletonArchive(files, pictures)], 'application/zip');
   };
   const saveAs = (kind: ExportKind): void => {
@@ -368,7 +371,7 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
           />
         );
       case 'code':
-        return (
+        return skeleton === undefined ? null : (
           <MatchPanel
             projectId={project.id}
             hasSource={project.files > 0}

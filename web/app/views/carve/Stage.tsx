@@ -51,9 +51,7 @@ const stretched = (start: Box, dx: number, dy: number, side: Side): Box => {
 function looksOf(plan: Plan): ReadonlyMap<RegionId, { readonly times: number; readonly isFirst: boolean; readonly optional: boolean }> {
   const looks = new Map<RegionId, { times: number; isFirst: boolean; optional: boolean }>();
   for (const node of planTree(plan).nodes)
-    node.regions.forEach((region, index) =>
-      looks.set(region, { times: node.times, isFirst: index === 0, optional: node.optional }),
-    );
+    node.regions.forEach((region, index) => looks.set(region, { times: node.times, isFirst: index === 0, optional: node.optional }));
   return looks;
 }
 
