@@ -175,3 +175,42 @@ test('the finished plan says where values live, at once when a part moves', asyn
   await page.getByRole('button', { name: 'Strands' }).click();
   await expect(page.getByRole('button', { name: /selectedLock/ }).first()).toBeVisible();
 });
+
+test('a project file takes the plan, its pages and its source to another browser', async ({ page, browser }) => {
+  await page.goto('/demo?edition=sound');
+  await page.getByRole('link', { name: 'Carve' }).click();
+  await page.getByRole('button', { name: 'Its finished plan' }).click();
+  await expect(page.getByRole('row', { name: /^levels/ })).toBeVisible();
+  const coming = page.waitForEvent('download');
+  await page.getByLabel('More to do with the page').selectOption('project');
+  const file = await coming;
+  const elsewhere = await (await browser.newContext()).newPage();
+  await openHome(elsewhere);
+  await elsewhere
+    .getByLabel('Zip archive')
+    .setInputFiles({ name: file.suggestedFilename(), mimeType: 'application/zip', buffer: readFileSync(await file.path()) });
+  await expect(elsewhere.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+  await elsewhere.getByRole('link', { name: 'Carve' }).click();
+  await expect(elsewhere.getByRole('row', { name: /^levels/ })).toContainText('a store');
+  await expect(elsewhere.frameLocator('.page-area iframe').getByText('Marsh Heron')).toBeVisible();
+});
+
+for (const [kind, ending, holds] of [
+  ['svg', 'svg', '<svg'],
+  ['mermaid', 'mmd', 'flowchart TD'],
+  ['dot', 'dot', 'digraph'],
+  ['png', 'png', 'PNG'],
+  ['markdown', 'zip', 'plan.md'],
+] as const) {
+  test(`the plan as ${kind}`, async ({ page }) => {
+    await startPlan(page);
+    await drop(page, 'roster.png');
+    await draw(page, 2, 1, 1274, 47);
+    await expect(page.locator('.mark')).toHaveCount(1);
+    const coming = page.waitForEvent('download');
+    await page.getByLabel('More to do with the page').selectOption(kind);
+    const file = await coming;
+    expect(file.suggestedFilename()).toMatch(new RegExp(`^a-new-plan.*\\.${ending}$`));
+    expect(readFileSync(await file.path()).toString('latin1')).toContain(holds);
+  });
+}
