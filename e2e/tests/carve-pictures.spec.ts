@@ -25,6 +25,7 @@ const shownGroups: Readonly<Record<string, readonly string[]>> = {
 };
 
 test('repeats in pictures of pages, at two scales', async ({ browser }) => {
+  test.setTimeout(240_000);
   const totals = { found: 0, right: 0, wanted: 0 };
   const lines: string[] = [];
   for (const scale of [1, 2]) {

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { findGroups } from '../../overlap';
+import { demoPage } from '../../testing/carve';
 import { markedPages } from '../../testing/pages';
 import { readPage } from './read';
 import { selectorOf } from './selector';
@@ -31,4 +32,43 @@ describe('groups found are the groups a reader marked', () => {
   test('an empty page has none', () => {
     expect(findGroups(readPage(''))).toEqual([]);
   });
+});
+
+/**
+ * What the demo really is made of, by name of the component and the elements it stands at; the
+ * layout around all and the bubble around its content are left out, as no element is theirs alone.
+ */
+const real: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  today: {
+    TopBar: '.top-bar',
+    ClockBadge: '.top-bar > time',
+    KeeperMenu: '.top-bar > span',
+    NoticeStrip: '.notice',
+    LockList: '.lock-list',
+    LockCard: '.lock-list > li:nth-of-type(1) > article',
+    LevelGauge: '.lock-list > li:nth-of-type(1) > article > label',
+    GateSwitch: '.lock-list > li:nth-of-type(1) > article > span',
+    PassageQueue: '.lock-list > li:nth-of-type(1) > article > ul',
+    PassageRow: '.lock-list > li:nth-of-type(1) > article > ul > li:nth-of-type(1)',
+    BoatBadge: '.lock-list > li:nth-of-type(1) > article > ul > li:nth-of-type(1) > strong',
+    StatusPill: '.lock-list > li:nth-of-type(1) > article > ul > li:nth-of-type(1) > span',
+    LockPanel: '#root > main > aside',
+    LevelChart: '#root > main > aside > svg',
+    PassageForm: '#root > main > form',
+    DateField: '#root > main > form > label:nth-of-type(3)',
+  },
+  roster: { ShiftTable: '.shift-table', ShiftCell: '.shift-table > tbody > tr:nth-of-type(1) > td' },
+};
+
+test.each([
+  ['today', ['ClockBadge', 'BoatBadge'], ['NavBar', 'Hint', 'TextField', 'SelectField']],
+  ['roster', [], ['TopBar', 'NavBar', 'SignOffControl', 'ShiftRow']],
+])('of the parts that the demo’s %s really has, only %j are missed', (name, missed, added) => {
+  const tree = readPage(demoPage(name));
+  const { parts } = suggestParts(tree);
+  const places = new Map(parts.flatMap((part) => part.at.map((at) => [selectorOf(tree, at), part.name])));
+  const wanted = Object.entries(real[name] ?? {});
+  expect(wanted.flatMap(([part, selector]) => (places.has(selector) ? [] : [part]))).toEqual(missed);
+  const meant = new Set(wanted.map(([, selector]) => places.get(selector)));
+  expect(parts.map((part) => part.name).filter((part) => !meant.has(part))).toEqual(added);
 });

@@ -180,6 +180,46 @@ function cardOf(tree: PageTree, node: PageNode): Candidate | undefined {
   };
 }
 
+/** A drawing that says what it shows. */
+function drawingOf(node: PageNode): Candidate | undefined {
+  const label = node.attributes['aria-label'] ?? '';
+  if (node.label !== 'svg' || node.attributes['role'] !== 'img' || label === '') return undefined;
+  const [word = ''] = label.split(/\s+/);
+  const name = classWord(node.tokens) || (/^[A-Za-z]{3,}$/.test(word) ? `${pascalCase(word)}Chart` : 'Drawing');
+  return { at: [node.index], name, why: 'control', reason: 'A drawing that says what it shows.' };
+}
+
+/** Buttons that belong together; one button with its words; a cell with something to do in it. */
+function controlOf(tree: PageTree, node: PageNode): Candidate | undefined {
+  if (!/^(div|span|td)$/.test(node.label)) return undefined;
+  const children = elementChildren(tree, node.index);
+  const buttons = children.filter((child) => child.label === 'button');
+  const [first] = buttons;
+  const holdsText = node.children.some((child) => tree.nodes[child]?.label === '#text');
+  if (node.label === 'td') {
+    const acts = children.filter((child) => /^(button|input|select|textarea)$/.test(child.label));
+    const table = acts.length > 0 ? tableWord(tree, node) : '';
+    return acts.length > 0
+      ? { at: [node.index], name: `${table}Cell`, why: 'control', reason: 'A cell with something to do in it.' }
+      : undefined;
+  }
+  if (!first || children.length !== buttons.length) return undefined;
+  const words = pascalCase(textBelow(tree, first.index));
+  const own = classWord(node.tokens);
+  if (buttons.length > 1 && !holdsText)
+    return { at: [node.index], name: own || `${words}Buttons`, why: 'control', reason: 'Buttons that belong together.' };
+  if (buttons.length === 1 && holdsText && words !== '')
+    return { at: [node.index], name: own || `${words}Control`, why: 'control', reason: 'Words with what can be done about them.' };
+  return undefined;
+}
+
+/** What a cell's table says it is: `ShiftTable` → `Shift`. */
+function tableWord(tree: PageTree, node: PageNode): string {
+  let around: PageNode | undefined = node;
+  while (around && around.label !== 'table') around = tree.nodes[around.parent];
+  return around ? singular(classWord(around.tokens).replace(/Table$/, '')) : '';
+}
+
 /** A measure with its label. */
 function measureOf(tree: PageTree, node: PageNode): Candidate | undefined {
   if (!/^(label|div|span|p)$/.test(node.label)) return undefined;
@@ -242,7 +282,13 @@ export function suggestParts(tree: PageTree): Suggestion {
   for (const node of tree.nodes) {
     if (!isElement(node) || node.parent < 0 || taken.has(node.index)) continue;
     if (isInside(tree, node, 'svg')) continue;
-    const candidate = landmarkOf(tree, node) ?? fieldOf(tree, node) ?? measureOf(tree, node) ?? cardOf(tree, node);
+    const candidate =
+      landmarkOf(tree, node) ??
+      fieldOf(tree, node) ??
+      measureOf(tree, node) ??
+      cardOf(tree, node) ??
+      drawingOf(node) ??
+      controlOf(tree, node);
     if (
       !candidate ||
       (candidate.why !== 'field' && isOnlyWrapper(tree, node) && landmarkOf(tree, node) === undefined && candidate.why !== 'control')

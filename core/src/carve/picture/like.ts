@@ -1,4 +1,4 @@
-import { agreement, area, bottom, type Box, colourAt, differs, groundOf, holds, type Pixels, right, shared } from './pixels';
+import { agreement, area, bottom, type Box, colourAt, differs, groundOf, holds, isFar, type Pixels, right, shared } from './pixels';
 import type { PictureRegion } from './regions';
 
 const gridSize = 24;
@@ -19,7 +19,7 @@ function inkMap(pixels: Pixels, box: Box, cell: number, columns: number, rows: n
       for (let y = box.y + row * cell; y < Math.min(box.y + (row + 1) * cell, box.y + box.height); y += step)
         for (let x = box.x + column * cell; x < Math.min(box.x + (column + 1) * cell, box.x + box.width); x += step) {
           seen++;
-          if (differs(colourAt(pixels, Math.floor(x), Math.floor(y)), ground) > 16) count++;
+          if (isFar(pixels, Math.floor(x), Math.floor(y), ground, 16)) count++;
         }
       // Words and a filled shape count alike: what matters is that something stands here.
       ink[row * columns + column] = seen === 0 ? 0 : Math.min(1, (count / seen) * 3);
@@ -132,7 +132,7 @@ function padding(pixels: Pixels, box: Box): { left: number; top: number } {
   let top = inner.height;
   for (let y = inner.y; y < bottom(inner); y++)
     for (let x = inner.x; x < Math.min(right(inner), inner.x + left); x++)
-      if (differs(colourAt(pixels, x, y), ground) > 24) {
+      if (isFar(pixels, x, y, ground, 24)) {
         left = Math.min(left, x - inner.x);
         top = Math.min(top, y - inner.y);
         break;

@@ -52,16 +52,32 @@ export function differs(one: Colour, other: Colour): number {
   return Math.max(Math.abs(one[0] - other[0]), Math.abs(one[1] - other[1]), Math.abs(one[2] - other[2]));
 }
 
+/** Tells whether a pixel differs from a colour by more than `by` in any channel. Makes no object, for it is asked of millions. */
+export function isFar(pixels: Pixels, x: number, y: number, [red, green, blue]: Colour, by: number): boolean {
+  const { data, width } = pixels;
+  const at = (y * width + x) * 4;
+  // Half-transparent pixels are rare in pictures of pages; only those take the slow way.
+  if (data[at + 3] !== 255) return differs(colourAt(pixels, x, y), [red, green, blue]) > by;
+  return Math.abs((data[at] ?? 0) - red) > by || Math.abs((data[at + 1] ?? 0) - green) > by || Math.abs((data[at + 2] ?? 0) - blue) > by;
+}
+
 /** The colour that most of a box has: the middle of the fullest of 4,096 bins, over a sample of its pixels. */
 export function groundOf(pixels: Pixels, box: Box): Colour {
   const step = Math.max(1, Math.floor(Math.sqrt(area(box) / 20_000)));
+  const { data, width } = pixels;
   const bins = new Map<number, [count: number, red: number, green: number, blue: number]>();
   for (let y = box.y; y < bottom(box); y += step) {
     for (let x = box.x; x < right(box); x += step) {
-      const [red, green, blue] = colourAt(pixels, x, y);
+      const at = (y * width + x) * 4;
+      const [red, green, blue] = data[at + 3] === 255 ? [data[at] ?? 0, data[at + 1] ?? 0, data[at + 2] ?? 0] : colourAt(pixels, x, y);
       const key = ((red >> 4) << 8) | ((green >> 4) << 4) | (blue >> 4);
-      const bin = bins.get(key) ?? [0, 0, 0, 0];
-      bins.set(key, [bin[0] + 1, bin[1] + red, bin[2] + green, bin[3] + blue]);
+      const bin = bins.get(key);
+      if (bin) {
+        bin[0]++;
+        bin[1] += red;
+        bin[2] += green;
+        bin[3] += blue;
+      } else bins.set(key, [1, red, green, blue]);
     }
   }
   let best: readonly [number, number, number, number] = [0, 255, 255, 255];

@@ -1,4 +1,4 @@
-import { area, bottom, type Box, type Colour, colourAt, differs, groundOf, type Pixels, right } from './pixels';
+import { area, bottom, type Box, type Colour, differs, groundOf, isFar, type Pixels, right } from './pixels';
 
 /** A region of a picture that stands out from what is around it. Regions nest. */
 export type PictureRegion = { readonly box: Box; readonly depth: number; readonly ground: Colour };
@@ -14,23 +14,12 @@ type Profile = { readonly rows: Int32Array; readonly columns: Int32Array };
 function profileOf(pixels: Pixels, box: Box, ground: Colour): Profile {
   const rows = new Int32Array(box.height);
   const columns = new Int32Array(box.width);
-  const [red, green, blue] = ground;
-  const { data, width } = pixels;
   for (let y = 0; y < box.height; y++) {
-    let at = ((box.y + y) * width + box.x) * 4;
     let count = 0;
-    for (let x = 0; x < box.width; x++, at += 4) {
-      // Half-transparent pixels are rare in pictures of pages; only those take the slow way.
-      const far =
-        data[at + 3] === 255
-          ? Math.abs((data[at] ?? 0) - red) > inkFrom ||
-            Math.abs((data[at + 1] ?? 0) - green) > inkFrom ||
-            Math.abs((data[at + 2] ?? 0) - blue) > inkFrom
-          : differs(colourAt(pixels, box.x + x, box.y + y), ground) > inkFrom;
-      if (far) {
-        count++;
-        columns[x] = (columns[x] ?? 0) + 1;
-      }
+    for (let x = 0; x < box.width; x++) {
+      if (!isFar(pixels, box.x + x, box.y + y, ground, inkFrom)) continue;
+      count++;
+      columns[x] = (columns[x] ?? 0) + 1;
     }
     rows[y] = count;
   }

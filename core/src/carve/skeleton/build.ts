@@ -1,7 +1,7 @@
 import type { PartId, Plan, SheetId } from '../plan/plan';
 import { planTree } from '../plan/plan-tree';
 import { type Contents, contentFields, contentsOf, type Field, givenProps, type Owned, type Pages, type PartContent } from './content';
-import { itemName, markupFrom, type MarkupWords, plainMarkup } from './markup';
+import { itemName, markupFrom, type MarkupWords, ownedMarkup, plainMarkup } from './markup';
 import {
   emptyOf,
   type Expression,
@@ -201,19 +201,7 @@ function useOf(
       ? { ...scope, path: [...scope.path, owned.part] }
       : { item: { name: item, part: owned.part, fields: contentFields(child, owned.content, found) }, path: [owned.part] };
   const words = wordsFor(plan, owner, found, values, inner);
-  const filled = owned.content.map((one): Markup => {
-    const run = one.isList ? words.list(one) : undefined;
-    const use = words.use(one);
-    if (run)
-      return {
-        kind: 'each',
-        over: { name: run.over, ...(run.of === undefined ? {} : { of: run.of }) },
-        item: itemName(run.over),
-        children: [use],
-      };
-    const test = words.presence(one);
-    return test ? { kind: 'when', test, children: [use] } : use;
-  });
+  const filled = owned.content.map((one) => ownedMarkup(one, words));
   return { kind: 'use', part: child.part.name, given: [...content, ...bare, ...passed, ...events], content: filled };
 }
 

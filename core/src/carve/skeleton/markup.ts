@@ -176,22 +176,25 @@ function needsSpace(around: string, before: Overlay | undefined, after: Overlay 
   return isInline(before) && isInline(after);
 }
 
+/** An owned part where nothing says where it stands: alone, as a list, or under a condition. */
+export function ownedMarkup(owned: Owned, words: MarkupWords): Markup {
+  const use = words.use(owned);
+  const run = owned.isList ? words.list(owned) : undefined;
+  if (run)
+    return {
+      kind: 'each',
+      over: { name: run.over, ...(run.of === undefined ? {} : { of: run.of }) },
+      item: itemName(run.over),
+      children: [use],
+    };
+  const test = words.presence(owned);
+  return test ? { kind: 'when', test, children: [use] } : use;
+}
+
 /** The plain markup of a part that was seen in pictures alone. */
 export function plainMarkup(content: PartContent, words: MarkupWords): Markup[] {
   const { part, owned } = content;
-  const uses = owned.map((one): Markup => {
-    const run = one.isList ? words.list(one) : undefined;
-    const use = words.use(one);
-    if (run)
-      return {
-        kind: 'each',
-        over: { name: run.over, ...(run.of === undefined ? {} : { of: run.of }) },
-        item: itemName(run.over),
-        children: [use],
-      };
-    const test = words.presence(one);
-    return test ? { kind: 'when', test, children: [use] } : use;
-  });
+  const uses = owned.map((one) => ownedMarkup(one, words));
   const shown = part.props.map((prop): Markup => ({
     kind: 'element',
     tag: 'span',

@@ -17,6 +17,8 @@ type Props = {
   onSuggest: () => void;
   onSplit: (across: 'rows' | 'columns') => void;
   onWrap: () => void;
+  onLift: () => void;
+  onLower: () => void;
   onDelete: () => void;
   onUndo: () => void;
   onRedo: () => void;
@@ -78,6 +80,8 @@ export function CarveControls(props: Props) {
       {chip('Rows', () => props.onSplit('rows'), !props.hasChoice)}
       {chip('Columns', () => props.onSplit('columns'), !props.hasChoice)}
       {chip('Wrap', props.onWrap, !props.hasChoice)}
+      {chip('Lift', props.onLift, !props.hasChoice)}
+      {chip('Lower', props.onLower, !props.hasChoice)}
       {chip('Delete', props.onDelete, !props.hasChoice)}
       {chip('Undo', props.onUndo, !props.canUndo)}
       {chip('Redo', props.onRedo, !props.canRedo)}

@@ -1,5 +1,4 @@
 import {
-  adoptParts,
   agreement,
   type Box,
   elementAt,
@@ -20,7 +19,6 @@ import {
   type RegionId,
   removeRegions,
   removeSheet,
-  selectorOf,
   shapeOf,
   type SheetId,
   singular,
@@ -33,7 +31,6 @@ import {
 } from '@liana/core';
 import { type ClipboardEvent, type DragEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { bringPages } from '../../carving/bring';
-import { askCarver } from '../../carving/client';
 import { useTell } from '../../parts/Notices';
 import { useUrlParams } from '../../parts/useUrlParams';
 import type { Project, StoredLook } from '../../storage/database';
@@ -47,13 +44,15 @@ import { PartPanel } from './PartPanel';
 import { PartsTree } from './PartsTree';
 import { hold, markAt, nextMark, piecesOf } from './pointing';
 import { SkeletonPanel } from './SkeletonPanel';
+import { markRepeats } from './repeats';
 import { Stage } from './Stage';
+import { StageHelp } from './StageHelp';
 import { type CarveState, panels, panelWords, withCarveState } from './state';
 import { StrandsPanel } from './StrandsPanel';
 import { SuggestedPanel } from './SuggestedPanel';
 import { usePages } from './usePages';
 import { usePlan } from './usePlan';
-import { type ElementBoxes, measureUnseen, useSheet } from './useSheet';
+import { type ElementBoxes, useSheet } from './useSheet';
 import { ValuesPanel } from './ValuesPanel';
 
 type Props = { project: Project; first: Plan; wrong: string | undefined; looks: readonly StoredLook[]; state: CarveState };
@@ -163,55 +162,18 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
     pick.current?.click();
   };
 
-  /** Marks what is like the chosen region, on its sheet and, for saved pages, on the others. */
   const findRepeats = async (): Promise<void> => {
     if (!region || !sheet) return setSays('Choose a mark first.');
     setIsBusy(true);
     try {
-      const page = shown.kind === 'html' ? shown.page : undefined;
-      const at = page && region.selector !== '' ? elementAt(page, region.selector) : -1;
-      const isNew = (box: Box): boolean =>
-        !plan.regions.some((one) => one.sheet === sheet.id && one.part === region.part && agreement(one.box, box) > 0.8);
-      let next = plan;
-      let found = 0;
-      if (page && at >= 0) {
-        const others = plan.sheets.flatMap((one) => {
-          const other = pages.trees.get(one.id);
-          return one.id !== sheet.id && other ? [{ sheet: one, page: other }] : [];
-        });
-        const name = partOf(plan, region.part)?.name ?? '';
-        const otherPages = others.map((one) => one.page);
-        const [alike = [], ...elsewhere] = await askCarver((remote) => remote.elementsLike(page, at, otherPages));
-        const marks = alike.filter((one) => boxes.has(one) && isNew(boxes.get(one) as Box));
-        found = marks.length;
-        next = adoptParts(plan, sheet.id, page, [{ name, at: marks }], (one) => boxes.get(one) as Box);
-        for (const [turn, ats] of elsewhere.entries()) {
-          const other = others[turn];
-          if (!other || ats.length === 0) continue;
-          const own = plan.regions.filter((one) => one.sheet === other.sheet.id && one.part === region.part);
-          const seen = await measureUnseen(other.page, other.sheet, looks);
-          const fresh = ats.filter((one) => seen.has(one) && !own.some((mark) => mark.selector === selectorOf(other.page, one)));
-          found += fresh.length;
-          next = adoptParts(next, other.sheet.id, other.page, [{ name, at: fresh }], (one) => seen.get(one) as Box);
-        }
-      } else if (shown.kind === 'picture') {
-        const alike = await askCarver((remote) => remote.likes(sheet.file, region.box));
-        const fresh = alike.filter((box) => agreement(box, region.box) < 0.7 && isNew(box));
-        found = fresh.length;
-        next = markPart(
-          plan,
-          sheet.id,
-          partOf(plan, region.part)?.name ?? '',
-          fresh.map((box) => ({ box })),
-        ).plan;
-      }
-      const name = partOf(plan, region.part)?.name ?? 'It';
+      const { plan: next, found } = await markRepeats({ plan, region, sheet, shown, boxes, pages: pages.trees, looks });
+      const part = partOf(next, region.part);
+      const props = part?.props.length ?? 0;
       if (found > 0) edit(next);
-      const props = partOf(next, region.part)?.props.length ?? 0;
       setSays(
         found === 0
-          ? `Nothing else is like ${name}.`
-          : `${found} more like ${name} marked${props > 0 ? `; what varies became ${props} props` : ''}.`,
+          ? `Nothing else is like ${part?.name ?? 'it'}.`
+          : `${found} more like ${part?.name ?? 'it'} marked${props > 0 ? `; what varies became ${props} props` : ''}.`,
       );
     } catch (error) {
       tell(error instanceof Error ? error.message : String(error));
@@ -263,8 +225,18 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
         'Wrapped.',
       );
     },
-    l: () => region && edit(liftRegion(plan, region.id)),
-    o: () => region && edit(lowerRegion(plan, region.id)),
+    l: () => {
+      if (!region) return;
+      const lifted = liftRegion(plan, region.id);
+      edit(lifted);
+      setSays(lifted === plan ? 'It is right on the page already.' : 'Lifted out of what is around it.');
+    },
+    o: () => {
+      if (!region) return;
+      const lowered = lowerRegion(plan, region.id);
+      edit(lowered);
+      setSays(lowered === plan ? 'Nothing beside it lies beneath it.' : 'Lowered into what it lies on.');
+    },
     Delete: () => {
       if (chosen.size === 0) return;
       const around = region && nest(plan).get(region.id);
@@ -424,6 +396,8 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
         onSuggest={() => go({ show: 'suggested' })}
         onSplit={split}
         onWrap={() => acts['w']?.()}
+        onLift={() => acts['l']?.()}
+        onLower={() => acts['o']?.()}
         onDelete={() => acts['Delete']?.()}
         onUndo={undo}
         onRedo={redo}
@@ -459,32 +433,7 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
               onPut={put}
               onMeasured={onMeasured}
               onKeyDown={onKeyDown}
-              help={
-                <p className="legend">
-                  <span>Draw, or double-click, to mark</span>
-                  <span>
-                    <kbd>N</kbd> next thing
-                  </span>
-                  <span>
-                    <kbd>Enter</kbd> name
-                  </span>
-                  <span>
-                    <kbd>R</kbd> repeats
-                  </span>
-                  <span>
-                    <kbd>S</kbd> rows <kbd>C</kbd> columns
-                  </span>
-                  <span>
-                    <kbd>W</kbd> wrap
-                  </span>
-                  <span>
-                    <kbd>L</kbd> lift <kbd>O</kbd> lower
-                  </span>
-                  <span>
-                    <kbd>Arrows</kbd> move, with <kbd>Alt</kbd> size
-                  </span>
-                </p>
-              }
+              help={<StageHelp />}
             />
           )}
           <div className="carve-side">

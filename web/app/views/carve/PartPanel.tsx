@@ -1,15 +1,4 @@
-import {
-  callbackName,
-  changePart,
-  checkName,
-  instancesOf,
-  joinParts,
-  nameOf,
-  type Part,
-  pascalCase,
-  type Plan,
-  type PlanTree,
-} from '@liana/core';
+import { callbackName, changePart, checkName, joinParts, nameOf, type Part, pascalCase, type Plan, type PlanTree } from '@liana/core';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 
@@ -97,7 +86,7 @@ export function PartPanel({ plan, tree, part, onEdit }: Props) {
   );
   const inside = [...new Set(tree.nodes.filter((node) => nodes.some((own) => own.index === node.parent)).map((node) => node.part))];
   const slot = part.slots[0];
-  const stands = nodes.reduce((sum, node) => sum + instancesOf(tree, node.index), 0);
+  const stands = nodes.reduce((sum, node) => sum + node.regions.length, 0);
   const change = (next: Parameters<typeof changePart>[2]): undefined => {
     onEdit(changePart(plan, part.id, next));
     return undefined;

@@ -23,7 +23,8 @@ type Props = {
   shown: ShownSheet;
   chosen: ReadonlySet<RegionId>;
   zoom: number | undefined;
-  onZoom: (zoom: number) => void;
+  /** Undefined is as wide as the view. */
+  onZoom: (zoom: number | undefined) => void;
   onChoose: (region: RegionId | undefined, adds: boolean) => void;
   onDraw: (box: Box) => void;
   onMarkAt: (x: number, y: number) => void;
@@ -282,7 +283,20 @@ export function Stage({ plan, sheet, shown, chosen, zoom, onZoom, onChoose, onDr
           </div>
         </div>
       </div>
-      {help}
+      <div className="stage-foot">
+        {help}
+        <span role="group" aria-label="Size of the page">
+          <button type="button" className="chip" aria-label="Smaller" onClick={() => onZoom(Math.max(0.1, scale / 1.25))}>
+            −
+          </button>
+          <button type="button" className="chip" onClick={() => onZoom(undefined)}>
+            {Math.round(scale * 100)} %
+          </button>
+          <button type="button" className="chip" aria-label="Larger" onClick={() => onZoom(Math.min(4, scale * 1.25))}>
+            +
+          </button>
+        </span>
+      </div>
     </section>
   );
 }
