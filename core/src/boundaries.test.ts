@@ -14,7 +14,7 @@ const beside: Readonly<Record<string, readonly string[]>> = {
   intake: ['model', 'read', 'link'],
   find: ['model', 'tree'],
   overlap: ['model'],
-  carve: ['model', 'overlap', 'tree', 'rules'],
+  carve: ['model', 'overlap', 'tree', 'flow', 'rules'],
   formats: ['model', 'carve', 'rules'],
 };
 const packages = new Set(['@babel/parser', '@babel/types', 'fastest-levenshtein', 'ignore', 'joi', 'jsonc-parser', 'parse5', 'pluralize']);

@@ -109,6 +109,9 @@ describe('a plan against a project', () => {
       tree.nodes.map((node) => `${'  '.repeat(node.depth)}${made.parts.find((part) => part.id === node.part)?.name} ×${node.times}`),
     ).toEqual(['TodayPage ×1', '  LockList ×1', '    Tile ×2']);
     expect(made.parts.find((part) => part.name === 'Tile')?.events).toEqual([{ name: 'select', payload: '' }]);
-    expect(made.values.map((value) => value.name)).toEqual(['selectedLock']);
+    const names = (ids: readonly string[]) => ids.map((id) => made.parts.find((part) => part.id === id)?.name);
+    expect(made.values.map((value) => [value.name, names(value.readBy), names(value.changedBy)])).toEqual([
+      ['selectedLock', ['Tile'], ['TodayPage']],
+    ]);
   });
 });

@@ -1,6 +1,7 @@
 import type { ComponentId } from '../model/ids';
 import type { Component, Model } from '../model/model';
 import type { Place } from '../model/tree';
+import { strandsOf } from '../flow';
 import { unfold } from '../tree';
 import { counted, listed } from '../rules/sentences';
 import { camelCase } from './names';
@@ -178,6 +179,8 @@ export function planFromCode(model: Model, name: string): Plan {
   const regions: Region[] = [];
   const values: PlannedValue[] = [];
   const names = new Set<string>();
+  /** Who reads and who changes each state, over all pages. */
+  const ways = new Map<string, { reads: Set<ComponentId>; changes: Set<ComponentId> }>();
   const partFor = (component: Component, role: Part['role']): Part => {
     const known = parts.get(component.id);
     if (known) return known;
@@ -248,17 +251,33 @@ export function planFromCode(model: Model, name: string): Plan {
     };
     sheets.push(sheet);
     for (const child of below[top.index] ?? []) put(child, sheet, null);
+    for (const strand of strandsOf(model, tree).strands) {
+      if (strand.kind !== 'state') continue;
+      const known = ways.get(`${strand.home} ${strand.name}`) ?? { reads: new Set(), changes: new Set() };
+      ways.set(`${strand.home} ${strand.name}`, known);
+      for (const knot of strand.knots) {
+        const at = tree.places[knot.place]?.component;
+        if (at && knot.kinds.includes('reads')) known.reads.add(at);
+        if (at && knot.kinds.includes('changes')) known.changes.add(at);
+      }
+    }
   }
   for (const [id, part] of parts) {
     const component = model.components.get(id);
     for (const value of component?.facts.values ?? []) {
       if (value.kind !== 'state') continue;
+      // A value that leaves its component has a strand; one that stays is its component's own.
+      const way = ways.get(`${id} ${value.name}`);
+      const among = (components: ReadonlySet<ComponentId> | undefined): PartId[] => {
+        const found = [...(components ?? [])].flatMap((one) => parts.get(one)?.id ?? []);
+        return found.length > 0 ? found : [part.id];
+      };
       values.push({
         id: planId('value', ++number),
         name: value.name,
         type: 'unknown',
-        readBy: [part.id],
-        changedBy: [part.id] as PartId[],
+        readBy: among(way?.reads),
+        changedBy: among(way?.changes),
         fromServer: false,
         perItem: true,
         otherPages: false,

@@ -70,9 +70,11 @@ export function CarveControls(props: Props) {
             ))}
         </select>
       ) : (
-        <span>
-          {sheet.width} × {sheet.height}
-        </span>
+        sheet.file !== '' && (
+          <span>
+            {sheet.width} × {sheet.height}
+          </span>
+        )
       )}
       {chip('Add a page', () => props.onBring('new'))}
       {sheet.kind === 'html' && chip('Suggest parts', props.onSuggest)}
