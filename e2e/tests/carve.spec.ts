@@ -115,6 +115,27 @@ test('by keyboard: from a chosen picture to a skeleton', async ({ page }) => {
   expect((await coming).suggestedFilename()).toBe('a-new-plan-skeleton.zip');
 });
 
+test('a pasted picture becomes a page; a name that is taken is refused, and two parts can be made one', async ({ page }) => {
+  await startPlan(page);
+  const base64 = readFileSync(`${pages}roster.png`).toString('base64');
+  await page.evaluate((content) => {
+    const transfer = new DataTransfer();
+    transfer.items.add(new File([Uint8Array.from(atob(content), (one) => one.charCodeAt(0))], 'roster.png', { type: 'image/png' }));
+    document.dispatchEvent(new ClipboardEvent('paste', { clipboardData: transfer }));
+  }, base64);
+  await expect(page.locator('.page-area img')).toBeVisible();
+  await draw(page, 2, 1, 1274, 47);
+  await name(page, 'TopBar');
+  await draw(page, 300, 300, 200, 60);
+  await expect(page.getByRole('heading', { name: /^Part\d+$/ })).toBeVisible();
+  await page.getByLabel('Name').fill('top-bar');
+  await page.getByLabel('Name').press('Enter');
+  await expect(page.getByRole('alert')).toContainText(/PascalCase|Another part is called TopBar/);
+  await page.getByLabel('Same part as').selectOption('TopBar');
+  await expect(page.getByRole('treeitem', { name: /^TopBar ×2/ })).toBeVisible();
+  await expect(page.getByRole('treeitem')).toHaveCount(2);
+});
+
 test('undo goes back over more than fifty steps, and redo forth again', async ({ page }) => {
   await startPlan(page);
   await drop(page, 'roster.png');

@@ -64,7 +64,10 @@ export function checkName(name: string, others: readonly string[], repeats: bool
     advice.push({ weight: 'fault', says: `A component’s name is written in PascalCase${spelt && spelt !== name ? `: ${spelt}` : ''}.` });
   if (reserved.has(name)) advice.push({ weight: 'fault', says: `${name} is taken by the language or the framework.` });
   if (others.includes(name))
-    advice.push({ weight: 'fault', says: `Another part is called ${name}. One part may stand in many places; two parts need two names.` });
+    advice.push({
+      weight: 'fault',
+      says: `Another part is called ${name}. If both are one part, say so below with “Same part as”; two parts need two names.`,
+    });
   const sameLetters = others.find((other) => other !== name && other.toLowerCase() === name.toLowerCase());
   if (sameLetters)
     advice.push({ weight: 'fault', says: `${name} and ${sameLetters} differ only in capitals; some disks keep one file for both.` });

@@ -29,7 +29,7 @@ import {
   wrapRegions,
   withProposedProps,
 } from '@liana/core';
-import { type ClipboardEvent, type DragEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { type DragEvent, type KeyboardEvent, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { bringPages } from '../../carving/bring';
 import { useTell } from '../../parts/Notices';
 import { useUrlParams } from '../../parts/useUrlParams';
@@ -156,6 +156,15 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
       setIsBusy(false);
     }
   };
+  // A paste is sent to whatever has the focus, and that may be nothing in this view.
+  const onPaste = useEffectEvent((event: ClipboardEvent) => {
+    const given = [...(event.clipboardData?.files ?? [])];
+    if (given.length > 0) void bring(given);
+  });
+  useEffect(() => {
+    document.addEventListener('paste', onPaste);
+    return () => document.removeEventListener('paste', onPaste);
+  }, []);
   const ask = (how: 'new' | 'replace' | 'look'): void => {
     instead.current = how === 'replace' ? sheet?.id : undefined;
     lookOf.current = how === 'look' && sheet ? partOf(plan, sheet.page)?.name : undefined;
@@ -302,10 +311,6 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
     event.stopPropagation();
     void bring(given);
   };
-  const paste = (event: ClipboardEvent): void => {
-    const given = [...event.clipboardData.files];
-    if (given.length > 0) void bring(given);
-  };
   const saveSkeleton = (): void => {
     const pictures = (skeleton?.pictures ?? []).flatMap((address) =>
       looks.filter((look) => look.file.endsWith(address.replace(/^\.?\//, ''))),
@@ -322,7 +327,7 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
     switch (state.show) {
       case 'part':
         return part ? (
-          <PartPanel key={part.id} plan={plan} tree={tree} part={part} onEdit={edit} />
+          <PartPanel key={part.id} plan={plan} tree={tree} part={part} onEdit={edit} onPart={(id) => go({ part: id })} />
         ) : (
           <p>Choose a part on the page or in the tree.</p>
         );
@@ -361,7 +366,7 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
 
   const lives = plan.values.filter((value) => part && homeOf(plan, tree, value).part === part.id).length;
   return (
-    <div className="carve" onKeyDown={onHistoryKey} onPaste={paste} onDrop={dropFiles} onDragOver={(event) => event.preventDefault()}>
+    <div className="carve" onKeyDown={onHistoryKey} onDrop={dropFiles} onDragOver={(event) => event.preventDefault()}>
       <input
         ref={pick}
         type="file"

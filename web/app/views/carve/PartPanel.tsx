@@ -1,8 +1,19 @@
-import { callbackName, changePart, checkName, joinParts, nameOf, type Part, pascalCase, type Plan, type PlanTree } from '@liana/core';
+import {
+  callbackName,
+  changePart,
+  checkName,
+  joinParts,
+  nameOf,
+  type Part,
+  type PartId,
+  pascalCase,
+  type Plan,
+  type PlanTree,
+} from '@liana/core';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 
-type Props = { plan: Plan; tree: PlanTree; part: Part; onEdit: (plan: Plan) => void };
+type Props = { plan: Plan; tree: PlanTree; part: Part; onEdit: (plan: Plan) => void; onPart: (part: PartId) => void };
 
 /** Lines of `name: type`, with `?` for what may be left out. */
 function propsText(part: Part): string {
@@ -75,7 +86,7 @@ function Field({ label, value, rows = 1, hint, placeholder, id, onSave }: FieldP
 }
 
 /** One part: its name, what it takes, tells and leaves open. */
-export function PartPanel({ plan, tree, part, onEdit }: Props) {
+export function PartPanel({ plan, tree, part, onEdit, onPart }: Props) {
   const nodes = tree.nodes.filter((node) => node.part === part.id);
   const others = plan.parts.filter((one) => one.id !== part.id);
   const repeats = nodes.some((node) => node.times > 1);
@@ -106,18 +117,11 @@ export function PartPanel({ plan, tree, part, onEdit }: Props) {
         value={part.name}
         {...(advice[0] ? { hint: advice[0].says } : {})}
         onSave={(text) => {
-          const same = others.find((one) => one.name === text.trim() && one.role === part.role);
-          if (same && part.role === 'part') {
-            onEdit(joinParts(plan, same.id, part.id));
-            return undefined;
-          }
-          const fault = checkName(
-            text.trim(),
-            others.map((one) => one.name),
-            repeats,
-          ).find((one) => one.weight === 'fault');
-          if (fault && pascalCase(text) === '') return fault.says;
-          return change({ name: fault && !others.some((one) => one.name === pascalCase(text)) ? pascalCase(text) : text.trim() });
+          // A name in another spelling is written as components are.
+          const meant = /^[A-Z][A-Za-z0-9]*$/.test(text.trim()) ? text.trim() : pascalCase(text);
+          const taken = others.map((one) => one.name);
+          const fault = checkName(meant, taken, repeats).find((one) => one.weight === 'fault');
+          return fault ? fault.says : change({ name: meant });
         }}
       />
       {part.role === 'part' && (
@@ -193,7 +197,9 @@ export function PartPanel({ plan, tree, part, onEdit }: Props) {
               value=""
               onChange={(event) => {
                 const other = others.find((one) => one.id === event.currentTarget.value);
-                if (other) onEdit(joinParts(plan, other.id, part.id));
+                if (!other) return;
+                onEdit(joinParts(plan, other.id, part.id));
+                onPart(other.id);
               }}
             >
               <option value="">…</option>
