@@ -131,7 +131,7 @@ test('a pasted picture becomes a page; a name that is taken is refused, and two 
   await page.getByLabel('Name').fill('top-bar');
   await page.getByLabel('Name').press('Enter');
   await expect(page.getByRole('alert')).toContainText(/PascalCase|Another part is called TopBar/);
-  await page.getByLabel('Same part as').selectOption('TopBar');
+  await page.getByRole('combobox', { name: /^Same part as/ }).selectOption('TopBar');
   await expect(page.getByRole('treeitem', { name: /^TopBar ×2/ })).toBeVisible();
   await expect(page.getByRole('treeitem')).toHaveCount(2);
 });

@@ -295,7 +295,9 @@ export function suggestParts(tree: PageTree): Suggestion {
     )
       continue;
     // The same class at several places is one part that stands several times.
-    const key = `${candidate.why} ${node.label} ${node.tokens.join('.')} ${candidate.name}`;
+    // Further classes only say in which of its looks it stands: a late pill is a pill.
+    const word = classWord(node.tokens);
+    const key = word === '' ? `${candidate.why} ${node.label} ${candidate.name}` : `${node.label} ${word} ${candidate.name}`;
     const same = singles.get(key);
     const isSame = node.tokens.length > 0 || candidate.why === 'field' || candidate.why === 'control';
     if (same && isSame && (candidate.why !== 'landmark' || /^(article|section|figure)$/.test(node.label)))

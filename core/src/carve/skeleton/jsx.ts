@@ -39,12 +39,13 @@ export function jsxAttribute(tag: string, attribute: string): JsxAttribute {
   if (dropped.test(attribute)) return { kind: 'none' };
   if (attribute === 'style') return { kind: 'style' };
   if (/^(data|aria)-[\w-]+$/.test(attribute)) return { kind: 'plain', name: attribute };
-  const name = spelt[attribute.toLowerCase()] ?? (spelt[attribute] || attribute);
+  const known = spelt[attribute.toLowerCase()];
+  const name = known ?? attribute;
   if ((name === 'value' && /^(input|textarea|select)$/.test(tag)) || (name === 'checked' && tag === 'input'))
     return name === 'value' ? { kind: 'plain', name: 'defaultValue' } : { kind: 'flag', name: 'defaultChecked' };
   if (flags.has(name)) return { kind: 'flag', name };
   if (counts.has(name) && !tag.includes('-')) return { kind: 'count', name };
-  return name !== attribute || plain.has(name) ? { kind: 'plain', name } : { kind: 'spread', name: attribute };
+  return known !== undefined || plain.has(name) ? { kind: 'plain', name } : { kind: 'spread', name: attribute };
 }
 
 /** `color: red; margin-top: 2px` → `{ color: 'red', marginTop: '2px' }`, with whether it sets properties of its own. */

@@ -1,0 +1,122 @@
+import { describe, expect, test } from 'vitest';
+import { drawnPlan, filesOf, planOf } from '../../testing/carve';
+
+const fileOf = (files: readonly { file: string; text: string }[], name: string): string =>
+  files.find(({ file }) => file.endsWith(`/${name}`))?.text ?? `no ${name}`;
+
+describe('from a saved page', () => {
+  const html = `<main><ul class="lock-list">
+  <li class="lock-card"><h3>Aldermoor</h3><span class="pill late">2 late</span></li>
+  <li class="lock-card"><h3>Quarry Rise</h3><span class="pill">clear</span><p>Shut until <b>noon</b>.</p></li>
+</ul></main>`;
+  const { plan, pages } = planOf({ TodayPage: html });
+  const files = filesOf(plan, pages);
+
+  test('a list with keys, given what the page gives it', () => {
+    expect(fileOf(files, 'LockList.tsx')).toBe(`import { LockCard, type LockCardItem } from './LockCard';
+
+export type LockListProps = {
+  locks: LockCardItem[];
+};
+
+export function LockList({ locks }: LockListProps) {
+  return (
+    <ul className="lock-list">
+      {locks.map((lock) => (
+        <LockCard key={lock.id} title={lock.title} hasText={lock.hasText} tone={lock.tone} text={lock.text} />
+      ))}
+    </ul>
+  );
+}
+`);
+  });
+  test('an item with what varies as props, what only some have under a flag, and what is the same inside', () => {
+    expect(fileOf(files, 'LockCard.tsx')).toBe(`import { Pill } from './Pill';
+
+export type LockCardItem = {
+  id: string;
+  title: string;
+  hasText: boolean;
+  tone: 'pill' | 'pill late';
+  text: string;
+};
+
+export type LockCardProps = Omit<LockCardItem, 'id'>;
+
+export function LockCard({ title, hasText, tone, text }: LockCardProps) {
+  return (
+    <li className="lock-card">
+      <h3>{title}</h3>
+      <Pill tone={tone} text={text} />
+      {hasText && (
+        <p>
+          {'Shut until '}
+          <b>noon</b>
+          .
+        </p>
+      )}
+    </li>
+  );
+}
+`);
+  });
+  test('sample content from the page itself', () => {
+    expect(fileOf(files, 'todayPage.ts')).toBe(`import type { LockCardItem } from '../parts/LockCard';
+
+export const locks: LockCardItem[] = [
+  { id: 'lockCard-1', title: 'Aldermoor', hasText: false, tone: 'pill late', text: '2 late' },
+  { id: 'lockCard-2', title: 'Quarry Rise', hasText: true, tone: 'pill', text: 'clear' },
+];
+`);
+  });
+});
+
+describe('from marks on a picture', () => {
+  test('state where the plan says, handed down, and its change handed up', () => {
+    const files = filesOf(drawnPlan('TodayPage\n  LockList\n    LockCard\n  LockPanel\n', [['chosen', 'LockPanel LockCard', 'LockCard']]));
+    expect(fileOf(files, 'TodayPage.tsx')).toBe(`import { useState } from 'react';
+import { LockList } from '../parts/LockList';
+import { LockPanel } from '../parts/LockPanel';
+
+export function TodayPage() {
+  const [chosen, setChosen] = useState<string>('');
+  return (
+    <main className="today-page">
+      <LockList chosen={chosen} onChangeChosen={setChosen} />
+      <LockPanel chosen={chosen} />
+    </main>
+  );
+}
+`);
+    expect(fileOf(files, 'LockList.tsx')).toContain('<LockCard chosen={chosen} onChangeChosen={onChangeChosen} />');
+    expect(fileOf(files, 'LockCard.tsx')).toContain('onClick={() => onChangeChosen(chosen)}');
+  });
+  test('a slot is filled by whoever owns the part', () => {
+    const files = filesOf(drawnPlan('TodayPage\n  AppShell\n    LockList (children)\n', []));
+    expect(fileOf(files, 'AppShell.tsx')).toContain('{children}');
+    expect(fileOf(files, 'TodayPage.tsx')).toContain('<AppShell>\n        <LockList />\n      </AppShell>');
+  });
+  test('a context is provided at its home and taken where it is needed', () => {
+    const files = filesOf(drawnPlan('BookPage\n  Desk\n    Side\n      Shelf\n        Stamp\n  Wall\n', [['word', 'Stamp Wall', 'Wall']]));
+    expect(fileOf(files, 'BookPage.tsx')).toContain('<WordContext value={{ word, setWord }}>');
+    expect(fileOf(files, 'Stamp.tsx')).toContain('const { word } = useWord();');
+    expect(fileOf(files, 'Wall.tsx')).toContain('const { word, setWord } = useWord();');
+    expect(fileOf(files, 'Shelf.tsx')).not.toContain('word');
+  });
+  test('a store stands outside all parts', () => {
+    const files = filesOf(drawnPlan('TodayPage\n  Gauge\n  Gate\n', [['level', 'Gauge', 'Gate', 'pages']]));
+    expect(fileOf(files, 'level.ts')).toContain('export function setLevel(next: string): void {');
+    expect(fileOf(files, 'Gauge.tsx')).toContain('const level = useLevel();');
+    expect(fileOf(files, 'Gate.tsx')).toContain("import { setLevel } from '../stores/level';");
+    expect(fileOf(files, 'TodayPage.tsx')).not.toContain('level');
+  });
+  test('a part that is not always there stands under a condition', () => {
+    const files = filesOf(drawnPlan('TodayPage\n  LockList\n  LockPanel ?\n', []));
+    expect(fileOf(files, 'TodayPage.tsx')).toContain('{hasLockPanel && (');
+    expect(fileOf(files, 'todayPage.ts')).toBe('export const hasLockPanel: boolean = true;\n');
+  });
+  test('a plan without parts has its page alone, one without pages has no part', () => {
+    expect(filesOf(drawnPlan('TodayPage\n', [])).map(({ file }) => file)).toContain('src/pages/TodayPage.tsx');
+    expect(filesOf(drawnPlan('', [])).filter(({ file }) => /pages|parts/.test(file))).toEqual([]);
+  });
+});
