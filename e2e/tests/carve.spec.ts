@@ -235,3 +235,26 @@ for (const [kind, ending, holds] of [
     expect(readFileSync(await file.path()).toString('latin1')).toContain(holds);
   });
 }
+
+test('the same block on other pages is found too; a JPEG is a page like any other', async ({ page }) => {
+  await page.goto('/demo?edition=sound');
+  await page.getByRole('link', { name: 'Carve' }).click();
+  await page.getByRole('button', { name: 'Its pages, not yet marked' }).click();
+  await page.getByLabel('Page', { exact: true }).selectOption({ label: 'TodayPage, today.html' });
+  await page.getByRole('button', { name: 'Suggest parts' }).click();
+  await page.getByRole('button', { name: 'Take TopBar' }).click();
+  await page.getByRole('treeitem', { name: /^TopBar/ }).click();
+  await expect(page.getByRole('heading', { name: 'TopBar' })).toBeVisible();
+  await page.getByRole('button', { name: 'Find repeats' }).click();
+  await expect(page.getByRole('treeitem', { name: /^TopBar/ })).toHaveCount(3);
+  await page.evaluate(async () => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [400, 300];
+    const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/jpeg'));
+    const transfer = new DataTransfer();
+    if (blob) transfer.items.add(new File([blob], 'basin.jpeg', { type: blob.type }));
+    document.querySelector('.carve')?.dispatchEvent(new DragEvent('drop', { dataTransfer: transfer, bubbles: true, cancelable: true }));
+  });
+  await expect(page.getByText('400 × 300')).toBeVisible();
+  await expect(page.getByRole('treeitem', { name: /^BasinPage/ })).toBeVisible();
+});

@@ -80,7 +80,7 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
   const tree = useMemo(() => planTree(plan), [plan]);
   const part = plan.parts.find((one) => one.id === state.part);
   const region = plan.regions.find((one) => one.id === state.region);
-  const pages = usePages(plan, looks, state.show === 'skeleton' || state.show === 'code' || region !== undefined);
+  const pages = usePages(plan, looks, state.show === 'skeleton' || state.show === 'code');
   const chosen = useMemo(() => new Set([...(region ? [region.id] : []), ...more]), [region, more]);
 
   const wantsCode = state.show === 'skeleton' || state.show === 'code';

@@ -22,10 +22,12 @@ export type RepeatsAsked = {
   readonly sheet: Sheet;
   readonly shown: ShownSheet;
   readonly boxes: ElementBoxes;
-  /** Saved pages of the plan that have been read. */
+  /** Saved pages of the plan that have been read already. */
   readonly pages: ReadonlyMap<SheetId, PageTree>;
   readonly looks: readonly StoredLook[];
 };
+
+const texts = new TextDecoder();
 
 export type RepeatsFound = { readonly plan: Plan; /** How many marks are new. */ readonly found: number };
 
@@ -51,10 +53,13 @@ async function repeatsOfElement(
   at: number,
 ): Promise<RepeatsFound> {
   const name = partOf(plan, region.part)?.name ?? '';
-  const others = plan.sheets.flatMap((one) => {
-    const other = pages.get(one.id);
-    return one.id !== sheet.id && other ? [{ sheet: one, page: other }] : [];
-  });
+  const others: { sheet: Sheet; page: PageTree }[] = [];
+  for (const one of plan.sheets) {
+    const look = looks.find((other) => other.file === one.file);
+    if (one.id === sheet.id || one.kind !== 'html' || !look) continue;
+    const other = pages.get(one.id) ?? (await askCarver((remote) => remote.read(texts.decode(look.bytes))));
+    others.push({ sheet: one, page: other });
+  }
   const otherPages = others.map((one) => one.page);
   const [alike = [], ...elsewhere] = await askCarver((remote) => remote.elementsLike(page, at, otherPages));
   let next = plan;
