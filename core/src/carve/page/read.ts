@@ -1,4 +1,5 @@
 import { type DefaultTreeAdapterTypes as Parse5, parse } from 'parse5';
+import type { Writable } from '../../model/writable';
 import { type MarkupNode, spaceLabel, textLabel } from '../../overlap';
 
 /** An element or a text of a page. */
@@ -44,11 +45,11 @@ const isText = (node: Parse5.Node): node is Parse5.TextNode => node.nodeName ===
 /** Space that ends a line is only space to a browser, unless the page says otherwise. */
 const isSpace = (text: string): boolean => /^[\t\n\f\r ]*$/.test(text);
 
-type Writable = { -readonly [Key in keyof PageNode]: PageNode[Key] } & { children: number[] };
+type Growing = Writable<PageNode> & { children: number[] };
 
 /** Walks the parsed document without recursion: a page may nest without end. */
 function collect(body: Parse5.Element, limits: PageLimits): { nodes: PageNode[]; styles: PageStyle[]; cuts: string[] } {
-  const nodes: Writable[] = [];
+  const nodes: Growing[] = [];
   const styles: PageStyle[] = [];
   const cuts: string[] = [];
   const work: ({ node: Parse5.ChildNode; parent: number; depth: number } | { close: number })[] = [{ node: body, parent: -1, depth: 0 }];

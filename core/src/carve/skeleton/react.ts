@@ -120,7 +120,9 @@ class MarkupWriter {
     return [`${pad}${open}>`, ...children, `${pad}</${tag}>`];
   }
 
-  private attribute(tag: string, name: string, value: string | Expression): string[] {
+  private attribute(tag: string, name: string, given: string | Expression): string[] {
+    // An address that is a script is not taken over.
+    const value = typeof given === 'string' && /^\s*javascript:/i.test(given) ? '#' : given;
     const spelling = jsxAttribute(tag, name);
     const code = typeof value === 'string' ? quoted(value) : expressionCode(value);
     switch (spelling.kind) {

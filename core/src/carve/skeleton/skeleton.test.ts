@@ -71,6 +71,13 @@ export const locks: LockCardItem[] = [
   });
 });
 
+test('handlers and script addresses of the page are not taken over', () => {
+  const { plan, pages } = planOf({ TodayPage: '<header class="bar" onclick="x()"><a href="javascript:x()">a</a><b>b</b></header>' });
+  const text = fileOf(filesOf(plan, pages), 'Bar.tsx');
+  expect(text).toContain('<a href="#">a</a>');
+  expect(text).not.toMatch(/javascript:|onclick|onClick/);
+});
+
 describe('from marks on a picture', () => {
   test('state where the plan says, handed down, and its change handed up', () => {
     const files = filesOf(drawnPlan('TodayPage\n  LockList\n    LockCard\n  LockPanel\n', [['chosen', 'LockPanel LockCard', 'LockCard']]));

@@ -13,6 +13,7 @@ import {
   type SheetId,
 } from '@liana/core';
 import { askCarver } from '../../carving/client';
+import { lookText } from '../../carving/look-text';
 import type { StoredLook } from '../../storage/database';
 import { type ElementBoxes, measureUnseen, type ShownSheet } from './useSheet';
 
@@ -26,8 +27,6 @@ export type RepeatsAsked = {
   readonly pages: ReadonlyMap<SheetId, PageTree>;
   readonly looks: readonly StoredLook[];
 };
-
-const texts = new TextDecoder();
 
 export type RepeatsFound = { readonly plan: Plan; /** How many marks are new. */ readonly found: number };
 
@@ -57,7 +56,7 @@ async function repeatsOfElement(
   for (const one of plan.sheets) {
     const look = looks.find((other) => other.file === one.file);
     if (one.id === sheet.id || one.kind !== 'html' || !look) continue;
-    const other = pages.get(one.id) ?? (await askCarver((remote) => remote.read(texts.decode(look.bytes))));
+    const other = pages.get(one.id) ?? (await askCarver((remote) => remote.read(lookText(look))));
     others.push({ sheet: one, page: other });
   }
   const otherPages = others.map((one) => one.page);

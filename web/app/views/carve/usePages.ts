@@ -1,12 +1,11 @@
 import type { PageTree, Plan, SheetId, SheetText } from '@liana/core';
 import { useEffect, useMemo, useState } from 'react';
 import { askCarver } from '../../carving/client';
+import { lookText } from '../../carving/look-text';
 import type { StoredLook } from '../../storage/database';
 import { resolveAddress } from './useSheet';
 
 export type ReadPages = { readonly trees: ReadonlyMap<SheetId, PageTree>; readonly sheetText: SheetText; readonly isLoading: boolean };
-
-const texts = new TextDecoder();
 
 /** The saved pages of a plan, read; only once somebody asks for what needs them. */
 export function usePages(plan: Plan, looks: readonly StoredLook[], isWanted: boolean): ReadPages {
@@ -18,7 +17,7 @@ export function usePages(plan: Plan, looks: readonly StoredLook[], isWanted: boo
     const look = looks.find((one) => one.file === missing);
     if (missing === undefined || !look) return;
     let isCurrent = true;
-    askCarver((remote) => remote.read(texts.decode(look.bytes)))
+    askCarver((remote) => remote.read(lookText(look)))
       .then((page) => isCurrent && setRead((before) => new Map([...before, [missing, page]])))
       .catch(
         () => isCurrent && setRead((before) => new Map([...before, [missing, { nodes: [], title: '', root: {}, styles: [], cuts: [] }]])),
@@ -36,7 +35,7 @@ export function usePages(plan: Plan, looks: readonly StoredLook[], isWanted: boo
     const sheetText: SheetText = (id, address) => {
       const page = plan.sheets.find((sheet) => sheet.id === id);
       const look = looks.find((one) => one.file === resolveAddress(page?.file ?? '', address));
-      return look && texts.decode(look.bytes);
+      return look && lookText(look);
     };
     return { trees: new Map(sheets), sheetText, isLoading: missing !== undefined };
   }, [plan.sheets, read, looks, missing]);

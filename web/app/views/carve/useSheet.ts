@@ -2,6 +2,7 @@ import { type Box, type PageTree, safeHtml, type Sheet } from '@liana/core';
 import { useEffect, useState } from 'react';
 import type { PictureStudy } from '../../carving/carve.worker';
 import { askCarver } from '../../carving/client';
+import { lookText } from '../../carving/look-text';
 import type { StoredLook } from '../../storage/database';
 
 /** A sheet as it is shown. */
@@ -29,8 +30,6 @@ export function resolveAddress(page: string, address: string): string {
   return steps.join('/');
 }
 
-const texts = new TextDecoder();
-
 function addressOf(look: StoredLook, urls: string[]): string {
   const url = URL.createObjectURL(new Blob([look.bytes], { type: look.type }));
   urls.push(url);
@@ -50,7 +49,7 @@ function shownHtml(page: PageTree, file: string, looks: readonly StoredLook[], u
   };
   const sheetText = (address: string): string | undefined => {
     const found = looks.find((one) => one.file === resolveAddress(file, address) && one.type === 'text/css');
-    return found && texts.decode(found.bytes);
+    return found && lookText(found);
   };
   return safeHtml(page, resolve, sheetText);
 }
@@ -88,7 +87,7 @@ export function useSheet(sheet: Sheet | undefined, looks: readonly StoredLook[])
     };
     const prepare = async (): Promise<void> => {
       if (look.type === 'text/html') {
-        const page = await askCarver((remote) => remote.read(texts.decode(look.bytes)));
+        const page = await askCarver((remote) => remote.read(lookText(look)));
         show({ kind: 'html', page, html: shownHtml(page, file, looks, urls) });
       } else {
         const blob = new Blob([look.bytes], { type: look.type });
