@@ -5,6 +5,7 @@ import { describe, expect, test } from 'vitest';
 import type { BodyFacts, FileFacts, Reading, TemplateNode } from '../model/facts';
 import { walkTemplate } from '../model/walk';
 import { readFile } from '.';
+import { seeded } from '../testing/random';
 
 const demo = fileURLToPath(new URL('../../../demo/react', import.meta.url));
 
@@ -16,17 +17,6 @@ function filesBelow(folder: string): string[] {
 }
 
 const sources = filesBelow(demo).map((file) => ({ file: path.relative(demo, file), text: readFileSync(file, 'utf8') }));
-
-/** Seeded: mulberry32. */
-function seeded(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 /** Everything that is wrong with facts as data: values that are not there, spans outside the text. */
 function flaws(facts: FileFacts, text: string): string[] {

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { planFrom, valueOf } from '../../testing/plan';
+import { seeded } from '../../testing/random';
 import { closestOwner, homeOf, homeWords, hopWords } from './home';
 import { nameOf } from './plan';
 import { instancesOf, type PlanTree, planTree } from './plan-tree';
@@ -183,17 +184,6 @@ test('the reasons name who needs it, who carries it, and what to know', () => {
   expect(why('title', 'TopBar', '')).toBe('Only TopBar needs it. Nothing changes it: a constant is enough.');
 });
 
-/** Numbers from a seed (mulberry32), so that a failure can be repeated. */
-function random(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let value = Math.imul(state ^ (state >>> 15), 1 | state);
-    value = (value + Math.imul(value ^ (value >>> 7), 61 | value)) ^ value;
-    return ((value ^ (value >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 function randomOutline(next: () => number): string {
   const lines = ['Page'];
   const count = 3 + Math.floor(next() * 14);
@@ -230,7 +220,7 @@ function bruteForce(tree: PlanTree, indexes: readonly number[], isOne: boolean):
 
 test('the closest owner is that of the plain way, in 400 random trees', () => {
   for (let seed = 1; seed <= 400; seed++) {
-    const next = random(seed);
+    const next = seeded(seed);
     const outline = randomOutline(next);
     const tree = planTree(planFrom(outline));
     const indexes = [...new Set(Array.from({ length: 1 + Math.floor(next() * 4) }, () => Math.floor(next() * tree.nodes.length)))];
@@ -243,7 +233,7 @@ test('the closest owner is that of the plain way, in 400 random trees', () => {
 
 test('what is closest stands once, and one deeper owner fewer would not do, in 200 random trees', () => {
   for (let seed = 1000; seed < 1200; seed++) {
-    const next = random(seed);
+    const next = seeded(seed);
     const tree = planTree(planFrom(randomOutline(next)));
     const at = Math.floor(next() * tree.nodes.length);
     const found = closestOwner(tree, [at], true);
