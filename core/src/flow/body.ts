@@ -72,7 +72,7 @@ function noteNode(node: TemplateNode, sinks: Map<number, Sink[]>, ends: (reading
       return;
     case 'outlet':
       if (node.reading) ends([node.reading]);
-      ends(node.hands);
+      for (const hands of node.hands) ends(hands);
       return;
     case 'element':
       for (const binding of node.bindings) ends(binding.readings);

@@ -1,6 +1,6 @@
 import type { ComponentFacts, FileFacts, RootFact, RouteFact, TemplateNode, TemplateUse } from '../model/facts';
 import { type ComponentId, componentId, sharedId, type SharedId, useId } from '../model/ids';
-import type { Component, ConfigFile, Context, Model, Target, Use, UseCounts } from '../model/model';
+import type { Component, ConfigFile, Context, Model, Named, Target, Use, UseCounts } from '../model/model';
 import { type FilePath, locate } from '../model/span';
 import { usesIn } from '../model/walk';
 import { type ProjectConfig, readConfig } from './config';
@@ -32,7 +32,18 @@ export function link(files: ReadonlyMap<FilePath, FileFacts>, configs: readonly 
   const linkage: Linkage = { names, config, useOfNode: new WeakMap(), routes };
   const { usesBy, usesOf, counts } = linkUses(components, linkage);
   const pages = findPages({ files, components, usesBy, usesOf, routes, config });
-  return { files, components, contexts: linkContexts(files), usesBy, usesOf, useOfNode: linkage.useOfNode, pages, counts, linkage };
+  return {
+    files,
+    components,
+    contexts: linkContexts(files),
+    usesBy,
+    usesOf,
+    useOfNode: linkage.useOfNode,
+    named: namedBy(names),
+    pages,
+    counts,
+    linkage,
+  };
 }
 
 /**
@@ -71,9 +82,29 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
     usesBy,
     usesOf,
     useOfNode: before.useOfNode,
+    named: before.named,
     pages,
     counts,
     linkage: before.linkage,
+  };
+}
+
+function namedBy(names: Names): Model['named'] {
+  return (file, name): Named => {
+    const meant = names.meant(file, name);
+    switch (meant.kind) {
+      case 'component':
+        return { kind: 'component', id: componentId(meant.file, meant.facts.name) };
+      case 'shared':
+        if (meant.fact.kind === 'context') return { kind: 'context', id: sharedId(meant.file, meant.fact.name) };
+        return meant.fact.kind === 'hook' ? { kind: 'hook', file: meant.file, fact: meant.fact } : { ...meant.fact, file: meant.file };
+      case 'namespace':
+        return { kind: 'unknown', reason: `${name} is a whole module` };
+      case 'outside':
+        return { kind: 'outside', module: meant.module, name: meant.name };
+      case 'unresolved':
+        return { kind: 'unknown', reason: meant.reason };
+    }
   };
 }
 

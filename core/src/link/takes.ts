@@ -1,10 +1,8 @@
-import type { BodyFacts, Reading, SharedFact, ValueFact } from '../model/facts';
+import type { BodyFacts, HookFact, Reading, ValueFact } from '../model/facts';
 import { sharedId } from '../model/ids';
 import type { Take } from '../model/model';
 import { type FilePath, locate } from '../model/span';
 import type { Names } from './names';
-
-type HookFact = Extract<SharedFact, { kind: 'hook' }>;
 
 /** What a hook takes from above, and whether finding nothing throws within it. */
 type HookTake = {

@@ -27,6 +27,8 @@ export type FileFacts = {
   readonly ambient: readonly AmbientFact[];
   /** Module-level names that stand for another one: `const Fast = memo(Slow)`. */
   readonly aliases: readonly AliasFact[];
+  /** Absent where the module holds nothing that lasts and does nothing that lasts. */
+  readonly module?: ModuleFacts;
   /** Where the file says it runs: a mark at its top. */
   readonly runs?: 'client' | 'server';
 };
@@ -101,6 +103,10 @@ export type ComponentFacts = BodyFacts & {
   readonly provides: readonly ProvideFact[];
   /** Wrapped by functions that may add props of their own: their names, outermost first. */
   readonly wrappedBy: readonly string[];
+  /** Renders again only when what it is given is another: memoised. */
+  readonly memo?: true;
+  /** What it gives to who holds a handle on it: members with what each is. */
+  readonly exposes?: readonly Reading[];
 };
 
 export type ProvideFact = { readonly source: string; readonly span: Span; readonly readings: readonly Reading[] };
@@ -150,6 +156,7 @@ export type ValueKind =
   | 'item' // one item of a list, in a repeat
   | 'handed' // given by a slot or a render function
   | 'function' // a function written in the body
+  | 'param' // a parameter of one of the body's functions, or of the body itself
   | 'module'; // something the module declares or imports
 
 export type ValueFact = {
@@ -164,12 +171,32 @@ export type ValueFact = {
   readonly partner?: number;
   /** Index of the action that a function is. */
   readonly action?: number;
+  /** A parameter: the action whose it is (absent for the body's own), and which, counted from 0. */
+  readonly of?: number;
+  readonly position?: number;
+  /** What a call was given, where the value is what a hook or a maker of stores gives. */
+  readonly args?: readonly ArgFact[];
+  /** Where a value comes from that nothing in the project computes. */
+  readonly origin?: OriginFact;
+  /** The shape by which state outside components was recognised: the name in the table of shapes. */
+  readonly shape?: string;
+  /** Module name of the function that handles what is dispatched. */
+  readonly reducer?: string;
   /** Names that the body gives to members, where it takes the value apart: `{ '0': 'params' }`. */
   readonly parts?: Readonly<Record<string, string>>;
   /** A taken context: its absence is provided for (guard, default, optional reading). */
   readonly guarded?: boolean;
   /** Its absence surely throws: destructured, a member read, or thrown on purpose. */
   readonly needed?: boolean;
+};
+
+/** What one argument of a call reads; `action` where it is a function written in place. */
+export type ArgFact = { readonly readings: readonly Reading[]; readonly action?: number; readonly constant?: string };
+
+/** A source of values beyond the components: what is asked, and for what, as far as the text tells. */
+export type OriginFact = {
+  readonly kind: 'fetch' | 'query' | 'loader' | 'storage' | 'url' | 'message' | 'platform';
+  readonly what: string;
 };
 
 /** How a value enters an expression. */
@@ -182,6 +209,46 @@ export type Reading = {
   readonly path: readonly string[];
   readonly how: How;
   readonly span: Span;
+  /** It becomes a member of the object or list that is made: which one, and how it enters there. */
+  readonly held?: Held;
+};
+
+export type Held = { readonly at: readonly string[]; readonly how: How };
+
+/** A call of something the body knows: a function of its own, of the module, or given to it. */
+export type CallFact = {
+  readonly span: Span;
+  /** What is called; `path` leads to the member: `form.current.reset()`. */
+  readonly value: number;
+  readonly path: readonly string[];
+  readonly args: readonly ArgFact[];
+};
+
+/** Where an event that is no callback travels: the document's own tree, or something made for it. */
+export type Channel = {
+  readonly on: 'element' | 'document' | 'window' | 'channel';
+  /** Name of the event; undefined where it is computed. */
+  readonly event?: string;
+  /** Name of a broadcast channel, or module name of the emitter. */
+  readonly name?: string;
+};
+
+/** Something sent to whoever hears it. */
+export type SendFact = {
+  readonly channel: Channel;
+  readonly bubbles: boolean;
+  readonly args: readonly ArgFact[];
+  readonly span: Span;
+};
+
+/** A subscription: what is heard, and the function that then runs. */
+export type HearFact = {
+  readonly channel: Channel;
+  readonly action?: number;
+  /** The function, where it is a value. */
+  readonly reading?: Reading;
+  readonly span: Span;
+  readonly undone: boolean;
 };
 
 export type ActionKind = 'handler' | 'effect' | 'lifecycle' | 'computation' | 'render';
@@ -196,8 +263,14 @@ export type ActionFact = {
   readonly raises: readonly RaiseFact[];
   /** Functions of the body that it calls or hands on. */
   readonly calls: readonly number[];
+  /** Its calls with what they are given. */
+  readonly invokes: readonly CallFact[];
+  readonly sends: readonly SendFact[];
+  readonly hears: readonly HearFact[];
   /** The declared dependencies of an effect or a memo; absent where none are declared. */
   readonly follows?: readonly Reading[];
+  /** A reducer: the kinds of action it tells apart, each with its lines. */
+  readonly cases?: readonly { readonly told: string; readonly span: Span }[];
   readonly cleansUp: boolean;
   /** What it returns, where that is one of the body's values or made from them. */
   readonly returns: readonly Reading[];
@@ -211,6 +284,10 @@ export type ChangeFact = {
   /** How a list grows, where the text tells. */
   readonly order?: 'append' | 'reorder';
   readonly from: readonly Reading[];
+  /** Members of the value that change; empty for the whole. */
+  readonly path?: readonly string[];
+  /** The name of the action that is dispatched, where the text tells. */
+  readonly told?: string;
 };
 
 export type RaiseFact = {
@@ -221,6 +298,8 @@ export type RaiseFact = {
   /** `optional`: nothing happens when nobody listens. */
   readonly optional: boolean;
   readonly span: Span;
+  /** What it hands to the handler. */
+  readonly args?: readonly ArgFact[];
 };
 
 export type Direction = 'in' | 'out' | 'two-way';
@@ -272,8 +351,8 @@ export type TemplateNode =
       readonly slot: string;
       readonly reading?: Reading;
       readonly span: Span;
-      /** Values handed to the content. */
-      readonly hands: readonly Reading[];
+      /** Values handed to the content, one list of readings for each parameter. */
+      readonly hands: readonly (readonly Reading[])[];
     }
   | { readonly kind: 'text'; readonly readings: readonly Reading[]; readonly span: Span }
   | {
@@ -322,6 +401,8 @@ export type TemplateUse = {
   readonly content: 'none' | 'markup' | 'text' | 'value' | 'function';
   /** The component is handed on as a value, to be used elsewhere: `icon={Star}`. */
   readonly asValue?: true;
+  /** What is given the handle of the component: `ref={form}`. */
+  readonly ref?: Reading;
 };
 
 export type SharedFact =
@@ -332,10 +413,29 @@ export type SharedFact =
       /** `none`: taking it without a provider gives nothing usable. */
       readonly fallback: 'none' | 'given' | 'unknown';
     }
-  | ({ readonly kind: 'hook'; readonly name: string; readonly span: Span } & BodyFacts & {
-        readonly returns: readonly Reading[];
-      })
-  | { readonly kind: 'value'; readonly name: string; readonly span: Span };
+  | HookFact
+  | {
+      readonly kind: 'value';
+      readonly name: string;
+      readonly span: Span;
+      /** What it says, where it is a text. */
+      readonly text?: string;
+    };
+
+/** A hook of the project. */
+export type HookFact = BodyFacts & {
+  readonly kind: 'hook';
+  readonly name: string;
+  readonly span: Span;
+  /** What it gives, each with the member that it becomes (`held`). */
+  readonly returns: readonly Reading[];
+};
+
+/**
+ * What the module itself holds and does outside components and hooks: variables that functions
+ * change, stores, channels, functions. Its values bear the module's own names.
+ */
+export type ModuleFacts = BodyFacts;
 
 /** Markup that stands in the module itself: put on the screen (`mounts`), or kept in a constant. */
 export type RootFact = { readonly span: Span; readonly mounts: boolean } & BodyFacts & { readonly template: readonly TemplateNode[] };

@@ -1,6 +1,6 @@
-import type { ComponentFacts, FileFacts, Framework, PropFact, TemplateUse } from './facts';
+import type { ComponentFacts, FileFacts, Framework, HookFact, PropFact, TemplateUse } from './facts';
 import type { ComponentId, SharedId, UseId } from './ids';
-import type { FilePath, Location } from './span';
+import type { FilePath, Location, Span } from './span';
 
 /** A file that tells how the project is put together: `package.json`, `tsconfig.json`, … */
 export type ConfigFile = { readonly file: FilePath; readonly text: string };
@@ -18,9 +18,21 @@ export type Model = {
   /** Uses of each component, by all others. */
   readonly usesOf: ReadonlyMap<ComponentId, readonly Use[]>;
   readonly useOfNode: { readonly get: (node: TemplateUse) => Use | undefined };
+  /** What a name of a file's own module stands for, wherever it is declared. */
+  readonly named: (file: FilePath, name: string) => Named;
   readonly pages: readonly Page[];
   readonly counts: UseCounts;
 };
+
+/** What a name stands for across modules. */
+export type Named =
+  | { readonly kind: 'component'; readonly id: ComponentId }
+  | { readonly kind: 'hook'; readonly file: FilePath; readonly fact: HookFact }
+  | { readonly kind: 'context'; readonly id: SharedId }
+  /** Anything else that a module of the project declares; `text` where it is one. */
+  | { readonly kind: 'value'; readonly file: FilePath; readonly name: string; readonly span: Span; readonly text?: string }
+  | { readonly kind: 'outside'; readonly module: string; readonly name: string }
+  | { readonly kind: 'unknown'; readonly reason: string };
 
 /** Of the uses in all templates: to a component of the project, to one outside, and to none that was found. */
 export type UseCounts = { readonly resolved: number; readonly outside: number; readonly unresolved: number };

@@ -2,7 +2,7 @@ import type { FileFacts } from '../model/facts';
 import { readReact } from './react';
 
 /** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
-export const readerVersion = '3';
+export const readerVersion = '4';
 
 type Reader = { readonly files: RegExp; readonly read: (file: string, text: string) => FileFacts };
 

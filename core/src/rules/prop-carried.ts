@@ -45,7 +45,7 @@ function withoutRead(component: Component, candidates: ReadonlySet<number>, hand
   if (left.size === 0) return left;
   walkTemplate(component.facts.template, (node) => {
     if (node.kind === 'text' || node.kind === 'branch' || node.kind === 'repeat') note(node.readings);
-    else if (node.kind === 'outlet') note(node.reading ? [node.reading, ...node.hands] : node.hands);
+    else if (node.kind === 'outlet') note(node.reading ? [node.reading, ...node.hands.flat()] : node.hands.flat());
     else {
       for (const spread of node.spreads) note(spread.readings);
       for (const binding of node.bindings) if (!handed.has(binding)) note(binding.readings);

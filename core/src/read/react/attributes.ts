@@ -1,18 +1,26 @@
 import type * as t from '@babel/types';
-import type { Binding, KeyFact, SpreadFact, TemplateNode } from '../../model/facts';
+import type { Binding, KeyFact, Reading, SpreadFact, TemplateNode } from '../../model/facts';
 import type { Writable } from '../../model/writable';
 import { type Body, excerpt, newSink } from '../script/body';
-import { readExpression } from '../script/expressions';
+import { readExpression, readingsOf } from '../script/expressions';
 import { memberChain } from '../script/names';
 import { lookUp, type Scope } from '../script/scope';
-import { bare, dottedName, isFunction, keyName, spanOf } from '../script/syntax';
+import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../script/syntax';
 import { declareAction } from './hooks';
 import { isCapitalised, isComponentTag } from './names';
 
-export type Attributes = { readonly bindings: readonly Binding[]; readonly spreads: readonly SpreadFact[]; readonly key: KeyFact };
+export type Attributes = {
+  readonly bindings: readonly Binding[];
+  readonly spreads: readonly SpreadFact[];
+  readonly key: KeyFact;
+  readonly ref?: Reading;
+};
 
-/** Reads markup; handed in, because markup holds attributes that hold markup. */
-export type ReadMarkup = (body: Body, node: t.Node, scope: Scope) => TemplateNode[];
+/** Reads markup, and functions that give some; handed in, because markup holds attributes that hold markup. */
+export type ReadMarkup = {
+  readonly of: (body: Body, node: t.Node, scope: Scope) => TemplateNode[];
+  readonly given: (body: Body, fn: FunctionNode, scope: Scope) => { nodes: TemplateNode[]; values: number[] };
+};
 
 type Given = t.JSXAttribute | t.JSXSpreadAttribute | t.Node;
 
@@ -26,6 +34,7 @@ export function readAttributes(body: Body, given: readonly Given[], scope: Scope
   const bindings: Binding[] = [];
   const spreads: SpreadFact[] = [];
   let key: KeyFact = noAttributes.key;
+  let ref: Reading | undefined;
   for (const one of given) {
     if (one.type === 'JSXAttribute' || one.type === 'ObjectProperty') {
       const name = one.type === 'JSXAttribute' ? dottedName(one.name) : keyName(one);
@@ -34,7 +43,7 @@ export function readAttributes(body: Body, given: readonly Given[], scope: Scope
       if (name === undefined) spreads.push({ span: spanOf(one), readings: [] });
       else if (name === 'key' && value) key = keyOf(body, value, scope);
       else if (!notProps.has(name)) bindings.push(bindingOf(body, name, nameNode, one, value, scope, tag, markup));
-      else if (value) noteReading(body, value, scope);
+      else if (value) [ref] = readingsOf(body, value, scope);
     } else if (one.type === 'ObjectMethod') {
       const name = keyName(one) ?? '';
       const action = declareAction(body, name, 'handler', one, scope);
@@ -45,11 +54,7 @@ export function readAttributes(body: Body, given: readonly Given[], scope: Scope
       if (key.kind === 'none') key = { kind: 'spread', span: spanOf(one), text: excerpt(body.module, spanOf(one)) };
     }
   }
-  return { bindings, spreads: spreads.length > 0 ? spreads : none, key };
-}
-
-function noteReading(body: Body, value: t.Node, scope: Scope): void {
-  readExpression(body, value, scope, 'computed', newSink());
+  return { bindings, spreads: spreads.length > 0 ? spreads : none, key, ...(ref ? { ref } : {}) };
 }
 
 function attributeValue(attribute: t.JSXAttribute): t.Node | undefined {
@@ -107,8 +112,9 @@ function bindingOf(
   if (isFunction(node)) {
     binding.action = declareAction(body, name, 'handler', node, scope);
     if (holdsMarkup) {
-      binding.markup = markup(body, node, scope);
-      binding.hands = none;
+      const rendered = markup.given(body, node, scope);
+      binding.markup = rendered.nodes;
+      binding.hands = rendered.values;
     }
     return binding;
   }
@@ -117,7 +123,7 @@ function bindingOf(
   if (sink.reads.length > 0) binding.readings = sink.reads;
   if (binding.direction === 'out' && !isComponentTag(tag)) attach(body, sink.reads);
   const kept = node.type === 'Identifier' ? lookUp(scope, node.name) : undefined;
-  if (holdsMarkup || kept?.kind === 'markup') binding.markup = markup(body, node, scope);
+  if (holdsMarkup || kept?.kind === 'markup') binding.markup = markup.of(body, node, scope);
   else if (node.type === 'Identifier' && !kept && isCapitalised(node.name) && /[a-z]/.test(node.name)) {
     binding.component = node.name;
     binding.markup = [handedOn(node.name, node)];

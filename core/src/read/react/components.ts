@@ -13,13 +13,15 @@ import type {
 import type { TypeExpr } from '../../model/types';
 import { walkTemplate } from '../../model/walk';
 import type { Writable } from '../../model/writable';
-import { addAction, type Body, fillAction, finishBody, type ModuleScope, newBody, newSink } from '../script/body';
-import { readExpression } from '../script/expressions';
+import { type Body, type Dialect, finishBody, mergeReadings, type ModuleScope, newBody } from '../script/body';
+import { channelDialect } from '../script/channels';
+import { bindParams, readingsOf } from '../script/expressions';
 import { innerScope, type Scope } from '../script/scope';
-import { annotationOf, bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, patternNames, spanOf } from '../script/syntax';
+import { annotationOf, bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, patternNames } from '../script/syntax';
 import { readType, typeArguments } from '../script/types';
 import { addsProps, type Declared } from './declarations';
 import { isCapitalised } from './names';
+import { hookValue } from './hooks';
 import { bindProps } from './props';
 import { markupOf, markupOfBlock } from './template';
 
@@ -198,7 +200,7 @@ function nameOf(declared: Declared, file: string): string {
 
 /** A function component's facts. */
 export function readFunctionComponent(module: ModuleScope, declared: Declared, node: FunctionNode, file: string): ComponentFacts {
-  const body = newBody(module);
+  const body = newBody(module, reactDialect);
   const scope = innerScope();
   const [parameter, reference] = node.params;
   if (parameter) bindProps(body, parameter, scope);
@@ -207,11 +209,15 @@ export function readFunctionComponent(module: ModuleScope, declared: Declared, n
   return assemble(body, template, declared, 'function', file, propsTypeOf(declared));
 }
 
-function readTemplate(body: Body, node: FunctionNode, scope: Scope): TemplateNode[] {
+/** What the reading of expressions must know of this framework. */
+export const reactDialect: Dialect = { ...channelDialect, hook: hookValue };
+
+export function readTemplate(body: Body, node: FunctionNode, scope: Scope): TemplateNode[] {
   return node.body.type === 'BlockStatement' ? markupOfBlock(body, node.body.body, scope, 'body') : markupOf(body, node.body, scope);
 }
 
-function assemble(
+/** Puts a component's facts together from what its body told. */
+export function assemble(
   body: Body,
   template: TemplateNode[],
   declared: Declared,
@@ -244,69 +250,21 @@ function assemble(
     wrappedBy,
   };
   if (propsType) facts.propsType = propsType;
+  if (declared.wrappers.some((wrapper) => wrapper.name === 'memo')) facts.memo = true;
+  if (body.exposes.length > 0) facts.exposes = body.exposes;
   return facts;
-}
-
-/** A class component: its props and markup, with an open contract. */
-export function readClassComponent(
-  module: ModuleScope,
-  declared: Declared,
-  node: t.ClassDeclaration | t.ClassExpression,
-  file: string,
-): ComponentFacts {
-  const body = newBody(module);
-  const template: TemplateNode[] = [];
-  for (const member of node.body.body) {
-    const scope = innerScope();
-    scope.names.set('this.props', { kind: 'props' });
-    const value = member.type === 'ClassProperty' && member.value ? bare(member.value) : undefined;
-    const fn = member.type === 'ClassMethod' ? member : isFunction(value) ? value : undefined;
-    if (!fn || (member.type === 'ClassMethod' && member.static)) continue;
-    for (const parameter of fn.params) for (const found of patternNames(parameter)) scope.names.set(found.name, { kind: 'opaque' });
-    if (module.holdsMarkup(fn) || (member.type === 'ClassMethod' && keyName(member) === 'render'))
-      template.push(...readTemplate(body, fn, scope));
-    else {
-      const sink = newSink();
-      readExpression(
-        body,
-        fn.type === 'ClassMethod' ? ({ ...fn, type: 'FunctionExpression' } as unknown as t.Node) : fn,
-        scope,
-        'computed',
-        sink,
-      );
-      const kind = /^(component(Did|Will)|shouldComponent|getSnapshot)/.test(keyName(member as t.ClassMethod) ?? '')
-        ? 'lifecycle'
-        : 'handler';
-      fillAction(body, addAction(body, keyName(member as t.ClassMethod) ?? '', kind, spanOf(member)), sink);
-    }
-  }
-  return assemble(body, template, declared, 'class', file, undefined);
 }
 
 /** A hook of the project: what it takes and what it gives. */
 export function readHook(module: ModuleScope, declared: Declared, node: FunctionNode): SharedFact {
-  const body = newBody(module);
+  const body = newBody(module, reactDialect);
   const scope = innerScope();
-  for (const parameter of node.params) for (const found of patternNames(parameter)) scope.names.set(found.name, { kind: 'opaque' });
-  const given = readTemplate(body, node, scope);
   const returns: Reading[] = [];
-  walkTemplate(given, (one) => {
-    if (one.kind === 'text') returns.push(...one.readings);
-    else if (one.kind === 'outlet' && one.reading) returns.push(one.reading);
-  });
-  const held = returns.filter((one) => body.values[one.value]?.kind !== 'module');
-  const calls = body.values.flatMap((value, index) => (value.kind === 'context' || value.kind === 'hook' ? [index] : []));
-  const direct =
-    held.length === 0 && calls.length === 1 && returnsCall(node)
-      ? [{ value: calls[0] as number, path: [], how: 'same' as const, span: spanOf(node) }]
-      : [];
-  return { kind: 'hook', name: declared.name, span: declared.span, ...finishBody(body), returns: [...held, ...direct] };
-}
-
-/** `return useContext(X)` without a name for it. */
-function returnsCall(node: FunctionNode): boolean {
-  const result = node.body.type === 'BlockStatement' ? node.body.body.find((one) => one.type === 'ReturnStatement')?.argument : node.body;
-  return result !== null && result !== undefined && bare(result).type === 'CallExpression';
+  body.returns = returns;
+  bindParams(body, node, scope);
+  if (node.body.type === 'BlockStatement') readTemplate(body, node, scope);
+  else returns.push(...readingsOf(body, node.body, scope));
+  return { kind: 'hook', name: declared.name, span: declared.span, ...finishBody(body), returns: mergeReadings(returns) };
 }
 
 export { isClassComponent };

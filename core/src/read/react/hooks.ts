@@ -1,8 +1,9 @@
 import type * as t from '@babel/types';
-import type { ActionKind, ValueKind } from '../../model/facts';
+import type { ActionKind, Reading, ValueKind } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { addAction, addValue, type Body, fillAction, newSink } from '../script/body';
-import { readExpression, readFunctionInto, readingsOf } from '../script/expressions';
+import { addAction, addValue, type Body, moduleValue, newSink } from '../script/body';
+import { keptFunction, readActionInto, readArgs, readExpression, readFunctionInto, readingsOf } from '../script/expressions';
+import { originOfHook } from '../script/origins';
 import { noteTested } from '../script/names';
 import { innerScope, type Scope } from '../script/scope';
 import { calleeName, dottedName, type FunctionNode, isFunction, patternNames, spanOf } from '../script/syntax';
@@ -36,21 +37,14 @@ export function declareFunction(
   const action = addAction(body, name, kind, spanOf(node));
   const value = addValue(body, { name, kind: 'function', span, from: [], action });
   scope.names.set(name, { kind: 'function', node, scope, action, value });
-  body.queue.push(() => readAction(body, action, node, scope));
+  body.queue.push(() => readActionInto(body, action, node, scope));
   return value;
-}
-
-/** Reads a function into its action. */
-export function readAction(body: Body, action: number, node: FunctionNode, scope: Scope): void {
-  const sink = newSink();
-  readFunctionInto(body, node, innerScope(scope), sink);
-  fillAction(body, action, sink);
 }
 
 /** A function written in place, as an action of its own. */
 export function declareAction(body: Body, name: string, kind: ActionKind, node: FunctionNode, scope: Scope): number {
   const action = addAction(body, name, kind, spanOf(node));
-  body.queue.push(() => readAction(body, action, node, scope));
+  body.queue.push(() => readActionInto(body, action, node, scope));
   return action;
 }
 
@@ -68,14 +62,23 @@ function followed(body: Body, call: t.CallExpression, at: number, scope: Scope):
 /** `useEffect(…)` and its kind, met as a statement or anywhere else; false for other calls. */
 export function readEffect(body: Body, call: t.CallExpression, scope: Scope): boolean {
   const hook = hookName(body, call);
-  const [run] = call.arguments;
+  const run = call.arguments[hook === 'useImperativeHandle' ? 1 : 0];
   if (!hook || !isFunction(run)) return false;
   if (!effects.has(hook) && hook !== 'useImperativeHandle') return false;
+  if (hook === 'useImperativeHandle') readHandle(body, call, scope);
   declareAction(body, hook, 'effect', run, scope);
   const action = body.actions.at(-1);
   if (action) action.cleansUp = returnsFunction(run);
-  followed(body, call, 1, scope);
+  followed(body, call, hook === 'useImperativeHandle' ? 2 : 1, scope);
   return true;
+}
+
+/** `useImperativeHandle(ref, () => ({ focus, clear() {…} }))`: what a handle on the component gives. */
+function readHandle(body: Body, call: t.CallExpression, scope: Scope): void {
+  const make = call.arguments[1];
+  if (!isFunction(make)) return;
+  const result = make.body.type === 'BlockStatement' ? make.body.body.find((one) => one.type === 'ReturnStatement')?.argument : make.body;
+  if (result) body.exposes.push(...readingsOf(body, result, innerScope(scope)));
 }
 
 /**
@@ -108,7 +111,10 @@ function declarePair(body: Body, declarator: t.VariableDeclarator, call: t.CallE
   const setter = names.find((found) => found.path[0] === '1');
   const name = holder?.name ?? setter?.name.replace(/^set(?=[A-Z])/, '').replace(/^./, (letter) => letter.toLowerCase()) ?? hook;
   const span = spanOf(holder?.node ?? declarator.id);
-  const value = addValue(body, { name, kind: 'state', span, from });
+  const reducer = hook === 'useReducer' && call.arguments[0] ? dottedName(call.arguments[0]) : undefined;
+  const value = addValue(body, { name, kind: 'state', span, from, ...(reducer ? { reducer } : {}) });
+  if (reducer && !scope.names.has(reducer) && body.module.names.has(reducer))
+    moduleValue(body, reducer, spanOf(call.arguments[0] as t.Node));
   for (const found of names) {
     if (found.path[0] !== '1') scope.names.set(found.name, { kind: 'value', value, path: found.path.slice(1) });
   }
@@ -118,13 +124,7 @@ function declarePair(body: Body, declarator: t.VariableDeclarator, call: t.CallE
 }
 
 function declareComputed(body: Body, declarator: t.VariableDeclarator, call: t.CallExpression, scope: Scope): void {
-  const [first] = call.arguments;
-  const sink = newSink();
-  if (isFunction(first)) readFunctionInto(body, first, innerScope(scope), sink);
-  else if (first) readExpression(body, first, scope, 'same', sink);
-  const from = isFunction(first)
-    ? sink.reads.map((one) => ({ ...one, how: one.how === 'called' ? one.how : ('computed' as const) }))
-    : sink.reads;
+  const from = computedFrom(body, call, scope);
   for (const found of patternNames(declarator.id)) {
     const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from });
     scope.names.set(found.name, { kind: 'value', value, path: [] });
@@ -140,25 +140,98 @@ function declareNamed(
   source?: string,
 ): void {
   const names = patternNames(declarator.id);
-  const from = kind === 'context' ? [] : call.arguments.flatMap((one) => readingsOf(body, one, scope, 'computed'));
+  const sink = newSink();
+  const args = kind === 'context' || kind === 'ref' ? [] : readArgs(body, call.arguments, scope, sink);
+  const from = kind === 'context' ? [] : kind === 'ref' ? call.arguments.flatMap((one) => readingsOf(body, one, scope)) : sink.reads;
   const whole = names.find((found) => found.path.length === 0 && !found.rest);
   const name = whole?.name ?? calleeName(call) ?? '';
-  const value = addValue(body, { name, kind, span: spanOf(whole?.node ?? declarator.id), from, ...(source ? { source } : {}) });
+  const origin = kind === 'hook' ? originOfHook(body, call, calleeName(call) ?? '') : undefined;
+  const value = addValue(body, {
+    name,
+    kind,
+    span: spanOf(whole?.node ?? declarator.id),
+    from,
+    ...(source ? { source } : {}),
+    ...(args.length > 0 ? { args } : {}),
+    ...(origin ? { origin } : {}),
+  });
   for (const found of names) scope.names.set(found.name, { kind: 'value', value, path: found.path });
   const parts = names.filter((found) => found.path.length === 1 && found.path[0] !== found.name && !found.rest);
   const held = body.values[value];
+  body.hookValues.set(call, value);
   if (held && parts.length > 0) held.parts = Object.fromEntries(parts.map((found) => [found.path[0] ?? '', found.name]));
   if (declarator.id.type === 'ObjectPattern') body.demanded.add(value);
 }
 
-/** A hook called without keeping what it gives: `useTheme().colour`, `useTick()`. */
-export function readLooseHook(body: Body, call: t.CallExpression, scope: Scope): void {
+/** The value that a call of a hook stands for, wherever it is written; undefined for other calls. */
+export function hookValue(body: Body, call: t.CallExpression, scope: Scope): number | undefined {
+  if (!/^use([A-Z]|$)/.test(calleeName(call) ?? '')) return undefined;
+  const known = body.hookValues.get(call);
+  if (known !== undefined) return known;
+  const value = makeHookValue(body, call, scope);
+  if (value !== undefined) body.hookValues.set(call, value);
+  return value;
+}
+
+function makeHookValue(body: Body, call: t.CallExpression, scope: Scope): number | undefined {
+  const name = calleeName(call) ?? '';
   const hook = hookName(body, call);
   const [first] = call.arguments;
-  const source = hook && taking.has(hook) && first ? dottedName(first) : dottedName(call.callee);
-  const kind = hook && taking.has(hook) ? 'context' : 'hook';
-  if (hook && (pairs.has(hook) || functions.has(hook) || computed.has(hook))) return;
-  if (!source || !/^use([A-Z]|$)/.test(calleeName(call) ?? '')) return;
-  addValue(body, { name: calleeName(call) ?? '', kind, span: spanOf(call), from: [], source });
+  const span = spanOf(call);
+  if (hook && pairs.has(hook)) return loosePair(body, call, scope);
+  if (hook && functions.has(hook) && isFunction(first)) return keptFunction(body, name, first, scope).value;
+  if (hook && computed.has(hook)) return addValue(body, { name, kind: 'derived', span, from: computedFrom(body, call, scope) });
+  if (hook === 'useRef')
+    return addValue(body, { name, kind: 'ref', span, from: call.arguments.flatMap((one) => readingsOf(body, one, scope)) });
+  if (hook && (effects.has(hook) || hook === 'useImperativeHandle')) return undefined;
+  const kind = hook && taking.has(hook) ? 'context' : hook === 'useSyncExternalStore' ? 'store' : 'hook';
+  const source = dottedName(kind === 'context' && first ? first : call.callee);
+  if (!source) return undefined;
   noteTested(body, call, scope);
+  const sink = newSink();
+  const args = kind === 'context' ? [] : readArgs(body, call.arguments, scope, sink);
+  const origin = kind === 'hook' ? originOfHook(body, call, name) : undefined;
+  return addValue(body, {
+    name,
+    kind,
+    span,
+    from: sink.reads,
+    source,
+    ...(args.length > 0 ? { args } : {}),
+    ...(origin ? { origin } : {}),
+  });
+}
+
+/** `return useState(1)`: the pair as one value. */
+function loosePair(body: Body, call: t.CallExpression, scope: Scope): number {
+  const span = spanOf(call);
+  const names = ['value', 'setValue'].map((name) => ({ type: 'Identifier', name, start: span.start, end: span.end }));
+  const pattern = { type: 'ArrayPattern', elements: names, start: span.start, end: span.end };
+  const first = body.values.length;
+  declarePair(body, { type: 'VariableDeclarator', id: pattern, init: call } as unknown as t.VariableDeclarator, call, innerScope(scope));
+  const from = [first, first + 1].map((value, at) => ({
+    value,
+    path: [],
+    how: 'computed' as const,
+    span,
+    held: { at: [String(at)], how: 'same' as const },
+  }));
+  return addValue(body, { name: calleeName(call) ?? '', kind: 'derived', span, from });
+}
+
+/** What a memo is computed from. */
+function computedFrom(body: Body, call: t.CallExpression, scope: Scope): Reading[] {
+  const [first] = call.arguments;
+  const sink = newSink();
+  if (!isFunction(first)) {
+    if (first) readExpression(body, first, scope, 'same', sink);
+    return sink.reads;
+  }
+  readFunctionInto(body, first, innerScope(scope), sink);
+  const given = sink.returns ?? [];
+  const isGiven = (one: Reading): boolean => given.some((other) => other.value === one.value && other.span.start === one.span.start);
+  const rest = sink.reads
+    .filter((one) => !isGiven(one))
+    .map((one) => ({ ...one, how: one.how === 'called' ? one.how : ('computed' as const) }));
+  return [...given.map((one) => ({ ...one, how: one.how === 'called' || one.held ? one.how : ('computed' as const) })), ...rest];
 }

@@ -3,11 +3,14 @@ import type { AliasFact, AmbientFact, ComponentFacts, FileFacts, RootFact, Route
 import type { TypeFact } from '../../model/types';
 import type { Writable } from '../../model/writable';
 import { type ModuleScope } from '../script/body';
+import { channelDialect } from '../script/channels';
+import { mayLast, readModuleBody } from '../script/module-body';
 import { declaredNames, readModule } from '../script/modules';
 import { parseScript } from '../script/parse';
 import { bare, calleeName, type FunctionNode, isFunction, patternNames, spanOf } from '../script/syntax';
 import { readTypeDeclaration } from '../script/types';
-import { isClassComponent, isComponent, readClassComponent, readFunctionComponent, readHook } from './components';
+import { readClassComponent } from './classes';
+import { isClassComponent, isComponent, readFunctionComponent, readHook } from './components';
 import { aliasOf, type Declared, declarationsOf } from './declarations';
 import { markupFinder } from './markup';
 import { looseMarkup, rootOf, routesOfCall, routeTable } from './routes';
@@ -40,6 +43,8 @@ export function readReact(file: string, text: string): FileFacts {
     ambient: kept(program.body, ambientOf),
     aliases: sorted.aliases,
   };
+  const body = mayLast(text) ? readModuleBody(module, program.body, (name) => sorted.apart.has(name), channelDialect) : undefined;
+  if (body) facts.module = body;
   if (runs) facts.runs = runs === 'use client' ? 'client' : 'server';
   return facts;
 }
@@ -80,12 +85,14 @@ function moduleScope(
   }
   const functions = new Map<string, FunctionNode>();
   const constants = new Set<string>();
+  const texts = new Map<string, string>();
   for (const one of declared) {
     if (isFunction(one.node) && one.wrappers.length === 0) functions.set(one.name, one.node);
     const value = bare(one.node);
     if (value.type === 'ArrayExpression' || value.type === 'ObjectExpression') constants.add(one.name);
+    if (value.type === 'StringLiteral') texts.set(one.name, value.value);
   }
-  return { names, imported, functions, constants, isLocal, holdsMarkup: markupFinder(text), text };
+  return { names, imported, functions, constants, texts, isLocal, holdsMarkup: markupFinder(text), text };
 }
 
 type Sorted = {
@@ -95,20 +102,25 @@ type Sorted = {
   readonly loose: RootFact[];
   readonly routes: RouteFact[];
   readonly seen: Set<t.Node>;
+  /** Names of the components, hooks and contexts, which are read on their own. */
+  readonly apart: Set<string>;
 };
 
 /** Puts each declaration where it belongs. */
 function sortDeclared(module: ModuleScope, declared: readonly Declared[], file: string): Sorted {
-  const sorted: Sorted = { components: [], shared: [], aliases: [], loose: [], routes: [], seen: new Set() };
+  const sorted: Sorted = { components: [], shared: [], aliases: [], loose: [], routes: [], seen: new Set(), apart: new Set() };
   for (const one of declared) {
     const { node } = one;
-    if (isComponent(module, one)) {
+    const isApart = isComponent(module, one);
+    const isHook = !isApart && isFunction(node) && /^use[A-Z]/.test(one.name);
+    if (isApart || isHook || (node.type === 'CallExpression' && calleeName(node) === 'createContext')) sorted.apart.add(one.name);
+    if (isApart) {
       const facts = isClassComponent(node)
         ? readClassComponent(module, one, node, file)
         : readFunctionComponent(module, one, node as FunctionNode, file);
       const twins = sorted.components.filter((known) => known.name === facts.name).length;
       sorted.components.push(twins > 0 ? { ...facts, name: `${facts.name}~${twins + 1}` } : facts);
-    } else if (isFunction(node) && /^use[A-Z]/.test(one.name)) sorted.shared.push(readHook(module, one, node));
+    } else if (isHook && isFunction(node)) sorted.shared.push(readHook(module, one, node));
     else sortValue(module, one, sorted);
   }
   return sorted;
@@ -128,7 +140,8 @@ function sortValue(module: ModuleScope, one: Declared, sorted: Sorted): void {
     return;
   }
   sorted.aliases.push(...aliasOf(one));
-  sorted.shared.push({ kind: 'value', name: one.name, span: one.nameSpan });
+  const text = module.texts.get(one.name);
+  sorted.shared.push({ kind: 'value', name: one.name, span: one.nameSpan, ...(text === undefined ? {} : { text }) });
   if (!isFunction(node) && module.holdsMarkup(one.whole) && !(call && calleeName(call) === 'render')) {
     const loose = looseMarkup(module, one);
     if (loose) sorted.loose.push(loose);

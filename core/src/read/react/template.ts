@@ -2,13 +2,13 @@ import type * as t from '@babel/types';
 import type { KeyFact, Reading, TemplateNode, TemplateUse } from '../../model/facts';
 import type { Writable } from '../../model/writable';
 import { addAction, addValue, type Body, excerpt, fillAction, mergeReadings, newSink } from '../script/body';
-import { readExpression, readFunctionInto, readingsOf, readStatement, throws } from '../script/expressions';
+import { keptFunction, readExpression, readFunctionInto, readingsOf, readStatement, throws } from '../script/expressions';
 import { bindLocal, noteTested } from '../script/names';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../script/scope';
 import { bare, calleeName, dottedName, forEachChild, type FunctionNode, isFunction, patternNames, spanOf } from '../script/syntax';
-import { readAttributes } from './attributes';
+import { type ReadMarkup, readAttributes } from './attributes';
 import { contentKind } from './content';
-import { declareFunction, declareHook, readEffect, readLooseHook } from './hooks';
+import { declareFunction, declareHook, hookValue, readEffect } from './hooks';
 import { isComponentTag } from './names';
 import { bindProps } from './props';
 import { fixedLength, listBelow, orderOf } from './repeated';
@@ -158,7 +158,7 @@ function slotCall(body: Body, node: Call, scope: Scope): TemplateNode[] | undefi
   const [reading] = readingsOf(body, node.callee, scope);
   const value = reading && body.values[reading.value];
   if (!reading || reading.path.length > 0 || reading.how !== 'same' || value?.kind !== 'prop') return undefined;
-  const hands = node.arguments.flatMap((one) => readingsOf(body, one, scope));
+  const hands = node.arguments.map((one) => readingsOf(body, one, scope));
   return [{ kind: 'outlet', slot: value.name, reading: { ...reading, how: 'called' }, span: spanOf(node), hands }];
 }
 
@@ -172,7 +172,7 @@ function createdElement(body: Body, node: Call, scope: Scope): TemplateNode[] {
     given && given.type === 'ObjectExpression' ? given.properties : given ? [given] : [],
     scope,
     tag,
-    markupOf,
+    readsMarkup,
   );
   const children = content.flatMap((one) => markupOf(body, one, scope));
   return [placed(body, tag, type, node, attributes, children, contentKind(content), scope)];
@@ -292,9 +292,15 @@ export function markupOfBlock(body: Body, statements: readonly t.Statement[], sc
 
 /** What a component returns may be no markup at all: it is read all the same. */
 function returned(body: Body, argument: t.Node, scope: Scope, level: Level): TemplateNode[] {
-  const node = bare(argument);
-  if (level === 'body' && node.type === 'CallExpression' && /^use[A-Z]/.test(calleeName(node) ?? '')) readLooseHook(body, node, scope);
+  if (level === 'body' && body.returns) {
+    body.returns.push(...returnedFunction(body, bare(argument), scope));
+    if (!body.module.holdsMarkup(argument)) return [];
+  }
   return markupOf(body, argument, scope);
+}
+
+function returnedFunction(body: Body, node: t.Node, scope: Scope): Reading[] {
+  return isFunction(node) ? [keptFunction(body, 'what it gives', node, scope)] : readingsOf(body, node, scope);
 }
 
 function noteCondition(body: Body, statement: t.IfStatement, scope: Scope): void {
@@ -415,7 +421,7 @@ function readLooseExpression(body: Body, expression: t.Node, scope: Scope, wrap 
       keepMarkup(callee.object.name, wrap(node.arguments.flatMap((one) => markupOf(body, one, scope))), scope);
       return;
     }
-    readLooseHook(body, node, scope);
+    if (hookValue(body, node, scope) !== undefined) return;
   }
   if (node.type === 'AssignmentExpression' && node.left.type === 'Identifier' && body.module.holdsMarkup(node.right)) {
     keepMarkup(node.left.name, wrap(markupOf(body, node.right, scope)), scope);
@@ -454,6 +460,13 @@ function declare(body: Body, declarator: t.VariableDeclarator, scope: Scope, lev
       bindProps(body, declarator.id, scope);
       return;
     }
+    if (member === 'state' && body.own) {
+      for (const found of patternNames(declarator.id)) {
+        const meaning = found.path[0] === undefined ? undefined : body.own(`state.${found.path[0]}`);
+        if (meaning?.kind === 'value') scope.names.set(found.name, { ...meaning, path: found.path.slice(1) });
+      }
+      return;
+    }
   }
   if (init && body.module.holdsMarkup(init) && declareMarkup(body, declarator, init, scope)) return;
   if (init?.type === 'CallExpression' && level === 'body' && declareHook(body, declarator, init, scope)) return;
@@ -476,7 +489,6 @@ function declareMarkup(body: Body, declarator: t.VariableDeclarator, init: t.Nod
 function declareValue(body: Body, declarator: t.VariableDeclarator, init: t.Node | undefined, scope: Scope, level: Level): void {
   const sink = newSink();
   if (init) readExpression(body, init, scope, 'same', sink);
-  if (init?.type === 'CallExpression' || init?.type === 'MemberExpression') looseHooksWithin(body, init, scope);
   if (level === 'body' && (sink.changes || sink.raises)) keepRender(body, sink, declarator);
   const nodes = init?.type === 'ObjectExpression' && body.module.holdsMarkup(init) ? markupOf(body, init, scope) : undefined;
   for (const found of patternNames(declarator.id)) {
@@ -484,12 +496,6 @@ function declareValue(body: Body, declarator: t.VariableDeclarator, init: t.Node
     else if (found.rest || level === 'inner') bindLocal(found.node, partsOf(sink.reads, found.path), scope);
     else scope.names.set(found.name, valueMeaning(body, init, found, sink.reads));
   }
-}
-
-function looseHooksWithin(body: Body, init: t.Node, scope: Scope): void {
-  let node: t.Node = init;
-  while (node.type === 'MemberExpression') node = bare(node.object);
-  if (node.type === 'CallExpression') readLooseHook(body, node, scope);
 }
 
 function partsOf(readings: readonly Reading[], path: readonly string[]): Reading[] {
@@ -549,7 +555,7 @@ function contentOf(body: Body, nodes: readonly t.Node[], scope: Scope): readonly
 function elementOf(body: Body, node: t.JSXElement, scope: Scope): TemplateNode {
   const opening = node.openingElement;
   const tag = dottedName(opening.name) ?? '';
-  const attributes = readAttributes(body, opening.attributes, scope, tag, markupOf);
+  const attributes = readAttributes(body, opening.attributes, scope, tag, readsMarkup);
   const content = contentKind(node.children);
   const hands = content === 'function' ? handedBy(body, node.children, scope) : undefined;
   const children = hands ? hands.nodes : contentOf(body, node.children, scope);
@@ -583,6 +589,8 @@ export function renderFunction(body: Body, fn: FunctionNode, scope: Scope): { no
   return { nodes, values };
 }
 
+const readsMarkup: ReadMarkup = { of: markupOf, given: renderFunction };
+
 function placed(
   body: Body,
   tag: string,
@@ -594,7 +602,7 @@ function placed(
   scope: Scope,
   hands?: number[],
 ): TemplateNode {
-  const { bindings, spreads, key } = attributes;
+  const { bindings, spreads, key, ref } = attributes;
   const span = spanOf(node);
   const nameSpan = spanOf(name);
   const element = (tag: string, children: readonly TemplateNode[]): TemplateNode => ({
@@ -615,6 +623,7 @@ function placed(
   }
   const use: Writable<TemplateUse> = { kind: 'use', tag: '', span, nameSpan, bindings, spreads, children, key, content };
   if (hands) use.hands = hands;
+  if (ref) use.ref = ref;
   if (meaning && meaning.kind !== 'opaque') {
     const [reading] = readingsOf(body, name.type.startsWith('JSX') ? identifierOf(name) : name, scope);
     if (reading) use.dynamic = reading.value;

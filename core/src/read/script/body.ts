@@ -1,7 +1,19 @@
 import type * as t from '@babel/types';
-import type { ActionFact, ActionKind, BodyFacts, ChangeFact, RaiseFact, Reading, ValueFact } from '../../model/facts';
+import type {
+  ActionFact,
+  ActionKind,
+  BodyFacts,
+  CallFact,
+  ChangeFact,
+  HearFact,
+  RaiseFact,
+  Reading,
+  SendFact,
+  ValueFact,
+} from '../../model/facts';
 import type { Span } from '../../model/span';
 import type { Writable } from '../../model/writable';
+import type { Meaning, Scope } from './scope';
 import type { FunctionNode } from './syntax';
 
 /** What the module around a body declares, as far as bodies refer to it. */
@@ -14,6 +26,8 @@ export type ModuleScope = {
   readonly functions: ReadonlyMap<string, FunctionNode>;
   /** Constants at module level whose items and order never change. */
   readonly constants: ReadonlySet<string>;
+  /** Constants of the module that are texts. */
+  readonly texts: ReadonlyMap<string, string>;
   /** Tells whether a capitalised name is declared inside some function of the module. */
   readonly isLocal: (name: string) => boolean;
   /** Tells whether markup begins within a node. */
@@ -48,13 +62,51 @@ export type Body = {
   readonly taken: Map<string, { readonly span: Span; readonly fallback?: string }>;
   /** Callback props given to native elements as they are. */
   readonly attached: RaiseFact[];
+  /** What `this.x` stands for in a class. */
+  own?: (name: string) => Meaning | undefined;
+  /** What a handle on the component gives. */
+  readonly exposes: Reading[];
+  /** What the framework adds to reading expressions. */
+  readonly dialect: Dialect;
+  /** Values that stand for calls of hooks, so that each call is one value. */
+  readonly hookValues: Map<t.Node, number>;
+  /** It is the module itself, not a component or a hook. */
+  isModule?: true;
+  /** What a hook gives; absent in a component. */
+  returns?: Reading[];
+};
+
+/** What is added to the reading of expressions: by a framework, or by a concern of its own such as channels. */
+export type Dialect = {
+  /** Reads a call by what it is called on; false for those that are ordinary. */
+  readonly call?: (
+    body: Body,
+    call: t.CallExpression | t.OptionalCallExpression,
+    callee: { readonly base: t.Node; readonly path: readonly string[] },
+    scope: Scope,
+    sink: Sink,
+  ) => boolean;
+  /** Reads an assignment; false for those that are ordinary. */
+  readonly assign?: (body: Body, node: t.AssignmentExpression, scope: Scope, sink: Sink) => boolean;
+  /** The value that a call of a hook stands for; undefined for other calls. */
+  readonly hook?: (body: Body, call: t.CallExpression, scope: Scope) => number | undefined;
+  /** Reads a call on `this`; false for those that are ordinary. */
+  readonly onThis?: (
+    body: Body,
+    call: t.CallExpression | t.OptionalCallExpression,
+    path: readonly string[],
+    scope: Scope,
+    sink: Sink,
+  ) => boolean;
 };
 
 const none: readonly never[] = [];
 
-export function newBody(module: ModuleScope): Body {
+export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
   return {
     module,
+    dialect,
+    hookValues: new Map(),
     values: [],
     actions: [],
     queue: [],
@@ -69,6 +121,7 @@ export function newBody(module: ModuleScope): Body {
     clones: false,
     taken: new Map(),
     attached: [],
+    exposes: [],
   };
 }
 
@@ -79,6 +132,9 @@ export type Sink = {
   changes: ChangeFact[] | undefined;
   raises: RaiseFact[] | undefined;
   calls: number[] | undefined;
+  invokes: CallFact[] | undefined;
+  sends: SendFact[] | undefined;
+  hears: HearFact[] | undefined;
   returns: Reading[] | undefined;
   /** The position in a list was read. */
   position: boolean;
@@ -87,7 +143,18 @@ export type Sink = {
 };
 
 export function newSink(): Sink {
-  return { reads: [], changes: undefined, raises: undefined, calls: undefined, returns: undefined, position: false, depth: 0 };
+  return {
+    reads: [],
+    changes: undefined,
+    raises: undefined,
+    calls: undefined,
+    invokes: undefined,
+    sends: undefined,
+    hears: undefined,
+    returns: undefined,
+    position: false,
+    depth: 0,
+  };
 }
 
 /** Adds a value to the body's table; its index. */
@@ -97,7 +164,22 @@ export function addValue(body: Body, value: ValueFact): number {
 
 /** Adds an action that is filled when the queue runs; its index. */
 export function addAction(body: Body, name: string, kind: ActionKind, span: Span): number {
-  return body.actions.push({ name, kind, span, reads: none, changes: none, raises: none, calls: none, cleansUp: false, returns: none }) - 1;
+  return (
+    body.actions.push({
+      name,
+      kind,
+      span,
+      reads: none,
+      changes: none,
+      raises: none,
+      calls: none,
+      invokes: none,
+      sends: none,
+      hears: none,
+      cleansUp: false,
+      returns: none,
+    }) - 1
+  );
 }
 
 /** Notes a call of, or the handing on of, a function of the body. */
@@ -113,6 +195,9 @@ export function fillAction(body: Body, index: number, sink: Sink): void {
   if (sink.changes) action.changes = sink.changes;
   if (sink.raises) action.raises = sink.raises;
   if (sink.calls) action.calls = [...new Set(sink.calls)];
+  if (sink.invokes) action.invokes = sink.invokes;
+  if (sink.sends) action.sends = sink.sends;
+  if (sink.hears) action.hears = sink.hears;
   if (sink.returns) action.returns = sink.returns;
 }
 
@@ -162,7 +247,7 @@ export function excerpt(module: ModuleScope, span: Span, most = 60): string {
 export function mergeReadings(readings: readonly Reading[]): Reading[] {
   const seen = new Set<string>();
   return readings.filter((one) => {
-    const key = `${one.value} ${one.how} ${one.path.join('.')}`;
+    const key = `${one.value} ${one.how} ${one.path.join('.')} ${one.held ? one.held.at.join('.') : ''}`;
     if (seen.has(key)) return false;
     seen.add(key);
     return true;

@@ -1,11 +1,24 @@
 import type * as t from '@babel/types';
-import type { How, Reading } from '../../model/facts';
+import type { ArgFact, How, OriginFact, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { addCall, type Body, newSink, propValue, type Sink } from './body';
-import { arrayMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
-import { bindLocal, demand, memberChain, mergeInto, noteTested, readMeaning, readName } from './names';
+import {
+  addAction,
+  addCall,
+  addValue,
+  type Body,
+  excerpt,
+  fillAction,
+  mergeReadings,
+  moduleValue,
+  newSink,
+  propValue,
+  type Sink,
+} from './body';
+import { arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
+import { bindLocal, demand, howOf, memberChain, mergeInto, noteTested, ownMeaning, readMeaning, readName, weaken } from './names';
+import { originOfCall } from './origins';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from './scope';
-import { bare, forEachChild, type FunctionNode, isFunction, patternNames, spanOf } from './syntax';
+import { bare, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
 
 const noPath: readonly string[] = [];
 
@@ -53,7 +66,10 @@ export function readExpression(body: Body, expression: t.Node, scope: Scope, how
       noteWrite(body, node.argument, scope, spanOf(node), [], sink);
       return;
     case 'ObjectExpression':
-      for (const property of node.properties) readProperty(body, property, scope, sink);
+      for (const property of node.properties) readProperty(body, property, scope, how, sink);
+      return;
+    case 'ArrayExpression':
+      readItems(body, node, scope, how, sink);
       return;
     case 'FunctionExpression':
     case 'ArrowFunctionExpression':
@@ -61,6 +77,9 @@ export function readExpression(body: Body, expression: t.Node, scope: Scope, how
       return;
     case 'SequenceExpression':
       for (const one of node.expressions) readExpression(body, one, scope, how, sink);
+      return;
+    case 'NewExpression':
+      readMaking(body, node, scope, sink);
       return;
     case 'ClassExpression':
     case 'StringLiteral':
@@ -79,12 +98,130 @@ export function readExpression(body: Body, expression: t.Node, scope: Scope, how
   }
 }
 
-function readProperty(body: Body, property: t.ObjectProperty | t.ObjectMethod | t.SpreadElement, scope: Scope, sink: Sink): void {
-  if (property.type === 'SpreadElement') readExpression(body, property.argument, scope, 'computed', sink);
-  else if (property.type === 'ObjectMethod') readFunctionInto(body, property, innerScope(scope), sink);
-  else {
-    if (property.computed) readExpression(body, property.key, scope, 'computed', sink);
-    readExpression(body, property.value, scope, 'computed', sink);
+function readProperty(body: Body, property: t.ObjectProperty | t.ObjectMethod | t.SpreadElement, scope: Scope, how: How, sink: Sink): void {
+  const keeps = how === 'same' || how === 'spread';
+  if (property.type === 'SpreadElement') {
+    if (keeps) readHeld(body, property.argument, scope, [], 'spread', sink);
+    else readExpression(body, property.argument, scope, 'computed', sink);
+    return;
+  }
+  if (property.computed) readExpression(body, property.key, scope, 'computed', sink);
+  const key = keyName(property) ?? '*';
+  if (property.type === 'ObjectMethod') {
+    if (keeps) readHeld(body, property, scope, [key], 'same', sink);
+    else readFunctionInto(body, property, innerScope(scope), sink);
+  } else if (keeps) readHeld(body, property.value, scope, [key], 'same', sink);
+  else readExpression(body, property.value, scope, 'computed', sink);
+}
+
+function readItems(body: Body, node: t.ArrayExpression, scope: Scope, how: How, sink: Sink): void {
+  let counted = true;
+  for (const [at, one] of node.elements.entries()) {
+    if (!one) continue;
+    if (one.type === 'SpreadElement') {
+      counted = false;
+      if (how === 'same') readHeld(body, one.argument, scope, [], 'spread', sink);
+      else readExpression(body, one, scope, 'spread', sink);
+    } else if (how === 'same') readHeld(body, one, scope, [counted ? String(at) : '*'], 'same', sink);
+    else readExpression(body, one, scope, 'computed', sink);
+  }
+}
+
+/** Reads what becomes a member of the object or list that is being made. */
+function readHeld(body: Body, node: t.Node, scope: Scope, at: readonly string[], how: 'same' | 'spread', sink: Sink): void {
+  const given = bare(node);
+  const inner = newSink();
+  if (isFunction(given)) inner.reads.push(keptFunction(body, at.at(-1) ?? 'function', given, scope));
+  else readExpression(body, given, scope, how, inner);
+  for (const read of inner.reads) {
+    const held = {
+      at: read.held ? [...at, ...read.held.at] : at,
+      how: read.held?.how ?? (how === 'spread' && read.how === 'same' ? 'spread' : read.how),
+    };
+    sink.reads.push({
+      value: read.value,
+      path: read.path,
+      how: how === 'spread' && node.type !== 'ObjectMethod' ? spreadHow(read.how) : weaken(read.how, 'computed'),
+      span: read.span,
+      held,
+    });
+  }
+  inner.reads.length = 0;
+  mergeInto(sink, inner, 'same');
+}
+
+function spreadHow(how: How): How {
+  return how === 'called' ? 'called' : how === 'spread' ? 'spread' : 'computed';
+}
+
+/** A function written in place that something keeps: a value of the body, read on its own. */
+export function keptFunction(body: Body, name: string, node: FunctionNode, scope: Scope): Reading {
+  const span = spanOf(node);
+  const action = addAction(body, name, 'handler', span);
+  const value = addValue(body, { name, kind: 'function', span, from: [], action });
+  body.queue.push(() => readActionInto(body, action, node, scope));
+  return { value, path: noPath, how: 'same', span };
+}
+
+/** Reads a function into its action; its parameters are values of the body. */
+export function readActionInto(body: Body, action: number, node: FunctionNode, scope: Scope): void {
+  const sink = newSink();
+  const inner = innerScope(scope);
+  bindParams(body, node, inner, action);
+  readFunctionInto(body, node, inner, sink, node.params.length);
+  fillAction(body, action, sink);
+}
+
+/** Makes each parameter of a function a value of the body; without an action they are the body's own. */
+export function bindParams(body: Body, node: FunctionNode, scope: Scope, action?: number): void {
+  for (const [position, parameter] of node.params.entries()) {
+    const names = patternNames(parameter);
+    if (names.length === 0) continue;
+    const whole = names.find((found) => found.path.length === 0);
+    const value = addValue(body, {
+      name: whole?.name ?? excerpt(body.module, spanOf(parameter), 30),
+      kind: 'param',
+      span: spanOf(whole?.node ?? parameter),
+      from: noReadings,
+      position,
+      ...(action === undefined ? {} : { of: action }),
+    });
+    for (const found of names) scope.names.set(found.name, found.rest ? { kind: 'opaque' } : { kind: 'value', value, path: found.path });
+  }
+}
+
+const noReadings: readonly Reading[] = [];
+
+/** What the arguments of a call read, each on its own. */
+export function readArgs(body: Body, given: readonly t.Node[], scope: Scope, sink: Sink): ArgFact[] {
+  return given.map((one): ArgFact => {
+    const node = bare(one.type === 'SpreadElement' ? one.argument : one);
+    if (isFunction(node)) {
+      const reading = keptFunction(body, 'callback', node, scope);
+      const action = body.values[reading.value]?.action;
+      if (action !== undefined) addCall(sink, action);
+      return { readings: [reading], ...(action === undefined ? {} : { action }) };
+    }
+    const inner = newSink();
+    readExpression(body, node, scope, one.type === 'SpreadElement' ? 'spread' : 'same', inner);
+    mergeInto(sink, inner, 'computed');
+    const constant = constantText(body, node);
+    return { readings: inner.reads, ...(constant === undefined ? {} : { constant }) };
+  });
+}
+
+/** A constant as written: a text, a number, `true`, `null`. */
+export function constantText(body: Body, node: t.Node): string | undefined {
+  switch (node.type) {
+    case 'StringLiteral':
+    case 'NumericLiteral':
+    case 'BooleanLiteral':
+    case 'NullLiteral':
+      return excerpt(body.module, spanOf(node));
+    case 'TemplateLiteral':
+      return node.expressions.length === 0 ? excerpt(body.module, spanOf(node)) : undefined;
+    default:
+      return undefined;
   }
 }
 
@@ -92,6 +229,7 @@ function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, 
   const inner = newSink();
   readExpression(body, node.right, scope, 'same', inner);
   mergeInto(sink, inner, 'computed');
+  if (body.dialect.assign?.(body, node, scope, sink)) return;
   if (node.left.type === 'MemberExpression' || node.left.type === 'Identifier') {
     noteWrite(body, node.left, scope, spanOf(node), inner.reads, sink);
   }
@@ -99,17 +237,26 @@ function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, 
 
 /** `state.x = …`, `local = …`: a change of a value of the body, where it is one. */
 function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: readonly Reading[], sink: Sink): void {
-  const { base, path } = memberChain(target);
-  if (base.type !== 'Identifier') return;
-  const meaning = lookUp(scope, base.name);
+  const chain = memberChain(target);
+  const { base } = chain;
+  const own = base.type === 'ThisExpression' ? ownMeaning(body, chain.path, scope) : undefined;
+  if (base.type !== 'Identifier' && !own) return;
+  const name = base.type === 'Identifier' ? base.name : '';
+  const meaning = own ? own.meaning : lookUp(scope, name);
+  const path = own ? own.path : chain.path;
+  if (!meaning && body.module.names.has(name)) {
+    const value = moduleValue(body, name, spanOf(base));
+    (sink.changes ??= []).push({ value, span, how: path.length > 0 ? 'in-place' : 'assign', from, ...(path.length > 0 ? { path } : {}) });
+    return;
+  }
   if (meaning?.kind === 'local' && path.length === 0) {
     const merged: Meaning = {
       kind: 'local',
       readings: [...meaning.readings, ...from.filter((one) => !meaning.readings.includes(one))].slice(0, 20),
     };
     for (let at: Scope | undefined = scope; at; at = at.outer) {
-      if (!at.names.has(base.name)) continue;
-      at.names.set(base.name, merged);
+      if (!at.names.has(name)) continue;
+      at.names.set(name, merged);
       break;
     }
     return;
@@ -118,41 +265,117 @@ function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: r
   const value = body.values[meaning.value];
   if (!value) return;
   if (value.kind === 'derived' && path.length === 0) value.from = [...value.from, ...from];
-  else if (value.kind === 'state' || value.kind === 'ref' || value.kind === 'prop') {
-    (sink.changes ??= []).push({ value: meaning.value, span, how: path.length > 0 ? 'in-place' : 'assign', from });
+  else if (value.kind === 'state' || value.kind === 'ref' || value.kind === 'prop' || value.kind === 'store') {
+    const whole = [...meaning.path, ...path];
+    const how = whole.length > 0 ? 'in-place' : 'assign';
+    (sink.changes ??= []).push({ value: meaning.value, span, how, from, ...(whole.length > 0 ? { path: whole } : {}) });
   }
 }
+
+/** `new X(…)`: a connection is where values come from; anything else is made from what it is given. */
+function readMaking(body: Body, node: t.NewExpression, scope: Scope, sink: Sink): void {
+  const name = node.callee.type === 'Identifier' ? node.callee.name : '';
+  const kind = connections.get(name);
+  if (kind && !body.module.names.has(name)) {
+    const [first] = node.arguments;
+    const what =
+      first?.type === 'StringLiteral'
+        ? first.value
+        : first?.type === 'Identifier'
+          ? (body.module.texts.get(first.name) ?? first.name)
+          : name;
+    const value = addValue(body, { name: what, kind: 'fetched', span: spanOf(node), from: noReadings, origin: { kind, what } });
+    sink.reads.push({ value, path: noPath, how: 'same', span: spanOf(node) });
+  }
+  forEachChild(node, (child) => readExpression(body, child, scope, child.type === 'SpreadElement' ? 'spread' : 'computed', sink));
+}
+
+const connections: ReadonlyMap<string, OriginFact['kind']> = new Map([
+  ['BroadcastChannel', 'message'],
+  ['WebSocket', 'message'],
+  ['EventSource', 'message'],
+  ['Worker', 'message'],
+  ['MessageChannel', 'message'],
+  ['URLSearchParams', 'url'],
+]);
 
 type Call = t.CallExpression | t.OptionalCallExpression;
 
 function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Sink): void {
   const { base, path, optional, computed } = memberChain(node.callee);
+  const hooked = node.type === 'CallExpression' ? body.dialect.hook?.(body, node, scope) : undefined;
+  if (hooked !== undefined) {
+    sink.reads.push({ value: hooked, path: noPath, how: how === 'item' ? 'item' : 'same', span: spanOf(node) });
+    return;
+  }
   for (const key of computed) readExpression(body, key, scope, 'computed', sink);
+  if (base.type === 'ThisExpression' && body.dialect.onThis?.(body, node, path, scope, sink)) return;
   const optionalCall = optional || (node.type === 'OptionalCallExpression' && node.optional);
-  const meaning =
-    base.type === 'Identifier'
-      ? lookUp(scope, base.name)
-      : base.type === 'ThisExpression'
-        ? lookUp(scope, path[0] === 'props' ? 'this.props' : 'this')
-        : undefined;
-  const members = base.type === 'ThisExpression' ? path.slice(1) : path;
-  if (meaning) readCalled(body, node, meaning, members, optionalCall, scope, sink);
+  const own = base.type === 'ThisExpression' ? ownMeaning(body, path, scope) : undefined;
+  const meaning = base.type === 'Identifier' ? lookUp(scope, base.name) : own?.meaning;
+  const members = own ? own.path : path;
+  if (body.dialect.call?.(body, node, { base, path }, scope, sink)) return;
+  if (meaning) readCalled(body, node, meaning, members, optionalCall, how, scope, sink);
   else if (base.type === 'Identifier') {
-    if (path.length > 0 && body.module.names.has(base.name) && !body.module.imported.has(base.name)) {
-      readName(body, base.name, path.slice(0, -1), 'computed', node.callee, scope, sink);
+    if (body.module.names.has(base.name)) readModuleCall(body, node, base, path, scope, sink);
+    else {
+      const origin = originOfCall(body, node, base.name, path);
+      if (origin) {
+        const value = addValue(body, { name: origin.what, kind: 'fetched', span: spanOf(node), from: noReadings, origin });
+        sink.reads.push({ value, path: noPath, how: 'same', span: spanOf(node) });
+      }
+      readArguments(body, node, scope, sink, []);
     }
-    readArguments(body, node, scope, sink, []);
   } else {
     const inner = newSink();
-    readExpression(body, base, scope, how === 'item' ? 'item' : 'computed', inner);
+    readExpression(body, base, scope, how === 'item' ? 'item' : path.length === 0 || settles(path) ? 'same' : 'computed', inner);
     mergeInto(sink, inner, 'same');
     readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
   }
 }
 
+/** `a.then(…)`, `(await a).json()`: what comes is still what was asked for. */
+function settles(path: readonly string[]): boolean {
+  return path.every((one) => one === 'then' || one === 'json' || one === 'catch' || one === 'finally');
+}
+
+/** A call of, or on, something the module declares or imports. */
+function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readonly string[], scope: Scope, sink: Sink): void {
+  const span = spanOf(node.callee);
+  const imported = body.module.imported.get(base.name);
+  if (path.length > 0 && !imported) readName(body, base.name, path.slice(0, -1), 'computed', node.callee, scope, sink);
+  const followed = imported ? isOwnModule(imported.from) : body.module.functions.has(base.name) || path.length > 0;
+  if (!followed) {
+    readArguments(body, node, scope, sink, []);
+    return;
+  }
+  const value = moduleValue(body, base.name, spanOf(base));
+  const args = readArgs(body, node.arguments, scope, sink);
+  sink.reads.push({ value, path, how: 'called', span });
+  (sink.invokes ??= []).push({ span: spanOf(node), value, path, args });
+}
+
+/** Tells whether a module's name may be one of the project: relative, or by an alias. */
+export function isOwnModule(from: string): boolean {
+  return /^[.~#/]|^@\/|^\$/.test(from);
+}
+
 /** A call of, or on, something the body knows. */
-function readCalled(body: Body, node: Call, meaning: Meaning, path: readonly string[], optional: boolean, scope: Scope, sink: Sink): void {
+function readCalled(
+  body: Body,
+  node: Call,
+  meaning: Meaning,
+  path: readonly string[],
+  optional: boolean,
+  how: How,
+  scope: Scope,
+  sink: Sink,
+): void {
   const span = spanOf(node);
+  if (meaning.kind === 'gives' || meaning.kind === 'writes' || meaning.kind === 'calledGives') {
+    readStoreCall(body, node, meaning, path, how, scope, sink);
+    return;
+  }
   const called = calledValue(body, meaning, path, spanOf(node.callee));
   if (called && called.path.length === 0) {
     const value = body.values[called.value];
@@ -160,31 +383,74 @@ function readCalled(body: Body, node: Call, meaning: Meaning, path: readonly str
       readSetterCall(body, node, value.partner, scope, sink);
       return;
     }
+    const args = readArgs(body, node.arguments, scope, sink);
     if (value?.kind === 'prop') {
       if (optional) body.tested.add(called.value);
-      (sink.raises ??= []).push({ event: value.name, value: called.value, optional, span });
-    }
+      (sink.raises ??= []).push({ event: value.name, value: called.value, optional, span, args });
+    } else (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args });
     if (value?.action !== undefined) addCall(sink, value.action);
     sink.reads.push({ value: called.value, path: [], how: 'called', span: spanOf(node.callee) });
-    readArguments(body, node, scope, sink, []);
     return;
   }
   if (meaning.kind === 'function') {
     addCall(sink, meaning.action);
-    if (meaning.value !== undefined) sink.reads.push({ value: meaning.value, path: [], how: 'called', span: spanOf(node.callee) });
-    readArguments(body, node, scope, sink, []);
+    if (meaning.value === undefined) {
+      readArguments(body, node, scope, sink, []);
+      return;
+    }
+    const args = readArgs(body, node.arguments, scope, sink);
+    sink.reads.push({ value: meaning.value, path: [], how: 'called', span: spanOf(node.callee) });
+    (sink.invokes ??= []).push({ span, value: meaning.value, path: noPath, args });
     return;
   }
   const method = path.at(-1);
   const inner = newSink();
   const known = method !== undefined && arrayMethods.has(method);
   if (!optional && path.length > 0 && called) body.demanded.add(called.value);
-  readMeaning(body, meaning, known ? path.slice(0, -1) : path, known ? 'computed' : 'called', spanOf(node.callee), inner);
+  const after = method === 'then' || method === 'json';
+  readMeaning(
+    body,
+    meaning,
+    known || after ? path.slice(0, -1) : path,
+    after ? how : known ? 'computed' : 'called',
+    spanOf(node.callee),
+    inner,
+  );
   mergeInto(sink, inner, 'same');
-  if (method && inPlaceMethods.has(method) && called && isHeld(body, called.value)) {
+  if (method && called && (inPlaceMethods.has(method) || collectionMethods.has(method)) && isHeld(body, called.value, method)) {
     (sink.changes ??= []).push({ value: called.value, span, how: 'in-place', from: [], ...listOrderOf(method) });
   }
+  const kind = called && body.values[called.value]?.kind;
+  if (
+    called &&
+    !known &&
+    !after &&
+    (kind === 'hook' ||
+      kind === 'context' ||
+      kind === 'ref' ||
+      kind === 'param' ||
+      kind === 'store' ||
+      kind === 'prop' ||
+      kind === 'derived')
+  ) {
+    const args = readArgs(body, node.arguments, scope, sink);
+    (sink.invokes ??= []).push({ span, value: called.value, path: called.path, args });
+    return;
+  }
   readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
+}
+
+/** `get(levels)`, `set(levels, next)`, `get().levels`: calls of what the maker of a store hands in. */
+function readStoreCall(body: Body, node: Call, meaning: Meaning, path: readonly string[], how: How, scope: Scope, sink: Sink): void {
+  const [target, ...given] = node.arguments;
+  if (meaning.kind === 'calledGives') readMeaning(body, meaning.meaning, path, how, spanOf(node), sink);
+  else if (meaning.kind === 'gives' && target) readExpression(body, target, scope, how, sink);
+  else if (meaning.kind === 'writes' && target) {
+    const inner = newSink();
+    readExpression(body, target, scope, 'same', inner);
+    const from = given.flatMap((one) => (isFunction(one) ? [keptFunction(body, 'update', one, scope)] : readingsOf(body, one, scope)));
+    for (const read of inner.reads) (sink.changes ??= []).push({ value: read.value, span: spanOf(node), how: 'set', from });
+  }
 }
 
 function listOrderOf(method: string): { order?: 'append' | 'reorder' } {
@@ -192,9 +458,11 @@ function listOrderOf(method: string): { order?: 'append' | 'reorder' } {
   return ['splice', 'sort', 'reverse', 'unshift', 'shift'].includes(method) ? { order: 'reorder' } : {};
 }
 
-function isHeld(body: Body, value: number): boolean {
+/** Lists that the body holds; collections only where the module does, since elsewhere `set` is many things. */
+function isHeld(body: Body, value: number, method: string): boolean {
   const kind = body.values[value]?.kind;
-  return kind === 'state' || kind === 'prop';
+  if (!inPlaceMethods.has(method)) return body.isModule === true && (kind === 'state' || kind === 'store');
+  return kind === 'state' || kind === 'prop' || kind === 'store';
 }
 
 function calledValue(
@@ -211,7 +479,9 @@ function calledValue(
 /** What the first parameter of a list callback stands for. */
 function itemReadings(node: Call, path: readonly string[], list: readonly Reading[]): Reading[] {
   const method = path.at(-1);
-  if (!method || !itemMethods.has(method)) return [];
+  if (!method) return [];
+  if (method === 'then') return [...list];
+  if (!itemMethods.has(method)) return [];
   const span = spanOf(node.callee);
   return list.map((one) => ({ ...one, how: one.how === 'called' ? 'called' : 'item', span }));
 }
@@ -219,8 +489,29 @@ function itemReadings(node: Call, path: readonly string[], list: readonly Readin
 function readArguments(body: Body, node: Call, scope: Scope, sink: Sink, items: readonly Reading[]): void {
   for (const argument of node.arguments) {
     if (isFunction(argument)) readCallback(body, argument, scope, sink, items);
+    else if (items.length > 0 && argument.type === 'Identifier' && readNamedCallback(body, argument, scope, sink, items)) continue;
     else readExpression(body, argument, scope, argument.type === 'SpreadElement' ? 'spread' : 'computed', sink);
   }
+}
+
+/** `.then(setRows)`, `rows.forEach(add)`: a function by name that is called with these. */
+function readNamedCallback(body: Body, node: t.Identifier, scope: Scope, sink: Sink, items: readonly Reading[]): boolean {
+  const meaning = lookUp(scope, node.name);
+  const span = spanOf(node);
+  const args: ArgFact[] = [{ readings: items }];
+  if (meaning?.kind === 'function' && meaning.value !== undefined) {
+    addCall(sink, meaning.action);
+    (sink.invokes ??= []).push({ span, value: meaning.value, path: noPath, args });
+    return false;
+  }
+  const value = meaning?.kind === 'value' && meaning.path.length === 0 ? body.values[meaning.value] : undefined;
+  if (meaning?.kind !== 'value' || !value) return false;
+  if (value.kind === 'setter' && value.partner !== undefined) {
+    (sink.changes ??= []).push({ value: value.partner, span, how: 'set', from: items });
+    return true;
+  }
+  if (value.kind === 'prop') (sink.raises ??= []).push({ event: value.name, value: meaning.value, optional: false, span, args });
+  return false;
 }
 
 function readCallback(body: Body, node: FunctionNode, scope: Scope, sink: Sink, first: readonly Reading[]): void {
@@ -238,9 +529,28 @@ function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Sink)
     if (chain.optional) noteTested(body, chain.base, scope);
     readName(body, chain.base.name, chain.path, how, node, scope, sink);
   } else if (chain.base.type === 'ThisExpression') {
-    const meaning = lookUp(scope, chain.path[0] === 'props' ? 'this.props' : 'this');
-    if (meaning) readMeaning(body, meaning, chain.path.slice(1), how, spanOf(node), sink);
-  } else readExpression(body, chain.base, scope, chain.path.length > 0 ? 'computed' : how, sink);
+    const own = ownMeaning(body, chain.path, scope);
+    if (own) readMeaning(body, own.meaning, own.path, how, spanOf(node), sink);
+  } else {
+    const inner = newSink();
+    readExpression(body, chain.base, scope, chain.path.length > 0 && !isCall(chain.base) ? 'computed' : how, inner);
+    for (const read of inner.reads) {
+      const hooked = chain.path.length > 0 && read.path.length === 0 && read.how === 'same';
+      sink.reads.push(
+        hooked
+          ? { ...read, path: chain.path, how: howOf(chain.path, how) }
+          : chain.path.length > 0
+            ? { ...read, how: weaken(read.how, 'computed') }
+            : read,
+      );
+    }
+    inner.reads.length = 0;
+    mergeInto(sink, inner, 'same');
+  }
+}
+
+function isCall(node: t.Node): boolean {
+  return node.type === 'CallExpression' || node.type === 'OptionalCallExpression';
 }
 
 /** `setX(value)`, `setX((before) => …)`. */
@@ -253,7 +563,50 @@ function readSetterCall(body: Body, node: Call, partner: number, scope: Scope, s
   }
   const order = listOrder(node.arguments[0]);
   mergeInto(sink, inner, 'computed');
-  (sink.changes ??= []).push({ value: partner, span: spanOf(node), how: 'set', from: inner.reads, ...(order ? { order } : {}) });
+  if (body.values[partner]?.kind === 'store' && changeMembers(node, partner, inner, sink)) return;
+  const told = toldBy(node.arguments[0]);
+  const from = inner.returns ? mergeReadings([...inner.returns, ...inner.reads]) : inner.reads;
+  (sink.changes ??= []).push({
+    value: partner,
+    span: spanOf(node),
+    how: 'set',
+    from,
+    ...(order ? { order } : {}),
+    ...(told === undefined ? {} : { told }),
+  });
+}
+
+/** `set({ a, b })`, `set((s) => ({ a: s.a + 1 }))`: a change of each member that is named. */
+function changeMembers(node: Call, store: number, inner: Sink, sink: Sink): boolean {
+  const given = node.arguments[0] && bare(node.arguments[0]);
+  const result = isFunction(given) ? (given.body.type === 'BlockStatement' ? undefined : bare(given.body)) : given;
+  if (result?.type !== 'ObjectExpression') return false;
+  const reads = [...(inner.returns ?? []), ...inner.reads];
+  for (const property of result.properties) {
+    const name = property.type === 'SpreadElement' ? undefined : keyName(property);
+    if (name === undefined) continue;
+    const from = mergeReadings(reads.filter((one) => one.held?.at[0] === name)).map((one) => withoutHead(one));
+    (sink.changes ??= []).push({ value: store, span: spanOf(node), how: 'set', from, path: [name] });
+  }
+  return true;
+}
+
+function withoutHead(reading: Reading): Reading {
+  const { held, ...plain } = reading;
+  if (!held) return plain;
+  return held.at.length > 1 ? { ...plain, held: { at: held.at.slice(1), how: held.how } } : { ...plain, how: held.how };
+}
+
+/** `dispatch({ type: 'book', … })`, `dispatch('book')` → `book`. */
+function toldBy(given: t.Node | undefined): string | undefined {
+  const node = given && bare(given);
+  if (node?.type === 'StringLiteral') return node.value;
+  if (node?.type !== 'ObjectExpression') return undefined;
+  for (const property of node.properties) {
+    if (property.type === 'ObjectProperty' && keyName(property) === 'type' && property.value.type === 'StringLiteral')
+      return property.value.value;
+  }
+  return undefined;
 }
 
 /** Gives the parameters of a function no meaning beyond their names. */

@@ -14,6 +14,9 @@ export const itemMethods = words('map flatMap filter find findIndex findLast som
 /** Methods that change their receiver. */
 export const inPlaceMethods = words('push pop shift unshift splice sort reverse fill');
 
+/** Methods that change a map or a set. */
+export const collectionMethods = words('set add delete clear');
+
 /** Methods that keep the items of a list and may change how many or in which order. */
 export const shufflingMethods = words('filter sort toSorted reverse toReversed splice toSpliced slice');
 

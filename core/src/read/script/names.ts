@@ -71,11 +71,34 @@ export function readMeaning(body: Body, meaning: Meaning, path: readonly string[
     case 'markup':
       for (const one of meaning.readings) sink.reads.push({ ...one, how: 'computed', span });
       break;
+    case 'members': {
+      const [first, ...rest] = path;
+      if (first !== undefined) readMeaning(body, meaning.of(first, span), rest, how, span, sink);
+      break;
+    }
+    case 'gives':
+    case 'writes':
+    case 'calledGives':
+      break;
     case 'position':
       sink.position = true;
       break;
     case 'opaque':
   }
+}
+
+/** What `this.x.y` stands for in a class, and the members after it. */
+export function ownMeaning(body: Body, path: readonly string[], scope: Scope): { meaning: Meaning; path: readonly string[] } | undefined {
+  if (path[0] === 'props') {
+    const meaning = lookUp(scope, 'this.props');
+    return meaning && { meaning, path: path.slice(1) };
+  }
+  if (path[0] === 'state' && path[1] !== undefined) {
+    const meaning = body.own?.(`state.${path[1]}`);
+    return meaning && { meaning, path: path.slice(2) };
+  }
+  const meaning = path[0] === undefined ? undefined : body.own?.(path[0]);
+  return meaning && { meaning, path: path.slice(1) };
 }
 
 export function readName(body: Body, name: string, path: readonly string[], how: How, node: t.Node, scope: Scope, sink: Sink): void {
@@ -145,5 +168,8 @@ export function mergeInto(sink: Sink, inner: Sink, how: How): void {
   if (inner.changes) (sink.changes ??= []).push(...inner.changes);
   if (inner.raises) (sink.raises ??= []).push(...inner.raises);
   if (inner.calls) (sink.calls ??= []).push(...inner.calls);
+  if (inner.invokes) (sink.invokes ??= []).push(...inner.invokes);
+  if (inner.sends) (sink.sends ??= []).push(...inner.sends);
+  if (inner.hears) (sink.hears ??= []).push(...inner.hears);
   if (inner.position) sink.position = true;
 }

@@ -1,5 +1,6 @@
 import type * as t from '@babel/types';
 import type { Reading, TemplateNode } from '../../model/facts';
+import type { Span } from '../../model/span';
 import type { FunctionNode } from './syntax';
 
 /** What a name stands for inside a body. */
@@ -14,6 +15,14 @@ export type Meaning =
   | { readonly kind: 'function'; readonly node: FunctionNode; readonly scope: Scope; readonly action: number; readonly value?: number }
   /** Markup kept in a variable; grows while the body is read. */
   | { readonly kind: 'markup'; readonly nodes: TemplateNode[]; readonly readings: Reading[] }
+  /** An object whose members are values of their own. */
+  | { readonly kind: 'members'; readonly of: (name: string, span: Span) => Meaning }
+  /** A function that gives what it is asked for: `get(levels)`. */
+  | { readonly kind: 'gives' }
+  /** A function that changes what it is told to: `set(levels, next)`. */
+  | { readonly kind: 'writes' }
+  /** A function whose result is this: `get()`. */
+  | { readonly kind: 'calledGives'; readonly meaning: Meaning }
   /** The position in a list. */
   | { readonly kind: 'position' }
   | { readonly kind: 'opaque' };

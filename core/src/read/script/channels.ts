@@ -1,0 +1,154 @@
+import type * as t from '@babel/types';
+import type { Channel, HearFact, SendFact } from '../../model/facts';
+import type { Body, Dialect, Sink } from './body';
+import { keptFunction, readArgs, readExpression, readingsOf } from './expressions';
+import { lookUp, type Scope } from './scope';
+import { bare, dottedName, isFunction, keyName, spanOf } from './syntax';
+
+type Call = t.CallExpression | t.OptionalCallExpression;
+
+/** Methods that send something to whoever hears it, and methods that hear; told apart by what they are called on. */
+const sending = new Set(['emit', 'publish', 'trigger', 'fire', 'postMessage', 'dispatchEvent', 'notify']);
+const hearing = new Set(['on', 'once', 'subscribe', 'addListener', 'addEventListener', 'listen']);
+
+/**
+ * A call that sends on, or listens to, the document or a channel of the module: `dispatchEvent`,
+ * `addEventListener`, `channel.postMessage`, `bus.on`. False for all other calls, which are left
+ * untouched.
+ */
+function readChannelCall(body: Body, node: Call, { base, path }: Callee, scope: Scope, sink: Sink): boolean {
+  const method = path.at(-1) ?? (base.type === 'Identifier' ? base.name : '');
+  if (method === 'dispatchEvent') return readDispatch(body, node, base, path, scope, sink);
+  if (sending.has(method)) return readSend(body, node, base, path, scope, sink);
+  return hearing.has(method) && readHear(body, node, base, path, scope, sink);
+}
+
+type Callee = { readonly base: t.Node; readonly path: readonly string[] };
+
+/** Where a call of a method is heard: on the window, the document, an element, or something of the module. */
+function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope): Pick<Channel, 'on' | 'name'> | undefined {
+  if (base.type === 'ThisExpression') return path.length > 2 ? { on: 'channel', name: `this.${path[0]}` } : { on: 'element' };
+  if (base.type !== 'Identifier')
+    return path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener' ? { on: 'element' } : undefined;
+  if (path.length === 0) return base.name === 'addEventListener' || base.name === 'dispatchEvent' ? { on: 'window' } : undefined;
+  const meaning = lookUp(scope, base.name);
+  if (!meaning && !body.module.names.has(base.name)) {
+    if (base.name === 'window' || base.name === 'globalThis' || base.name === 'self')
+      return path[0] === 'document' ? { on: 'document' } : { on: 'window' };
+    return base.name === 'document' ? { on: 'document' } : undefined;
+  }
+  if (!meaning) return { on: 'channel', name: [base.name, ...path.slice(0, -1)].join('.') };
+  if (path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener') return { on: 'element' };
+  const index = meaning.kind === 'value' ? meaning.value : meaning.kind === 'local' ? meaning.readings[0]?.value : undefined;
+  return index === undefined ? undefined : channelHeldBy(body, index, 3);
+}
+
+/** The channel that a value of the body holds, where it was made in place or comes from the module. */
+function channelHeldBy(body: Body, index: number, depth: number): Pick<Channel, 'on' | 'name'> | undefined {
+  const value = body.values[index];
+  if (value?.kind === 'module') return value.source === undefined ? undefined : { on: 'channel', name: value.source };
+  if (value?.origin?.kind === 'message') return { on: 'channel', name: `"${value.origin.what}"` };
+  const [first] = value?.from ?? [];
+  return depth > 0 && first && (value?.kind === 'ref' || value?.kind === 'derived')
+    ? channelHeldBy(body, first.value, depth - 1)
+    : undefined;
+}
+
+/** The name of an event: a text in place, or a constant of the module. */
+function eventNamed(body: Body, node: t.Node | undefined): string | undefined {
+  const given = node && bare(node);
+  if (given?.type === 'StringLiteral') return given.value;
+  if (given?.type === 'TemplateLiteral' && given.expressions.length === 0) return given.quasis[0]?.value.cooked ?? undefined;
+  const name = given && dottedName(given);
+  return name === undefined ? undefined : (body.module.texts.get(name) ?? `{${name}}`);
+}
+
+function isText(node: t.Node | undefined): boolean {
+  return node !== undefined && !isFunction(bare(node));
+}
+
+function readSend(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Sink): boolean {
+  const place = placeOf(body, base, path, scope);
+  if (place?.on !== 'channel' && !(place && path.at(-1) === 'postMessage')) return false;
+  const message = path.at(-1) === 'postMessage';
+  const [first, ...rest] = node.arguments;
+  const named =
+    !message &&
+    first !== undefined &&
+    (bare(first).type === 'StringLiteral' || rest.length > 0 || body.module.texts.has(dottedName(first) ?? ''));
+  const event = message ? 'message' : named ? eventNamed(body, first) : '';
+  const send: SendFact = {
+    channel: { ...place, ...(event === undefined ? {} : { event }) },
+    bubbles: false,
+    args: readArgs(body, named ? rest : node.arguments, scope, sink),
+    span: spanOf(node),
+  };
+  (sink.sends ??= []).push(send);
+  return true;
+}
+
+/** `target.dispatchEvent(new CustomEvent('name', { bubbles, detail }))`. */
+function readDispatch(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Sink): boolean {
+  const place = placeOf(body, base, path, scope);
+  const [given] = node.arguments;
+  const made = given && bare(given);
+  if (!place || made?.type !== 'NewExpression') return false;
+  const options = made.arguments[1]?.type === 'ObjectExpression' ? made.arguments[1] : undefined;
+  const option = (name: string): t.Node | undefined =>
+    options?.properties.find((one): one is t.ObjectProperty => one.type === 'ObjectProperty' && keyName(one) === name)?.value;
+  const bubbles = option('bubbles');
+  const event = eventNamed(body, made.arguments[0]);
+  const detail = option('detail');
+  const args = detail ? readArgs(body, [detail], scope, sink) : [];
+  if (base.type !== 'Identifier' || lookUp(scope, base.name)) readExpression(body, node.callee, scope, 'computed', sink);
+  (sink.sends ??= []).push({
+    channel: { ...place, ...(event === undefined ? {} : { event }) },
+    bubbles: bubbles !== undefined && !(bubbles.type === 'BooleanLiteral' && !bubbles.value),
+    args: args.map((one) => ({
+      ...one,
+      readings: one.readings.map((read) => ({
+        ...read,
+        held: { at: ['detail', ...(read.held?.at ?? [])], how: read.held?.how ?? read.how },
+      })),
+    })),
+    span: spanOf(node),
+  });
+  return true;
+}
+
+function readHear(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Sink): boolean {
+  const place = placeOf(body, base, path, scope);
+  if (!place) return false;
+  const [first, second] = node.arguments;
+  const named = second !== undefined && isText(first);
+  const run = named ? second : first;
+  if (!run) return false;
+  if (base.type !== 'Identifier' || lookUp(scope, base.name)) readExpression(body, node.callee, scope, 'computed', sink);
+  const event = named ? eventNamed(body, first) : '';
+  const channel: Channel = { ...place, ...(event === undefined ? {} : { event }) };
+  (sink.hears ??= []).push(heard(body, run, scope, channel, node));
+  return true;
+}
+
+function heard(body: Body, run: t.Node, scope: Scope, channel: Channel, whole: t.Node): HearFact {
+  const span = spanOf(whole);
+  const given = bare(run);
+  const reading = isFunction(given) ? keptFunction(body, channel.event || 'message', given, scope) : readingsOf(body, given, scope)[0];
+  const action = reading && reading.path.length === 0 ? body.values[reading.value]?.action : undefined;
+  return { channel, span, undone: false, ...(reading ? { reading } : {}), ...(action === undefined ? {} : { action }) };
+}
+
+/** `channel.onmessage = (event) => …`. */
+function readMessageAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, sink: Sink): boolean {
+  const { left } = node;
+  if (left.type !== 'MemberExpression' || left.property.type !== 'Identifier' || left.property.name !== 'onmessage') return false;
+  const object = bare(left.object);
+  if (object.type !== 'Identifier') return false;
+  const place = placeOf(body, object, ['onmessage'], scope);
+  if (place?.on !== 'channel') return false;
+  (sink.hears ??= []).push(heard(body, node.right, scope, { ...place, event: 'message' }, node));
+  return true;
+}
+
+/** Reads what is sent and heard beside props: events of the document, channels, emitters. */
+export const channelDialect: Dialect = { call: readChannelCall, assign: readMessageAssignment };

@@ -1,0 +1,323 @@
+import type * as t from '@babel/types';
+import type { ModuleFacts, Reading } from '../../model/facts';
+import { addAction, addValue, type Body, type Dialect, finishBody, mergeReadings, type ModuleScope, newBody, newSink } from './body';
+import { bindParams, readActionInto, readExpression, readFunctionInto, readingsOf, readStatement } from './expressions';
+import { innerScope, type Meaning, type Scope } from './scope';
+import { type StoreShape, storeShapeOf } from './store-shapes';
+import { bare, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
+
+/** A name that a module declares, with what it is. */
+export type ModuleDeclaration = { readonly name: string; readonly node: t.Node; readonly nameSpan: { start: number; end: number } };
+
+/** Tells whether the text of a module may hold something that lasts, or ask for something from outside. */
+export function mayLast(text: string): boolean {
+  return /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\baction\b|\bdispatch|\bemit|Storage\b|\.postMessage|\baxios\b/.test(
+    text,
+  );
+}
+
+type Reader = { readonly body: Body; readonly scope: Scope; readonly classes: ReadonlyMap<string, t.Class> };
+
+/**
+ * What a module holds and does beside its components and hooks: its variables, stores and
+ * functions. Undefined where nothing of it lasts.
+ */
+export function readModuleBody(
+  module: ModuleScope,
+  statements: readonly t.Statement[],
+  isApart: (name: string) => boolean,
+  dialect: Dialect,
+): ModuleFacts | undefined {
+  const body = newBody(module, dialect);
+  body.isModule = true;
+  const scope = innerScope();
+  const declarations = statements.map(unexported).filter((one): one is t.Statement => one !== undefined);
+  const classes = new Map(
+    declarations.flatMap((one): [string, t.Class][] => (one.type === 'ClassDeclaration' && one.id ? [[one.id.name, one]] : [])),
+  );
+  const reader: Reader = { body, scope, classes };
+  for (const one of declarations)
+    if (one.type === 'FunctionDeclaration' && one.id && !isApart(one.id.name)) declareModuleFunction(reader, one.id.name, one, one.id);
+  for (const one of declarations) {
+    if (one.type === 'VariableDeclaration') for (const each of one.declarations) declareVariable(reader, each, one.kind, isApart);
+    else if (one.type === 'ExpressionStatement') readLoose(reader, one);
+  }
+  const facts = finishBody(body);
+  settleKinds(body);
+  return lasts(facts) ? facts : undefined;
+}
+
+function unexported(statement: t.Statement): t.Statement | undefined {
+  if (statement.type === 'ExportNamedDeclaration') return statement.declaration ?? undefined;
+  if (statement.type !== 'ExportDefaultDeclaration') return statement;
+  const { declaration } = statement;
+  return declaration.type === 'FunctionDeclaration' || declaration.type === 'ClassDeclaration' ? declaration : undefined;
+}
+
+/** Objects that nothing changes are constants. */
+function settleKinds(body: Body): void {
+  const changed = new Set(body.actions.flatMap((action) => action.changes.map((change) => change.value)));
+  body.values.forEach((value, index) => {
+    if (value.kind === 'state' && value.reducer === undefined && value.shape === undefined && !changed.has(index)) value.kind = 'derived';
+  });
+}
+
+function lasts(facts: ModuleFacts): boolean {
+  return (
+    facts.values.some((one) => one.kind === 'state' || one.kind === 'store' || one.kind === 'fetched' || one.shape !== undefined) ||
+    facts.actions.some(
+      (one) => one.changes.length > 0 || one.sends.length > 0 || one.hears.length > 0 || one.invokes.length > 0 || one.cases !== undefined,
+    )
+  );
+}
+
+function declareModuleFunction({ body, scope }: Reader, name: string, node: FunctionNode, at: t.Node): void {
+  const action = addAction(body, name, 'handler', spanOf(node));
+  const value = addValue(body, { name, kind: 'function', span: spanOf(at), from: [], action });
+  scope.names.set(name, { kind: 'function', node, scope, action, value });
+  body.queue.push(() => {
+    readActionInto(body, action, node, scope);
+    const cases = casesOf(node);
+    const facts = body.actions[action];
+    if (facts && cases.length > 0) facts.cases = cases;
+  });
+}
+
+function readLoose({ body, scope }: Reader, statement: t.ExpressionStatement): void {
+  body.queue.push(() => {
+    const sink = newSink();
+    readStatement(body, statement, scope, sink);
+    if (!sink.changes && !sink.invokes && !sink.sends && !sink.hears) return;
+    const action = addAction(body, 'when the module is loaded', 'lifecycle', spanOf(statement));
+    const facts = body.actions[action];
+    if (!facts) return;
+    facts.reads = sink.reads;
+    if (sink.changes) facts.changes = sink.changes;
+    if (sink.invokes) facts.invokes = sink.invokes;
+    if (sink.sends) facts.sends = sink.sends;
+    if (sink.hears) facts.hears = sink.hears;
+  });
+}
+
+function declareVariable(reader: Reader, declarator: t.VariableDeclarator, kind: string, isApart: (name: string) => boolean): void {
+  const { body, scope } = reader;
+  const init = declarator.init ? bare(declarator.init) : undefined;
+  if (declarator.id.type !== 'Identifier') {
+    if (init) takeApart(reader, declarator.id, init);
+    return;
+  }
+  const { name } = declarator.id;
+  if (isApart(name) || (init?.type === 'CallExpression' && init.callee.type === 'Identifier' && init.callee.name === 'require')) return;
+  const span = { start: declarator.id.start ?? 0, end: (declarator.id.start ?? 0) + name.length };
+  if (isFunction(init)) {
+    declareModuleFunction(reader, name, init, { ...declarator.id, start: span.start, end: span.end });
+    return;
+  }
+  const shape = init && storeShapeOf(init);
+  const instance = init?.type === 'NewExpression' && init.callee.type === 'Identifier' ? reader.classes.get(init.callee.name) : undefined;
+  const holds = kind !== 'const' || init?.type === 'ObjectExpression' || init?.type === 'ArrayExpression' || init?.type === 'NewExpression';
+  const value = addValue(body, { name, kind: shape || instance ? 'store' : holds ? 'state' : 'derived', span, from: [] });
+  scope.names.set(name, { kind: 'value', value, path: [] });
+  const facts = body.values[value];
+  if (!facts || !init) return;
+  if (shape) {
+    facts.shape = shape.shape;
+    body.queue.push(() => {
+      facts.from = fillStore(body, value, shape, scope);
+    });
+  } else if (instance) {
+    facts.shape = 'instance';
+    body.queue.push(() => {
+      facts.from = membersOfClass(body, value, instance, scope);
+    });
+  } else {
+    facts.from = readingsOf(body, init, scope);
+    const made = facts.from.map((one) => body.values[one.value]).find((one) => one?.origin !== undefined);
+    if (init.type === 'NewExpression' && made?.origin) facts.origin = made.origin;
+  }
+}
+
+/** `const { opened, closed } = slice.actions`. */
+function takeApart({ body, scope }: Reader, pattern: t.Node, init: t.Node): void {
+  const readings = readingsOf(body, init, scope);
+  const [only] = readings;
+  for (const found of patternNames(pattern)) {
+    const from = readings.map((one): Reading => ({
+      ...one,
+      path: [...one.path, ...found.path],
+      how: one.how === 'same' || one.how === 'part' ? 'part' : one.how,
+    }));
+    const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from: only ? from : [] });
+    scope.names.set(found.name, { kind: 'value', value, path: [] });
+  }
+}
+
+/** What a store holds first, and what its makers do with it. */
+function fillStore(body: Body, store: number, shape: StoreShape, scope: Scope): Reading[] {
+  const from: Reading[] = [];
+  if (shape.reducer)
+    body.values[store] = {
+      ...(body.values[store] ?? { name: '', kind: 'store', span: { start: 0, end: 0 }, from: [] }),
+      reducer: shape.reducer,
+    };
+  if (shape.first) {
+    if (shape.derives && isFunction(shape.first)) return derivedFrom(body, shape.first, scope);
+    if (isFunction(shape.first)) from.push(...storeMadeBy(body, store, shape.first, scope));
+    else from.push(...readingsOf(body, shape.first, scope));
+  }
+  if (shape.writer) {
+    const inner = innerScope(scope);
+    bindAtomParams(shape.writer, inner);
+    const action = addAction(body, 'write', 'handler', spanOf(shape.writer));
+    const { writer } = shape;
+    body.queue.push(() => {
+      const sink = newSink();
+      readFunctionInto(body, writer, inner, sink, writer.params.length);
+      const facts = body.actions[action];
+      if (facts) Object.assign(facts, { reads: sink.reads, changes: sink.changes ?? [], invokes: sink.invokes ?? [] });
+    });
+  }
+  for (const property of shape.handlers ?? []) from.push(handlerOf(body, store, property, scope));
+  return mergeReadings(from);
+}
+
+/** `atom((get) => get(levels) * 2)`: made from what it gets. */
+function derivedFrom(body: Body, node: FunctionNode, scope: Scope): Reading[] {
+  const inner = innerScope(scope);
+  bindAtomParams(node, inner);
+  const sink = newSink();
+  readFunctionInto(body, node, inner, sink, node.params.length);
+  return mergeReadings(sink.reads.map((one) => ({ ...one, how: 'computed' as const })));
+}
+
+/** `get` gives what it is asked for, `set` changes it; the third is what the caller gives. */
+function bindAtomParams(node: FunctionNode, scope: Scope): void {
+  const [get, set] = node.params;
+  const name = (parameter: t.Node | undefined, meaning: Meaning, key: string): void => {
+    if (parameter?.type === 'Identifier') scope.names.set(parameter.name, meaning);
+    else if (parameter?.type === 'ObjectPattern')
+      for (const found of patternNames(parameter)) if (found.path[0] === key) scope.names.set(found.name, meaning);
+  };
+  name(get, { kind: 'gives' }, 'get');
+  name(set, { kind: 'writes' }, 'set');
+}
+
+/** `(set, get) => ({ … })`: the object is the store's first content, `set` changes it, `get` gives it. */
+function storeMadeBy(body: Body, store: number, node: FunctionNode, scope: Scope): Reading[] {
+  const inner = innerScope(scope);
+  const [set, get] = node.params;
+  if (set?.type === 'Identifier') {
+    const value = addValue(body, { name: set.name, kind: 'setter', span: spanOf(set), from: [], partner: store });
+    inner.names.set(set.name, { kind: 'value', value, path: [] });
+  }
+  if (get?.type === 'Identifier') inner.names.set(get.name, { kind: 'calledGives', meaning: { kind: 'value', value: store, path: [] } });
+  const sink = newSink();
+  const result = node.body.type === 'BlockStatement' ? node.body.body.find((one) => one.type === 'ReturnStatement')?.argument : node.body;
+  if (result) readExpression(body, result, inner, 'same', sink);
+  return sink.reads;
+}
+
+/** A reducer of a slice: what it changes is the slice's own state. */
+function handlerOf(body: Body, store: number, property: t.ObjectMethod | t.ObjectProperty, scope: Scope): Reading {
+  const name = keyName(property) ?? '';
+  const span = spanOf(property);
+  const action = addAction(body, name, 'handler', span);
+  const value = addValue(body, { name, kind: 'function', span: spanOf(property.key), from: [], action });
+  const given = property.type === 'ObjectMethod' ? property : sliceFunction(property.value);
+  if (given) {
+    body.queue.push(() => {
+      const inner = innerScope(scope);
+      bindParams(body, given, inner, action);
+      const [state] = given.params;
+      if (state?.type === 'Identifier') inner.names.set(state.name, { kind: 'value', value: store, path: ['()'] });
+      const sink = newSink();
+      readFunctionInto(body, given, inner, sink, given.params.length);
+      const facts = body.actions[action];
+      if (!facts) return;
+      facts.reads = sink.reads;
+      facts.changes =
+        sink.changes ??
+        (sink.returns && sink.returns.length > 0 ? [{ value: store, span, how: 'set', from: sink.returns, path: ['()'] }] : []);
+      if (facts.changes.length === 0) facts.changes = [{ value: store, span, how: 'set', from: [], path: ['()'] }];
+      facts.invokes = sink.invokes ?? [];
+    });
+  }
+  return { value, path: [], how: 'computed', span, held: { at: ['actions', name], how: 'same' } };
+}
+
+function sliceFunction(node: t.Node): FunctionNode | undefined {
+  const given = bare(node);
+  if (isFunction(given)) return given;
+  if (given.type !== 'ObjectExpression') return undefined;
+  for (const property of given.properties) {
+    if (property.type === 'ObjectMethod' && keyName(property) === 'reducer') return property;
+    if (property.type === 'ObjectProperty' && keyName(property) === 'reducer' && isFunction(property.value)) return property.value;
+  }
+  return undefined;
+}
+
+/** An instance of a class of the module: its fields and methods are its members. */
+function membersOfClass(body: Body, store: number, node: t.Class, scope: Scope): Reading[] {
+  const from: Reading[] = [];
+  const before = body.own;
+  const functions = new Map<string, Meaning>();
+  const own = (name: string): Meaning | undefined => functions.get(name) ?? { kind: 'value', value: store, path: [name] };
+  const read = (work: () => void): void => {
+    body.own = own;
+    work();
+    if (before) body.own = before;
+    else delete body.own;
+  };
+  for (const member of node.body.body) {
+    if ((member.type !== 'ClassMethod' && member.type !== 'ClassProperty') || member.static) continue;
+    const name = keyName(member) ?? '';
+    const given = member.type === 'ClassMethod' ? member : member.value ? bare(member.value) : undefined;
+    const span = spanOf(member);
+    if (isFunction(given) && name !== 'constructor') {
+      const action = addAction(body, name, 'handler', span);
+      const value = addValue(body, { name, kind: 'function', span: spanOf(member.key), from: [], action });
+      functions.set(name, { kind: 'function', node: given, scope, action, value });
+      body.queue.push(() => read(() => readActionInto(body, action, given, scope)));
+      const getter = member.type === 'ClassMethod' && member.kind === 'get';
+      from.push({ value, path: getter ? ['()'] : [], how: 'computed', span, held: { at: [name], how: 'same' } });
+    } else if (given && !isFunction(given)) {
+      read(() => {
+        for (const one of readingsOf(body, given, scope))
+          from.push({ ...one, how: 'computed', held: { at: [name, ...(one.held?.at ?? [])], how: one.held?.how ?? one.how } });
+      });
+    }
+  }
+  return from;
+}
+
+/** The kinds of action that a reducer tells apart, each with its lines: `case 'book': …`, `if (action.type === 'book') …`. */
+function casesOf(node: FunctionNode): { told: string; span: { start: number; end: number } }[] {
+  const action = node.params[1];
+  const name = action?.type === 'Identifier' ? action.name : undefined;
+  const taken = action?.type === 'ObjectPattern' ? patternNames(action).find((one) => one.path[0] === 'type')?.name : undefined;
+  if ((!name && !taken) || node.body.type !== 'BlockStatement') return [];
+  const isTold = (given: t.Node): boolean => {
+    const test = bare(given);
+    if (test.type === 'Identifier') return test.name === taken || test.name === name;
+    return (
+      test.type === 'MemberExpression' &&
+      test.object.type === 'Identifier' &&
+      test.object.name === name &&
+      keyName({ key: test.property }) === 'type'
+    );
+  };
+  return node.body.body.flatMap((one) => {
+    if (one.type === 'SwitchStatement' && isTold(one.discriminant)) {
+      return one.cases.flatMap((each) => (each.test?.type === 'StringLiteral' ? [{ told: each.test.value, span: spanOf(each) }] : []));
+    }
+    if (
+      one.type === 'IfStatement' &&
+      one.test.type === 'BinaryExpression' &&
+      isTold(one.test.left) &&
+      one.test.right.type === 'StringLiteral'
+    ) {
+      return [{ told: one.test.right.value, span: spanOf(one) }];
+    }
+    return [];
+  });
+}
