@@ -171,6 +171,8 @@ export type ValueFact = {
   readonly partner?: number;
   /** Index of the action that a function is. */
   readonly action?: number;
+  /** A function that a hook keeps from one rendering to the next. */
+  readonly kept?: true;
   /** A parameter: the action whose it is (absent for the body's own), and which, counted from 0. */
   readonly of?: number;
   readonly position?: number;
@@ -180,6 +182,8 @@ export type ValueFact = {
   readonly origin?: OriginFact;
   /** The shape by which state outside components was recognised: the name in the table of shapes. */
   readonly shape?: string;
+  /** A hook from outside that reads a store: what it gives of it. */
+  readonly gives?: StoreReading;
   /** Module name of the function that handles what is dispatched. */
   readonly reducer?: string;
   /** Names that the body gives to members, where it takes the value apart: `{ '0': 'params' }`. */
@@ -192,6 +196,18 @@ export type ValueFact = {
 
 /** What one argument of a call reads; `action` where it is a function written in place. */
 export type ArgFact = { readonly readings: readonly Reading[]; readonly action?: number; readonly constant?: string };
+
+/** What a hook from outside gives of the store it is handed; numbers are positions of arguments. */
+export type StoreReading =
+  /** The store itself, or what the selector makes of it. */
+  | { readonly gives: 'store'; readonly store: number; readonly selector?: number }
+  /** The value and what changes it, or that alone. */
+  | { readonly gives: 'pair' | 'setter'; readonly store: number }
+  /** What a function returns. */
+  | { readonly gives: 'snapshot'; readonly snapshot: number }
+  /** What a selector makes of the one store that the application has. */
+  | { readonly gives: 'root'; readonly selector: number }
+  | { readonly gives: 'dispatch' };
 
 /** A source of values beyond the components: what is asked, and for what, as far as the text tells. */
 export type OriginFact = {

@@ -2,6 +2,7 @@ import type * as t from '@babel/types';
 import type { AliasFact } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../script/syntax';
+import { storeShapeOf } from '../script/store-shapes';
 import { isCapitalised } from './names';
 
 /** Something the module declares under a name: taken out of its wrappers. */
@@ -31,6 +32,7 @@ export function addsProps(wrapper: Wrapper): boolean {
 function unwrap(node: t.Node): { node: t.Node; wrappers: readonly Wrapper[] } {
   let inner = bare(node);
   if (inner.type !== 'CallExpression') return { node: inner, wrappers: none };
+  if (storeShapeOf(inner)) return { node: inner, wrappers: none };
   const wrappers: Wrapper[] = [];
   for (;;) {
     if (inner.type !== 'CallExpression') return { node: inner, wrappers };

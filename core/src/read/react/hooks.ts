@@ -4,6 +4,7 @@ import type { Span } from '../../model/span';
 import { addAction, addValue, type Body, moduleValue, newSink } from '../script/body';
 import { keptFunction, readActionInto, readArgs, readExpression, readFunctionInto, readingsOf } from '../script/expressions';
 import { originOfHook } from '../script/origins';
+import { storeReadingOf } from '../script/store-shapes';
 import { noteTested } from '../script/names';
 import { innerScope, type Scope } from '../script/scope';
 import { calleeName, dottedName, type FunctionNode, isFunction, patternNames, spanOf } from '../script/syntax';
@@ -90,7 +91,9 @@ export function declareHook(body: Body, declarator: t.VariableDeclarator, call: 
   const [first] = call.arguments;
   if (hook && pairs.has(hook)) declarePair(body, declarator, call, scope);
   else if (hook && functions.has(hook) && isFunction(first) && declarator.id.type === 'Identifier') {
-    declareFunction(body, declarator.id.name, first, scope, 'handler', spanOf(declarator.id));
+    const value = body.values[declareFunction(body, declarator.id.name, first, scope, 'handler', spanOf(declarator.id))];
+    if (value) value.kept = true;
+    if (hook === 'useCallback') followed(body, call, 1, scope);
   } else if (hook === 'useRef') declareNamed(body, declarator, 'ref', call, scope);
   else if (hook && computed.has(hook)) declareComputed(body, declarator, call, scope);
   else if (hook && taking.has(hook) && first && dottedName(first))
@@ -146,6 +149,7 @@ function declareNamed(
   const whole = names.find((found) => found.path.length === 0 && !found.rest);
   const name = whole?.name ?? calleeName(call) ?? '';
   const origin = kind === 'hook' ? originOfHook(body, call, calleeName(call) ?? '') : undefined;
+  const gives = hookName(body, call) ? storeReadingOf(calleeName(call) ?? '') : undefined;
   const value = addValue(body, {
     name,
     kind,
@@ -154,6 +158,7 @@ function declareNamed(
     ...(source ? { source } : {}),
     ...(args.length > 0 ? { args } : {}),
     ...(origin ? { origin } : {}),
+    ...(gives ? { gives } : {}),
   });
   for (const found of names) scope.names.set(found.name, { kind: 'value', value, path: found.path });
   const parts = names.filter((found) => found.path.length === 1 && found.path[0] !== found.name && !found.rest);
@@ -191,6 +196,7 @@ function makeHookValue(body: Body, call: t.CallExpression, scope: Scope): number
   const sink = newSink();
   const args = kind === 'context' ? [] : readArgs(body, call.arguments, scope, sink);
   const origin = kind === 'hook' ? originOfHook(body, call, name) : undefined;
+  const gives = hook ? storeReadingOf(name) : undefined;
   return addValue(body, {
     name,
     kind,
@@ -199,6 +205,7 @@ function makeHookValue(body: Body, call: t.CallExpression, scope: Scope): number
     source,
     ...(args.length > 0 ? { args } : {}),
     ...(origin ? { origin } : {}),
+    ...(gives ? { gives } : {}),
   });
 }
 

@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
 import type { ArgFact, How, OriginFact, Reading } from '../../model/facts';
-import type { Span } from '../../model/span';
+import { contains, type Span } from '../../model/span';
 import {
   addAction,
   addCall,
@@ -498,7 +498,8 @@ function readArguments(body: Body, node: Call, scope: Scope, sink: Sink, items: 
 function readNamedCallback(body: Body, node: t.Identifier, scope: Scope, sink: Sink, items: readonly Reading[]): boolean {
   const meaning = lookUp(scope, node.name);
   const span = spanOf(node);
-  const args: ArgFact[] = [{ readings: items }];
+  const given = mergeReadings(items);
+  const args: ArgFact[] = [{ readings: given }];
   if (meaning?.kind === 'function' && meaning.value !== undefined) {
     addCall(sink, meaning.action);
     (sink.invokes ??= []).push({ span, value: meaning.value, path: noPath, args });
@@ -507,7 +508,7 @@ function readNamedCallback(body: Body, node: t.Identifier, scope: Scope, sink: S
   const value = meaning?.kind === 'value' && meaning.path.length === 0 ? body.values[meaning.value] : undefined;
   if (meaning?.kind !== 'value' || !value) return false;
   if (value.kind === 'setter' && value.partner !== undefined) {
-    (sink.changes ??= []).push({ value: value.partner, span, how: 'set', from: items });
+    (sink.changes ??= []).push({ value: value.partner, span, how: 'set', from: given });
     return true;
   }
   if (value.kind === 'prop') (sink.raises ??= []).push({ event: value.name, value: meaning.value, optional: false, span, args });
@@ -631,7 +632,7 @@ export function readFunctionInto(body: Body, node: FunctionNode, scope: Scope, s
     const inner = newSink();
     inner.depth = sink.depth;
     readExpression(body, node.body, scope, 'same', inner);
-    if (sink.depth === 1) (sink.returns ??= []).push(...inner.reads);
+    if (sink.depth === 1) (sink.returns ??= []).push(...resultOf(inner));
     mergeInto(sink, inner, 'computed');
   }
   sink.depth--;
@@ -690,8 +691,15 @@ function readReturn(body: Body, argument: t.Node, scope: Scope, sink: Sink): voi
   const inner = newSink();
   inner.depth = sink.depth;
   readExpression(body, argument, scope, 'same', inner);
-  if (sink.depth === 1) (sink.returns ??= []).push(...inner.reads);
+  if (sink.depth === 1) (sink.returns ??= []).push(...resultOf(inner));
   mergeInto(sink, inner, 'computed');
+}
+
+/** What an expression gives: not what it put into a state or an event on the way. */
+function resultOf(inner: Sink): Reading[] {
+  if (!inner.changes && !inner.raises) return inner.reads;
+  const apart = [...(inner.changes ?? []), ...(inner.raises ?? [])];
+  return inner.reads.filter((read) => !apart.some((one) => contains(one.span, read.span)));
 }
 
 function readLocal(body: Body, node: t.VariableDeclarator, scope: Scope, sink: Sink): void {

@@ -229,16 +229,16 @@ function handlerOf(body: Body, store: number, property: t.ObjectMethod | t.Objec
       const inner = innerScope(scope);
       bindParams(body, given, inner, action);
       const [state] = given.params;
-      if (state?.type === 'Identifier') inner.names.set(state.name, { kind: 'value', value: store, path: ['()'] });
+      if (state?.type === 'Identifier') inner.names.set(state.name, { kind: 'value', value: store, path: [] });
       const sink = newSink();
       readFunctionInto(body, given, inner, sink, given.params.length);
       const facts = body.actions[action];
       if (!facts) return;
       facts.reads = sink.reads;
+      facts.cases = [{ told: name, span }];
       facts.changes =
-        sink.changes ??
-        (sink.returns && sink.returns.length > 0 ? [{ value: store, span, how: 'set', from: sink.returns, path: ['()'] }] : []);
-      if (facts.changes.length === 0) facts.changes = [{ value: store, span, how: 'set', from: [], path: ['()'] }];
+        sink.changes ?? (sink.returns && sink.returns.length > 0 ? [{ value: store, span, how: 'set', from: sink.returns }] : []);
+      if (facts.changes.length === 0) facts.changes = [{ value: store, span, how: 'set', from: [] }];
       facts.invokes = sink.invokes ?? [];
     });
   }

@@ -29,12 +29,9 @@ export function memberChain(node: t.Node): Chain {
 
 /** `a` is the reading of a whole; what is done with it on the way makes it less. */
 export function weaken(inner: How, outer: How): How {
+  if (inner === 'called') return inner;
   if (outer === 'same' || outer === 'part') return inner === 'same' ? outer : inner;
-  return outer === 'spread' && inner !== 'computed' && inner !== 'called'
-    ? 'spread'
-    : outer === 'item' && inner === 'computed'
-      ? 'item'
-      : outer;
+  return outer === 'spread' && inner !== 'computed' ? 'spread' : outer === 'item' && inner === 'computed' ? 'item' : outer;
 }
 
 export function howOf(path: readonly string[], how: How): How {

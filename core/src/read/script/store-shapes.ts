@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import type { StoreReading } from '../../model/facts';
 import { bare, calleeName, type FunctionNode, isFunction, keyName } from './syntax';
 
 /** The shape by which state outside components is recognised, and the parts of the call that makes it. */
@@ -98,20 +99,8 @@ function member(options: t.Node | undefined, name: string): t.Node | undefined {
   return undefined;
 }
 
-/** What a hook from outside gives of the store it is handed. */
-export type HookShape =
-  /** The store itself, or what the selector at `selector` makes of it. */
-  | { readonly gives: 'store'; readonly store: number; readonly selector?: number }
-  /** A pair: the value, and what changes it. */
-  | { readonly gives: 'pair' | 'setter'; readonly store: number }
-  /** What the function at `snapshot` returns. */
-  | { readonly gives: 'snapshot'; readonly snapshot: number }
-  /** What a selector makes of the one store that the application has. */
-  | { readonly gives: 'root'; readonly selector: number }
-  | { readonly gives: 'dispatch' };
-
 /** Hooks from outside that read stores, by name. */
-export const hookShapes: Readonly<Record<string, HookShape>> = {
+const hookShapes: Readonly<Record<string, StoreReading>> = {
   useSyncExternalStore: { gives: 'snapshot', snapshot: 1 },
   useStore: { gives: 'store', store: 0, selector: 1 },
   useStoreWithEqualityFn: { gives: 'store', store: 0, selector: 1 },
@@ -125,3 +114,8 @@ export const hookShapes: Readonly<Record<string, HookShape>> = {
   useSelector: { gives: 'root', selector: 0 },
   useDispatch: { gives: 'dispatch' },
 };
+
+/** What a hook gives of a store, by the hook's name; undefined for hooks that read none. */
+export function storeReadingOf(hook: string): StoreReading | undefined {
+  return Object.hasOwn(hookShapes, hook) ? hookShapes[hook] : undefined;
+}

@@ -1,0 +1,132 @@
+import type { Binding, TemplateUse } from '../model/facts';
+import { channelKey } from './channels';
+import { type Frame, type Spot, spotKey } from './frames';
+import type { Step } from './step';
+import { arrivals, codeAt } from './targets';
+import { forward } from './track';
+import type { Caller, Ways } from './way';
+
+const most = 2000;
+
+type Task = { readonly spot: Spot; readonly trail: readonly Step[] };
+
+/** Where an action is run: followed as a value from where it is declared to all that call it. */
+export function findCallers(ways: Ways, frame: Frame, action: number): Caller[] {
+  const { graph } = ways;
+  const index = graph.indexOf(frame);
+  const found: Caller[] = [];
+  const start: Task[] = [];
+  const attached = index.attached.get(action);
+  if (attached) {
+    const at = codeAt(frame, attached.binding.span);
+    if (attached.node.kind === 'element')
+      found.push({ by: 'platform', frame, at, trail: [], args: [], event: attached.binding.name, element: attached.node.tag });
+    else start.push(...given(ways, frame, attached.node, attached.binding));
+  }
+  const value = index.functionOf.get(action);
+  if (value !== undefined) start.push({ spot: { frame: frame.index, value, track: [] }, trail: [] });
+  return [...found, ...followFunction(ways, start)];
+}
+
+/** A function written in a binding of a use: it arrives as that prop. */
+function given({ graph }: Ways, frame: Frame, use: TemplateUse, binding: Binding): Task[] {
+  return graph.madeBy(frame, use).flatMap((place) =>
+    arrivals(graph, place, binding.name, []).map((spot): Task => ({
+      spot,
+      trail: [{ kind: 'catches', how: 'same', at: codeAt(frame, binding.span), frame: frame.index, name: binding.name, to: spot }],
+    })),
+  );
+}
+
+/** Follows functions to where they are called. */
+export function followFunction(ways: Ways, start: readonly Task[]): Caller[] {
+  const found: Caller[] = [];
+  const seen = new Set<string>();
+  const stack = [...start];
+  for (let task = stack.pop(); task && seen.size < most; task = stack.pop()) {
+    const key = spotKey(task.spot);
+    if (seen.has(key)) continue;
+    seen.add(key);
+    found.push(...calledAt(ways, task));
+    for (const step of ways.onward(task.spot)) {
+      if (!step.to || step.how === 'computed' || step.kind === 'changes' || step.kind === 'starts') {
+        if (!step.to || step.kind !== 'starts') continue;
+      }
+      stack.push({ spot: step.to, trail: step.silent ? task.trail : [...task.trail, ...(step.via ?? []), step] });
+    }
+  }
+  return found;
+}
+
+/** Calls of the function that a spot holds, within its own body. */
+function calledAt({ graph }: Ways, { spot, trail }: Task): Caller[] {
+  const frame = graph.frames[spot.frame];
+  if (!frame) return [];
+  const index = graph.indexOf(frame);
+  const found: Caller[] = [];
+  for (const site of index.calls.get(spot.value) ?? []) {
+    if (site.by === 'raise' && spot.track.length === 0) {
+      found.push({
+        by: 'raise',
+        frame,
+        at: codeAt(frame, site.raise.span),
+        trail,
+        args: site.raise.args ?? [],
+        action: site.action,
+        name: site.raise.event,
+      });
+    } else if (site.by === 'call' && leadsTo(site.call.path, spot.track)) {
+      const name = [frame.body.values[site.call.value]?.name ?? '', ...site.call.path].join('.');
+      found.push({ by: 'call', frame, at: codeAt(frame, site.call.span), trail, args: site.call.args, action: site.action, name });
+    }
+  }
+  for (const sink of index.sinks.get(spot.value) ?? []) {
+    const passed = forward(sink.reading, spot.track);
+    if (!passed || passed.track.length > 0) continue;
+    const at = codeAt(frame, sink.reading.span);
+    if (sink.to === 'attribute' && sink.binding.direction === 'out') {
+      found.push({
+        by: 'platform',
+        frame,
+        at: codeAt(frame, sink.binding.span),
+        trail,
+        args: [],
+        event: sink.binding.name,
+        element: sink.element.tag,
+      });
+    } else if (sink.to === 'read' && passed.how !== 'item') {
+      found.push({ by: 'handed', frame, at, trail, args: [], action: sink.action, name: frame.body.actions[sink.action]?.name ?? '' });
+    } else if (sink.to === 'argument' && !graph.hookFrame(frame.index, sink.value) && !frame.body.values[sink.value]?.gives) {
+      found.push({ by: 'outside', frame, at, trail, args: [], name: frame.body.values[sink.value]?.source ?? '' });
+    } else if (sink.to === 'prop' && /^on[A-Z]/.test(sink.binding.name) && graph.model.useOfNode.get(sink.use)?.target.kind === 'outside') {
+      found.push({
+        by: 'platform',
+        frame,
+        at: codeAt(frame, sink.binding.span),
+        trail,
+        args: [],
+        event: sink.binding.name,
+        element: sink.use.tag,
+      });
+    }
+  }
+  frame.body.actions.forEach((action, at) => {
+    for (const hear of action.hears) {
+      if (hear.reading?.value !== spot.value || !leadsTo(hear.reading.path, spot.track)) continue;
+      found.push({
+        by: 'channel',
+        frame,
+        at: codeAt(frame, hear.span),
+        trail,
+        args: [],
+        channel: channelKey(graph, frame, hear.channel),
+        action: at,
+      });
+    }
+  });
+  return found;
+}
+
+function leadsTo(path: readonly string[], track: readonly string[]): boolean {
+  return path.length === track.length && path.every((one, at) => one === track[at] || one === '*' || track[at] === '*');
+}

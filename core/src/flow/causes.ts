@@ -1,0 +1,173 @@
+import { type Frame, type Spot, spotKey, valueOf } from './frames';
+import { type Draft, draftOf } from './ladder';
+import { nameOf, type Step } from './step';
+import { codeAt } from './targets';
+import type { Caller, Ways, Writer } from './way';
+
+/** The states, stores and requests that a value comes from, with the steps to each. */
+export function originsOf(ways: Ways, spot: Spot): { readonly spot: Spot; readonly trail: readonly Step[] }[] {
+  const found: { spot: Spot; trail: readonly Step[] }[] = [];
+  const seen = new Set<string>();
+  const stack: { spot: Spot; trail: readonly Step[] }[] = [{ spot, trail: [] }];
+  for (let at = stack.pop(); at && seen.size < 2000; at = stack.pop()) {
+    const key = spotKey(at.spot);
+    const value = valueOf(ways.graph, at.spot);
+    if (!value || seen.has(key)) continue;
+    seen.add(key);
+    const lasts = value.kind === 'state' || value.kind === 'ref' || (value.kind === 'store' && !value.args);
+    if (lasts) found.push(at);
+    for (const step of ways.back(at.spot)) {
+      if (!step.to || (lasts && step.kind !== 'gives' && step.kind !== 'takes')) continue;
+      stack.push({ spot: step.to, trail: step.silent ? at.trail : [...at.trail, step] });
+    }
+  }
+  return found;
+}
+
+/** Hangs below a line who changes a state, and what leads there: back to a click, a key, a timer, an answer. */
+export function hangWriters(ways: Ways, above: Draft, state: Spot, seen: Set<string>): number {
+  const { graph } = ways;
+  const frame = graph.frames[state.frame];
+  if (!frame) return 0;
+  const writers = ways.writers(frame, state.value).filter((writer) => touches(writer, state));
+  for (const writer of writers) {
+    const step: Step = {
+      kind: 'changes',
+      how: 'same',
+      at: writer.at,
+      frame: writer.frame.index,
+      name: nameOf(graph, { ...state, track: [] }),
+      ...(writer.told === undefined ? {} : { by: writer.told }),
+    };
+    const draft = draftOf(graph, step, writer.name);
+    above.below.push(draft);
+    if (writer.action >= 0) hangCauses(ways, draft, writer.frame, writer.action, seen);
+    else for (const caller of platformOf(ways, writer)) draft.below.push(caller);
+  }
+  return writers.length;
+}
+
+function touches(writer: Writer, state: Spot): boolean {
+  const length = Math.min(writer.path.length, state.track.length);
+  for (let at = 0; at < length; at++) {
+    const [a, b] = [writer.path[at], state.track[at]];
+    if (a !== b && a !== '*' && b !== '*') return false;
+  }
+  return true;
+}
+
+/** A setter that is handed to an element as it is. */
+function platformOf({ graph }: Ways, writer: Writer): Draft[] {
+  const text = { kind: 'starts', how: 'same', at: writer.at, frame: writer.frame.index, name: writer.name, ending: 'platform' } as const;
+  return [draftOf(graph, text, writer.name)];
+}
+
+/** Hangs below a line what makes an action run. */
+export function hangCauses(ways: Ways, above: Draft, frame: Frame, action: number, seen: Set<string>): void {
+  const { graph } = ways;
+  const facts = frame.body.actions[action];
+  const key = `cause ${frame.index} ${action}`;
+  if (!facts) return;
+  if (seen.has(key)) {
+    above.below.push(
+      draftOf(
+        graph,
+        { kind: 'catches', how: 'same', at: codeAt(frame, facts.span), frame: frame.index, name: facts.name, ending: 'again' },
+        facts.name,
+      ),
+    );
+    return;
+  }
+  seen.add(key);
+  const callers = ways.callers(frame, action);
+  if (facts.kind === 'effect' || facts.kind === 'lifecycle' || facts.kind === 'render' || callers.length === 0) {
+    const runsBy: Step = {
+      kind: 'starts',
+      how: 'same',
+      at: codeAt(frame, facts.span),
+      frame: frame.index,
+      name: facts.name,
+      ending: callers.length === 0 && facts.kind === 'handler' ? 'unknown' : 'platform',
+      by: causeOf(
+        facts.kind,
+        facts.follows?.map((one) => frame.body.values[one.value]?.name ?? ''),
+      ),
+    };
+    above.below.push(draftOf(graph, runsBy, facts.name));
+    return;
+  }
+  const caught = draftOf(
+    graph,
+    { kind: 'catches', how: 'same', at: codeAt(frame, facts.span), frame: frame.index, name: facts.name },
+    facts.name,
+  );
+  above.below.push(caught);
+  for (const caller of callers) hangCaller(ways, caught, caller, seen);
+}
+
+function causeOf(kind: string, follows: readonly string[] | undefined): string {
+  if (kind === 'render') return 'while it renders';
+  if (kind === 'lifecycle') return 'by the framework';
+  if (follows === undefined) return 'after each rendering';
+  return follows.length === 0 ? 'once it stands on the page' : `when ${follows.join(', ')} changes`;
+}
+
+function hangCaller(ways: Ways, above: Draft, caller: Caller, seen: Set<string>): void {
+  const { graph } = ways;
+  let at = above;
+  for (const step of caller.trail) {
+    const draft = draftOf(graph, step.kind === 'catches' ? step : { ...step, kind: 'relays' }, step.name);
+    delete (draft as { spot?: Spot }).spot;
+    const known = at.below.find(
+      (one) =>
+        one.kind === draft.kind &&
+        one.place === draft.place &&
+        one.code[0]?.start === draft.code[0]?.start &&
+        one.code[0]?.file === draft.code[0]?.file,
+    );
+    if (!known) at.below.push(draft);
+    at = known ?? draft;
+  }
+  const base = { how: 'same', at: caller.at, frame: caller.frame.index } as const;
+  switch (caller.by) {
+    case 'platform':
+      at.below.push(draftOf(graph, { kind: 'starts', ...base, name: caller.event, ending: 'platform', by: caller.element }, caller.event));
+      return;
+    case 'outside':
+      at.below.push(draftOf(graph, { kind: 'starts', ...base, name: caller.name, ending: 'leaves', by: caller.name }, caller.name));
+      return;
+    case 'channel':
+      hangSenders(ways, at, caller, seen);
+      return;
+    default: {
+      const draft = draftOf(graph, { kind: caller.by === 'raise' ? 'raises' : 'calls', ...base, name: caller.name }, caller.name);
+      at.below.push(draft);
+      hangCauses(ways, draft, caller.frame, caller.action, seen);
+    }
+  }
+}
+
+function hangSenders(ways: Ways, above: Draft, caller: Extract<Caller, { by: 'channel' }>, seen: Set<string>): void {
+  const { graph } = ways;
+  const key = caller.channel;
+  const name = key?.split(' ').at(-1) || (key ?? '');
+  const senders = key === undefined ? [] : ways.senders(key, caller.frame);
+  const heard: Step = { kind: 'hears', how: 'same', at: caller.at, frame: caller.frame.index, name };
+  const draft = draftOf(
+    graph,
+    senders.length > 0
+      ? heard
+      : { ...heard, ending: key === undefined ? 'unknown' : 'platform', by: key?.startsWith('document') ? 'the page' : name },
+    name,
+  );
+  above.below.push(draft);
+  for (const sender of senders) {
+    const sent = draftOf(
+      graph,
+      { kind: 'publishes', how: 'same', at: codeAt(sender.frame, sender.send.span), frame: sender.frame.index, name },
+      name,
+    );
+    draft.below.push(sent);
+    hangCauses(ways, sent, sender.frame, sender.action, seen);
+  }
+}

@@ -1,0 +1,98 @@
+import type { Rung } from './ladder';
+
+/** `onClick` → `click`. */
+function plainEvent(name: string): string {
+  return /^on[A-Z]/.test(name) ? name.slice(2).toLowerCase() : name;
+}
+
+/** What happens at a rung, in words. */
+export function saysOf(rung: Rung): string {
+  if (rung.by === 'impact') return rung.ending === 'painted' ? 'renders again, may show something new' : 'renders again, shows nothing new';
+  const before = rung.from < 0;
+  const ending = endingOf(rung);
+  const happens = before ? 'starts here' : happensAt(rung);
+  return ending === '' ? happens : happens === '' ? ending : `${happens}, ${ending}`;
+}
+
+function happensAt(rung: Rung): string {
+  const { name, was, by } = rung;
+  const named = name !== was && name !== '' && was !== '' ? `${was} → ${name}` : name;
+  switch (rung.kind) {
+    case 'owns':
+      return rung.ending === undefined ? 'owns it' : '';
+    case 'passes':
+      if (by !== undefined && rung.ending === undefined) return `given to ${by}`;
+      return rung.unread ? 'passes on unread' : rung.ending === undefined ? `given as ${name}` : '';
+    case 'renames':
+      return rung.unread ? `renamed: ${named}, passes on unread` : `renamed: ${named}`;
+    case 'narrows':
+      return rung.how === 'item' ? `one item at a time, as ${name}` : `a part of it, as ${name}`;
+    case 'derives':
+      return by === undefined ? `computed: ${name}` : `computed by ${by}`;
+    case 'gives':
+      return by === undefined ? `given back as ${name}` : `given by ${by} as ${name}`;
+    case 'reads':
+      return by === 'follows' ? 'starts an effect' : by === undefined || by === '' ? 'read' : `read in ${by}`;
+    case 'paints':
+      return by === 'condition' ? 'decides what shows' : by === undefined ? 'painted' : `painted on <${by}>`;
+    case 'starts':
+      return rung.ending === 'platform' || rung.ending === 'leaves' || rung.ending === 'unknown' ? '' : `first value of ${name}`;
+    case 'changes':
+      return by === undefined ? `changes ${name}` : `changes ${name} by ${by}`;
+    case 'raises':
+      return `raises ${name}`;
+    case 'relays':
+      return `hands on ${name}`;
+    case 'catches':
+      return by === undefined || by === name ? `caught by ${name}` : `caught by ${by} as ${name}`;
+    case 'calls':
+      return rung.ending === undefined ? `calls ${name}` : '';
+    case 'provides':
+      return `provides ${name}`;
+    case 'takes':
+      return by === undefined ? `takes ${name}` : `takes ${by}`;
+    case 'publishes':
+      return `sends ${name}`;
+    case 'hears':
+      return `hears ${name}`;
+  }
+}
+
+function endingOf(rung: Rung): string {
+  const { by } = rung;
+  if (rung.ending === undefined) return '';
+  switch (rung.ending) {
+    case 'painted':
+    case 'read':
+      return '';
+    case 'leaves':
+      return by === undefined || by === '' ? 'leaves the project' : `leaves the project: ${by}`;
+    case 'unheard':
+      return 'nobody listens';
+    case 'untaken':
+      return rung.kind === 'takes' ? 'nothing above provides it' : rung.kind === 'provides' ? 'nobody takes it' : 'not taken there';
+    case 'constant':
+      return by === undefined ? 'a constant' : `a constant: ${by}`;
+    case 'function':
+      return 'a function';
+    case 'asked':
+      return by === undefined ? 'comes from outside' : `comes from outside: ${by}`;
+    case 'platform':
+      return rung.kind === 'starts' ? startOf(rung) : `by the platform${by === undefined ? '' : `: ${by}`}`;
+    case 'default':
+      return by === undefined ? 'the default' : `the default: ${by}`;
+    case 'page':
+      return 'given from above the page';
+    case 'unknown':
+      return by === undefined || by === '' ? 'cannot be followed further' : `cannot be followed further: ${by}`;
+    case 'again':
+      return 'seen above';
+  }
+}
+
+function startOf(rung: Rung): string {
+  const { by, name } = rung;
+  if (by === undefined) return `${plainEvent(name)} of an element`;
+  if (/^(while|by|after|once|when)\b/.test(by)) return `runs ${by}`;
+  return `${plainEvent(name)} on <${by}>`;
+}
