@@ -11,6 +11,7 @@ export default [
       index('routes/start.tsx'),
       route('carve', 'routes/carve.tsx'),
       route('tree', 'routes/tree.tsx'),
+      route('trace', 'routes/trace.tsx'),
       route('findings', 'routes/findings.tsx'),
     ]),
   ]),

@@ -1,4 +1,4 @@
-import type { Binding, Framework } from '../model/facts';
+import type { Binding, BodyFacts, Framework } from '../model/facts';
 import type { ComponentId } from '../model/ids';
 import type { Component, ContractProp, Model, Use } from '../model/model';
 import { useById } from '../model/lookup';
@@ -6,6 +6,7 @@ import { locate, type Location } from '../model/span';
 import type { Knot, Strand } from '../model/strand';
 import type { Place, PlaceIndex, Tree } from '../model/tree';
 import { conditionOf, providerFor } from '../tree';
+import type { SubjectId } from './subject';
 
 /** What the card beside the tree tells of one place. */
 export type PlaceCard = {
@@ -62,6 +63,8 @@ export type TakeEntry = {
   readonly context: string;
   readonly at: Location;
   readonly via: readonly string[];
+  /** For a trace of it. */
+  readonly subject: SubjectId;
   readonly provider?: PlaceRef | 'above the page';
 };
 
@@ -148,8 +151,34 @@ function takeEntries(model: Model, tree: Tree, place: Place, component: Componen
   return component.takes.map((take): TakeEntry => {
     const provider = providerFor(tree, place, take.context);
     const owner = provider && (refTo(model, tree, provider.owner) ?? ('above the page' as const));
-    return { context: model.contexts.get(take.context)?.name ?? '', at: take.at, via: take.via, ...(owner ? { provider: owner } : {}) };
+    return {
+      context: model.contexts.get(take.context)?.name ?? '',
+      at: take.at,
+      via: take.via,
+      subject: takeSubject(model, component, take),
+      ...(owner ? { provider: owner } : {}),
+    };
   });
+}
+
+/** A taken context as the subject of a trace: the value that takes it, in the hook that does. */
+function takeSubject(model: Model, component: Component, take: Component['takes'][number]): SubjectId {
+  let { file } = component;
+  let body: BodyFacts = component.facts;
+  for (const name of take.via) {
+    const call =
+      body.values.find((value) => value.kind === 'hook' && value.source?.split('.').at(-1) === name) ??
+      body.values.find((value) => value.kind === 'hook');
+    const named = call?.source === undefined ? undefined : model.named(file, call.source);
+    if (named?.kind !== 'hook') break;
+    ({ file } = named);
+    body = named.fact;
+  }
+  const taken = body.values.find((value) => {
+    const meant = value.kind === 'context' && value.source !== undefined ? model.named(file, value.source) : undefined;
+    return meant?.kind === 'context' && meant.id === take.context;
+  });
+  return [component.id, ...take.via, taken?.name ?? component.facts.values[take.value]?.name ?? ''].join('~');
 }
 
 function renderEntries(model: Model, component: Component): RenderEntry[] {

@@ -27,6 +27,7 @@ export function followAll(ways: Ways, start: Draft, spot: Spot, next: (spot: Spo
     const task = queue[at] as Task;
     const through: { spot: Spot; was: string }[] = [{ spot: task.spot, was: task.was }];
     const silent = new Set<string>();
+    const taken = new Set<string>();
     for (let one = through.pop(); one; one = through.pop()) {
       for (const step of next(one.spot)) {
         if (step.silent && step.to) {
@@ -36,6 +37,9 @@ export function followAll(ways: Ways, start: Draft, spot: Spot, next: (spot: Spo
           through.push({ spot: step.to, was: one.was });
           continue;
         }
+        const same = `${step.kind} ${step.frame} ${step.at.file} ${step.at.start} ${step.to ? spotKey(step.to) : `${step.ending} ${step.by}`}`;
+        if (taken.has(same)) continue;
+        taken.add(same);
         let above = task.draft;
         for (const via of step.via ?? []) {
           const known = above.below.find(

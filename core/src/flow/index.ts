@@ -25,3 +25,5 @@ export { type Answer, type Asked, whoAnswers } from './answers';
 export { spotAt, spotOf, type Subject, type SubjectId, subjectId, type SubjectKind, subjectOf } from './subject';
 export { saysOf } from './says';
 export { commonOwner } from './owner';
+export { ladderLines, type LadderLine, type LaneMarks } from './fans';
+export { questionWords, subjectWords, traceText } from './text';

@@ -42,7 +42,7 @@ function happensAt(rung: Rung): string {
     case 'raises':
       return `raises ${name}`;
     case 'relays':
-      return `hands on ${name}`;
+      return `hands it to ${name}`;
     case 'catches':
       return by === undefined || by === name ? `caught by ${name}` : `caught by ${by} as ${name}`;
     case 'calls':

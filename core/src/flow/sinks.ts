@@ -11,6 +11,7 @@ import type {
   TemplateNode,
   TemplateUse,
 } from '../model/facts';
+import { contains } from '../model/span';
 import { walkTemplate } from '../model/walk';
 
 type ElementNode = Extract<TemplateNode, { kind: 'element' }>;
@@ -186,6 +187,7 @@ function noteAction(action: ActionFact, index: number, tables: Tables): void {
   for (const reading of action.follows ?? []) note({ reading, to: 'follows', action: index });
   for (const reading of action.reads) {
     if (reading.how === 'called' || told.has(reading.span.start)) continue;
+    if (action.changes.some((change) => change.value === reading.value && contains(change.span, reading.span))) continue;
     add(sinks, reading.value, { reading, to: 'read', action: index });
   }
 }

@@ -151,7 +151,10 @@ function valueWith(frame: Frame, own: string): { value: number; track: string[] 
     const fits = own === name || own.startsWith(`${name}.`);
     if (fits && (!best || name.length > best.length)) best = { value, length: name.length };
   });
-  if (!best) return undefined;
+  if (!best) {
+    const rest = frame.body.values.findIndex((value) => value.kind === 'rest' || value.kind === 'props');
+    return rest >= 0 && frame.kind === 'component' ? { value: rest, track: own.split('.') } : undefined;
+  }
   const part = own.slice(best.length);
   return { value: best.value, track: part === '' ? [] : part.slice(1).split('.') };
 }

@@ -1,4 +1,19 @@
-import type { Finding, NameHit, Page, PlaceCard, PlaceIndex, Problem, Severity, Strand, UseCounts } from '@liana/core';
+import type {
+  Answer,
+  Finding,
+  FilePath,
+  NameHit,
+  Page,
+  PlaceCard,
+  PlaceIndex,
+  Problem,
+  Severity,
+  Strand,
+  SubjectId,
+  SubjectKind,
+  Trace,
+  UseCounts,
+} from '@liana/core';
 
 /** What an opened project amounts to. */
 export type Summary = {
@@ -47,6 +62,8 @@ export type Excerpt = {
   readonly line: number;
   readonly firstLine: number;
   readonly text: string;
+  /** For each line of the text, the offset in the file at which it starts. */
+  readonly from: readonly number[];
   /** Marks as offsets in `text`. */
   readonly marks: readonly { readonly start: number; readonly end: number }[];
 };
@@ -56,3 +73,41 @@ export type FindingView = Finding & { readonly componentName: string; readonly l
 export type CardAnswer = { readonly card: PlaceCard; readonly findings: readonly FindingView[]; readonly line: number };
 
 export type SearchHit = NameHit & { readonly line: number };
+
+/** One line of code of a rung: the text without its indentation, what is marked in it, and where it stands. */
+export type CodeLine = {
+  readonly file: FilePath;
+  /** 1-based. */
+  readonly line: number;
+  readonly text: string;
+  /** Offset of the text's first character in the file. */
+  readonly from: number;
+  readonly marks: readonly { readonly start: number; readonly end: number }[];
+};
+
+/** A value or event that can be traced, for lists to choose from. */
+export type SubjectEntry = {
+  /** Id of the page on which the place is. */
+  readonly page: string;
+  readonly id: SubjectId;
+  readonly name: string;
+  readonly kind: SubjectKind;
+  readonly home: string;
+  readonly place: PlaceIndex;
+};
+
+export type TraceAnswer = {
+  readonly page: PageEntry;
+  readonly trace: Trace;
+  /** For each rung, by its index, the lines of its code. */
+  readonly code: readonly (readonly CodeLine[])[];
+  /** For each rung, what a trace from there is of; absent where nothing goes on. */
+  readonly onward: readonly (SubjectId | undefined)[];
+  /** Names of the places that `impact` mentions. */
+  readonly names: Readonly<Record<PlaceIndex, string>>;
+  /** Who answers, where the subject is a context that is taken. */
+  readonly answers?: Answer;
+  /** Who changes what it comes from, in short. */
+  readonly writers: readonly { readonly who: string; readonly says: string; readonly kind: string; readonly code: CodeLine }[];
+  readonly text: string;
+};

@@ -1,5 +1,5 @@
-import { lineAt, lineSpan, lineStarts, type Location } from '@liana/core';
-import type { Excerpt } from './answers';
+import { type FileFacts, lineAt, lineSpan, lineStarts, type Location, type Span } from '@liana/core';
+import type { CodeLine, Excerpt } from './answers';
 
 const before = 2;
 const after = 4;
@@ -50,6 +50,46 @@ export function cutExcerpt(text: string, marks: readonly Location[]): Excerpt | 
     line,
     firstLine,
     text: pieces.map((piece) => piece.text).join('\n'),
+    from: pieces.map((piece) => piece.from),
     marks: near.map((mark) => ({ start: offset(mark.start), end: offset(mark.end) })).filter((mark) => mark.end > mark.start),
   };
+}
+
+/** The line of code that a place starts in, without its indentation; what lies on further lines is not marked. */
+export function cutLine(text: string, at: Location): CodeLine {
+  const starts = lineStarts(text);
+  const line = lineAt(starts, at.start);
+  const { start, end } = lineSpan(text, starts, line);
+  const whole = text.slice(start, end);
+  const from = start + whole.length - whole.trimStart().length;
+  const shown = text.slice(from, end).trimEnd();
+  const mark = { start: Math.max(0, at.start - from), end: Math.min(shown.length, at.end - from) };
+  return { file: at.file, line, text: shown, from, marks: mark.end > mark.start ? [mark] : [] };
+}
+
+const mostOfWhole = 400;
+
+/** The component, hook or function around a place as a whole; the place's own lines where there is none. */
+export function cutWhole(text: string, at: Location, facts: FileFacts | undefined): Excerpt | undefined {
+  const around: readonly Span[] = [
+    ...(facts?.components ?? []).map((one) => one.span),
+    ...(facts?.shared ?? []).flatMap((one) => (one.kind === 'hook' ? [one.span] : [])),
+    ...(facts?.module?.actions ?? []).map((one) => one.span),
+  ].filter((span) => span.start <= at.start && at.end <= span.end);
+  const [smallest] = [...around].sort((a, b) => a.end - a.start - (b.end - b.start));
+  if (!smallest) return cutExcerpt(text, [at]);
+  const starts = lineStarts(text);
+  const first = lineAt(starts, smallest.start);
+  const last = Math.min(lineAt(starts, Math.max(smallest.start, smallest.end - 1)), first + mostOfWhole);
+  const from: number[] = [];
+  const lines: string[] = [];
+  for (let line = first; line <= last; line++) {
+    const span = lineSpan(text, starts, line);
+    from.push(span.start);
+    lines.push(text.slice(span.start, span.end));
+  }
+  const shown = lines.join('\n');
+  const base = from[0] ?? 0;
+  const mark = { start: at.start - base, end: Math.min(at.end - base, shown.length) };
+  return { file: at.file, line: lineAt(starts, at.start), firstLine: first, text: shown, from, marks: mark.end > mark.start ? [mark] : [] };
 }

@@ -12,6 +12,7 @@ import {
   type PlanMatch,
   type Skeleton,
   lineStarts,
+  makeWays,
   isConfig,
   link,
   type Linked,
@@ -20,22 +21,30 @@ import {
   type Page,
   pageOf,
   placeCard,
+  type Question,
   readerVersion,
   relink,
+  type Spot,
+  spotAt,
+  spotOf,
   strandsOf,
+  subjectOf,
   type SourceFile,
   type Strand,
   type SurveyKeep,
+  type SubjectId,
   type Tree,
   unfold,
+  type Ways,
 } from '@liana/core';
 import { expose } from 'comlink';
 import { database, type Origin, type StoredFile } from '../storage/database';
 import { saveProject } from '../storage/projects';
-import type { CardAnswer, Excerpt, FindingView, PageEntry, SearchHit, Summary, TreeAnswer } from './answers';
+import type { CardAnswer, Excerpt, FindingView, PageEntry, SearchHit, SubjectEntry, Summary, TraceAnswer, TreeAnswer } from './answers';
 import { readAll } from './pool';
 import { cancelledMessage, type ReportProgress } from './progress';
-import { cutExcerpt } from './excerpt';
+import { cutExcerpt, cutWhole } from './excerpt';
+import { answerTrace, subjectsOf } from './traced';
 import { rowsOf } from './rows';
 import { type Given, takeSources } from './sources';
 
@@ -50,6 +59,8 @@ type Opened = {
   readonly findings: readonly Finding[];
   readonly texts: Map<FilePath, string>;
   readonly pages: Map<string, { tree: Tree; strands: readonly Strand[]; local: number }>;
+  /** The answers about values, for the pages that were last asked about. */
+  readonly ways: Map<string, Ways>;
 };
 
 let opened: Opened | undefined;
@@ -149,6 +160,7 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
     findings: check(model, keep),
     texts: new Map(),
     pages: new Map(),
+    ways: new Map(),
   };
 }
 
@@ -190,6 +202,33 @@ function unfolded(held: Opened, page: Page): { tree: Tree; strands: readonly Str
   held.pages.set(page.id, made);
   if (held.pages.size > 12) held.pages.delete(held.pages.keys().next().value ?? '');
   return made;
+}
+
+/** The answers about the values of a page; kept for a few pages. */
+function waysOf(held: Opened, page: Page): Ways {
+  const known = held.ways.get(page.id);
+  if (known) return known;
+  const ways = makeWays(held.model, unfolded(held, page).tree);
+  held.ways.set(page.id, ways);
+  if (held.ways.size > 3) held.ways.delete(held.ways.keys().next().value ?? '');
+  return ways;
+}
+
+/** The page that is asked for if it holds the subject, else the first that does. */
+function subjectPage(
+  held: Opened,
+  pageId: string | undefined,
+  subject: SubjectId,
+  place: number,
+): { page: Page; ways: Ways; spot: Spot } | undefined {
+  const asked = pageById(held, pageId);
+  const others = held.model.pages.filter((page) => page !== asked);
+  for (const page of asked ? [asked, ...others] : others) {
+    const ways = waysOf(held, page);
+    const spot = spotOf(ways.graph, subject, page === asked ? place : -1);
+    if (spot) return { page, ways, spot };
+  }
+  return undefined;
 }
 
 function pageById(held: Opened, id: string | undefined): Page | undefined {
@@ -267,6 +306,54 @@ const analyst = {
   async findings(projectId: string): Promise<FindingView[]> {
     const held = await ensure(projectId);
     return Promise.all(held.findings.map((finding) => viewOf(held, finding)));
+  },
+
+  /** Answers a question about a value or an event; undefined where the project has none of that name. */
+  async trace(
+    projectId: string,
+    pageId: string | undefined,
+    subject: SubjectId,
+    place: number,
+    question: Question,
+  ): Promise<TraceAnswer | undefined> {
+    const held = await ensure(projectId);
+    const found = subjectPage(held, pageId, subject, place);
+    if (!found) return undefined;
+    return {
+      page: pageEntry(found.page),
+      ...(await answerTrace(held.model, found.ways, found.spot, question, (file) => textOf(held, file))),
+    };
+  },
+
+  /** What stands at an offset of a file, as the subject of a trace; undefined where nothing is named there. */
+  async subjectAt(
+    projectId: string,
+    pageId: string | undefined,
+    file: FilePath,
+    offset: number,
+    place: number,
+  ): Promise<SubjectEntry | undefined> {
+    const held = await ensure(projectId);
+    const asked = pageById(held, pageId);
+    for (const page of asked ? [asked, ...held.model.pages.filter((one) => one !== asked)] : []) {
+      const { graph } = waysOf(held, page);
+      const spot = spotAt(graph, file, offset, page === asked ? place : -1);
+      if (spot) return { page: page.id, ...subjectOf(graph, spot) };
+    }
+    return undefined;
+  },
+
+  /** The values and events of a page that a trace may start from. */
+  async subjects(projectId: string, pageId: string | undefined): Promise<SubjectEntry[]> {
+    const held = await ensure(projectId);
+    const page = pageById(held, pageId);
+    return page ? subjectsOf(waysOf(held, page).graph, page.id) : [];
+  },
+
+  /** The whole of the component or function that a place in code stands in. */
+  async whole(projectId: string, at: Location): Promise<Excerpt | undefined> {
+    const held = await ensure(projectId);
+    return cutWhole(await textOf(held, at.file), at, held.model.files.get(at.file));
   },
 
   /** Code around places, one excerpt for each list of places of one file. */

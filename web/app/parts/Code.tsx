@@ -26,12 +26,30 @@ function marksOf(excerpt: Excerpt) {
   return EditorView.decorations.of(builder.finish());
 }
 
-type Props = { excerpt: Excerpt; loose?: boolean; caption?: string };
+type Props = {
+  excerpt: Excerpt;
+  loose?: boolean;
+  caption?: string;
+  /** Called with the offset in the file of a name that was clicked. */
+  onName?: (offset: number) => void;
+};
+
+/** The offset in the file that a position in an excerpt stands for. */
+export function fileOffset(excerpt: Excerpt, position: number): number {
+  const before = excerpt.text.slice(0, position);
+  const line = before.split('\n').length - 1;
+  return (excerpt.from[line] ?? 0) + position - (before.lastIndexOf('\n') + 1);
+}
 
 /** Some lines of code with their numbers, and what is meant marked in them. */
-export function Code({ excerpt, loose = false, caption }: Props) {
+export function Code({ excerpt, loose = false, caption, onName }: Props) {
   const holder = useRef<HTMLDivElement>(null);
+  const named = useRef(onName);
   const label = `${excerpt.file}, line ${excerpt.line}`;
+
+  useEffect(() => {
+    named.current = onName;
+  }, [onName]);
 
   useEffect(() => {
     if (!holder.current) return;
@@ -48,6 +66,13 @@ export function Code({ excerpt, loose = false, caption }: Props) {
           EditorView.editable.of(false),
           EditorView.contentAttributes.of({ tabindex: '0', 'aria-label': `Code of ${label}`, 'aria-readonly': 'true' }),
           marksOf(excerpt),
+          EditorView.domEventHandlers({
+            click: (event, editor) => {
+              const position = editor.posAtCoords({ x: event.clientX, y: event.clientY });
+              if (position === null || !editor.state.wordAt(position) || !editor.state.selection.main.empty) return;
+              named.current?.(fileOffset(excerpt, position));
+            },
+          }),
         ],
       }),
     });
@@ -55,7 +80,7 @@ export function Code({ excerpt, loose = false, caption }: Props) {
   }, [excerpt, label]);
 
   return (
-    <figure className={loose ? 'code loose' : 'code'}>
+    <figure className={`code${loose ? ' loose' : ''}${onName ? ' named' : ''}`}>
       <figcaption>{caption ?? `${excerpt.file}:${excerpt.line}`}</figcaption>
       <div ref={holder} />
     </figure>

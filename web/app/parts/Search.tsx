@@ -1,9 +1,18 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import { useEffect, useRef, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useLocation, useNavigate, useSearchParams } from 'react-router';
 import type { SearchHit } from '../analysis/answers';
 import { getAnalyst } from '../analysis/client';
+import { traceLink } from '../views/trace/state';
+
+const traced = new Set<SearchHit['kind']>(['prop', 'event', 'state', 'context', 'hook']);
+
+/** In the trace view a value leads to its trace; undefined where no page has it. */
+async function traceTo(projectId: string, hit: SearchHit, page: string | undefined): Promise<string | undefined> {
+  const found = traced.has(hit.kind) ? await getAnalyst().subjectAt(projectId, page, hit.at.file, hit.at.start, -1) : undefined;
+  return found && traceLink(projectId, found.page, found.id, found.place);
+}
 
 /** Where a hit leads: to its component's first place in a tree, else to the code it stands in. */
 async function targetOf(projectId: string, hit: SearchHit, page: string | undefined): Promise<string> {
@@ -24,6 +33,7 @@ export function Search({ projectId }: { projectId: string }) {
   const field = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const [params] = useSearchParams();
+  const { pathname } = useLocation();
 
   useEffect(() => {
     const focus = (event: KeyboardEvent): void => {
@@ -62,7 +72,9 @@ export function Search({ projectId }: { projectId: string }) {
       autoHighlight
       onChange={(_, hit) => {
         if (!hit || typeof hit === 'string') return;
-        void targetOf(projectId, hit, params.get('page') ?? undefined).then((to) => navigate(to));
+        const page = params.get('page') ?? undefined;
+        const inTrace = pathname.endsWith('/trace') ? traceTo(projectId, hit, page) : Promise.resolve(undefined);
+        void inTrace.then(async (to) => navigate(to ?? (await targetOf(projectId, hit, page))));
         setQuestion('');
         field.current?.blur();
       }}

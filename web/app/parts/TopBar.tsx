@@ -34,6 +34,7 @@ export function TopBar({ project, summary }: { project: Project; summary: Summar
       <nav aria-label="Steps">
         <NavLink to={`${base}/carve`}>Carve</NavLink>
         <NavLink to={`${base}/tree`}>Tree</NavLink>
+        <NavLink to={`${base}/trace`}>Trace</NavLink>
         <NavLink to={`${base}/findings`}>
           Findings
           {count > 0 && <span className="badge">{count.toLocaleString('en')}</span>}

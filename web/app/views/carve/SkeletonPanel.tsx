@@ -37,7 +37,11 @@ export function SkeletonPanel({ files, file, warning, onFile, onDownload }: Prop
         </Button>
       </p>
       {shown && (
-        <Code key={shown.file} excerpt={{ file: shown.file, line: 1, firstLine: 1, text: shown.text, marks: [] }} caption="React" />
+        <Code
+          key={shown.file}
+          excerpt={{ file: shown.file, line: 1, firstLine: 1, text: shown.text, marks: [], from: [] }}
+          caption="React"
+        />
       )}
     </>
   );

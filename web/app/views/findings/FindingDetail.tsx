@@ -3,6 +3,7 @@ import { counted, listed } from '@liana/core';
 import { Link } from 'react-router';
 import type { Excerpt, FindingView } from '../../analysis/answers';
 import { Code } from '../../parts/Code';
+import { useTraceName } from '../../parts/useTraceName';
 
 type Props = {
   finding: FindingView;
@@ -14,6 +15,8 @@ type Props = {
 /** One finding: what is wrong, what comes of it, the evidence rung by rung, and what to do. */
 export function FindingDetail({ finding, code, projectId, place }: Props) {
   const { places } = finding.touches;
+  const trace = useTraceName(projectId, place?.pageId);
+  const start = finding.evidence[0]?.at ?? finding.at;
   return (
     <>
       <h2>{finding.message.replace(/\.$/, '')}</h2>
@@ -25,7 +28,9 @@ export function FindingDetail({ finding, code, projectId, place }: Props) {
           return (
             <div key={`${rung.at.file}:${rung.at.start}:${rung.says}`}>
               <p className="rung-says">{rung.says}</p>
-              {excerpt && <Code excerpt={excerpt} loose={finding.severity === 'fault'} />}
+              {excerpt && (
+                <Code excerpt={excerpt} loose={finding.severity === 'fault'} onName={(offset) => trace({ file: excerpt.file, offset })} />
+              )}
             </div>
           );
         })}
@@ -47,6 +52,9 @@ export function FindingDetail({ finding, code, projectId, place }: Props) {
             See in tree
           </Button>
         )}
+        <Button variant="outlined" onClick={() => trace({ file: start.file, offset: start.start })}>
+          Trace it
+        </Button>
         <Button component={Link} variant="outlined" to={`/help/${finding.rule}`}>
           About this rule
         </Button>

@@ -1,8 +1,10 @@
-import type { Strand } from '@liana/core';
+import type { Question, Strand } from '@liana/core';
 import { Link } from 'react-router';
 import type { CardAnswer, TreeAnswer } from '../../analysis/answers';
 import { Code } from '../../parts/Code';
+import { useTraceName } from '../../parts/useTraceName';
 import { drawnKinds, KnotMark, knotWords, strandColour, strandWords } from '../../theme/Glyph';
+import { traceLink } from '../trace/state';
 import { eventWords, placedWords, propWords, takeWords } from './card-words';
 import type { CodeShown } from './TreeView';
 
@@ -61,7 +63,13 @@ function StrandPart({
   );
 }
 
-function Entries({ title, entries }: { title: string; entries: readonly { name: string; words: string; colour: string; mark: string }[] }) {
+function Entries({
+  title,
+  entries,
+}: {
+  title: string;
+  entries: readonly { name: string; words: string; colour: string; mark: string; trace?: string }[];
+}) {
   if (entries.length === 0) return null;
   return (
     <>
@@ -71,7 +79,7 @@ function Entries({ title, entries }: { title: string; entries: readonly { name: 
           <i aria-hidden="true" style={{ color: entry.colour }}>
             {entry.mark}
           </i>
-          <code>{entry.name}</code>
+          <code>{entry.trace === undefined ? entry.name : <Link to={entry.trace}>{entry.name}</Link>}</code>
           <span>{entry.words}</span>
         </div>
       ))}
@@ -79,8 +87,9 @@ function Entries({ title, entries }: { title: string; entries: readonly { name: 
   );
 }
 
-function PlacePart({ answer, projectId, part }: { answer: CardAnswer; projectId: string; part: string | undefined }) {
+function PlacePart({ answer, projectId, page, part }: { answer: CardAnswer; projectId: string; page: string; part: string | undefined }) {
   const { card, findings, line } = answer;
+  const traceOf = (name: string, ask?: Question): string => traceLink(projectId, page, `${card.component}~${name}`, card.place, ask);
   return (
     <>
       <h2>{card.name}</h2>
@@ -97,20 +106,39 @@ function PlacePart({ answer, projectId, part }: { answer: CardAnswer; projectId:
           words: propWords(prop),
           colour: prop.from ? 'var(--state)' : 'var(--prop)',
           mark: prop.from?.renamed ? '◇' : '●',
+          trace: traceOf(prop.name, 'comes'),
         }))}
       />
       {card.props.length === 0 && <p>{card.openness === 'closed' ? 'It takes no props.' : 'It takes whatever it is given.'}</p>}
       <Entries
         title="Events"
-        entries={card.events.map((event) => ({ name: event.name, words: eventWords(event), colour: 'var(--event)', mark: '▲' }))}
+        entries={card.events.map((event) => ({
+          name: event.name,
+          words: eventWords(event),
+          colour: 'var(--event)',
+          mark: '▲',
+          trace: traceOf(event.name),
+        }))}
       />
       <Entries
         title="State"
-        entries={card.state.map((state) => ({ name: state.name, words: 'held here', colour: 'var(--state)', mark: '●' }))}
+        entries={card.state.map((state) => ({
+          name: state.name,
+          words: 'held here',
+          colour: 'var(--state)',
+          mark: '●',
+          trace: traceOf(state.name),
+        }))}
       />
       <Entries
         title="Context"
-        entries={card.takes.map((take) => ({ name: take.context, words: takeWords(take), colour: 'var(--context)', mark: '●' }))}
+        entries={card.takes.map((take) => ({
+          name: take.context,
+          words: takeWords(take),
+          colour: 'var(--context)',
+          mark: '●',
+          trace: traceLink(projectId, page, take.subject, card.place, 'comes'),
+        }))}
       />
       <Entries
         title="Renders"
@@ -136,29 +164,23 @@ function PlacePart({ answer, projectId, part }: { answer: CardAnswer; projectId:
 
 /** What is chosen, in words and in code: a strand with its knots, a component with its contract. */
 export function Card({ projectId, tree, answer, strand, place, code, part, onKnot }: Props) {
+  const trace = useTraceName(projectId, tree.page.id);
+  const shownCode = code.map((one) => (
+    <Code
+      key={one.excerpt.file + one.excerpt.firstLine}
+      excerpt={one.excerpt}
+      loose={one.loose}
+      caption={`${one.caption} · ${one.excerpt.file}:${one.excerpt.line}`}
+      onName={(offset) => trace({ file: one.excerpt.file, offset, ...(place === undefined ? {} : { place }) })}
+    />
+  ));
   return (
     <aside className="card" id="card" tabIndex={-1} aria-label="What is chosen">
       {strand && <StrandPart strand={strand} tree={tree} place={place} onKnot={onKnot} />}
-      {strand &&
-        code.map((one) => (
-          <Code
-            key={one.excerpt.file + one.excerpt.firstLine}
-            excerpt={one.excerpt}
-            loose={one.loose}
-            caption={`${one.caption} · ${one.excerpt.file}:${one.excerpt.line}`}
-          />
-        ))}
+      {strand && shownCode}
       {strand && answer && <hr style={{ border: 0, borderTop: '1px solid var(--line)', margin: '18px 0' }} />}
-      {answer && <PlacePart answer={answer} projectId={projectId} part={part} />}
-      {!strand &&
-        code.map((one) => (
-          <Code
-            key={one.excerpt.file + one.excerpt.firstLine}
-            excerpt={one.excerpt}
-            loose={one.loose}
-            caption={`${one.caption} · ${one.excerpt.file}:${one.excerpt.line}`}
-          />
-        ))}
+      {answer && <PlacePart answer={answer} projectId={projectId} page={tree.page.id} part={part} />}
+      {!strand && shownCode}
       {!strand && !answer && code.length === 0 && (
         <>
           <h2>{tree.page.name}</h2>

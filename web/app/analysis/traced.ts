@@ -1,0 +1,118 @@
+import {
+  type FilePath,
+  type Graph,
+  type Location,
+  type Model,
+  type PlaceIndex,
+  type Question,
+  type Rung,
+  saysOf,
+  type Spot,
+  subjectId,
+  subjectOf,
+  type Trace,
+  traceOf,
+  traceText,
+  valueOf,
+  type Ways,
+  whoAnswers,
+} from '@liana/core';
+import type { CodeLine, SubjectEntry, TraceAnswer } from './answers';
+import { cutLine } from './excerpt';
+
+type ReadText = (file: FilePath) => Promise<string>;
+
+/** A trace with all that a view of it shows: code, names, the text for a review. */
+export async function answerTrace(
+  model: Model,
+  ways: Ways,
+  spot: Spot,
+  question: Question,
+  textOf: ReadText,
+): Promise<Omit<TraceAnswer, 'page'>> {
+  const { graph } = ways;
+  const trace = traceOf(ways, spot, question);
+  const cut = async (at: Location): Promise<CodeLine> => cutLine(await textOf(at.file), at);
+  const code = await Promise.all(trace.rungs.map((rung) => Promise.all(rung.code.slice(0, 12).map(cut))));
+  const onward = trace.rungs.map((rung) => (rung.spot && rung.from >= 0 ? subjectId(graph, rung.spot) : undefined));
+  const places = new Set<PlaceIndex>([
+    ...(trace.impact?.renders ?? []),
+    ...(trace.impact?.spared ?? []),
+    ...(trace.impact?.computes ?? []).map((one) => one.place),
+    ...(trace.impact?.effects ?? []).map((one) => one.place),
+  ]);
+  const names = Object.fromEntries([...places].map((place): [number, string] => [place, graph.frames[place]?.component?.name ?? '']));
+  const answers = answerFor(model, graph, spot);
+  return {
+    trace,
+    code,
+    onward,
+    names,
+    ...(answers ? { answers } : {}),
+    writers: await writersOf(question === 'changes' ? trace : traceOf(ways, spot, 'changes'), cut),
+    text: traceText(trace, (rung) => code[rung.index]?.[0] ?? { line: 1, text: '' }),
+  };
+}
+
+function answerFor(model: Model, graph: Graph, spot: Spot): TraceAnswer['answers'] {
+  const value = valueOf(graph, spot);
+  const frame = graph.frames[spot.frame];
+  if (value?.kind !== 'context' || value.source === undefined || !frame) return undefined;
+  const meant = graph.named(frame, value.source);
+  return meant.kind === 'context' ? whoAnswers(model, graph.tree, frame.place, meant.id) : undefined;
+}
+
+const shownInShort = new Set<Rung['kind']>(['changes', 'raises', 'starts', 'publishes']);
+
+/** The lines of “what changes it” that say the most: changes, the events that lead there, and their starts. */
+async function writersOf(changes: Trace, cut: (at: Location) => Promise<CodeLine>): Promise<TraceAnswer['writers']> {
+  const rungs = changes.rungs.filter((rung) => rung.from >= 0 && shownInShort.has(rung.kind)).slice(0, 7);
+  return Promise.all(
+    rungs.flatMap((rung) => {
+      const [at] = rung.code;
+      return at ? [cut(at).then((code) => ({ who: rung.who, says: saysOf(rung), kind: rung.kind, code }))] : [];
+    }),
+  );
+}
+
+const listed = new Set(['state', 'store', 'context', 'fetched', 'hook', 'prop']);
+const outer = new Set(['fetch', 'query', 'loader', 'storage', 'url', 'message']);
+const mostListed = 400;
+
+/** Whether a value is worth a line in the list of what a trace may start from. */
+function isListed(graph: Graph, frame: Graph['frames'][number], at: number): boolean {
+  const value = frame.body.values[at];
+  if (!value || !listed.has(value.kind)) return false;
+  switch (value.kind) {
+    case 'prop':
+      return graph.indexOf(frame).calls.has(at);
+    case 'hook':
+    case 'fetched':
+      return value.origin !== undefined && outer.has(value.origin.kind);
+    case 'store':
+      return frame.kind === 'module';
+    case 'state':
+      return frame.kind !== 'module' || graph.aliasesOf(frame, at).length > 0 || value.shape === undefined;
+    default:
+      return true;
+  }
+}
+
+/** What a page holds: states, stores, contexts and requests, and the events of its components; each once. */
+export function subjectsOf(graph: Graph, page: string): SubjectEntry[] {
+  const found: SubjectEntry[] = [];
+  const seen = new Set<string>();
+  for (const frame of graph.frames) {
+    frame.body.values.forEach((value, at) => {
+      if (found.length >= mostListed || !isListed(graph, frame, at)) return;
+      const spot: Spot = { frame: frame.index, value: at, track: [] };
+      const id = subjectId(graph, spot);
+      if (seen.has(id)) return;
+      seen.add(id);
+      const subject = subjectOf(graph, spot);
+      const home = frame.kind === 'hook' ? `${frame.component?.name ?? ''}, ${frame.name}` : subject.home;
+      found.push({ ...subject, page, home, ...(value.kind === 'context' && value.source !== undefined ? { name: value.source } : {}) });
+    });
+  }
+  return found;
+}

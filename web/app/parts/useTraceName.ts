@@ -1,0 +1,24 @@
+import type { Question } from '@liana/core';
+import { useCallback } from 'react';
+import { useNavigate } from 'react-router';
+import { getAnalyst } from '../analysis/client';
+import { traceLink } from '../views/trace/state';
+import { useTell } from './Notices';
+
+type Asked = { readonly file: string; readonly offset: number; readonly place?: number; readonly ask?: Question };
+
+/** Goes to the trace of the name that stands at an offset of a file, or tells that nothing is known there. */
+export function useTraceName(projectId: string, page: string | undefined): (asked: Asked) => void {
+  const navigate = useNavigate();
+  const tell = useTell();
+  return useCallback(
+    ({ file, offset, place = -1, ask }: Asked): void => {
+      void getAnalyst()
+        .subjectAt(projectId, page, file, offset, place)
+        .then((found) =>
+          found ? navigate(traceLink(projectId, found.page, found.id, found.place, ask)) : tell('Liana knows no value of that name there.'),
+        );
+    },
+    [navigate, page, projectId, tell],
+  );
+}

@@ -1,0 +1,192 @@
+import { counted, ladderLines, type LadderLine, type Rung, saysOf } from '@liana/core';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
+import { Link } from 'react-router';
+import type { Excerpt, TraceAnswer } from '../../analysis/answers';
+import { Code } from '../../parts/Code';
+import { CodeText } from './CodeText';
+import { glyphOf, Lanes, textX } from './Lanes';
+import { traceLink, type TraceState } from './state';
+
+type Props = {
+  projectId: string;
+  answer: TraceAnswer;
+  state: TraceState;
+  whole: Excerpt | undefined;
+  colour: string;
+  onChange: (change: { open?: string; rung?: string | undefined; wide?: string | undefined }) => void;
+  onName: (file: string, offset: number, place: number) => void;
+};
+
+/** The colour of what travels at a rung: an event goes back up, a value down. */
+function colourOf(rung: Rung | undefined, colour: string): string {
+  if (!rung) return colour;
+  return ['raises', 'relays', 'catches', 'publishes', 'hears', 'calls'].includes(rung.kind) ||
+    (rung.kind === 'starts' && rung.ending === 'platform')
+    ? 'var(--event)'
+    : colour;
+}
+
+function RungRow({
+  line,
+  chosen,
+  wide,
+  props,
+}: {
+  line: Extract<LadderLine, { kind: 'rung' }>;
+  chosen: boolean;
+  wide: boolean;
+  props: Props;
+}) {
+  const { answer, projectId, colour, whole } = props;
+  const { rung, lanes } = line;
+  const code = answer.code[rung.index] ?? [];
+  const [first] = code;
+  const onward = answer.onward[rung.index];
+  const own = colourOf(rung, colour);
+  const page = encodeURIComponent(answer.page.id);
+  const file = first ? `${first.file}:${first.line}` : '';
+  return (
+    <div className={`rung-row${chosen ? ' chosen' : ''}${rung.ending === 'again' ? ' again' : ''}`} style={{ paddingLeft: textX(lanes) }}>
+      <Lanes lanes={lanes} glyph={glyphOf(rung)} colour={own} colourOf={(to) => colourOf(to, colour)} />
+      <div className="rung-head">
+        <b>{rung.who}</b>
+        {rung.within !== undefined && <span className="rung-within">in {rung.within}</span>}
+        <span className="rung-file" title={file}>
+          {file}
+        </span>
+        <span className="rung-says">{saysOf(rung)}</span>
+      </div>
+      {code.slice(0, chosen ? code.length : 1).map((one) => (
+        <CodeText key={one.from} line={one} colour={own} onName={(at, offset) => props.onName(at, offset, rung.place)} />
+      ))}
+      {!chosen && rung.code.length > 1 && <span className="rung-more">and {counted(rung.code.length - 1, 'more place')}</span>}
+      {chosen && (
+        <div className="rung-tools">
+          {rung.place >= 0 && <Link to={`/projects/${projectId}/tree?page=${page}&at=${rung.place}`}>See in tree</Link>}
+          {onward !== undefined && (
+            <Link to={traceLink(projectId, answer.page.id, onward, rung.place, answer.trace.question)}>Trace from here</Link>
+          )}
+          <button
+            type="button"
+            className="plain link"
+            aria-expanded={wide}
+            onClick={() => props.onChange({ wide: wide ? undefined : String(rung.index) })}
+          >
+            {wide ? 'Only this line' : 'Whole component'}
+          </button>
+        </div>
+      )}
+      {wide && whole && (
+        <Code
+          excerpt={whole}
+          caption={`${rung.who} · ${whole.file}:${whole.line}`}
+          onName={(offset) => props.onName(whole.file, offset, rung.place)}
+        />
+      )}
+    </div>
+  );
+}
+
+/** A trace as a ladder of code lines with the strand at its left. */
+export function Ladder(props: Props) {
+  const { answer, state, onChange } = props;
+  const scroll = useRef<HTMLDivElement>(null);
+  const lines = useMemo(() => ladderLines(answer.trace.rungs, state.open), [answer, state.open]);
+  const at = lines.findIndex((line) => line.kind === 'rung' && line.rung.index === state.rung);
+  const virtual = useVirtualizer({
+    count: lines.length,
+    getScrollElement: () => scroll.current,
+    estimateSize: () => 60,
+    overscan: 12,
+  });
+
+  useEffect(() => {
+    if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });
+    // Scrolling follows the choice alone.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [at]);
+
+  const choose = (index: number): void => {
+    const line = lines[Math.min(Math.max(index, 0), lines.length - 1)];
+    if (line?.kind === 'rung') onChange({ rung: String(line.rung.index), wide: undefined });
+    else if (line) toggle(line.key);
+  };
+  const toggle = (key: string): void => {
+    const open = new Set(state.open);
+    if (!open.delete(key)) open.add(key);
+    onChange({ open: [...open].join('|') });
+  };
+  const step = (by: 1 | -1): void => {
+    let next = at + by;
+    while (lines[next]?.kind === 'fan') next += by;
+    choose(next);
+  };
+  const onKeyDown = (event: KeyboardEvent): void => {
+    if (event.target !== event.currentTarget) return;
+    switch (event.key) {
+      case 'ArrowDown':
+        step(1);
+        break;
+      case 'ArrowUp':
+        step(-1);
+        break;
+      case 'Home':
+        choose(0);
+        break;
+      case 'End':
+        choose(lines.length - 1);
+        break;
+      case 'Enter':
+        if (state.rung !== undefined) onChange({ wide: state.wide === state.rung ? undefined : String(state.rung) });
+        break;
+      case 'Escape':
+        onChange({ rung: undefined, wide: undefined });
+        break;
+      default:
+        return;
+    }
+    event.preventDefault();
+  };
+
+  return (
+    <div
+      className="ladder"
+      ref={scroll}
+      tabIndex={0}
+      role="group"
+      aria-label="The trace, rung by rung. Arrow keys go from one to the next, Enter shows the whole component."
+      onKeyDown={onKeyDown}
+    >
+      <div role="list" style={{ height: virtual.getTotalSize(), position: 'relative' }}>
+        {virtual.getVirtualItems().map((item) => {
+          const line = lines[item.index];
+          if (!line) return null;
+          return (
+            // A click anywhere on a rung chooses it; by keyboard the ladder itself does.
+            <div
+              key={item.key}
+              ref={virtual.measureElement}
+              data-index={item.index}
+              role="listitem"
+              className="ladder-line"
+              style={{ transform: `translateY(${item.start}px)` }}
+              onClick={() => line.kind === 'rung' && line.rung.index !== state.rung && choose(item.index)}
+            >
+              {line.kind === 'rung' ? (
+                <RungRow line={line} chosen={line.rung.index === state.rung} wide={line.rung.index === state.wide} props={props} />
+              ) : (
+                <div className="rung-row fan" style={{ paddingLeft: textX(line.lanes) }}>
+                  <Lanes lanes={line.lanes} glyph={undefined} colour={props.colour} colourOf={(to) => colourOf(to, props.colour)} />
+                  <button type="button" className="plain link" aria-expanded={line.isOpen} onClick={() => toggle(line.key)}>
+                    {line.isOpen ? 'Fold' : 'Show'} {counted(line.count, 'place')} of {line.who}
+                  </button>
+                </div>
+              )}
+            </div>
+          );
+        })}
+      </div>
+    </div>
+  );
+}

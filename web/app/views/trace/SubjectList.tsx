@@ -1,0 +1,92 @@
+import { type SubjectKind } from '@liana/core';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { SubjectEntry, Summary } from '../../analysis/answers';
+import { subjectColour } from './colours';
+import { traceLink } from './state';
+
+type Props = {
+  projectId: string;
+  summary: Summary;
+  page: string | undefined;
+  subjects: readonly SubjectEntry[];
+  missing: string | undefined;
+};
+
+const groups: readonly { readonly kinds: readonly SubjectKind[]; readonly title: string }[] = [
+  { kinds: ['state'], title: 'State' },
+  { kinds: ['store'], title: 'Stores' },
+  { kinds: ['context'], title: 'Contexts that are taken' },
+  { kinds: ['value'], title: 'Asked for outside' },
+  { kinds: ['event', 'prop', 'function'], title: 'Events' },
+];
+
+/** What a trace may start from, where nothing is chosen yet. */
+export function SubjectList({ projectId, summary, page, subjects, missing }: Props) {
+  const [filter, setFilter] = useState('');
+  const shown = useMemo(() => {
+    const asked = filter.trim().toLowerCase();
+    return subjects.filter((one) => asked === '' || one.name.toLowerCase().includes(asked) || one.home.toLowerCase().includes(asked));
+  }, [subjects, filter]);
+  return (
+    <section className="sheet subjects" aria-label="What to trace">
+      <h1>{missing === undefined ? 'What do you want to follow?' : 'This is not in the project any more'}</h1>
+      {missing === undefined ? (
+        <p>
+          Choose a value or an event of the page, or find one with the search above. In the tree, every prop, event and state of a card
+          leads here too.
+        </p>
+      ) : (
+        <p>
+          The link asks for <code>{missing}</code>, and no page has it: it may have been renamed or removed. Choose something else to
+          follow.
+        </p>
+      )}
+      <div className="subject-tools">
+        <input
+          type="search"
+          aria-label="Show only names that contain this"
+          placeholder="Only names with …"
+          value={filter}
+          onChange={(event) => setFilter(event.target.value)}
+        />
+        <nav aria-label="Pages">
+          {summary.pages.slice(0, 30).map((one) => (
+            <Link
+              key={one.id}
+              className="chip"
+              aria-current={one.id === (page ?? summary.pages[0]?.id)}
+              to={`?page=${encodeURIComponent(one.id)}`}
+            >
+              {one.name}
+            </Link>
+          ))}
+        </nav>
+      </div>
+      {shown.length === 0 && (
+        <p role="status">
+          {subjects.length === 0 ? 'This page holds no state, store, context or event.' : `Nothing on this page is named like “${filter}”.`}
+        </p>
+      )}
+      <div className="subject-groups">
+        {groups.map(({ kinds, title }) => {
+          const own = shown.filter((one) => kinds.includes(one.kind));
+          return own.length === 0 ? null : (
+            <div key={title}>
+              <h2>{title}</h2>
+              <ul>
+                {own.map((one) => (
+                  <li key={one.id}>
+                    <Link to={traceLink(projectId, page, one.id, one.place, one.kind === 'context' ? 'comes' : 'goes')}>
+                      <code style={{ color: subjectColour(one.kind) }}>{one.name}</code> <span>{one.home.split('/').at(-1)}</span>
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            </div>
+          );
+        })}
+      </div>
+    </section>
+  );
+}

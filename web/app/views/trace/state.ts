@@ -1,0 +1,53 @@
+import { type Question, questions, type SubjectId } from '@liana/core';
+
+/** What the trace view shows, as it stands in the URL. */
+export type TraceState = {
+  readonly page: string | undefined;
+  /** What is traced; absent where a choice is still to be made. */
+  readonly of: SubjectId | undefined;
+  /** The place whose value is meant; -1 for the first that fits. */
+  readonly at: number;
+  readonly ask: Question;
+  /** Folded fans that are open, by their keys. */
+  readonly open: ReadonlySet<string>;
+  /** The chosen rung. */
+  readonly rung: number | undefined;
+  /** The rung whose whole component is shown. */
+  readonly wide: number | undefined;
+};
+
+function numberOf(text: string | null): number | undefined {
+  return text !== null && /^\d+$/.test(text) ? Number(text) : undefined;
+}
+
+/** Reads the state out of the URL. Whatever is not understood counts as not said. */
+export function parseTraceState(params: URLSearchParams): TraceState {
+  const ask = params.get('ask');
+  return {
+    page: params.get('page') ?? undefined,
+    of: params.get('of') || undefined,
+    at: numberOf(params.get('at')) ?? -1,
+    ask: questions.find((one) => one === ask) ?? 'goes',
+    open: new Set((params.get('open') ?? '').split('|').filter(Boolean)),
+    rung: numberOf(params.get('rung')),
+    wide: numberOf(params.get('wide')),
+  };
+}
+
+export type TraceChange = Partial<Record<'page' | 'of' | 'at' | 'ask' | 'open' | 'rung' | 'wide', string | undefined>>;
+
+/** Writes a change of the state into URL parameters; `undefined` takes a part away. */
+export function withTrace(params: URLSearchParams, change: TraceChange): URLSearchParams {
+  const next = new URLSearchParams(params);
+  for (const [name, value] of Object.entries(change)) {
+    if (value === undefined || value === '') next.delete(name);
+    else next.set(name, value);
+  }
+  return next;
+}
+
+/** The address of a trace. */
+export function traceLink(projectId: string, page: string | undefined, of: SubjectId, place: number, ask?: Question): string {
+  const params = withTrace(new URLSearchParams(), { page, of, at: place >= 0 ? String(place) : undefined, ask });
+  return `/projects/${projectId}/trace?${params}`;
+}
