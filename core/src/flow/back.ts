@@ -144,7 +144,7 @@ function spreadBack(owner: Frame, use: TemplateUse, prop: string, track: Track):
 /** A state: what it held first, and all that was put into it. */
 function stateBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
   const value = frame.body.values[spot.value];
-  const first = madeFrom(frame, value?.from ?? [], spot.track, 'starts');
+  const first = madeFrom(frame, value?.from ?? [], spot.track, value?.shape === 'atom' ? undefined : 'starts');
   const here = {
     how: 'same',
     at: codeAt(frame, value?.span ?? { start: 0, end: 0 }),
@@ -388,7 +388,8 @@ function paramBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
       : [{ kind: 'passes', ...here, ending: 'constant', ...(arg.constant === undefined ? {} : { by: arg.constant }) }];
   }
   const callers = ways.callers(frame, value.of);
-  if (callers.length === 0) return [{ kind: 'owns', ...here, ending: 'unknown' }];
+  if (callers.length === 0)
+    return [{ kind: 'owns', ...here, ending: 'unknown', by: `nobody calls ${frame.body.actions[value.of]?.name ?? 'it'}` }];
   const handles = isHandler(frame, value.of);
   const track = handles && spot.track[0] === 'payload' ? spot.track.slice(1) : spot.track;
   return callers.flatMap((caller): Step[] => {
@@ -403,7 +404,7 @@ function paramBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
             name: caller.event,
             ending: 'platform',
             by: caller.element,
-            via: caller.trail,
+            via: caller.trail.map(relayed),
           },
         ];
       case 'outside':
@@ -416,7 +417,7 @@ function paramBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
             name: caller.name,
             ending: 'leaves',
             by: caller.name,
-            via: caller.trail,
+            via: caller.trail.map(relayed),
           },
         ];
       case 'channel':
@@ -428,7 +429,7 @@ function paramBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
           ...step,
           kind,
           at: caller.at,
-          via: caller.trail,
+          via: caller.trail.map(relayed),
           by: caller.name,
         }));
         if (steps.length > 0) return steps;
@@ -440,13 +441,18 @@ function paramBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
             frame: caller.frame.index,
             name: caller.name,
             ending: arg?.constant === undefined ? 'unknown' : 'constant',
-            via: caller.trail,
+            via: caller.trail.map(relayed),
             ...(arg?.constant === undefined ? {} : { by: arg.constant }),
           },
         ];
       }
     }
   });
+}
+
+/** On the way from its declaration to its call a function is handed on. */
+function relayed(step: Step): Step {
+  return step.kind === 'catches' ? step : { ...step, kind: 'relays' };
 }
 
 /** What is heard on a channel: what its senders put in. */

@@ -1,6 +1,8 @@
+import { timerEvent } from '../model/facts';
 import { type Frame, type Spot, spotKey, valueOf } from './frames';
 import { type Draft, draftOf } from './ladder';
 import { nameOf, type Step } from './step';
+import { reducerStep } from './onward';
 import { codeAt } from './targets';
 import type { Caller, Ways, Writer } from './way';
 
@@ -31,6 +33,10 @@ export function hangWriters(ways: Ways, above: Draft, state: Spot, seen: Set<str
   if (!frame) return 0;
   const writers = ways.writers(frame, state.value).filter((writer) => touches(writer, state));
   for (const writer of writers) {
+    let from = above;
+    for (const one of writer.trail) from = hungStep(ways, from, { ...one, kind: 'relays' });
+    const handled = reducerStep(graph, frame, state.value, writer.told);
+    if (handled) from = hungStep(ways, from, handled);
     const step: Step = {
       kind: 'changes',
       how: 'same',
@@ -40,11 +46,23 @@ export function hangWriters(ways: Ways, above: Draft, state: Spot, seen: Set<str
       ...(writer.told === undefined ? {} : { by: writer.told }),
     };
     const draft = draftOf(graph, step, writer.name);
-    above.below.push(draft);
+    from.below.push(draft);
     if (writer.action >= 0) hangCauses(ways, draft, writer.frame, writer.action, seen);
     else for (const caller of platformOf(ways, writer)) draft.below.push(caller);
   }
   return writers.length;
+}
+
+/** Hangs a step below a line, unless it hangs there already; the line that stands for it. */
+function hungStep({ graph }: Ways, above: Draft, step: Step): Draft {
+  const draft = draftOf(graph, step, step.name);
+  delete (draft as { spot?: Spot }).spot;
+  const known = above.below.find(
+    (one) =>
+      one.kind === draft.kind && one.place === draft.place && one.code[0]?.start === step.at.start && one.code[0]?.file === step.at.file,
+  );
+  if (!known) above.below.push(draft);
+  return known ?? draft;
 }
 
 function touches(writer: Writer, state: Spot): boolean {
@@ -115,19 +133,7 @@ function causeOf(kind: string, follows: readonly string[] | undefined): string {
 function hangCaller(ways: Ways, above: Draft, caller: Caller, seen: Set<string>): void {
   const { graph } = ways;
   let at = above;
-  for (const step of caller.trail) {
-    const draft = draftOf(graph, step.kind === 'catches' ? step : { ...step, kind: 'relays' }, step.name);
-    delete (draft as { spot?: Spot }).spot;
-    const known = at.below.find(
-      (one) =>
-        one.kind === draft.kind &&
-        one.place === draft.place &&
-        one.code[0]?.start === draft.code[0]?.start &&
-        one.code[0]?.file === draft.code[0]?.file,
-    );
-    if (!known) at.below.push(draft);
-    at = known ?? draft;
-  }
+  for (const step of caller.trail) at = hungStep(ways, at, step.kind === 'catches' ? step : { ...step, kind: 'relays' });
   const base = { how: 'same', at: caller.at, frame: caller.frame.index } as const;
   switch (caller.by) {
     case 'platform':
@@ -147,6 +153,11 @@ function hangCaller(ways: Ways, above: Draft, caller: Caller, seen: Set<string>)
   }
 }
 
+/** A timer is set by whoever asks for it: that goes on to what made it. */
+function isTimer(key: string | undefined): boolean {
+  return key === `document ${timerEvent}`;
+}
+
 function hangSenders(ways: Ways, above: Draft, caller: Extract<Caller, { by: 'channel' }>, seen: Set<string>): void {
   const { graph } = ways;
   const key = caller.channel;
@@ -157,10 +168,15 @@ function hangSenders(ways: Ways, above: Draft, caller: Extract<Caller, { by: 'ch
     graph,
     senders.length > 0
       ? heard
-      : { ...heard, ending: key === undefined ? 'unknown' : 'platform', by: key?.startsWith('document') ? 'the page' : name },
+      : {
+          ...heard,
+          ending: key === undefined ? 'unknown' : 'platform',
+          by: isTimer(key) ? '' : key?.startsWith('document') ? 'the page' : name,
+        },
     name,
   );
   above.below.push(draft);
+  if (isTimer(key)) hangCauses(ways, draft, caller.frame, caller.action, seen);
   for (const sender of senders) {
     const sent = draftOf(
       graph,

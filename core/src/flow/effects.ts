@@ -120,7 +120,7 @@ function hangRun(ways: Ways, above: Draft, run: Run, arrives: 'catches' | undefi
     hangChange(ways, above, { kind: 'changes', how: 'same', at, frame: run.frame.index, name: '', to }, undefined, seen);
     return;
   }
-  if (!arrives) {
+  if (!arrives || run.trail.at(-1)?.action === run.action) {
     hangEffects(ways, above, run.frame, run.action, seen);
     return;
   }

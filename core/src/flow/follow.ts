@@ -37,7 +37,9 @@ export function followAll(ways: Ways, start: Draft, spot: Spot, next: (spot: Spo
           through.push({ spot: step.to, was: one.was });
           continue;
         }
-        const same = `${step.kind} ${step.frame} ${step.at.file} ${step.at.start} ${step.to ? spotKey(step.to) : `${step.ending} ${step.by}`}`;
+        const same = step.to
+          ? `${step.kind} ${step.frame} ${spotKey(step.to)}`
+          : `${step.kind} ${step.frame} ${step.at.file} ${step.at.start} ${step.ending} ${step.by}`;
         if (taken.has(same)) continue;
         taken.add(same);
         let above = task.draft;

@@ -103,10 +103,12 @@ function sizeOf(draft: Draft): number {
  * Numbers the lines from the first to the last. Of what branches off, the short ways come first;
  * the longest goes on in the lane of its origin, so that the main line is straight.
  */
-export function numbered(start: Draft): { rungs: Rung[]; truncated: boolean } {
+export function numbered(start: Draft, down: boolean): { rungs: Rung[]; truncated: boolean } {
   const rungs: Rung[] = [];
   const indexes = new Map<string, number>();
-  const stack: { draft: Draft; from: number; lane: number }[] = [{ draft: start, from: -1, lane: 0 }];
+  const stack: { draft: Draft; from: number; lane: number; above: PlaceIndex }[] = [
+    { draft: start, from: -1, lane: 0, above: start.place },
+  ];
   let truncated = false;
   for (let at = stack.pop(); at; at = stack.pop()) {
     if (rungs.length >= rungLimit) {
@@ -117,7 +119,13 @@ export function numbered(start: Draft): { rungs: Rung[]; truncated: boolean } {
     const index = rungs.length;
     const children = gathered(below).sort((a, b) => sizeOf(a) - sizeOf(b) || a.place - b.place);
     const crossing = children.length > 0 && children.every((one) => one.place !== own.place || one.kind === 'provides');
-    const carried = ['passes', 'renames'].includes(own.kind) && own.ending === undefined && own.how === 'same' && crossing;
+    const carried =
+      down &&
+      at.above !== own.place &&
+      ['passes', 'renames'].includes(own.kind) &&
+      own.ending === undefined &&
+      own.how === 'same' &&
+      crossing;
     const again = own.ending === 'again' && own.spot ? indexes.get(spotKey(own.spot)) : undefined;
     if (own.spot && own.ending !== 'again' && !indexes.has(spotKey(own.spot))) indexes.set(spotKey(own.spot), index);
     rungs.push({
@@ -130,7 +138,7 @@ export function numbered(start: Draft): { rungs: Rung[]; truncated: boolean } {
     });
     for (let child = children.length - 1; child >= 0; child--) {
       const draft = children[child];
-      if (draft) stack.push({ draft, from: index, lane: child === children.length - 1 ? at.lane : at.lane + 1 });
+      if (draft) stack.push({ draft, from: index, above: own.place, lane: child === children.length - 1 ? at.lane : at.lane + 1 });
     }
   }
   return { rungs, truncated };

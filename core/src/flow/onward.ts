@@ -5,7 +5,7 @@ import type { Provider } from '../model/tree';
 import { channelKey, channelsOf, reaches } from './channels';
 import { type Frame, type Graph, type Spot, valueOf } from './frames';
 import type { Sink } from './sinks';
-import { localKind, type Step } from './step';
+import { localKind, nameOf, type Step } from './step';
 import { arrivals, codeAt, handedTo } from './targets';
 import { forward, type Passed } from './track';
 import type { Ways } from './way';
@@ -22,6 +22,12 @@ export function onwardSteps(ways: Ways, spot: Spot): Step[] {
   }
   steps.push(...aliasSteps(ways, frame, spot));
   return steps;
+}
+
+/** What a hook or a context gives is named by the part that is followed. */
+function shownName(graph: Graph, spot: Spot): string {
+  const value = valueOf(graph, spot);
+  return value?.kind === 'hook' || value?.kind === 'context' ? nameOf(graph, spot) : (value?.name ?? '');
 }
 
 /** A value of a module goes wherever another body names it, or reads it through a hook. */
@@ -56,7 +62,7 @@ function sinkSteps(ways: Ways, frame: Frame, sink: Sink, passed: Passed, spot: S
   const { graph } = ways;
   const at = codeAt(frame, sink.reading.span);
   const here = { how: passed.how, at, frame: frame.index } as const;
-  const name = valueOf(graph, spot)?.name ?? '';
+  const name = shownName(graph, spot);
   switch (sink.to) {
     case 'value':
     case 'first': {
@@ -107,6 +113,7 @@ function sinkSteps(ways: Ways, frame: Frame, sink: Sink, passed: Passed, spot: S
         name: sink.raise.event,
       });
     case 'passed': {
+      if (frame.body.values[sink.call.value]?.gives?.gives === 'dispatch') return [];
       const track = [...sink.call.path];
       return runSteps(ways, { frame: frame.index, value: sink.call.value, track }, sink.position, passed, {
         kind: 'calls',
@@ -411,6 +418,7 @@ function runSteps(ways: Ways, callee: Spot, position: number, passed: Passed, ba
       ?.get(handles ? 1 : position);
     const track = handles ? ['payload', ...passed.track] : passed.track;
     if (param === undefined) return base.kind === 'calls' ? [] : [{ ...base, via: trail, ending: 'untaken', by: run.name }];
+    const inline = run.trail.at(-1)?.action === run.action;
     const caught: Step = {
       kind: base.kind === 'raises' ? 'catches' : 'passes',
       how: passed.how,
@@ -423,7 +431,7 @@ function runSteps(ways: Ways, callee: Spot, position: number, passed: Passed, ba
       {
         ...caught,
         to: { frame: run.frame.index, value: param, track },
-        via: [base, ...trail.slice(0, base.kind === 'raises' ? undefined : 0)],
+        via: [base, ...trail.slice(0, base.kind !== 'raises' ? 0 : inline ? -1 : undefined)],
       },
     ];
   });
@@ -468,7 +476,7 @@ function sentSteps(ways: Ways, frame: Frame, sink: Extract<Sink, { to: 'sent' }>
       } as const;
       if (run.kind === 'setter')
         return [{ ...heard, name: run.frame.body.values[run.state]?.name ?? '', to: { frame: run.frame.index, value: run.state, track } }];
-      if (run.kind !== 'action') return [];
+      if (run.kind !== 'action') return [{ ...heard, name: sent.name, ending: 'unknown' }];
       const param = graph.indexOf(run.frame).params.get(run.action)?.get(sink.position);
       if (param === undefined) return [{ ...heard, name: sent.name, ending: 'untaken', by: run.name }];
       return [{ ...heard, name: run.frame.body.values[param]?.name ?? '', to: { frame: run.frame.index, value: param, track } }];

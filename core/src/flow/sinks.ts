@@ -183,7 +183,10 @@ function noteAction(action: ActionFact, index: number, tables: Tables): void {
   for (const send of action.sends) {
     send.args.forEach((arg, position) => arg.readings.forEach((reading) => note({ reading, to: 'sent', action: index, send, position })));
   }
-  for (const reading of action.returns) note({ reading, to: 'result', action: index });
+  for (const reading of action.returns) {
+    if (reading.how === 'computed') add(sinks, reading.value, { reading, to: 'result', action: index });
+    else note({ reading, to: 'result', action: index });
+  }
   for (const reading of action.follows ?? []) note({ reading, to: 'follows', action: index });
   for (const reading of action.reads) {
     if (reading.how === 'called' || told.has(reading.span.start)) continue;

@@ -54,7 +54,7 @@ export function traceOf(ways: Ways, spot: Spot, question: Question): Trace {
     if (event) eventComes(ways, start, spot);
     else hangAllWriters(ways, start, spot);
   } else if (impact) hangImpact(ways, start, impact);
-  const { rungs, truncated } = numbered(start);
+  const { rungs, truncated } = numbered(start, question === 'goes');
   return { subject: subjectOf(graph, spot), question, rungs, truncated, short: shortOf(ways, spot, rungs), ...(impact ? { impact } : {}) };
 }
 

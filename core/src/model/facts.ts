@@ -249,6 +249,9 @@ export type Channel = {
   readonly name?: string;
 };
 
+/** The event by which a timer is heard, as if the window sent it. */
+export const timerEvent = 'timer';
+
 /** Something sent to whoever hears it. */
 export type SendFact = {
   readonly channel: Channel;

@@ -54,3 +54,13 @@ export function tracedIn(files: Files, name: string, question: Question): string
   const ways = waysOf(files);
   return traceLines(traceOf(ways, spotNamed(ways, name), question));
 }
+
+/** A small project, what is asked of it, and the rungs that answer. */
+export type TraceCase = {
+  readonly name: string;
+  readonly files: Files;
+  /** As `spotNamed` understands it. */
+  readonly of: string;
+  readonly ask: Question;
+  readonly rungs: readonly string[];
+};

@@ -1,4 +1,4 @@
-import type { Binding, Reading, TemplateNode } from '../model/facts';
+import type { Binding, Reading, TemplateNode, TemplateUse } from '../model/facts';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model, Page, Use } from '../model/model';
 import { useById } from '../model/lookup';
@@ -35,7 +35,9 @@ type Position = {
 };
 
 type Task =
-  { readonly node: TemplateNode; readonly at: Position } | { readonly leftOver: Given; readonly place: PlaceIndex; readonly at: Position };
+  | { readonly component: Component; readonly use: Use; readonly given: Given; readonly at: Position }
+  | { readonly node: TemplateNode; readonly at: Position }
+  | { readonly leftOver: Given; readonly place: PlaceIndex; readonly at: Position };
 
 type Unfolding = {
   readonly model: Model;
@@ -74,6 +76,7 @@ export function unfold(model: Model, page: Page): Tree {
   else enter(unfolding, entry, undefined, noGiven, start);
   for (let task = unfolding.tasks.pop(); task; task = unfolding.tasks.pop()) {
     if ('node' in task) visit(unfolding, task.node, task.at);
+    else if ('component' in task) enter(unfolding, task.component, task.use, task.given, task.at);
     else placeLeftOver(unfolding, task.leftOver, task.place, task.at);
   }
   return { page: page.id, places: unfolding.places, providers: unfolding.providers, truncated: unfolding.truncated };
@@ -141,11 +144,64 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
     case 'outside':
       if (!visitRoute(unfolding, use, at)) push(unfolding, templateChildren(node), at);
       return;
-    case 'opaque':
     case 'dynamic':
+      if (!visitChosen(unfolding, node, use, at)) push(unfolding, templateChildren(node), { ...at, sheltered: true });
+      return;
+    case 'opaque':
     case 'unresolved':
       push(unfolding, templateChildren(node), { ...at, sheltered: true });
   }
+}
+
+/** More components than this in one table are not unfolded. */
+const mostChoices = 16;
+
+/** A tag that is a value: the component that the place is given under that prop, or all of the table it is taken from. */
+function visitChosen(unfolding: Unfolding, node: TemplateUse, use: Use, at: Position): boolean {
+  const choices = choicesOf(unfolding, node, at);
+  if (choices.length === 0 || choices.length > mostChoices) return false;
+  for (let index = choices.length - 1; index >= 0; index--) {
+    const choice = choices[index];
+    if (!choice) continue;
+    const branch: BranchMark = { when: choice.when, negated: false, span: node.nameSpan };
+    const there = choice.when === '' ? at : { ...at, branches: [...at.branches, branch] };
+    unfolding.tasks.push({ component: choice.component, use, given: givenBy(node, there), at: there });
+  }
+  return true;
+}
+
+type Choice = { readonly component: Component; readonly when: string };
+
+function choicesOf(unfolding: Unfolding, node: TemplateUse, at: Position): Choice[] {
+  const { model } = unfolding;
+  const value = at.body.facts.values[node.dynamic ?? -1];
+  if (value?.kind === 'prop') {
+    const id = unfolding.places[at.owner]?.use;
+    const use = id && useById(model, id);
+    const given = use?.node.bindings.find((binding) => binding.name === value.name)?.component;
+    if (!use || given === undefined) return [];
+    at.given.placed.add(value.name);
+    const component = componentOf(model, use.file, given);
+    return component ? [{ component, when: '' }] : [];
+  }
+  const made = value?.kind === 'derived' ? value.from : [];
+  const reading = made.find((one) => at.body.facts.values[one.value]?.kind === 'module');
+  const source = reading && at.body.facts.values[reading.value];
+  if (source?.kind !== 'module' || source.source === undefined || !reading) return [];
+  const table = model.named(at.body.file, source.source);
+  if (table.kind !== 'value') return [];
+  const [key = '*'] = reading.path;
+  return (model.files.get(table.file)?.aliases ?? []).flatMap((alias): Choice[] => {
+    const [of, member] = alias.name.split('.');
+    const component =
+      of === table.name && member !== undefined && (key === '*' || key === member) ? componentOf(model, table.file, alias.name) : undefined;
+    return component ? [{ component, when: key === '*' ? `${value?.name} is ${member}` : '' }] : [];
+  });
+}
+
+function componentOf(model: Model, file: string, name: string): Component | undefined {
+  const meant = model.named(file, name);
+  return meant.kind === 'component' ? model.components.get(meant.id) : undefined;
 }
 
 /** Places of a router: where the page's own routes stand, and where other pages' do. */

@@ -66,11 +66,14 @@ export function readEffect(body: Body, call: t.CallExpression, scope: Scope): bo
   const run = call.arguments[hook === 'useImperativeHandle' ? 1 : 0];
   if (!hook || !isFunction(run)) return false;
   if (!effects.has(hook) && hook !== 'useImperativeHandle') return false;
-  if (hook === 'useImperativeHandle') readHandle(body, call, scope);
+  if (hook === 'useImperativeHandle') {
+    readHandle(body, call, scope);
+    return true;
+  }
   declareAction(body, hook, 'effect', run, scope);
   const action = body.actions.at(-1);
   if (action) action.cleansUp = returnsFunction(run);
-  followed(body, call, hook === 'useImperativeHandle' ? 2 : 1, scope);
+  followed(body, call, 1, scope);
   return true;
 }
 

@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { Channel, HearFact, SendFact } from '../../model/facts';
+import { type Channel, type HearFact, type SendFact, timerEvent } from '../../model/facts';
 import type { Body, Dialect, Sink } from './body';
 import { keptFunction, readArgs, readExpression, readingsOf } from './expressions';
 import { lookUp, type Scope } from './scope';
@@ -9,15 +9,23 @@ type Call = t.CallExpression | t.OptionalCallExpression;
 
 /** Methods that send something to whoever hears it, and methods that hear; told apart by what they are called on. */
 const sending = new Set(['emit', 'publish', 'trigger', 'fire', 'postMessage', 'dispatchEvent', 'notify']);
+/** Methods that end a subscription: the function they name is not run by them. */
+const undoing = new Set(['removeEventListener', 'removeListener', 'off', 'unsubscribe']);
+const timers = new Set(['setInterval', 'setTimeout', 'requestAnimationFrame', 'requestIdleCallback']);
 const hearing = new Set(['on', 'once', 'subscribe', 'addListener', 'addEventListener', 'listen']);
 
 /**
- * A call that sends on, or listens to, the document or a channel of the module: `dispatchEvent`,
+ * A call that sends on, listens to, or leaves the document or a channel of the module: `dispatchEvent`,
  * `addEventListener`, `channel.postMessage`, `bus.on`. False for all other calls, which are left
  * untouched.
  */
 function readChannelCall(body: Body, node: Call, { base, path }: Callee, scope: Scope, sink: Sink): boolean {
   const method = path.at(-1) ?? (base.type === 'Identifier' ? base.name : '');
+  if (undoing.has(method) && path.length > 0) {
+    for (const one of node.arguments) if (one.type !== 'Identifier') readExpression(body, one, scope, 'computed', sink);
+    return true;
+  }
+  if (timers.has(method)) return readTimer(body, node, base, path, scope, sink);
   if (method === 'dispatchEvent') return readDispatch(body, node, base, path, scope, sink);
   if (sending.has(method)) return readSend(body, node, base, path, scope, sink);
   return hearing.has(method) && readHear(body, node, base, path, scope, sink);
@@ -41,6 +49,16 @@ function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope
   if (path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener') return { on: 'element' };
   const index = meaning.kind === 'value' ? meaning.value : meaning.kind === 'local' ? meaning.readings[0]?.value : undefined;
   return index === undefined ? undefined : channelHeldBy(body, index, 3);
+}
+
+/** `setInterval(tick, 1000)`: heard like an event of the window. */
+function readTimer(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Sink): boolean {
+  const [run, ...rest] = node.arguments;
+  if (base.type !== 'Identifier' || lookUp(scope, base.name) || body.module.names.has(base.name) || !run) return false;
+  if (path.length > 0 && base.name !== 'window' && base.name !== 'globalThis') return false;
+  for (const one of rest) readExpression(body, one, scope, 'computed', sink);
+  (sink.hears ??= []).push(heard(body, run, scope, { on: 'window', event: timerEvent }, node));
+  return true;
 }
 
 /** The channel that a value of the body holds, where it was made in place or comes from the module. */

@@ -418,7 +418,19 @@ function readCalled(
   );
   mergeInto(sink, inner, 'same');
   if (method && called && (inPlaceMethods.has(method) || collectionMethods.has(method)) && isHeld(body, called.value, method)) {
-    (sink.changes ??= []).push({ value: called.value, span, how: 'in-place', from: [], ...listOrderOf(method) });
+    const given = newSink();
+    const from = readArgs(body, node.arguments, scope, given).flatMap((one) => one.readings);
+    mergeInto(sink, given, 'same');
+    const whole = [...called.path].slice(0, -1);
+    (sink.changes ??= []).push({
+      value: called.value,
+      span,
+      how: 'in-place',
+      from,
+      ...(whole.length > 0 ? { path: whole } : {}),
+      ...listOrderOf(method),
+    });
+    return;
   }
   const kind = called && body.values[called.value]?.kind;
   if (
@@ -639,7 +651,7 @@ export function readFunctionInto(body: Body, node: FunctionNode, scope: Scope, s
 }
 
 function readBlock(body: Body, statements: readonly t.Statement[], scope: Scope, sink: Sink): void {
-  for (const found of hoisted(statements)) scope.names.set(found.id?.name ?? '', { kind: 'opaque' });
+  for (const found of hoisted(statements)) if (found.id) nameFunction(body, found.id.name, found, scope);
   for (const statement of statements) readStatement(body, statement, scope, sink);
 }
 
@@ -653,7 +665,7 @@ export function readStatement(body: Body, node: t.Statement, scope: Scope, sink:
       for (const one of node.declarations) readLocal(body, one, scope, sink);
       return;
     case 'FunctionDeclaration':
-      readFunctionInto(body, node, innerScope(scope), sink);
+    case 'ClassDeclaration':
       return;
     case 'ReturnStatement':
       if (node.argument) readReturn(body, node.argument, scope, sink);
@@ -672,8 +684,6 @@ export function readStatement(body: Body, node: t.Statement, scope: Scope, sink:
     case 'ForOfStatement':
     case 'ForInStatement':
       readLoop(body, node, innerScope(scope), sink);
-      return;
-    case 'ClassDeclaration':
       return;
     default:
       if (node.type.startsWith('TS')) return;
@@ -702,10 +712,16 @@ function resultOf(inner: Sink): Reading[] {
   return inner.reads.filter((read) => !apart.some((one) => contains(one.span, read.span)));
 }
 
+/** A function that another declares for itself: it is read on its own, and runs where it is called. */
+function nameFunction(body: Body, name: string, node: FunctionNode, scope: Scope): void {
+  const { value } = keptFunction(body, name, node, scope);
+  const action = body.values[value]?.action;
+  if (action !== undefined) scope.names.set(name, { kind: 'function', node, scope, action, value });
+}
+
 function readLocal(body: Body, node: t.VariableDeclarator, scope: Scope, sink: Sink): void {
-  if (isFunction(node.init)) {
-    for (const found of patternNames(node.id)) scope.names.set(found.name, { kind: 'opaque' });
-    readFunctionInto(body, node.init, innerScope(scope), sink);
+  if (isFunction(node.init) && node.id.type === 'Identifier') {
+    nameFunction(body, node.id.name, node.init, scope);
     return;
   }
   const inner = newSink();
