@@ -114,12 +114,10 @@ export function hangCauses(ways: Ways, above: Draft, frame: Frame, action: numbe
     above.below.push(draftOf(graph, runsBy, facts.name));
     return;
   }
-  const caught = draftOf(
-    graph,
-    { kind: 'catches', how: 'same', at: codeAt(frame, facts.span), frame: frame.index, name: facts.name },
-    facts.name,
-  );
-  above.below.push(caught);
+  const inPlace = graph.indexOf(frame).attached.has(action);
+  const caught = inPlace
+    ? above
+    : hungStep(ways, above, { kind: 'catches', how: 'same', at: codeAt(frame, facts.span), frame: frame.index, name: facts.name });
   for (const caller of callers) hangCaller(ways, caught, caller, seen);
 }
 

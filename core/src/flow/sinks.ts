@@ -161,9 +161,10 @@ function noteNode(node: TemplateNode, tables: Tables): void {
 
 function noteAction(action: ActionFact, index: number, tables: Tables): void {
   const { sinks } = tables;
-  const told = new Set<number>();
+  const told = new Set<number | string>();
   const note = (sink: Sink): void => {
     told.add(sink.reading.span.start);
+    if (sink.to !== 'follows') told.add(`${sink.reading.value} ${sink.reading.path.join('.')}`);
     add(sinks, sink.reading.value, sink);
   };
   for (const change of action.changes) {
@@ -189,7 +190,7 @@ function noteAction(action: ActionFact, index: number, tables: Tables): void {
   }
   for (const reading of action.follows ?? []) note({ reading, to: 'follows', action: index });
   for (const reading of action.reads) {
-    if (reading.how === 'called' || told.has(reading.span.start)) continue;
+    if (reading.how === 'called' || told.has(reading.span.start) || told.has(`${reading.value} ${reading.path.join('.')}`)) continue;
     if (action.changes.some((change) => change.value === reading.value && contains(change.span, reading.span))) continue;
     add(sinks, reading.value, { reading, to: 'read', action: index });
   }

@@ -226,10 +226,10 @@ export function constantText(body: Body, node: t.Node): string | undefined {
 }
 
 function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, sink: Sink): void {
+  if (body.dialect.assign?.(body, node, scope, sink)) return;
   const inner = newSink();
   readExpression(body, node.right, scope, 'same', inner);
   mergeInto(sink, inner, 'computed');
-  if (body.dialect.assign?.(body, node, scope, sink)) return;
   if (node.left.type === 'MemberExpression' || node.left.type === 'Identifier') {
     noteWrite(body, node.left, scope, spanOf(node), inner.reads, sink);
   }

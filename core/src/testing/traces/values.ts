@@ -667,13 +667,6 @@ Tabs.Tab = function Tab({ at }) { const { open, setOpen } = useContext(C); retur
 export function App() { return <Tabs><Tabs.Tab at={1}/></Tabs>; }`),
     of: 'Tabs.open',
     ask: 'changes',
-    rungs: [
-      'Tabs owns open',
-      'Tabs relays C',
-      'Tabs.Tab relays setOpen',
-      'Tabs.Tab changes open',
-      'Tabs.Tab catches onClick',
-      'Tabs.Tab starts onClick | platform b',
-    ],
+    rungs: ['Tabs owns open', 'Tabs relays C', 'Tabs.Tab relays setOpen', 'Tabs.Tab changes open', 'Tabs.Tab starts onClick | platform b'],
   },
 ];

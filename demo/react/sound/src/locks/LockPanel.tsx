@@ -1,5 +1,7 @@
 import type { Lock } from '@/data/canal';
 import { HintBubble } from '@/parts/HintBubble';
+import { AlarmButton } from './AlarmButton';
+import { CanalMap } from './CanalMap';
 import { LevelChart } from './LevelChart';
 
 type Props = { lock: Lock; waiting: number };
@@ -12,6 +14,8 @@ export function LockPanel({ lock, waiting }: Props) {
         <p>{waiting} waiting</p>
       </HintBubble>
       <LevelChart lockId={lock.id} max={lock.rise} />
+      <CanalMap currentId={lock.id} />
+      <AlarmButton lock={lock} />
     </aside>
   );
 }

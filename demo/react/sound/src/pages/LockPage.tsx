@@ -1,15 +1,15 @@
-import { useState } from 'react';
 import { useParams } from 'react-router';
-import { firstPassages, locks } from '@/data/canal';
+import { locks } from '@/data/canal';
 import { GateSwitch } from '@/locks/GateSwitch';
 import { LevelChart } from '@/locks/LevelChart';
 import { PassageQueue } from '@/passages/PassageQueue';
+import { usePassages } from '@/passages/usePassages';
 import { AppShell } from '@/shell/AppShell';
 
 export function LockPage() {
   const { lockId } = useParams();
   const lock = locks.find((one) => one.id === lockId);
-  const [passages, setPassages] = useState(() => firstPassages.filter((passage) => passage.lockId === lockId));
+  const { passages, clear } = usePassages(lockId);
 
   if (!lock) {
     return (
@@ -18,8 +18,6 @@ export function LockPage() {
       </AppShell>
     );
   }
-
-  const clear = (id: string) => setPassages((all) => all.filter((passage) => passage.id !== id));
 
   return (
     <AppShell>

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { firstNotices, firstPassages, locks } from '@/data/canal';
 import { LockCard } from '@/locks/LockCard';
 import { LockList } from '@/locks/LockList';
@@ -13,6 +13,12 @@ export function TodayPage() {
   const [passages, setPassages] = useState(firstPassages);
   const [selectedLock, setSelectedLock] = useState<string | null>(null);
   const selected = locks.find((lock) => lock.id === selectedLock);
+
+  useEffect(() => {
+    const choose = (event: Event) => setSelectedLock((event as CustomEvent<{ lockId: string }>).detail.lockId);
+    document.addEventListener('lock-chosen', choose);
+    return () => document.removeEventListener('lock-chosen', choose);
+  }, []);
 
   const dismiss = (id: string) => setNotices((all) => all.filter((notice) => notice.id !== id));
   const book = (booking: Booking) => setPassages((all) => [...all, { ...booking, id: crypto.randomUUID(), status: 'waiting' }]);

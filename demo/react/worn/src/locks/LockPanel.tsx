@@ -1,6 +1,8 @@
 import type { Lock, Passage } from '@/data/canal';
 import { HintBubble } from '@/parts/HintBubble';
 import { StatusPill } from '@/passages/StatusPill';
+import { AlarmButton } from './AlarmButton';
+import { CanalMap } from './CanalMap';
 import { LevelChart } from './LevelChart';
 
 type Props = { lock: Lock; waiting: Passage[]; onClear: (passageId: string) => void };
@@ -16,6 +18,8 @@ export function LockPanel({ lock, waiting, onClear }: Props) {
         <StatusPill key={passage.id} status={passage.status} canClear onClear={() => onClear(passage.id)} />
       ))}
       <LevelChart lockId={lock.id} max={lock.rise} />
+      <CanalMap currentId={lock.id} />
+      <AlarmButton lock={lock} />
     </aside>
   );
 }

@@ -1,14 +1,14 @@
-import { useState } from 'react';
 import { useParams } from 'react-router';
-import { firstPassages, locks } from '@/data/canal';
+import { locks } from '@/data/canal';
 import { GateSwitch } from '@/locks/GateSwitch';
 import { LevelChart } from '@/locks/LevelChart';
 import { PassageQueue } from '@/passages/PassageQueue';
+import { usePassages } from '@/passages/usePassages';
 
 export function LockPage() {
   const { lockId } = useParams();
   const lock = locks.find((one) => one.id === lockId);
-  const [passages] = useState(() => firstPassages.filter((passage) => passage.lockId === lockId));
+  const { passages } = usePassages(lockId);
 
   if (!lock) return <p>There is no such lock.</p>;
 

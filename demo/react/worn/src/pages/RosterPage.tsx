@@ -3,6 +3,10 @@ import { firstShifts } from '@/data/canal';
 import { HintBubble } from '@/parts/HintBubble';
 import { ShiftTable } from '@/roster/ShiftTable';
 import { AppShell } from '@/shell/AppShell';
+import { KeeperContext, type KeeperValue } from '@/shell/keeper';
+
+/** Notes in the roster are written for whoever stands in, not for the keeper who is signed in. */
+const relief: KeeperValue = { keeper: { name: 'The relief keeper', onDuty: false }, signOff: () => undefined };
 
 export function RosterPage() {
   const [shifts, setShifts] = useState(firstShifts);
@@ -14,7 +18,9 @@ export function RosterPage() {
       <HintBubble label="A swapped shift is offered to all keepers.">
         <p>{shifts.length} shifts this week</p>
       </HintBubble>
-      <ShiftTable shifts={shifts} onSwap={swap} />
+      <KeeperContext value={relief}>
+        <ShiftTable shifts={shifts} onSwap={swap} />
+      </KeeperContext>
     </AppShell>
   );
 }

@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { AlarmBadge } from './AlarmBadge';
 import { ClockBadge } from './ClockBadge';
 import { KeeperMenu } from './KeeperMenu';
 
@@ -10,6 +11,7 @@ export function TopBar() {
         <Link to="/">Today</Link>
         <Link to="/roster">Roster</Link>
       </nav>
+      <AlarmBadge />
       <ClockBadge />
       <KeeperMenu />
     </header>
