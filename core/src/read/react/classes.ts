@@ -147,8 +147,7 @@ function declareMember(body: Body, member: Member, own: Map<string, Meaning>, st
   if (fn) {
     if (name === 'render') return;
     const kind = lifecycles.test(name) ? 'lifecycle' : 'handler';
-    const span = spanOf(member);
-    const action = addAction(body, name, kind, span);
+    const action = addAction(body, name, kind, spanOf(fn));
     const value = addValue(body, { name, kind: 'function', span: spanOf(member.key), from: [], action });
     own.set(name, { kind: 'function', node: fn, scope, action, value });
     body.queue.push(() => readActionInto(body, action, fn, scope));

@@ -200,6 +200,7 @@ export function readArgs(body: Body, given: readonly t.Node[], scope: Scope, sin
       const reading = keptFunction(body, 'callback', node, scope);
       const action = body.values[reading.value]?.action;
       if (action !== undefined) addCall(sink, action);
+      sink.reads.push({ ...reading, how: 'called' });
       return { readings: [reading], ...(action === undefined ? {} : { action }) };
     }
     const inner = newSink();
@@ -345,8 +346,13 @@ function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readon
   const imported = body.module.imported.get(base.name);
   if (path.length > 0 && !imported) readName(body, base.name, path.slice(0, -1), 'computed', node.callee, scope, sink);
   const followed = imported ? isOwnModule(imported.from) : body.module.functions.has(base.name) || path.length > 0;
-  if (!followed) {
-    readArguments(body, node, scope, sink, []);
+  const method = path.at(-1);
+  if (!followed || (method !== undefined && arrayMethods.has(method) && !collectionMethods.has(method))) {
+    const list: Reading[] = [];
+    if (followed && imported)
+      list.push({ value: moduleValue(body, base.name, spanOf(base)), path: path.slice(0, -1), how: 'computed', span });
+    sink.reads.push(...list);
+    readArguments(body, node, scope, sink, itemReadings(node, path, list));
     return;
   }
   const value = moduleValue(body, base.name, spanOf(base));
