@@ -18,6 +18,7 @@ test('worst first, with evidence, what to do, and where it touches', async ({ pa
   await expect(detail.locator('figcaption')).toHaveText([
     'src/passages/PassageRow.tsx:13',
     'src/shell/keeper.ts:6',
+    'src/pages/RosterPage.tsx:21',
     'src/shell/AppShell.tsx:13',
   ]);
   await expect(detail).toContainText('It breaks on LockPage.');

@@ -56,7 +56,7 @@ test.describe('the demo’s tree', () => {
   test('only loose ends; kinds of strands; what is hidden is counted', async ({ page }) => {
     await page.getByRole('button', { name: /only loose ends/ }).click();
     await expect(page.getByRole('group', { name: 'Strands' }).getByRole('button')).toHaveCount(3);
-    await expect(page.getByRole('status').filter({ hasText: 'strands' })).toHaveText('20 places. 3 of 14 strands.');
+    await expect(page.getByRole('status').filter({ hasText: 'strands' })).toHaveText('23 places. 3 of 17 strands.');
     await page.getByRole('button', { name: /only loose ends/ }).click();
     await page.getByRole('button', { name: /^events/ }).click();
     await expect(page.getByRole('button', { name: /^event onSelect/ })).toBeHidden();
@@ -137,7 +137,7 @@ test('by keyboard alone, from the first page to a line of code', async ({ page }
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('treeitem', { name: /^KeeperMenu/ })).toBeVisible();
   await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('treeitem', { selected: true })).toHaveAccessibleName(/^ClockBadge/);
+  await expect(page.getByRole('treeitem', { selected: true })).toHaveAccessibleName(/^AlarmBadge/);
   await expect(page.getByRole('heading', { name: 'ClockBadge' })).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('complementary')).toBeFocused();

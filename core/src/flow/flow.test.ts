@@ -56,6 +56,21 @@ describe('strands of a page', () => {
       ['state all: App owns > Leaf narrows'],
     ],
     [
+      'state inside a hook, under the component that calls it',
+      `${leaf}function useBoats() { const [all, setAll] = useState([]); return { all, add: (one) => setAll([one]) }; }\nexport function App() { const { all, add } = useBoats(); return <b onClick={add}><Leaf a={all}/></b>; }`,
+      ['state all: App owns+changes > Leaf reads+renames'],
+    ],
+    [
+      'a store of the module: who reads and who changes it',
+      `${leaf}let level = 1;\nconst setLevel = (next) => { level = next; };\nconst subscribe = () => () => 1;\nfunction Gate() { return <b onClick={() => setLevel(2)}/>; }\nfunction Gauge() { const now = useSyncExternalStore(subscribe, () => level); return <Leaf a={now}/>; }\nexport function App() { return <><Gate/><Gauge/></>; }`,
+      ['store level: Gate changes > Gauge reads > Leaf reads+renames'],
+    ],
+    [
+      'a channel: who sends and who hears',
+      `function Bell() { return <b onClick={() => { const c = new BroadcastChannel('alarm'); c.postMessage(1); }}/>; }\nfunction Ear() { useEffect(() => { const c = new BroadcastChannel('alarm'); c.onmessage = () => 1; }, []); return null; }\nexport function App() { return <><Bell/><Ear/></>; }`,
+      ['event alarm: Bell raises > Ear catches'],
+    ],
+    [
       'what a hook gives, by the name it has here',
       `${leaf}function useBoat() { return useState(1); }\nexport function App() { const [boat] = useBoat(); return <Leaf a={boat}/>; }`,
       ['state boat: App owns > Leaf reads+renames'],

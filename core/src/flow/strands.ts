@@ -7,6 +7,10 @@ import { type Knot, type KnotCode, type KnotKind, knotKinds, type Strand, type S
 import type { Place, PlaceIndex, Provider, Tree } from '../model/tree';
 import { providerFor } from '../tree';
 import { type BodyFlow, bodyFlow, type Carried, followValue, type ValueFlow } from './body';
+import type { SubjectId } from './subject';
+import type { Ways } from './way';
+import { makeWays } from './ways';
+import { holdsState, wideStrands } from './wide-strands';
 import { knownUse, missingProps, unheardEvents, unmetTakes } from './loose';
 
 /** The strands of a page: those that touch more than one place or end loose, and how many stay inside one component. */
@@ -27,13 +31,14 @@ type DraftKnot = {
 export type Flow = {
   readonly model: Model;
   readonly tree: Tree;
+  readonly ways: Ways;
   readonly bodies: Map<ComponentId, BodyFlow>;
   readonly flows: Map<string, ValueFlow>;
   /** Places made by each use, by the place that owns the use. */
   readonly made: ReadonlyMap<string, readonly Place[]>;
 };
 
-function makeFlow(model: Model, tree: Tree): Flow {
+function makeFlow(model: Model, tree: Tree, ways: Ways): Flow {
   const made = new Map<string, Place[]>();
   for (const place of tree.places) {
     if (!place.use) continue;
@@ -42,7 +47,7 @@ function makeFlow(model: Model, tree: Tree): Flow {
     if (known) known.push(place);
     else made.set(key, [place]);
   }
-  return { model, tree, bodies: new Map(), flows: new Map(), made };
+  return { model, tree, ways, bodies: new Map(), flows: new Map(), made };
 }
 
 function bodyOf(flow: Flow, component: Component): BodyFlow {
@@ -72,8 +77,9 @@ function placesOf(flow: Flow, owner: PlaceIndex, node: TemplateUse): readonly Pl
   return use ? (flow.made.get(`${owner} ${use.id}`) ?? []) : [];
 }
 
-function draftOf(kind: StrandKind, name: string, home: ComponentId, key: string): Draft {
-  return { strand: { id: `${kind}:${home}:${name}${key}`, kind, name, home }, knots: new Map() };
+function draftOf(kind: StrandKind, name: string, home: ComponentId, key: string, subject?: SubjectId): Draft {
+  const strand = { id: `${kind}:${home}:${name}${key}`, kind, name, home, ...(subject === undefined ? {} : { subject }) };
+  return { strand, knots: new Map() };
 }
 
 function tie(draft: Draft, place: PlaceIndex, kind: KnotKind, name: string, from: PlaceIndex, code: readonly KnotCode[]): DraftKnot {
@@ -171,14 +177,41 @@ function stateStrands(flow: Flow, place: Place): Draft[] {
   return component.facts.values.flatMap((value, index): Draft[] => {
     const kind = born[value.kind];
     if (!kind || isTakenContext(component, index)) return [];
+    const hook = value.kind === 'hook' ? flow.ways.graph.hookFrame(place.index, index) : undefined;
+    if (hook && holdsState(flow.ways, hook)) return [];
+    if (value.kind === 'hook' && isStoreReading(flow, component, index)) return [];
+    if (value.kind === 'store' && value.args) return [];
     const members = value.kind === 'hook' ? membersRead(flow, component, index) : [undefined];
     return members.map((member) => {
       const name = member === undefined ? value.name : (value.parts?.[member] ?? member);
-      const draft = draftOf(kind, name, component.id, `@${place.index}`);
+      const draft = draftOf(
+        kind,
+        name,
+        component.id,
+        `@${place.index}`,
+        `${component.id}~${value.name}${member === undefined ? '' : `.${member}`}`,
+      );
       tie(draft, place.index, 'owns', name, -1, codeOf(component.file, [value.span], 'owns'));
       followDown(flow, draft, { place: place.index, value: index, name, ...(member === undefined ? {} : { member }) });
       return draft;
     });
+  });
+}
+
+/** What a hook gives of a store belongs to the store's strand. */
+function isStoreReading(flow: Flow, component: Component, index: number): boolean {
+  const value = component.facts.values[index];
+  if (value?.gives) return value.gives.gives !== 'dispatch';
+  const frame = flow.ways.graph.frames.find((one) => one.component === component);
+  return frame !== undefined && value?.source !== undefined && flow.ways.graph.moduleSpot(frame, value.source) !== undefined;
+}
+
+/** Strands of hooks, stores and channels, tied like all others. */
+function widerStrands(flow: Flow): Draft[] {
+  return wideStrands(flow.ways).map((wide): Draft => {
+    const draft = draftOf(wide.kind, wide.name, wide.home, wide.key, wide.subject);
+    for (const { place, kind, name, from, code } of wide.ties) tie(draft, place, kind, name, from, code);
+    return draft;
   });
 }
 
@@ -405,11 +438,12 @@ function finish(draft: Draft): Strand {
 }
 
 /** All strands of an unfolded page. Two uses of one component with different sources stay apart. */
-export function strandsOf(model: Model, tree: Tree): Strands {
-  const flow = makeFlow(model, tree);
+export function strandsOf(model: Model, tree: Tree, ways: Ways = makeWays(model, tree)): Strands {
+  const flow = makeFlow(model, tree, ways);
   const drafts = [
     ...tree.places.flatMap((place) => [...stateStrands(flow, place), ...rootPropStrands(flow, place), ...eventStrands(flow, place)]),
     ...contextStrands(flow),
+    ...widerStrands(flow),
     ...looseStrands(flow),
   ];
   const strands = drafts.filter((draft) => draft.knots.size > 1 || draft.loose !== undefined).map(finish);

@@ -51,10 +51,14 @@ export function forward(reading: Reading, track: Track): Passed | undefined {
   const shared = common(path, track);
   if (shared < 0) return undefined;
   const left = loses(how) && how !== 'called' ? [] : track.slice(shared);
-  const narrowed = path.length > track.length;
+  // What is read of the whole may be all of the part that is followed.
+  const exact = path.length <= track.length && path.length > 0 && !loses(how);
   const at = reading.held?.at ?? [];
   const whole = [...at, ...left];
-  return { track: whole.slice(0, deepest), how: how === 'called' && track.at(shared - 1) === '()' ? 'same' : passing(how, narrowed) };
+  return {
+    track: whole.slice(0, deepest),
+    how: exact || (how === 'called' && track.at(shared - 1) === '()') ? 'same' : passing(how, path.length > track.length),
+  };
 }
 
 /** What of its source a followed part of a made value comes from; undefined where the reading makes another part. */

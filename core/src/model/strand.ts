@@ -35,8 +35,10 @@ export type Strand = {
   readonly id: string;
   readonly kind: StrandKind;
   readonly name: string;
-  /** The component it starts in. */
+  /** The component it starts in; for a store, its file and name in the same form. */
   readonly home: ComponentId;
+  /** For a trace of what it carries. */
+  readonly subject?: string;
   /** Ordered by place; the first is its start, unless it starts above the page. */
   readonly knots: readonly Knot[];
   /** Has an end that should be tied and is not; what is wrong in words. */

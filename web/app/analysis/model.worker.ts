@@ -48,6 +48,9 @@ import { answerTrace, subjectsOf } from './traced';
 import { rowsOf } from './rows';
 import { type Given, takeSources } from './sources';
 
+/** A page's tree, with the answers about its values, and its strands in the order of their columns. */
+type UnfoldedPage = { readonly tree: Tree; readonly ways: Ways; readonly strands: readonly Strand[]; readonly local: number };
+
 /** A project held in this worker's memory. */
 type Opened = {
   readonly projectId: string;
@@ -58,9 +61,7 @@ type Opened = {
   readonly keep: SurveyKeep;
   readonly findings: readonly Finding[];
   readonly texts: Map<FilePath, string>;
-  readonly pages: Map<string, { tree: Tree; strands: readonly Strand[]; local: number }>;
-  /** The answers about values, for the pages that were last asked about. */
-  readonly ways: Map<string, Ways>;
+  readonly pages: Map<string, UnfoldedPage>;
 };
 
 let opened: Opened | undefined;
@@ -160,7 +161,6 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
     findings: check(model, keep),
     texts: new Map(),
     pages: new Map(),
-    ways: new Map(),
   };
 }
 
@@ -193,25 +193,21 @@ async function lineOf(held: Opened, at: Location): Promise<number> {
   return lineAt(lineStarts(await textOf(held, at.file)), at.start);
 }
 
-function unfolded(held: Opened, page: Page): { tree: Tree; strands: readonly Strand[]; local: number } {
+function unfolded(held: Opened, page: Page): UnfoldedPage {
   const known = held.pages.get(page.id);
   if (known) return known;
   const tree = unfold(held.model, page);
-  const { strands, local } = strandsOf(held.model, tree);
-  const made = { tree, strands: orderColumns(strands), local };
+  const ways = makeWays(held.model, tree);
+  const { strands, local } = strandsOf(held.model, tree, ways);
+  const made = { tree, ways, strands: orderColumns(strands), local };
   held.pages.set(page.id, made);
-  if (held.pages.size > 12) held.pages.delete(held.pages.keys().next().value ?? '');
+  if (held.pages.size > 6) held.pages.delete(held.pages.keys().next().value ?? '');
   return made;
 }
 
-/** The answers about the values of a page; kept for a few pages. */
+/** The answers about the values of a page. */
 function waysOf(held: Opened, page: Page): Ways {
-  const known = held.ways.get(page.id);
-  if (known) return known;
-  const ways = makeWays(held.model, unfolded(held, page).tree);
-  held.ways.set(page.id, ways);
-  if (held.ways.size > 3) held.ways.delete(held.ways.keys().next().value ?? '');
-  return ways;
+  return unfolded(held, page).ways;
 }
 
 /** The page that is asked for if it holds the subject, else the first that does. */

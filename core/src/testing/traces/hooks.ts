@@ -121,7 +121,7 @@ export function App() { const [n, setN] = useState(0); useTick(() => setN(1)); r
 export function App() { const { open } = useAll(); return <Leaf a={open}/>; }`),
     of: 'useAll.all',
     ask: 'goes',
-    rungs: ['App/useAll owns all', 'App/useAll derives open', 'App/useAll gives open', 'Leaf narrows a', 'Leaf paints a | painted'],
+    rungs: ['App/useAll owns all', 'App/useAll derives open', 'App/useAll gives open', 'Leaf renames a', 'Leaf paints a | painted'],
   },
 ];
 

@@ -23,13 +23,23 @@ type Props = {
 
 const mostKnots = 60;
 
+/** Where a strand starts: its component, or for a store the file. */
+function homeWords(strand: Strand): string {
+  const mark = strand.home.lastIndexOf('#');
+  return strand.kind === 'store' && strand.home.slice(mark + 1) === strand.name
+    ? (strand.home.slice(0, mark).split('/').at(-1) ?? '')
+    : strand.home.slice(mark + 1);
+}
+
 /** A strand, knot by knot. */
 function StrandPart({
+  projectId,
   strand,
   tree,
   place,
   onKnot,
 }: {
+  projectId: string;
   strand: Strand;
   tree: TreeAnswer;
   place: number | undefined;
@@ -41,8 +51,12 @@ function StrandPart({
     <>
       <h2 style={{ color: colour, fontFamily: 'var(--mono)', fontSize: 19 }}>{strand.name}</h2>
       <p>
-        {strandWords[strand.kind][0]} of {strand.home.slice(strand.home.lastIndexOf('#') + 1)}, {knots.length} knots
+        {strandWords[strand.kind][0]} of {homeWords(strand)}, {knots.length} knots.{' '}
+        {strand.subject !== undefined && (
+          <Link to={traceLink(projectId, tree.page.id, strand.subject, knots[0]?.place ?? -1)}>Trace it</Link>
+        )}
       </p>
+      {knots.length > 1 && <p className="hint">In the tree, Alt and the arrow keys go along it.</p>}
       {strand.loose && <div className="warn">{strand.loose}</div>}
       <ul className="knot-list" aria-label={`Knots of ${strand.name}`}>
         {knots.slice(0, mostKnots).map((knot) => (
@@ -176,7 +190,7 @@ export function Card({ projectId, tree, answer, strand, place, code, part, onKno
   ));
   return (
     <aside className="card" id="card" tabIndex={-1} aria-label="What is chosen">
-      {strand && <StrandPart strand={strand} tree={tree} place={place} onKnot={onKnot} />}
+      {strand && <StrandPart projectId={projectId} strand={strand} tree={tree} place={place} onKnot={onKnot} />}
       {strand && shownCode}
       {strand && answer && <hr style={{ border: 0, borderTop: '1px solid var(--line)', margin: '18px 0' }} />}
       {answer && <PlacePart answer={answer} projectId={projectId} page={tree.page.id} part={part} />}

@@ -127,6 +127,14 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
       if (next) choosePlace(next.row.place);
     };
     if (!here) return;
+    if (event.altKey && chosenStrand && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
+      event.preventDefault();
+      const knots = chosenStrand.knots.filter((knot) => knot.place >= 0);
+      const at = knots.findIndex((knot) => knot.place === place);
+      const next = knots[event.key === 'ArrowDown' ? at + 1 : at < 0 ? knots.length - 1 : at - 1];
+      if (next) chooseKnot(chosenStrand.id, next.place);
+      return;
+    }
     switch (event.key) {
       case 'ArrowDown':
         moveTo(line + 1);
@@ -197,7 +205,7 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
               className="tree tree-body"
               role="tree"
               tabIndex={0}
-              aria-label={`Tree of ${tree.page.name}. Arrow keys move and fold, Enter goes to the card.`}
+              aria-label={`Tree of ${tree.page.name}. Arrow keys move and fold, with Alt they go along the chosen strand, Enter goes to the card.`}
               {...(place === undefined ? {} : { 'aria-activedescendant': `row-${place}` })}
               style={{ height: virtual.getTotalSize(), width: names + area, ['--names' as string]: `${names}px` }}
               onKeyDown={onKeyDown}
