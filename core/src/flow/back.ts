@@ -113,7 +113,7 @@ function propBack({ graph }: Ways, frame: Frame, prop: string, track: Track, spa
     {
       kind: 'passes',
       ...here,
-      ending: fallback === undefined ? 'untaken' : 'default',
+      ending: fallback === undefined ? 'ungiven' : 'default',
       ...(fallback === undefined ? {} : { by: fallback }),
     },
   ];
@@ -308,7 +308,7 @@ function contextBack({ graph }: Ways, frame: Frame, spot: Spot): Step[] {
   const context = graph.model.contexts.get(meant.id);
   const taken: Step = { ...base, name: context?.name ?? '', by: context?.name ?? '' };
   const provider = graph.providerOf(frame, meant.id);
-  if (!provider) return [{ ...taken, ending: context?.fallback === 'given' ? 'default' : 'untaken' }];
+  if (!provider) return [{ ...taken, ending: context?.fallback === 'given' ? 'default' : 'ungiven' }];
   const use = useById(graph.model, provider.use);
   const owner =
     provider.owner >= 0
@@ -381,7 +381,7 @@ function paramBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
   if (value.of === undefined) {
     const caller = frame.caller && graph.frames[frame.caller.frame];
     const arg = caller && frame.caller && caller.body.values[frame.caller.value]?.args?.[value.position ?? 0];
-    if (!caller || !arg) return [{ kind: 'passes', ...here, ending: 'untaken' }];
+    if (!caller || !arg) return [{ kind: 'passes', ...here, ending: 'ungiven' }];
     const steps = argBack(caller, arg, spot.track).map((step): Step => ({ ...step, kind: 'passes', by: frame.name }));
     return steps.length > 0
       ? steps
@@ -404,6 +404,18 @@ function paramBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
             name: caller.event,
             ending: 'platform',
             by: caller.element,
+            via: caller.trail.map(relayed),
+          },
+        ];
+      case 'render':
+        return [
+          {
+            kind: 'calls',
+            how: 'computed',
+            at: caller.at,
+            frame: caller.frame.index,
+            name: caller.name,
+            ending: 'unknown',
             via: caller.trail.map(relayed),
           },
         ];

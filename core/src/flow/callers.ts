@@ -1,6 +1,7 @@
 import type { Binding, TemplateUse } from '../model/facts';
 import { channelKey } from './channels';
 import { type Frame, type Spot, spotKey } from './frames';
+import type { Sink } from './sinks';
 import type { Step } from './step';
 import { arrivals, codeAt } from './targets';
 import { forward } from './track';
@@ -58,6 +59,9 @@ export function followFunction(ways: Ways, start: readonly Task[]): Caller[] {
   return found;
 }
 
+/** What is read while rendering, not by a function that runs later. */
+const rendering = new Set<Sink['to']>(['value', 'first', 'argument', 'prop', 'spread', 'attribute', 'shown', 'decides', 'returned']);
+
 /** Calls of the function that a spot holds, within its own body. */
 function calledAt({ graph }: Ways, { spot, trail }: Task): Caller[] {
   const frame = graph.frames[spot.frame];
@@ -81,6 +85,11 @@ function calledAt({ graph }: Ways, { spot, trail }: Task): Caller[] {
     }
   }
   for (const sink of index.sinks.get(spot.value) ?? []) {
+    if (sink.reading.how === 'called' && rendering.has(sink.to) && leadsTo(sink.reading.path, spot.track)) {
+      const name = [frame.body.values[spot.value]?.name ?? '', ...sink.reading.path].join('.');
+      found.push({ by: 'render', frame, at: codeAt(frame, sink.reading.span), trail, args: [], name });
+      continue;
+    }
     const passed = forward(sink.reading, spot.track);
     if (!passed || passed.track.length > 0) continue;
     const at = codeAt(frame, sink.reading.span);

@@ -122,6 +122,7 @@ export function hangCauses(ways: Ways, above: Draft, frame: Frame, action: numbe
 }
 
 function causeOf(kind: string, follows: readonly string[] | undefined): string {
+  if (kind === 'handler') return '';
   if (kind === 'render') return 'while it renders';
   if (kind === 'lifecycle') return 'by the framework';
   if (follows === undefined) return 'after each rendering';
@@ -139,6 +140,11 @@ function hangCaller(ways: Ways, above: Draft, caller: Caller, seen: Set<string>)
       return;
     case 'outside':
       at.below.push(draftOf(graph, { kind: 'starts', ...base, name: caller.name, ending: 'leaves', by: caller.name }, caller.name));
+      return;
+    case 'render':
+      at.below.push(
+        draftOf(graph, { kind: 'starts', ...base, name: caller.name, ending: 'platform', by: 'while it renders' }, caller.name),
+      );
       return;
     case 'channel':
       hangSenders(ways, at, caller, seen);

@@ -104,7 +104,7 @@ export function hangRuns(ways: Ways, above: Draft, spot: Spot, arrives: 'catches
 function hangRun(ways: Ways, above: Draft, run: Run, arrives: 'catches' | undefined, seen: Set<string>): void {
   const { graph } = ways;
   if (run.kind === 'end') {
-    const lost = run.step.ending === 'untaken' || run.step.ending === 'default';
+    const lost = run.step.ending === 'ungiven' || run.step.ending === 'default';
     above.below.push(
       draftOf(
         graph,

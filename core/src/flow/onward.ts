@@ -89,7 +89,8 @@ function sinkSteps(ways: Ways, frame: Frame, sink: Sink, passed: Passed, spot: S
     case 'spread':
       return spreadSteps(ways, frame, sink.use, sink.spread.span, passed, name);
     case 'attribute':
-      if (sink.binding.direction === 'out') return [];
+      if (sink.binding.direction === 'out')
+        return sink.reading.how === 'computed' ? [{ kind: 'reads', ...here, name, ending: 'read', by: sink.binding.name }] : [];
       return [{ kind: 'paints', ...here, name, ending: 'painted', by: sink.element.tag }];
     case 'shown':
       return [{ kind: 'paints', ...here, name, ending: 'painted' }];
@@ -246,7 +247,8 @@ function propSteps(ways: Ways, frame: Frame, use: TemplateUse, prop: string, spa
   const places = graph.madeBy(frame, use);
   if (places.length === 0) {
     if (target?.kind === 'component') return [];
-    if (/^on[A-Z]/.test(prop)) return [];
+    if (/^on[A-Z]/.test(prop))
+      return passed.how === 'computed' ? [{ kind: 'reads', how: passed.how, at, frame: frame.index, name, ending: 'read', by: prop }] : [];
     const by = target?.kind === 'outside' ? `${use.tag} of ${target.module}` : use.tag;
     return [
       { kind: 'passes', how: passed.how, at, frame: frame.index, name, ending: target?.kind === 'outside' ? 'leaves' : 'unknown', by },
@@ -384,7 +386,7 @@ function runSteps(ways: Ways, callee: Spot, position: number, passed: Passed, ba
   return runs.flatMap((run): Step[] => {
     const trail = run.trail.map(asRelay);
     if (run.kind === 'end') {
-      const ending = run.step.ending === 'untaken' || run.step.ending === 'default' ? 'unheard' : (run.step.ending ?? 'unknown');
+      const ending = run.step.ending === 'ungiven' || run.step.ending === 'default' ? 'unheard' : (run.step.ending ?? 'unknown');
       return [
         {
           ...base,

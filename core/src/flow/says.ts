@@ -70,7 +70,9 @@ function endingOf(rung: Rung): string {
     case 'unheard':
       return 'nobody listens';
     case 'untaken':
-      return rung.kind === 'takes' ? 'nothing above provides it' : rung.kind === 'provides' ? 'nobody takes it' : 'not taken there';
+      return rung.kind === 'provides' ? 'nobody takes it' : 'not taken there';
+    case 'ungiven':
+      return rung.kind === 'takes' ? 'nothing above provides it' : 'nothing gives it';
     case 'constant':
       return by === undefined ? 'a constant' : `a constant: ${by}`;
     case 'function':

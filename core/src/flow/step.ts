@@ -33,6 +33,7 @@ export const endings = [
   'leaves',
   'unheard',
   'untaken',
+  'ungiven',
   'constant',
   'function',
   'asked',

@@ -23,6 +23,8 @@ export type Caller = {
   | { readonly by: 'platform'; readonly event: string; readonly element: string }
   | { readonly by: 'channel'; readonly channel: string | undefined; readonly action: number }
   | { readonly by: 'outside'; readonly name: string }
+  /** It is called while a component renders. */
+  | { readonly by: 'render'; readonly name: string }
 );
 
 /** A change of a state: where it is written, and by which action. */

@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
 import type { Binding, KeyFact, Reading, SpreadFact, TemplateNode } from '../../model/facts';
 import type { Writable } from '../../model/writable';
-import { type Body, excerpt, newSink } from '../script/body';
+import { type Body, excerpt, newSink, wholeProps } from '../script/body';
 import { readExpression, readingsOf } from '../script/expressions';
 import { memberChain } from '../script/names';
 import { lookUp, type Scope } from '../script/scope';
@@ -203,10 +203,4 @@ function spreadOf(body: Body, argument: t.Node, whole: t.Node, scope: Scope, tag
     if (names.every((name): name is string => name !== undefined)) return { span, readings: sink.reads, names };
   }
   return { span, readings: sink.reads };
-}
-
-/** The value that stands for the props object as a whole. */
-function wholeProps(body: Body, span: { start: number; end: number }): number {
-  const known = body.values.findIndex((value) => value.kind === 'props');
-  return known >= 0 ? known : body.values.push({ name: 'props', kind: 'props', span, from: [] }) - 1;
 }

@@ -499,11 +499,15 @@ function declareValue(body: Body, declarator: t.VariableDeclarator, init: t.Node
 }
 
 function partsOf(readings: readonly Reading[], path: readonly string[]): Reading[] {
-  return readings.map((one) => ({
-    ...one,
-    path: [...one.path, ...path],
-    how: path.length > 0 && one.how === 'same' ? ('part' as const) : one.how,
-  }));
+  return readings.map((one) =>
+    (one.how === 'computed' || one.how === 'called') && !one.held
+      ? one
+      : {
+          ...one,
+          path: [...one.path, ...path],
+          how: path.length > 0 && one.how === 'same' ? ('part' as const) : one.how,
+        },
+  );
 }
 
 function valueMeaning(

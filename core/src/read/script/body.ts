@@ -210,6 +210,12 @@ export function propValue(body: Body, name: string, span: Span): number {
   return index;
 }
 
+/** The value that stands for the props object as a whole. */
+export function wholeProps(body: Body, span: Span): number {
+  const known = body.values.findIndex((value) => value.kind === 'props');
+  return known >= 0 ? known : addValue(body, { name: 'props', kind: 'props', span, from: none });
+}
+
 /** The value that stands for a name of the module, made at its first reading. */
 export function moduleValue(body: Body, name: string, span: Span): number {
   const known = body.moduleValues.get(name);

@@ -186,7 +186,7 @@ export function bindParams(body: Body, node: FunctionNode, scope: Scope, action?
       position,
       ...(action === undefined ? {} : { of: action }),
     });
-    for (const found of names) scope.names.set(found.name, found.rest ? { kind: 'opaque' } : { kind: 'value', value, path: found.path });
+    for (const found of names) scope.names.set(found.name, { kind: 'value', value, path: found.path });
   }
 }
 
@@ -266,6 +266,11 @@ function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: r
   const value = body.values[meaning.value];
   if (!value) return;
   if (value.kind === 'derived' && path.length === 0) value.from = [...value.from, ...from];
+  else if (value.kind === 'derived')
+    value.from = [
+      ...value.from,
+      ...from.map((one): Reading => ({ ...one, how: 'computed', held: { at: path, how: one.held?.how ?? one.how } })),
+    ].slice(0, 40);
   else if (value.kind === 'state' || value.kind === 'ref' || value.kind === 'prop' || value.kind === 'store') {
     const whole = [...meaning.path, ...path];
     const how = whole.length > 0 ? 'in-place' : 'assign';

@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
 import type { How, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { addCall, type Body, moduleValue, propValue, type Sink } from './body';
+import { addCall, type Body, moduleValue, propValue, type Sink, wholeProps } from './body';
 import { lookUp, type Meaning, type Scope } from './scope';
 import { bare, keyName, patternNames, spanOf } from './syntax';
 
@@ -52,8 +52,10 @@ export function readMeaning(body: Body, meaning: Meaning, path: readonly string[
     }
     case 'props': {
       const [first, ...rest] = path;
-      if (first === undefined || first === '*') body.propsEscape = true;
-      else sink.reads.push({ value: propValue(body, first, span), path: rest, how: howOf(rest, how), span });
+      if (first === undefined || first === '*') {
+        body.propsEscape = true;
+        sink.reads.push({ value: wholeProps(body, span), path, how: howOf(path, how), span });
+      } else sink.reads.push({ value: propValue(body, first, span), path: rest, how: howOf(rest, how), span });
       break;
     }
     case 'local':

@@ -262,6 +262,13 @@ export function App() { const choose = (id) => id; return <C.Provider value={{ c
     rungs: ['Deep owns choose', 'Deep takes C', 'App provides choose', 'App owns choose | function'],
   },
   {
+    name: 'a function that is called while rendering',
+    files: mounted(`export function App() { const name = (boat) => boat.name; return <b>{name(1)}</b>; }`),
+    of: 'App.name',
+    ask: 'comes',
+    rungs: ['App owns name', 'App catches name', 'App starts name | platform while it renders'],
+  },
+  {
     name: 'a local function is called with what an event carries',
     files: mounted(
       `${pick}${leaf}export function App() { const [a, setA] = useState(0); const put = (next) => setA(next); const pick = (id) => put(id); return <><Pick onPick={pick}/><Leaf a={a}/></>; }`,

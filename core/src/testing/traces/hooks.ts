@@ -123,6 +123,23 @@ export function App() { const { open } = useAll(); return <Leaf a={open}/>; }`),
     ask: 'goes',
     rungs: ['App/useAll owns all', 'App/useAll derives open', 'App/useAll gives open', 'Leaf renames a', 'Leaf paints a | painted'],
   },
+  {
+    name: 'all props handed to a hook',
+    files: mounted(`${leaf}function useShown(props) { return props.a; }
+function Mid(props) { const shown = useShown(props); return <Leaf a={shown}/>; }
+export function App() { const [a] = useState(1); return <Mid a={a}/>; }`),
+    of: 'Leaf.a',
+    ask: 'comes',
+    rungs: ['Leaf owns a', 'Mid renames shown', 'Mid/useShown gives props', 'Mid passes props', 'App passes a', 'App owns a | constant'],
+  },
+  {
+    name: 'the rest of what a hook is given',
+    files: mounted(`${leaf}function useShown({ b, ...others }) { return { ...others }; }
+export function App() { const [a] = useState(1); const { a: shown } = useShown({ a, b: 2 }); return <Leaf a={shown}/>; }`),
+    of: 'Leaf.a',
+    ask: 'comes',
+    rungs: ['Leaf owns a', 'App narrows shown', 'App/useShown gives others', 'App passes a', 'App owns a | constant'],
+  },
 ];
 
 /** Traces: class components. */
@@ -301,7 +318,7 @@ function Deep() { const keeper = useContext(C); return <Leaf a={keeper}/>; }
 export function App() { return <Deep/>; }`),
     of: 'Leaf.a',
     ask: 'comes',
-    rungs: ['Leaf owns a', 'Deep renames keeper', 'Deep takes C | untaken C'],
+    rungs: ['Leaf owns a', 'Deep renames keeper', 'Deep takes C | ungiven C'],
   },
   {
     name: 'nobody provides it, and there is a default',

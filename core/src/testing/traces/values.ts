@@ -397,6 +397,20 @@ ${leaf}export function App() { const [a] = useState(1); return <Row icon={Leaf} 
     rungs: ['App owns a', 'Row passes unread a', 'Leaf passes a', 'Leaf paints a | painted'],
   },
   {
+    name: 'decides which element stands there',
+    files: mounted(`export function App() { const [a] = useState("b"); const Tag = a; return <Tag/>; }`),
+    of: 'App.a',
+    ask: 'goes',
+    rungs: ['App owns a', 'App paints a | painted'],
+  },
+  {
+    name: 'decides which handler an element has',
+    files: mounted(`export function App() { const [a] = useState(1); const run = () => 1; return <b onClick={a ? run : undefined}/>; }`),
+    of: 'App.a',
+    ask: 'goes',
+    rungs: ['App owns a', 'App reads a | read'],
+  },
+  {
     name: 'created without markup',
     files: mounted(`${leaf}export function App() { const [a] = useState(1); return createElement(Leaf, { a }); }`),
     of: 'App.a',
@@ -461,7 +475,7 @@ export function App() { return <Leaf/>; }`),
     files: mounted(`${leaf}export function App() { return <Leaf/>; }`),
     of: 'Leaf.a',
     ask: 'comes',
-    rungs: ['Leaf owns a', 'Leaf passes a | untaken'],
+    rungs: ['Leaf owns a', 'Leaf passes a | ungiven'],
   },
   {
     name: 'given from above the page',
@@ -614,6 +628,31 @@ export function App() { const now = useClock(); return <Leaf a={now}/>; }`),
     of: 'Leaf.a',
     ask: 'comes',
     rungs: ['Leaf owns a', 'App renames now', 'App owns now | leaves useClock of clocks'],
+  },
+  {
+    name: 'an object that is filled after it is made',
+    files: mounted(`${leaf}export function App() { const [a] = useState(1); const shown = {}; shown.a = a; return <Leaf a={shown.a}/>; }`),
+    of: 'Leaf.a',
+    ask: 'comes',
+    rungs: ['Leaf owns a', 'App narrows shown', 'App renames a', 'App owns a | constant'],
+  },
+  {
+    name: 'one of several from a function’s result',
+    files: mounted(
+      `${leaf}import { split } from './split';
+export function App() { const [all] = useState([]); const [left, right] = split(all); return <Leaf a={right}/>; }`,
+      { 'src/split.ts': `export function split(all) { return [all, all]; }` },
+    ),
+    of: 'Leaf.a',
+    ask: 'comes',
+    rungs: [
+      'Leaf owns a',
+      'App renames right',
+      '  App derives all',
+      '  App owns all | constant',
+      'App renames split',
+      'App owns split | function',
+    ],
   },
 ];
 

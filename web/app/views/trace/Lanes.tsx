@@ -23,7 +23,7 @@ const glyphs: Readonly<Record<StepKind, KnotKind>> = {
   hears: 'catches',
 };
 
-const loose = new Set(['unheard', 'untaken']);
+const loose = new Set(['unheard', 'untaken', 'ungiven']);
 
 /** The glyph of a rung; a loose end where the way ends and should not. */
 export function glyphOf(rung: Rung): KnotKind {
