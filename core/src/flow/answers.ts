@@ -4,11 +4,12 @@ import type { Model } from '../model/model';
 import { locate, type Location } from '../model/span';
 import type { PlaceIndex, Tree } from '../model/tree';
 
-/** One ancestor that is asked for a context. */
+/** One ancestor that is asked for a context, or a provider that stands between two of them. */
 export type Asked = {
+  /** For a provider, the place that wrote it. */
   readonly place: PlaceIndex;
   readonly name: string;
-  /** It provides the context: it answers, or would if those nearer did not. */
+  /** A provider of the context: it answers, or would if those nearer did not. */
   readonly provides: 'answers' | 'beyond' | 'not';
   readonly at?: Location;
 };
@@ -25,6 +26,18 @@ export type Answer = {
   readonly sheltered: boolean;
 };
 
+function nameAt(model: Model, tree: Tree, index: PlaceIndex): string {
+  const place = tree.places[index];
+  return place ? (model.components.get(place.component)?.name ?? '') : '';
+}
+
+/** Providers from the innermost outward. */
+function around(tree: Tree, innermost: number): number[] {
+  const found: number[] = [];
+  for (let at = innermost; at >= 0; at = tree.providers[at]?.outer ?? -1) found.push(at);
+  return found;
+}
+
 /**
  * The ancestors of a place in the order in which they are asked for a context, and which of them
  * answers. Undefined for a context or a place that is not there.
@@ -33,29 +46,26 @@ export function whoAnswers(model: Model, tree: Tree, index: PlaceIndex, id: Shar
   const context = model.contexts.get(id);
   const place = tree.places[index];
   if (!context || !place) return undefined;
-  const providing: { owner: PlaceIndex; at?: Location }[] = [];
-  for (let at = place.provider; at >= 0; at = tree.providers[at]?.outer ?? -1) {
-    const provider = tree.providers[at];
-    if (provider?.context !== id) continue;
-    const use = useById(model, provider.use);
-    providing.push({ owner: provider.owner, ...(use ? { at: locate(use.file, use.node.span) } : {}) });
-  }
-  const nearest = providing[0]?.owner;
   const chain: Asked[] = [];
+  let answered = false;
   for (let at = index; at >= 0; at = tree.places[at]?.parent ?? -1) {
     const asked = tree.places[at];
-    const found = at === index ? undefined : providing.find((one) => one.owner === at);
-    const name = asked ? (model.components.get(asked.component)?.name ?? '') : '';
-    const provides = !found ? 'not' : found.owner === nearest ? 'answers' : 'beyond';
-    chain.push({ place: at, name, provides, ...(found?.at ? { at: found.at } : {}) });
+    if (!asked) break;
+    chain.push({ place: at, name: nameAt(model, tree, at), provides: 'not' });
+    const further = around(tree, tree.places[asked.parent]?.provider ?? -1);
+    for (const one of around(tree, asked.provider)) {
+      const provider = tree.providers[one];
+      if (provider?.context !== id || further.includes(one)) continue;
+      const use = useById(model, provider.use);
+      const name = provider.owner >= 0 ? nameAt(model, tree, provider.owner) : 'above the page';
+      chain.push({
+        place: provider.owner,
+        name,
+        provides: answered ? 'beyond' : 'answers',
+        ...(use ? { at: locate(use.file, use.node.span) } : {}),
+      });
+      answered = true;
+    }
   }
-  const rooted = providing.find((one) => one.owner < 0);
-  if (rooted)
-    chain.push({
-      place: -1,
-      name: 'above the page',
-      provides: nearest === -1 ? 'answers' : 'beyond',
-      ...(rooted.at ? { at: rooted.at } : {}),
-    });
   return { context: context.name, declared: context.declared, chain, fallback: context.fallback, sheltered: place.sheltered };
 }

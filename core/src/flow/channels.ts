@@ -16,11 +16,11 @@ export function channelKey(graph: Graph, frame: Frame, channel: Channel): string
   if (event === undefined) return undefined;
   if (channel.on !== 'channel') return `document ${event}`;
   const name = channel.name ?? '';
-  if (name.startsWith('"')) return `${name} ${event}`;
+  if (name.startsWith('"')) return `"${eventName(graph, frame, name.slice(1, -1)) ?? name}" ${event}`;
   const [root = name, ...members] = name.split('.');
   const spot = graph.moduleSpot(frame, root);
   const origin = spot?.frame.body.values[spot.value]?.origin;
-  if (origin?.kind === 'message') return `"${origin.what}" ${event}`;
+  if (origin?.kind === 'message') return `"${spot ? eventName(graph, spot.frame, origin.what) : origin.what}" ${event}`;
   const meant = graph.named(frame, root);
   if (meant.kind === 'value') return `${meant.file}#${[meant.name, ...members].join('.')} ${event}`;
   return meant.kind === 'outside' ? `${meant.module}#${name} ${event}` : undefined;

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import { orderColumns, placeCard, strandsOf } from '.';
+import { ladderLines, orderColumns, placeCard, type Rung, spotAt, spotOf, strandsOf, subjectId, subjectOf, traceOf, whoAnswers } from '.';
 import { analyseFiles, strandLines, treeOf } from '../testing/project';
+import { mounted, spotNamed, waysOf } from '../testing/trace';
 
 function strandsIn(text: string): string[] {
   const { model } = analyseFiles({ 'src/App.tsx': text, 'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);" });
@@ -198,5 +199,130 @@ describe('the card of a place', () => {
     ]);
     expect(card?.events.map((event) => [event.name, event.raised.length, event.heard])).toEqual([['onPick', 1, undefined]]);
     expect(placeCard(model, tree, strands, 99)).toBeUndefined();
+  });
+});
+
+describe('who answers for a context', () => {
+  const parts =
+    'const C = createContext(null);\nfunction Deep() { const c = useContext(C); return <p>{c}</p>; }\nfunction Mid({ children }) { return <i>{children}</i>; }\nfunction Shell({ children }) { return <C.Provider value={1}><Mid>{children}</Mid></C.Provider>; }\n';
+  const cases: readonly [name: string, app: string, chain: readonly string[], fallback: string][] = [
+    [
+      'the nearest of two, though another stands higher',
+      'return <Shell><C.Provider value={2}><Deep/></C.Provider></Shell>;',
+      ['Deep', 'App answers', 'Mid', 'Shell beyond', 'Shell', 'App'],
+      'none',
+    ],
+    [
+      'the only one, in whose content it stands',
+      'return <Shell><Deep/></Shell>;',
+      ['Deep', 'Mid', 'Shell answers', 'Shell', 'App'],
+      'none',
+    ],
+    ['nobody', 'return <Mid><Deep/></Mid>;', ['Deep', 'Mid', 'App'], 'none'],
+  ];
+  test.each(cases)('%s', (_, app, chain, fallback) => {
+    const { model } = analyseFiles({
+      'src/App.tsx': `${parts}export function App() { ${app} }`,
+      'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
+    });
+    const tree = treeOf(model, 'App');
+    const place = tree.places.findIndex((one) => one.component.endsWith('#Deep'));
+    const [context] = model.contexts.keys();
+    const answer = context && whoAnswers(model, tree, place, context);
+    expect(answer?.chain.map((one) => (one.provides === 'not' ? one.name : `${one.name} ${one.provides}`))).toEqual(chain);
+    expect(answer?.fallback).toBe(fallback);
+  });
+});
+
+describe('the lines of a ladder', () => {
+  const app = `function Leaf({ a }) { return <p>{a}</p>; }\nexport function App() { const [a] = useState(1); return <>${'<Leaf a={a}/>'.repeat(6)}</>; }`;
+  const trace = (): readonly Rung[] => {
+    const ways = waysOf(mounted(app));
+    return traceOf(ways, spotNamed(ways, 'App.a'), 'goes').rungs;
+  };
+
+  test('many branches of one component are folded to one line', () => {
+    const lines = ladderLines(trace(), new Set());
+    expect(lines.map((line) => (line.kind === 'fan' ? `${line.count} ${line.who} ${line.isOpen}` : line.rung.who))).toEqual([
+      'App',
+      '6 Leaf false',
+    ]);
+  });
+
+  test('and open on demand', () => {
+    const [, fan] = ladderLines(trace(), new Set());
+    const lines = ladderLines(trace(), new Set([fan?.kind === 'fan' ? fan.key : '']));
+    expect(lines).toHaveLength(1 + 1 + 12);
+    expect(lines.filter((line) => line.kind === 'rung' && line.rung.kind === 'paints')).toHaveLength(6);
+  });
+
+  test('a line passes by all rows between a rung and the last that branches off it', () => {
+    const ways = waysOf(
+      mounted(
+        'function Leaf({ a }) { return <p>{a}</p>; }\nfunction Mid({ a }) { return <><b>{a}</b><Leaf a={a}/></>; }\nexport function App() { const [a] = useState(1); return <><Leaf a={a}/><Mid a={a}/></>; }',
+      ),
+    );
+    const lines = ladderLines(traceOf(ways, spotNamed(ways, 'App.a'), 'goes').rungs, new Set());
+    expect(
+      lines.map(
+        ({ lanes }) => `${lanes.lane} from ${lanes.from} past ${lanes.through.map((one) => one.lane).join(',')}${lanes.below ? ' on' : ''}`,
+      ),
+    ).toEqual([
+      '0 from -1 past  on',
+      '1 from 0 past 0 on',
+      '1 from 1 past 0',
+      '0 from 0 past  on',
+      '1 from 0 past 0',
+      '0 from 0 past  on',
+      '0 from 0 past ',
+    ]);
+  });
+
+  test('a trace of no rungs has no lines', () => {
+    expect(ladderLines([], new Set())).toEqual([]);
+  });
+});
+
+describe('what a trace is of', () => {
+  const files = mounted(
+    'function useBoats() { const [all] = useState([]); const first = all.length * 2; return { all, first }; }\nfunction Row({ boat, onPick, ...rest }) { return <li {...rest} onClick={() => onPick(boat.name)}>{boat.name}</li>; }\nexport function App() { const { all } = useBoats(); return all.map((one) => <Row key={one.id} boat={one} onPick={() => 1} title="x"/>); }',
+  );
+
+  test.each(['useBoats.all', 'useBoats.first', 'Row.boat', 'Row.onPick'])('%s is found again by its id', (name) => {
+    const ways = waysOf(files);
+    const spot = spotNamed(ways, name);
+    expect(spotOf(ways.graph, subjectId(ways.graph, spot), ways.graph.frames[spot.frame]?.place)).toEqual(spot);
+  });
+
+  test.each([
+    ['of a component that is gone', 'src/App.tsx#Gone~boat'],
+    ['of a value that is gone', 'src/App.tsx#App~gone'],
+    ['of a hook that is gone', 'src/App.tsx#App~useGone~all'],
+    ['without any sense', 'x'],
+    ['of nothing', ''],
+  ])('an id %s names nothing', (_, id) => {
+    expect(spotOf(waysOf(files).graph, id)).toBeUndefined();
+  });
+
+  test('a prop that goes with the rest is found by its name', () => {
+    const { graph } = waysOf(files);
+    const spot = spotOf(graph, 'src/App.tsx#Row~title');
+    expect(spot && subjectOf(graph, spot).name).toBe('rest.title');
+  });
+
+  const clicks: readonly [word: string, nth: number, meant: string][] = [
+    ['all', 0, 'src/App.tsx#App~useBoats~all'],
+    ['boat.name', 0, 'src/App.tsx#Row~boat.name'],
+    ['onPick(boat', 0, 'src/App.tsx#Row~onPick'],
+    ['boat={one}', 0, 'src/App.tsx#Row~boat'],
+    ['{one}', 0, 'src/App.tsx#App~one'],
+    ['function useBoats', 0, ''],
+  ];
+  test.each(clicks)('a click on %s', (word, _nth, meant) => {
+    const { graph } = waysOf(files);
+    const text = files['src/App.tsx'] ?? '';
+    const offset = text.indexOf(word) + (word.startsWith('{') ? 1 : 0);
+    const spot = spotAt(graph, 'src/App.tsx', offset);
+    expect(spot ? subjectId(graph, spot) : '').toBe(meant);
   });
 });

@@ -288,9 +288,15 @@ function readMaking(body: Body, node: t.NewExpression, scope: Scope, sink: Sink)
       first?.type === 'StringLiteral'
         ? first.value
         : first?.type === 'Identifier'
-          ? (body.module.texts.get(first.name) ?? first.name)
+          ? (body.module.texts.get(first.name) ?? `{${first.name}}`)
           : name;
-    const value = addValue(body, { name: what, kind: 'fetched', span: spanOf(node), from: noReadings, origin: { kind, what } });
+    const value = addValue(body, {
+      name: what.replace(/^\{|\}$/g, ''),
+      kind: 'fetched',
+      span: spanOf(node),
+      from: noReadings,
+      origin: { kind, what },
+    });
     sink.reads.push({ value, path: noPath, how: 'same', span: spanOf(node) });
   }
   forEachChild(node, (child) => readExpression(body, child, scope, child.type === 'SpreadElement' ? 'spread' : 'computed', sink));

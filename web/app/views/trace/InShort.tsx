@@ -75,7 +75,7 @@ function AnswersPart({ projectId, answer }: Props) {
       <p>{answering ? `${answering.name} answers for ${answers.context}.` : none}</p>
       <ol className="asked" aria-label={`Who is asked for ${answers.context}`}>
         {answers.chain.map((one, index) => (
-          <li key={`${one.place}`} className={one.provides}>
+          <li key={`${index}`} className={one.provides}>
             <i aria-hidden="true">{one.provides === 'answers' ? '●' : one.provides === 'beyond' ? '○' : '·'}</i>
             {one.place >= 0 ? (
               <Link to={`/projects/${projectId}/tree?page=${encodeURIComponent(answer.page.id)}&at=${one.place}`}>{one.name}</Link>
@@ -83,7 +83,13 @@ function AnswersPart({ projectId, answer }: Props) {
               one.name
             )}
             <small>
-              {one.provides === 'answers' ? 'answers' : one.provides === 'beyond' ? 'would answer beyond it' : index === 0 ? 'asks' : ''}
+              {one.provides === 'answers'
+                ? 'provides it here, and answers'
+                : one.provides === 'beyond'
+                  ? 'provides it too, and would answer next'
+                  : index === 0
+                    ? 'asks'
+                    : ''}
             </small>
           </li>
         ))}
