@@ -28,6 +28,26 @@ test('the main views, from the demo', async ({ page }) => {
   await shot(page, 'projects');
 });
 
+test('traces, from the demo', async ({ page }) => {
+  await page.goto('/demo');
+  await page.getByRole('link', { name: 'Trace', exact: true }).click();
+  await page.getByRole('link', { name: 'passages TodayPage' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('passages');
+  await shot(page, 'trace-goes');
+  await page.getByRole('button', { name: 'What changes it' }).click();
+  await expect(page.locator('.rung-row', { hasText: 'submit on <form>' })).toBeVisible();
+  await shot(page, 'trace-changes');
+  await page.getByRole('button', { name: 'If it changes' }).click();
+  await expect(page.locator('.rung-row', { hasText: 'may show something new' }).first()).toBeVisible();
+  await shot(page, 'trace-impact');
+  await page.goto(`${page.url().split('?')[0]}?of=${encodeURIComponent('src/passages/BoatBadge.tsx#BoatBadge~name')}&ask=comes`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('name');
+  await shot(page, 'trace-comes');
+  await page.goto(`${page.url().split('?')[0]}?of=${encodeURIComponent('src/roster/NoteField.tsx#NoteField~context')}&ask=comes`);
+  await expect(page.getByRole('heading', { name: 'Who answers here' })).toBeVisible();
+  await shot(page, 'trace-answers');
+});
+
 test('carve, from the demo', async ({ page }) => {
   await page.goto('/demo');
   await page.getByRole('link', { name: 'Carve' }).click();

@@ -37,6 +37,21 @@ for (const scheme of ['light', 'dark'] as const) {
       expect(await seriousOn(page)).toEqual([]);
     });
 
+    test('a trace: before a choice, its ladder, and with a rung opened', async ({ page }) => {
+      await page.goto('/demo');
+      await page.getByRole('link', { name: 'Trace', exact: true }).click();
+      await expect(page.getByRole('heading', { name: 'What do you want to follow?' })).toBeVisible();
+      expect(await seriousOn(page)).toEqual([]);
+      await page.getByRole('link', { name: 'passages TodayPage' }).click();
+      await page
+        .locator('.rung-row')
+        .nth(2)
+        .click({ position: { x: 200, y: 12 } });
+      await page.getByRole('button', { name: 'Whole component' }).click();
+      await expect(page.locator('.cm-content')).toBeVisible();
+      expect(await seriousOn(page)).toEqual([]);
+    });
+
     test('carve: before a page, with a plan, and in each panel', async ({ page }) => {
       await page.goto('/demo?edition=sound');
       await page.getByRole('link', { name: 'Carve' }).click();

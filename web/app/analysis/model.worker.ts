@@ -339,6 +339,12 @@ const analyst = {
     return undefined;
   },
 
+  /** What an id names, on the page that is asked for or the first that has it. */
+  async subject(projectId: string, pageId: string | undefined, subject: SubjectId): Promise<SubjectEntry | undefined> {
+    const found = subjectPage(await ensure(projectId), pageId, subject, -1);
+    return found && { page: found.page.id, ...subjectOf(found.ways.graph, found.spot) };
+  },
+
   /** The values and events of a page that a trace may start from. */
   async subjects(projectId: string, pageId: string | undefined): Promise<SubjectEntry[]> {
     const held = await ensure(projectId);

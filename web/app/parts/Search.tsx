@@ -10,7 +10,10 @@ const traced = new Set<SearchHit['kind']>(['prop', 'event', 'state', 'context', 
 
 /** In the trace view a value leads to its trace; undefined where no page has it. */
 async function traceTo(projectId: string, hit: SearchHit, page: string | undefined): Promise<string | undefined> {
-  const found = traced.has(hit.kind) ? await getAnalyst().subjectAt(projectId, page, hit.at.file, hit.at.start, -1) : undefined;
+  if (!traced.has(hit.kind)) return undefined;
+  const analyst = getAnalyst();
+  const own = hit.component ? await analyst.subject(projectId, page, `${hit.component}~${hit.name}`) : undefined;
+  const found = own ?? (await analyst.subjectAt(projectId, page, hit.at.file, hit.at.start, -1));
   return found && traceLink(projectId, found.page, found.id, found.place);
 }
 

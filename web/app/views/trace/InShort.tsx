@@ -109,7 +109,7 @@ const headings: Readonly<Record<Question, string>> = {
 export function InShort({ projectId, answer }: Props) {
   const { short, question, impact, truncated, rungs } = answer.trace;
   return (
-    <aside className="card" id="card" tabIndex={-1} aria-label="In short">
+    <aside className="card" id="card" tabIndex={0} aria-label="In short">
       <h2>In short</h2>
       <div className="figures">
         {impact ? (

@@ -107,7 +107,14 @@ export function Ladder(props: Props) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [at]);
 
+  // Of two quick steps the second goes on from the first, though the page has not followed yet.
+  const latest = useRef(at);
+  useEffect(() => {
+    latest.current = at;
+  }, [at]);
+
   const choose = (index: number): void => {
+    latest.current = index;
     const line = lines[Math.min(Math.max(index, 0), lines.length - 1)];
     if (line?.kind === 'rung') onChange({ rung: String(line.rung.index), wide: undefined });
     else if (line) toggle(line.key);
@@ -118,7 +125,7 @@ export function Ladder(props: Props) {
     onChange({ open: [...open].join('|') });
   };
   const step = (by: 1 | -1): void => {
-    let next = at + by;
+    let next = latest.current + by;
     while (lines[next]?.kind === 'fan') next += by;
     choose(next);
   };
