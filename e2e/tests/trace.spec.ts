@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { openHome, zip } from '../sources';
 
-const rungs = (page: import('@playwright/test').Page) =>
+const rungs = (page: Page) =>
   page
     .getByRole('list')
     .filter({ has: page.locator('.rung-row') })
