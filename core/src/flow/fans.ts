@@ -25,7 +25,7 @@ export type LaneMarks = {
   readonly to?: Rung;
 };
 
-/** More branches of one kind in one component than this are folded. */
+/** Branches of one kind into more places of one component than this are folded. */
 const mostAlike = 3;
 
 type Item = { readonly rung: Rung; readonly children: Item[] };
@@ -84,7 +84,8 @@ function folded(item: Item, opened: ReadonlySet<string>): Below[] {
     else groups.set(key, [child]);
   }
   return [...groups].flatMap(([key, items]): Below[] => {
-    if (items.length <= mostAlike) return items.map((one) => ({ kind: 'rung', item: one }));
+    const places = new Set(items.map((one) => one.rung.place)).size;
+    if (places <= mostAlike) return items.map((one) => ({ kind: 'rung', item: one }));
     const isOpen = opened.has(key);
     const fan: Below = { kind: 'fan', key, who: items[0]?.rung.who ?? '', count: items.length, isOpen };
     return isOpen ? [fan, ...items.map((one): Below => ({ kind: 'rung', item: one }))] : [fan];

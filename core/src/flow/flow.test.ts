@@ -1,5 +1,19 @@
 import { describe, expect, test } from 'vitest';
-import { ladderLines, orderColumns, placeCard, type Rung, spotAt, spotOf, strandsOf, subjectId, subjectOf, traceOf, whoAnswers } from '.';
+import {
+  ladderLines,
+  orderColumns,
+  placeCard,
+  type Rung,
+  saysOf,
+  spotAt,
+  spotOf,
+  strandsOf,
+  subjectId,
+  subjectOf,
+  traceOf,
+  traceText,
+  whoAnswers,
+} from '.';
 import { analyseFiles, strandLines, treeOf } from '../testing/project';
 import { mounted, spotNamed, waysOf } from '../testing/trace';
 
@@ -324,5 +338,48 @@ describe('what a trace is of', () => {
     const offset = text.indexOf(word) + (word.startsWith('{') ? 1 : 0);
     const spot = spotAt(graph, 'src/App.tsx', offset);
     expect(spot ? subjectId(graph, spot) : '').toBe(meant);
+  });
+});
+
+describe('a rung in words', () => {
+  const app = mounted(
+    'function Leaf({ a, onPick }) { return <p onClick={() => onPick(a)}>{a}</p>; }\nexport function App() { const [all, setAll] = useState([0]); const one = all[0]; return <Leaf a={one} onPick={(next) => setAll([next])}/>; }',
+  );
+  const cases: readonly [of: string, ask: 'goes' | 'comes' | 'changes' | 'impact', says: readonly string[]][] = [
+    [
+      'App.all',
+      'goes',
+      [
+        'starts here',
+        'a part of it, as a',
+        'painted',
+        'raises onPick',
+        'caught by onPick as next',
+        'changes all',
+        'renamed: all → a, seen above',
+      ],
+    ],
+    [
+      'Leaf.a',
+      'comes',
+      ['starts here', 'a part of all', 'a constant', 'put in by a change: next', 'caught by onPick', 'carried by an event: a, seen above'],
+    ],
+    ['App.all', 'changes', ['starts here', 'changes all', 'caught by onPick', 'raises onPick', 'click on <p>']],
+    ['App.all', 'impact', ['starts here', 'renders again, shows nothing new', 'renders again, may show something new']],
+  ];
+  test.each(cases)('%s %s', (of, ask, says) => {
+    const ways = waysOf(app);
+    expect(traceOf(ways, spotNamed(ways, of), ask).rungs.map((rung) => saysOf(rung, ask))).toEqual(says);
+  });
+
+  test('a trace as text has a line for each rung, with its place and its code', () => {
+    const ways = waysOf(app);
+    const text = traceText(traceOf(ways, spotNamed(ways, 'App.all'), 'changes'), () => ({ line: 7, text: '  setAll([next])' }));
+    expect(text.split('\n').slice(0, 4)).toEqual([
+      'all, state of App: what changes it',
+      '',
+      'App (src/App.tsx:7): starts here',
+      '    setAll([next])',
+    ]);
   });
 });

@@ -1,17 +1,44 @@
 import type { Rung } from './ladder';
+import type { Question } from './trace';
 
 /** `onClick` → `click`. */
 function plainEvent(name: string): string {
   return /^on[A-Z]/.test(name) ? name.slice(2).toLowerCase() : name;
 }
 
-/** What happens at a rung, in words. */
-export function saysOf(rung: Rung): string {
+/** What happens at a rung, in words; in a trace back, a name leads to the one above it. */
+export function saysOf(rung: Rung, question: Question = 'goes'): string {
   if (rung.by === 'impact') return rung.ending === 'painted' ? 'renders again, may show something new' : 'renders again, shows nothing new';
   const before = rung.from < 0;
   const ending = endingOf(rung);
-  const happens = before ? 'starts here' : happensAt(rung);
+  const happens = before ? 'starts here' : ((question === 'comes' ? cameBy(rung) : undefined) ?? happensAt(rung));
   return ending === '' ? happens : happens === '' ? ending : `${happens}, ${ending}`;
+}
+
+/** The words that differ where a value is followed back. */
+function cameBy(rung: Rung): string | undefined {
+  const { name, was, by } = rung;
+  const goesOn = rung.ending === undefined || rung.ending === 'again';
+  switch (rung.kind) {
+    case 'renames':
+      return `renamed: ${name} → ${was}`;
+    case 'narrows':
+      return rung.how === 'item' ? `one item of ${name}` : `a part of ${name}`;
+    case 'derives':
+      return by === undefined ? `computed from ${name}` : `computed by ${by} from ${name}`;
+    case 'passes':
+      return by === undefined && goesOn ? `gives ${name}` : undefined;
+    case 'starts':
+      return goesOn ? `its first value: ${name}` : undefined;
+    case 'changes':
+      return goesOn ? `put in by a change: ${name}` : undefined;
+    case 'raises':
+      return goesOn ? `carried by an event: ${name}` : undefined;
+    case 'calls':
+      return goesOn ? `handed to a call: ${name}` : undefined;
+    default:
+      return undefined;
+  }
 }
 
 function happensAt(rung: Rung): string {

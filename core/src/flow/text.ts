@@ -23,7 +23,7 @@ export function traceText(trace: Trace, lineOf: (rung: Rung) => { readonly line:
   for (const rung of trace.rungs) {
     const pad = '  '.repeat(rung.lane);
     const { line, text } = lineOf(rung);
-    lines.push(`${pad}${rung.who} (${rung.code[0]?.file ?? ''}:${line}): ${saysOf(rung)}`, `${pad}    ${text.trim()}`);
+    lines.push(`${pad}${rung.who} (${rung.code[0]?.file ?? ''}:${line}): ${saysOf(rung, trace.question)}`, `${pad}    ${text.trim()}`);
   }
   if (trace.truncated) lines.push('', 'There is more; the trace was cut here.');
   return `${lines.join('\n')}\n`;

@@ -55,7 +55,7 @@ function RungRow({
         <span className="rung-file" title={file}>
           {file}
         </span>
-        <span className="rung-says">{saysOf(rung)}</span>
+        <span className="rung-says">{saysOf(rung, answer.trace.question)}</span>
       </div>
       {code.slice(0, chosen ? code.length : 1).map((one) => (
         <CodeText key={one.from} line={one} colour={own} onName={(at, offset) => props.onName(at, offset, rung.place)} />
