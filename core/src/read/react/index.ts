@@ -13,6 +13,7 @@ import { readClassComponent } from './classes';
 import { isClassComponent, isComponent, readFunctionComponent, readHook } from './components';
 import { aliasOf, type Declared, declarationsOf } from './declarations';
 import { markupFinder } from './markup';
+import { readPropTypes, withPropTypes } from './prop-types';
 import { looseMarkup, rootOf, routesOfCall, routeTable } from './routes';
 import { mayHoldCalls, type Survey, survey } from './survey';
 
@@ -26,6 +27,7 @@ export function readReact(file: string, text: string): FileFacts {
   const module = moduleScope(program, text, declared, imports, (name) => surveyOnce().locals.has(name));
   const calls = mayHoldCalls(text) ? surveyOnce().calls : [];
   const sorted = sortDeclared(module, declared, file);
+  const propTypes = readPropTypes(program.body, text);
   const roots = calls.flatMap((call) => rootOf(module, call) ?? []);
   const framework = sorted.components.length > 0 || module.holdsMarkup(program) ? 'react' : 'script';
   const runs = program.directives.map((one) => one.value.value).find((mark) => mark === 'use client' || mark === 'use server');
@@ -36,7 +38,7 @@ export function readReact(file: string, text: string): FileFacts {
     imports,
     exports,
     types: kept(program.body, readTypeDeclaration),
-    components: sorted.components,
+    components: propTypes.size === 0 ? sorted.components : sorted.components.map((one) => withPropTypes(one, propTypes.get(one.local))),
     shared: [...sorted.shared, ...program.body.flatMap((statement) => takenApart(statement, module))],
     roots: [...roots, ...sorted.loose],
     routes: [...sorted.routes, ...calls.flatMap((call) => (sorted.seen.has(call) ? [] : routesOfCall(module, call, '')))],

@@ -316,3 +316,34 @@ describe('bad source', () => {
     expect(facts.components.length).toBe(1);
   });
 });
+
+describe('props declared at run time', () => {
+  const cases: readonly [name: string, text: string, props: string][] = [
+    [
+      'required and not',
+      'function C({ a, b }) { return <p>{a}{b}</p>; }\nC.propTypes = { a: PropTypes.string.isRequired, b: PropTypes.number };',
+      'a yes, b no',
+    ],
+    [
+      'a default makes it optional',
+      'function C({ a }) { return <p>{a}</p>; }\nC.propTypes = { a: PropTypes.string.isRequired };\nC.defaultProps = { a: 3 };',
+      'a no 3',
+    ],
+    [
+      'only declared',
+      'function C(props) { return <p {...props}/>; }\nC.propTypes = { a: PropTypes.oneOfType([PropTypes.string, PropTypes.shape({})]).isRequired };',
+      'a yes',
+    ],
+    [
+      'static in a class',
+      'class C extends Component { static propTypes = { a: PropTypes.node.isRequired }; static defaultProps = { b: 1 }; render() { return <p>{this.props.a}{this.props.b}</p>; } }',
+      'a yes, b no 1',
+    ],
+    ['of another component', 'function C({ a }) { return <p>{a}</p>; }\nD.propTypes = { a: PropTypes.string.isRequired };', 'a unknown'],
+    ['made by a call: not told', 'function C({ a }) { return <p>{a}</p>; }\nC.propTypes = make();', 'a unknown'],
+  ];
+  test.each(cases)('%s', (_, text, props) => {
+    const [facts] = factsOf(text).components;
+    expect(facts?.props.map((prop) => [prop.name, prop.required, prop.fallback].filter(Boolean).join(' ')).join(', ')).toBe(props);
+  });
+});
