@@ -66,9 +66,13 @@ test.describe('a trace of the demo', () => {
     await page.locator('.cm-content .cm-marked').first().click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^waiting/);
     await page.goBack();
-    await rungs(page)
-      .filter({ hasText: 'computed: waiting' })
-      .click({ position: { x: 200, y: 12 } });
+    // The whole component above may still be opening, and what is below moves with it.
+    await expect(async () => {
+      await rungs(page)
+        .filter({ hasText: 'computed: waiting' })
+        .click({ position: { x: 200, y: 12 } });
+      await expect(page.getByRole('link', { name: 'Trace from here' })).toBeVisible({ timeout: 1500 });
+    }).toPass();
     await page.getByRole('link', { name: 'Trace from here' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('waiting');
     await rungs(page)
@@ -146,6 +150,7 @@ test('from the tree: a card’s prop, a strand, a finding', async ({ page }) => 
 test('along a strand by keyboard', async ({ page }) => {
   await page.goto('/demo');
   await page.getByRole('button', { name: /^state passages/ }).click();
+  await expect(page.getByRole('list', { name: 'Knots of passages' })).toBeVisible();
   await page.getByRole('tree').focus();
   await page.keyboard.press('Alt+ArrowDown');
   await expect(page.getByRole('treeitem', { selected: true })).toHaveAccessibleName(/^TodayPage/);

@@ -138,11 +138,11 @@ test('by keyboard alone, from the first page to a line of code', async ({ page }
   await expect(page.getByRole('treeitem', { name: /^KeeperMenu/ })).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('treeitem', { selected: true })).toHaveAccessibleName(/^AlarmBadge/);
-  await expect(page.getByRole('heading', { name: 'ClockBadge' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'AlarmBadge' })).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('complementary')).toBeFocused();
   await page.keyboard.press('Tab');
-  await expect(page.getByLabel('Code of src/shell/TopBar.tsx, line 13')).toBeFocused();
+  await expect(page.getByLabel('Code of src/shell/TopBar.tsx, line 14')).toBeFocused();
 });
 
 test('three hundred rows and eighty strands: scrolls, counts what it hides, and never blocks for long', async ({ page }) => {

@@ -52,7 +52,10 @@ export function FindingDetail({ finding, code, projectId, place }: Props) {
             See in tree
           </Button>
         )}
-        <Button variant="outlined" onClick={() => trace({ file: start.file, offset: start.start })}>
+        <Button
+          variant="outlined"
+          onClick={() => trace({ file: start.file, offset: start.start, of: `${finding.touches.component}~${finding.subject}` })}
+        >
           Trace it
         </Button>
         <Button component={Link} variant="outlined" to={`/help/${finding.rule}`}>

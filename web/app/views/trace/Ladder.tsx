@@ -124,6 +124,11 @@ export function Ladder(props: Props) {
     if (!open.delete(key)) open.add(key);
     onChange({ open: [...open].join('|') });
   };
+  const widen = (line: LadderLine | undefined): void => {
+    if (line?.kind !== 'rung') return;
+    const { index } = line.rung;
+    onChange({ rung: String(index), wide: state.wide === index ? undefined : String(index) });
+  };
   const step = (by: 1 | -1): void => {
     let next = latest.current + by;
     while (lines[next]?.kind === 'fan') next += by;
@@ -145,7 +150,7 @@ export function Ladder(props: Props) {
         choose(lines.length - 1);
         break;
       case 'Enter':
-        if (state.rung !== undefined) onChange({ wide: state.wide === state.rung ? undefined : String(state.rung) });
+        widen(lines[latest.current]);
         break;
       case 'Escape':
         onChange({ rung: undefined, wide: undefined });

@@ -127,8 +127,9 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
       if (next) choosePlace(next.row.place);
     };
     if (!here) return;
-    if (event.altKey && chosenStrand && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
+    if (event.altKey && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
       event.preventDefault();
+      if (!chosenStrand) return;
       const knots = chosenStrand.knots.filter((knot) => knot.place >= 0);
       const at = knots.findIndex((knot) => knot.place === place);
       const next = knots[event.key === 'ArrowDown' ? at + 1 : at < 0 ? knots.length - 1 : at - 1];
