@@ -77,7 +77,7 @@ function eventGoes(ways: Ways, start: Draft, spot: Spot): void {
       { kind: 'raises', how: 'same', at: codeAt(frame, site.raise.span), frame: frame.index, name: site.raise.event },
       value.name,
     );
-    above.below.push(draft);
+    start.below.push(draft);
     if (above === start) above = draft;
   }
   hangRuns(ways, above, spot, 'catches', seen);

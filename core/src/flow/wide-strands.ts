@@ -37,11 +37,11 @@ export function wideStrands(ways: Ways): WideStrand[] {
 }
 
 /** Whether a hook's frame holds something itself, so that what it gives starts within it. */
-export function holdsState({ graph }: Ways, frame: Frame): boolean {
+export function holdsState(ways: Ways, frame: Frame): boolean {
   return frame.body.values.some((value, index) => {
     if (value.kind === 'state') return true;
-    const inner = graph.hookFrame(frame.index, index);
-    return inner !== undefined && holdsState({ graph } as Ways, inner);
+    const inner = ways.graph.hookFrame(frame.index, index);
+    return inner !== undefined && holdsState(ways, inner);
   });
 }
 

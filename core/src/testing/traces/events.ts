@@ -4,6 +4,15 @@ import { leaf, pick } from './parts';
 /** Traces: events, both ways. */
 export const events: readonly TraceCase[] = [
   {
+    name: 'raised in two places of one component',
+    files: mounted(
+      `function Two({ onPick }) { return <><b onClick={() => onPick(1)}/><i onClick={() => onPick(2)}/></>; }\nexport function App() { const [a, setA] = useState(0); return <p title={a}><Two onPick={setA}/></p>; }`,
+    ),
+    of: 'Two.onPick',
+    ask: 'goes',
+    rungs: ['Two owns onPick', '  Two raises onPick', 'Two raises onPick', 'App relays setA', 'App changes a', 'App paints a | painted'],
+  },
+  {
     name: 'raised, caught, and what it changes',
     files: mounted(`${leaf}${pick}export function App() { const [a, setA] = useState(0); return <Pick onPick={(id) => setA(id)}/>; }`),
     of: 'Pick.onPick',
