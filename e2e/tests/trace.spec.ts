@@ -143,7 +143,8 @@ test('from the tree: a card’s prop, a strand, a finding', async ({ page }) => 
     .getByRole('option', { name: /PassageRow needs eta/ })
     .first()
     .click();
-  await page.getByRole('button', { name: 'Trace it' }).click();
+  await expect(page.getByRole('heading', { name: /PassageRow needs eta/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Trace it' }).click();
   await expect(page).toHaveURL(/\/trace\?/);
 });
 

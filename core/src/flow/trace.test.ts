@@ -2,11 +2,12 @@ import { describe, expect, test } from 'vitest';
 import { spotNamed, traceLines, tracedIn, waysOf } from '../testing/trace';
 import { channels, events } from '../testing/traces/events';
 import { classes, contexts, hooks, reducers } from '../testing/traces/hooks';
+import { makers } from '../testing/traces/makers';
 import { impact, stores } from '../testing/traces/stores';
 import { origins, slots, values } from '../testing/traces/values';
 import { endings, saysOf, stepKinds, traceOf } from '.';
 
-const tables = { values, origins, slots, hooks, classes, reducers, contexts, events, channels, stores, impact };
+const tables = { values, origins, slots, hooks, classes, reducers, makers, contexts, events, channels, stores, impact };
 const all = Object.values(tables).flat();
 
 describe.each(Object.entries(tables))('%s', (_, cases) => {

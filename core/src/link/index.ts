@@ -5,7 +5,7 @@ import { type FilePath, locate } from '../model/span';
 import { usesIn } from '../model/walk';
 import { type ProjectConfig, readConfig } from './config';
 import { makeContracts } from './contracts';
-import { makeNames, type Meant, type Names } from './names';
+import { type MadeComponent, makeNames, type Meant, type Names } from './names';
 import { findPages } from './pages';
 import { makeResolver, packageOf } from './resolve';
 import { fileRole } from './roles';
@@ -151,9 +151,10 @@ function withoutPlaces(key: string, value: unknown): unknown {
   return /^(span|nameSpan|start|end|template|actions|raised|at)$/.test(key) ? undefined : value;
 }
 
-/** What other files can see of a file, as text. Files that mount something or hold routes are always linked as a whole. */
+/** What other files can see of a file, as text. Files that mount something, hold routes, or make components of others are always linked as a whole. */
 function surfaceOf(facts: FileFacts): string | undefined {
-  if (facts.roots.length > 0 || facts.routes.length > 0) return undefined;
+  if (facts.roots.length > 0 || facts.routes.length > 0 || facts.makers.length > 0) return undefined;
+  if ([...facts.components, ...facts.aliases].some((one) => one.wrappedBy.length > 0)) return undefined;
   const components = facts.components.map((one) => ({ ...one, values: undefined }));
   return JSON.stringify([facts.imports, facts.exports, facts.types, facts.ambient, facts.aliases, facts.shared, components], withoutPlaces);
 }
@@ -224,7 +225,21 @@ function linkComponents(
     };
     file.routes.forEach((fact, index) => routes.push(addRoute(fact, String(index + 1))));
   }
+  for (const { file, facts } of makeAll(files, names)) {
+    const own = files.get(file);
+    if (own) add(own, facts, 'component', false);
+  }
   return { components, routes };
+}
+
+/** Asks for every component that was handed through functions, so that those which these make are known. */
+function makeAll(files: ReadonlyMap<FilePath, FileFacts>, names: Names): readonly MadeComponent[] {
+  for (const file of files.values()) {
+    if (file.framework === 'script' && file.aliases.length === 0) continue;
+    for (const one of file.components) if (one.wrappedBy.length > 0) names.meant(file.file, one.local);
+    for (const one of file.aliases) if (one.wrappedBy.length > 0) names.meant(file.file, one.name);
+  }
+  return names.made();
 }
 
 /** Markup that no component owns, as a component of its own. */

@@ -113,6 +113,22 @@ describe('who is meant by a tag', () => {
       'src/Card.tsx#Card wrapped',
     ],
     [
+      'a wrapper of the project that can be read',
+      {
+        'src/App.tsx': app("import { Rich } from './Card';", 'Rich'),
+        'src/Card.tsx': `${card}\nconst withMore = (Inner) => (props) => <Inner {...props} more/>;\nexport const Rich = withMore(Card);`,
+      },
+      'src/Card.tsx#withMore(Card)',
+    ],
+    [
+      'a wrapper of the project around what it does not name',
+      {
+        'src/App.tsx': app("import { Rich } from './Card';", 'Rich'),
+        'src/Card.tsx': `${card}\nconst withMore = (Inner) => { register(Inner); return () => <p/>; };\nexport const Rich = withMore(Card);`,
+      },
+      'src/Card.tsx#Card wrapped',
+    ],
+    [
       'a lazy part',
       { 'src/App.tsx': app("const Card = lazy(() => import('./Card'));"), 'src/Card.tsx': cardByDefault },
       'src/Card.tsx#Card',

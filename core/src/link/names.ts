@@ -1,4 +1,4 @@
-import type { AliasFact, ComponentFacts, FileFacts, SharedFact } from '../model/facts';
+import type { AliasFact, ComponentFacts, FileFacts, MakerFact, SharedFact } from '../model/facts';
 import type { FilePath } from '../model/span';
 import type { TypeFact } from '../model/types';
 import type { ResolveModule } from './resolve';
@@ -10,6 +10,9 @@ export type Meant =
   | { readonly kind: 'namespace'; readonly file: FilePath }
   | { readonly kind: 'outside'; readonly module: string; readonly name: string }
   | { readonly kind: 'unresolved'; readonly reason: string };
+
+/** A component that a function of the project made of another, and where that function stands. */
+export type MadeComponent = { readonly file: FilePath; readonly facts: ComponentFacts };
 
 /** Where a type is declared; its names are resolved from that file. */
 export type MeantType = { readonly file: FilePath; readonly types: readonly TypeFact[]; readonly imports?: FileFacts['imports'] };
@@ -24,6 +27,8 @@ export type Names = {
     imports?: FileFacts['imports'],
   ) => MeantType | { readonly outside: string } | undefined;
   readonly resolveModule: ResolveModule;
+  /** Components that functions of the project made around others, as far as they were asked for. */
+  readonly made: () => readonly MadeComponent[];
   /** Puts a file's new facts in the place of the old, where imports and exports of the two are the same. */
   readonly replace: (facts: FileFacts) => void;
 };
@@ -33,6 +38,7 @@ type FileIndex = {
   readonly components: ReadonlyMap<string, ComponentFacts>;
   readonly shared: ReadonlyMap<string, SharedFact>;
   readonly aliases: ReadonlyMap<string, AliasFact>;
+  readonly makers: ReadonlyMap<string, MakerFact>;
   readonly imports: ReadonlyMap<string, FileFacts['imports'][number]>;
   readonly types: ReadonlyMap<string, readonly TypeFact[]>;
 };
@@ -49,9 +55,20 @@ function indexOf(facts: FileFacts): FileIndex {
     components: new Map(facts.components.map((one) => [one.local, one])),
     shared: new Map(facts.shared.map((one) => [one.name, one])),
     aliases: new Map(facts.aliases.map((one) => [one.name, one])),
+    makers: new Map(facts.makers.map((one) => [one.name, one])),
     imports: new Map(facts.imports.map((one) => [one.local, one])),
     types,
   };
+}
+
+type MeantComponent = Extract<Meant, { kind: 'component' }>;
+
+/** A copy of its own of what a maker makes: each has its own template, in which the hole has a name of its own. */
+function withHole(facts: ComponentFacts, hole: string, name: string): ComponentFacts {
+  const template = JSON.parse(JSON.stringify(facts.template), (key, value: unknown) =>
+    key === 'tag' && value === hole ? name : value,
+  ) as ComponentFacts['template'];
+  return { ...facts, template, through: facts.through.map((one) => (one === hole ? name : one)) };
 }
 
 const tooDeep: Meant = { kind: 'unresolved', reason: 'its exports refer to each other' };
@@ -63,6 +80,9 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     [...files.values()].flatMap((facts) => facts.ambient.map((one) => [one.module, { ...one, file: facts.file }] as const)),
   );
   const known = new Map<string, Meant>();
+  const made = new Map<string, MadeComponent>();
+  /** What the holes of made components stand for, by file and tag. */
+  const filled = new Map<string, Meant>();
 
   function fromModule(file: FilePath, specifier: string, name: string, depth: number): Meant {
     const resolved = resolveModule(file, specifier);
@@ -103,7 +123,9 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     const index = indexes.get(file);
     if (!index || depth > 40) return tooDeep;
     const component = index.components.get(dotted);
-    if (component) return { kind: 'component', file, facts: component, wrapped: false };
+    if (component) return through(file, component.wrappedBy, { kind: 'component', file, facts: component, wrapped: false }, depth);
+    const hole = filled.get(`${file}\n${dotted}`);
+    if (hole) return hole;
     const alias = index.aliases.get(dotted);
     if (alias) return aliased(file, alias, depth);
     const [root = '', ...rest] = dotted.split('.');
@@ -135,8 +157,32 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
 
   function aliased(file: FilePath, alias: AliasFact, depth: number): Meant {
     const answer = alias.from === undefined ? local(file, alias.target, depth + 1) : fromModule(file, alias.from, alias.target, depth);
-    if (answer.kind === 'component' && alias.wrappedBy.length > 0) return { ...answer, wrapped: true };
-    return answer;
+    return answer.kind === 'component' ? through(file, alias.wrappedBy, answer, depth) : answer;
+  }
+
+  /** A component handed through functions, innermost last: around it stands what those of the project make of it. */
+  function through(file: FilePath, wrappedBy: readonly string[], inner: MeantComponent, depth: number): MeantComponent {
+    return wrappedBy.reduceRight((around, wrapper): MeantComponent => {
+      const meant = local(file, wrapper, depth + 1);
+      const maker = meant.kind === 'shared' ? indexes.get(meant.file)?.makers.get(meant.fact.name) : undefined;
+      if (!maker || meant.kind !== 'shared') return { ...around, wrapped: true };
+      return { kind: 'component', ...make(meant.file, maker, around), wrapped: around.wrapped };
+    }, inner);
+  }
+
+  function make(file: FilePath, maker: MakerFact, inner: MeantComponent): MadeComponent {
+    const shown = inner.facts.name;
+    const key = `${file}\n${maker.name}\n${inner.file}\n${inner.facts.name}`;
+    const found = made.get(key);
+    if (found) return found;
+    const twins = [...made.values()].filter((one) => one.file === file && one.facts.name.startsWith(`${maker.name}(${shown})`)).length;
+    const name = `${maker.name}(${shown})${twins > 0 ? `~${twins + 1}` : ''}`;
+    const hole = `${name}.${maker.hole}`;
+    filled.set(`${file}\n${hole}`, inner);
+    const facts = withHole({ ...maker.component, name, local: name }, maker.hole, hole);
+    const one: MadeComponent = { file, facts };
+    made.set(key, one);
+    return one;
   }
 
   function memberOf(meant: Meant, rest: readonly string[], depth: number): Meant {
@@ -198,6 +244,7 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     exported: (file, name) => exported(file, name),
     meantType: (file, name, imports) => meantType(file, name, imports),
     resolveModule,
+    made: () => [...made.values()],
     replace: (facts) => {
       indexes.set(facts.file, indexOf(facts));
       for (const [key, meant] of known) if ('file' in meant && meant.file === facts.file) known.delete(key);

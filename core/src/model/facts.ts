@@ -27,6 +27,8 @@ export type FileFacts = {
   readonly ambient: readonly AmbientFact[];
   /** Module-level names that stand for another one: `const Fast = memo(Slow)`. */
   readonly aliases: readonly AliasFact[];
+  /** Functions of the module that make a component around one they are handed. */
+  readonly makers: readonly MakerFact[];
   /** Absent where the module holds nothing that lasts and does nothing that lasts. */
   readonly module?: ModuleFacts;
   /** Where the file says it runs: a mark at its top. */
@@ -60,6 +62,9 @@ export type AliasFact = {
   /** Functions it was handed through that may add props of their own. */
   readonly wrappedBy: readonly string[];
 };
+
+/** A function that makes components: what it makes, in which the tag `hole` stands for what it is handed. */
+export type MakerFact = { readonly name: string; readonly hole: string; readonly component: ComponentFacts };
 
 export type AmbientFact = {
   readonly module: string;

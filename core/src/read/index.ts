@@ -2,7 +2,7 @@ import type { FileFacts } from '../model/facts';
 import { readReact } from './react';
 
 /** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
-export const readerVersion = '4';
+export const readerVersion = '5';
 
 type Reader = { readonly files: RegExp; readonly read: (file: string, text: string) => FileFacts };
 
@@ -33,6 +33,7 @@ export function readFile(file: string, text: string): FileFacts {
     routes: [],
     ambient: [],
     aliases: [],
+    makers: [],
   };
   if (!reader) return empty;
   try {

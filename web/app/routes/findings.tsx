@@ -1,10 +1,22 @@
 import { data } from 'react-router';
+import type { FindingView } from '../analysis/answers';
 import { getAnalyst, openProject } from '../analysis/client';
 import { getProject } from '../storage/projects';
 import { FindingsView } from '../views/findings/FindingsView';
+import { traceLink } from '../views/trace/state';
 import type { Route } from './+types/findings';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Findings · Liana' }];
+
+/** The link to the trace of what a finding speaks of; undefined where nothing can be followed there. */
+async function traceFor(projectId: string, finding: FindingView, pageId: string | undefined): Promise<string | undefined> {
+  const analyst = getAnalyst();
+  const at = finding.evidence[0]?.at ?? finding.at;
+  const found =
+    (await analyst.subject(projectId, pageId, `${finding.touches.component}~${finding.subject}`)) ??
+    (await analyst.subjectAt(projectId, pageId, at.file, at.start, -1));
+  return found && traceLink(projectId, found.page, found.id, found.place);
+}
 
 export async function clientLoader({ params, request }: Route.ClientLoaderArgs) {
   const project = await getProject(params.projectId);
@@ -21,7 +33,8 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
       )
     : [];
   const place = chosen ? await getAnalyst().placeOf(project.id, chosen.touches.component, undefined) : undefined;
-  return { project, summary, findings, chosen, code, place };
+  const trace = chosen && (await traceFor(project.id, chosen, place?.pageId));
+  return { project, summary, findings, chosen, code, place, trace };
 }
 
 export default function Findings({ loaderData }: Route.ComponentProps) {

@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { AliasFact, AmbientFact, ComponentFacts, FileFacts, RootFact, RouteFact, SharedFact } from '../../model/facts';
+import type { AliasFact, AmbientFact, ComponentFacts, FileFacts, MakerFact, RootFact, RouteFact, SharedFact } from '../../model/facts';
 import type { TypeFact } from '../../model/types';
 import type { Writable } from '../../model/writable';
 import { type ModuleScope } from '../script/body';
@@ -12,6 +12,7 @@ import { readTypeDeclaration } from '../script/types';
 import { readClassComponent } from './classes';
 import { isClassComponent, isComponent, readFunctionComponent, readHook } from './components';
 import { aliasOf, type Declared, declarationsOf } from './declarations';
+import { readMaker } from './makers';
 import { markupFinder } from './markup';
 import { readPropTypes, withPropTypes } from './prop-types';
 import { looseMarkup, rootOf, routesOfCall, routeTable } from './routes';
@@ -44,6 +45,7 @@ export function readReact(file: string, text: string): FileFacts {
     routes: [...sorted.routes, ...calls.flatMap((call) => (sorted.seen.has(call) ? [] : routesOfCall(module, call, '')))],
     ambient: kept(program.body, ambientOf),
     aliases: sorted.aliases,
+    makers: sorted.makers,
   };
   const body = mayLast(text) ? readModuleBody(module, program.body, (name) => sorted.apart.has(name), channelDialect) : undefined;
   if (body) facts.module = body;
@@ -101,6 +103,7 @@ type Sorted = {
   readonly components: ComponentFacts[];
   readonly shared: SharedFact[];
   readonly aliases: AliasFact[];
+  readonly makers: MakerFact[];
   readonly loose: RootFact[];
   readonly routes: RouteFact[];
   readonly seen: Set<t.Node>;
@@ -110,22 +113,32 @@ type Sorted = {
 
 /** Puts each declaration where it belongs. */
 function sortDeclared(module: ModuleScope, declared: readonly Declared[], file: string): Sorted {
-  const sorted: Sorted = { components: [], shared: [], aliases: [], loose: [], routes: [], seen: new Set(), apart: new Set() };
+  const sorted: Sorted = { components: [], shared: [], aliases: [], makers: [], loose: [], routes: [], seen: new Set(), apart: new Set() };
   for (const one of declared) {
     const { node } = one;
     const isApart = isComponent(module, one);
     const isHook = !isApart && isFunction(node) && /^use[A-Z]/.test(one.name);
     if (isApart || isHook || (node.type === 'CallExpression' && calleeName(node) === 'createContext')) sorted.apart.add(one.name);
     if (isApart) {
-      const facts = isClassComponent(node)
-        ? readClassComponent(module, one, node, file)
-        : readFunctionComponent(module, one, node as FunctionNode, file);
+      const facts = readComponent(module, one, file);
       const twins = sorted.components.filter((known) => known.name === facts.name).length;
       sorted.components.push(twins > 0 ? { ...facts, name: `${facts.name}~${twins + 1}` } : facts);
     } else if (isHook && isFunction(node)) sorted.shared.push(readHook(module, one, node));
-    else sortValue(module, one, sorted);
+    else {
+      sortValue(module, one, sorted);
+      const maker = readMaker(module, one, (inner, made) =>
+        isComponent(inner, { ...made, name: 'default' }) ? readComponent(inner, made, file) : undefined,
+      );
+      if (maker) sorted.makers.push(maker);
+    }
   }
   return sorted;
+}
+
+function readComponent(module: ModuleScope, one: Declared, file: string): ComponentFacts {
+  return isClassComponent(one.node)
+    ? readClassComponent(module, one, one.node, file)
+    : readFunctionComponent(module, one, one.node as FunctionNode, file);
 }
 
 function sortValue(module: ModuleScope, one: Declared, sorted: Sorted): void {

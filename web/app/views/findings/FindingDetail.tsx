@@ -10,13 +10,14 @@ type Props = {
   code: readonly (Excerpt | undefined)[];
   projectId: string;
   place: { readonly pageId: string; readonly place: number } | undefined;
+  /** The link to its trace, where there is one. */
+  traceTo: string | undefined;
 };
 
 /** One finding: what is wrong, what comes of it, the evidence rung by rung, and what to do. */
-export function FindingDetail({ finding, code, projectId, place }: Props) {
+export function FindingDetail({ finding, code, projectId, place, traceTo }: Props) {
   const { places } = finding.touches;
   const trace = useTraceName(projectId, place?.pageId);
-  const start = finding.evidence[0]?.at ?? finding.at;
   return (
     <>
       <h2>{finding.message.replace(/\.$/, '')}</h2>
@@ -52,12 +53,11 @@ export function FindingDetail({ finding, code, projectId, place }: Props) {
             See in tree
           </Button>
         )}
-        <Button
-          variant="outlined"
-          onClick={() => trace({ file: start.file, offset: start.start, of: `${finding.touches.component}~${finding.subject}` })}
-        >
-          Trace it
-        </Button>
+        {traceTo !== undefined && (
+          <Button component={Link} variant="outlined" to={traceTo}>
+            Trace it
+          </Button>
+        )}
         <Button component={Link} variant="outlined" to={`/help/${finding.rule}`}>
           About this rule
         </Button>

@@ -13,6 +13,7 @@ type Props = {
   chosen: FindingView | undefined;
   code: readonly (Excerpt | undefined)[];
   place: { readonly pageId: string; readonly place: number } | undefined;
+  trace: string | undefined;
 };
 
 type Line =
@@ -54,7 +55,7 @@ function touchWords(finding: FindingView): string {
 }
 
 /** What is wrong or superfluous, worst first, each with its evidence. */
-export function FindingsView({ project, summary, findings, chosen, code, place }: Props) {
+export function FindingsView({ project, summary, findings, chosen, code, place, trace }: Props) {
   const scroll = useRef<HTMLDivElement>(null);
   const navigate = useNavigate();
   const [params] = useSearchParams();
@@ -175,7 +176,7 @@ export function FindingsView({ project, summary, findings, chosen, code, place }
             </div>
           </section>
           <section className="card detail" aria-label="The finding" tabIndex={-1}>
-            {chosen && <FindingDetail finding={chosen} code={code} projectId={project.id} place={place} />}
+            {chosen && <FindingDetail finding={chosen} code={code} projectId={project.id} place={place} traceTo={trace} />}
           </section>
         </div>
       )}
