@@ -1,6 +1,16 @@
 import { readFile, stat } from 'node:fs/promises';
 import path from 'node:path';
-import { type Choice, chooseFiles, decodeFile, folderLeftOut, isConfig, isIgnoreFile, type ConfigFile, type SourceFile } from '@liana/core';
+import {
+  type Choice,
+  chooseFiles,
+  decodeFile,
+  folderLeftOut,
+  isConfig,
+  isIgnoreFile,
+  loadCompilers,
+  type ConfigFile,
+  type SourceFile,
+} from '@liana/core';
 import glob from 'fast-glob';
 
 export type Folder = {
@@ -45,5 +55,6 @@ export async function readFolder(directory: string): Promise<Folder> {
     else if (isConfig(file)) configs.push({ file, text: decoded.text });
     else sources.push({ file, text: decoded.text });
   }
+  await loadCompilers(sources.map(({ file }) => file));
   return { sources, configs, choice, refused };
 }

@@ -17,7 +17,18 @@ const beside: Readonly<Record<string, readonly string[]>> = {
   carve: ['model', 'overlap', 'tree', 'flow', 'rules'],
   formats: ['model', 'carve', 'rules'],
 };
-const packages = new Set(['@babel/parser', '@babel/types', 'fastest-levenshtein', 'ignore', 'joi', 'jsonc-parser', 'parse5', 'pluralize']);
+const packages = new Set([
+  '@babel/parser',
+  '@babel/types',
+  '@vue/compiler-dom',
+  'svelte/compiler',
+  'fastest-levenshtein',
+  'ignore',
+  'joi',
+  'jsonc-parser',
+  'parse5',
+  'pluralize',
+]);
 
 function filesBelow(folder: string): string[] {
   return readdirSync(folder).flatMap((name) => {

@@ -60,12 +60,19 @@ export function makeContracts(names: Names): Contracts {
       if (own?.fallback !== undefined) prop.fallback = own.fallback;
       props.set(member.name, prop);
     }
+    if (facts.form === 'file') return withRest(file, facts, props, shape.openness);
     const mayAdd = facts.wrappedBy.length > 0 || facts.form === 'class';
     return { props, openness: mayAdd ? 'open' : shape.openness };
   }
 
   /** Without a declared type the body alone tells; a rest spread on others takes what they take. */
   function undeclared(file: FilePath, facts: ComponentFacts, taken: Map<string, ContractProp>): Contract {
+    return withRest(file, facts, taken, 'closed');
+  }
+
+  /** What is not declared goes on to others, which may take it. */
+  function withRest(file: FilePath, facts: ComponentFacts, taken: Map<string, ContractProp>, declared: Contract['openness']): Contract {
+    if (declared === 'open') return { props: taken, openness: 'open' };
     if (facts.openness !== 'through') return { props: taken, openness: facts.openness };
     const props = new Map(taken);
     let openness: Contract['openness'] = 'closed';

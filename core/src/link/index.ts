@@ -5,6 +5,7 @@ import { type FilePath, locate } from '../model/span';
 import { usesIn } from '../model/walk';
 import { type ProjectConfig, readConfig } from './config';
 import { makeContracts } from './contracts';
+import { type Globals, makeGlobals } from './globals';
 import { type MadeComponent, makeNames, type Meant, type Names } from './names';
 import { findPages } from './pages';
 import { makeResolver, packageOf } from './resolve';
@@ -18,6 +19,7 @@ export { fileRole } from './roles';
 export type Linked = Model & { readonly linkage: Linkage };
 type Linkage = {
   readonly names: Names;
+  readonly globals: Globals;
   readonly config: ProjectConfig;
   readonly useOfNode: WeakMap<TemplateUse, Use>;
   readonly routes: readonly RouteBody[];
@@ -29,13 +31,13 @@ export function link(files: ReadonlyMap<FilePath, FileFacts>, configs: readonly 
   const ambient = new Set([...files.values()].flatMap((facts) => facts.ambient.map((one) => one.module)));
   const names = makeNames(files, makeResolver(new Set(files.keys()), config, ambient));
   const { components, routes } = linkComponents(files, names, config);
-  const linkage: Linkage = { names, config, useOfNode: new WeakMap(), routes };
+  const linkage: Linkage = { names, globals: makeGlobals(files, names, config), config, useOfNode: new WeakMap(), routes };
   const { usesBy, usesOf, counts } = linkUses(components, linkage);
   const pages = findPages({ files, components, usesBy, usesOf, routes, config });
   return {
     files,
     components,
-    contexts: linkContexts(files),
+    contexts: linkContexts(files, names),
     usesBy,
     usesOf,
     useOfNode: linkage.useOfNode,
@@ -78,7 +80,7 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
   return {
     files,
     components,
-    contexts: linkContexts(files),
+    contexts: linkContexts(files, names),
     usesBy,
     usesOf,
     useOfNode: before.useOfNode,
@@ -153,7 +155,7 @@ function withoutPlaces(key: string, value: unknown): unknown {
 
 /** What other files can see of a file, as text. Files that mount something, hold routes, or make components of others are always linked as a whole. */
 function surfaceOf(facts: FileFacts): string | undefined {
-  if (facts.roots.length > 0 || facts.routes.length > 0 || facts.makers.length > 0) return undefined;
+  if (facts.roots.length > 0 || facts.routes.length > 0 || facts.globals !== undefined || facts.makers.length > 0) return undefined;
   if ([...facts.components, ...facts.aliases].some((one) => one.wrappedBy.length > 0)) return undefined;
   const components = facts.components.map((one) => ({ ...one, values: undefined }));
   return JSON.stringify([facts.imports, facts.exports, facts.types, facts.ambient, facts.aliases, facts.shared, components], withoutPlaces);
@@ -164,8 +166,12 @@ function sameSurface(a: FileFacts, b: FileFacts): boolean {
   return surface !== undefined && surface === surfaceOf(b);
 }
 
-function linkContexts(files: ReadonlyMap<FilePath, FileFacts>): Map<SharedId, Context> {
+function linkContexts(files: ReadonlyMap<FilePath, FileFacts>, names: Names): Map<SharedId, Context> {
   const contexts = new Map<SharedId, Context>();
+  for (const { file, fact } of names.keys()) {
+    const id = sharedId(file, fact.name);
+    contexts.set(id, { id, name: fact.name, declared: locate(file, fact.span), fallback: fact.fallback });
+  }
   for (const facts of files.values()) {
     for (const shared of facts.shared) {
       if (shared.kind !== 'context') continue;
@@ -283,7 +289,7 @@ function routeTemplate(fact: RouteFact): readonly TemplateNode[] {
 
 type LinkedUses = { readonly usesBy: Map<ComponentId, Use[]>; readonly usesOf: Map<ComponentId, Use[]>; readonly counts: UseCounts };
 
-function linkUses(components: ReadonlyMap<ComponentId, Component>, { names, useOfNode }: Linkage): LinkedUses {
+function linkUses(components: ReadonlyMap<ComponentId, Component>, { names, globals, useOfNode }: Linkage): LinkedUses {
   const usesBy = new Map<ComponentId, Use[]>();
   const usesOf = new Map<ComponentId, Use[]>();
   const counts = { resolved: 0, outside: 0, unresolved: 0 };
@@ -293,7 +299,7 @@ function linkUses(components: ReadonlyMap<ComponentId, Component>, { names, useO
       owner: component.id,
       file: component.file,
       node,
-      target: targetOf(names, component.file, node),
+      target: targetOf(names, globals, component.file, node),
     }));
     if (uses.length === 0) continue;
     usesBy.set(component.id, uses);
@@ -315,7 +321,7 @@ function count(counts: { -readonly [Key in keyof UseCounts]: number }, target: T
   else if (target.kind !== 'dynamic') counts.resolved += by;
 }
 
-function targetOf(names: Names, file: FilePath, node: TemplateUse): Target {
+function targetOf(names: Names, globals: Globals, file: FilePath, node: TemplateUse): Target {
   if (node.tag === '') return { kind: 'dynamic' };
   const lazy = /^import:(.*)#(.*)$/.exec(node.tag);
   if (lazy) {
@@ -331,7 +337,8 @@ function targetOf(names: Names, file: FilePath, node: TemplateUse): Target {
       return { kind: context[2] === 'Provider' ? 'provider' : 'consumer', context: sharedId(meant.file, meant.fact.name) };
     }
   }
-  const target = asTarget(names.meant(file, node.tag));
+  const own = names.meant(file, node.tag);
+  const target = asTarget(own.kind === 'unresolved' ? (globals.of(file, node.tag) ?? own) : own);
   if (node.asValue && target.kind !== 'component') return { kind: 'dynamic' };
   if (target.kind === 'unresolved' && node.tag.startsWith('React.'))
     return { kind: 'outside', module: 'react', name: node.tag.slice('React.'.length) };

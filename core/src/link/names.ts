@@ -29,6 +29,8 @@ export type Names = {
   readonly resolveModule: ResolveModule;
   /** Components that functions of the project made around others, as far as they were asked for. */
   readonly made: () => readonly MadeComponent[];
+  /** Contexts that are known by a key, as far as they were asked for. */
+  readonly keys: () => readonly KeyedContext[];
   /** Puts a file's new facts in the place of the old, where imports and exports of the two are the same. */
   readonly replace: (facts: FileFacts) => void;
 };
@@ -61,6 +63,8 @@ function indexOf(facts: FileFacts): FileIndex {
   };
 }
 
+type KeyedContext = { readonly kind: 'shared'; readonly file: FilePath; readonly fact: Extract<SharedFact, { kind: 'context' }> };
+
 type MeantComponent = Extract<Meant, { kind: 'component' }>;
 
 /** A copy of its own of what a maker makes: each has its own template, in which the hole has a name of its own. */
@@ -81,6 +85,7 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
   );
   const known = new Map<string, Meant>();
   const made = new Map<string, MadeComponent>();
+  const keys = new Map<string, KeyedContext>();
   /** What the holes of made components stand for, by file and tag. */
   const filled = new Map<string, Meant>();
 
@@ -120,6 +125,7 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
 
   /** A dotted name in its own file: the longest head that is declared, then members of that. */
   function local(file: FilePath, dotted: string, depth: number): Meant {
+    if (dotted.startsWith('key:')) return keyed(file, dotted.slice('key:'.length), depth);
     const index = indexes.get(file);
     if (!index || depth > 40) return tooDeep;
     const component = index.components.get(dotted);
@@ -140,6 +146,25 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     if (index.facts.types.some((type) => type.name === root))
       return { kind: 'shared', file, fact: { kind: 'value', name: root, span: { start: 0, end: 0 } } };
     return { kind: 'unresolved', reason: `${root} is not declared or imported in ${file}` };
+  }
+
+  /** What is given to all below under a key: a text, or whatever a name of some module stands for. */
+  function keyed(file: FilePath, key: string, depth: number): Meant {
+    const text = /^'(.*)'$/.exec(key)?.[1];
+    const meant = text === undefined ? local(file, key, depth + 1) : undefined;
+    if (meant?.kind === 'shared' && meant.fact.kind === 'value' && meant.fact.text !== undefined)
+      return keyed(file, `'${meant.fact.text}'`, depth);
+    if (meant?.kind === 'outside') return meant;
+    if (meant && meant.kind !== 'shared') return { kind: 'unresolved', reason: `${key} is not known` };
+    const name = meant ? meant.fact.name : (text ?? '');
+    const at = meant ? meant.file : '';
+    const known = keys.get(`${at}\n${name}`) ?? {
+      kind: 'shared' as const,
+      file: at,
+      fact: { kind: 'context' as const, name, span: meant ? meant.fact.span : { start: 0, end: 0 }, fallback: 'none' as const },
+    };
+    keys.set(`${at}\n${name}`, known);
+    return known;
   }
 
   /** `Card.Head` of an import: a member under the name that the declaring file gives the whole. */
@@ -245,6 +270,7 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     meantType: (file, name, imports) => meantType(file, name, imports),
     resolveModule,
     made: () => [...made.values()],
+    keys: () => [...keys.values()],
     replace: (facts) => {
       indexes.set(facts.file, indexOf(facts));
       for (const [key, meant] of known) if ('file' in meant && meant.file === facts.file) known.delete(key);

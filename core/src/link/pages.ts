@@ -115,7 +115,7 @@ function reachable(linked: Linked, start: readonly ComponentId[]): Set<Component
 
 /** Uses that show the routes given to them as objects. */
 function mountsTable(use: Use): boolean {
-  return use.target.kind === 'outside' && /^(RouterProvider|DataBrowserRouter)$/.test(use.node.tag);
+  return use.target.kind === 'outside' && /^(RouterProvider|DataBrowserRouter|RouterView)$/.test(use.node.tag);
 }
 
 function pagesOfRoot(linked: Linked, root: Component, seenRoutes: Set<unknown>): Page[] {

@@ -29,6 +29,8 @@ export type FileFacts = {
   readonly aliases: readonly AliasFact[];
   /** Functions of the module that make a component around one they are handed. */
   readonly makers: readonly MakerFact[];
+  /** Components that this module registers for all templates; absent for none. */
+  readonly globals?: readonly GlobalFact[];
   /** Absent where the module holds nothing that lasts and does nothing that lasts. */
   readonly module?: ModuleFacts;
   /** Where the file says it runs: a mark at its top. */
@@ -65,6 +67,9 @@ export type AliasFact = {
 
 /** A function that makes components: what it makes, in which the tag `hole` stands for what it is handed. */
 export type MakerFact = { readonly name: string; readonly hole: string; readonly component: ComponentFacts };
+
+/** A component that all templates of the application may use by a name of its own. */
+export type GlobalFact = { readonly name: string; readonly target: string; readonly span: Span };
 
 export type AmbientFact = {
   readonly module: string;
@@ -377,6 +382,8 @@ export type TemplateNode =
       readonly span: Span;
       /** Values handed to the content, one list of readings for each parameter. */
       readonly hands: readonly (readonly Reading[])[];
+      /** What shows where no content is given. */
+      readonly fallback?: readonly TemplateNode[];
     }
   | { readonly kind: 'text'; readonly readings: readonly Reading[]; readonly span: Span }
   | {

@@ -13,6 +13,7 @@ export function templateChildren(node: TemplateNode): readonly TemplateNode[] {
     case 'branch':
       return node.children;
     case 'outlet':
+      return node.fallback ?? [];
     case 'text':
       return [];
   }

@@ -1,5 +1,9 @@
 import type { FileFacts } from '../model/facts';
 import { readReact } from './react';
+import { readVue } from './vue';
+import { isVueScript, readVueScript } from './vue/module';
+
+export { loadCompilers, parseBare } from './compilers';
 
 /** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
 export const readerVersion = '5';
@@ -7,7 +11,10 @@ export const readerVersion = '5';
 type Reader = { readonly files: RegExp; readonly read: (file: string, text: string) => FileFacts };
 
 /** One reader a kind of file, the first that fits reads it. */
-const readers: readonly Reader[] = [{ files: /\.[cm]?[jt]sx?$/, read: readReact }];
+const readers: readonly Reader[] = [
+  { files: /\.vue$/, read: readVue },
+  { files: /\.[cm]?[jt]sx?$/, read: (file, text) => (isVueScript(text) ? readVueScript(file, text) : readReact(file, text)) },
+];
 
 /** Tells whether some reader understands files of this name. */
 export function isReadable(file: string): boolean {

@@ -100,7 +100,7 @@ function visit(unfolding: Unfolding, node: TemplateNode, at: Position): void {
       push(unfolding, node.children, { ...at, repeats: [...at.repeats, { item: node.item, over: node.over, span: node.span }] });
       return;
     case 'outlet':
-      fill(unfolding, node.slot, at);
+      fill(unfolding, node, at);
       return;
     case 'use':
       visitUse(unfolding, node, at);
@@ -108,9 +108,13 @@ function visit(unfolding: Unfolding, node: TemplateNode, at: Position): void {
 }
 
 /** Puts the content given for a slot where the slot stands. */
-function fill(unfolding: Unfolding, slot: string, at: Position): void {
+function fill(unfolding: Unfolding, outlet: Extract<TemplateNode, { kind: 'outlet' }>, at: Position): void {
+  const { slot } = outlet;
   const content = at.given.contents.get(slot);
-  if (!content) return;
+  if (!content) {
+    push(unfolding, outlet.fallback ?? [], at);
+    return;
+  }
   at.given.placed.add(slot);
   push(unfolding, content.nodes, {
     ...content.at,
@@ -208,9 +212,9 @@ function componentOf(model: Model, file: string, name: string): Component | unde
 function visitRoute(unfolding: Unfolding, use: Use, at: Position): boolean {
   const { chain } = unfolding.page;
   const last = use.node.tag.split('.').at(-1);
-  if (last === 'RouterProvider' || last === 'Outlet') {
+  if (last === 'RouterProvider' || last === 'Outlet' || last === 'RouterView') {
     const step = chain[at.nextRoute];
-    if (!step) return last === 'Outlet';
+    if (!step) return last !== 'RouterProvider';
     showStep(unfolding, at.nextRoute, at);
     return true;
   }

@@ -1,10 +1,11 @@
-import { readFile } from '@liana/core';
+import { loadCompilers, readFile } from '@liana/core';
 import type { FileFacts, SourceFile } from '@liana/core';
 import { expose } from 'comlink';
 
 const reader = {
   /** The facts of a batch of files, in the same order. */
-  read(files: readonly SourceFile[]): FileFacts[] {
+  async read(files: readonly SourceFile[]): Promise<FileFacts[]> {
+    await loadCompilers(files.map(({ file }) => file));
     return files.map(({ file, text }) => readFile(file, text));
   },
 };

@@ -5,9 +5,9 @@ import { type Body, excerpt, newSink, wholeProps } from '../script/body';
 import { readExpression, readingsOf } from '../script/expressions';
 import { memberChain } from '../script/names';
 import { lookUp, type Scope } from '../script/scope';
-import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../script/syntax';
-import { declareAction } from './hooks';
-import { isCapitalised, isComponentTag } from './names';
+import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf, isCapitalised } from '../script/syntax';
+import { declareAction } from '../script/functions';
+import { isComponentTag } from './names';
 
 export type Attributes = {
   readonly bindings: readonly Binding[];

@@ -8,7 +8,7 @@ import { bindLocal, mergeInto } from '../script/names';
 import { innerScope, type Meaning, type Scope } from '../script/scope';
 import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../script/syntax';
 import { assemble, readTemplate } from './components';
-import type { Declared } from './declarations';
+import type { Declared } from '../script/declarations';
 
 type ClassNode = t.ClassDeclaration | t.ClassExpression;
 type Member = t.ClassMethod | t.ClassProperty;

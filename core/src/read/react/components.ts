@@ -17,22 +17,23 @@ import { type Body, type Dialect, finishBody, mergeReadings, type ModuleScope, n
 import { channelDialect } from '../script/channels';
 import { bindParams, readingsOf } from '../script/expressions';
 import { innerScope, type Scope } from '../script/scope';
-import { annotationOf, bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, patternNames } from '../script/syntax';
+import {
+  annotationOf,
+  bare,
+  calleeName,
+  dottedName,
+  type FunctionNode,
+  isFunction,
+  keyName,
+  patternNames,
+  isCapitalised,
+  nameOfFile,
+} from '../script/syntax';
 import { readType, typeArguments } from '../script/types';
-import { addsProps, type Declared } from './declarations';
-import { isCapitalised } from './names';
+import { addsProps, type Declared } from '../script/declarations';
 import { hookValue } from './hooks';
-import { bindProps } from './props';
+import { bindProps } from '../script/props';
 import { markupOf, markupOfBlock } from './template';
-
-/** The name a component goes by: its own, or its file's for a default export without one. */
-export function nameOfDefault(file: string): string {
-  const parts = file.split('/');
-  const stem = (parts.at(-1) ?? '').replace(/\.\w+$/, '');
-  const word = /^(index|page|layout|route|_\w+)$/.test(stem) ? (parts.at(-2) ?? stem) : stem;
-  const pascal = word.replace(/(?:^|[^\p{L}\p{N}]+)([\p{L}\p{N}])/gu, (_, letter: string) => letter.toUpperCase());
-  return pascal.replace(/[^\p{L}\p{N}_$]/gu, '') || 'Default';
-}
 
 function isClassComponent(node: t.Node): node is t.ClassDeclaration | t.ClassExpression {
   if (node.type !== 'ClassDeclaration' && node.type !== 'ClassExpression') return false;
@@ -195,7 +196,7 @@ function opennessOf(body: Body): { openness: Openness; through: string[] } {
 function nameOf(declared: Declared, file: string): string {
   if (declared.name !== 'default') return declared.name;
   const own = isFunction(declared.node) && 'id' in declared.node ? declared.node.id?.name : undefined;
-  return own ?? nameOfDefault(file);
+  return own ?? nameOfFile(file);
 }
 
 /** A function component's facts. */

@@ -1,8 +1,8 @@
 import type * as t from '@babel/types';
-import type { ActionKind, Reading, ValueKind } from '../../model/facts';
-import type { Span } from '../../model/span';
-import { addAction, addValue, type Body, moduleValue, newSink } from '../script/body';
-import { keptFunction, readActionInto, readArgs, readExpression, readFunctionInto, readingsOf } from '../script/expressions';
+import type { ValueKind } from '../../model/facts';
+import { addValue, type Body, moduleValue, newSink } from '../script/body';
+import { keptFunction, readArgs, readingsOf } from '../script/expressions';
+import { computedFrom, declareAction, declareFunction } from '../script/functions';
 import { originOfHook } from '../script/origins';
 import { storeReadingOf } from '../script/store-shapes';
 import { noteTested } from '../script/names';
@@ -24,29 +24,6 @@ export function hookName(body: Body, call: t.Node): string | undefined {
   const origin = body.module.imported.get(root);
   if (!origin) return body.module.functions.has(name) ? undefined : name;
   return /^[./@~#]/.test(origin.from) && !origin.from.startsWith('@') ? undefined : name;
-}
-
-/** Makes a function of the body a value and an action, to be read when all names are known. */
-export function declareFunction(
-  body: Body,
-  name: string,
-  node: FunctionNode,
-  scope: Scope,
-  kind: ActionKind = 'handler',
-  span: Span = spanOf(node),
-): number {
-  const action = addAction(body, name, kind, spanOf(node));
-  const value = addValue(body, { name, kind: 'function', span, from: [], action });
-  scope.names.set(name, { kind: 'function', node, scope, action, value });
-  body.queue.push(() => readActionInto(body, action, node, scope));
-  return value;
-}
-
-/** A function written in place, as an action of its own. */
-export function declareAction(body: Body, name: string, kind: ActionKind, node: FunctionNode, scope: Scope): number {
-  const action = addAction(body, name, kind, spanOf(node));
-  body.queue.push(() => readActionInto(body, action, node, scope));
-  return action;
 }
 
 function returnsFunction(node: FunctionNode): boolean {
@@ -130,7 +107,7 @@ function declarePair(body: Body, declarator: t.VariableDeclarator, call: t.CallE
 }
 
 function declareComputed(body: Body, declarator: t.VariableDeclarator, call: t.CallExpression, scope: Scope): void {
-  const from = computedFrom(body, call, scope);
+  const from = computedFrom(body, call.arguments[0], scope);
   for (const found of patternNames(declarator.id)) {
     const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from });
     scope.names.set(found.name, { kind: 'value', value, path: [] });
@@ -188,7 +165,8 @@ function makeHookValue(body: Body, call: t.CallExpression, scope: Scope): number
   const span = spanOf(call);
   if (hook && pairs.has(hook)) return loosePair(body, call, scope);
   if (hook && functions.has(hook) && isFunction(first)) return keptFunction(body, name, first, scope).value;
-  if (hook && computed.has(hook)) return addValue(body, { name, kind: 'derived', span, from: computedFrom(body, call, scope) });
+  if (hook && computed.has(hook))
+    return addValue(body, { name, kind: 'derived', span, from: computedFrom(body, call.arguments[0], scope) });
   if (hook === 'useRef')
     return addValue(body, { name, kind: 'ref', span, from: call.arguments.flatMap((one) => readingsOf(body, one, scope)) });
   if (hook && (effects.has(hook) || hook === 'useImperativeHandle')) return undefined;
@@ -227,21 +205,4 @@ function loosePair(body: Body, call: t.CallExpression, scope: Scope): number {
     held: { at: [String(at)], how: 'same' as const },
   }));
   return addValue(body, { name: calleeName(call) ?? '', kind: 'derived', span, from });
-}
-
-/** What a memo is computed from. */
-function computedFrom(body: Body, call: t.CallExpression, scope: Scope): Reading[] {
-  const [first] = call.arguments;
-  const sink = newSink();
-  if (!isFunction(first)) {
-    if (first) readExpression(body, first, scope, 'same', sink);
-    return sink.reads;
-  }
-  readFunctionInto(body, first, innerScope(scope), sink);
-  const given = sink.returns ?? [];
-  const isGiven = (one: Reading): boolean => given.some((other) => other.value === one.value && other.span.start === one.span.start);
-  const rest = sink.reads
-    .filter((one) => !isGiven(one))
-    .map((one) => ({ ...one, how: one.how === 'called' ? one.how : ('computed' as const) }));
-  return [...given.map((one) => ({ ...one, how: one.how === 'called' || one.held ? one.how : ('computed' as const) })), ...rest];
 }

@@ -1,22 +1,23 @@
 import type * as t from '@babel/types';
-import type { AliasFact, AmbientFact, ComponentFacts, FileFacts, MakerFact, RootFact, RouteFact, SharedFact } from '../../model/facts';
-import type { TypeFact } from '../../model/types';
+import type { AliasFact, ComponentFacts, FileFacts, MakerFact, RootFact, RouteFact, SharedFact } from '../../model/facts';
 import type { Writable } from '../../model/writable';
 import { type ModuleScope } from '../script/body';
 import { channelDialect } from '../script/channels';
 import { mayLast, readModuleBody } from '../script/module-body';
-import { declaredNames, readModule } from '../script/modules';
+import { readModule } from '../script/modules';
 import { parseScript } from '../script/parse';
-import { bare, calleeName, type FunctionNode, isFunction, patternNames, spanOf } from '../script/syntax';
+import { bare, calleeName, type FunctionNode, isFunction } from '../script/syntax';
+import { ambientOf, kept, moduleScope, takenApart } from '../script/module-scope';
 import { readTypeDeclaration } from '../script/types';
 import { readClassComponent } from './classes';
 import { isClassComponent, isComponent, readFunctionComponent, readHook } from './components';
-import { aliasOf, type Declared, declarationsOf } from './declarations';
+import { aliasOf, type Declared, declarationsOf } from '../script/declarations';
 import { readMaker } from './makers';
 import { markupFinder } from './markup';
 import { readPropTypes, withPropTypes } from './prop-types';
-import { looseMarkup, rootOf, routesOfCall, routeTable } from './routes';
-import { mayHoldCalls, type Survey, survey } from './survey';
+import { routesOfCall, routeTable } from '../script/routes';
+import { looseMarkup, rootOf, shownByRoute } from './roots';
+import { mayHoldCalls, type Survey, survey } from '../script/survey';
 
 /** Reads a JavaScript or TypeScript module, with the React components in it. Never throws. */
 export function readReact(file: string, text: string): FileFacts {
@@ -25,7 +26,7 @@ export function readReact(file: string, text: string): FileFacts {
   const declared = declarationsOf(program.body);
   let surveyed: Survey | undefined;
   const surveyOnce = (): Survey => (surveyed ??= survey(program));
-  const module = moduleScope(program, text, declared, imports, (name) => surveyOnce().locals.has(name));
+  const module = moduleScope(program, text, declared, imports, markupFinder(text), (name) => surveyOnce().locals.has(name));
   const calls = mayHoldCalls(text) ? surveyOnce().calls : [];
   const sorted = sortDeclared(module, declared, file);
   const propTypes = readPropTypes(program.body, text);
@@ -42,7 +43,7 @@ export function readReact(file: string, text: string): FileFacts {
     components: propTypes.size === 0 ? sorted.components : sorted.components.map((one) => withPropTypes(one, propTypes.get(one.local))),
     shared: [...sorted.shared, ...program.body.flatMap((statement) => takenApart(statement, module))],
     roots: [...roots, ...sorted.loose],
-    routes: [...sorted.routes, ...calls.flatMap((call) => (sorted.seen.has(call) ? [] : routesOfCall(module, call, '')))],
+    routes: [...sorted.routes, ...calls.flatMap((call) => (sorted.seen.has(call) ? [] : routesOfCall(module, call, '', shownByRoute)))],
     ambient: kept(program.body, ambientOf),
     aliases: sorted.aliases,
     makers: sorted.makers,
@@ -51,52 +52,6 @@ export function readReact(file: string, text: string): FileFacts {
   if (body) facts.module = body;
   if (runs) facts.runs = runs === 'use client' ? 'client' : 'server';
   return facts;
-}
-
-/** `const { Fill, Slot } = make()`: names of the module whose making is not followed. */
-function takenApart(statement: t.Statement, module: ModuleScope): SharedFact[] {
-  const declared = statement.type === 'ExportNamedDeclaration' ? statement.declaration : statement;
-  if (declared?.type !== 'VariableDeclaration') return [];
-  return declared.declarations
-    .filter((one) => one.id.type !== 'Identifier')
-    .flatMap((one) => patternNames(one.id).filter((found) => !module.imported.has(found.name)))
-    .map((found): SharedFact => ({ kind: 'value', name: found.name, span: spanOf(found.node) }));
-}
-
-/** What a question has an answer for, statement by statement. */
-function kept<T>(statements: readonly t.Statement[], ask: (statement: t.Statement) => T | undefined): T[] {
-  const found: T[] = [];
-  for (const statement of statements) {
-    const answer = ask(statement);
-    if (answer !== undefined) found.push(answer);
-  }
-  return found;
-}
-
-function moduleScope(
-  program: t.Program,
-  text: string,
-  declared: readonly Declared[],
-  imports: FileFacts['imports'],
-  isLocal: (name: string) => boolean,
-): ModuleScope {
-  const names = new Set<string>();
-  for (const statement of program.body) for (const name of declaredNames(statement)) names.add(name);
-  const imported = new Map<string, { from: string; imported: string }>();
-  for (const one of imports) {
-    if (!one.typeOnly) names.add(one.local);
-    imported.set(one.local, one);
-  }
-  const functions = new Map<string, FunctionNode>();
-  const constants = new Set<string>();
-  const texts = new Map<string, string>();
-  for (const one of declared) {
-    if (isFunction(one.node) && one.wrappers.length === 0) functions.set(one.name, one.node);
-    const value = bare(one.node);
-    if (value.type === 'ArrayExpression' || value.type === 'ObjectExpression') constants.add(one.name);
-    if (value.type === 'StringLiteral') texts.set(one.name, value.value);
-  }
-  return { names, imported, functions, constants, texts, isLocal, holdsMarkup: markupFinder(text), text };
 }
 
 type Sorted = {
@@ -148,7 +103,7 @@ function sortValue(module: ModuleScope, one: Declared, sorted: Sorted): void {
     sorted.shared.push({ kind: 'context', name: one.name, span: one.nameSpan, fallback: fallbackOf(call) });
     return;
   }
-  const routes = call ? routesOfCall(module, call, one.name) : routeTable(module, node, one.name);
+  const routes = call ? routesOfCall(module, call, one.name, shownByRoute) : routeTable(module, node, one.name, shownByRoute);
   if (call) sorted.seen.add(call);
   if (routes.length > 0) {
     sorted.routes.push(...routes);
@@ -168,12 +123,4 @@ function fallbackOf(call: t.CallExpression): 'none' | 'given' {
   const given = first && bare(first);
   if (!given || given.type === 'NullLiteral' || (given.type === 'Identifier' && given.name === 'undefined')) return 'none';
   return 'given';
-}
-
-/** `declare module 'name' { … }` in a declaration file. */
-function ambientOf(statement: t.Statement): AmbientFact | undefined {
-  if (statement.type !== 'TSModuleDeclaration' || statement.id.type !== 'StringLiteral') return undefined;
-  const body = statement.body?.type === 'TSModuleBlock' ? statement.body.body : [];
-  const types: TypeFact[] = body.flatMap((one) => readTypeDeclaration(one) ?? []);
-  return { module: statement.id.value, types, imports: readModule(body).imports };
 }

@@ -2,9 +2,8 @@ import type * as t from '@babel/types';
 import type { ComponentFacts, MakerFact } from '../../model/facts';
 import { usesIn } from '../../model/walk';
 import type { ModuleScope } from '../script/body';
-import { bare, type FunctionNode, isFunction, patternNames } from '../script/syntax';
-import { type Declared, declarationsOf } from './declarations';
-import { isCapitalised } from './names';
+import { bare, type FunctionNode, isFunction, patternNames, isCapitalised } from '../script/syntax';
+import { type Declared, declarationsOf } from '../script/declarations';
 
 type ReadComponent = (module: ModuleScope, declared: Declared) => ComponentFacts | undefined;
 

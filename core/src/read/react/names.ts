@@ -2,8 +2,3 @@
 export function isComponentTag(tag: string): boolean {
   return !/^[a-z]/.test(tag) || tag.includes('.');
 }
-
-/** Tells whether a name is written as components are: with a capital. */
-export function isCapitalised(name: string): boolean {
-  return /^\p{Lu}/u.test(name);
-}

@@ -8,10 +8,11 @@ import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../script
 import { bare, calleeName, dottedName, forEachChild, type FunctionNode, isFunction, patternNames, spanOf } from '../script/syntax';
 import { type ReadMarkup, readAttributes } from './attributes';
 import { contentKind } from './content';
-import { declareFunction, declareHook, hookValue, readEffect } from './hooks';
+import { declareFunction } from '../script/functions';
+import { declareHook, hookValue, readEffect } from './hooks';
 import { isComponentTag } from './names';
-import { bindProps } from './props';
-import { fixedLength, listBelow, orderOf } from './repeated';
+import { bindProps } from '../script/props';
+import { fixedLength, listBelow, orderOf } from '../script/repeated';
 
 const noKey: KeyFact = { kind: 'none' };
 const none: readonly never[] = [];

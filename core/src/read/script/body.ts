@@ -88,6 +88,8 @@ export type Dialect = {
   ) => boolean;
   /** Reads an assignment; false for those that are ordinary. */
   readonly assign?: (body: Body, node: t.AssignmentExpression, scope: Scope, sink: Sink) => boolean;
+  /** Notes the change of a value by writing to it; false where the framework adds nothing to that. */
+  readonly write?: (body: Body, value: number, path: readonly string[], from: readonly Reading[], span: Span, sink: Sink) => boolean;
   /** The value that a call of a hook stands for; undefined for other calls. */
   readonly hook?: (body: Body, call: t.CallExpression, scope: Scope) => number | undefined;
   /** Reads a call on `this`; false for those that are ordinary. */

@@ -17,7 +17,7 @@ import {
 import { arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
 import { bindLocal, demand, howOf, memberChain, mergeInto, noteTested, ownMeaning, readMeaning, readName, weaken } from './names';
 import { originOfCall } from './origins';
-import { hoisted, innerScope, lookUp, type Meaning, type Scope } from './scope';
+import { hoisted, innerScope, lookUp, type Meaning, type Scope, unboxed } from './scope';
 import { bare, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
 
 const noPath: readonly string[] = [];
@@ -237,14 +237,14 @@ function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, 
 }
 
 /** `state.x = …`, `local = …`: a change of a value of the body, where it is one. */
-function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: readonly Reading[], sink: Sink): void {
+export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: readonly Reading[], sink: Sink): void {
   const chain = memberChain(target);
   const { base } = chain;
   const own = base.type === 'ThisExpression' ? ownMeaning(body, chain.path, scope) : undefined;
   if (base.type !== 'Identifier' && !own) return;
   const name = base.type === 'Identifier' ? base.name : '';
-  const meaning = own ? own.meaning : lookUp(scope, name);
-  const path = own ? own.path : chain.path;
+  const found = own ? own.meaning : lookUp(scope, name);
+  const { meaning, path } = found ? unboxed(found, own ? own.path : chain.path) : { meaning: found, path: chain.path };
   if (!meaning && body.module.names.has(name)) {
     const value = moduleValue(body, name, spanOf(base));
     (sink.changes ??= []).push({ value, span, how: path.length > 0 ? 'in-place' : 'assign', from, ...(path.length > 0 ? { path } : {}) });
@@ -264,7 +264,7 @@ function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: r
   }
   if (meaning?.kind !== 'value') return;
   const value = body.values[meaning.value];
-  if (!value) return;
+  if (!value || body.dialect.write?.(body, meaning.value, [...meaning.path, ...path], from, span, sink)) return;
   if (value.kind === 'derived' && path.length === 0) value.from = [...value.from, ...from];
   else if (value.kind === 'derived')
     value.from = [
@@ -324,8 +324,8 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Sink): v
   if (base.type === 'ThisExpression' && body.dialect.onThis?.(body, node, path, scope, sink)) return;
   const optionalCall = optional || (node.type === 'OptionalCallExpression' && node.optional);
   const own = base.type === 'ThisExpression' ? ownMeaning(body, path, scope) : undefined;
-  const meaning = base.type === 'Identifier' ? lookUp(scope, base.name) : own?.meaning;
-  const members = own ? own.path : path;
+  const found = base.type === 'Identifier' ? lookUp(scope, base.name) : own?.meaning;
+  const { meaning, path: members } = found ? unboxed(found, own ? own.path : path) : { meaning: found, path };
   if (body.dialect.call?.(body, node, { base, path }, scope, sink)) return;
   if (meaning) readCalled(body, node, meaning, members, optionalCall, how, scope, sink);
   else if (base.type === 'Identifier') {

@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { How, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { addCall, type Body, moduleValue, propValue, type Sink, wholeProps } from './body';
-import { lookUp, type Meaning, type Scope } from './scope';
+import { lookUp, type Meaning, type Scope, unboxed } from './scope';
 import { bare, keyName, patternNames, spanOf } from './syntax';
 
 export type Chain = { readonly base: t.Node; readonly path: string[]; readonly optional: boolean; readonly computed: readonly t.Node[] };
@@ -40,7 +40,8 @@ export function howOf(path: readonly string[], how: How): How {
 }
 
 /** Pushes the readings that a name stands for, with the members read from it. */
-export function readMeaning(body: Body, meaning: Meaning, path: readonly string[], how: How, span: Span, sink: Sink): void {
+export function readMeaning(body: Body, given: Meaning, members: readonly string[], how: How, span: Span, sink: Sink): void {
+  const { meaning, path } = unboxed(given, members);
   switch (meaning.kind) {
     case 'value': {
       const whole = meaning.path.length === 0 ? path : [...meaning.path, ...path];
@@ -82,6 +83,8 @@ export function readMeaning(body: Body, meaning: Meaning, path: readonly string[
     case 'position':
       sink.position = true;
       break;
+    case 'box':
+    case 'emits':
     case 'opaque':
   }
 }
@@ -111,7 +114,7 @@ export function readName(body: Body, name: string, path: readonly string[], how:
 
 export function demand(body: Body, name: string, scope: Scope): void {
   const meaning = lookUp(scope, name);
-  if (meaning?.kind === 'value' && meaning.path.length === 0) body.demanded.add(meaning.value);
+  if ((meaning?.kind === 'value' || meaning?.kind === 'box') && meaning.path.length === 0) body.demanded.add(meaning.value);
 }
 
 /** Notes the values whose presence a condition asks for: `a`, `!a`, `a != null`, `a && b`. */
@@ -120,7 +123,7 @@ export function noteTested(body: Body, test: t.Node, scope: Scope): number[] {
   switch (node.type) {
     case 'Identifier': {
       const meaning = lookUp(scope, node.name);
-      if (meaning?.kind !== 'value') return [];
+      if (meaning?.kind !== 'value' && meaning?.kind !== 'box') return [];
       body.tested.add(meaning.value);
       return [meaning.value];
     }
@@ -129,6 +132,10 @@ export function noteTested(body: Body, test: t.Node, scope: Scope): number[] {
       const { base, path } = memberChain(node);
       if (base.type !== 'Identifier') return [];
       const meaning = lookUp(scope, base.name);
+      if (meaning?.kind === 'box' && path[0] === 'value' && path.length === 1) {
+        body.tested.add(meaning.value);
+        return [meaning.value];
+      }
       if (meaning?.kind === 'props' && path.length === 1) {
         const value = propValue(body, path[0] as string, spanOf(node));
         body.tested.add(value);

@@ -7,6 +7,10 @@ import type { FunctionNode } from './syntax';
 export type Meaning =
   /** A value of the body, or a part of one. */
   | { readonly kind: 'value'; readonly value: number; readonly path: readonly string[] }
+  /** An object that holds a value as its member `value`, as signals do; the framework takes it out by itself in markup. */
+  | { readonly kind: 'box'; readonly value: number; readonly path: readonly string[] }
+  /** A function that raises the event that it is told. */
+  | { readonly kind: 'emits' }
   /** The props object: its members are values of their own. */
   | { readonly kind: 'props' }
   /** A local of a function in the body: made from these. */
@@ -28,7 +32,12 @@ export type Meaning =
   | { readonly kind: 'opaque' };
 
 /** Names in force at one place; the innermost first. */
-export type Scope = { readonly names: Map<string, Meaning>; readonly outer?: Scope };
+export type Scope = {
+  readonly names: Map<string, Meaning>;
+  readonly outer?: Scope;
+  /** What names mean that no scope declares, where the framework gives them some. */
+  readonly other?: (name: string) => Meaning | undefined;
+};
 
 export function innerScope(outer?: Scope): Scope {
   return outer ? { names: new Map(), outer } : { names: new Map() };
@@ -37,10 +46,19 @@ export function innerScope(outer?: Scope): Scope {
 /** What a name means here; undefined where the body does not declare it. */
 export function lookUp(scope: Scope, name: string): Meaning | undefined {
   for (let at: Scope | undefined = scope; at; at = at.outer) {
-    const found = at.names.get(name);
+    const found = at.names.get(name) ?? at.other?.(name);
     if (found) return found;
   }
   return undefined;
+}
+
+/** What a box and the members after it come to: `count.value.a` → the value, and `a`. */
+export function unboxed(meaning: Meaning, path: readonly string[]): { meaning: Meaning; path: readonly string[] } {
+  if (meaning.kind !== 'box') return { meaning, path };
+  const { value } = meaning;
+  const open =
+    path[0] === 'value' ? path.slice(1) : meaning.path.length === 0 && path[1] === 'value' ? [path[0] ?? '', ...path.slice(2)] : path;
+  return { meaning: { kind: 'value', value, path: meaning.path }, path: open };
 }
 
 /** Names of the functions that a block declares: they are known before their line. */

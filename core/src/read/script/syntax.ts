@@ -75,6 +75,11 @@ export function dottedName(node: t.Node | null | undefined): string | undefined 
   }
 }
 
+/** Tells whether a name is written as components are: with a capital. */
+export function isCapitalised(name: string): boolean {
+  return /^\p{Lu}/u.test(name);
+}
+
 /** The last word of a called name: `React.useState(…)` → `useState`. */
 export function calleeName(call: t.Node): string | undefined {
   if (call.type !== 'CallExpression' && call.type !== 'OptionalCallExpression') return undefined;
@@ -181,4 +186,13 @@ export function annotationOf(node: t.Node): t.TSType | undefined {
   const holder = node.type === 'AssignmentPattern' ? node.left : node.type === 'TSParameterProperty' ? node.parameter : node;
   const annotation = (holder as { typeAnnotation?: t.Node | null }).typeAnnotation;
   return annotation?.type === 'TSTypeAnnotation' ? annotation.typeAnnotation : undefined;
+}
+
+/** The name of a component that has none of its own: its file's, or its folder's for `index` and the like. */
+export function nameOfFile(file: string): string {
+  const parts = file.split('/');
+  const stem = (parts.at(-1) ?? '').replace(/\.\w+$/, '');
+  const word = /^(index|page|layout|route|_\w+)$/.test(stem) ? (parts.at(-2) ?? stem) : stem;
+  const pascal = word.replace(/(?:^|[^\p{L}\p{N}]+)([\p{L}\p{N}])/gu, (_, letter: string) => letter.toUpperCase());
+  return pascal.replace(/[^\p{L}\p{N}_$]/gu, '') || 'Default';
 }

@@ -1,6 +1,5 @@
 import type * as t from '@babel/types';
-import { patternNames, pushChildren } from '../script/syntax';
-import { isCapitalised } from './names';
+import { isCapitalised, patternNames, pushChildren } from './syntax';
 
 export type Survey = {
   /** Calls at any depth that put markup on the screen or make routes. */
@@ -17,11 +16,17 @@ const noteworthy = new Set([
   'createHashRouter',
   'createMemoryRouter',
   'useRoutes',
+  'createApp',
+  'createSSRApp',
+  'createRouter',
+  'mount',
 ]);
 
 /** Tells whether a text may hold one of the calls that a survey collects. */
 export function mayHoldCalls(text: string): boolean {
-  return /\b(?:render|hydrate(?:Root)?|create(?:Browser|Hash|Memory)Router|useRoutes)\s*(?:<[^(]*>)?\(/.test(text);
+  return /\b(?:render|hydrate(?:Root)?|create(?:Browser|Hash|Memory)Router|useRoutes|create(?:SSR)?App|createRouter|mount)\s*(?:<[^(]*>)?\(/.test(
+    text,
+  );
 }
 /** One look at the whole program, for the few modules that need it. */
 export function survey(program: t.Program): Survey {

@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
-import type { Body } from '../script/body';
-import { shufflingMethods } from '../script/lists';
-import { bare, calleeName, dottedName } from '../script/syntax';
+import type { Body } from './body';
+import { shufflingMethods } from './lists';
+import { bare, calleeName, dottedName } from './syntax';
 
 /** How the items of a list stand: always the same, put in another order while rendering, or not known. */
 export function orderOf(body: Body, list: t.Node): 'constant' | 'shuffled' | 'unknown' {

@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
-import { addValue, type Body, excerpt, propValue } from '../script/body';
-import type { Scope } from '../script/scope';
-import { patternNames, spanOf } from '../script/syntax';
+import { addValue, type Body, excerpt, propValue } from './body';
+import type { Scope } from './scope';
+import { patternNames, spanOf } from './syntax';
 
 /** Binds the names of a pattern that takes the props object apart, or its one name. */
 export function bindProps(body: Body, pattern: t.Node, scope: Scope): void {

@@ -1,9 +1,8 @@
 import type * as t from '@babel/types';
 import type { AliasFact } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../script/syntax';
-import { storeShapeOf } from '../script/store-shapes';
-import { isCapitalised } from './names';
+import { bare, calleeName, dottedName, type FunctionNode, isCapitalised, isFunction, keyName, spanOf } from './syntax';
+import { storeShapeOf } from './store-shapes';
 
 /** Something the module declares under a name: taken out of its wrappers. */
 export type Declared = {

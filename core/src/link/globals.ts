@@ -1,0 +1,74 @@
+import type { FileFacts } from '../model/facts';
+import type { FilePath } from '../model/span';
+import { packageOf } from './resolve';
+import type { ProjectConfig } from './config';
+import type { Meant, Names } from './names';
+
+/** Who is meant by a tag that its file neither declares nor imports. */
+export type Globals = { readonly of: (file: FilePath, tag: string) => Meant | undefined };
+
+/** Tags that packages register for all templates, by the package that does. */
+const known: readonly { readonly module: string; readonly needs: RegExp; readonly tags: ReadonlySet<string> }[] = [
+  { module: 'vue-router', needs: /^(vue-router|nuxt|vitepress|@nuxt\/.*)$/, tags: new Set(['RouterView', 'RouterLink']) },
+  {
+    module: 'nuxt',
+    needs: /^(nuxt|@nuxt\/.*)$/,
+    tags: new Set(
+      'NuxtPage NuxtLayout NuxtLink NuxtLoadingIndicator NuxtErrorBoundary NuxtRouteAnnouncer NuxtIsland NuxtImg NuxtPicture NuxtTime ClientOnly DevOnly ServerPlaceholder'.split(
+        ' ',
+      ),
+    ),
+  },
+  { module: 'vitepress', needs: /^vitepress$/, tags: new Set(['ClientOnly', 'Content', 'Badge']) },
+];
+
+/** Files by whose presence among the imports of a project its components are registered by their file names. */
+const registering = /^(unplugin-vue-components|@nuxt\/components)/;
+
+/** Makes the answers: components registered by script, by their file's place where the project's configuration has it so, or by a package. */
+export function makeGlobals(files: ReadonlyMap<FilePath, FileFacts>, names: Names, config: ProjectConfig): Globals {
+  const registered = new Map<string, Meant>();
+  let byFile = false;
+  let byFolder = false;
+  for (const facts of files.values()) {
+    for (const one of facts.globals ?? []) registered.set(one.name, names.meant(facts.file, one.target));
+    if (facts.imports.some((one) => registering.test(one.from))) byFile = true;
+    if (/(^|\/)nuxt\.config\.[cm]?[jt]s$/.test(facts.file)) byFolder = true;
+  }
+  const conventional = byFile || byFolder ? byPlace(files, byFolder) : new Map<string, FilePath>();
+  return {
+    of: (file, tag) => {
+      if (files.get(file)?.framework !== 'vue') return undefined;
+      const found = registered.get(tag);
+      if (found) return found;
+      const place = conventional.get(tag.replace(/^Lazy(?=[A-Z])/, '')) ?? conventional.get(tag);
+      if (place !== undefined) return names.exported(place, 'default');
+      const needs = [...(packageOf(config, file)?.dependencies ?? [])];
+      const from = known.find((one) => one.tags.has(tag) && (needs.length === 0 || needs.some((name) => one.needs.test(name))));
+      return from && { kind: 'outside', module: from.module, name: tag };
+    },
+  };
+}
+
+/** Components by the names that their files' places give them: `components/base/Button.vue` → `BaseButton` with folders, `Button` without. */
+function byPlace(files: ReadonlyMap<FilePath, FileFacts>, folders: boolean): Map<string, FilePath> {
+  const found = new Map<string, FilePath>();
+  for (const file of files.keys()) {
+    const match = /(?:^|\/)components\/(.*)\.vue$/.exec(file);
+    if (!match) continue;
+    const parts = (match[1] ?? '').split('/').map(pascal);
+    const last = parts.pop() ?? '';
+    const name = folders ? joined([...parts, last].filter((part) => part !== 'Index')) : last;
+    found.set(name, file);
+  }
+  return found;
+}
+
+/** `Base`, `BaseButton` → `BaseButton`: a prefix that the name already has is not said twice. */
+function joined(parts: readonly string[]): string {
+  return parts.reduce((name, part) => (part.startsWith(name) ? part : name + part), '');
+}
+
+function pascal(text: string): string {
+  return text.replace(/(?:^|[-_.])(\w)/g, (_, letter: string) => letter.toUpperCase());
+}

@@ -1,0 +1,46 @@
+import type * as t from '@babel/types';
+import type { ActionKind, Reading } from '../../model/facts';
+import type { Span } from '../../model/span';
+import { addAction, addValue, type Body, newSink } from './body';
+import { readActionInto, readExpression, readFunctionInto } from './expressions';
+import { innerScope, type Scope } from './scope';
+import { type FunctionNode, isFunction, spanOf } from './syntax';
+
+/** Makes a function of the body a value and an action, to be read when all names are known; the value's index. */
+export function declareFunction(
+  body: Body,
+  name: string,
+  node: FunctionNode,
+  scope: Scope,
+  kind: ActionKind = 'handler',
+  span: Span = spanOf(node),
+): number {
+  const action = addAction(body, name, kind, spanOf(node));
+  const value = addValue(body, { name, kind: 'function', span, from: [], action });
+  scope.names.set(name, { kind: 'function', node, scope, action, value });
+  body.queue.push(() => readActionInto(body, action, node, scope));
+  return value;
+}
+
+/** A function written in place, as an action of its own; its index. */
+export function declareAction(body: Body, name: string, kind: ActionKind, node: FunctionNode, scope: Scope): number {
+  const action = addAction(body, name, kind, spanOf(node));
+  body.queue.push(() => readActionInto(body, action, node, scope));
+  return action;
+}
+
+/** What a kept result is computed from: a function that gives it, or the value itself. */
+export function computedFrom(body: Body, first: t.Node | undefined, scope: Scope): Reading[] {
+  const sink = newSink();
+  if (!isFunction(first)) {
+    if (first) readExpression(body, first, scope, 'same', sink);
+    return sink.reads;
+  }
+  readFunctionInto(body, first, innerScope(scope), sink);
+  const given = sink.returns ?? [];
+  const isGiven = (one: Reading): boolean => given.some((other) => other.value === one.value && other.span.start === one.span.start);
+  const rest = sink.reads
+    .filter((one) => !isGiven(one))
+    .map((one) => ({ ...one, how: one.how === 'called' ? one.how : ('computed' as const) }));
+  return [...given.map((one) => ({ ...one, how: one.how === 'called' || one.held ? one.how : ('computed' as const) })), ...rest];
+}
