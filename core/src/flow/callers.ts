@@ -91,8 +91,13 @@ function calledAt({ graph }: Ways, { spot, trail }: Task): Caller[] {
       continue;
     }
     const passed = forward(sink.reading, spot.track);
-    if (!passed || passed.track.length > 0) continue;
     const at = codeAt(frame, sink.reading.span);
+    const [event] = passed?.track ?? [];
+    if (sink.to === 'attribute' && sink.binding.name === '…' && event !== undefined && isEventName(event)) {
+      found.push({ by: 'platform', frame, at, trail, args: [], event, element: sink.element.tag });
+      continue;
+    }
+    if (!passed || passed.track.length > 0) continue;
     if (sink.to === 'attribute' && sink.binding.direction === 'out') {
       found.push({
         by: 'platform',
@@ -107,7 +112,7 @@ function calledAt({ graph }: Ways, { spot, trail }: Task): Caller[] {
       found.push({ by: 'handed', frame, at, trail, args: [], action: sink.action, name: frame.body.actions[sink.action]?.name ?? '' });
     } else if (sink.to === 'argument' && !graph.hookFrame(frame.index, sink.value) && !frame.body.values[sink.value]?.gives) {
       found.push({ by: 'outside', frame, at, trail, args: [], name: frame.body.values[sink.value]?.source ?? '' });
-    } else if (sink.to === 'prop' && /^on[A-Z]/.test(sink.binding.name) && graph.model.useOfNode.get(sink.use)?.target.kind === 'outside') {
+    } else if (sink.to === 'prop' && sink.binding.direction === 'out' && graph.model.useOfNode.get(sink.use)?.target.kind === 'outside') {
       found.push({
         by: 'platform',
         frame,
@@ -134,6 +139,11 @@ function calledAt({ graph }: Ways, { spot, trail }: Task): Caller[] {
     }
   });
   return found;
+}
+
+/** How markup names what the platform raises: `onClick`, `onclick`, `@click`, `on:click`. */
+function isEventName(name: string): boolean {
+  return /^(?:on[A-Za-z:]|@)/.test(name);
 }
 
 function leadsTo(path: readonly string[], track: readonly string[]): boolean {

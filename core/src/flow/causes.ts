@@ -1,4 +1,4 @@
-import { timerEvent } from '../model/facts';
+import { timerEvent, type ValueFact } from '../model/facts';
 import { type Frame, type Spot, spotKey, valueOf } from './frames';
 import { type Draft, draftOf } from './ladder';
 import { nameOf, type Step } from './step';
@@ -19,11 +19,16 @@ export function originsOf(ways: Ways, spot: Spot): { readonly spot: Spot; readon
     const lasts = value.kind === 'state' || value.kind === 'ref' || (value.kind === 'store' && !value.args);
     if (lasts) found.push(at);
     for (const step of ways.back(at.spot)) {
-      if (!step.to || (lasts && step.kind !== 'gives' && step.kind !== 'takes')) continue;
+      if (!step.to || (lasts && step.kind !== 'gives' && step.kind !== 'takes' && !holdsState(ways, value, step.to))) continue;
       stack.push({ spot: step.to, trail: step.silent ? at.trail : [...at.trail, step] });
     }
   }
   return found;
+}
+
+/** A store that was put together from states of its module changes with them. */
+function holdsState({ graph }: Ways, value: ValueFact, source: Spot): boolean {
+  return value.kind === 'store' && graph.frames[source.frame]?.kind === 'module' && valueOf(graph, source)?.kind === 'state';
 }
 
 /** Hangs below a line who changes a state, and what leads there: back to a click, a key, a timer, an answer. */

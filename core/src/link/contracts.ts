@@ -73,6 +73,7 @@ export function makeContracts(names: Names): Contracts {
   /** What is not declared goes on to others, which may take it. */
   function withRest(file: FilePath, facts: ComponentFacts, taken: Map<string, ContractProp>, declared: Contract['openness']): Contract {
     if (declared === 'open') return { props: taken, openness: 'open' };
+    if (facts.openness === 'closed') return { props: taken, openness: declared };
     if (facts.openness !== 'through') return { props: taken, openness: facts.openness };
     const props = new Map(taken);
     let openness: Contract['openness'] = 'closed';

@@ -86,6 +86,7 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
   const known = new Map<string, Meant>();
   const made = new Map<string, MadeComponent>();
   const keys = new Map<string, KeyedContext>();
+  let givenByFunctions: ReadonlySet<string> | undefined;
   /** What the holes of made components stand for, by file and tag. */
   const filled = new Map<string, Meant>();
 
@@ -148,6 +149,20 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     return { kind: 'unresolved', reason: `${root} is not declared or imported in ${file}` };
   }
 
+  /** Keys under which functions give something: who calls them is not followed, so nothing is known to be missing. */
+  function keysGiven(): ReadonlySet<string> {
+    givenByFunctions = new Set();
+    const found = new Set<string>();
+    for (const { facts } of indexes.values()) {
+      for (const key of facts.gives ?? []) {
+        const meant = keyed(facts.file, key, 1);
+        if (meant.kind === 'shared') found.add(`${meant.file}\n${meant.fact.name}`);
+      }
+    }
+    keys.clear();
+    return found;
+  }
+
   /** What is given to all below under a key: a text, or whatever a name of some module stands for. */
   function keyed(file: FilePath, key: string, depth: number): Meant {
     const text = /^'(.*)'$/.exec(key)?.[1];
@@ -158,10 +173,16 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     if (meant && meant.kind !== 'shared') return { kind: 'unresolved', reason: `${key} is not known` };
     const name = meant ? meant.fact.name : (text ?? '');
     const at = meant ? meant.file : '';
+    givenByFunctions ??= keysGiven();
     const known = keys.get(`${at}\n${name}`) ?? {
       kind: 'shared' as const,
       file: at,
-      fact: { kind: 'context' as const, name, span: meant ? meant.fact.span : { start: 0, end: 0 }, fallback: 'none' as const },
+      fact: {
+        kind: 'context' as const,
+        name,
+        span: meant ? meant.fact.span : { start: 0, end: 0 },
+        fallback: givenByFunctions.has(`${at}\n${name}`) ? ('unknown' as const) : ('none' as const),
+      },
     };
     keys.set(`${at}\n${name}`, known);
     return known;

@@ -31,6 +31,8 @@ export type FileFacts = {
   readonly makers: readonly MakerFact[];
   /** Components that this module registers for all templates; absent for none. */
   readonly globals?: readonly GlobalFact[];
+  /** Keys under which functions of the module give something to all below a component that calls them; absent for none. */
+  readonly gives?: readonly string[];
   /** Absent where the module holds nothing that lasts and does nothing that lasts. */
   readonly module?: ModuleFacts;
   /** Where the file says it runs: a mark at its top. */

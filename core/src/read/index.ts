@@ -1,6 +1,8 @@
 import type { FileFacts } from '../model/facts';
 import { readReact } from './react';
 import { readVue } from './vue';
+import { readSvelte } from './svelte';
+import { isSvelteScript, readSvelteScript } from './svelte/module';
 import { isVueScript, readVueScript } from './vue/module';
 
 export { loadCompilers, parseBare } from './compilers';
@@ -13,8 +15,15 @@ type Reader = { readonly files: RegExp; readonly read: (file: string, text: stri
 /** One reader a kind of file, the first that fits reads it. */
 const readers: readonly Reader[] = [
   { files: /\.vue$/, read: readVue },
-  { files: /\.[cm]?[jt]sx?$/, read: (file, text) => (isVueScript(text) ? readVueScript(file, text) : readReact(file, text)) },
+  { files: /\.svelte$/, read: readSvelte },
+  { files: /\.[cm]?[jt]sx?$/, read: (file, text) => readScript(file, text) },
 ];
+
+/** A script is read by what it belongs to: its imports tell. */
+function readScript(file: string, text: string): FileFacts {
+  if (isVueScript(text)) return readVueScript(file, text);
+  return isSvelteScript(file, text) ? readSvelteScript(file, text) : readReact(file, text);
+}
 
 /** Tells whether some reader understands files of this name. */
 export function isReadable(file: string): boolean {

@@ -17,7 +17,7 @@ export function waysOf(files: Files, page = 'App'): Ways {
 /** `App.passages`, `useQueue.items`, `levels.ts:levels.boat`, `Row.onPick`, `Row[1].boat` for the second place. */
 export function spotNamed(ways: Ways, name: string): Spot {
   const [, home = '', nth, separator = '', value = '', part = ''] =
-    /^([^.:[]+(?:\.tsx?)?)(?:\[(\d+)\])?([.:])([^.]+)(.*)$/.exec(name) ?? [];
+    /^([^.:[]+(?:(?:\.\w+)+(?=:))?)(?:\[(\d+)\])?([.:])([^.]+)(.*)$/.exec(name) ?? [];
   const frames = ways.graph.frames.filter((frame) =>
     separator === ':'
       ? frame.kind === 'module' && frame.file.endsWith(home)

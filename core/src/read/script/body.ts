@@ -88,6 +88,8 @@ export type Dialect = {
   ) => boolean;
   /** Reads an assignment; false for those that are ordinary. */
   readonly assign?: (body: Body, node: t.AssignmentExpression, scope: Scope, sink: Sink) => boolean;
+  /** Reads what a function does that sets up state and is run once: its names get their meaning in the scope. */
+  readonly setUp?: (body: Body, statements: readonly t.Statement[], scope: Scope) => void;
   /** Notes the change of a value by writing to it; false where the framework adds nothing to that. */
   readonly write?: (body: Body, value: number, path: readonly string[], from: readonly Reading[], span: Span, sink: Sink) => boolean;
   /** The value that a call of a hook stands for; undefined for other calls. */

@@ -131,8 +131,10 @@ function readItems(body: Body, node: t.ArrayExpression, scope: Scope, how: How, 
 function readHeld(body: Body, node: t.Node, scope: Scope, at: readonly string[], how: 'same' | 'spread', sink: Sink): void {
   const given = bare(node);
   const inner = newSink();
-  if (isFunction(given)) inner.reads.push(keptFunction(body, at.at(-1) ?? 'function', given, scope));
-  else readExpression(body, given, scope, how, inner);
+  if (isFunction(given)) {
+    const kept = keptFunction(body, at.at(-1) ?? 'function', given, scope);
+    inner.reads.push(given.type === 'ObjectMethod' && given.kind === 'get' ? { ...kept, path: ['()'] } : kept);
+  } else readExpression(body, given, scope, how, inner);
   for (const read of inner.reads) {
     const held = {
       at: read.held ? [...at, ...read.held.at] : at,
@@ -271,7 +273,7 @@ export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, 
       ...value.from,
       ...from.map((one): Reading => ({ ...one, how: 'computed', held: { at: path, how: one.held?.how ?? one.how } })),
     ].slice(0, 40);
-  else if (value.kind === 'state' || value.kind === 'ref' || value.kind === 'prop' || value.kind === 'store') {
+  else if (value.kind === 'state' || value.kind === 'ref' || value.kind === 'prop' || value.kind === 'store' || value.kind === 'module') {
     const whole = [...meaning.path, ...path];
     const how = whole.length > 0 ? 'in-place' : 'assign';
     (sink.changes ??= []).push({ value: meaning.value, span, how, from, ...(whole.length > 0 ? { path: whole } : {}) });
@@ -422,7 +424,9 @@ function readCalled(
   }
   const method = path.at(-1);
   const inner = newSink();
-  const known = method !== undefined && arrayMethods.has(method);
+  const holder = called && body.values[called.value]?.kind;
+  const ownMethod = (holder === 'hook' || holder === 'context') && method !== undefined && collectionMethods.has(method);
+  const known = method !== undefined && arrayMethods.has(method) && !ownMethod;
   if (!optional && path.length > 0 && called) body.demanded.add(called.value);
   const after = method === 'then' || method === 'json';
   readMeaning(

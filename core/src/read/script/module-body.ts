@@ -11,7 +11,7 @@ export type ModuleDeclaration = { readonly name: string; readonly node: t.Node; 
 
 /** Tells whether the text of a module may hold something that lasts, or ask for something from outside. */
 export function mayLast(text: string): boolean {
-  return /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\baction\b|\bdispatch|\bemit|Storage\b|\.postMessage|\baxios\b/.test(
+  return /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\baction\b|\bdispatch|\bemit|Storage\b|\.postMessage|\baxios\b/.test(
     text,
   );
 }
@@ -115,8 +115,11 @@ function declareVariable(reader: Reader, declarator: t.VariableDeclarator, kind:
   }
   const shape = init && storeShapeOf(init);
   const instance = init?.type === 'NewExpression' && init.callee.type === 'Identifier' ? reader.classes.get(init.callee.name) : undefined;
+  const maker =
+    init?.type === 'CallExpression' && init.callee.type === 'Identifier' ? body.module.functions.get(init.callee.name) : undefined;
+  const makes = givesStore(maker) ? maker : undefined;
   const holds = kind !== 'const' || init?.type === 'ObjectExpression' || init?.type === 'ArrayExpression' || init?.type === 'NewExpression';
-  const value = addValue(body, { name, kind: shape || instance ? 'store' : holds ? 'state' : 'derived', span, from: [] });
+  const value = addValue(body, { name, kind: shape || instance || makes ? 'store' : holds ? 'state' : 'derived', span, from: [] });
   scope.names.set(name, { kind: 'value', value, path: [] });
   const facts = body.values[value];
   if (!facts || !init) return;
@@ -124,6 +127,11 @@ function declareVariable(reader: Reader, declarator: t.VariableDeclarator, kind:
     facts.shape = shape.shape;
     body.queue.push(() => {
       facts.from = fillStore(body, value, shape, scope);
+    });
+  } else if (makes) {
+    facts.shape = 'instance';
+    body.queue.push(() => {
+      facts.from = membersOfStore(body, makes, scope);
     });
   } else if (instance) {
     facts.shape = 'instance';
@@ -160,6 +168,8 @@ function fillStore(body: Body, store: number, shape: StoreShape, scope: Scope): 
       ...(body.values[store] ?? { name: '', kind: 'store', span: { start: 0, end: 0 }, from: [] }),
       reducer: shape.reducer,
     };
+  if (shape.setup) return membersMadeBy(body, shape.setup, scope);
+  if (shape.options) return membersOfOptions(body, store, shape.options, scope);
   if (shape.first) {
     if (shape.derives && isFunction(shape.first)) return derivedFrom(body, shape.first, scope);
     if (isFunction(shape.first)) from.push(...storeMadeBy(body, store, shape.first, scope));
@@ -254,6 +264,87 @@ function sliceFunction(node: t.Node): FunctionNode | undefined {
     if (property.type === 'ObjectProperty' && keyName(property) === 'reducer' && isFunction(property.value)) return property.value;
   }
   return undefined;
+}
+
+/** What a function that is run once gives: its states and functions are the module's. */
+function membersMadeBy(body: Body, node: FunctionNode, scope: Scope): Reading[] {
+  const inner = innerScope(scope);
+  if (node.body.type !== 'BlockStatement') return readingsOf(body, node.body, inner);
+  body.dialect.setUp?.(body, node.body.body, inner);
+  const result = node.body.body.findLast((one): one is t.ReturnStatement => one.type === 'ReturnStatement')?.argument;
+  return result ? readingsOf(body, result, inner) : [];
+}
+
+/** `{ state: () => ({ … }), getters: { … }, actions: { … } }`: members by what they are, each known to the others as `this`. */
+function membersOfOptions(body: Body, store: number, options: t.ObjectExpression, scope: Scope): Reading[] {
+  const part = (name: string): t.Node | undefined => {
+    const found = options.properties.find((one) => one.type !== 'SpreadElement' && keyName(one) === name);
+    return found?.type === 'ObjectProperty' ? bare(found.value) : found?.type === 'ObjectMethod' ? found : undefined;
+  };
+  const own = (name: string): Meaning => ({ kind: 'value', value: store, path: [name] });
+  const read = <T>(work: () => T): T => {
+    const before = body.own;
+    body.own = own;
+    const result = work();
+    if (before) body.own = before;
+    else delete body.own;
+    return result;
+  };
+  const state = part('state');
+  const from: Reading[] = isFunction(state) ? membersMadeBy(body, state, scope) : [];
+  for (const [kind, holder] of [
+    ['getters', part('getters')],
+    ['actions', part('actions')],
+  ] as const) {
+    if (holder?.type !== 'ObjectExpression') continue;
+    for (const property of holder.properties) {
+      const name = property.type === 'SpreadElement' ? undefined : keyName(property);
+      const given = property.type === 'ObjectMethod' ? property : property.type === 'ObjectProperty' ? bare(property.value) : undefined;
+      if (name === undefined || property.type === 'SpreadElement' || !isFunction(given)) continue;
+      const span = spanOf(property);
+      const action = addAction(body, name, 'handler', span);
+      const value = addValue(body, { name, kind: 'function', span: spanOf(property.key), from: [], action });
+      body.queue.push(() =>
+        read(() => (kind === 'getters' ? readGetter(body, store, action, given, scope) : readActionInto(body, action, given, scope))),
+      );
+      from.push({ value, path: kind === 'getters' ? ['()'] : [], how: 'computed', span, held: { at: [name], how: 'same' } });
+    }
+  }
+  return from;
+}
+
+/** A getter of a store is given the store. */
+function readGetter(body: Body, store: number, action: number, node: FunctionNode, scope: Scope): void {
+  const inner = innerScope(scope);
+  const [state] = node.params;
+  if (state?.type === 'Identifier') inner.names.set(state.name, { kind: 'value', value: store, path: [] });
+  for (const found of state?.type === 'ObjectPattern' ? patternNames(state) : [])
+    inner.names.set(found.name, { kind: 'value', value: store, path: found.path });
+  const sink = newSink();
+  readFunctionInto(body, node, inner, sink, node.params.length);
+  const facts = body.actions[action];
+  if (facts) Object.assign(facts, { reads: sink.reads, returns: sink.returns ?? [] });
+}
+
+/** Tells whether a function gives a store of its own making: an object that can be subscribed to. */
+function givesStore(node: FunctionNode | undefined): node is FunctionNode {
+  const result =
+    node?.body.type === 'BlockStatement'
+      ? node.body.body.findLast((one): one is t.ReturnStatement => one.type === 'ReturnStatement')?.argument
+      : node?.body;
+  const object = result && bare(result);
+  return (
+    object?.type === 'ObjectExpression' && object.properties.some((one) => one.type !== 'SpreadElement' && keyName(one) === 'subscribe')
+  );
+}
+
+/** A store that a function of the module makes: to be subscribed to means to hold what its inner store holds. */
+function membersOfStore(body: Body, node: FunctionNode, scope: Scope): Reading[] {
+  return membersMadeBy(body, node, scope).map((one) => {
+    if (one.held?.at[0] !== 'subscribe') return one;
+    const { held, ...plain } = one;
+    return { ...plain, how: held.how };
+  });
 }
 
 /** An instance of a class of the module: its fields and methods are its members. */

@@ -104,8 +104,8 @@ export function ownMeaning(body: Body, path: readonly string[], scope: Scope): {
 }
 
 export function readName(body: Body, name: string, path: readonly string[], how: How, node: t.Node, scope: Scope, sink: Sink): void {
-  const meaning = lookUp(scope, name);
   const span = spanOf(node);
+  const meaning = lookUp(scope, name, span);
   if (meaning) readMeaning(body, meaning, path, how, span, sink);
   else if (body.module.names.has(name)) {
     sink.reads.push({ value: moduleValue(body, name, span), path, how: howOf(path, how), span });

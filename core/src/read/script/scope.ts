@@ -36,17 +36,19 @@ export type Scope = {
   readonly names: Map<string, Meaning>;
   readonly outer?: Scope;
   /** What names mean that no scope declares, where the framework gives them some. */
-  readonly other?: (name: string) => Meaning | undefined;
+  readonly other?: (name: string, span: Span) => Meaning | undefined;
 };
 
 export function innerScope(outer?: Scope): Scope {
   return outer ? { names: new Map(), outer } : { names: new Map() };
 }
 
+const nowhere: Span = { start: 0, end: 0 };
+
 /** What a name means here; undefined where the body does not declare it. */
-export function lookUp(scope: Scope, name: string): Meaning | undefined {
+export function lookUp(scope: Scope, name: string, span: Span = nowhere): Meaning | undefined {
   for (let at: Scope | undefined = scope; at; at = at.outer) {
-    const found = at.names.get(name) ?? at.other?.(name);
+    const found = at.names.get(name) ?? at.other?.(name, span);
     if (found) return found;
   }
   return undefined;

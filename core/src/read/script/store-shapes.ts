@@ -13,6 +13,10 @@ export type StoreShape = {
   /** Named functions that change it. */
   readonly handlers?: readonly (t.ObjectMethod | t.ObjectProperty)[];
   readonly reducer?: string;
+  /** A function that is run once and gives the members of the store. */
+  readonly setup?: FunctionNode;
+  /** Members by what they are: `state`, `getters`, `actions`. */
+  readonly options?: t.ObjectExpression;
 };
 
 /**
@@ -38,6 +42,9 @@ const makers: Readonly<
   proxy: { shape: 'observable', first: 0 },
   observable: { shape: 'observable', first: 0 },
   signal: { shape: 'observable', first: 0 },
+  writable: { shape: 'observable', first: 0 },
+  readable: { shape: 'observable', first: 0 },
+  $state: { shape: 'observable', first: 0 },
 };
 
 /** Functions around the maker of a store that leave its shape as it is. */
@@ -47,6 +54,7 @@ const around = new Set(['persist', 'devtools', 'immer', 'subscribeWithSelector',
 export function storeShapeOf(init: t.Node): StoreShape | undefined {
   const node = bare(init);
   if (node.type !== 'CallExpression') return undefined;
+  if (calleeName(node) === 'defineStore') return storeOfOptions(node);
   const curried = node.callee.type === 'CallExpression' ? calleeName(node.callee) : undefined;
   const name = curried ?? calleeName(node);
   const maker = name !== undefined && Object.hasOwn(makers, name) ? makers[name] : undefined;
@@ -67,6 +75,13 @@ export function storeShapeOf(init: t.Node): StoreShape | undefined {
       ? { handlers: handlers.properties.filter((one): one is t.ObjectMethod | t.ObjectProperty => one.type !== 'SpreadElement') }
       : {}),
   };
+}
+
+/** `defineStore('levels', () => { … })`, `defineStore('levels', { state, getters, actions })`. */
+function storeOfOptions(node: t.CallExpression): StoreShape | undefined {
+  const given = node.arguments.map((one) => bare(one)).find((one) => one.type === 'ObjectExpression' || isFunction(one));
+  if (isFunction(given)) return { shape: 'factory', setup: given };
+  return given?.type === 'ObjectExpression' ? { shape: 'factory', options: given } : undefined;
 }
 
 /** An atom: a first value, or a function that computes it from others, and perhaps one that writes. */

@@ -196,3 +196,9 @@ export function nameOfFile(file: string): string {
   const pascal = word.replace(/(?:^|[^\p{L}\p{N}]+)([\p{L}\p{N}])/gu, (_, letter: string) => letter.toUpperCase());
   return pascal.replace(/[^\p{L}\p{N}_$]/gu, '') || 'Default';
 }
+
+/** The key of something given to all below: a text, or a name that the module knows. */
+export function keyOf(given: t.Node): string | undefined {
+  const node = bare(given);
+  return node.type === 'StringLiteral' ? `key:'${node.value}'` : dottedName(node) === undefined ? undefined : `key:${dottedName(node)}`;
+}

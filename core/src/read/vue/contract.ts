@@ -1,9 +1,9 @@
 import type * as t from '@babel/types';
-import type { EventFact, Openness, PropFact, RaiseFact, Reading, SlotFact, TemplateNode } from '../../model/facts';
+import type { PropFact, SlotFact } from '../../model/facts';
 import type { Span } from '../../model/span';
 import type { TypeExpr } from '../../model/types';
-import { walkTemplate } from '../../model/walk';
 import type { Writable } from '../../model/writable';
+import type { Provided } from '../markup/contract';
 import { type Body, excerpt, propValue } from '../script/body';
 import { bare, dottedName, keyName, spanOf } from '../script/syntax';
 import { readType } from '../script/types';
@@ -23,7 +23,7 @@ export type Declared = {
   /** Attributes that are not declared go to the root of the template by themselves. */
   inheritAttrs: boolean;
   /** What is given to all below, outermost first. */
-  readonly provides: { readonly key: string; readonly span: Span; readonly readings: readonly Reading[] }[];
+  readonly provides: Provided[];
 };
 
 export function newDeclared(): Declared {
@@ -181,22 +181,6 @@ export function declarePropsType(declared: Declared, type: t.TSType): void {
   declared.propsType = readType(type);
 }
 
-/** The slots that a template shows. */
-export function slotsOf(template: readonly TemplateNode[]): SlotFact[] {
-  const slots = new Map<string, SlotFact>();
-  walkTemplate(template, (node) => {
-    if (node.kind !== 'outlet') return;
-    const known = slots.get(node.slot);
-    slots.set(node.slot, {
-      name: node.slot,
-      span: known?.span ?? node.span,
-      fallback: (known?.fallback ?? false) || (node.fallback?.length ?? 0) > 0,
-      hands: (known?.hands ?? false) || node.hands.length > 0,
-    });
-  });
-  return [...slots.values()];
-}
-
 /** All that users may give: declared props, props that are only read, events, and slots. */
 export function propsOf(body: Body, declared: Declared, slots: readonly SlotFact[]): PropFact[] {
   const props = new Map(declared.props);
@@ -214,24 +198,4 @@ export function propsOf(body: Body, declared: Declared, slots: readonly SlotFact
     if (known && taken.fallback !== undefined && known.fallback === undefined) props.set(name, { ...known, fallback: taken.fallback });
   }
   return [...props.values()];
-}
-
-export function eventsOf(raises: readonly RaiseFact[], props: readonly PropFact[]): EventFact[] {
-  return props
-    .filter((prop) => prop.kind === 'callback')
-    .map((prop) => ({
-      name: prop.name.replace(/^@/, ''),
-      spelling: prop.name,
-      span: prop.span,
-      raised: raises.filter((raise) => raise.event === prop.name),
-      travels: 'owner',
-    }));
-}
-
-/** Whether users may give names that are not declared: they go on to the root of the template, or nowhere. */
-export function opennessOf(body: Body, declared: Declared): { openness: Openness; through: string[] } {
-  const through = body.restTargets.filter((target) => target.kind === 'use').map((target) => target.tag);
-  if (declared.open || body.restTargets.some((target) => target.kind === 'unknown')) return { openness: 'open', through: [] };
-  if (body.restTargets.some((target) => target.kind === 'element')) return { openness: 'native', through: [] };
-  return through.length > 0 ? { openness: 'through', through } : { openness: 'closed', through: [] };
 }

@@ -5,7 +5,7 @@ import { keptFunction, readArgs, readExpression, readingsOf } from '../script/ex
 import { computedFrom } from '../script/functions';
 import { originOfHook } from '../script/origins';
 import { lookUp, type Meaning, type Scope } from '../script/scope';
-import { bare, calleeName, dottedName, isFunction, spanOf } from '../script/syntax';
+import { bare, calleeName, dottedName, isFunction, keyOf, spanOf } from '../script/syntax';
 import { type Declared, memberOf } from './contract';
 import { eventKey } from './names';
 
@@ -185,12 +185,6 @@ function makeComputed(
   });
   if (isFunction(set)) setters.set(value, keptFunction(body, `set ${name}`, set, scope).value);
   return value;
-}
-
-/** The key of something given to all below: a text, or a name that the module knows. */
-export function keyOf(given: t.Node): string | undefined {
-  const node = bare(given);
-  return node.type === 'StringLiteral' ? `key:'${node.value}'` : dottedName(node) === undefined ? undefined : `key:${dottedName(node)}`;
 }
 
 /** `inject(key, fallback)`. */

@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
 import type { AttributeNode, ElementNode, RootNode, TemplateChildNode } from '@vue/compiler-dom';
-import type { ComponentFacts, FileFacts, Problem, Reading, TemplateNode, TemplateUse } from '../../model/facts';
+import type { ComponentFacts, FileFacts, Problem, Reading, TemplateNode } from '../../model/facts';
 import type { Span } from '../../model/span';
 import type { TypeFact } from '../../model/types';
 import type { Writable } from '../../model/writable';
@@ -13,7 +13,8 @@ import { parseScriptAt, type ScriptLang } from '../script/parse';
 import { innerScope, type Meaning, type Scope } from '../script/scope';
 import { nameOfFile } from '../script/syntax';
 import { readTypeDeclaration } from '../script/types';
-import { type Declared, eventsOf, newDeclared, opennessOf, propsOf, slotsOf } from './contract';
+import { eventsOf, opennessOf, provided, slotsOf } from '../markup/contract';
+import { newDeclared, propsOf } from './contract';
 import { vueDialect } from './dialect';
 import { camel, eventKey, pascal } from './names';
 import { optionsOf, readOptions } from './options';
@@ -190,8 +191,8 @@ export function assemble(
     props,
     events: eventsOf(raises, props),
     slots,
-    ...opennessOf(body, declared),
-    template: provided(declared, template),
+    ...opennessOf(body, declared.open),
+    template: provided(declared.provides, template),
     clones: false,
     provides: [],
     wrappedBy: [],
@@ -219,24 +220,4 @@ function withAttrs(body: Body, nodes: readonly TemplateNode[]): [TemplateNode[],
     return { ...node, spreads: [...node.spreads, { span, readings: [reading] }] };
   });
   return [given, true];
-}
-
-/** What is given to all below stands around the template, outermost first. */
-function provided(declared: Declared, template: readonly TemplateNode[]): readonly TemplateNode[] {
-  return declared.provides.reduceRight<readonly TemplateNode[]>(
-    (inside, { key, span, readings }) => [
-      {
-        kind: 'use',
-        tag: key,
-        span,
-        nameSpan: span,
-        bindings: [{ name: 'value', span, nameSpan: span, direction: 'in', readings }],
-        spreads: [],
-        children: inside,
-        key: { kind: 'none' },
-        content: 'markup',
-      } satisfies TemplateUse,
-    ],
-    template,
-  );
 }

@@ -13,7 +13,7 @@ import type {
   TemplateUse,
 } from '../../model/facts';
 import type { Writable } from '../../model/writable';
-import { finishBody, mergeReadings, type ModuleScope, newBody } from '../script/body';
+import { type Dialect, finishBody, mergeReadings, type ModuleScope, newBody } from '../script/body';
 import { aliasOf, type Declared as Declaration, declarationsOf, lazily } from '../script/declarations';
 import { bindParams, readingsOf } from '../script/expressions';
 import { mayLast, readModuleBody } from '../script/module-body';
@@ -23,10 +23,10 @@ import { parseScript } from '../script/parse';
 import { routesOfCall, routeTable } from '../script/routes';
 import { innerScope } from '../script/scope';
 import { survey } from '../script/survey';
-import { bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, nameOfFile, spanOf } from '../script/syntax';
+import { bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, keyOf, nameOfFile, spanOf } from '../script/syntax';
 import { readTypeDeclaration } from '../script/types';
 import { memberOf, newDeclared } from './contract';
-import { keyOf, vueDialect } from './dialect';
+import { vueDialect } from './dialect';
 import { assemble, componentsOf } from './index';
 import { pascal } from './names';
 import { isComponentObject, optionsIn, readOptions, resultOf } from './options';
@@ -65,11 +65,19 @@ export function readVueScript(file: string, text: string): FileFacts {
     makers: [],
   };
   if (application.globals.length > 0) facts.globals = application.globals;
-  const body = mayLast(text)
-    ? readModuleBody(module, program.body, (name) => apart.has(name), vueDialect(newDeclared(), new Map()))
-    : undefined;
+  const body = mayLast(text) ? readModuleBody(module, program.body, (name) => apart.has(name), moduleDialect()) : undefined;
   if (body) facts.module = body;
   return facts;
+}
+
+/** Stores that are set up by a function hold what components do. */
+function moduleDialect(): Dialect {
+  const declared = newDeclared();
+  const setters = new Map<number, number>();
+  return {
+    ...vueDialect(declared, setters),
+    setUp: (body, statements, scope) => readSetup({ body, declared, statements: [], setters }, statements, scope),
+  };
 }
 
 type Found = {

@@ -3,10 +3,9 @@ import { addValue, type Body, newSink, propValue } from '../script/body';
 import { keptFunction, readingsOf } from '../script/expressions';
 import { computedFrom, declareAction, declareFunction } from '../script/functions';
 import { innerScope, type Meaning, type Scope } from '../script/scope';
-import { bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, patternNames, spanOf } from '../script/syntax';
+import { bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, keyOf, patternNames, spanOf } from '../script/syntax';
 import { bindProps } from '../script/props';
 import { declareEvents, declareProps, memberOf } from './contract';
-import { keyOf } from './dialect';
 import { provide, readSetup, type Setup } from './setup';
 
 const lifecycles =

@@ -6,9 +6,9 @@ import { declareAction, declareFunction } from '../script/functions';
 import { howOf } from '../script/names';
 import { bindProps } from '../script/props';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../script/scope';
-import { bare, calleeName, isFunction, keyName, type PatternName, patternNames, spanOf } from '../script/syntax';
+import { bare, calleeName, isFunction, keyName, keyOf, type PatternName, patternNames, spanOf } from '../script/syntax';
 import { addProp, type Declared, declareEvents, declareEventTypes, declareProps, declarePropsType, memberOf } from './contract';
-import { apiName, keyOf, madeMeaning, madeValue } from './dialect';
+import { apiName, madeMeaning, madeValue } from './dialect';
 
 /** Functions that are called with one to run later: by what they are started. */
 const lifecycles =
