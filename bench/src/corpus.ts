@@ -5,8 +5,20 @@ import { fileURLToPath } from 'node:url';
 import { analyseFolder, makeReport, type Report } from '../../cli/src/report';
 import { readFolder } from '../../cli/src/folder';
 
-/** Packages that ship React source. These and no others, so that figures compare over time. */
-const packages = ['@docusaurus/theme-classic@3.10.2', '@wordpress/components@41.0.0'];
+/**
+ * Packages that ship source, with the folder it stands in. These and no others, so that figures
+ * compare over time.
+ */
+const packages: readonly { readonly name: string; readonly folder?: string }[] = [
+  { name: '@docusaurus/theme-classic@3.10.2' },
+  { name: '@wordpress/components@41.0.0' },
+  { name: '@nuxt/ui@4.11.2', folder: 'dist/runtime' },
+  { name: 'vitepress@1.6.4', folder: 'dist/client' },
+  { name: 'create-vue@3.24.0', folder: 'template/code' },
+  { name: 'flowbite-svelte@1.33.1', folder: 'dist' },
+  { name: 'svelte-ux@1.0.11', folder: 'dist' },
+  { name: '@skeletonlabs/skeleton-svelte@5.0.1', folder: 'dist' },
+];
 
 const corpus = fileURLToPath(new URL('../.corpus', import.meta.url));
 
@@ -33,8 +45,10 @@ function countByRule(report: Report): string {
   return [...counts].map(([rule, count]) => `${rule} ${count}`).join(', ') || 'none';
 }
 
-for (const name of packages) {
-  const folder = await readFolder(fetched(name));
+const asked = process.argv.slice(2);
+for (const { name, folder: inner = '' } of packages) {
+  if (asked.length > 0 && !asked.some((one) => name.startsWith(one))) continue;
+  const folder = await readFolder(path.join(fetched(name), inner));
   const report = makeReport(folder, analyseFolder(folder));
   const { resolved, unresolved, outside } = report.uses;
   const seconds = Object.entries(report.seconds)
@@ -43,7 +57,11 @@ for (const name of packages) {
   console.log(`${name}
   files        ${report.files.read} read, ${report.files.leftOut} left out, ${report.problems.length} problems
   components   ${report.components.length} on ${report.pages.length} pages
-  uses         ${resolved} in the project, ${unresolved} not found (${((100 * resolved) / (resolved + unresolved)).toFixed(1)} % resolved), ${outside} outside
+  uses         ${resolved} in the project, ${unresolved} not found (${((100 * resolved) / Math.max(1, resolved + unresolved)).toFixed(1)} % resolved), ${outside} outside
   findings     ${countByRule(report)}
   seconds      ${seconds}`);
+  if (asked.length > 0) {
+    for (const one of report.problems) console.log(`  ${one.file} at ${one.start}: ${one.message}`);
+    for (const one of report.findings) console.log(`  ${one.rule} ${one.file}:${one.line} ${one.message}`);
+  }
 }

@@ -57,7 +57,8 @@ function fileAt(files: ReadonlySet<FilePath>, path: FilePath): FilePath | undefi
     if (files.has(path + ending)) return path + ending;
   }
   for (const ending of endings) {
-    if (ending && files.has(`${path}/index${ending}`)) return `${path}/index${ending}`;
+    const index = `${path === '' ? '' : `${path}/`}index${ending}`;
+    if (ending && files.has(index)) return index;
   }
   const script = /^(.*)\.([cm]?)jsx?$/.exec(path);
   if (script) {

@@ -20,11 +20,12 @@ const noteworthy = new Set([
   'createSSRApp',
   'createRouter',
   'mount',
+  'provide',
 ]);
 
 /** Tells whether a text may hold one of the calls that a survey collects. */
 export function mayHoldCalls(text: string): boolean {
-  return /\b(?:render|hydrate(?:Root)?|create(?:Browser|Hash|Memory)Router|useRoutes|create(?:SSR)?App|createRouter|mount)\s*(?:<[^(]*>)?\(/.test(
+  return /\b(?:render|hydrate(?:Root)?|create(?:Browser|Hash|Memory)Router|useRoutes|create(?:SSR)?App|createRouter|mount|provide)\s*(?:<[^(]*>)?\(/.test(
     text,
   );
 }

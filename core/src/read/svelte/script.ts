@@ -194,6 +194,11 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
       scope.names.set(whole.name, { kind: 'emits' });
       return;
     }
+    const whence = api === '$derived' && init.arguments[0] ? bare(init.arguments[0]) : undefined;
+    if (whence?.type === 'Identifier' && lookUp(scope, whence.name)?.kind === 'props') {
+      bindProps(body, declarator.id, scope);
+      return;
+    }
     const made = madeValue(body, init, scope, whole?.name);
     if (made !== undefined) {
       nameMade(body, made, names, declarator.id, api === 'writable');

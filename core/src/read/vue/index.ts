@@ -125,7 +125,7 @@ function readComponent(source: Source): ComponentFacts {
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [...plain, ...statements], setters };
+  const setup: Setup = { body, declared, statements: [...plain, ...statements], setters, lazy: new Map() };
   const scope = innerScope();
   const options = optionsOf(plain);
   const locals = options ? readOptions(setup, options, scope) : new Map<string, string>();
@@ -133,7 +133,14 @@ function readComponent(source: Source): ComponentFacts {
   const name = nameOfFile(file);
   const start = template?.loc.start.offset ?? 0;
   const nameSpan = { start, end: start + (template ? '<template'.length : 0) };
-  const markup: VueMarkup = { body, text, lang: source.lang, problems, event: '$event', component: componentsOf(module, locals, name) };
+  const markup: VueMarkup = {
+    body,
+    text,
+    lang: source.lang,
+    problems,
+    event: '$event',
+    component: componentsOf(module, new Map([...locals, ...setup.lazy]), name),
+  };
   const missing = !template && text.trim() !== '';
   if (missing && (options === undefined || hasRender(options))) declared.open = true;
   return assemble(setup, markup, template?.children ?? [], scope, {

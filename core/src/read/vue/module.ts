@@ -64,6 +64,12 @@ export function readVueScript(file: string, text: string): FileFacts {
     aliases: found.aliases,
     makers: [],
   };
+  const given = calls.flatMap((call) => {
+    const [key, value] = call.arguments;
+    const name = methodOf(call) === 'provide' && key && value ? keyOf(key) : undefined;
+    return name === undefined ? [] : [name.slice('key:'.length)];
+  });
+  if (given.length > 0) facts.gives = given;
   if (application.globals.length > 0) facts.globals = application.globals;
   const body = mayLast(text) ? readModuleBody(module, program.body, (name) => apart.has(name), moduleDialect()) : undefined;
   if (body) facts.module = body;
@@ -76,7 +82,7 @@ function moduleDialect(): Dialect {
   const setters = new Map<number, number>();
   return {
     ...vueDialect(declared, setters),
-    setUp: (body, statements, scope) => readSetup({ body, declared, statements: [], setters }, statements, scope),
+    setUp: (body, statements, scope) => readSetup({ body, declared, statements: [], setters, lazy: new Map() }, statements, scope),
   };
 }
 
@@ -122,7 +128,7 @@ function readObject(module: ModuleScope, one: Declaration, options: t.ObjectExpr
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [], setters };
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map() };
   const scope = innerScope();
   const locals = readOptions(setup, options, scope);
   const given = memberOf(options, 'template');
@@ -156,7 +162,7 @@ export function readComposable(module: ModuleScope, one: Declaration, node: Func
   const scope = innerScope();
   bindParams(body, node, scope);
   for (const [name, meaning] of scope.names) if (meaning.kind === 'value') scope.names.set(name, { ...meaning, kind: 'box' });
-  const setup: Setup = { body, declared, statements: [], setters };
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map() };
   if (node.body.type === 'BlockStatement') readSetup(setup, node.body.body, scope);
   const result = resultOf(node);
   const returns: Reading[] = result ? readingsOf(body, result, scope) : [];

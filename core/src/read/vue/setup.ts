@@ -2,6 +2,7 @@ import type * as t from '@babel/types';
 import type { ActionKind, Reading } from '../../model/facts';
 import { addAction, addCall, addValue, type Body, excerpt, fillAction, newSink, propValue, type Sink } from '../script/body';
 import { readExpression, readingsOf, readStatement } from '../script/expressions';
+import { lazily } from '../script/declarations';
 import { declareAction, declareFunction } from '../script/functions';
 import { howOf } from '../script/names';
 import { bindProps } from '../script/props';
@@ -23,6 +24,8 @@ export type Setup = {
   readonly statements: readonly t.Statement[];
   /** Writers of what is computed, by value. */
   readonly setters: Map<number, number>;
+  /** Tags of components that are loaded when they are shown, by the name they are kept under. */
+  readonly lazy: Map<string, string>;
 };
 
 /** Reads the statements of a setup: names get their meaning in `scope`, everything done on the way is one action. */
@@ -153,6 +156,7 @@ function declare(setup: Setup, declarator: t.VariableDeclarator, scope: Scope, d
   }
   if (init?.type === 'CallExpression') {
     const api = apiName(body, init, scope);
+    if (api === 'defineAsyncComponent' && declarator.id.type === 'Identifier' && declareLazy(setup, declarator.id.name, init)) return;
     if (api === 'toRefs' && declareRefs(setup, names, init, scope)) return;
     if (api === 'toRef' && declareRef(setup, names, init, scope)) return;
     if (lifecycles.test(api ?? '') || effects.has(api ?? '') || api === 'watch') {
@@ -163,6 +167,16 @@ function declare(setup: Setup, declarator: t.VariableDeclarator, scope: Scope, d
     if (declareMade(setup, declarator, names, init, scope)) return;
   }
   declareValue(setup, names, init, scope, done);
+}
+
+/** `const Chart = defineAsyncComponent(() => import('./Chart.vue'))`: a component like an imported one. */
+function declareLazy(setup: Setup, name: string, call: t.CallExpression): boolean {
+  const [first] = call.arguments;
+  const given = first?.type === 'ObjectExpression' ? memberOf(first, 'loader') : first;
+  const loaded = isFunction(given) ? lazily(given) : undefined;
+  if (!loaded) return false;
+  setup.lazy.set(name, `import:${loaded.from}#${loaded.exported}`);
+  return true;
 }
 
 /** `const open = ref(false)`, `const { count, add } = useCounter()`, `const keeper = inject(key)`. */

@@ -102,7 +102,23 @@ function readRepeated(markup: VueMarkup, node: ElementNode, scope: Scope): Templ
     ...(position ? { position: markup.text.slice(position.start, position.end) } : {}),
     ...(each.index && each.key ? { key: each.key.loc.source } : {}),
   };
-  return [repeat(markup, list, item, spanOf(node), scope, (inner) => readTag(markup, node, inner))];
+  const given = node.tag === 'template' ? keyGiven(node) : undefined;
+  return [
+    repeat(markup, list, item, spanOf(node), scope, (inner) => {
+      const key = given ? keyOf(markup, given, inner) : undefined;
+      return readTag(markup, node, inner).map((one) => (key ? keyed(one, key) : one));
+    }),
+  ];
+}
+
+/** The key of a repeated `template` is that of whatever it repeats. */
+function keyed(node: TemplateNode, key: KeyFact): TemplateNode {
+  if (node.kind === 'branch') return { ...node, children: node.children.map((one) => keyed(one, key)) };
+  return (node.kind === 'element' || node.kind === 'use') && node.key.kind === 'none' ? { ...node, key } : node;
+}
+
+function keyGiven(node: ElementNode): DirectiveNode | undefined {
+  return node.props.find((one): one is DirectiveNode => one.type !== attribute && one.name === 'bind' && argOf(one) === 'key');
 }
 
 function patternAt(markup: Markup, exp: ExpressionNode): t.Node | undefined {
@@ -117,9 +133,23 @@ function readTag(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNo
   if (showing.has(tag)) return [fragment(node, readContent(markup, node, scope).children)];
   if (tag === 'component' || tag === 'Component') return readDynamic(markup, node, scope);
   const known = markup.component(tag);
+  const held = known === undefined ? heldBy(markup, node, scope) : undefined;
+  if (held !== undefined) return [readUse(markup, node, '', scope, held)];
   if (known === undefined && node.tagType === 0) return [readElement(markup, node, scope)];
   if (tag === 'TransitionGroup' || tag === 'transition-group') return [readElement(markup, node, scope)];
   return [readUse(markup, node, known ?? pascal(tag), scope)];
+}
+
+/** The value of the setup that holds the component of a tag: made there, or chosen. */
+function heldBy({ body }: VueMarkup, node: ElementNode, scope: Scope): number | undefined {
+  const [root = ''] = node.tag.split('.');
+  for (const name of [root, camel(root), pascal(root)]) {
+    const meaning = /^[A-Z]|-|\./.test(node.tag) ? lookUp(scope, name) : undefined;
+    if (meaning?.kind === 'value' || meaning?.kind === 'box') return meaning.value;
+    if (meaning?.kind === 'local')
+      return meaning.readings[0]?.value ?? addValue(body, { name, kind: 'derived', span: nameSpanOf(node), from: [] });
+  }
+  return undefined;
 }
 
 function fragment(node: ElementNode, children: readonly TemplateNode[]): TemplateNode {
