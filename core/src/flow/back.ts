@@ -106,7 +106,7 @@ function propBack({ graph }: Ways, frame: Frame, prop: string, track: Track, spa
     });
     return steps.length > 0 ? steps : [{ ...base, ending: binding.markup ? 'constant' : 'constant' }];
   }
-  const spread = spreadBack(owner, use, prop, track);
+  const spread = spreadBack(graph, owner, use, prop, track);
   if (spread.length > 0) return spread;
   const fallback = frame.component?.contract.props.get(prop)?.fallback;
   return [
@@ -119,11 +119,19 @@ function propBack({ graph }: Ways, frame: Frame, prop: string, track: Track, spa
   ];
 }
 
-function spreadBack(owner: Frame, use: TemplateUse, prop: string, track: Track): Step[] {
+/** Whether the place of a component is given something by a name: its rest holds nothing else. */
+function mayGive(graph: Graph, frame: Frame, prop: string): boolean {
+  const id = graph.tree.places[frame.place]?.use;
+  const use = id && useById(graph.model, id);
+  return !use || use.node.spreads.length > 0 || use.node.bindings.some((one) => one.name === prop);
+}
+
+function spreadBack(graph: Graph, owner: Frame, use: TemplateUse, prop: string, track: Track): Step[] {
   return use.spreads.flatMap((spread) =>
     spread.names && !spread.names.includes(prop)
       ? []
       : spread.readings.flatMap((reading): Step[] => {
+          if (owner.body.values[reading.value]?.kind === 'rest' && !mayGive(graph, owner, prop)) return [];
           const passed = backward({ ...reading, how: reading.how === 'spread' ? 'same' : reading.how }, [prop, ...track]);
           if (!passed) return [];
           const name = owner.body.values[reading.value]?.name ?? '';
@@ -193,14 +201,15 @@ function argBack(frame: Frame, arg: ArgFact | undefined, track: Track): Step[] {
 
 /** A handle: what the component that it is put on exposes. */
 function handleBack(graph: Graph, frame: Frame, spot: Spot): Step[] {
-  const [current, ...track] = spot.track;
-  if (current !== 'current') return [];
-  return (graph.indexOf(frame).refs.get(spot.value) ?? []).flatMap((use) =>
-    graph.madeBy(frame, use).flatMap((place) => {
+  return (graph.indexOf(frame).refs.get(spot.value) ?? []).flatMap((use) => {
+    const path = use.ref?.path ?? [];
+    if (!path.every((one, at) => spot.track[at] === one)) return [];
+    const track = spot.track.slice(path.length);
+    return graph.madeBy(frame, use).flatMap((place) => {
       const below = graph.frames[place.index];
       return below?.component?.facts.exposes ? madeFrom(below, below.component.facts.exposes, track) : [];
-    }),
-  );
+    });
+  });
 }
 
 /** What a hook gives: from inside the hook of the project, from the store it reads, or from outside. */

@@ -500,7 +500,7 @@ function exposedSteps({ graph }: Ways, frame: Frame, reading: Reading, passed: P
       at: codeAt(frame, reading.span),
       frame: owner.index,
       name: owner.body.values[ref.value]?.name ?? '',
-      to: { frame: owner.index, value: ref.value, track: ['current', ...passed.track] },
+      to: { frame: owner.index, value: ref.value, track: [...ref.path, ...passed.track] },
     },
   ];
 }

@@ -1,18 +1,31 @@
 import { describe, expect, test } from 'vitest';
 import { spotNamed, traceLines, tracedIn, waysOf } from '../testing/trace';
+import { loadCompilers } from '../read';
+import { alike } from '../testing/traces/alike';
 import { channels, events } from '../testing/traces/events';
 import { classes, contexts, hooks, reducers } from '../testing/traces/hooks';
 import { makers } from '../testing/traces/makers';
 import { impact, stores } from '../testing/traces/stores';
+import { svelteOwn } from '../testing/traces/svelte';
 import { origins, slots, values } from '../testing/traces/values';
+import { vueOwn } from '../testing/traces/vue';
 import { endings, saysOf, stepKinds, traceOf } from '.';
 
-const tables = { values, origins, slots, hooks, classes, reducers, makers, contexts, events, channels, stores, impact };
+await loadCompilers(['App.vue', 'App.svelte']);
+
+const tables = { values, origins, slots, hooks, classes, reducers, makers, contexts, events, channels, stores, impact, vueOwn, svelteOwn };
 const all = Object.values(tables).flat();
 
 describe.each(Object.entries(tables))('%s', (_, cases) => {
   test.each(cases.map((one) => [`${one.name}: ${one.of} ${one.ask}`, one] as const))('%s', (_name, one) => {
     expect(tracedIn(one.files, one.of, one.ask)).toEqual(one.rungs);
+  });
+});
+
+describe.each(['react', 'vue', 'svelte'] as const)('in %s as in the others', (framework) => {
+  test.each(alike.map((one) => [`${one.name}: ${one.ask}`, one] as const))('%s', (_name, one) => {
+    const of = typeof one.of === 'string' ? one.of : one.of[framework];
+    expect(tracedIn(one.sources[framework], of, one.ask)).toEqual(one.rungs[framework]);
   });
 });
 

@@ -434,7 +434,7 @@ export type TemplateUse = {
   readonly content: 'none' | 'markup' | 'text' | 'value' | 'function';
   /** The component is handed on as a value, to be used elsewhere: `icon={Star}`. */
   readonly asValue?: true;
-  /** What is given the handle of the component: `ref={form}`. */
+  /** What is given the handle of the component, and the member that then holds it: `ref={form}`, `form.current`. */
   readonly ref?: Reading;
 };
 

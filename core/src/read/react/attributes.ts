@@ -43,7 +43,7 @@ export function readAttributes(body: Body, given: readonly Given[], scope: Scope
       if (name === undefined) spreads.push({ span: spanOf(one), readings: [] });
       else if (name === 'key' && value) key = keyOf(body, value, scope);
       else if (!notProps.has(name)) bindings.push(bindingOf(body, name, nameNode, one, value, scope, tag, markup));
-      else if (value) [ref] = readingsOf(body, value, scope);
+      else if (value) ref = readingsOf(body, value, scope).map((read): Reading => ({ ...read, path: [...read.path, 'current'] }))[0];
     } else if (one.type === 'ObjectMethod') {
       const name = keyName(one) ?? '';
       const action = declareAction(body, name, 'handler', one, scope);

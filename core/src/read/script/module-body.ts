@@ -118,6 +118,12 @@ function declareVariable(reader: Reader, declarator: t.VariableDeclarator, kind:
   const maker =
     init?.type === 'CallExpression' && init.callee.type === 'Identifier' ? body.module.functions.get(init.callee.name) : undefined;
   const makes = givesStore(maker) ? maker : undefined;
+  const made = init?.type === 'CallExpression' && !shape && !makes ? body.dialect.hook?.(body, init, scope) : undefined;
+  if (made !== undefined) {
+    Object.assign(body.values[made] ?? {}, { name, span });
+    scope.names.set(name, { kind: 'value', value: made, path: [] });
+    return;
+  }
   const holds = kind !== 'const' || init?.type === 'ObjectExpression' || init?.type === 'ArrayExpression' || init?.type === 'NewExpression';
   const value = addValue(body, { name, kind: shape || instance || makes ? 'store' : holds ? 'state' : 'derived', span, from: [] });
   scope.names.set(name, { kind: 'value', value, path: [] });

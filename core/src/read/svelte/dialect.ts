@@ -127,7 +127,6 @@ function readApi(body: Body, declared: Declared, call: Call, scope: Scope, sink:
   switch (apiName(body, call)) {
     case 'setContext': {
       const key = first && keyOf(first);
-      if (second) readExpression(body, second, scope, 'computed', sink);
       if (key !== undefined && second) declared.provides.push({ key, span: spanOf(call), readings: readingsOf(body, second, scope) });
       return true;
     }

@@ -141,6 +141,14 @@ function readReactive({ body }: Instance, statement: t.Statement, scope: Scope):
   });
 }
 
+/** An effect of this framework runs again when what it reads is another. */
+export function followsReads(body: Body, action: number): void {
+  body.queue.push(() => {
+    const facts = body.actions[action];
+    if (facts) facts.follows = facts.reads.filter((one) => one.how !== 'called' && body.values[one.value]?.kind !== 'param');
+  });
+}
+
 function partsOf(readings: readonly Reading[], path: readonly string[]): Reading[] {
   return readings.map((one) => {
     const whole = one.held ? one.path : [...one.path, ...path];
@@ -156,8 +164,10 @@ function readLoose({ body }: Instance, node: t.Node, scope: Scope): boolean {
   if (api === undefined || !first || (!lifecycles.has(api) && !effects.has(api))) return false;
   const run = bare(first);
   if (isFunction(run)) {
-    const action = declareAction(body, api, effects.has(api) ? 'effect' : 'lifecycle', run, scope);
+    const action = declareAction(body, api, effects.has(api) || api === 'onMount' ? 'effect' : 'lifecycle', run, scope);
     const facts = body.actions[action];
+    if (facts && api === 'onMount') facts.follows = [];
+    if (effects.has(api)) followsReads(body, action);
     if (facts && run.body.type === 'BlockStatement')
       facts.cleansUp = run.body.body.some((one) => one.type === 'ReturnStatement' && Boolean(one.argument));
     return true;

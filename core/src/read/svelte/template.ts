@@ -407,7 +407,8 @@ function readAttribute(markup: SvelteMarkup, one: AST.Attribute, scope: Scope, n
       return found ? readingsOf(body, found, scope, 'computed') : [];
     });
     const last = parts.at(-1);
-    const text = only && last ? markup.text.slice(only.start, last.end) : '';
+    const quoted = only && /["']/.test(markup.text[only.start - 1] ?? '') ? 1 : 0;
+    const text = only && last ? markup.text.slice(only.start - quoted, last.end + quoted) : '';
     return { ...binding, readings, ...(readings.length === 0 ? { constant: text } : {}) };
   }
   const range = rangeOf(only.expression);
@@ -505,6 +506,8 @@ function readBind(markup: SvelteMarkup, one: AST.BindDirective, node: Tag, scope
 function handleOf(markup: SvelteMarkup, one: AST.BindDirective, scope: Scope): Reading | undefined {
   const target = expression(markup, one.expression);
   const [reading] = target ? readingsOf(markup.body, bare(target), scope) : [];
+  const facts = reading && markup.body.values[reading.value];
+  if (facts?.kind === 'state') facts.kind = 'ref';
   return reading && reading.path.length === 0 ? reading : undefined;
 }
 

@@ -6,6 +6,7 @@ import { innerScope, type Meaning, type Scope } from '../script/scope';
 import { bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, keyOf, patternNames, spanOf } from '../script/syntax';
 import { bindProps } from '../script/props';
 import { declareEvents, declareProps, memberOf } from './contract';
+import { madeMeaning, madeValue } from './dialect';
 import { provide, readSetup, type Setup } from './setup';
 
 const lifecycles =
@@ -79,7 +80,10 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
     if (property.type === 'SpreadElement') continue;
     const name = keyName(property) ?? '';
     const value = property.type === 'ObjectProperty' ? bare(property.value) : property;
-    if (lifecycles.test(name) && isFunction(value)) declareAction(body, name, 'lifecycle', value, scope);
+    if (!lifecycles.test(name) || !isFunction(value)) continue;
+    const action = declareAction(body, name, name === 'mounted' ? 'effect' : 'lifecycle', value, scope);
+    const facts = body.actions[action];
+    if (facts && name === 'mounted') facts.follows = [];
   }
   readWatchers(setup, option('watch'), own, scope);
   readProvide(setup, option('provide'), scope);
@@ -255,7 +259,9 @@ function readSetupOption(setup: Setup, run: FunctionNode, own: Map<string, Meani
     if (name === undefined) continue;
     const node = property.type === 'ObjectProperty' ? bare(property.value) : property;
     const known = node.type === 'Identifier' ? inner.names.get(node.name) : undefined;
+    const made = node.type === 'CallExpression' ? madeValue(body, node, inner, setup.setters, name) : undefined;
     if (known) own.set(name, known);
+    else if (made) own.set(name, madeMeaning(made, []));
     else if (isFunction(node)) {
       declareFunction(body, name, node, inner, 'handler', spanOf(property.key));
       const meaning = inner.names.get(name);

@@ -70,8 +70,22 @@ function readLoose(setup: Setup, node: t.Node, scope: Scope): boolean {
   const api = apiName(body, node, scope);
   const [first, second] = node.arguments;
   if (api === undefined) return false;
-  if (lifecycles.test(api) && first) return runs(setup, api, 'lifecycle', first, scope);
-  if (effects.has(api) && first) return runs(setup, api, 'effect', first, scope);
+  if (lifecycles.test(api) && first) {
+    const at = body.actions.length;
+    runs(setup, api, api === 'onMounted' ? 'effect' : 'lifecycle', first, scope);
+    const facts = body.actions[at];
+    if (facts && api === 'onMounted') facts.follows = [];
+    return true;
+  }
+  if (effects.has(api) && first) {
+    const at = body.actions.length;
+    runs(setup, api, 'effect', first, scope);
+    body.queue.push(() => {
+      const facts = body.actions[at];
+      if (facts) facts.follows = facts.reads.filter((one) => one.how !== 'called' && body.values[one.value]?.kind !== 'param');
+    });
+    return true;
+  }
   if (api === 'watch' && first && second) return readWatch(setup, first, second, scope);
   if (api === 'provide' && first && second) {
     provide(declared, first, readingsOf(body, second, scope), node);

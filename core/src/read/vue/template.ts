@@ -338,7 +338,7 @@ function readAttributes(markup: VueMarkup, node: ElementNode, scope: Scope, nati
   for (const one of node.props) {
     if (one.type === attribute) {
       if (one.name === 'key') key = { kind: 'constant', span: spanOf(one), text: one.value?.content ?? '' };
-      else if (one.name === 'ref') ref = handleOf(one, scope);
+      else if (one.name === 'ref') ref = handleOf(markup, one, scope);
       else if (one.name !== 'is' || node.tag !== 'component') bindings.push(constant(markup, one, native));
       continue;
     }
@@ -355,10 +355,12 @@ function readAttributes(markup: VueMarkup, node: ElementNode, scope: Scope, nati
 }
 
 /** `ref="form"`: the value of the setup that holds the handle. */
-function handleOf(given: AttributeNode, scope: Scope): Reading | undefined {
+function handleOf({ body }: Markup, given: AttributeNode, scope: Scope): Reading | undefined {
   const name = given.value?.content;
   const meaning = name === undefined ? undefined : lookUp(scope, name);
   if (meaning?.kind !== 'value' && meaning?.kind !== 'box') return undefined;
+  const facts = body.values[meaning.value];
+  if (facts?.kind === 'state') facts.kind = 'ref';
   return { value: meaning.value, path: [], how: 'same', span: spanOf(given) };
 }
 
