@@ -4,7 +4,10 @@ import { fileURLToPath } from 'node:url';
 import { describe, expect, test } from 'vitest';
 import type { BodyFacts, FileFacts, Reading, TemplateNode } from '../model/facts';
 import { walkTemplate } from '../model/walk';
-import { readFile } from '.';
+import { alike } from '../testing/traces/alike';
+import { svelteOwn } from '../testing/traces/svelte';
+import { vueOwn } from '../testing/traces/vue';
+import { loadCompilers, readFile } from '.';
 import { seeded } from '../testing/random';
 
 const demo = fileURLToPath(new URL('../../../demo/react', import.meta.url));
@@ -17,6 +20,13 @@ function filesBelow(folder: string): string[] {
 }
 
 const sources = filesBelow(demo).map((file) => ({ file: path.relative(demo, file), text: readFileSync(file, 'utf8') }));
+
+await loadCompilers(['App.vue', 'App.svelte']);
+
+const others = [...alike.flatMap(({ sources: each }) => [each.vue, each.svelte]), ...[...vueOwn, ...svelteOwn].map((one) => one.files)]
+  .flatMap((files) => Object.entries(files))
+  .filter(([file]) => /\.(vue|svelte)$|\.svelte\.js$/.test(file));
+const all = [...sources, ...others.map(([file, text]) => ({ file, text }))];
 
 /** Everything that is wrong with facts as data: values that are not there, spans outside the text. */
 function flaws(facts: FileFacts, text: string): string[] {
@@ -71,12 +81,16 @@ function flaws(facts: FileFacts, text: string): string[] {
 }
 
 describe('facts as data', () => {
+  test('of small files in the other frameworks: every index leads somewhere, every span lies in the text', () => {
+    for (const [file, text] of others) expect({ file, text, flaws: flaws(readFile(file, text), text) }).toEqual({ file, text, flaws: [] });
+  });
+
   test.each(sources.map(({ file, text }) => [file, text]))('%s: every index leads somewhere, every span lies in the text', (file, text) => {
     expect(flaws(readFile(file, text), text)).toEqual([]);
   });
 
   test('survive a copy as JSON', () => {
-    for (const { file, text } of sources) {
+    for (const { file, text } of all) {
       const facts = readFile(file, text);
       expect(JSON.parse(JSON.stringify(facts))).toEqual(JSON.parse(JSON.stringify(structuredClone(facts))));
     }
@@ -107,7 +121,7 @@ describe('source that somebody is in the middle of editing', () => {
   test.each([1, 2, 3, 4])('never throws, and gives sound facts or problems (seed %i)', (seed) => {
     const random = seeded(seed);
     for (let round = 0; round < 150; round++) {
-      const { file, text } = sources[Math.floor(random() * sources.length)] ?? { file: 'a.tsx', text: '' };
+      const { file, text } = all[Math.floor(random() * all.length)] ?? { file: 'a.tsx', text: '' };
       let spoilt = text;
       for (let times = 0; times < 1 + Math.floor(random() * 3); times++) spoilt = spoil(spoilt, random);
       const facts = readFile(file, spoilt);

@@ -41,6 +41,7 @@ export function readVue(file: string, text: string): FileFacts {
   const scripts = blocksOf(parsed, problems);
   const lang = scripts.find((one) => one.lang !== 'js')?.lang ?? 'js';
   const programs = scripts.map((one) => ({ ...one, ...parseScriptAt(text, one.range, one.lang) }));
+  const broken = programs.some((one) => one.problems.length > 0);
   for (const one of programs) problems.push(...one.problems);
   const plain = programs.filter((one) => !one.setup).flatMap((one) => one.program.body);
   const setup = programs.filter((one) => one.setup).flatMap((one) => one.program.body);
@@ -48,7 +49,7 @@ export function readVue(file: string, text: string): FileFacts {
   const whole = { type: 'Program', body: [...plain, ...setup], directives: [], sourceType: 'module' } as unknown as t.Program;
   const outer = { ...whole, body: [...plain, ...setup.filter((one) => one.type === 'ImportDeclaration')] };
   const module = moduleScope(outer, text, declarationsOf(plain), read.imports);
-  const component = readComponent({ file, text, lang, module, plain, setup, template: templateOf(parsed, problems), problems });
+  const component = readComponent({ file, text, lang, module, plain, setup, template: templateOf(parsed, problems), problems, broken });
   return {
     file,
     framework: 'vue',
@@ -118,6 +119,8 @@ type Source = {
   readonly setup: readonly t.Statement[];
   readonly template: ElementNode | undefined;
   readonly problems: Problem[];
+  /** Not all of the script could be read, so nothing is known to be missing from it. */
+  readonly broken: boolean;
 };
 
 function readComponent(source: Source): ComponentFacts {
@@ -141,6 +144,7 @@ function readComponent(source: Source): ComponentFacts {
     event: '$event',
     component: componentsOf(module, new Map([...locals, ...setup.lazy]), name),
   };
+  if (source.broken) declared.open = true;
   const missing = !template && text.trim() !== '';
   if (missing && (options === undefined || hasRender(options))) declared.open = true;
   return assemble(setup, markup, template?.children ?? [], scope, {
@@ -220,7 +224,7 @@ function withAttrs(body: Body, nodes: readonly TemplateNode[]): [TemplateNode[],
   const given = nodes.map((node): TemplateNode => {
     if (node.kind === 'branch' || (node.kind === 'element' && node.tag === ''))
       return { ...node, children: withAttrs(body, node.children)[0] };
-    if (node.kind !== 'element' && node.kind !== 'use') return node;
+    if ((node.kind !== 'element' && node.kind !== 'use') || node.tag === 'Teleport' || node.tag === 'Suspense') return node;
     const span: Span = node.nameSpan;
     body.restTargets.push({ kind: node.kind === 'element' ? 'element' : node.tag === '' ? 'unknown' : 'use', tag: node.tag });
     const reading: Reading = { value: attrsOf(body, span), path: [], how: 'spread', span };

@@ -23,17 +23,9 @@ export type VueMarkup = Markup & {
 };
 
 /** Parts of the framework that show their content and nothing else. */
-const showing = new Set([
-  'Teleport',
-  'KeepAlive',
-  'Suspense',
-  'Transition',
-  'BaseTransition',
-  'teleport',
-  'keep-alive',
-  'suspense',
-  'transition',
-]);
+const showing = new Set(['KeepAlive', 'Transition', 'BaseTransition', 'keep-alive', 'transition']);
+/** Parts of the framework that show their content elsewhere or later: attributes do not go on to it. */
+const apart = new Set(['Teleport', 'Suspense', 'TransitionGroup', 'teleport', 'suspense', 'transition-group']);
 const noKey: KeyFact = { kind: 'none' };
 
 function spanOf(node: { readonly loc: { readonly start: { offset: number }; readonly end: { offset: number } } }): Span {
@@ -131,12 +123,12 @@ function readTag(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNo
   if (tag === 'slot') return [readOutlet(markup, node, scope)];
   if (tag === 'template' && !constantAttribute(node, 'lang')) return readChildren(markup, node.children, scope);
   if (showing.has(tag)) return [fragment(node, readContent(markup, node, scope).children)];
+  if (apart.has(tag)) return [readElement(markup, { ...node, tag: pascal(tag) }, scope)];
   if (tag === 'component' || tag === 'Component') return readDynamic(markup, node, scope);
   const known = markup.component(tag);
   const held = known === undefined ? heldBy(markup, node, scope) : undefined;
   if (held !== undefined) return [readUse(markup, node, '', scope, held)];
   if (known === undefined && node.tagType === 0) return [readElement(markup, node, scope)];
-  if (tag === 'TransitionGroup' || tag === 'transition-group') return [readElement(markup, node, scope)];
   return [readUse(markup, node, known ?? pascal(tag), scope)];
 }
 
