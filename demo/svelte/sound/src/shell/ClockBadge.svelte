@@ -1,0 +1,13 @@
+<script lang="ts">
+  const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+  let now = $state(new Date());
+
+  $effect(() => {
+    const timer = setInterval(() => {
+      now = new Date();
+    }, 30_000);
+    return () => clearInterval(timer);
+  });
+</script>
+
+<time>{clock.format(now)}</time>

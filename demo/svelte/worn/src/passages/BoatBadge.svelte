@@ -1,0 +1,5 @@
+<script lang="ts">
+  let { name }: { name: string } = $props();
+</script>
+
+<strong>{name}</strong>

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { firstNotices, firstPassages, locks } from '@/data/canal';
+import LockCard from '@/locks/LockCard.vue';
+import LockList from '@/locks/LockList.vue';
+import LockPanel from '@/locks/LockPanel.vue';
+import NoticeStrip from '@/parts/NoticeStrip.vue';
+import PassageForm, { type Booking } from '@/passages/PassageForm.vue';
+import AppShell from '@/shell/AppShell.vue';
+
+const notices = ref(firstNotices);
+const passages = ref(firstPassages);
+const selectedLock = ref<string | null>(null);
+const selected = computed(() => locks.find((lock) => lock.id === selectedLock.value));
+const waiting = computed(() => passages.value.filter((one) => one.lockId === selectedLock.value && one.status === 'waiting'));
+
+const dismiss = (id: string) => {
+  notices.value = notices.value.filter((notice) => notice.id !== id);
+};
+const book = (booking: Booking) => {
+  passages.value.push({ ...booking, id: crypto.randomUUID(), status: 'waiting' });
+};
+const clear = (id: string) => {
+  passages.value = passages.value.map((passage) => (passage.id === id ? { ...passage, status: 'cleared' } : passage));
+};
+</script>
+
+<template>
+  <AppShell>
+    <NoticeStrip :notices="notices" @dismiss="dismiss" />
+    <LockList v-slot="{ lock, isSelected }" :locks="locks" :selected-lock="selectedLock">
+      <LockCard
+        :lock="lock"
+        :passages="passages.filter((passage) => passage.lockId === lock.id)"
+        :is-selected="isSelected"
+        @select="selectedLock = $event"
+        @clear="clear"
+      />
+    </LockList>
+    <LockPanel v-if="selected" :lock="selected" :waiting="waiting" @clear="clear" />
+    <PassageForm :locks="locks" @book="book" />
+  </AppShell>
+</template>

@@ -1,0 +1,12 @@
+<script setup lang="ts">
+import type { Notice } from '@/data/canal';
+
+defineProps<{ notices: Notice[] }>();
+const emit = defineEmits<{ dismiss: [noticeId: string] }>();
+</script>
+
+<template>
+  <ul class="notice-strip">
+    <li v-for="notice in notices" :key="notice.id">{{ notice.text }} <button @click="emit('dismiss', notice.id)">Dismiss</button></li>
+  </ul>
+</template>

@@ -1,0 +1,17 @@
+<script setup lang="ts">
+import type { Status } from '@/data/canal';
+import { useKeeper } from '@/shell/keeper';
+import BoatBadge from './BoatBadge.vue';
+import StatusPill from './StatusPill.vue';
+
+defineProps<{ boat: string; status: Status; eta: string }>();
+const { keeper } = useKeeper();
+</script>
+
+<template>
+  <li class="passage-row">
+    <time>{{ eta }}</time>
+    <BoatBadge :name="boat" />
+    <StatusPill :status="status" :can-clear="keeper.onDuty" />
+  </li>
+</template>
