@@ -24,6 +24,16 @@ test('worst first, with evidence, what to do, and where it touches', async ({ pa
   await expect(detail).toContainText('It breaks on LockPage.');
 });
 
+test('what a button says can be told from its ground', async ({ page }) => {
+  await page.goto('/demo');
+  await page.getByRole('link', { name: /^Findings/ }).click();
+  const colours = await page.getByRole('link', { name: 'See in tree' }).evaluate((button) => {
+    const { color, backgroundColor } = getComputedStyle(button);
+    return [color, backgroundColor];
+  });
+  expect(colours[0]).not.toBe(colours[1]);
+});
+
 test('arrow keys go from one to the next, and the choice is in the URL', async ({ page }) => {
   await page.getByRole('listbox').focus();
   await page.keyboard.press('ArrowDown');

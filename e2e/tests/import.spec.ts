@@ -15,6 +15,22 @@ test('the address /demo opens the demo', async ({ page }) => {
   await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
 });
 
+for (const [framework, words] of [
+  ['vue', 'Vue'],
+  ['svelte', 'Svelte'],
+] as const) {
+  test(`the demo in ${words} opens, all of it is read, and its faults are found`, async ({ page }) => {
+    await page.goto(`/demo?framework=${framework}`);
+    await expect(page.getByRole('treeitem', { name: /^PassageRow/ }).first()).toBeVisible();
+    await expect(page.getByRole('banner')).toContainText(`${words} · 27 components`);
+    await page.getByRole('link', { name: /^Findings/ }).click();
+    await expect(page.getByRole('option', { name: /PassageRow needs eta/ })).toBeVisible();
+    await expect(page.getByText('could not be parsed')).toHaveCount(0);
+    await page.getByRole('link', { name: 'Liana, all projects' }).click();
+    await expect(page.getByRole('region', { name: 'Projects' })).toContainText(`${words}.`);
+  });
+}
+
 test('the sound demo has nothing to find', async ({ page }) => {
   await page.goto('/demo?edition=sound');
   await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();

@@ -8,12 +8,17 @@ type Compilers = { vue?: typeof ParseVue; svelte?: typeof ParseSvelte };
 
 const loaded: Compilers = {};
 
+/** Entities stay as they are written: in a worker there is no document to decode them with, and what is read is the text of the file. */
+const asWritten = (text: string): string => text;
+
 /** Parsers of frameworks' own files, by the ending that needs them; each is fetched when a project has such a file. */
 const loaders: readonly { readonly files: RegExp; readonly load: () => Promise<void> }[] = [
   {
     files: /\.vue$/,
     load: async () => {
-      if (!loaded.vue) loaded.vue = (await import('@vue/compiler-dom')).parse;
+      if (loaded.vue) return;
+      const { parse } = await import('@vue/compiler-dom');
+      loaded.vue = (text, options) => parse(text, { ...options, decodeEntities: asWritten });
     },
   },
   {

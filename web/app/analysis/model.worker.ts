@@ -150,6 +150,8 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
   const texts = configs.flatMap((one) => (one ? [{ file: one.file, text: one.text }] : []));
   const before = opened?.projectId === projectId && sameConfigs(opened.hashes, files) ? opened : undefined;
   const model = before ? relink(before.model, facts, texts) : link(facts, texts);
+  const frameworks = frameworksOf(model);
+  if (frameworks.join() !== project.frameworks?.join()) await database.projects.update(projectId, { frameworks });
   const keep = before?.keep ?? new Map();
   report({ stage: 'Checking', done: 0, total: 0 });
   return {
@@ -162,6 +164,10 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
     texts: new Map(),
     pages: new Map(),
   };
+}
+
+function frameworksOf(model: Linked): string[] {
+  return [...new Set([...model.components.values()].map((component) => component.framework))].filter((one) => one !== 'script').sort();
 }
 
 /** Tells whether the configuration is as it was when the hashes were taken. */
@@ -247,7 +253,7 @@ const analyst = {
       projectId,
       files: model.files.size,
       components: components.length,
-      frameworks: [...new Set(components.map((component) => component.framework))],
+      frameworks: frameworksOf(held.model),
       pages: model.pages.map(pageEntry),
       findings: {
         fault: findings.filter((finding) => finding.severity === 'fault').length,

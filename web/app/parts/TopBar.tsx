@@ -1,18 +1,9 @@
 import { Link, NavLink } from 'react-router';
 import type { Summary } from '../analysis/answers';
 import type { Project } from '../storage/database';
+import { frameworkWords } from './frameworks';
 import { Search } from './Search';
 import { ThemeSwitch } from './ThemeSwitch';
-
-const frameworkNames: Readonly<Record<string, string>> = {
-  react: 'React',
-  vue: 'Vue',
-  svelte: 'Svelte',
-  angular: 'Angular',
-  lwc: 'Lightning',
-  elements: 'Custom elements',
-  astro: 'Astro',
-};
 
 /** The bar across the top of every view of a project: where one is, the steps, and the search. */
 export function TopBar({ project, summary }: { project: Project; summary: Summary }) {
@@ -28,7 +19,7 @@ export function TopBar({ project, summary }: { project: Project; summary: Summar
         <small>
           {project.origin.kind === 'plan' && summary.files === 0
             ? '· a plan, no source yet'
-            : `· ${summary.frameworks.map((one) => frameworkNames[one] ?? one).join(', ') || 'no framework'} · ${summary.components.toLocaleString('en')} components`}
+            : `· ${frameworkWords(summary.frameworks) || 'no framework'} · ${summary.components.toLocaleString('en')} components`}
         </small>
       </span>
       <nav aria-label="Steps">

@@ -3,10 +3,14 @@ import { handInDemo } from '../analysis/hand-in';
 import { Splash } from '../parts/Splash';
 import type { Route } from './+types/demo';
 
-/** One address that opens the demo: `/demo`, or `/demo?edition=sound`. */
+const frameworks = ['react', 'vue', 'svelte'];
+
+/** One address that opens the demo: `/demo`, `/demo?edition=sound`, `/demo?framework=vue`. */
 export async function clientLoader({ request }: Route.ClientLoaderArgs) {
-  const edition = new URL(request.url).searchParams.get('edition') === 'sound' ? 'sound' : 'worn';
-  return redirect(`/projects/${await handInDemo('react', edition)}/tree`);
+  const asked = new URL(request.url).searchParams;
+  const edition = asked.get('edition') === 'sound' ? 'sound' : 'worn';
+  const framework = frameworks.find((one) => one === asked.get('framework')) ?? 'react';
+  return redirect(`/projects/${await handInDemo(framework, edition)}/tree`);
 }
 clientLoader.hydrate = true as const;
 

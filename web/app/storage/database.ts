@@ -20,6 +20,8 @@ export type Project = {
   readonly bytes: number;
   readonly leftOut: Readonly<Partial<Record<LeftOutReason, number>>>;
   readonly refused: readonly { readonly file: string; readonly reason: string }[];
+  /** Found when it was last analysed; absent before. */
+  readonly frameworks?: readonly string[];
   /** Set while it can still be brought back; removed for good at the next start. */
   readonly deletedAt?: number;
 };

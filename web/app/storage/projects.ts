@@ -12,6 +12,7 @@ const projectSchema = Joi.object<Project>({
   readAt: Joi.number().required(),
   files: Joi.number().required(),
   bytes: Joi.number().required(),
+  frameworks: Joi.array().items(Joi.string()),
   leftOut: Joi.object().pattern(Joi.string(), Joi.number()).required(),
   refused: Joi.array()
     .items(Joi.object({ file: Joi.string().required(), reason: Joi.string().required() }))

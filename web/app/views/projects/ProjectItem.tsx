@@ -3,6 +3,7 @@ import TextField from '@mui/material/TextField';
 import { type ChangeEvent, type FormEvent, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { handInDemo, handInFiles, handInFolder } from '../../analysis/hand-in';
+import { frameworkWords } from '../../parts/frameworks';
 import type { Project } from '../../storage/database';
 import { leftOutWords } from './left-out';
 
@@ -61,6 +62,7 @@ export function ProjectItem({ project, onBring, onSubmit }: Props) {
             <Link to={`/projects/${project.id}${project.origin.kind === 'plan' ? '/carve' : ''}`}>{project.name}</Link>
             <small>
               {project.origin.kind === 'plan' ? 'A plan. ' : ''}
+              {project.frameworks && project.frameworks.length > 0 ? `${frameworkWords(project.frameworks)}. ` : ''}
               {project.files.toLocaleString('en')} files, {Math.ceil(project.bytes / 1024).toLocaleString('en')} KB, read{' '}
               {day.format(project.readAt)}. {leftOutWords(project)}
             </small>

@@ -45,12 +45,18 @@ export function ProjectsView({ projects, damaged }: Props) {
         <Button variant="text" onClick={() => void handIn(() => handInDemo('react', 'worn'))}>
           Open the demo
         </Button>
+        <Button variant="text" onClick={() => void handIn(() => handInDemo('vue', 'worn'))}>
+          In Vue
+        </Button>
+        <Button variant="text" onClick={() => void handIn(() => handInDemo('svelte', 'worn'))}>
+          In Svelte
+        </Button>
         <Button variant="text" onClick={() => void newPlan()}>
           Start from a page
         </Button>
         <p>
-          Or drop a folder, files or a zip archive anywhere on this page. Liana reads React in .js, .jsx, .ts and .tsx; dependencies, build
-          output and what .gitignore names are left out.
+          Or drop a folder, files or a zip archive anywhere on this page. Liana reads React, Vue and Svelte; dependencies, build output and
+          what .gitignore names are left out.
         </p>
       </section>
       {damaged.length > 0 && (
