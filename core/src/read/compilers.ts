@@ -8,7 +8,10 @@ type Compilers = { vue?: typeof ParseVue; svelte?: typeof ParseSvelte };
 
 const loaded: Compilers = {};
 
-/** Entities stay as they are written: in a worker there is no document to decode them with, and what is read is the text of the file. */
+/**
+ * Entities stay as they are written, and what is read is the text of the file: the build for browsers
+ * would decode them with a document, which a worker has none of.
+ */
 const asWritten = (text: string): string => text;
 
 /** Parsers of frameworks' own files, by the ending that needs them; each is fetched when a project has such a file. */
@@ -17,8 +20,9 @@ const loaders: readonly { readonly files: RegExp; readonly load: () => Promise<v
     files: /\.vue$/,
     load: async () => {
       if (loaded.vue) return;
-      const { parse } = await import('@vue/compiler-dom');
-      loaded.vue = (text, options) => parse(text, { ...options, decodeEntities: asWritten });
+      const { parse, parserOptions: known } = await import('@vue/compiler-dom');
+      const own = known.decodeEntities ? { decodeEntities: asWritten } : {};
+      loaded.vue = (text, options) => parse(text, { ...options, ...own });
     },
   },
   {
