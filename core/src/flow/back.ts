@@ -237,7 +237,9 @@ function hookBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
   const given = (value.args ?? []).flatMap((arg) =>
     arg.readings.flatMap((reading) => madeFrom(frame, [{ ...reading, how: 'computed' }], [])),
   );
-  return [end, ...given.filter((step) => frame.body.values[step.to?.value ?? -1]?.kind !== 'function')];
+  const known = given.filter((step) => frame.body.values[step.to?.value ?? -1]?.kind !== 'function');
+  if (meant?.kind !== 'value' || value.origin) return [end, ...known];
+  return known.length > 0 ? known : [{ ...end, kind: 'gives', ending: 'unknown' }];
 }
 
 /** What a hook from outside, or one made with the store, gives of it. */

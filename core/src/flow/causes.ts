@@ -144,7 +144,19 @@ function hangCaller(ways: Ways, above: Draft, caller: Caller, seen: Set<string>)
       at.below.push(draftOf(graph, { kind: 'starts', ...base, name: caller.event, ending: 'platform', by: caller.element }, caller.event));
       return;
     case 'outside':
-      at.below.push(draftOf(graph, { kind: 'starts', ...base, name: caller.name, ending: 'leaves', by: caller.name }, caller.name));
+      at.below.push(
+        draftOf(
+          graph,
+          {
+            kind: 'starts',
+            ...base,
+            name: caller.name,
+            ending: graph.named(caller.frame, caller.name).kind === 'value' ? 'unknown' : 'leaves',
+            by: caller.name,
+          },
+          caller.name,
+        ),
+      );
       return;
     case 'render':
       at.below.push(

@@ -205,8 +205,15 @@ function argumentSteps(ways: Ways, frame: Frame, value: number, position: number
   }
   const meant = hook?.source === undefined ? undefined : graph.named(frame, hook.source);
   const by = meant?.kind === 'outside' ? `${meant.name} of ${meant.module}` : (hook?.source ?? '');
-  const leaves: Step = { kind: 'calls', ...base, name: hook?.name ?? '', ending: 'leaves', by };
-  return [leaves, { kind: 'derives', ...base, how: 'computed', name: hook?.name ?? '', to: { frame: frame.index, value, track: [] }, by }];
+  const derives: Step = {
+    kind: 'derives',
+    ...base,
+    how: 'computed',
+    name: hook?.name ?? '',
+    to: { frame: frame.index, value, track: [] },
+    by,
+  };
+  return meant?.kind === 'value' ? [derives] : [{ kind: 'calls', ...base, name: hook?.name ?? '', ending: 'leaves', by }, derives];
 }
 
 /** What a selector makes of a store: the store is what its first parameter stands for. */

@@ -4,6 +4,7 @@ import { addAction, addValue, type Body, excerpt, fillAction, moduleValue, newSi
 import { readExpression, readingsOf, readStatement } from '../script/expressions';
 import { declareAction, declareFunction } from '../script/functions';
 import { howOf } from '../script/names';
+import { namedBy } from '../markup/taken';
 import { bindProps } from '../script/props';
 import { hoisted, lookUp, type Meaning, type Scope } from '../script/scope';
 import { annotationOf, bare, dottedName, isFunction, type PatternName, patternNames, spanOf } from '../script/syntax';
@@ -249,7 +250,8 @@ function nameMade(body: Body, made: number, names: readonly PatternName[], patte
   if (!value) return;
   if (whole)
     Object.assign(value, { name: whole.name, span: { start: whole.node.start ?? 0, end: (whole.node.start ?? 0) + whole.name.length } });
-  else if (value.kind === 'hook' || value.kind === 'context') Object.assign(value, { span: spanOf(pattern) });
+  else if (!store)
+    Object.assign(value, { span: spanOf(pattern), ...(value.kind === 'hook' ? {} : { name: namedBy(body, value, pattern) }) });
   const parts = names.filter((found) => found.path.length === 1 && found.path[0] !== found.name && !found.rest);
   if (parts.length > 0 && !store) value.parts = Object.fromEntries(parts.map((found) => [found.path[0] ?? '', found.name]));
   if (pattern.type === 'ObjectPattern' && value.kind === 'context') body.demanded.add(made);

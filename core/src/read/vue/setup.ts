@@ -5,6 +5,7 @@ import { readExpression, readingsOf, readStatement } from '../script/expressions
 import { lazily } from '../script/declarations';
 import { declareAction, declareFunction } from '../script/functions';
 import { howOf } from '../script/names';
+import { namedBy } from '../markup/taken';
 import { bindProps } from '../script/props';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../script/scope';
 import { bare, calleeName, isFunction, keyName, keyOf, type PatternName, patternNames, spanOf } from '../script/syntax';
@@ -217,7 +218,11 @@ function declareMade(
   if (value) {
     value.name = whole?.name ?? value.name;
     if (whole) Object.assign(value, { span: spanOf(whole.node) });
-    else if (value.kind === 'hook' || value.kind === 'context') Object.assign(value, { span: spanOf(declarator.id) });
+    else
+      Object.assign(value, {
+        span: spanOf(declarator.id),
+        ...(value.kind === 'hook' ? {} : { name: namedBy(body, value, declarator.id) }),
+      });
     const parts = names.filter((found) => found.path.length === 1 && found.path[0] !== found.name && !found.rest);
     if (parts.length > 0) value.parts = Object.fromEntries(parts.map((found) => [found.path[0] ?? '', found.name]));
   }
