@@ -450,7 +450,7 @@ export const vueOwn: readonly TraceCase[] = [
     files: vueKey,
     of: 'App.ada',
     ask: 'goes',
-    rungs: ['App owns ada', 'App provides keeperKey', 'Badge takes keeperKey.name', 'Badge paints inject.name | painted'],
+    rungs: ['App owns ada', 'App provides keeperKey', 'Badge takes keeperKey.name', 'Badge paints keeperKey.name | painted'],
   },
   {
     name: 'a function in a context',
