@@ -6,6 +6,7 @@ import { usesIn } from '../model/walk';
 import { type ProjectConfig, readConfig } from './config';
 import { makeContracts } from './contracts';
 import { type Globals, makeGlobals } from './globals';
+import { placedPages } from './kit';
 import { type MadeComponent, makeNames, type Meant, type Names } from './names';
 import { findPages } from './pages';
 import { makeResolver, packageOf } from './resolve';
@@ -23,6 +24,7 @@ type Linkage = {
   readonly config: ProjectConfig;
   readonly useOfNode: WeakMap<TemplateUse, Use>;
   readonly routes: readonly RouteBody[];
+  readonly placed: readonly PlacedBody[];
 };
 
 /** Links the facts of all files to a model: finds out who is meant by each tag, name and key. */
@@ -30,10 +32,10 @@ export function link(files: ReadonlyMap<FilePath, FileFacts>, configs: readonly 
   const config = readConfig(configs);
   const ambient = new Set([...files.values()].flatMap((facts) => facts.ambient.map((one) => one.module)));
   const names = makeNames(files, makeResolver(new Set(files.keys()), config, ambient));
-  const { components, routes } = linkComponents(files, names, config);
-  const linkage: Linkage = { names, globals: makeGlobals(files, names, config), config, useOfNode: new WeakMap(), routes };
+  const { components, routes, placed } = linkComponents(files, names, config);
+  const linkage: Linkage = { names, globals: makeGlobals(files, names, config), config, useOfNode: new WeakMap(), routes, placed };
   const { usesBy, usesOf, counts } = linkUses(components, linkage);
-  const pages = findPages({ files, components, usesBy, usesOf, routes, config });
+  const pages = findPages({ files, components, usesBy, usesOf, routes, placed, config });
   return {
     files,
     components,
@@ -76,7 +78,9 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
   }
   const uses = relinkUses(before, components, editedFiles);
   const { usesBy, usesOf, counts } = uses;
-  const pages = uses.sameTargets ? before.pages : findPages({ files, components, usesBy, usesOf, routes: before.linkage.routes, config });
+  const pages = uses.sameTargets
+    ? before.pages
+    : findPages({ files, components, usesBy, usesOf, routes: before.linkage.routes, placed: before.linkage.placed, config });
   return {
     files,
     components,
@@ -182,6 +186,7 @@ function linkContexts(files: ReadonlyMap<FilePath, FileFacts>, names: Names): Ma
   return contexts;
 }
 
+type PlacedBody = { readonly file: FilePath; readonly path: string; readonly body: ComponentId };
 type RouteBody = { readonly file: FilePath; readonly fact: RouteFact; readonly body: ComponentId; readonly children: readonly RouteBody[] };
 
 /** Folders of packages that put something on the screen by themselves. */
@@ -196,7 +201,7 @@ function linkComponents(
   files: ReadonlyMap<FilePath, FileFacts>,
   names: Names,
   config: ProjectConfig,
-): { components: Map<ComponentId, Component>; routes: RouteBody[] } {
+): { components: Map<ComponentId, Component>; routes: RouteBody[]; placed: PlacedBody[] } {
   const contracts = makeContracts(names);
   const takes = makeTakes(names);
   const mounting = mountingPackages(files, config);
@@ -235,7 +240,12 @@ function linkComponents(
     const own = files.get(file);
     if (own) add(own, facts, 'component', false);
   }
-  return { components, routes };
+  const placed = placedPages(files, config).flatMap((one): PlacedBody[] => {
+    const own = files.get(one.file);
+    const stand = standIn(`<page ${one.path}>`, { ...one.body, span: { start: 0, end: 0 }, mounts: true });
+    return own ? [{ file: one.file, path: one.path, body: add(own, stand, 'root', false) }] : [];
+  });
+  return { components, routes, placed };
 }
 
 /** Asks for every component that was handed through functions, so that those which these make are known. */

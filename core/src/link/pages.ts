@@ -16,6 +16,8 @@ type Linked = {
     readonly body: ComponentId;
     readonly children: Linked['routes'];
   }[];
+  /** Pages that stand in files by their names, each with the body that shows it. */
+  readonly placed: readonly { readonly file: FilePath; readonly path: string; readonly body: ComponentId }[];
   readonly config: ProjectConfig;
   readonly files: Model['files'];
 };
@@ -148,6 +150,11 @@ const fileRouters: readonly { readonly needs: RegExp; readonly file: RegExp; rea
     path: (match) => `/${(match[1] ?? '').replace(/(^|\/)index$/, '')}`,
   },
   {
+    needs: /^nuxt$/,
+    file: /(?:^|\/)pages\/(.*)\.vue$/,
+    path: (match) => `/${(match[1] ?? '').replace(/(^|\/)index$/, '')}`,
+  },
+  {
     needs: /^@(react-router|remix-run)\//,
     file: /(?:^|\/)routes\/(.*)\.[jt]sx$/,
     path: (match) =>
@@ -202,8 +209,15 @@ function showsSomething(linked: Linked, root: Component): boolean {
  */
 export function findPages(linked: Linked): Page[] {
   const seenRoutes = new Set<unknown>();
-  const roots = [...linked.components.values()].filter((component) => component.role === 'root' && component.fileRole === 'source');
+  const placed = new Set(linked.placed.map((one) => one.body));
+  const roots = [...linked.components.values()].filter(
+    (component) => component.role === 'root' && component.fileRole === 'source' && !placed.has(component.id),
+  );
   const pages = roots.filter((root) => showsSomething(linked, root)).flatMap((root) => pagesOfRoot(linked, root, seenRoutes));
+  for (const { file, path, body } of linked.placed) {
+    const name = linked.files.get(file)?.components[0]?.name ?? path;
+    pages.push({ id: `${file}#${name}`, name, file, path, entry: body, chain: [], reach: 'whole' });
+  }
   for (const route of linked.routes) {
     if (!seenRoutes.has(route) && !pages.some((page) => page.chain.some((step) => step.body === route.body))) {
       pages.push(...pagesOfTree(route.body, objectTree(linked, route), [], '').map((page) => ({ ...page, reach: 'alone' as const })));

@@ -192,6 +192,9 @@ export function annotationOf(node: t.Node): t.TSType | undefined {
 export function nameOfFile(file: string): string {
   const parts = file.split('/');
   const stem = (parts.at(-1) ?? '').replace(/\.\w+$/, '');
+  const placed = /^\+(\w+)/.exec(stem)?.[1];
+  const folder = parts.at(-2) ?? '';
+  if (placed !== undefined) return nameOfFile(`${folder === 'routes' || folder === '' ? 'root' : folder}-${placed}.x`);
   const word = /^(index|page|layout|route|_\w+)$/.test(stem) ? (parts.at(-2) ?? stem) : stem;
   const pascal = word.replace(/(?:^|[^\p{L}\p{N}]+)([\p{L}\p{N}])/gu, (_, letter: string) => letter.toUpperCase());
   return pascal.replace(/[^\p{L}\p{N}_$]/gu, '') || 'Default';

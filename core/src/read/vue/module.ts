@@ -179,6 +179,12 @@ function applicationOf(
   const globals: GlobalFact[] = [];
   const made = calls.filter((call) => /^create(SSR)?App$/.test(calleeName(call) ?? ''));
   const all = made.length > 0 ? surveyed(statements) : [];
+  for (const one of all) {
+    const [first, second] = one.arguments;
+    const target = second && dottedName(bare(second));
+    if (methodOf(one) === 'component' && first?.type === 'StringLiteral' && target !== undefined)
+      globals.push({ name: pascal(first.value), target, span: spanOf(one) });
+  }
   for (const call of made) {
     const [shown, given] = call.arguments;
     const tag = shown && dottedName(bare(shown));
@@ -219,10 +225,6 @@ function applicationOf(
       const [first, second] = one.arguments;
       const method = methodOf(one);
       if (!first || !second) continue;
-      if (method === 'component' && first.type === 'StringLiteral') {
-        const target = dottedName(bare(second));
-        if (target !== undefined) globals.push({ name: pascal(first.value), target, span: spanOf(one) });
-      }
       const key = method === 'provide' ? keyOf(first) : undefined;
       const at = spanOf(second);
       if (key !== undefined)

@@ -1,0 +1,83 @@
+import type { BodyFacts, FileFacts, TemplateNode, TemplateUse, ValueFact } from '../model/facts';
+import type { FilePath, Span } from '../model/span';
+import type { ProjectConfig } from './config';
+import { directoryOf } from './paths';
+import { packageOf } from './resolve';
+
+/** A page that a framework puts together from files by their names: the layouts around it, and what loaders hand to each. */
+export type PlacedPage = {
+  readonly file: FilePath;
+  readonly path: string;
+  readonly body: BodyFacts & { readonly template: readonly TemplateNode[] };
+};
+
+const page = /^(?:(.*)\/)?\+page(?:@[^.]*)?\.svelte$/;
+const nowhere: Span = { start: 0, end: 0 };
+
+/**
+ * The pages of projects whose pages stand in files named `+page`, each within the `+layout` files of
+ * the folders above it, the outermost first. `+page@name` begins anew at the layout of that name.
+ */
+export function placedPages(files: ReadonlyMap<FilePath, FileFacts>, config: ProjectConfig): PlacedPage[] {
+  return [...files.keys()].flatMap((file): PlacedPage[] => {
+    const folder = page.exec(file)?.[1];
+    if (folder === undefined || !packageOf(config, file)?.dependencies.has('@sveltejs/kit')) return [];
+    const path = /(?:^|\/)routes(\/.*)?$/.exec(folder)?.[1] ?? '';
+    const shown = [...layoutsAbove(files, file), file];
+    const values: ValueFact[] = [];
+    const uses = shown.map((one) => {
+      const loader = loaderOf(files, one);
+      if (loader !== undefined)
+        values.push({ name: 'data', kind: 'fetched', span: nowhere, from: [], origin: { kind: 'loader', what: `load of ${loader}` } });
+      return { file: one, known: values.length };
+    });
+    const template = uses.reduceRight<TemplateNode[]>((inside, one) => [useOf(file, one.file, one.known, inside)], []);
+    return [{ file, path: path.replace(/\/\([^)]*\)/g, '') || '/', body: { values, actions: [], template } }];
+  });
+}
+
+/** The layouts around a page, the outermost first: of its folder and those above, from where a name after `@` begins anew. */
+function layoutsAbove(files: ReadonlyMap<FilePath, FileFacts>, file: FilePath): FilePath[] {
+  const found: FilePath[] = [];
+  let anew = anewFrom(file);
+  for (let folder = directoryOf(file); ; folder = directoryOf(folder)) {
+    const isRoot = folder === '' || /(^|\/)routes$/.test(folder);
+    if (anew === undefined || (anew === '' ? isRoot : folder.endsWith(`/${anew}`))) {
+      const layout = [...files.keys()].find((one) => directoryOf(one) === folder && /(^|\/)\+layout(@[^.]*)?\.svelte$/.test(one));
+      if (layout !== undefined) found.unshift(layout);
+      anew = layout === undefined ? undefined : anewFrom(layout);
+    }
+    if (isRoot) return found;
+  }
+}
+
+/** `+page@locks.svelte` → `locks`; `+page@.svelte` → the empty name of the root; undefined where nothing is said. */
+function anewFrom(file: FilePath): string | undefined {
+  return /\+\w+@([^./]*)\.svelte$/.exec(file)?.[1];
+}
+
+/** The script beside a page or layout that hands it `data`. */
+function loaderOf(files: ReadonlyMap<FilePath, FileFacts>, file: FilePath): FilePath | undefined {
+  const stem = file.replace(/(@[^.]*)?\.svelte$/, '');
+  return ['.server.ts', '.server.js', '.ts', '.js'].map((ending) => stem + ending).find((one) => files.has(one));
+}
+
+/** A use of a file's component, given what all loaders so far hand over. */
+function useOf(from: FilePath, file: FilePath, known: number, inside: readonly TemplateNode[]): TemplateUse {
+  const up =
+    directoryOf(from) === directoryOf(file)
+      ? './'
+      : '../'.repeat(directoryOf(from).split('/').length - (directoryOf(file) === '' ? 0 : directoryOf(file).split('/').length));
+  const readings = Array.from({ length: known }, (_, value) => ({ value, path: [], how: 'same' as const, span: nowhere }));
+  return {
+    kind: 'use',
+    tag: `import:${up}${file.slice(file.lastIndexOf('/') + 1)}#default`,
+    span: nowhere,
+    nameSpan: nowhere,
+    bindings: [{ name: 'data', span: nowhere, nameSpan: nowhere, direction: 'in', readings }],
+    spreads: [{ span: nowhere, readings: [] }],
+    children: inside,
+    key: { kind: 'none' },
+    content: inside.length > 0 ? 'markup' : 'none',
+  };
+}
