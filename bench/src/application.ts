@@ -125,6 +125,30 @@ export async function load${name}(signal: AbortSignal): Promise<Item[]> {
 ${functions.join('\n')}`;
 }
 
+/** How a framework writes the pieces of the application. */
+export type Words = {
+  readonly ending: string;
+  readonly sharedPart: (name: string) => string;
+  readonly part: (name: string, below: readonly string[], random: () => number) => string;
+  readonly page: (name: string, tops: readonly string[]) => string;
+  readonly session: string;
+  readonly main: (pages: readonly string[]) => readonly SourceFile[];
+};
+
+const react: Words = {
+  ending: 'tsx',
+  sharedPart,
+  part,
+  page,
+  session,
+  main: (pages) => {
+    const routes = pages.map((name) => `  { path: '/${name.toLowerCase()}', element: <${name} /> },`).join('\n');
+    const imports = pages.map((name) => `import { ${name} } from './pages/${name}/${name}';`).join('\n');
+    const text = `import { createRoot } from 'react-dom/client';\nimport { createBrowserRouter, RouterProvider } from 'react-router';\n${imports}\n\nconst router = createBrowserRouter([\n${routes}\n]);\n\ncreateRoot(document.body).render(<RouterProvider router={router} />);\n`;
+    return [{ file: 'src/main.tsx', text }];
+  },
+};
+
 function page(name: string, tops: readonly string[]): string {
   return `import { useState } from 'react';
 import { SessionContext } from '@/model/session';
@@ -151,12 +175,12 @@ ${tops.map((one) => `      <${one} items={items} filter={filter} onChoose={remov
  * deep, with shared parts, values handed down, contexts, lists and handlers, and beside them a quarter
  * of modules without components. The same for the same seed.
  */
-export function makeApplication(count: number, seed = 7): Application {
+export function makeApplication(count: number, words: Words = react, seed = 7): Application {
   const random = seeded(seed);
   const sources: SourceFile[] = [
-    ...sharedNames.map((name) => ({ file: `src/shared/${name}.tsx`, text: sharedPart(name) })),
+    ...sharedNames.map((name) => ({ file: `src/shared/${name}.${words.ending}`, text: words.sharedPart(name) })),
     { file: 'src/model/types.ts', text: types },
-    { file: 'src/model/session.ts', text: session },
+    { file: 'src/model/session.ts', text: words.session },
   ];
   const pages: string[] = [];
   for (let made = sharedNames.length; made < count;) {
@@ -166,13 +190,13 @@ export function makeApplication(count: number, seed = 7): Application {
     const parents = names.map((_, at) => (at < 4 ? -1 : Math.floor(random() * Math.min(at, 4 + at / 2))));
     names.forEach((one, at) => {
       const below = names.filter((_, other) => parents[other] === at);
-      sources.push({ file: `src/pages/${name}/${one}.tsx`, text: part(one, below, random) });
+      sources.push({ file: `src/pages/${name}/${one}.${words.ending}`, text: words.part(one, below, random) });
     });
     for (let at = 1; at <= 5; at++)
       sources.push({ file: `src/pages/${name}/helpers${at}.ts`, text: helpers(`${name}Helper${at}`, random) });
     sources.push({
-      file: `src/pages/${name}/${name}.tsx`,
-      text: page(
+      file: `src/pages/${name}/${name}.${words.ending}`,
+      text: words.page(
         name,
         names.filter((_, at) => parents[at] === -1),
       ),
@@ -180,12 +204,7 @@ export function makeApplication(count: number, seed = 7): Application {
     pages.push(name);
     made += size + 1;
   }
-  const routes = pages.map((name) => `  { path: '/${name.toLowerCase()}', element: <${name} /> },`).join('\n');
-  const imports = pages.map((name) => `import { ${name} } from './pages/${name}/${name}';`).join('\n');
-  sources.push({
-    file: 'src/main.tsx',
-    text: `import { createRoot } from 'react-dom/client';\nimport { createBrowserRouter, RouterProvider } from 'react-router';\n${imports}\n\nconst router = createBrowserRouter([\n${routes}\n]);\n\ncreateRoot(document.body).render(<RouterProvider router={router} />);\n`,
-  });
+  sources.push(...words.main(pages));
   const configs = [{ file: 'tsconfig.json', text: '{ "compilerOptions": { "paths": { "@/*": ["./src/*"] } } }' }];
   return { sources, configs };
 }

@@ -7,6 +7,7 @@ import {
   makeWays,
   type Model,
   orderColumns,
+  loadCompilers,
   parseBare,
   questions,
   readFile,
@@ -18,6 +19,7 @@ import {
   unfold,
 } from '@liana/core';
 import { type Application, makeApplication } from './application';
+import { svelteWords, vueWords } from './words';
 
 const runs = 5;
 
@@ -106,6 +108,22 @@ for (const [name, application] of [
   wholes.set(application, taken);
   rows.push([
     `whole ÷ floor, ${name} components`,
+    ratio(taken / floor),
+    '≤ 2.0',
+    `${(floor * 1000).toFixed(0)} ms parsing, ${(taken * 1000).toFixed(0)} ms whole`,
+  ]);
+}
+
+await loadCompilers(['App.vue', 'App.svelte']);
+for (const [name, words] of [
+  ['Vue', vueWords],
+  ['Svelte', svelteWords],
+] as const) {
+  const application = makeApplication(2000, words);
+  whole(makeApplication(250, words));
+  const { floor, taken } = paired(application, 5);
+  rows.push([
+    `whole ÷ floor, 2000 components of ${name}`,
     ratio(taken / floor),
     '≤ 2.0',
     `${(floor * 1000).toFixed(0)} ms parsing, ${(taken * 1000).toFixed(0)} ms whole`,

@@ -12,6 +12,7 @@ export type PlacedPage = {
 };
 
 const page = /^(?:(.*)\/)?\+page(?:@[^.]*)?\.svelte$/;
+const layout = /(^|\/)\+layout(@[^.]*)?\.svelte$/;
 const nowhere: Span = { start: 0, end: 0 };
 
 /**
@@ -19,11 +20,12 @@ const nowhere: Span = { start: 0, end: 0 };
  * the folders above it, the outermost first. `+page@name` begins anew at the layout of that name.
  */
 export function placedPages(files: ReadonlyMap<FilePath, FileFacts>, config: ProjectConfig): PlacedPage[] {
+  const layouts = new Map([...files.keys()].flatMap((file) => (layout.test(file) ? [[directoryOf(file), file] as const] : [])));
   return [...files.keys()].flatMap((file): PlacedPage[] => {
     const folder = page.exec(file)?.[1];
     if (folder === undefined || !packageOf(config, file)?.dependencies.has('@sveltejs/kit')) return [];
     const path = /(?:^|\/)routes(\/.*)?$/.exec(folder)?.[1] ?? '';
-    const shown = [...layoutsAbove(files, file), file];
+    const shown = [...layoutsAbove(layouts, file), file];
     const values: ValueFact[] = [];
     const uses = shown.map((one) => {
       const loader = loaderOf(files, one);
@@ -37,15 +39,15 @@ export function placedPages(files: ReadonlyMap<FilePath, FileFacts>, config: Pro
 }
 
 /** The layouts around a page, the outermost first: of its folder and those above, from where a name after `@` begins anew. */
-function layoutsAbove(files: ReadonlyMap<FilePath, FileFacts>, file: FilePath): FilePath[] {
+function layoutsAbove(layouts: ReadonlyMap<FilePath, FilePath>, file: FilePath): FilePath[] {
   const found: FilePath[] = [];
   let anew = anewFrom(file);
   for (let folder = directoryOf(file); ; folder = directoryOf(folder)) {
     const isRoot = folder === '' || /(^|\/)routes$/.test(folder);
     if (anew === undefined || (anew === '' ? isRoot : folder.endsWith(`/${anew}`))) {
-      const layout = [...files.keys()].find((one) => directoryOf(one) === folder && /(^|\/)\+layout(@[^.]*)?\.svelte$/.test(one));
-      if (layout !== undefined) found.unshift(layout);
-      anew = layout === undefined ? undefined : anewFrom(layout);
+      const own = layouts.get(folder);
+      if (own !== undefined) found.unshift(own);
+      anew = own === undefined ? undefined : anewFrom(own);
     }
     if (isRoot) return found;
   }

@@ -4,7 +4,7 @@ import { analyse } from '../analyse';
 import { orderColumns, placeCard, strandsOf } from '../flow';
 import { ancestors, providerFor, unfold } from '.';
 
-const { sources, configs } = makeApplication(160, 3);
+const { sources, configs } = makeApplication(160, undefined, 3);
 const { model, findings } = analyse(sources, configs);
 const trees = model.pages.map((page) => unfold(model, page));
 
@@ -17,8 +17,8 @@ describe('a made application, whole', () => {
   });
 
   test('is the same for the same seed, and another for another', () => {
-    expect(makeApplication(160, 3)).toEqual({ sources, configs });
-    expect(makeApplication(160, 4).sources).not.toEqual(sources);
+    expect(makeApplication(160, undefined, 3)).toEqual({ sources, configs });
+    expect(makeApplication(160, undefined, 4).sources).not.toEqual(sources);
   });
 });
 

@@ -2,6 +2,7 @@ import { parse, parseExpression, type ParserOptions, type ParserPlugin } from '@
 import type * as t from '@babel/types';
 import type { Problem } from '../../model/facts';
 import type { FilePath } from '../../model/span';
+import type { Writable } from '../../model/writable';
 
 export type ParsedScript = { readonly program: t.Program; readonly problems: readonly Problem[] };
 
@@ -35,22 +36,54 @@ export function parserOptions(file: FilePath, text: string): ParserOptions {
 /** A stretch of a file that is script: offsets of the file. */
 export type ScriptRange = { readonly start: number; readonly end: number };
 
-/** Offsets that the parser gives are of the file, not of the stretch. */
-function optionsAt(range: ScriptRange, lang: ScriptLang): ParserOptions {
-  return { ...parserOptions(`x.${lang}`, ''), sourceType: 'module', startIndex: range.start, startLine: 1, startColumn: range.start };
+const optionsOf = new Map<string, Writable<ParserOptions>>();
+
+/** Offsets that the parser gives are of the file, not of the stretch. The parser copies what it is given, so one object serves all calls. */
+function optionsAt(range: ScriptRange, lang: ScriptLang, errorRecovery: boolean): ParserOptions {
+  const key = `${lang} ${errorRecovery}`;
+  let options = optionsOf.get(key);
+  if (!options) optionsOf.set(key, (options = { ...parserOptions(`x.${lang}`, ''), sourceType: 'module', startLine: 1, errorRecovery }));
+  options.startIndex = range.start;
+  options.startColumn = range.start;
+  return options;
+}
+
+const path = /^\s*([A-Za-z_$][\w$]*(?:\.[A-Za-z_$][\w$]*)*)\s*$/;
+const words = new Set('true false null this super import new typeof void delete await yield function class async let'.split(' '));
+
+/** `boat`, `item.boat.name`: most of what stands in markup, told without the parser. */
+function pathAt(text: string, range: ScriptRange): t.Expression | undefined {
+  const written = text.slice(range.start, range.end);
+  const found = written.length < 80 ? path.exec(written)?.[1] : undefined;
+  if (found === undefined) return undefined;
+  let start = range.start + written.indexOf(found);
+  const first = start;
+  let node: unknown;
+  for (const name of found.split('.')) {
+    if (node === undefined && words.has(name)) return undefined;
+    const identifier = { type: 'Identifier', name, start, end: start + name.length };
+    node =
+      node === undefined
+        ? identifier
+        : { type: 'MemberExpression', object: node, property: identifier, computed: false, start: first, end: identifier.end };
+    start += name.length + 1;
+  }
+  return node as t.Expression;
 }
 
 export type ScriptLang = 'js' | 'ts' | 'jsx' | 'tsx';
 
 /** Parses the script that stands in a part of a file. Never throws. */
 export function parseScriptAt(text: string, range: ScriptRange, lang: ScriptLang): ParsedScript {
-  return parseSafely(() => parse(text.slice(range.start, range.end), optionsAt(range, lang)), text.length);
+  return parseSafely(() => parse(text.slice(range.start, range.end), optionsAt(range, lang, true)), text.length);
 }
 
 /** An expression that stands in a part of a file; a problem where it cannot be parsed. */
 export function parseExpressionAt(text: string, range: ScriptRange, lang: ScriptLang): t.Expression | Problem {
+  const known = pathAt(text, range);
+  if (known) return known;
   try {
-    return parseExpression(text.slice(range.start, range.end), { ...optionsAt(range, lang), errorRecovery: false });
+    return parseExpression(text.slice(range.start, range.end), optionsAt(range, lang, false));
   } catch (error) {
     return toProblem(error as ParserError, text.length);
   }
@@ -60,10 +93,7 @@ export function parseExpressionAt(text: string, range: ScriptRange, lang: Script
 export function parsePatternAt(text: string, range: ScriptRange, lang: ScriptLang): t.Node | undefined {
   const { start, end } = range;
   try {
-    const found = parseExpression(`(${text.slice(start, end)})=>0`, {
-      ...optionsAt({ start: Math.max(0, start - 1), end }, lang),
-      errorRecovery: false,
-    });
+    const found = parseExpression(`(${text.slice(start, end)})=>0`, optionsAt({ start: Math.max(0, start - 1), end }, lang, false));
     return found.type === 'ArrowFunctionExpression' ? found.params[0] : undefined;
   } catch {
     return undefined;
