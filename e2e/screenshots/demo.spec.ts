@@ -28,6 +28,18 @@ test('the main views, from the demo', async ({ page }) => {
   await shot(page, 'projects');
 });
 
+test('the other frameworks, from the demo', async ({ page }) => {
+  await page.goto('/demo?framework=vue');
+  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+  await shot(page, 'tree-vue');
+  await page.goto('/demo?framework=svelte');
+  await page.getByRole('link', { name: 'Trace', exact: true }).click();
+  await page.getByRole('link', { name: 'note ShiftCell' }).click();
+  await page.getByRole('button', { name: 'What changes it' }).click();
+  await expect(page.locator('.rung-row', { hasText: 'oninput on <input>' })).toBeVisible();
+  await shot(page, 'trace-svelte');
+});
+
 test('traces, from the demo', async ({ page }) => {
   await page.goto('/demo');
   await page.getByRole('link', { name: 'Trace', exact: true }).click();
