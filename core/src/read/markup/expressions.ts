@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { Problem, Reading, TemplateNode } from '../../model/facts';
+import type { Binding, Problem, Reading, SpreadFact, TemplateNode } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { addAction, addValue, type Body, excerpt, fillAction, newSink, type Sink } from '../script/body';
 import { noteWrite, readActionInto, readExpression, readingsOf, readStatement } from '../script/expressions';
@@ -86,6 +86,33 @@ export function repeat(
     item: named?.name ?? (item.pattern ? excerpt(body.module, spanOf(item.pattern), 30) : ''),
     order: orderOf(body, list),
     children: content(inner),
+  };
+}
+
+/** Where content shows that is given from outside: it is handed one object, of attributes and whole objects. */
+export function outlet(
+  slot: string,
+  span: Span,
+  bindings: readonly Binding[],
+  spreads: readonly SpreadFact[],
+  fallback: readonly TemplateNode[],
+): TemplateNode {
+  const hands = [
+    ...bindings.flatMap((binding) =>
+      binding.readings.map((one): Reading => ({
+        ...one,
+        how: 'computed',
+        held: { at: [binding.name, ...(one.held?.at ?? [])], how: one.held?.how ?? one.how },
+      })),
+    ),
+    ...spreads.flatMap((spread) => spread.readings),
+  ];
+  return {
+    kind: 'outlet',
+    slot,
+    span,
+    hands: bindings.length > 0 || spreads.length > 0 ? [hands] : [],
+    ...(fallback.length > 0 ? { fallback } : {}),
   };
 }
 

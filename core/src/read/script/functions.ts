@@ -1,10 +1,11 @@
 import type * as t from '@babel/types';
 import type { ActionKind, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { addAction, addValue, type Body, newSink } from './body';
-import { readActionInto, readExpression, readFunctionInto } from './expressions';
+import { addAction, addValue, type Body, fillAction, newSink, type Sink } from './body';
+import { readActionInto, readArgs, readExpression, readFunctionInto } from './expressions';
+import { originOfHook } from './origins';
 import { innerScope, type Scope } from './scope';
-import { type FunctionNode, isFunction, spanOf } from './syntax';
+import { calleeName, type FunctionNode, isFunction, spanOf } from './syntax';
 
 /** Makes a function of the body a value and an action, to be read when all names are known; the value's index. */
 export function declareFunction(
@@ -43,4 +44,20 @@ export function computedFrom(body: Body, first: t.Node | undefined, scope: Scope
     .filter((one) => !isGiven(one))
     .map((one) => ({ ...one, how: one.how === 'called' ? one.how : ('computed' as const) }));
   return [...given.map((one) => ({ ...one, how: one.how === 'called' || one.held ? one.how : ('computed' as const) })), ...rest];
+}
+
+/** The value that a call of a composable gives, of the project or from outside: its name leads there. */
+export function composableValue(body: Body, name: string, source: string, call: t.CallExpression, scope: Scope): number {
+  const args = readArgs(body, call.arguments, scope, newSink());
+  const origin = originOfHook(body, call, calleeName(call) ?? '');
+  const given = { ...(args.length > 0 ? { args } : {}), ...(origin ? { origin } : {}) };
+  return addValue(body, { name, kind: 'hook', span: spanOf(call), from: [], source, ...given });
+}
+
+/** Notes what setting up does beside making names: one action, for all that is called, changed or sent on the way. */
+export function noteSetUp(body: Body, statements: readonly t.Statement[], done: Sink): void {
+  if (!done.changes && !done.invokes && !done.raises && !done.sends && !done.hears && !done.calls) return;
+  const span = { start: statements[0]?.start ?? 0, end: statements.at(-1)?.end ?? 0 };
+  const action = addAction(body, 'while it is set up', 'lifecycle', span);
+  fillAction(body, action, { ...done, reads: [], returns: undefined });
 }

@@ -3,9 +3,8 @@ import type { Reading } from '../../model/facts';
 import { addValue, type Body, type Dialect, moduleValue, newSink, propValue, type Sink } from '../script/body';
 import { channelDialect } from '../script/channels';
 import { readArgs, readExpression, readFunctionInto, readingsOf } from '../script/expressions';
-import { computedFrom } from '../script/functions';
+import { composableValue, computedFrom } from '../script/functions';
 import { bindLocal } from '../script/names';
-import { originOfHook } from '../script/origins';
 import { innerScope, lookUp, type Meaning, type Scope } from '../script/scope';
 import { bare, calleeName, dottedName, isFunction, keyOf, patternNames, spanOf } from '../script/syntax';
 import { bindKey, type Declared, eventKey } from './declared';
@@ -178,17 +177,7 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, name: strin
   if (source === undefined || api !== undefined || !isComposable(calleeName(call)) || lookUp(scope, source.split('.')[0] ?? ''))
     return undefined;
   if (!body.module.names.has(source.split('.')[0] ?? '')) return undefined;
-  const args = readArgs(body, call.arguments, scope, newSink());
-  const origin = originOfHook(body, call, calleeName(call) ?? '');
-  return addValue(body, {
-    name,
-    kind: 'hook',
-    span,
-    from: [],
-    source,
-    ...(args.length > 0 ? { args } : {}),
-    ...(origin ? { origin } : {}),
-  });
+  return composableValue(body, name, source, call, scope);
 }
 
 /** A computed value whose sources are read when all names are known. */

@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { Reading } from '../../model/facts';
 import { addAction, addValue, type Body, excerpt, fillAction, moduleValue, newSink, propValue, type Sink } from '../script/body';
 import { readExpression, readingsOf, readStatement } from '../script/expressions';
-import { declareAction, declareFunction } from '../script/functions';
+import { declareAction, declareFunction, noteSetUp } from '../script/functions';
 import { howOf } from '../script/names';
 import { namedBy } from '../markup/taken';
 import { bindProps } from '../script/props';
@@ -37,9 +37,7 @@ export function readInstance(instance: Instance, statements: readonly t.Statemen
   const done = newSink();
   for (const statement of statements) readOne(instance, statement, scope, done);
   for (const statement of statements) if (statement.type === 'ExportNamedDeclaration') readExported(instance, statement, scope);
-  if (!done.changes && !done.invokes && !done.raises && !done.sends && !done.hears && !done.calls) return;
-  const span = { start: statements[0]?.start ?? 0, end: statements.at(-1)?.end ?? 0 };
-  fillAction(body, addAction(body, 'while it is set up', 'lifecycle', span), { ...done, reads: [], returns: undefined });
+  noteSetUp(body, statements, done);
 }
 
 function unexported(statement: t.Statement): t.Statement {

@@ -3,7 +3,18 @@ import type * as t from '@babel/types';
 import type { Binding, KeyFact, Reading, SpreadFact, TemplateNode, TemplateUse } from '../../model/facts';
 import type { Span } from '../../model/span';
 import type { Writable } from '../../model/writable';
-import { branch, expressionAt, handlerAt, type Item, type Markup, nativeModel, repeat, shownText, writing } from '../markup/expressions';
+import {
+  branch,
+  expressionAt,
+  handlerAt,
+  type Item,
+  type Markup,
+  nativeModel,
+  outlet,
+  repeat,
+  shownText,
+  writing,
+} from '../markup/expressions';
 import { addValue, excerpt, propValue, wholeProps } from '../script/body';
 import { readingsOf } from '../script/expressions';
 import { parsePatternAt } from '../script/parse';
@@ -230,24 +241,7 @@ function snippetGiven(markup: SvelteMarkup, node: AST.SnippetBlock, scope: Scope
 function readSlot(markup: SvelteMarkup, node: AST.SlotElement, scope: Scope): TemplateNode {
   const rest = node.attributes.filter((one) => !(one.type === 'Attribute' && (one.name === 'name' || one.name === 'slot')));
   const { bindings, spreads } = readAttributes(markup, { ...node, attributes: rest }, scope, false);
-  const hands = [
-    ...bindings.flatMap((binding) =>
-      binding.readings.map((one): Reading => ({
-        ...one,
-        how: 'computed',
-        held: { at: [binding.name, ...(one.held?.at ?? [])], how: one.held?.how ?? one.how },
-      })),
-    ),
-    ...spreads.flatMap((spread) => spread.readings),
-  ];
-  const fallback = readFragment(markup, node.fragment.nodes, scope);
-  return {
-    kind: 'outlet',
-    slot: slotKey(textOf(node, 'name')),
-    span: rangeOf(node),
-    hands: bindings.length > 0 || spreads.length > 0 ? [hands] : [],
-    ...(fallback.length > 0 ? { fallback } : {}),
-  };
+  return outlet(slotKey(textOf(node, 'name')), rangeOf(node), bindings, spreads, readFragment(markup, node.fragment.nodes, scope));
 }
 
 /** The text of an attribute that is written out. */

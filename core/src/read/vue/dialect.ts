@@ -1,9 +1,8 @@
 import type * as t from '@babel/types';
-import { addCall, addValue, type Body, type Dialect, newSink, propValue, type Sink } from '../script/body';
+import { addCall, addValue, type Body, type Dialect, propValue, type Sink } from '../script/body';
 import { channelDialect } from '../script/channels';
 import { keptFunction, readArgs, readExpression, readingsOf } from '../script/expressions';
-import { computedFrom } from '../script/functions';
-import { originOfHook } from '../script/origins';
+import { composableValue, computedFrom } from '../script/functions';
 import { lookUp, type Meaning, type Scope } from '../script/scope';
 import { bare, calleeName, dottedName, isFunction, keyOf, spanOf } from '../script/syntax';
 import { type Declared, memberOf } from './contract';
@@ -152,18 +151,7 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, setters: Ma
   if (api === 'inject' && first) return { value: makeTaken(body, name, call, scope), boxed: true };
   const source = dottedName(call.callee);
   if (!isComposable(calleeName(call)) || source === undefined) return undefined;
-  const args = readArgs(body, call.arguments, scope, newSink());
-  const origin = originOfHook(body, call, calleeName(call) ?? '');
-  const value = addValue(body, {
-    name,
-    kind: 'hook',
-    span,
-    from: [],
-    source,
-    ...(args.length > 0 ? { args } : {}),
-    ...(origin ? { origin } : {}),
-  });
-  return { value, boxed: true };
+  return { value: composableValue(body, name, source, call, scope), boxed: true };
 }
 
 /** `computed(() => …)`, `computed({ get, set })`: what it is made from is read when all names are known. */

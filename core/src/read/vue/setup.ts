@@ -3,7 +3,7 @@ import type { ActionKind, Reading } from '../../model/facts';
 import { addAction, addCall, addValue, type Body, excerpt, fillAction, newSink, propValue, type Sink } from '../script/body';
 import { readExpression, readingsOf, readStatement } from '../script/expressions';
 import { lazily } from '../script/declarations';
-import { declareAction, declareFunction } from '../script/functions';
+import { declareAction, declareFunction, noteSetUp } from '../script/functions';
 import { howOf } from '../script/names';
 import { namedBy } from '../markup/taken';
 import { bindProps } from '../script/props';
@@ -35,11 +35,7 @@ export function readSetup(setup: Setup, statements: readonly t.Statement[], scop
   for (const found of hoisted(statements)) if (found.id) declareFunction(body, found.id.name, found, scope, 'handler', spanOf(found.id));
   const done = newSink();
   for (const statement of statements) readSetupStatement(setup, statement, scope, done);
-  if (!done.changes && !done.invokes && !done.raises && !done.sends && !done.hears && !done.calls) return;
-  const [first] = statements;
-  const span = { start: first?.start ?? 0, end: statements.at(-1)?.end ?? 0 };
-  const action = addAction(body, 'while it is set up', 'lifecycle', span);
-  fillAction(body, action, { ...done, reads: [], returns: undefined });
+  noteSetUp(body, statements, done);
 }
 
 function readSetupStatement(setup: Setup, statement: t.Statement, scope: Scope, done: Sink): void {

@@ -4,7 +4,18 @@ import type { Binding, KeyFact, Reading, SpreadFact, TemplateNode, TemplateUse }
 import type { Span } from '../../model/span';
 import type { Writable } from '../../model/writable';
 import { addValue, excerpt } from '../script/body';
-import { branch, expressionAt, handlerAt, type Item, type Markup, nativeModel, repeat, shownText, writing } from '../markup/expressions';
+import {
+  branch,
+  expressionAt,
+  handlerAt,
+  type Item,
+  type Markup,
+  nativeModel,
+  outlet,
+  repeat,
+  shownText,
+  writing,
+} from '../markup/expressions';
 import { readingsOf } from '../script/expressions';
 import { parseExpressionAt, parsePatternAt, type ScriptRange } from '../script/parse';
 import { innerScope, lookUp, type Scope } from '../script/scope';
@@ -211,24 +222,7 @@ function readOutlet(markup: VueMarkup, node: ElementNode, scope: Scope): Templat
     scope,
     false,
   );
-  const hands = [
-    ...bindings.flatMap((binding) =>
-      binding.readings.map((one): Reading => ({
-        ...one,
-        how: 'computed',
-        held: { at: [binding.name, ...(one.held?.at ?? [])], how: one.held?.how ?? one.how },
-      })),
-    ),
-    ...spreads.flatMap((spread) => spread.readings),
-  ];
-  const fallback = readChildren(markup, node.children, scope);
-  return {
-    kind: 'outlet',
-    slot,
-    span: spanOf(node),
-    hands: bindings.length > 0 || spreads.length > 0 ? [hands] : [],
-    ...(fallback.length > 0 ? { fallback } : {}),
-  };
+  return outlet(slot, spanOf(node), bindings, spreads, readChildren(markup, node.children, scope));
 }
 
 function nameOf(prop: AttributeNode | DirectiveNode): string | undefined {
