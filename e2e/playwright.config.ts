@@ -4,8 +4,9 @@ import { browser, server } from './browser';
 export default defineConfig({
   testDir: './tests',
   outputDir: './.results',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  // Generous, because machines differ: nothing waits for them when all is well.
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   fullyParallel: true,
   workers: 2,
   reporter: [['list']],

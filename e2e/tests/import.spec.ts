@@ -15,13 +15,14 @@ test('the address /demo opens the demo', async ({ page }) => {
   await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
 });
 
-for (const [framework, words] of [
-  ['vue', 'Vue'],
-  ['svelte', 'Svelte'],
+for (const [framework, words, slot] of [
+  ['vue', 'Vue', 'default slot'],
+  ['svelte', 'Svelte', 'children'],
 ] as const) {
   test(`the demo in ${words} opens, all of it is read, and its faults are found`, async ({ page }) => {
     await page.goto(`/demo?framework=${framework}`);
     await expect(page.getByRole('treeitem', { name: /^PassageRow/ }).first()).toBeVisible();
+    await expect(page.getByRole('treeitem', { name: /^NoticeStrip/ })).toContainText(`in AppShell’s ${slot}`);
     await expect(page.getByRole('banner')).toContainText(`${words} · 27 components`);
     await page.getByRole('link', { name: /^Findings/ }).click();
     await expect(page.getByRole('option', { name: /PassageRow needs eta/ })).toBeVisible();

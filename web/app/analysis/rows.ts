@@ -7,11 +7,16 @@ function oneOf(name: string): string {
   return name.replace(/^one of .*/, 'item');
 }
 
+/** A slot by the word of its framework: `children`, `default slot`, `slot foot`. */
+function slotWords(slot: string, owner: Component): string {
+  if (slot === 'children') return owner.framework === 'vue' ? 'default slot' : 'children';
+  return slot === '#*' ? 'slot' : slot.replace(/^#/, 'slot ');
+}
+
 function slotPhrase(place: Place, model: Model, tree: Tree): string {
   const of = place.slot && tree.places[place.slot.of];
-  const name = of && model.components.get(of.component)?.name;
-  if (!place.slot || !name) return '';
-  return place.slot.name === 'children' ? `in ${name}’s children` : `in ${name}’s ${place.slot.name}`;
+  const owner = of && model.components.get(of.component);
+  return place.slot && owner ? `in ${owner.name}’s ${slotWords(place.slot.name, owner)}` : '';
 }
 
 /** How a place is repeated, under which condition and in whose slot, as the row says it. */
