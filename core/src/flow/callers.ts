@@ -2,7 +2,7 @@ import type { Binding, TemplateUse } from '../model/facts';
 import { channelKey } from './channels';
 import { type Frame, type Spot, spotKey } from './frames';
 import type { Sink } from './sinks';
-import type { Step } from './step';
+import { isEventName, type Step } from './step';
 import { arrivals, codeAt } from './targets';
 import { forward } from './track';
 import type { Caller, Ways } from './way';
@@ -139,11 +139,6 @@ function calledAt({ graph }: Ways, { spot, trail }: Task): Caller[] {
     }
   });
   return found;
-}
-
-/** How markup names what the platform raises: `onClick`, `onclick`, `@click`, `on:click`. */
-function isEventName(name: string): boolean {
-  return /^(?:on[A-Za-z:]|@)/.test(name);
 }
 
 function leadsTo(path: readonly string[], track: readonly string[]): boolean {

@@ -5,7 +5,7 @@ import type { Provider } from '../model/tree';
 import { channelKey, channelsOf, reaches } from './channels';
 import { type Frame, type Graph, type Spot, valueOf } from './frames';
 import type { Sink } from './sinks';
-import { localKind, nameOf, type Step } from './step';
+import { isEventName, localKind, nameOf, type Step } from './step';
 import { arrivals, codeAt, handedTo } from './targets';
 import { forward, type Passed } from './track';
 import type { Ways } from './way';
@@ -254,7 +254,7 @@ function propSteps(ways: Ways, frame: Frame, use: TemplateUse, prop: string, spa
   const places = graph.madeBy(frame, use);
   if (places.length === 0) {
     if (target?.kind === 'component') return [];
-    if (/^on[A-Z]/.test(prop))
+    if (isEventName(prop))
       return passed.how === 'computed' ? [{ kind: 'reads', how: passed.how, at, frame: frame.index, name, ending: 'read', by: prop }] : [];
     const by = target?.kind === 'outside' ? `${use.tag} of ${target.module}` : use.tag;
     return [

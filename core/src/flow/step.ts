@@ -81,3 +81,8 @@ export function nameOf(graph: Graph, spot: Spot): string {
   if (unnamed && part.length > 0) return part.join('.');
   return [value?.name ?? '', ...part].join('.');
 }
+
+/** How markup names what the platform raises: `onClick`, `onclick`, `@click`, `on:click`. */
+export function isEventName(name: string): boolean {
+  return /^(?:on[A-Za-z:]|@)/.test(name);
+}

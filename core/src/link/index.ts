@@ -159,7 +159,14 @@ function withoutPlaces(key: string, value: unknown): unknown {
 
 /** What other files can see of a file, as text. Files that mount something, hold routes, or make components of others are always linked as a whole. */
 function surfaceOf(facts: FileFacts): string | undefined {
-  if (facts.roots.length > 0 || facts.routes.length > 0 || facts.globals !== undefined || facts.makers.length > 0) return undefined;
+  if (
+    facts.roots.length > 0 ||
+    facts.routes.length > 0 ||
+    facts.globals !== undefined ||
+    facts.gives !== undefined ||
+    facts.makers.length > 0
+  )
+    return undefined;
   if ([...facts.components, ...facts.aliases].some((one) => one.wrappedBy.length > 0)) return undefined;
   const components = facts.components.map((one) => ({ ...one, values: undefined }));
   return JSON.stringify([facts.imports, facts.exports, facts.types, facts.ambient, facts.aliases, facts.shared, components], withoutPlaces);

@@ -61,3 +61,11 @@ export function noteSetUp(body: Body, statements: readonly t.Statement[], done: 
   const action = addAction(body, 'while it is set up', 'lifecycle', span);
   fillAction(body, action, { ...done, reads: [], returns: undefined });
 }
+
+/** An effect that runs again when anything it reads is another. */
+export function followsReads(body: Body, action: number): void {
+  body.queue.push(() => {
+    const facts = body.actions[action];
+    if (facts) facts.follows = facts.reads.filter((one) => one.how !== 'called' && body.values[one.value]?.kind !== 'param');
+  });
+}

@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { Reading } from '../../model/facts';
 import { addAction, addValue, type Body, excerpt, fillAction, moduleValue, newSink, propValue, type Sink } from '../script/body';
 import { readExpression, readingsOf, readStatement } from '../script/expressions';
-import { declareAction, declareFunction, noteSetUp } from '../script/functions';
+import { declareAction, declareFunction, followsReads, noteSetUp } from '../script/functions';
 import { howOf } from '../script/names';
 import { namedBy } from '../markup/taken';
 import { bindProps } from '../script/props';
@@ -137,14 +137,6 @@ function readReactive({ body }: Instance, statement: t.Statement, scope: Scope):
     fillAction(body, action, sink);
     const facts = body.actions[action];
     if (facts) facts.follows = sink.reads.filter((one) => one.how !== 'called');
-  });
-}
-
-/** An effect of this framework runs again when what it reads is another. */
-export function followsReads(body: Body, action: number): void {
-  body.queue.push(() => {
-    const facts = body.actions[action];
-    if (facts) facts.follows = facts.reads.filter((one) => one.how !== 'called' && body.values[one.value]?.kind !== 'param');
   });
 }
 

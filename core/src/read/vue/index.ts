@@ -189,7 +189,7 @@ export function assemble(
   for (const [event, span] of declared.events) propValue(body, eventKey(event), span);
   const inner: Scope = { names: opened(scope.names), outer: { names: new Map(), other: templateNames(setup) } };
   const shown = readChildren(markup, children, inner);
-  const [template] = declared.inheritAttrs ? withAttrs(body, shown) : [shown];
+  const template = declared.inheritAttrs ? withAttrs(body, shown) : shown;
   const slots = slotsOf(shown);
   const { values, actions } = finishBody(body);
   const props = propsOf(body, declared, slots);
@@ -219,16 +219,15 @@ function opened(names: ReadonlyMap<string, Meaning>): Map<string, Meaning> {
 }
 
 /** Attributes that are not declared go to the one root of the template; with several roots they are lost. */
-function withAttrs(body: Body, nodes: readonly TemplateNode[]): [TemplateNode[], boolean] {
-  if (nodes.length > 1 && !nodes.every((one) => one.kind === 'branch')) return [[...nodes], false];
-  const given = nodes.map((node): TemplateNode => {
+function withAttrs(body: Body, nodes: readonly TemplateNode[]): readonly TemplateNode[] {
+  if (nodes.length > 1 && !nodes.every((one) => one.kind === 'branch')) return nodes;
+  return nodes.map((node): TemplateNode => {
     if (node.kind === 'branch' || (node.kind === 'element' && node.tag === ''))
-      return { ...node, children: withAttrs(body, node.children)[0] };
+      return { ...node, children: withAttrs(body, node.children) };
     if ((node.kind !== 'element' && node.kind !== 'use') || node.tag === 'Teleport' || node.tag === 'Suspense') return node;
     const span: Span = node.nameSpan;
     body.restTargets.push({ kind: node.kind === 'element' ? 'element' : node.tag === '' ? 'unknown' : 'use', tag: node.tag });
     const reading: Reading = { value: attrsOf(body, span), path: [], how: 'spread', span };
     return { ...node, spreads: [...node.spreads, { span, readings: [reading] }] };
   });
-  return [given, true];
 }

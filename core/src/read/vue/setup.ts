@@ -3,7 +3,7 @@ import type { ActionKind, Reading } from '../../model/facts';
 import { addAction, addCall, addValue, type Body, excerpt, fillAction, newSink, propValue, type Sink } from '../script/body';
 import { readExpression, readingsOf, readStatement } from '../script/expressions';
 import { lazily } from '../script/declarations';
-import { declareAction, declareFunction, noteSetUp } from '../script/functions';
+import { declareAction, declareFunction, followsReads, noteSetUp } from '../script/functions';
 import { howOf } from '../script/names';
 import { namedBy } from '../markup/taken';
 import { bindProps } from '../script/props';
@@ -77,10 +77,7 @@ function readLoose(setup: Setup, node: t.Node, scope: Scope): boolean {
   if (effects.has(api) && first) {
     const at = body.actions.length;
     runs(setup, api, 'effect', first, scope);
-    body.queue.push(() => {
-      const facts = body.actions[at];
-      if (facts) facts.follows = facts.reads.filter((one) => one.how !== 'called' && body.values[one.value]?.kind !== 'param');
-    });
+    followsReads(body, at);
     return true;
   }
   if (api === 'watch' && first && second) return readWatch(setup, first, second, scope);
