@@ -173,6 +173,11 @@ test('a saved page: suggested parts are taken, repeats say what varies, the plan
   await page.getByRole('button', { name: 'Leave NavBar' }).click();
   await page.getByRole('button', { name: /^Take all/ }).click();
   await expect(page.getByRole('treeitem', { name: /^LockCard ×3.*title/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Skeleton' }).click();
+  await page.getByLabel('Framework').selectOption('Svelte');
+  await expect(page).toHaveURL(/framework=svelte/);
+  await expect(page.getByLabel('File')).toHaveValue(/\.svelte$/);
+  await page.getByLabel('Framework').selectOption('React');
   await page.getByRole('button', { name: 'In the code' }).click();
   await expect(page.getByRole('link', { name: 'LockCard in the tree' })).toBeVisible();
   await page.getByRole('link', { name: 'LockCard in the tree' }).click();

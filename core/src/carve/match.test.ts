@@ -1,5 +1,6 @@
-import { describe, expect, test } from 'vitest';
+import { beforeAll, describe, expect, test } from 'vitest';
 import { analyse } from '../analyse';
+import { loadCompilers } from '../read/compilers';
 import { analyseFiles } from '../testing/project';
 import { board, demoPage, drawnPlan, drawnPlans, filesOf, planOf } from '../testing/carve';
 import { planFrom, valueOf } from '../testing/plan';
@@ -12,8 +13,8 @@ import type { PageTree } from './page/read';
 import { skeletonOf } from './skeleton';
 
 /** What reading a skeleton back finds wrong. */
-function readBack(plan: Plan, pages: Map<SheetId, PageTree> = new Map()): { problems: string[] } {
-  const files = filesOf(plan, pages);
+function readBack(plan: Plan, pages: Map<SheetId, PageTree> = new Map(), framework = 'react'): { problems: string[] } {
+  const files = filesOf(plan, pages, framework);
   const { model, findings } = analyse(files, []);
   const match = matchPlan(skeletonOf(plan, pages), model);
   return {
@@ -29,22 +30,28 @@ function readBack(plan: Plan, pages: Map<SheetId, PageTree> = new Map()): { prob
   };
 }
 
-describe('a skeleton read back is the plan, without a fault', () => {
+beforeAll(async () => {
+  await loadCompilers(['a.vue', 'a.svelte']);
+});
+
+describe.each(['react', 'vue', 'svelte'])('a skeleton in %s read back is the plan, without a fault', (framework) => {
   test('the demo’s pages, as Liana suggests them', () => {
     const { plan, pages } = planOf({ TodayPage: demoPage('today'), LockPage: demoPage('lock'), RosterPage: demoPage('roster') });
-    expect(readBack(plan, pages).problems).toEqual([]);
+    expect(readBack(plan, pages, framework).problems).toEqual([]);
   });
 
   test.each(Object.entries(markedPages))('%s', (_, html) => {
     const { plan, pages } = planOf({ SomePage: html });
-    expect(readBack(plan, pages).problems).toEqual([]);
+    expect(readBack(plan, pages, framework).problems).toEqual([]);
   });
 
   test.each(drawnPlans)('drawn on a picture: %s', (_, outline, values) => {
     const plan = drawnPlan(outline, values);
-    expect(readBack(plan).problems).toEqual([]);
+    expect(readBack(plan, new Map(), framework).problems).toEqual([]);
   });
+});
 
+describe('a skeleton of what was planned by hand', () => {
   test('props and events that were planned by hand', () => {
     const bare = planFrom(board);
     const card = bare.parts.find((part) => part.name === 'LockCard');

@@ -26,8 +26,16 @@ export type PlanMatch = {
   readonly unplanned: readonly { readonly component: ComponentId; readonly name: string }[];
 };
 
-/** The name under which a contract is compared: `onSelect` and `select` are one event. */
-const isCallback = (name: string): boolean => /^on[A-Z]/.test(name);
+const isCallback = (name: string): boolean => /^(on[A-Z]|@|on:)/.test(name);
+
+/** The name under which an event is compared: `select`, `onSelect`, `@select` and `on:select` are one, and so are `onselect` and `level-change`. */
+const eventName = (name: string): string => {
+  const bare = name.replace(/^(@|on:)/, '').replace(/^on(?=[A-Z])/, '');
+  return callbackName(camelCase(bare));
+};
+
+/** The name under which a prop or slot is compared. */
+const propName = (name: string): string => (name === '#default' || name === 'default' ? 'children' : name.replace(/^(#|bind:)/, ''));
 
 type Contract = {
   readonly props: ReadonlySet<string>;
@@ -39,18 +47,25 @@ type Contract = {
 function planned(part: SkeletonPart): Contract {
   return {
     props: new Set([...part.props.filter((prop) => !isCallback(prop.name)).map((prop) => prop.name), ...part.slots]),
-    events: new Set([...part.events.map((event) => callbackName(event.name)), ...part.props.map((prop) => prop.name).filter(isCallback)]),
+    events: new Set([
+      ...part.events.map((event) => eventName(event.name)),
+      ...part.props
+        .map((prop) => prop.name)
+        .filter(isCallback)
+        .map(eventName),
+    ]),
     holds: new Set(part.uses),
     lives: new Set(part.state.map((one) => one.name)),
   };
 }
 
 function written(model: Model, component: Component): Contract {
-  const props = [...component.contract.props.values()];
+  // What it only lets through to others is theirs.
+  const props = [...component.contract.props.values()].filter((prop) => prop.taken || prop.required !== 'unknown');
   const uses = model.usesBy.get(component.id) ?? [];
   return {
-    props: new Set(props.filter((prop) => prop.kind !== 'callback' && !isCallback(prop.name)).map((prop) => prop.name)),
-    events: new Set(props.filter((prop) => prop.kind === 'callback' || isCallback(prop.name)).map((prop) => prop.name)),
+    props: new Set(props.filter((prop) => prop.kind !== 'callback' && !isCallback(prop.name)).map((prop) => propName(prop.name))),
+    events: new Set(props.filter((prop) => prop.kind === 'callback' || isCallback(prop.name)).map((prop) => eventName(prop.name))),
     holds: new Set(uses.flatMap((use) => (use.target.kind === 'component' ? (model.components.get(use.target.id)?.name ?? []) : []))),
     lives: new Set(component.facts.values.filter((value) => value.kind === 'state').map((value) => value.name)),
   };
@@ -195,10 +210,10 @@ export function planFromCode(model: Model, name: string): Plan {
       note: '',
       props: props
         .filter((prop) => prop.kind !== 'callback' && prop.kind !== 'slot' && !isCallback(prop.name))
-        .map((prop) => ({ name: prop.name, type: 'unknown', optional: prop.required !== 'yes' })),
+        .map((prop) => ({ name: propName(prop.name), type: 'unknown', optional: prop.required !== 'yes' })),
       events: props
         .filter((prop) => prop.kind === 'callback' || isCallback(prop.name))
-        .map((prop) => ({ name: camelCase(prop.name.replace(/^on(?=[A-Z])/, '')), payload: '' })),
+        .map((prop) => ({ name: camelCase(prop.name.replace(/^(@|on:)/, '').replace(/^on(?=[A-Z])/, '')), payload: '' })),
       slots: component.facts.slots.map((slot) => ({ name: slotName(slot.name), parts: [] })),
       list: '',
     };

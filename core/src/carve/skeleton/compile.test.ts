@@ -3,7 +3,9 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { afterAll, expect, test } from 'vitest';
+import * as vue from '@vue/compiler-sfc';
+import * as svelte from 'svelte/compiler';
+import { afterAll, describe, expect, test } from 'vitest';
 import { demoPage, drawnPlan, drawnPlans, filesOf, planOf } from '../../testing/carve';
 import { markedPages } from '../../testing/pages';
 
@@ -20,13 +22,50 @@ const odd = `<main style="--wide: 3; background: url('a;b.png'); margin-top: 2px
   two  spaces
 </pre><img src="a.png" alt="" width="10"><br>&nbsp;<details open><summary>s</summary></details><a href="javascript:alert(1)">j</a></main>`;
 
+const plans = [
+  planOf({ TodayPage: demoPage('today'), LockPage: demoPage('lock'), RosterPage: demoPage('roster') }),
+  ...Object.values(markedPages).map((html) => planOf({ SomePage: html })),
+  planOf({ OddPage: odd }),
+  ...drawnPlans.map(([, outline, values]) => ({ plan: drawnPlan(outline, values), pages: new Map<never, never>() })),
+];
+
+/** What Vue’s compiler says against a component. */
+function vueErrors(file: string, text: string): string[] {
+  const { descriptor, errors } = vue.parse(text, { filename: file });
+  if (errors.length > 0) return errors.map(String);
+  const script = descriptor.scriptSetup ? vue.compileScript(descriptor, { id: file, inlineTemplate: false }) : undefined;
+  const template = vue.compileTemplate({
+    source: descriptor.template?.content ?? '',
+    filename: file,
+    id: file,
+    compilerOptions: {
+      isCustomElement: (tag) => tag.includes('-'),
+      ...(script?.bindings ? { bindingMetadata: script.bindings } : {}),
+      expressionPlugins: ['typescript'],
+    },
+  });
+  return [...template.errors.map(String), ...template.tips];
+}
+
+/** What Svelte’s compiler says against a component; who can be reached by keyboard is not the skeleton’s to know. */
+const svelteErrors = (file: string, text: string): string[] =>
+  svelte
+    .compile(text, { filename: file, runes: true })
+    .warnings.filter((one) => !/^(a11y_|element_implicitly_closed)/.test(one.code))
+    .map((one) => one.message);
+
+describe.each([
+  ['vue', vueErrors],
+  ['svelte', svelteErrors],
+] as const)('the skeletons of very different plans in %s', (framework, errorsOf) => {
+  test.each(plans.map((one, index) => [index, one] as const))('plan %i compiles without a word', (_, { plan, pages }) => {
+    const files = filesOf(plan, pages, framework).filter(({ file }) => file.endsWith(`.${framework}`));
+    expect(files.length).toBeGreaterThan(0);
+    expect(files.flatMap(({ file, text }) => errorsOf(file, text).map((error) => `${file}: ${error}\n${text}`))).toEqual([]);
+  });
+});
+
 test('the skeletons of very different plans have no type error', () => {
-  const plans = [
-    planOf({ TodayPage: demoPage('today'), LockPage: demoPage('lock'), RosterPage: demoPage('roster') }),
-    ...Object.values(markedPages).map((html) => planOf({ SomePage: html })),
-    planOf({ OddPage: odd }),
-    ...drawnPlans.map(([, outline, values]) => ({ plan: drawnPlan(outline, values), pages: new Map<never, never>() })),
-  ];
   plans.forEach(({ plan, pages }, index) => {
     for (const { file, text } of filesOf(plan, pages)) {
       const target = path.join(out, `plan-${index}`, file);

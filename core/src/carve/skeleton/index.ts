@@ -1,5 +1,7 @@
 import { reactWriter } from './react';
 import type { SkeletonWriter } from './skeleton';
+import { svelteWriter } from './svelte';
+import { vueWriter } from './vue';
 
 export { skeletonOf, type SheetText } from './build';
 export type { Pages } from './content';
@@ -7,4 +9,4 @@ export { callbackName } from './values';
 export type { Markup, Skeleton, SkeletonFile, SkeletonPart, SkeletonProp, SkeletonWriter } from './skeleton';
 
 /** The frameworks that a skeleton can be written in. */
-export const skeletonWriters: readonly SkeletonWriter[] = [reactWriter];
+export const skeletonWriters: readonly SkeletonWriter[] = [reactWriter, vueWriter, svelteWriter];

@@ -27,7 +27,7 @@ type Work = {
 };
 
 const sampleOf = (node: Overlay): number => node.at.find((at) => at >= 0) ?? -1;
-const inlineTags = new Set(
+export const inlineTags: ReadonlySet<string> = new Set(
   'a abbr b bdi bdo button cite code data dfn em i img input kbd label mark meter output progress q s samp select small span strong sub sup textarea time u var svg'.split(
     ' ',
   ),

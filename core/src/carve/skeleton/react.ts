@@ -1,55 +1,29 @@
 import { camelCase, pascalCase } from '../names';
 import { jsxAttribute, jsxStyle, jsxText, quoted } from './jsx';
 import { kebab } from './markup';
-import {
-  emptyOf,
-  type Expression,
-  type Given,
-  type Markup,
-  type SampleValue,
-  type Skeleton,
-  type SkeletonFile,
-  type SkeletonPart,
-  type SkeletonWriter,
-} from './skeleton';
+import { choice, frameFiles } from './frame';
+import type { Expression, Given, Markup, Skeleton, SkeletonFile, SkeletonPart, SkeletonWriter } from './skeleton';
 import { callbackName } from './values';
+import {
+  expressionCode,
+  folderOf,
+  foreignFile,
+  foreignImport,
+  initial,
+  isAtHand,
+  itemsIn,
+  listedParts,
+  noteComment,
+  sampleFile,
+  setter,
+  storesOf,
+  typeOfValue,
+  typesOf,
+  valueCode,
+} from './words';
 
-const folderOf = (part: Pick<SkeletonPart, 'role'>): string => (part.role === 'page' ? 'pages' : 'parts');
-const setter = (name: string): string => `set${pascalCase(name)}`;
 const hook = (name: string): string => `use${pascalCase(name)}`;
 const voids = new Set('area br col hr img input source track wbr'.split(' '));
-
-/** Names that a type speaks of and that are neither the language's nor a part's: they get a place in `types.ts`. */
-function foreignTypes(type: string): string[] {
-  const bare = type.replace(/(["'`])(?:\\.|(?!\1).)*\1/g, '').replace(/\b\w+\??:/g, '');
-  const known = /^(Array|ReadonlyArray|Record|Map|Set|Date|Promise|Partial|Required|Pick|Omit|Readonly|Exclude|Extract|NonNullable)$|Item$/;
-  return [...new Set(bare.match(/\b[A-Z]\w*\b/g) ?? [])].filter((name) => !known.test(name));
-}
-
-/** What a state starts with. */
-function initial(type: string): string {
-  if (/\bnull\b/.test(type)) return 'null';
-  if (/\bundefined\b/.test(type)) return 'undefined';
-  if (/^(string|number|boolean)$|\[\]$|^["']/.test(type)) return valueCode(emptyOf(type));
-  return `{} as ${type}`;
-}
-
-function valueCode(value: SampleValue, depth = 0): string {
-  if (typeof value === 'string') return quoted(value);
-  if (!Array.isArray(value)) return String(value);
-  if (value.length === 0) return '[]';
-  const pad = '  '.repeat(depth + 1);
-  const items = value.map((item: Readonly<Record<string, SampleValue>>) => {
-    const fields = Object.entries(item).map(([name, one]) => `${name}: ${valueCode(one, depth + 1)}`);
-    return `${pad}{ ${fields.join(', ')} },`;
-  });
-  return ['[', ...items, `${'  '.repeat(depth)}]`].join('\n');
-}
-
-function expressionCode({ name, of, from, to }: Expression): string {
-  const reach = of === undefined ? name : `${of}.${name}`;
-  return from === undefined ? reach : `${reach}.slice(${from}, ${to})`;
-}
 
 /** Writes the markup of one part, and gathers what its component needs beside it. */
 class MarkupWriter {
@@ -173,14 +147,12 @@ class MarkupWriter {
   private call(event: string): string {
     if (event.startsWith('set ')) {
       const name = event.slice(4);
-      const known = this.part.state.find((one) => one.name === name) ?? this.part.taken.find((one) => one.name === name);
-      const isAtHand = this.part.state.some((one) => one.name === name) || this.part.taken.some((one) => one.name === name && one.reads);
-      return `${setter(name)}(${isAtHand ? name : initial(known?.type ?? 'string')})`;
+      return `${setter(name)}(${isAtHand(this.part, name) ? name : initial(typeOfValue(this.part, name))})`;
     }
     const own = this.part.events.find((one) => callbackName(one.name) === event);
     if (!own || own.payload === '') return `${event}()`;
-    const isAtHand = this.part.props.some((prop) => prop.name === own.changes && prop.type === own.payload);
-    return `${event}(${isAtHand ? own.changes : initial(own.payload)})`;
+    const isGiven = this.part.props.some((prop) => prop.name === own.changes && prop.type === own.payload);
+    return `${event}(${isGiven ? own.changes : initial(own.payload)})`;
   }
 }
 
@@ -214,17 +186,9 @@ function partFile(part: SkeletonPart, skeleton: Skeleton, itemTypes: ReadonlySet
     ...part.slots.map((slot) => `  ${slot}: ReactNode;`),
   ];
   const taking = [...part.props.map((prop) => prop.name), ...part.events.map((event) => callbackName(event.name)), ...part.slots];
-  const types = [
-    ...part.props.map((prop) => prop.type),
-    ...part.events.map((event) => event.payload),
-    ...part.state.map((one) => one.type),
-    ...part.taken.map((one) => one.type),
-  ];
+  const types = typesOf(part);
   const known = new Set(skeleton.parts.map((one) => one.name));
-  const itemsOf = [...new Set(types.flatMap((type) => [...type.matchAll(/\b([A-Z]\w*)Item\b/g)].map((match) => match[1] ?? '')))].filter(
-    (name) => known.has(name) && name !== part.name,
-  );
-  const foreign = [...new Set(types.flatMap(foreignTypes))].sort();
+  const itemsOf = [...new Set(types.flatMap(itemsIn))].filter((name) => known.has(name) && name !== part.name);
   const from = (name: string): string => {
     const other = skeleton.parts.find((one) => one.name === name);
     const folder = other ? folderOf(other) : 'parts';
@@ -243,7 +207,7 @@ function partFile(part: SkeletonPart, skeleton: Skeleton, itemTypes: ReadonlySet
       const wants = [...(part.uses.includes(name) ? [name] : []), ...(itemsOf.includes(name) ? [`type ${name}Item`] : [])];
       return `import { ${wants.join(', ')} } from '${from(name)}';`;
     }),
-    foreign.length > 0 && `import type { ${foreign.join(', ')} } from '../types';`,
+    ...foreignImport(types),
     '',
     ...(hasItem
       ? [
@@ -255,7 +219,7 @@ function partFile(part: SkeletonPart, skeleton: Skeleton, itemTypes: ReadonlySet
         ]
       : []),
     ...propsType(part.name, fields, hasItem && content.length > 0),
-    part.note !== '' && `/** ${part.note.replace(/\*\//g, '* /').replace(/\s*\n\s*/g, ' ')} */`,
+    ...noteComment(part.note),
     `export function ${part.name}(${taking.length > 0 ? `{ ${taking.join(', ')} }: ${part.name}Props` : ''}) {`,
     ...part.taken.map(takenLine),
     ...part.state.map((one) => `  const [${one.name}, ${setter(one.name)}] = useState<${one.type}>(${initial(one.type)});`),
@@ -290,9 +254,10 @@ function takenLine({ name, from, reads, changes }: Taken): string | false {
 }
 
 function contextFile({ name, type }: { name: string; type: string }): SkeletonFile {
-  const types = foreignTypes(type);
   const text = `import { createContext, useContext } from 'react';
-${types.length > 0 ? `import type { ${types.join(', ')} } from '../types';\n` : ''}
+${foreignImport([type])
+  .map((line) => `${line}\n`)
+  .join('')}
 type ${pascalCase(name)}Held = { ${name}: ${type}; ${setter(name)}: (next: ${type}) => void };
 
 export const ${pascalCase(name)}Context = createContext<${pascalCase(name)}Held | null>(null);
@@ -307,9 +272,10 @@ export function ${hook(name)}(): ${pascalCase(name)}Held {
 }
 
 function storeFile({ name, type }: { name: string; type: string }): SkeletonFile {
-  const types = foreignTypes(type);
   const text = `import { useSyncExternalStore } from 'react';
-${types.length > 0 ? `import type { ${types.join(', ')} } from '../types';\n` : ''}
+${foreignImport([type])
+  .map((line) => `${line}\n`)
+  .join('')}
 let ${name}: ${type} = ${initial(type)};
 const listeners = new Set<() => void>();
 
@@ -330,68 +296,29 @@ export function ${hook(name)}(): ${type} {
   return { file: `src/stores/${name}.ts`, text };
 }
 
-function sampleFile(part: SkeletonPart, skeleton: Skeleton): SkeletonFile {
-  const known = new Set(skeleton.parts.map((one) => one.name));
-  const items = [...new Set(part.sample.flatMap(({ type }) => [...type.matchAll(/\b([A-Z]\w*)Item\b/g)].map((match) => match[1] ?? '')))]
-    .filter((name) => known.has(name))
-    .sort();
-  const lines = [
-    ...items.map((name) => `import type { ${name}Item } from '../parts/${name}';`),
-    ...(items.length > 0 ? [''] : []),
-    ...part.sample.map(
-      ({ name, type, value }) => `export const ${name}: ${value === undefined ? `${type} | undefined` : type} = ${valueCode(value)};`,
-    ),
-    '',
-  ];
-  return { file: `src/sample/${camelCase(part.name)}.ts`, text: lines.join('\n') };
-}
-
-const attributesText = (attributes: Readonly<Record<string, string>>): string =>
-  Object.entries(attributes)
-    .filter(([name]) => /^(class|lang|dir|data-[\w-]+)$/.test(name) && name !== 'data-group')
-    .map(([name, value]) => ` ${name}="${value.replace(/&/g, '&amp;').replace(/"/g, '&quot;').replace(/</g, '&lt;')}"`)
-    .join('');
-
 function frame(skeleton: Skeleton): SkeletonFile[] {
   const pages = skeleton.parts.filter((part) => part.role === 'page');
-  const [first, ...more] = pages;
-  const shown = more.reduceRight(
-    (otherwise, page) => `asked === '${page.name}' ? <${page.name} /> : ${otherwise}`,
-    first ? `<${first.name} />` : 'null',
-  );
+  const { asks, shown } = choice(skeleton, (page) => `<${page} />`);
   const main = [
     `import { createRoot } from 'react-dom/client';`,
     ...pages.map((page) => `import { ${page.name} } from './pages/${page.name}';`),
     `import './page.css';`,
     '',
-    ...(more.length > 0
-      ? [`// ?page=${more[0]?.name} shows another page.`, `const asked = new URLSearchParams(location.search).get('page');`]
-      : []),
+    ...asks,
     `const root = document.getElementById('root');`,
     `if (root) createRoot(root).render(${shown});`,
     '',
   ].join('\n');
-  const style =
-    skeleton.style === '' ? 'main, div { display: grid; gap: 8px; padding: 8px; border: 1px solid #ccc; }\n' : `${skeleton.style}\n`;
   return [
-    {
-      file: 'index.html',
-      text: `<!doctype html>\n<html${attributesText(skeleton.root)}>\n  <head>\n    <meta charset="utf-8" />\n    <title>${skeleton.name.replace(/[<&]/g, '')}</title>\n  </head>\n  <body${attributesText(skeleton.body)}>\n    <div id="root"></div>\n    <script type="module" src="/src/main.tsx"></script>\n  </body>\n</html>\n`,
-    },
-    {
-      file: 'package.json',
-      text: `${JSON.stringify({ name: kebab(pascalCase(skeleton.name) || 'skeleton'), private: true, type: 'module', scripts: { dev: 'vite', build: 'tsc && vite build' }, dependencies: { react: '^19.0.0', 'react-dom': '^19.0.0' }, devDependencies: { '@types/react': '^19.0.0', '@types/react-dom': '^19.0.0', typescript: '~5.9.0', vite: '^7.0.0' } }, undefined, 2)}\n`,
-    },
-    {
-      file: 'tsconfig.json',
-      text: `${JSON.stringify({ compilerOptions: { target: 'ES2022', lib: ['ES2023', 'DOM', 'DOM.Iterable'], module: 'ESNext', moduleResolution: 'bundler', jsx: 'react-jsx', strict: true, noEmit: true, skipLibCheck: true, types: ['vite/client'] }, include: ['src'] }, undefined, 2)}\n`,
-    },
-    {
-      file: 'vite.config.ts',
-      text: `import { defineConfig } from 'vite';\n\nexport default defineConfig({ esbuild: { jsx: 'automatic' } });\n`,
-    },
+    ...frameFiles(skeleton, {
+      main: 'main.tsx',
+      dependencies: { react: '^19.0.0', 'react-dom': '^19.0.0' },
+      devDependencies: { '@types/react': '^19.0.0', '@types/react-dom': '^19.0.0' },
+      compilerOptions: { jsx: 'react-jsx' },
+      build: 'tsc && vite build',
+      vite: `import { defineConfig } from 'vite';\n\nexport default defineConfig({ esbuild: { jsx: 'automatic' } });\n`,
+    }),
     { file: 'src/main.tsx', text: main },
-    { file: 'src/page.css', text: style },
   ];
 }
 
@@ -399,24 +326,8 @@ function frame(skeleton: Skeleton): SkeletonFile[] {
 export const reactWriter: SkeletonWriter = {
   framework: 'react',
   write(skeleton) {
-    const itemTypes = new Set(
-      skeleton.parts.flatMap((part) =>
-        [...part.props, ...part.sample].flatMap(({ type }) => [...type.matchAll(/\b([A-Z]\w*)Item\b/g)].map((match) => match[1] ?? '')),
-      ),
-    );
+    const itemTypes = listedParts(skeleton);
     const contexts = skeleton.parts.flatMap((part) => part.state.filter((one) => one.provided));
-    const stores = new Map(
-      skeleton.parts.flatMap((part) => part.taken.filter((one) => one.from === 'store').map((one) => [one.name, one])),
-    );
-    const foreign = [
-      ...new Set(
-        skeleton.parts.flatMap((part) =>
-          [...part.props, ...part.state, ...part.taken]
-            .flatMap(({ type }) => foreignTypes(type))
-            .concat(part.events.flatMap((event) => foreignTypes(event.payload))),
-        ),
-      ),
-    ].sort();
     const strangers = new Set<string>();
     const parts = skeleton.parts.map((part) => {
       const probe = new MarkupWriter(part);
@@ -427,12 +338,10 @@ export const reactWriter: SkeletonWriter = {
     return [
       ...frame(skeleton),
       ...parts,
-      ...skeleton.parts.filter((part) => part.sample.length > 0).map((part) => sampleFile(part, skeleton)),
+      ...skeleton.parts.filter((part) => part.sample.length > 0).map((part) => sampleFile(part, skeleton, 'parts')),
       ...contexts.map(contextFile),
-      ...[...stores.values()].map(storeFile),
-      ...(foreign.length > 0
-        ? [{ file: 'src/types.ts', text: `${foreign.map((name) => `export type ${name} = Record<string, unknown>;`).join('\n')}\n` }]
-        : []),
+      ...storesOf(skeleton).map(storeFile),
+      ...foreignFile(skeleton),
       ...(strangers.size > 0
         ? [
             {

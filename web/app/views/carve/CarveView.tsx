@@ -85,7 +85,12 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
 
   const wantsCode = state.show === 'skeleton' || state.show === 'code';
   const skeleton = useMemo(() => (wantsCode ? skeletonOf(plan, pages.trees, pages.sheetText) : undefined), [plan, pages, wantsCode]);
-  const files = useMemo(() => (skeleton ? (skeletonWriters[0]?.write(skeleton) ?? []) : []), [skeleton]);
+  const known = (name: string | undefined): boolean => skeletonWriters.some((one) => one.framework === name);
+  const framework = known(state.framework) ? state.framework : (project.frameworks?.find(known) ?? 'react');
+  const files = useMemo(
+    () => (skeleton ? (skeletonWriters.find((one) => one.framework === framework)?.write(skeleton) ?? []) : []),
+    [skeleton, framework],
+  );
 
   useEffect(() => {
     if (wrong) tell(wrong);
@@ -342,6 +347,9 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
           <SkeletonPanel
             files={files}
             file={state.file}
+            framework={framework ?? 'react'}
+            frameworks={skeletonWriters.map((one) => one.framework)}
+            onFramework={(framework) => go({ framework, file: undefined })}
             warning={pages.isLoading ? 'The pages are still being read.' : undefined}
             onFile={(file) => go({ file })}
             onDownload={saveSkeleton}

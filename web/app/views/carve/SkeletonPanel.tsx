@@ -1,17 +1,21 @@
 import type { SkeletonFile } from '@liana/core';
 import Button from '@mui/material/Button';
 import { Code } from '../../parts/Code';
+import { frameworkWords } from '../../parts/frameworks';
 
 type Props = {
   files: readonly SkeletonFile[];
   file: string | undefined;
+  framework: string;
+  frameworks: readonly string[];
   warning: string | undefined;
+  onFramework: (framework: string) => void;
   onFile: (file: string) => void;
   onDownload: () => void;
 };
 
 /** The plan as code to start from: each file can be read before it is taken. */
-export function SkeletonPanel({ files, file, warning, onFile, onDownload }: Props) {
+export function SkeletonPanel({ files, file, framework, frameworks, warning, onFramework, onFile, onDownload }: Props) {
   const parts = files.filter((one) => /src\/(pages|parts)\//.test(one.file));
   const shown = files.find((one) => one.file === file) ?? parts[0] ?? files[0];
   if (parts.length === 0)
@@ -25,6 +29,16 @@ export function SkeletonPanel({ files, file, warning, onFile, onDownload }: Prop
     <>
       <h2>Skeleton</h2>
       {warning && <p className="warn tidy">{warning}</p>}
+      <p className="row-of-controls">
+        <span>Written in</span>
+        <select aria-label="Framework" value={framework} onChange={(event) => onFramework(event.currentTarget.value)}>
+          {frameworks.map((one) => (
+            <option key={one} value={one}>
+              {frameworkWords([one])}
+            </option>
+          ))}
+        </select>
+      </p>
       <p className="row-of-controls">
         <span>File</span>
         <select aria-label="File" value={shown?.file} onChange={(event) => onFile(event.currentTarget.value)}>
@@ -40,7 +54,7 @@ export function SkeletonPanel({ files, file, warning, onFile, onDownload }: Prop
         <Code
           key={shown.file}
           excerpt={{ file: shown.file, line: 1, firstLine: 1, text: shown.text, marks: [], from: [] }}
-          caption="React"
+          caption={frameworkWords([framework])}
         />
       )}
     </>

@@ -5,6 +5,8 @@ export type CarveState = {
   readonly part: string | undefined;
   readonly show: Panel;
   readonly file: string | undefined;
+  /** The framework that the skeleton is written in. */
+  readonly framework: string | undefined;
 };
 
 export const panels = ['part', 'values', 'suggested', 'strands', 'skeleton', 'code'] as const;
@@ -28,6 +30,7 @@ export function parseCarveState(params: URLSearchParams): CarveState {
     part: params.get('part') ?? undefined,
     show: panels.find((panel) => panel === show) ?? (params.get('part') ? 'part' : 'values'),
     file: params.get('file') ?? undefined,
+    framework: params.get('framework') ?? undefined,
   };
 }
 
