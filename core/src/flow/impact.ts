@@ -1,10 +1,13 @@
 import type { TemplateUse } from '../model/facts';
 import { useById } from '../model/lookup';
-import type { Location } from '../model/span';
+import { contains, type Location, type Span } from '../model/span';
 import type { PlaceIndex } from '../model/tree';
-import { type Frame, type Spot, spotKey, valueOf } from './frames';
+import { walkTemplate } from '../model/walk';
+import { type Frame, type Graph, type Spot, spotKey, valueOf } from './frames';
+import type { Sink } from './sinks';
 import type { Step } from './step';
 import { codeAt } from './targets';
+import { forward } from './track';
 import type { Ways } from './way';
 
 /** What follows from a change of a value. */
@@ -48,10 +51,14 @@ function reached(ways: Ways, start: readonly Spot[]): Reached {
   return { spots, steps };
 }
 
+/** Frameworks that run a component's template again only where it reads what changed. */
+const byReading: ReadonlySet<string> = new Set(['vue', 'svelte']);
+
 /**
- * What renders, is computed and runs again when some states change, after the rules of a framework
- * that renders a component when its own state changes, when a context or store it reads does, and
- * when the component that wrote it renders, unless a memo finds that all it is given is the same.
+ * What renders, is computed and runs again when some states change. In React a component renders when
+ * its own state changes, when a context or store it reads does, and when the component that wrote it
+ * renders, unless a memo finds that all it is given is the same. In Vue and Svelte it does where its
+ * template reads what changed; what such a template puts under a condition or in a list may come anew.
  */
 export function impactOf(ways: Ways, states: readonly Spot[]): Impact {
   const { graph } = ways;
@@ -69,6 +76,10 @@ export function impactOf(ways: Ways, states: readonly Spot[]): Impact {
     const frame = graph.frames[spot.frame];
     const value = valueOf(graph, spot);
     if (!frame || frame.place < 0 || !value) continue;
+    if (byReading.has(frame.component?.framework ?? '')) {
+      for (const place of repaintedBy(ways, frame, spot)) renders.add(place);
+      continue;
+    }
     const isOwn =
       states.some((one) => one.frame === spot.frame && one.value === spot.value) && (value.kind === 'state' || value.kind === 'hook');
     const subscribes = value.kind === 'context' || value.kind === 'store' || (value.kind === 'hook' && isSubscription(frame, spot, ways));
@@ -93,6 +104,53 @@ export function impactOf(ways: Ways, states: readonly Spot[]): Impact {
   }
   for (const place of renders) spared.delete(place);
   return { renders: [...renders].sort((a, b) => a - b), spared: [...spared].sort((a, b) => a - b), ...consequences(ways, found, renders) };
+}
+
+/** The places that render because a template reads a value: its own, and those that it may put anew. */
+function repaintedBy({ graph }: Ways, frame: Frame, spot: Spot): Set<PlaceIndex> {
+  const places = new Set<PlaceIndex>();
+  const isVue = frame.component?.framework === 'vue';
+  // Vue renders a component when it is given something else, whether or not it shows it.
+  if (isVue && frame.body.values[spot.value]?.kind === 'prop') places.add(frame.place);
+  for (const sink of graph.indexOf(frame).sinks.get(spot.value) ?? []) {
+    if (!paintingSinks.has(sink.to) || !forward(sink.reading, spot.track)) continue;
+    places.add(frame.place);
+    // Content for a slot is part of this template, but run by the component that has the slot, while it renders.
+    const around = isVue ? useAround(frame, sink.reading.span) : undefined;
+    if (around) for (const place of placesOf(graph, frame.place, around)) places.add(place);
+    if (sink.to === 'decides') for (const place of placesWithin(graph, frame.place, sink.node.span)) places.add(place);
+  }
+  return places;
+}
+
+/** The innermost use of a component whose content a reading stands in. */
+function useAround(frame: Frame, reading: Span): TemplateUse | undefined {
+  let found: TemplateUse | undefined;
+  walkTemplate(frame.body.template ?? [], (node) => {
+    if (node.kind !== 'use' || !contains(node.span, reading)) return;
+    const isOwn = [...node.bindings, ...node.spreads].some((one) => contains(one.span, reading));
+    if (!isOwn && (!found || contains(found.span, node.span))) found = node;
+  });
+  return found;
+}
+
+const placesOf = ({ model, tree }: Graph, owner: PlaceIndex, use: TemplateUse): PlaceIndex[] =>
+  tree.places.flatMap((place) =>
+    place.owner === owner && place.use !== undefined && useById(model, place.use)?.node === use ? [place.index] : [],
+  );
+
+const paintingSinks: ReadonlySet<Sink['to']> = new Set(['prop', 'spread', 'attribute', 'shown', 'decides', 'handed']);
+
+/** The places whose use a component writes within a stretch of its template, and all below these. */
+function placesWithin({ model, tree }: Graph, owner: PlaceIndex, span: Span): PlaceIndex[] {
+  const found = new Set<PlaceIndex>();
+  for (const place of tree.places) {
+    const use = place.owner === owner && place.use !== undefined ? useById(model, place.use) : undefined;
+    const stands = use !== undefined && contains(span, use.node.span);
+    // Places stand after the one they hang below.
+    if (stands || found.has(place.parent)) found.add(place.index);
+  }
+  return [...found];
 }
 
 /** A hook that is no frame of its own, and gives what is kept outside components. */

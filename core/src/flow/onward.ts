@@ -67,7 +67,10 @@ function sinkSteps(ways: Ways, frame: Frame, sink: Sink, passed: Passed, spot: S
     case 'value':
     case 'first': {
       const value = frame.body.values[sink.value];
-      const kind = sink.to === 'first' ? 'starts' : localKind(passed.how);
+      // What a store is made of and stays in step with is what it gives; all else is where it starts.
+      const source = frame.body.values[spot.value]?.kind;
+      const isGiven = value?.kind === 'store' && (source === 'function' || source === 'derived' || source === 'state');
+      const kind = sink.to === 'value' ? localKind(passed.how) : isGiven ? 'gives' : 'starts';
       const hooked = value?.kind === 'hook' || value?.kind === 'context';
       return [
         {

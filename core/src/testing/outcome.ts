@@ -1,4 +1,5 @@
 import { type Frame, impactOf, type Spot, traceOf, valueOf, type Ways } from '../flow';
+import type { ChangeFact } from '../model/facts';
 import { contains, type Location } from '../model/span';
 import type { Rung } from '../flow';
 
@@ -93,10 +94,28 @@ export function outcomeOf(ways: Ways, component: string, event: string): Outcome
       if (rung.kind === 'hears') for (const at of rung.code) for (const run of heardAt(ways, at)) runs.add(run);
     }
   }
-  const impact = impactOf(
+  let impact = impactOf(
     ways,
     states.map((spot) => sourceOf(ways, spot)),
   );
+  // Effects that run because of it may set something in turn.
+  const followed = new Set<string>();
+  for (let effects = impact.effects; effects.some((one) => !one.always && !followed.has(key(one.at))); effects = impact.effects) {
+    for (const effect of effects) {
+      if (effect.always || followed.has(key(effect.at))) continue;
+      followed.add(key(effect.at));
+      for (const { frame, changes } of changesAt(ways, effect.at)) {
+        for (const change of changes) {
+          sets.add(`${frame.file}:${change.span.start}`);
+          states.push({ frame: frame.index, value: change.value, track: change.path ?? [] });
+        }
+      }
+    }
+    impact = impactOf(
+      ways,
+      states.map((spot) => sourceOf(ways, spot)),
+    );
+  }
   const nameAt = (place: number): string => ways.graph.frames[place]?.name ?? '';
   return { runs, sets, raises, renders: new Set(impact.renders.map(nameAt)), shows: new Set(impact.shows.map(nameAt)) };
 }
@@ -129,5 +148,14 @@ function heardAt({ graph }: Ways, at: Location): string[] {
             return facts ? [`${frame.file}:${facts.span.start}`] : [];
           }),
         ),
+  );
+}
+
+/** What the actions at a place change, in each frame that has them. */
+function changesAt({ graph }: Ways, at: Location): { frame: Frame; changes: readonly ChangeFact[] }[] {
+  return graph.frames.flatMap((frame) =>
+    frame.file !== at.file
+      ? []
+      : frame.body.actions.flatMap((action) => (action.span.start === at.start ? [{ frame, changes: action.changes }] : [])),
   );
 }

@@ -169,12 +169,14 @@ function frame(skeleton: Skeleton): SkeletonFile[] {
       devDependencies: { '@vitejs/plugin-vue': '^6.0.0' },
       compilerOptions: { jsx: 'preserve' },
       build: 'vite build',
-      vite: `import vue from '@vitejs/plugin-vue';
-import { defineConfig } from 'vite';
-
-// A tag with a hyphen is the platform’s, not a component.
-export default defineConfig({ plugins: [vue({ template: { compilerOptions: { isCustomElement: (tag) => tag.includes('-') } } })] });
-`,
+      vite: [
+        "import vue from '@vitejs/plugin-vue';",
+        "import { defineConfig } from 'vite';",
+        '',
+        '// A tag with a hyphen is the platform’s, not a component.',
+        "export default defineConfig({ plugins: [vue({ template: { compilerOptions: { isCustomElement: (tag) => tag.includes('-') } } })] });",
+        '',
+      ].join('\n'),
     }),
     { file: 'src/main.ts', text: main },
   ];

@@ -42,6 +42,21 @@ export const importVue = (...names: string[]): string => names.map((name) => `im
 export const importSvelte = (...names: string[]): string => names.map((name) => `import ${name} from './${name}.svelte';`).join(' ');
 const all = (rungs: readonly string[]): EachFramework<readonly string[]> => ({ react: rungs, vue: rungs, svelte: rungs });
 
+const still: Sources = {
+  react: react(
+    `function Still() { return <p/>; }\nfunction Shell({ children }) { return <i>{children}</i>; }\nexport function App() { const [a] = useState(1); return <><Still/><Shell><b>{a}</b></Shell></>; }`,
+  ),
+  vue: vue({
+    'App.vue': [`import { ref } from 'vue'; ${importVue('Still', 'Shell')}\nconst a = ref(1);`, '<Still/><Shell><b>{{ a }}</b></Shell>'],
+    'Still.vue': ['', '<p/>'],
+    'Shell.vue': ['', '<i><slot/></i>'],
+  }),
+  svelte: svelte({
+    'App.svelte': [`${importSvelte('Still', 'Shell')}\nlet a = $state(1);`, '<Still/><Shell><b>{a}</b></Shell>'],
+    'Still.svelte': ['', '<p/>'],
+    'Shell.svelte': ['let { children } = $props();', '<i>{@render children()}</i>'],
+  }),
+};
 const vueLeaf: Part = ["defineProps(['a']);", '<p>{{ a }}</p>'];
 const svLeaf: Part = ['let { a } = $props();', '<p>{a}</p>'];
 const rLeaf = 'function Leaf({ a }) { return <p>{a}</p>; }\n';
@@ -416,6 +431,24 @@ const chan: Sources = {
 
 /** Traces of the same construct in each framework. */
 export const alike: readonly AlikeCase[] = [
+  {
+    name: 'what renders when a value in a slot changes',
+    sources: still,
+    of: 'App.a',
+    ask: 'impact',
+    rungs: {
+      react: ['App owns a', 'App paints App | painted', '  Still reads Still | read', 'Shell reads Shell | read'],
+      vue: ['App owns a', 'App paints App | painted', 'Shell reads Shell | read'],
+      svelte: ['App owns a', 'App paints App | painted'],
+    },
+  },
+  {
+    name: 'what renders when a value is handed down',
+    sources: drill,
+    of: 'App.a',
+    ask: 'impact',
+    rungs: all(['App owns a', 'App reads App | read', 'Mid reads Mid | read', 'Leaf paints Leaf | painted']),
+  },
   {
     name: 'a value drilled',
     sources: drill,

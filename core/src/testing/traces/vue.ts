@@ -321,10 +321,10 @@ export const vueOwn: readonly TraceCase[] = [
     ask: 'goes',
     rungs: [
       'keeper.js owns name',
-      '  keeper.js starts useKeeper',
+      '  keeper.js gives useKeeper',
       '  App takes keeper.name',
       'keeper.js derives loud',
-      'keeper.js starts useKeeper',
+      'keeper.js gives useKeeper',
       'App takes keeper.loud',
       'App paints keeper.loud | painted',
     ],

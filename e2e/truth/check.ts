@@ -1,0 +1,205 @@
+import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { expect, type Page } from '@playwright/test';
+import { build } from 'vite';
+import { analyse, loadCompilers, makeWays, unfold, type Ways } from '@liana/core';
+import { type Outcome, outcomeOf } from '../../core/src/testing/outcome';
+import type { Mark } from './instrument';
+import { instrument } from './instrument';
+
+// An address that counts as safe, so that the page has all that a page over TLS has; nothing listens there.
+const host = 'http://localhost:4399';
+
+/** Something a user does on a page of the demo. */
+export type Interaction = {
+  readonly name: string;
+  /** The address of the page, and its name where the demo has a tree for each. */
+  readonly at: string;
+  readonly page: string;
+  /** The element’s component, and the events that the platform raises on it, as its template spells them. */
+  readonly component: string;
+  readonly events: readonly string[];
+  readonly before?: (page: Page) => Promise<void>;
+  readonly act: (page: Page) => Promise<void>;
+  /** Frameworks in which it leaves no mark: a field’s own text is kept without a line of script. */
+  readonly quietIn?: readonly string[];
+};
+
+export type Truth = {
+  readonly framework: 'react' | 'vue' | 'svelte';
+  readonly interactions: readonly Interaction[];
+  /** Finds the component that wrote an element; runs in the page. */
+  readonly ownerOf: (node: Node) => string | undefined;
+};
+
+const aspects = ['runs', 'sets', 'raises', 'renders', 'shows'] as const satisfies readonly (keyof Outcome)[];
+
+/** Builds a demo with its marks, in the framework’s development form; the folder it is in. */
+async function buildMarked(root: string, framework: Truth['framework']): Promise<{ folder: string; places: ReadonlySet<string> }> {
+  const places = new Set<string>();
+  const outDir = mkdtempSync(path.join(tmpdir(), 'towpath-marked-'));
+  const before = process.env['NODE_ENV'];
+  process.env['NODE_ENV'] = 'development';
+  try {
+    await build({
+      root,
+      configFile: path.join(root, 'vite.config.ts'),
+      mode: 'development',
+      logLevel: 'error',
+      define: { 'process.env.NODE_ENV': '"development"' },
+      plugins: [instrument(root, framework, places)],
+      build: { outDir, emptyOutDir: true, minify: false },
+    });
+  } finally {
+    process.env['NODE_ENV'] = before ?? 'test';
+  }
+  return { folder: outDir, places };
+}
+
+const types: Readonly<Record<string, string>> = { '.html': 'text/html', '.js': 'text/javascript', '.css': 'text/css' };
+
+/** Serves a built application under an address that only this page knows. */
+async function serve(page: Page, folder: string, ownerOf: Truth['ownerOf']): Promise<void> {
+  await page.route(`${host}/**`, (route) => {
+    const asked = new URL(route.request().url()).pathname;
+    const file = asked.startsWith('/assets/') ? asked : '/index.html';
+    return route.fulfill({ body: readFileSync(path.join(folder, file)), contentType: types[path.extname(file)] ?? 'text/plain' });
+  });
+  await page.addInitScript(`window.__ownerOf = ${ownerOf.toString()}`);
+  await page.addInitScript(() => {
+    const { __ownerOf: ownerOf } = window as unknown as { __ownerOf: Truth['ownerOf'] };
+    const marks: unknown[] = [];
+    const painted = new Set<string>();
+    const told = { marks, painted };
+    Object.assign(window, { __mark: (mark: unknown) => marks.push(mark), __told: told });
+    document.addEventListener('DOMContentLoaded', () => {
+      new MutationObserver((records) => {
+        const written = new Map<Node, Set<string>>();
+        for (const record of records) {
+          // Only what stood there before all of these counts: a framework may write and take back.
+          const names = written.get(record.target) ?? new Set();
+          const name = record.type === 'childList' ? '' : (record.attributeName ?? '#text');
+          if (name !== '' && names.has(name)) continue;
+          written.set(record.target, names.add(name));
+          if (record.type === 'childList') {
+            // A comment is where a framework remembers a place; it shows nothing.
+            for (const node of record.addedNodes)
+              if (node.nodeType !== 8) painted.add(ownerOf(node.nodeType === 1 ? node : record.target) ?? '');
+            continue;
+          }
+          // A framework may write what stood there before; that shows nothing new.
+          const now =
+            record.type === 'attributes' ? (record.target as Element).getAttribute(record.attributeName ?? '') : record.target.nodeValue;
+          if (now !== record.oldValue) painted.add(ownerOf(record.target) ?? '');
+        }
+      }).observe(document.body, {
+        subtree: true,
+        childList: true,
+        attributes: true,
+        attributeOldValue: true,
+        characterData: true,
+        characterDataOldValue: true,
+      });
+    });
+  });
+}
+
+function filesOf(folder: string, prefix = ''): { file: string; text: string }[] {
+  return readdirSync(path.join(folder, prefix), { withFileTypes: true }).flatMap((entry) => {
+    const file = path.posix.join(prefix, entry.name);
+    if (entry.isDirectory()) return entry.name === 'node_modules' ? [] : filesOf(folder, file);
+    return /\.(tsx?|json|vue|svelte)$/.test(file) ? [{ file, text: readFileSync(path.join(folder, file), 'utf8') }] : [];
+  });
+}
+
+function waysTo(root: string, name: string): Ways {
+  const files = filesOf(root);
+  const { model } = analyse(
+    files,
+    files.filter((one) => one.file.endsWith('.json')),
+  );
+  const page = model.pages.find((one) => one.name === name);
+  if (!page) throw new Error(`No page ${name}`);
+  return makeWays(model, unfold(model, page));
+}
+
+type Told = {
+  readonly runs: Set<string>;
+  readonly sets: Set<string>;
+  readonly raises: Set<string>;
+  readonly renders: Set<string>;
+  readonly shows: Set<string>;
+};
+
+async function toldBy(page: Page): Promise<Told> {
+  const { marks, painted } = await page.evaluate(() => {
+    const told = (window as unknown as { __told: { marks: Mark[]; painted: Set<string> } }).__told;
+    return { marks: told.marks, painted: [...told.painted] };
+  });
+  const of = (kind: Mark['kind']): Set<string> => new Set(marks.filter((mark) => mark.kind === kind).map((mark) => mark.what));
+  return {
+    runs: of('run'),
+    sets: of('set'),
+    raises: of('raise'),
+    renders: of('render'),
+    shows: new Set(painted.filter((name) => name !== '')),
+  };
+}
+
+/** What Liana says that follows from an interaction, over all its events; of what stands in scripts only what has a mark. */
+function saidOf(ways: Ways, one: Interaction, marked: ReadonlySet<string> | undefined): Outcome {
+  const all = one.events.map((event) => outcomeOf(ways, one.component, event));
+  const union = (aspect: keyof Outcome): Set<string> => new Set(all.flatMap((outcome) => [...outcome[aspect]]));
+  const inScripts = (aspect: keyof Outcome): Set<string> => new Set([...union(aspect)].filter((place) => marked?.has(place) ?? true));
+  return {
+    runs: inScripts('runs'),
+    sets: inScripts('sets'),
+    raises: inScripts('raises'),
+    renders: union('renders'),
+    shows: union('shows'),
+  };
+}
+
+/** Does all interactions in the running demo, and compares what happens with what Liana says. */
+export async function checkTruth(page: Page, { framework, interactions, ownerOf }: Truth): Promise<void> {
+  page.setDefaultTimeout(5_000);
+  const root = fileURLToPath(new URL(`../../demo/${framework}/sound`, import.meta.url));
+  await loadCompilers(['a.vue', 'a.svelte']);
+  const { folder, places } = await buildMarked(root, framework);
+  await serve(page, folder, ownerOf);
+  const sums = Object.fromEntries(aspects.map((aspect) => [aspect, { said: 0, seen: 0, both: 0 }]));
+  for (const one of interactions) {
+    const said = saidOf(waysTo(root, one.page), one, framework === 'react' ? undefined : places);
+    await page.mouse.move(0, 0);
+    await page.goto('about:blank');
+    await page.goto(`${host}${one.at}`);
+    await expect(page.getByText('Towpath')).toBeVisible();
+    await one.before?.(page);
+    await page.waitForTimeout(50);
+    await page.evaluate(() => {
+      const told = (window as unknown as { __told: { marks: unknown[]; painted: Set<string> } }).__told;
+      told.marks.length = 0;
+      told.painted.clear();
+    });
+    await one.act(page);
+    await page.waitForTimeout(80);
+    const seen = await toldBy(page);
+    const happened = aspects.reduce((sum, aspect) => sum + seen[aspect].size, 0);
+    if (!one.quietIn?.includes(framework)) expect(happened, `${one.name}: something happened`).toBeGreaterThan(0);
+    for (const aspect of aspects) {
+      // Svelte has no rendering of a component as a whole.
+      if (aspect === 'renders' && framework === 'svelte') continue;
+      const both = [...seen[aspect]].filter((what) => said[aspect].has(what));
+      const missed = [...seen[aspect]].filter((what) => !said[aspect].has(what));
+      expect(missed, `${one.name}: ${aspect} that were not foretold; foretold were ${[...said[aspect]].join(', ')}`).toEqual([]);
+      const sum = sums[aspect];
+      if (sum) Object.assign(sum, { said: sum.said + said[aspect].size, seen: sum.seen + seen[aspect].size, both: sum.both + both.length });
+    }
+  }
+  for (const [aspect, { said, seen, both }] of Object.entries(sums))
+    console.log(
+      `${framework}, ${aspect}: precision ${said === 0 ? '–' : (both / said).toFixed(2)}, recall ${seen === 0 ? '–' : (both / seen).toFixed(2)} (${both} of ${said} foretold, ${seen} seen)`,
+    );
+}
