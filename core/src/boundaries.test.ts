@@ -23,6 +23,7 @@ const packages = new Set([
   '@vue/compiler-dom',
   'svelte/compiler',
   'fastest-levenshtein',
+  'globals',
   'ignore',
   'joi',
   'jsonc-parser',

@@ -1,4 +1,5 @@
 export { strandsOf, type Strands } from './strands';
+export { indexBody } from './sinks';
 export { orderColumns } from './columns';
 export { bodyFlow, followValue, type BodyFlow, type Carried, type ValueFlow } from './body';
 export {

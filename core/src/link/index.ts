@@ -380,6 +380,6 @@ function asTarget(meant: Meant): Target {
     case 'outside':
       return { kind: 'outside', module: meant.module, name: meant.name };
     case 'unresolved':
-      return { kind: 'unresolved', reason: meant.reason };
+      return { kind: 'unresolved', reason: meant.reason, ...(meant.undeclared ? { undeclared: true } : {}) };
   }
 }

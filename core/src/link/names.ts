@@ -9,7 +9,7 @@ export type Meant =
   | { readonly kind: 'shared'; readonly file: FilePath; readonly fact: SharedFact }
   | { readonly kind: 'namespace'; readonly file: FilePath }
   | { readonly kind: 'outside'; readonly module: string; readonly name: string }
-  | { readonly kind: 'unresolved'; readonly reason: string };
+  | { readonly kind: 'unresolved'; readonly reason: string; readonly undeclared?: true };
 
 /** A component that a function of the project made of another, and where that function stands. */
 export type MadeComponent = { readonly file: FilePath; readonly facts: ComponentFacts };
@@ -146,7 +146,7 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     if (owner && rest.length > 0) return { kind: 'shared', file, fact: { kind: 'value', name: dotted, span: owner.nameSpan } };
     if (index.facts.types.some((type) => type.name === root))
       return { kind: 'shared', file, fact: { kind: 'value', name: root, span: { start: 0, end: 0 } } };
-    return { kind: 'unresolved', reason: `${root} is not declared or imported in ${file}` };
+    return { kind: 'unresolved', reason: `${root} is not declared or imported in ${file}`, undeclared: true };
   }
 
   /** Keys under which functions give something: who calls them is not followed, so nothing is known to be missing. */

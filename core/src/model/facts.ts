@@ -119,7 +119,16 @@ export type ComponentFacts = BodyFacts & {
   readonly memo?: true;
   /** What it gives to who holds a handle on it: members with what each is. */
   readonly exposes?: readonly Reading[];
+  /** Names that its markup reads and nothing declares; absent for none, and where not all declarations can be seen. */
+  readonly undeclared?: readonly NameFact[];
+  /** Events whose subscriptions something in it ends: their names, `timer`, or an empty text for any; absent for none. */
+  readonly endings?: readonly string[];
+  /** What raises its events is handed on: others may raise any of them. */
+  readonly raisesUnseen?: true;
 };
+
+/** A name as it is written. */
+export type NameFact = { readonly name: string; readonly span: Span };
 
 export type ProvideFact = { readonly source: string; readonly span: Span; readonly readings: readonly Reading[] };
 
@@ -279,7 +288,8 @@ export type HearFact = {
   /** The function, where it is a value. */
   readonly reading?: Reading;
   readonly span: Span;
-  readonly undone: boolean;
+  /** It ends by itself: heard once, or until a signal. */
+  readonly ends: boolean;
 };
 
 export type ActionKind = 'handler' | 'effect' | 'lifecycle' | 'computation' | 'render';
@@ -300,6 +310,8 @@ export type ActionFact = {
   readonly hears: readonly HearFact[];
   /** The declared dependencies of an effect or a memo; absent where none are declared. */
   readonly follows?: readonly Reading[];
+  /** A comment says that the list of what is followed is short on purpose. */
+  readonly unfollowedOnPurpose?: true;
   /** A reducer: the kinds of action it tells apart, each with its lines. */
   readonly cases?: readonly { readonly told: string; readonly span: Span }[];
   readonly cleansUp: boolean;

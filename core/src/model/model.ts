@@ -94,7 +94,8 @@ export type Target =
   | { readonly kind: 'outside'; readonly module: string; readonly name: string }
   /** Held by a value: which one is known only while running. */
   | { readonly kind: 'dynamic' }
-  | { readonly kind: 'unresolved'; readonly reason: string };
+  /** `undeclared`: the file itself neither declares nor imports the name. */
+  | { readonly kind: 'unresolved'; readonly reason: string; readonly undeclared?: true };
 
 export type Use = {
   readonly id: UseId;

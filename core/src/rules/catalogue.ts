@@ -4,6 +4,17 @@ import type { Framework } from '../model/facts';
 /** Names that a rule found, to be put into its sentences. */
 export type Words = Readonly<Record<string, string>>;
 
+/** The fault and the sound form, as code. */
+export type HelpForm = { readonly fault: string; readonly sound: string };
+
+/** What a rule's page of help says. `fault` and `sound` are React's, or that of the first framework it is about. */
+export type Help = HelpForm & {
+  readonly what: string;
+  readonly why: string;
+  /** The forms of other frameworks, where they differ. */
+  readonly forms?: Readonly<Partial<Record<Framework, HelpForm>>>;
+};
+
 export type Entry = {
   readonly severity: Severity;
   /** Which of the two tables of findings it belongs to. */
@@ -11,8 +22,8 @@ export type Entry = {
   readonly title: string;
   readonly message: (words: Words) => string;
   readonly consequence: (words: Words, framework: Framework) => string;
-  readonly fix: (words: Words) => string;
-  readonly help: { readonly what: string; readonly why: string; readonly fault: string; readonly sound: string };
+  readonly fix: (words: Words, framework: Framework) => string;
+  readonly help: Help;
 };
 
 /** All that Liana says about its findings, one entry a rule, in the order of the list. */
@@ -103,6 +114,275 @@ export const catalogue = {
       why: 'The key is how the framework knows which item a part belonged to before. Without it, state moves to the wrong item.',
       fault: '{passages.filter(waiting).map((passage, index) => (\n  <PassageRow key={index} passage={passage} />\n))}',
       sound: '{passages.filter(waiting).map((passage) => (\n  <PassageRow key={passage.id} passage={passage} />\n))}',
+    },
+  },
+  'two-way-half': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'A two-way binding with one half',
+    message: ({ target, prop, half }) => `${prop} is bound both ways, and ${target} has ${half}.`,
+    consequence: ({ target, prop, field }, framework) =>
+      field
+        ? `React puts ${prop} back after every key: the user cannot change the <${field}>.`
+        : framework === 'svelte'
+          ? `${target} does not mark ${prop} as bindable: in development Svelte throws as soon as it is written to, and what changes inside never comes back.`
+          : `What changes inside ${target} never comes back, and the owner's value stays as it was.`,
+    fix: ({ target, prop, field }, framework) =>
+      field
+        ? `Give the <${field}> an onChange that sets the value, use default${prop === 'checked' ? 'Checked' : 'Value'}, or mark it readOnly.`
+        : framework === 'svelte'
+          ? `Declare ${prop} with $bindable() in ${target}, or pass it one way.`
+          : `Declare ${prop} with defineModel in ${target}, or raise update:${prop} where it changes, or pass it one way.`,
+    help: {
+      what: 'A two-way binding onto a component that has only the value, only the change, or neither; in React a field with a value and nothing that follows its change.',
+      why: 'Half a binding looks right on the first rendering. It fails when somebody uses it: the change is lost, or the field does not move.',
+      fault: '<input value={boat} />',
+      sound: '<input value={boat} onChange={(event) => setBoat(event.target.value)} />',
+      forms: {
+        vue: {
+          fault: '<DateField v-model="eta" />\n\n// DateField.vue\ndefineProps<{ modelValue: string }>();',
+          sound: '// DateField.vue\nconst eta = defineModel<string>();',
+        },
+        svelte: {
+          fault: '<DateField bind:value={eta} />\n\n// DateField.svelte\nlet { value } = $props();',
+          sound: '// DateField.svelte\nlet { value = $bindable() } = $props();',
+        },
+      },
+    },
+  },
+  'event-never-raised': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'A listener for an event that never comes',
+    message: ({ target, event }) => `${event} is listened for, and ${target} never raises it.`,
+    consequence: ({ target, event }, framework) =>
+      framework === 'react'
+        ? `${target} takes ${event} and never calls it, so the function given here never runs.`
+        : `Nothing inside ${target} raises it, so the function given here never runs.`,
+    fix: ({ target, event }) => `Raise ${event} in ${target} where it happens, or take the listener away.`,
+    help: {
+      what: 'A use listens for an event, or gives a declared callback, that the component never raises, forwards or lets through.',
+      why: 'The handler looks alive and is dead. Often the event was renamed in the component, or it comes from a part further down that does not pass it on.',
+      fault:
+        'function StatusPill({ status }: { status: Status; onClear: () => void }) { … }\n\n<StatusPill status={status} onClear={clear} />',
+      sound:
+        'function StatusPill({ status, onClear }: { status: Status; onClear: () => void }) {\n  return <button onClick={onClear}>{status}</button>;\n}',
+      forms: {
+        vue: {
+          fault: '<StatusPill @cleared="clear" />\n\n// StatusPill.vue\nconst emit = defineEmits<{ clear: [] }>();',
+          sound: '<StatusPill @clear="clear" />',
+        },
+        svelte: {
+          fault: '<StatusPill on:clear={clear} />\n\n// StatusPill.svelte\nlet { onclear } = $props();',
+          sound: '<StatusPill onclear={clear} />',
+        },
+      },
+    },
+  },
+  'handler-missing': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'A handler that does not exist',
+    message: ({ component, name, listener, near }) =>
+      `${component} gives ${listener} the handler ${name}, which nothing declares${near ? `; ${near} is declared` : ''}.`,
+    consequence: (_, framework) =>
+      framework === 'vue'
+        ? 'Vue gives no warning for it: the event is raised and nothing happens.'
+        : 'The component throws as soon as it renders, or when the event is raised.',
+    fix: ({ name, near }) => (near ? `Write ${near} instead of ${name}.` : `Declare ${name} in the script, or take it away.`),
+    help: {
+      what: 'Markup names a function for an event, and neither the script nor the framework has one of that name.',
+      why: 'Renaming a function in the script does not rename it in the markup.',
+      fault: '<button @click="clearAl">Clear</button>',
+      sound: '<button @click="clearAll">Clear</button>',
+      forms: { svelte: { fault: '<button onclick={clearAl}>Clear</button>', sound: '<button onclick={clearAll}>Clear</button>' } },
+    },
+  },
+  'name-unknown': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'Markup reads a name that nothing declares',
+    message: ({ component, name, near }) =>
+      `The markup of ${component} reads ${name}, which nothing declares${near ? `; ${near} is declared` : ''}.`,
+    consequence: ({ name }, framework) =>
+      framework === 'vue'
+        ? `Vue reads undefined for ${name}, warns in development, and shows nothing there.`
+        : `${name} is not defined: the component throws when it renders.`,
+    fix: ({ name, near }) => (near ? `Write ${near} instead of ${name}.` : `Declare ${name} in the script, or take it away.`),
+    help: {
+      what: 'Markup reads a name that script, block, language, platform and framework do not have.',
+      why: 'It is undefined while running. In a condition it hides a part for ever; in a text it leaves a gap.',
+      fault: '<p v-if="isOpne">{{ label }}</p>',
+      sound: '<p v-if="isOpen">{{ label }}</p>',
+      forms: { svelte: { fault: '{#if isOpne}<p>{label}</p>{/if}', sound: '{#if isOpen}<p>{label}</p>{/if}' } },
+    },
+  },
+  'component-unknown': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'A component that is not there',
+    message: ({ owner, tag, near }) => `${owner} uses ${tag}, which is neither declared nor imported${near ? `; ${near} exists` : ''}.`,
+    consequence: ({ tag }, framework) =>
+      framework === 'vue'
+        ? `Vue writes an unknown element <${tag}> into the page, which shows nothing.`
+        : `${tag} is not defined: rendering throws.`,
+    fix: ({ tag, near }) => (near ? `Write ${near} and import it.` : `Import ${tag}, or take it away.`),
+    help: {
+      what: 'A tag looks like a component and resolves to nothing: not imported, not registered, not defined, or misspelt.',
+      why: 'A lost import after a move, or a name that was changed elsewhere.',
+      fault: 'export function LockCard() {\n  return <LevelGuage level={2} />;\n}',
+      sound: "import { LevelGauge } from './LevelGauge';\n\nexport function LockCard() {\n  return <LevelGauge level={2} />;\n}",
+    },
+  },
+  'slot-nowhere': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'Content that is shown nowhere',
+    message: ({ target, content }) => `${target} is given ${content}, and renders it nowhere.`,
+    consequence: ({ content }) => `The ${content} is dropped without a word.`,
+    fix: ({ target, slot }, framework) =>
+      framework === 'react' || (framework === 'svelte' && slot === 'children')
+        ? `Render children in ${target}, or take the content away.`
+        : `Put a slot${slot === 'children' ? '' : ` named ${(slot ?? '').replace('#', '')}`} into ${target}, or take the content away.`,
+    help: {
+      what: 'A use gives content for a slot, or between its tags, that the component does not render.',
+      why: 'The text is in the source and not on the page. Often a slot was renamed, or a wrapper lost its children in a refactor.',
+      fault:
+        'function Panel({ title }: { title: string }) {\n  return <section><h2>{title}</h2></section>;\n}\n\n<Panel title="Locks"><LockList /></Panel>',
+      sound:
+        'function Panel({ title, children }: { title: string; children: ReactNode }) {\n  return <section><h2>{title}</h2>{children}</section>;\n}',
+      forms: {
+        vue: {
+          fault: '<Panel>\n  <template #foot>…</template>\n</Panel>\n\n<!-- Panel.vue --> <slot name="footer" />',
+          sound: '<template #footer>…</template>',
+        },
+        svelte: {
+          fault: '<Panel><LockList /></Panel>\n\n<!-- Panel.svelte --> <h2>{title}</h2>',
+          sound: '<!-- Panel.svelte --> <h2>{title}</h2>{@render children()}',
+        },
+      },
+    },
+  },
+  'change-unseen': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'A change that nobody notices',
+    message: ({ component, state }) => `${component} changes ${state} in place, and never sets it.`,
+    consequence: ({ state }) => `React compares ${state} by identity: it is the same list or object, so nothing renders again.`,
+    fix: ({ state }) =>
+      `Make a new value and set it: set${(state ?? '').charAt(0).toUpperCase()}${(state ?? '').slice(1)}([...${state ?? ''}, one]).`,
+    help: {
+      what: 'A list or an object that is held as state is changed inside, and the state is not set to a new one.',
+      why: 'The data is right and the page is old. It looks as if the click did nothing, until something else renders the part.',
+      fault: 'const [notes, setNotes] = useState([]);\nconst add = (note) => notes.push(note);',
+      sound: 'const [notes, setNotes] = useState([]);\nconst add = (note) => setNotes([...notes, note]);',
+    },
+  },
+  'channel-unpaired': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'A message with one end',
+    message: ({ component, event, does, near }) =>
+      does === 'sends'
+        ? `${component} sends ${event}, and nothing in the project waits for it${near ? `; ${near} is waited for` : ''}.`
+        : `${component} waits for ${event}, and nothing in the project sends it; ${near} is sent.`,
+    consequence: ({ does }) => (does === 'sends' ? 'It is sent into nothing.' : 'Its handler never runs.'),
+    fix: ({ event, near }) =>
+      near ? `Use one name at both ends: ${near} or ${event}.` : `Listen for ${event} where it matters, or stop sending it.`,
+    help: {
+      what: 'An event of the project’s own is sent over the document or the window with nobody to hear it, or waited for under a name that is close to one that is sent.',
+      why: 'The two ends agree by a text alone. Nothing tells when one of them is renamed.',
+      fault: "window.dispatchEvent(new CustomEvent('alarm-raised'));\n\nwindow.addEventListener('alarm-rased', show);",
+      sound: "window.addEventListener('alarm-raised', show);",
+    },
+  },
+  'endless-render': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'Rendering without an end',
+    message: ({ circle }) => `${circle}, without a condition.`,
+    consequence: () => 'Rendering never comes to an end: the page freezes or the stack overflows.',
+    fix: ({ component }) => `Put a condition, or a list that gets shorter, between ${component} and itself.`,
+    help: {
+      what: 'Components render each other, or themselves, without a condition or a list in between.',
+      why: 'A part that holds itself must stop somewhere.',
+      fault: 'function Thread({ talk }) {\n  return <div>{talk.text}<Thread talk={talk.reply} /></div>;\n}',
+      sound: 'function Thread({ talk }) {\n  return <div>{talk.text}{talk.reply && <Thread talk={talk.reply} />}</div>;\n}',
+    },
+  },
+  'prop-copied': {
+    severity: 'risk',
+    about: 'broken binding',
+    title: 'State that starts from a prop and stays behind',
+    message: ({ component, prop, state }) => `${component} copies ${prop} into ${state} once, and its owner gives another one later.`,
+    consequence: ({ prop, state }) => `When the owner's value changes, ${state} still holds the first ${prop}.`,
+    fix: ({ component, prop, state }) =>
+      `Use ${prop} itself, key ${component} by what it belongs to, or name it initial${(prop ?? '').charAt(0).toUpperCase()}${(prop ?? '').slice(1)} if ${state} is meant to go its own way.`,
+    help: {
+      what: 'State takes its first value from a prop and nothing puts later values into it, while some use gives a value that changes.',
+      why: 'The first value is taken once, when the part is mounted. Then two sources say different things.',
+      fault: 'function NoteField({ note }) {\n  const [text, setText] = useState(note);',
+      sound: '<NoteField key={shift.id} note={shift.note} />',
+    },
+  },
+  'stale-reading': {
+    severity: 'risk',
+    about: 'broken binding',
+    title: 'A reading that stays behind',
+    message: ({ component, value, action }) => `${action} in ${component} reads ${value} and does not follow it.`,
+    consequence: ({ value, action }) => `When ${value} changes, ${action} still sees the value of the rendering that it was made in.`,
+    fix: ({ value, action }) => `Add ${value} to what ${action} follows, or read it through a ref if only the latest value is wanted.`,
+    help: {
+      what: 'An effect, a callback or a memo with a list of what it follows reads a value that is not in the list, and that value changes.',
+      why: 'The function keeps the values of the rendering in which it was made. It works on the first try and fails after a change.',
+      fault: 'const save = useCallback(() => send(note), []);',
+      sound: 'const save = useCallback(() => send(note), [note]);',
+    },
+  },
+  'subscription-kept': {
+    severity: 'risk',
+    about: 'broken binding',
+    title: 'A subscription that is never ended',
+    message: ({ component, what }) => `${component} begins to hear ${what} and never stops.`,
+    consequence: ({ component, what }) =>
+      `After ${component} is gone its handler still runs, and each new ${component} adds another one to ${what}.`,
+    fix: (_, framework) =>
+      framework === 'vue'
+        ? 'End it in onUnmounted, with the same function on the same target.'
+        : framework === 'svelte'
+          ? 'Return a function from onMount, or from the effect, that ends it.'
+          : 'Return a function from the effect that ends it, with the same function on the same target.',
+    help: {
+      what: 'At the start of its life a component listens to the window, the document, a channel or a timer, and nothing ends that when the component goes.',
+      why: 'The handler keeps the component alive and runs for parts that nobody sees. After ten visits to the page it runs ten times.',
+      fault: "useEffect(() => {\n  window.addEventListener('resize', measure);\n}, []);",
+      sound:
+        "useEffect(() => {\n  window.addEventListener('resize', measure);\n  return () => window.removeEventListener('resize', measure);\n}, []);",
+      forms: {
+        vue: {
+          fault: "onMounted(() => window.addEventListener('resize', measure));",
+          sound:
+            "onMounted(() => window.addEventListener('resize', measure));\nonUnmounted(() => window.removeEventListener('resize', measure));",
+        },
+        svelte: {
+          fault: "onMount(() => {\n  window.addEventListener('resize', measure);\n});",
+          sound: '<svelte:window onresize={measure} />',
+        },
+      },
+    },
+  },
+  'context-unread': {
+    severity: 'tidy',
+    about: 'broken binding',
+    title: 'A context that nobody takes',
+    message: ({ owner, context }) => `${owner} provides ${context}, and nothing takes it.`,
+    consequence: ({ context }) => `${context} is computed and handed down for nobody.`,
+    fix: ({ context }) => `Remove ${context} and its provider.`,
+    help: {
+      what: 'A component provides a context that no component of the project takes.',
+      why: 'It looks needed, and everyone who changes it has to think about readers that do not exist.',
+      fault: '<TideContext value={tide}>{children}</TideContext>   // nobody reads it',
+      sound: 'return <main>{children}</main>;',
     },
   },
   'prop-carried': {

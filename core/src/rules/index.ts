@@ -23,7 +23,7 @@ function toFinding(check: Check, found: Found): Finding {
     at: found.at,
     message: entry.message(found.words),
     consequence: entry.consequence(found.words, component?.framework ?? 'script'),
-    fix: entry.fix(found.words),
+    fix: entry.fix(found.words, component?.framework ?? 'script'),
     evidence: found.evidence,
     touches: { component: found.touches, places: check.pages.places.get(found.touches) ?? 0 },
     pages: found.pages ?? [],

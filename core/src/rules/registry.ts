@@ -4,6 +4,18 @@ import { eventUnheard } from './event-unheard';
 import { listUnkeyed } from './list-unkeyed';
 import { propCarried } from './prop-carried';
 import { propMissing } from './prop-missing';
+import { changeUnseen } from './change-unseen';
+import { channelUnpaired } from './channel-unpaired';
+import { componentUnknown } from './component-unknown';
+import { contextUnread } from './context-unread';
+import { endlessRender } from './endless-render';
+import { eventNeverRaised } from './event-never-raised';
+import { handlerMissing, nameUnknown } from './name-unknown';
+import { propCopied } from './prop-copied';
+import { slotNowhere } from './slot-nowhere';
+import { staleReading } from './stale-reading';
+import { subscriptionKept } from './subscription-kept';
+import { twoWayHalf } from './two-way-half';
 import { propSpelt } from './prop-spelt';
 import { propUnknown } from './prop-unknown';
 import type { Rule } from './rule';
@@ -16,5 +28,18 @@ export const rules: Readonly<Record<RuleId, Rule>> = {
   'context-missing': contextMissing,
   'event-unheard': eventUnheard,
   'list-unkeyed': listUnkeyed,
+  'two-way-half': twoWayHalf,
+  'event-never-raised': eventNeverRaised,
+  'handler-missing': handlerMissing,
+  'name-unknown': nameUnknown,
+  'component-unknown': componentUnknown,
+  'slot-nowhere': slotNowhere,
+  'change-unseen': changeUnseen,
+  'channel-unpaired': channelUnpaired,
+  'endless-render': endlessRender,
+  'prop-copied': propCopied,
+  'stale-reading': staleReading,
+  'subscription-kept': subscriptionKept,
+  'context-unread': contextUnread,
   'prop-carried': propCarried,
 };

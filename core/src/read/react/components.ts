@@ -249,6 +249,7 @@ export function assemble(
     clones: body.clones,
     provides: [],
     wrappedBy,
+    ...(body.endings.size > 0 ? { endings: [...body.endings] } : {}),
   };
   if (propsType) facts.propsType = propsType;
   if (declared.wrappers.some((wrapper) => wrapper.name === 'memo')) facts.memo = true;

@@ -7,7 +7,7 @@ import { originOfHook } from '../script/origins';
 import { storeReadingOf } from '../script/store-shapes';
 import { noteTested } from '../script/names';
 import { innerScope, type Scope } from '../script/scope';
-import { calleeName, dottedName, type FunctionNode, isFunction, patternNames, spanOf } from '../script/syntax';
+import { calleeName, dottedName, givesEnding, isFunction, patternNames, spanOf } from '../script/syntax';
 
 /** Hooks whose result is a pair: a value, and what changes it. */
 const pairs = new Set(['useState', 'useReducer', 'useOptimistic', 'useActionState', 'useFormState']);
@@ -26,15 +26,14 @@ export function hookName(body: Body, call: t.Node): string | undefined {
   return /^[./@~#]/.test(origin.from) && !origin.from.startsWith('@') ? undefined : name;
 }
 
-function returnsFunction(node: FunctionNode): boolean {
-  if (node.body.type !== 'BlockStatement') return isFunction(node.body);
-  return node.body.body.some((one) => one.type === 'ReturnStatement' && Boolean(one.argument));
-}
-
 function followed(body: Body, call: t.CallExpression, at: number, scope: Scope): void {
   const action = body.actions.at(-1);
   const list = call.arguments[at];
-  if (action && list?.type === 'ArrayExpression') action.follows = readingsOf(body, list, scope);
+  if (!action || list?.type !== 'ArrayExpression') return;
+  action.follows = readingsOf(body, list, scope);
+  const { start, end } = spanOf(call);
+  const around = body.module.text.slice(body.module.text.lastIndexOf('\n', body.module.text.lastIndexOf('\n', start) - 1) + 1, end);
+  if (/eslint-disable[^\n]*exhaustive-deps/.test(around)) action.unfollowedOnPurpose = true;
 }
 
 /** `useEffect(…)` and its kind, met as a statement or anywhere else; false for other calls. */
@@ -49,7 +48,7 @@ export function readEffect(body: Body, call: t.CallExpression, scope: Scope): bo
   }
   declareAction(body, hook, 'effect', run, scope);
   const action = body.actions.at(-1);
-  if (action) action.cleansUp = returnsFunction(run);
+  if (action) action.cleansUp = givesEnding(run);
   followed(body, call, 1, scope);
   return true;
 }

@@ -54,6 +54,10 @@ export type Body = {
   readonly unfolding: Set<FunctionNode>;
   /** The props object goes somewhere that the file does not tell. */
   propsEscape: boolean;
+  /** Events whose subscriptions something in the body ends; empty text for any. */
+  readonly endings: Set<string>;
+  /** The function that raises events is handed on. */
+  raisesUnseen: boolean;
   /** The rest of the props goes to these: a tag, or `?` where the file does not tell. */
   readonly restTargets: { readonly kind: 'element' | 'use' | 'unknown'; readonly tag: string }[];
   /** Content is cloned, so this component may add props to it. */
@@ -121,6 +125,8 @@ export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
     thrown: new Set(),
     unfolding: new Set(),
     propsEscape: false,
+    endings: new Set(),
+    raisesUnseen: false,
     restTargets: [],
     clones: false,
     taken: new Map(),

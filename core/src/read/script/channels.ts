@@ -21,6 +21,7 @@ const hearing = new Set(['on', 'once', 'subscribe', 'addListener', 'addEventList
  */
 function readChannelCall(body: Body, node: Call, { base, path }: Callee, scope: Scope, sink: Sink): boolean {
   const method = path.at(-1) ?? (base.type === 'Identifier' ? base.name : '');
+  noteEnding(body, node, method);
   if (undoing.has(method) && path.length > 0) {
     for (const one of node.arguments) if (one.type !== 'Identifier') readExpression(body, one, scope, 'computed', sink);
     return true;
@@ -29,6 +30,13 @@ function readChannelCall(body: Body, node: Call, { base, path }: Callee, scope: 
   if (method === 'dispatchEvent') return readDispatch(body, node, base, path, scope, sink);
   if (sending.has(method)) return readSend(body, node, base, path, scope, sink);
   return hearing.has(method) && readHear(body, node, base, path, scope, sink);
+}
+
+/** Notes what a call may end: an event by its name, a timer, or anything. */
+function noteEnding(body: Body, node: Call, method: string): void {
+  if (/^(clearInterval|clearTimeout|cancelAnimationFrame|cancelIdleCallback)$/.test(method)) body.endings.add(timerEvent);
+  else if (/^(close|disconnect|abort|dispose|destroy|removeAllListeners|unsubscribe)$/.test(method)) body.endings.add('');
+  else if (undoing.has(method)) body.endings.add(eventNamed(body, node.arguments[0]) ?? '');
 }
 
 type Callee = { readonly base: t.Node; readonly path: readonly string[] };
@@ -148,12 +156,27 @@ function readHear(body: Body, node: Call, base: t.Node, path: readonly string[],
   return true;
 }
 
+/** Heard once, for as long as a signal says, or by a timer that fires once. */
+function endsItself(node: t.Node): boolean {
+  if (node.type !== 'CallExpression' && node.type !== 'OptionalCallExpression') return false;
+  const method =
+    dottedName(node.callee)?.split('.').at(-1) ??
+    (node.callee.type === 'MemberExpression' ? (keyName({ key: node.callee.property }) ?? '') : '');
+  if (/^(once|setTimeout|requestAnimationFrame|requestIdleCallback)$/.test(method)) return true;
+  return node.arguments.slice(2).some((one) => {
+    const given = bare(one);
+    // Options that are not written in place may hold a signal.
+    if (given.type !== 'ObjectExpression') return given.type !== 'BooleanLiteral';
+    return given.properties.some((property) => property.type === 'SpreadElement' || /^(once|signal)$/.test(keyName(property) ?? ''));
+  });
+}
+
 function heard(body: Body, run: t.Node, scope: Scope, channel: Channel, whole: t.Node): HearFact {
   const span = spanOf(whole);
   const given = bare(run);
   const reading = isFunction(given) ? keptFunction(body, channel.event || 'message', given, scope) : readingsOf(body, given, scope)[0];
   const action = reading && reading.path.length === 0 ? body.values[reading.value]?.action : undefined;
-  return { channel, span, undone: false, ...(reading ? { reading } : {}), ...(action === undefined ? {} : { action }) };
+  return { channel, span, ends: endsItself(whole), ...(reading ? { reading } : {}), ...(action === undefined ? {} : { action }) };
 }
 
 /** `channel.onmessage = (event) => …`. */

@@ -17,7 +17,7 @@ import {
 import { arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
 import { bindLocal, demand, howOf, memberChain, mergeInto, noteTested, ownMeaning, readMeaning, readName, weaken } from './names';
 import { originOfCall } from './origins';
-import { hoisted, innerScope, lookUp, type Meaning, type Scope, unboxed } from './scope';
+import { hoisted, innerScope, lookUp, type Meaning, type Scope, unboxed, noteUndeclared } from './scope';
 import { bare, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
 
 const noPath: readonly string[] = [];
@@ -333,6 +333,7 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Sink): v
   else if (base.type === 'Identifier') {
     if (body.module.names.has(base.name)) readModuleCall(body, node, base, path, scope, sink);
     else {
+      noteUndeclared(scope, base.name, spanOf(base));
       const origin = originOfCall(body, node, base.name, path);
       if (origin) {
         const value = addValue(body, { name: origin.what, kind: 'fetched', span: spanOf(node), from: noReadings, origin });

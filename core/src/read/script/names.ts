@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { How, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { addCall, type Body, moduleValue, propValue, type Sink, wholeProps } from './body';
-import { lookUp, type Meaning, type Scope, unboxed } from './scope';
+import { lookUp, type Meaning, type Scope, unboxed, noteUndeclared } from './scope';
 import { bare, keyName, patternNames, spanOf } from './syntax';
 
 export type Chain = { readonly base: t.Node; readonly path: string[]; readonly optional: boolean; readonly computed: readonly t.Node[] };
@@ -83,8 +83,10 @@ export function readMeaning(body: Body, given: Meaning, members: readonly string
     case 'position':
       sink.position = true;
       break;
-    case 'box':
     case 'emits':
+      body.raisesUnseen = true;
+      break;
+    case 'box':
     case 'opaque':
   }
 }
@@ -109,7 +111,7 @@ export function readName(body: Body, name: string, path: readonly string[], how:
   if (meaning) readMeaning(body, meaning, path, how, span, sink);
   else if (body.module.names.has(name)) {
     sink.reads.push({ value: moduleValue(body, name, span), path, how: howOf(path, how), span });
-  }
+  } else noteUndeclared(scope, name, span);
 }
 
 export function demand(body: Body, name: string, scope: Scope): void {

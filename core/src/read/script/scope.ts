@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { Reading, TemplateNode } from '../../model/facts';
+import type { NameFact, Reading, TemplateNode } from '../../model/facts';
 import type { Span } from '../../model/span';
 import type { FunctionNode } from './syntax';
 
@@ -37,7 +37,19 @@ export type Scope = {
   readonly outer?: Scope;
   /** What names mean that no scope declares, where the framework gives them some. */
   readonly other?: (name: string, span: Span) => Meaning | undefined;
+  /** Markup is read in it: what nothing declares is noted here. */
+  readonly undeclared?: NameFact[];
 };
+
+/** Notes a name of markup that neither a scope nor the module declares. */
+export function noteUndeclared(scope: Scope, name: string, span: Span): void {
+  for (let at: Scope | undefined = scope; at; at = at.outer) at.undeclared?.push({ name, span });
+}
+
+/** A scope for markup, within that of its script. */
+export function markupScope(outer: Scope): Scope & { readonly undeclared: NameFact[] } {
+  return { names: new Map(), outer, undeclared: [] };
+}
 
 export function innerScope(outer?: Scope): Scope {
   return outer ? { names: new Map(), outer } : { names: new Map() };

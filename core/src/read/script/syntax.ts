@@ -205,3 +205,15 @@ export function keyOf(given: t.Node): string | undefined {
   const node = bare(given);
   return node.type === 'StringLiteral' ? `key:'${node.value}'` : dottedName(node) === undefined ? undefined : `key:${dottedName(node)}`;
 }
+
+/** Whether an effect gives what ends it: something is returned on some path, by a function that is written in place. */
+export function givesEnding(node: FunctionNode): boolean {
+  if (node.body.type !== 'BlockStatement') return isFunction(node.body) || node.body.type === 'CallExpression';
+  const stack: t.Node[] = [...node.body.body];
+  for (let one = stack.pop(); one; one = stack.pop()) {
+    if (one.type === 'ReturnStatement' && one.argument) return true;
+    if (isFunction(one) || !/Statement$|^SwitchCase$|^CatchClause$/.test(one.type)) continue;
+    pushChildren(one, stack);
+  }
+  return false;
+}

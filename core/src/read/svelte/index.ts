@@ -10,7 +10,8 @@ import { mayLast, readModuleBody } from '../script/module-body';
 import { kept, moduleScope } from '../script/module-scope';
 import { readModule } from '../script/modules';
 import { parseScriptAt, type ScriptLang } from '../script/parse';
-import type { Scope } from '../script/scope';
+import { trulyUndeclared } from '../markup/undeclared';
+import { markupScope, type Scope } from '../script/scope';
 import { nameOfFile } from '../script/syntax';
 import { readTypeDeclaration } from '../script/types';
 import { type Declared, newDeclared, propsOf } from './declared';
@@ -114,7 +115,8 @@ function readComponent(
   const scope: Scope = { names, other: otherNames(instance, names) };
   readInstance(instance, statements, scope);
   const markup: SvelteMarkup = { body, text, lang, problems, event: 'event', snippets: new WeakMap(), showing: new Set() };
-  const template = root ? readFragment(markup, root.fragment.nodes, scope) : [];
+  const inner = markupScope(scope);
+  const template = root ? readFragment(markup, root.fragment.nodes, inner) : [];
   if (!root && text.trim() !== '') declared.open = true;
   const { values, actions } = finishBody(body);
   const slots = slotsOf(template);
@@ -140,5 +142,10 @@ function readComponent(
   if (declared.propsType) facts.propsType = declared.propsType;
   const exposes = [...declared.exposes, ...body.exposes];
   if (exposes.length > 0) facts.exposes = exposes;
+  const module = root?.module ? text.slice(root.module.start, root.module.end) : '';
+  const undeclared = trulyUndeclared(inner.undeclared, `${module} ${script}`);
+  if (undeclared.length > 0) facts.undeclared = undeclared;
+  if (body.raisesUnseen) facts.raisesUnseen = true;
+  if (body.endings.size > 0) facts.endings = [...body.endings];
   return facts;
 }

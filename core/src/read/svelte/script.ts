@@ -7,7 +7,7 @@ import { howOf } from '../script/names';
 import { namedBy } from '../markup/taken';
 import { bindProps } from '../script/props';
 import { hoisted, lookUp, type Meaning, type Scope } from '../script/scope';
-import { annotationOf, bare, dottedName, isFunction, type PatternName, patternNames, spanOf } from '../script/syntax';
+import { annotationOf, bare, dottedName, givesEnding, isFunction, type PatternName, patternNames, spanOf } from '../script/syntax';
 import { readType } from '../script/types';
 import { type Declared, isCallback } from './declared';
 import { apiName, later, madeValue } from './dialect';
@@ -159,8 +159,7 @@ function readLoose({ body }: Instance, node: t.Node, scope: Scope): boolean {
     const facts = body.actions[action];
     if (facts && api === 'onMount') facts.follows = [];
     if (effects.has(api)) followsReads(body, action);
-    if (facts && run.body.type === 'BlockStatement')
-      facts.cleansUp = run.body.body.some((one) => one.type === 'ReturnStatement' && Boolean(one.argument));
+    if (facts) facts.cleansUp = givesEnding(run);
     return true;
   }
   const action = addAction(body, api, 'effect', spanOf(node));

@@ -10,7 +10,8 @@ import { declarationsOf } from '../script/declarations';
 import { kept, moduleScope } from '../script/module-scope';
 import { readModule } from '../script/modules';
 import { parseScriptAt, type ScriptLang } from '../script/parse';
-import { innerScope, type Meaning, type Scope } from '../script/scope';
+import { trulyUndeclared } from '../markup/undeclared';
+import { innerScope, markupScope, type Meaning, type Scope } from '../script/scope';
 import { nameOfFile } from '../script/syntax';
 import { readTypeDeclaration } from '../script/types';
 import { eventsOf, opennessOf, provided, slotsOf } from '../markup/contract';
@@ -187,7 +188,7 @@ export function assemble(
 ): ComponentFacts {
   const { body, declared } = setup;
   for (const [event, span] of declared.events) propValue(body, eventKey(event), span);
-  const inner: Scope = { names: opened(scope.names), outer: { names: new Map(), other: templateNames(setup) } };
+  const inner = markupScope({ names: opened(scope.names), outer: { names: new Map(), other: templateNames(setup) } });
   const shown = readChildren(markup, children, inner);
   const template = declared.inheritAttrs ? withAttrs(body, shown) : shown;
   const slots = slotsOf(shown);
@@ -210,7 +211,17 @@ export function assemble(
   };
   if (declared.propsType) facts.propsType = declared.propsType;
   if (body.exposes.length > 0) facts.exposes = body.exposes;
+  const isSeen = !declared.open && (declared.propsType === undefined || declared.propsType.kind === 'object');
+  const undeclared = isSeen ? trulyUndeclared(inner.undeclared, scriptsIn(markup.text)) : [];
+  if (undeclared.length > 0) facts.undeclared = undeclared;
+  if (body.raisesUnseen) facts.raisesUnseen = true;
+  if (body.endings.size > 0) facts.endings = [...body.endings];
   return facts;
+}
+
+/** The scripts of a component's file; all of a module that has its template in a text. */
+function scriptsIn(text: string): string {
+  return /(^|<\/script>\s*)<template[\s>]/m.test(text) ? (text.match(/<script[\s\S]*?<\/script>/g) ?? []).join(' ') : text;
 }
 
 /** In markup the framework opens boxes by itself. */

@@ -1,0 +1,69 @@
+import { indexBody } from '../flow';
+import type { KnownUse } from '../flow';
+import type { Binding } from '../model/facts';
+import type { Component } from '../model/model';
+import { locate } from '../model/span';
+import { isNativeEvent } from './native-events';
+import { speltBindings } from './prop-spelt';
+import type { Found, Rule } from './rule';
+
+/** The event of a listener in markup: `@book`, `on:book`; undefined for all else. */
+export function listenedEvent(binding: Binding): string | undefined {
+  const event = /^(?:@|on:)([^:]+)$/.exec(binding.name)?.[1];
+  return event?.startsWith('vnode') || event?.startsWith('vue') ? undefined : event;
+}
+
+/** Listeners for events that the component never raises, forwards or lets through. */
+export function deafListeners({ use, target }: KnownUse): Binding[] {
+  const { contract, facts } = target;
+  if (contract.openness === 'open' || facts.raisesUnseen) return [];
+  return use.node.bindings.filter((binding) => {
+    const event = listenedEvent(binding);
+    if (event === undefined) return isUncalled(target, binding);
+    if (contract.props.has(binding.name) || contract.props.has(`on${event.charAt(0).toUpperCase()}${event.slice(1)}`)) return false;
+    // What is not declared goes on to the root element, which raises what the platform raises.
+    return contract.openness === 'closed' || !isNativeEvent(event.toLowerCase());
+  });
+}
+
+/** A declared callback that the component never takes, while nothing else of what it is given is used. */
+function isUncalled(target: Component, binding: Binding): boolean {
+  const prop = target.contract.props.get(binding.name);
+  const { facts } = target;
+  if (prop?.kind !== 'callback' || /^(@|on:|bind:)/.test(binding.name) || facts.openness !== 'closed' || facts.wrappedBy.length > 0)
+    return false;
+  if (facts.form === 'class' || facts.values.some((value) => value.kind === 'props' || value.kind === 'rest')) return false;
+  const at = facts.values.findIndex((value) => value.kind === 'prop' && value.name === binding.name);
+  if (at < 0) return !prop.taken;
+  const index = indexBody(facts);
+  return (
+    !index.sinks.has(at) && !index.calls.has(at) && !facts.actions.some((action) => action.reads.some((reading) => reading.value === at))
+  );
+}
+
+/** A use listens for an event that the child never raises. */
+export const eventNeverRaised: Rule = ({ uses }) =>
+  uses.flatMap((known) => {
+    const spelt = new Set(speltBindings(known).map((one) => one.binding));
+    const { use, owner, target } = known;
+    return deafListeners(known)
+      .filter((binding) => !spelt.has(binding) && !binding.name.startsWith('@update:'))
+      .map((binding): Found => {
+        const at = locate(use.file, binding.nameSpan);
+        const declared = target.contract.props.get(binding.name)?.declared;
+        return {
+          rule: 'event-never-raised',
+          component: owner.id,
+          subject: binding.name,
+          at,
+          words: { target: target.name, event: binding.name, owner: owner.name },
+          evidence: [
+            { at, says: `${owner.name} listens for ${binding.name}.` },
+            declared
+              ? { at: declared, says: `${target.name} declares it and never calls it.` }
+              : { at: locate(target.file, target.facts.nameSpan), says: `${target.name} does not raise it.` },
+          ],
+          touches: target.id,
+        };
+      });
+  });

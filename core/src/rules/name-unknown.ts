@@ -1,0 +1,52 @@
+import type { Component } from '../model/model';
+import { contains, locate, type Span } from '../model/span';
+import { walkTemplate } from '../model/walk';
+import { nearest } from './near';
+import type { Found, Rule } from './rule';
+
+/** The listener that a stretch of markup belongs to; undefined for what is shown or given. */
+function listenerAt(component: Component, span: Span): string | undefined {
+  let found: string | undefined;
+  walkTemplate(component.facts.template, (node) => {
+    if (node.kind !== 'element' && node.kind !== 'use') return;
+    for (const binding of node.bindings)
+      if (/^(@|on)/.test(binding.name) && binding.direction !== 'two-way' && contains(binding.span, span)) found = binding.name;
+  });
+  return found;
+}
+
+function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
+  return ({ model }) =>
+    [...model.components.values()].flatMap((component) => {
+      if (component.fileRole !== 'source') return [];
+      const { facts } = component;
+      const own = [...new Set(facts.values.map((value) => value.name))];
+      return (facts.undeclared ?? []).flatMap(({ name, span }): Found[] => {
+        const listener = listenerAt(component, span);
+        if ((listener === undefined) !== (rule === 'name-unknown')) return [];
+        const at = locate(component.file, span);
+        const near = nearest(name, own);
+        const meant = facts.values.find((value) => value.name === near);
+        return [
+          {
+            rule,
+            component: component.id,
+            subject: name,
+            at,
+            words: { component: component.name, name, near: near ?? '', listener: listener ?? '' },
+            evidence: [
+              { at, says: listener === undefined ? `The markup reads ${name}.` : `${listener} is given ${name}.` },
+              ...(meant ? [{ at: locate(component.file, meant.span), says: `${meant.name} is declared here.` }] : []),
+            ],
+            touches: component.id,
+          },
+        ];
+      });
+    });
+}
+
+/** Markup reads a name that nothing declares. */
+export const nameUnknown = undeclaredNames('name-unknown');
+
+/** Markup names a handler that does not exist. */
+export const handlerMissing = undeclaredNames('handler-missing');

@@ -1,0 +1,95 @@
+import type { Binding, TemplateNode } from '../model/facts';
+import type { Component } from '../model/model';
+import { locate } from '../model/span';
+import { walkTemplate } from '../model/walk';
+import type { Found, Rule } from './rule';
+
+type Element = Extract<TemplateNode, { kind: 'element' }>;
+
+/** Fields that take no text of the user's: their value is only handed on. */
+const valueOnly = /^["'{]*(button|checkbox|image|hidden|radio|reset|submit)["'}]*$/;
+
+/**
+ * A two-way binding onto a component that has one half of it or none; in React a field with a value
+ * and nothing that follows its change, as React's own warning tells them.
+ */
+export const twoWayHalf: Rule = ({ model, uses }) => [
+  ...uses.flatMap((known): Found[] => {
+    const { use, owner, target } = known;
+    const { contract } = target;
+    if (contract.openness === 'open' || target.facts.raisesUnseen) return [];
+    return use.node.bindings.flatMap((binding): Found[] => {
+      const half = binding.direction === 'two-way' ? missingHalf(target, binding.name) : undefined;
+      if (!half) return [];
+      const at = locate(use.file, binding.nameSpan);
+      const prop = contract.props.get(binding.name);
+      return [
+        {
+          rule: 'two-way-half',
+          component: owner.id,
+          subject: binding.name,
+          at,
+          words: { target: target.name, prop: binding.name, half },
+          evidence: [
+            { at, says: `${owner.name} binds ${binding.name} both ways.` },
+            prop
+              ? { at: prop.declared, says: `${target.name} takes ${binding.name}, and never tells its change.` }
+              : { at: locate(target.file, target.facts.nameSpan), says: `${target.name} has ${half}.` },
+          ],
+          touches: target.id,
+        },
+      ];
+    });
+  }),
+  ...[...model.components.values()].flatMap((component) =>
+    component.framework === 'react' && component.fileRole === 'source' ? stuckFields(component) : [],
+  ),
+];
+
+/** What a component lacks of a two-way binding, in words; undefined where it has both halves. */
+function missingHalf({ framework, contract }: Component, name: string): string | undefined {
+  if (framework !== 'vue' && framework !== 'svelte') return undefined;
+  const up = framework === 'vue' ? `@update:${name}` : `bind:${name}`;
+  const hasUp = contract.props.has(up);
+  const hasDown = contract.props.has(name);
+  if (hasUp && hasDown) return undefined;
+  // Svelte's older components let every prop be bound; one that they never write is only superfluous.
+  if (contract.props.get(name)?.kind === 'two-way') return undefined;
+  // In Svelte the value half alone may be bound where the contract lets it through.
+  if (!hasDown && framework === 'svelte') return undefined;
+  return hasDown ? 'only the value, not its change' : hasUp ? 'only the change, not the value' : 'neither the value nor its change';
+}
+
+/** Fields that show a value and let nobody change it. */
+function stuckFields(component: Component): Found[] {
+  const found: Found[] = [];
+  walkTemplate(component.facts.template, (node) => {
+    const binding = node.kind === 'element' ? stuckBinding(node) : undefined;
+    if (node.kind !== 'element' || !binding) return;
+    const at = locate(component.file, binding.nameSpan);
+    found.push({
+      rule: 'two-way-half',
+      component: component.id,
+      subject: binding.name,
+      at,
+      words: { target: `<${node.tag}>`, prop: binding.name, half: 'a value and nothing that follows its change', field: node.tag },
+      evidence: [{ at, says: `${component.name} gives <${node.tag}> its ${binding.name}, and listens to no change.` }],
+      touches: component.id,
+    });
+  });
+  return found;
+}
+
+function stuckBinding(node: Element): Binding | undefined {
+  if (!/^(input|textarea|select)$/.test(node.tag) || node.spreads.length > 0) return undefined;
+  const given = (name: string): Binding | undefined => node.bindings.find((one) => one.name === name);
+  const isFree = ['onChange', 'readOnly', 'disabled', 'ref'].some((name) => given(name));
+  const type = given('type');
+  if (isFree || (type && type.constant === undefined)) return undefined;
+  const checked = given('checked');
+  if (checked && checked.readings.length > 0) return checked;
+  const value = given('value');
+  return value && value.readings.length > 0 && !given('onInput') && !(node.tag === 'input' && type && valueOnly.test(type.constant ?? ''))
+    ? value
+    : undefined;
+}
