@@ -64,8 +64,11 @@ describe.each(['react', 'vue', 'svelte'] as const)('Towpath in %s', (framework) 
   });
 });
 
-test('each rule has a fault planted in React', () => {
-  expect(new Set(plantedIn('react').map((one) => one.rule))).toEqual(new Set(Object.keys(catalogue)));
+test('each rule has a fault planted in one of the demos', () => {
+  const planted = new Set(['react', 'vue', 'svelte'].flatMap((framework) => plantedIn(framework).map((one) => one.rule)));
+  // A page that renders without an end cannot be opened.
+  const without = Object.keys(catalogue).filter((rule) => !planted.has(rule));
+  expect(without).toEqual(['endless-render']);
 });
 
 test('the sound edition in React has no type error', () => {

@@ -12,6 +12,8 @@ const told: Readonly<Record<'vue' | 'svelte', readonly Told[]>> = {
   vue: [
     { says: /Missing required prop: "eta"/, rule: 'prop-missing', subject: 'eta' },
     { says: /Extraneous non-props attributes \(tone\)/, rule: 'prop-unknown', subject: 'tone' },
+    { says: /Property "isShut" was accessed during render/, rule: 'name-unknown', subject: 'isShut' },
+    { says: /Failed to resolve component: LevelChrat/, rule: 'component-unknown', subject: 'LevelChrat' },
     { says: /injection "Symbol\(keeper\)" not found/, rule: 'context-missing', subject: 'keeperKey' },
   ],
   svelte: [{ says: /Cannot destructure property 'keeper' of/, rule: 'context-missing', subject: 'keeperKey' }],

@@ -9,6 +9,7 @@ export function AlarmButton({ lock }: Props) {
     const alarm: Alarm = { lockId: lock.id, lockName: lock.name };
     channel.postMessage(alarm);
     channel.close();
+    window.dispatchEvent(new CustomEvent('towpath:alarm', { detail: alarm }));
   };
 
   return <button onClick={raise}>Raise the alarm</button>;

@@ -17,7 +17,12 @@ export function LockPage() {
       <h1>{lock.name}</h1>
       <LevelChart lockId={lock.id} max={lock.rise} />
       <GateSwitch lockId={lock.id} />
-      <PassageQueue items={passages} dense />
+      <label>
+        Rise <input type="number" value={lock.rise} />
+      </label>
+      <PassageQueue items={passages} dense>
+        <p>Nobody is waiting.</p>
+      </PassageQueue>
     </main>
   );
 }

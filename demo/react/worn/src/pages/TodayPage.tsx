@@ -7,7 +7,7 @@ import { type Booking, PassageForm } from '@/passages/PassageForm';
 import { AppShell } from '@/shell/AppShell';
 
 export function TodayPage() {
-  const [notices, setNotices] = useState(firstNotices);
+  const [notices] = useState(firstNotices);
   const [passages, setPassages] = useState(firstPassages);
   const [selectedLock, setSelectedLock] = useState<string | null>(null);
   const selected = locks.find((lock) => lock.id === selectedLock);
@@ -18,7 +18,12 @@ export function TodayPage() {
     return () => document.removeEventListener('lock-chosen', choose);
   }, []);
 
-  const dismiss = (id: string) => setNotices((all) => all.filter((notice) => notice.id !== id));
+  const dismiss = (id: string) => {
+    notices.splice(
+      notices.findIndex((notice) => notice.id === id),
+      1,
+    );
+  };
   const book = (booking: Booking) => setPassages((all) => [...all, { ...booking, id: crypto.randomUUID(), status: 'waiting' }]);
   const clear = (id: string) =>
     setPassages((all) => all.map((passage) => (passage.id === id ? { ...passage, status: 'cleared' } : passage)));

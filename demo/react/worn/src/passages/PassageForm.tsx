@@ -1,4 +1,4 @@
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useCallback, useState } from 'react';
 import type { Lock } from '@/data/canal';
 import { DateField } from '@/parts/DateField';
 
@@ -11,11 +11,14 @@ export function PassageForm({ locks, onBook }: Props) {
   const [eta, setEta] = useState('12:00');
   const [lockId, setLockId] = useState(locks[0]?.id ?? '');
 
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    onBook({ lockId, boat, eta });
-    setBoat('');
-  };
+  const submit = useCallback(
+    (event: FormEvent) => {
+      event.preventDefault();
+      onBook({ lockId, boat, eta });
+      setBoat('');
+    },
+    [lockId, boat, onBook],
+  );
 
   return (
     <form onSubmit={submit}>
@@ -32,7 +35,7 @@ export function PassageForm({ locks, onBook }: Props) {
           ))}
         </select>
       </label>
-      <DateField lable="Arrives" value={eta} onChange={setEta} />
+      <DateField lable="Arrives" value={eta} onChange={setEta} onClear={() => setEta('12:00')} />
       <button>Book</button>
     </form>
   );

@@ -1,6 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import type { Keeper } from '@/data/canal';
 import { KeeperContext } from './keeper';
+import { TideContext } from './tide';
 import { TopBar } from './TopBar';
 
 type Props = { children: ReactNode };
@@ -12,7 +13,9 @@ export function AppShell({ children }: Props) {
   return (
     <KeeperContext value={{ keeper, signOff }}>
       <TopBar />
-      <main>{children}</main>
+      <TideContext value="ebb">
+        <main>{children}</main>
+      </TideContext>
     </KeeperContext>
   );
 }

@@ -6,8 +6,7 @@ export function ClockBadge() {
   const [now, setNow] = useState(() => new Date());
 
   useEffect(() => {
-    const timer = setInterval(() => setNow(new Date()), 30_000);
-    return () => clearInterval(timer);
+    setInterval(() => setNow(new Date()), 30_000);
   }, []);
 
   return <time>{clock.format(now)}</time>;

@@ -14,7 +14,7 @@
   {#if lock}
     <h1>{lock.name}</h1>
     <LevelChart lockId={lock.id} max={lock.rise} />
-    <GateSwitch lockId={lock.id} />
+    <GateSwitch lockId={lock.id} on:opened={() => location.reload()}>Gates</GateSwitch>
     <PassageQueue items={queue.passages} dense />
   {:else}
     <p>There is no such lock.</p>

@@ -3,10 +3,9 @@
   let now = $state(new Date());
 
   $effect(() => {
-    const timer = setInterval(() => {
+    setInterval(() => {
       now = new Date();
     }, 30_000);
-    return () => clearInterval(timer);
   });
 </script>
 

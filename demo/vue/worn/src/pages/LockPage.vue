@@ -18,7 +18,9 @@ const { passages } = usePassages(lockId);
     <template v-if="lock">
       <h1>{{ lock.name }}</h1>
       <LevelChart :lock-id="lock.id" :max="lock.rise" />
-      <GateSwitch :lock-id="lock.id" />
+      <p v-if="isShut">Shut until further notice.</p>
+      <GateSwitch :lock-id="lock.id">Gates</GateSwitch>
+      <LevelChrat :lock-id="lock.id" />
       <PassageQueue :items="passages" dense />
     </template>
     <p v-else>There is no such lock.</p>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-defineProps<{ label: string }>();
-const time = defineModel<string>({ required: true });
+defineProps<{ label: string; modelValue: string }>();
 </script>
 
 <template>
   <label>
     {{ label }}
-    <input v-model="time" type="time" />
+    <input :value="modelValue" type="time" />
   </label>
 </template>

@@ -1,16 +1,14 @@
 <script setup lang="ts">
-import { onMounted, onUnmounted, ref } from 'vue';
+import { onMounted, ref } from 'vue';
 
 const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 const now = ref(new Date());
-let timer: ReturnType<typeof setInterval> | undefined;
 
 onMounted(() => {
-  timer = setInterval(() => {
+  setInterval(() => {
     now.value = new Date();
   }, 30_000);
 });
-onUnmounted(() => clearInterval(timer));
 </script>
 
 <template>

@@ -7,6 +7,6 @@ const { keeper, signOff } = useKeeper();
 <template>
   <span>
     {{ keeper.name }}
-    <button v-if="keeper.onDuty" @click="signOff">Sign off</button>
+    <button v-if="keeper.onDuty" @click="signOf">Sign off</button>
   </span>
 </template>

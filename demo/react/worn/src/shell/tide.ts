@@ -1,0 +1,3 @@
+import { createContext } from 'react';
+
+export const TideContext = createContext('slack');
