@@ -86,3 +86,63 @@ describe('analyse', () => {
     expect(JSON.parse(stdout)).toMatchObject({ files: { read: 0 }, components: [], findings: [] });
   });
 });
+
+describe('gates', () => {
+  const kept = path.join(folder, 'kept.json');
+  test.each([
+    ['nothing fails unless asked', [], 0],
+    ['a fault', ['--fail-on', 'fault'], 1],
+    ['anything worse counts too', ['--fail-on', 'tidy'], 1],
+    ['only a rule that finds nothing', ['--fail-on', 'fault', '--rules', 'prop-unknown,list-unkeyed'], 0],
+    ['only the rule that finds it', ['--fail-on', 'fault', '--rules', 'prop-missing'], 1],
+    ['a severity that there is not', ['--fail-on', 'always'], 1],
+    ['a rule that there is not', ['--rules', 'prop-mising'], 2],
+    ['settings that are not there', ['--config', path.join(folder, 'gone.json')], 2],
+  ] as const)('%s', (_, options, status) => {
+    expect(run(folder, ...options).status).toBe(status);
+  });
+
+  test('what was known before does not fail', () => {
+    writeFileSync(kept, run(folder, '--format', 'json').stdout);
+    expect(run(folder, '--fail-on', 'fault', '--baseline', kept).status).toBe(0);
+    writeFileSync(kept, '{"findings":[]}');
+    expect(run(folder, '--fail-on', 'fault', '--baseline', kept).status).toBe(1);
+    writeFileSync(kept, '[]');
+    const { status, stderr } = run(folder, '--baseline', kept);
+    expect([status, stderr]).toEqual([2, `The baseline ${kept} is not understood: value must be of type object.\n`]);
+  });
+
+  test('settings of the folder hold, and wrong keys are named', () => {
+    write('liana.config.json', '{"rules":{"prop-missing":"risk"},"failOn":"fault"}');
+    expect(run(folder).status).toBe(0);
+    expect(run(folder, '--fail-on', 'risk').status).toBe(1);
+    write('liana.config.json', '{"rules":{"prop-mising":"off"}}');
+    const { status, stderr } = run(folder);
+    expect(status).toBe(2);
+    expect(stderr).toContain('liana.config.json are not understood: rules.prop-mising is not allowed.');
+    rmSync(path.join(folder, 'liana.config.json'));
+  });
+
+  test('a comment in the source accepts a finding', () => {
+    write(
+      'src/Known.tsx',
+      'function Part({ a }: { a: string }) {\n  return <p>{a}</p>;\n}\nexport function Known() {\n  return <Part />; // liana-accept prop-missing: the server adds it\n}\n',
+    );
+    write('src/known.ts', "import { Known } from './Known';\ncreateRoot(x).render(<Known />);\n");
+    const { findings } = JSON.parse(run(folder, '--json').stdout) as { findings: { file: string; decided?: { reason: string } }[] };
+    expect(findings.find((one) => one.file === 'src/Known.tsx')?.decided?.reason).toBe('the server adds it');
+    rmSync(path.join(folder, 'src/Known.tsx'));
+    rmSync(path.join(folder, 'src/known.ts'));
+  });
+
+  test.each([
+    ['sarif', '"version": "2.1.0"'],
+    ['markdown', '# Findings in'],
+    ['csv', 'severity,rule,framework'],
+    ['text', 'Findings: 1 fault, 0 risks'],
+  ])('prints %s', (format, contains) => {
+    const { status, stdout } = run(folder, '--format', format);
+    expect(status).toBe(0);
+    expect(stdout).toContain(contains);
+  });
+});

@@ -1,18 +1,102 @@
-import { Command } from 'commander';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { Command, Option } from 'commander';
+import {
+  failOns,
+  findingFormats,
+  findingsCsv,
+  findingsMarkdown,
+  findingsSarif,
+  parseBaseline,
+  parseSettings,
+  type Settings,
+  settingsFile,
+} from '@liana/core';
 import { FolderError, readFolder } from './folder';
-import { analyseFolder, makeReport, summarise } from './report';
+import { gate } from './gate';
+import { analyseFolder, makeReport, type Report, summarise } from './report';
+
+/** Something given to the command that it cannot work with; the message says what and where. */
+class GivenError extends Error {}
+
+type Options = Pick<Settings, 'format' | 'failOn' | 'baseline'> & {
+  readonly json?: boolean;
+  readonly rules?: string;
+  readonly config?: string;
+};
+
+function textOf(file: string, what: string): string {
+  try {
+    return readFileSync(file, 'utf8');
+  } catch {
+    throw new GivenError(`${what} ${file} cannot be read.`);
+  }
+}
+
+/** The settings of the folder, or of the file that was named; empty where there is none. */
+function settingsFor(directory: string, named: string | undefined): Settings {
+  const file = named ?? path.join(directory, settingsFile);
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch {
+    if (named === undefined) return {};
+    throw new GivenError(`The settings ${file} cannot be read.`);
+  }
+  const parsed = parseSettings(text);
+  if ('wrong' in parsed) throw new GivenError(`The settings ${file} are not understood: ${parsed.wrong}.`);
+  return parsed.settings;
+}
+
+function baselineIn(file: string): ReadonlySet<string> {
+  const parsed = parseBaseline(textOf(file, 'The baseline'));
+  if ('wrong' in parsed) throw new GivenError(`The baseline ${file} is not understood: ${parsed.wrong}.`);
+  return parsed.keys;
+}
+
+function printed(report: Report, format: Settings['format'], name: string, known: ReadonlySet<string> | undefined): string {
+  switch (format) {
+    case 'json':
+      return `${JSON.stringify(report, undefined, 2)}\n`;
+    case 'sarif':
+      return findingsSarif(report.findings, known);
+    case 'markdown':
+      return findingsMarkdown(name, report.findings);
+    case 'csv':
+      return findingsCsv(report.findings);
+    default:
+      return `${summarise(report)}\n`;
+  }
+}
 
 const program = new Command('analyse')
   .description('Reads the source in a folder and prints its components, pages and findings.')
   .argument('<dir>', 'the folder')
-  .option('--json', 'print one JSON object instead of a summary')
-  .action(async (directory: string, options: { json?: boolean }) => {
+  .addOption(new Option('--format <form>', 'how findings are printed (default: text)').choices(findingFormats))
+  .option('--json', 'the same as --format json')
+  .addOption(
+    new Option('--fail-on <severity>', 'end with 1 if there is an open finding as severe as this (default: never)').choices(failOns),
+  )
+  .option('--baseline <file>', 'a report kept as JSON: findings that are in it do not fail')
+  .option('--rules <ids>', 'only these rules, separated by commas')
+  .option('--config <file>', `settings (default: ${settingsFile} in the folder)`)
+  .action(async (directory: string, options: Options) => {
     try {
+      const settings = settingsFor(directory, options.config);
+      const format = options.format ?? (options.json ? 'json' : settings.format);
+      const baseline = options.baseline ?? (settings.baseline === undefined ? undefined : path.resolve(directory, settings.baseline));
+      const known = baseline === undefined ? undefined : baselineIn(baseline);
       const folder = await readFolder(directory);
-      const report = makeReport(folder, analyseFolder(folder));
-      process.stdout.write(`${options.json ? JSON.stringify(report, undefined, 2) : summarise(report)}\n`);
+      const gated = gate(analyseFolder(folder), {
+        settings: settings.rules ?? {},
+        only: options.rules?.split(',').map((one) => one.trim()),
+      });
+      if ('wrong' in gated) throw new GivenError(gated.wrong);
+      const report = makeReport(folder, gated.analysed);
+      process.stdout.write(printed(report, format, path.basename(path.resolve(directory)), known));
+      process.exitCode = gated.fails(report, options.failOn ?? settings.failOn ?? 'never', known) ? 1 : 0;
     } catch (error) {
-      if (!(error instanceof FolderError)) throw error;
+      if (!(error instanceof FolderError) && !(error instanceof GivenError)) throw error;
       process.stderr.write(`${error.message}\n`);
       process.exitCode = 2;
     }

@@ -1,15 +1,15 @@
 import { performance } from 'node:perf_hooks';
 import {
+  acceptedInSource,
   check,
+  counted,
   type FileFacts,
   fileRole,
   type Finding,
+  findingEntries,
+  type FindingEntry,
   leftOutCount,
-  lineAt,
-  lineStarts,
   link,
-  type LineStarts,
-  type Location,
   type Model,
   parseBare,
   readFile,
@@ -45,17 +45,6 @@ type ComponentEntry = {
   readonly props: readonly { readonly name: string; readonly required: string; readonly kind: string }[];
   readonly events: readonly string[];
   readonly slots: readonly string[];
-};
-
-type FindingEntry = {
-  readonly rule: string;
-  readonly severity: string;
-  readonly component: string;
-  readonly subject: string;
-  readonly file: string;
-  readonly line: number;
-  readonly message: string;
-  readonly evidence: readonly { readonly file: string; readonly line: number; readonly says: string }[];
 };
 
 /** Seconds that the bare parser takes on the same files. */
@@ -111,13 +100,8 @@ function componentEntries(model: Model): ComponentEntry[] {
 
 /** Puts an analysis into the form that is printed. */
 export function makeReport(folder: Folder, { model, findings, seconds }: Analysed): Report {
-  const starts = new Map<string, LineStarts>();
   const texts = new Map(folder.sources.map(({ file, text }) => [file, text]));
-  const lineOf = (at: Location): number => {
-    const known = starts.get(at.file) ?? lineStarts(texts.get(at.file) ?? '');
-    starts.set(at.file, known);
-    return lineAt(known, at.start);
-  };
+  const textOf = (file: string): string | undefined => texts.get(file);
   const unread = folder.refused.map(({ file, reason }) => ({ file, message: `This file was not read: ${reason}.`, start: 0, end: 0 }));
   const problems = [...model.files.values()].flatMap((facts) =>
     facts.problems.map(({ message, start, end }) => ({ file: facts.file, message, start, end })),
@@ -128,16 +112,7 @@ export function makeReport(folder: Folder, { model, findings, seconds }: Analyse
     components: componentEntries(model),
     uses: model.counts,
     pages: model.pages.map((page) => ({ name: page.name, file: page.file, places: unfold(model, page).places.length })),
-    findings: findings.map((finding) => ({
-      rule: finding.rule,
-      severity: finding.severity,
-      component: model.components.get(finding.component)?.name ?? finding.component,
-      subject: finding.subject,
-      file: finding.at.file,
-      line: lineOf(finding.at),
-      message: finding.message,
-      evidence: finding.evidence.map(({ at, says }) => ({ file: at.file, line: lineOf(at), says })),
-    })),
+    findings: findingEntries(model, findings, textOf, { marks: new Map(), accepted: acceptedInSource(findings, textOf) }),
     seconds,
   };
 }
@@ -147,16 +122,18 @@ const shownFindings = 60;
 /** The readable summary, for a terminal. */
 export function summarise(report: Report): string {
   const { files, problems, components, uses, pages, findings, seconds } = report;
-  const count = (severity: string): number => findings.filter((finding) => finding.severity === severity).length;
+  const open = findings.filter((finding) => !finding.decided);
+  const count = (severity: string): number => open.filter((finding) => finding.severity === severity).length;
+  const decided = findings.length - open.length;
   const lines = [
     `${files.read} files read, ${files.leftOut} left out. ${components.length} components on ${pages.length} pages.`,
     `Uses of components: ${uses.resolved} in the project, ${uses.outside} from outside, ${uses.unresolved} not found.`,
-    `Findings: ${count('fault')} faults, ${count('risk')} risks, ${count('tidy')} to tidy. ${seconds.total.toFixed(2)} s, bare parsing ${seconds.floor.toFixed(2)} s.`,
+    `Findings: ${counted(count('fault'), 'fault')}, ${counted(count('risk'), 'risk')}, ${count('tidy')} to tidy${decided > 0 ? `, ${decided} accepted in the source` : ''}. ${seconds.total.toFixed(2)} s, bare parsing ${seconds.floor.toFixed(2)} s.`,
     '',
-    ...findings
+    ...open
       .slice(0, shownFindings)
       .map((finding) => `${finding.severity.padEnd(5)}  ${finding.file}:${finding.line}  ${finding.message}  (${finding.rule})`),
-    ...(findings.length > shownFindings ? [`… and ${findings.length - shownFindings} more; --json prints all.`] : []),
+    ...(open.length > shownFindings ? [`… and ${open.length - shownFindings} more; --json prints all.`] : []),
     ...(problems.length > 0
       ? ['', 'Could not be read in full:', ...problems.slice(0, 20).map((problem) => `  ${problem.file}: ${problem.message}`)]
       : []),

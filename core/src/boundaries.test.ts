@@ -15,18 +15,24 @@ const beside: Readonly<Record<string, readonly string[]>> = {
   find: ['model', 'tree'],
   overlap: ['model'],
   carve: ['model', 'overlap', 'tree', 'flow', 'rules'],
-  formats: ['model', 'carve', 'rules'],
+  formats: ['model', 'carve', 'rules', 'triage'],
+  triage: ['model', 'rules'],
+  fixes: ['model'],
 };
 const packages = new Set([
   '@babel/parser',
   '@babel/types',
   '@vue/compiler-dom',
   'svelte/compiler',
+  'diff',
   'fastest-levenshtein',
   'globals',
   'ignore',
   'joi',
   'jsonc-parser',
+  'papaparse',
+  // Types alone.
+  'sarif',
   'parse5',
   'pluralize',
 ]);

@@ -8,6 +8,8 @@ export * from './model/strand';
 export * from './model/tree';
 export * from './model/types';
 export { walkTemplate, usesIn } from './model/walk';
+export * from './triage';
+export * from './fixes';
 export { isReadable, loadCompilers, parseBare, readerVersion, readFile } from './read';
 export { fileRole, isConfig, link, type Linked, relink } from './link';
 export { ancestors, conditionOf, placesLimit, providerFor, unfold } from './tree';

@@ -24,6 +24,7 @@ function toFinding(check: Check, found: Found): Finding {
     message: entry.message(found.words),
     consequence: entry.consequence(found.words, component?.framework ?? 'script'),
     fix: entry.fix(found.words, component?.framework ?? 'script'),
+    ...(found.edits ? { edits: found.edits } : {}),
     evidence: found.evidence,
     touches: { component: found.touches, places: check.pages.places.get(found.touches) ?? 0 },
     pages: found.pages ?? [],

@@ -38,6 +38,7 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
               { at, says: listener === undefined ? `The markup reads ${name}.` : `${listener} is given ${name}.` },
               ...(meant ? [{ at: locate(component.file, meant.span), says: `${meant.name} is declared here.` }] : []),
             ],
+            ...(near === undefined ? {} : { edits: [{ ...at, was: name, text: near }] }),
             touches: component.id,
           },
         ];

@@ -1,5 +1,6 @@
 import { givenNames, type KnownUse, unknownBindings } from '../flow';
 import type { Binding } from '../model/facts';
+import type { TextEdit } from '../model/finding';
 import { locate } from '../model/span';
 import { nearest } from './near';
 import type { Found, Rule } from './rule';
@@ -18,6 +19,21 @@ export function speltBindings(known: KnownUse): Spelt[] {
   });
 }
 
+/** The name as its framework writes it: in Vue with hyphens where the misspelt one has some, and without the mark of a listener. */
+function spellingEdit({ use, target }: KnownUse, binding: Binding, declared: string): TextEdit[] {
+  const bare = (name: string): string => name.replace(/^(@|on:|bind:|#)/, '');
+  const { start, end } = binding.nameSpan;
+  // The name stands at the end of what was read as the name; marks and modifiers may stand before it.
+  const spelt =
+    target.framework === 'vue' && end - start > bare(binding.name).length && /[A-Z]/.test(binding.name)
+      ? hyphened(bare(binding.name))
+      : bare(binding.name);
+  const next = spelt === bare(binding.name) ? bare(declared) : hyphened(bare(declared));
+  return [{ file: use.file, start: end - spelt.length, end, was: spelt, text: next }];
+}
+
+const hyphened = (name: string): string => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
+
 /** A use gives a declared prop under a misspelt name. */
 export const propSpelt: Rule = ({ uses }) =>
   uses.flatMap((known) =>
@@ -35,6 +51,7 @@ export const propSpelt: Rule = ({ uses }) =>
           { at, says: `${owner.name} gives ${binding.name}.` },
           ...(prop ? [{ at: prop.declared, says: `${target.name} declares ${declared}, which this use does not give.` }] : []),
         ],
+        edits: spellingEdit(known, binding, declared),
         touches: target.id,
       };
     }),

@@ -1,5 +1,5 @@
 import type { KnownUse } from '../flow';
-import type { Evidence, Severity } from '../model/finding';
+import type { Evidence, Severity, TextEdit } from '../model/finding';
 import type { ComponentId } from '../model/ids';
 import type { Model } from '../model/model';
 import type { Location } from '../model/span';
@@ -19,6 +19,8 @@ export type Found = {
   readonly at: Location;
   readonly words: Words;
   readonly evidence: readonly Evidence[];
+  /** The change in the text, where it is certain. */
+  readonly edits?: readonly TextEdit[];
   /** The component whose places it touches. */
   readonly touches: ComponentId;
   readonly pages?: readonly string[];

@@ -1,0 +1,1 @@
+export { applyEdits, patchOf } from './patch';
