@@ -120,7 +120,8 @@ export const catalogue = {
     severity: 'fault',
     about: 'broken binding',
     title: 'A two-way binding with one half',
-    message: ({ target, prop, half }) => `${prop} is bound both ways, and ${target} has ${half}.`,
+    message: ({ target, prop, half, field }) =>
+      field ? `${target} is given ${prop}, and nothing follows its change.` : `${prop} is bound both ways, and ${target} has ${half}.`,
     consequence: ({ target, prop, field }, framework) =>
       field
         ? `React puts ${prop} back after every key: the user cannot change the <${field}>.`

@@ -72,7 +72,7 @@ function stuckFields(component: Component): Found[] {
       component: component.id,
       subject: binding.name,
       at,
-      words: { target: `<${node.tag}>`, prop: binding.name, half: 'a value and nothing that follows its change', field: node.tag },
+      words: { target: `<${node.tag}>`, prop: binding.name, half: '', field: node.tag },
       evidence: [{ at, says: `${component.name} gives <${node.tag}> its ${binding.name}, and listens to no change.` }],
       touches: component.id,
     });

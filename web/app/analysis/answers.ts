@@ -68,7 +68,15 @@ export type Excerpt = {
   readonly marks: readonly { readonly start: number; readonly end: number }[];
 };
 
-export type FindingView = Finding & { readonly componentName: string; readonly line: number };
+export type FindingView = Finding & {
+  readonly componentName: string;
+  readonly framework: string;
+  readonly line: number;
+  /** Names of the pages that it touches, by where its component stands. */
+  readonly onPages: readonly string[];
+  /** The reason that a comment in the source gives for accepting it; absent where none does. */
+  readonly accepted?: string;
+};
 
 export type CardAnswer = { readonly card: PlaceCard; readonly findings: readonly FindingView[]; readonly line: number };
 

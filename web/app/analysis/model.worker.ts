@@ -1,9 +1,15 @@
 import {
+  acceptedInSource,
   check,
   type ComponentId,
   type FileFacts,
   type FilePath,
   type Finding,
+  findingEntries,
+  findingsCsv,
+  findingsJson,
+  findingsMarkdown,
+  findingsSarif,
   findNames,
   lineAt,
   matchPlan,
@@ -20,11 +26,13 @@ import {
   orderColumns,
   type Page,
   pageOf,
+  patchOf,
   placeCard,
   type Question,
   readerVersion,
   relink,
   type Spot,
+  type Severity,
   spotAt,
   spotOf,
   strandsOf,
@@ -34,6 +42,7 @@ import {
   type SurveyKeep,
   type SubjectId,
   type Tree,
+  type TriageMark,
   unfold,
   type Ways,
 } from '@liana/core';
@@ -60,6 +69,7 @@ type Opened = {
   readonly hashes: ReadonlyMap<FilePath, string>;
   readonly keep: SurveyKeep;
   readonly findings: readonly Finding[];
+  readonly pageNames: ReadonlyMap<ComponentId, readonly string[]>;
   readonly texts: Map<FilePath, string>;
   readonly pages: Map<string, UnfoldedPage>;
 };
@@ -154,13 +164,15 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
   if (frameworks.join() !== project.frameworks?.join()) await database.projects.update(projectId, { frameworks });
   const keep = before?.keep ?? new Map();
   report({ stage: 'Checking', done: 0, total: 0 });
+  const findings = check(model, keep);
   return {
     projectId,
     readAt: project.readAt,
     model,
     hashes: new Map(files.map((file) => [file.file, file.hash])),
     keep,
-    findings: check(model, keep),
+    findings,
+    pageNames: pageNamesIn(keep),
     texts: new Map(),
     pages: new Map(),
   };
@@ -238,7 +250,29 @@ function pageById(held: Opened, id: string | undefined): Page | undefined {
 }
 
 async function viewOf(held: Opened, finding: Finding): Promise<FindingView> {
-  return { ...finding, componentName: held.model.components.get(finding.component)?.name ?? '', line: await lineOf(held, finding.at) };
+  const component = held.model.components.get(finding.component);
+  const text = await textOf(held, finding.at.file);
+  const [accepted] = acceptedInSource([finding], () => text);
+  return {
+    ...finding,
+    componentName: component?.name ?? '',
+    framework: component?.framework ?? 'script',
+    line: lineAt(lineStarts(text), finding.at.start),
+    onPages: finding.pages.length > 0 ? finding.pages : (held.pageNames.get(finding.touches.component) ?? []),
+    ...(accepted ? { accepted: accepted.reason } : {}),
+  };
+}
+
+/** The names of the pages that each component stands on, from the parts of the survey. */
+function pageNamesIn(keep: SurveyKeep): Map<ComponentId, string[]> {
+  const names = new Map<ComponentId, string[]>();
+  for (const { page, components } of keep.values())
+    for (const id of components.keys()) {
+      const known = names.get(id);
+      if (known) known.push(page.name);
+      else names.set(id, [page.name]);
+    }
+  return names;
 }
 
 const analyst = {
@@ -308,6 +342,50 @@ const analyst = {
   async findings(projectId: string): Promise<FindingView[]> {
     const held = await ensure(projectId);
     return Promise.all(held.findings.map((finding) => viewOf(held, finding)));
+  },
+
+  /** The patch of all certain fixes among some findings; empty where there is none. */
+  async patch(projectId: string, keys: readonly string[]): Promise<string> {
+    const held = await ensure(projectId);
+    const asked = new Set(keys);
+    const edits = held.findings.flatMap((finding) => (asked.has(finding.key) ? (finding.edits ?? []) : []));
+    const texts = new Map<string, string>();
+    for (const { file } of edits) if (!texts.has(file)) texts.set(file, await textOf(held, file));
+    return patchOf(edits, (file) => texts.get(file));
+  },
+
+  /** Some findings, in their order and with their severity as given, as a file of some form. */
+  async exported(
+    projectId: string,
+    name: string,
+    form: 'sarif' | 'csv' | 'markdown' | 'json',
+    asked: readonly { readonly key: string; readonly severity: Severity }[],
+    marks: Readonly<Record<string, TriageMark>>,
+  ): Promise<string> {
+    const held = await ensure(projectId);
+    const byKey = new Map(held.findings.map((finding) => [finding.key, finding]));
+    const findings = asked.flatMap(({ key, severity }): Finding[] => {
+      const finding = byKey.get(key);
+      return finding ? [{ ...finding, severity }] : [];
+    });
+    const texts = new Map<string, string>();
+    for (const { at, evidence } of findings)
+      for (const { file } of [at, ...evidence.map((rung) => rung.at)]) if (!texts.has(file)) texts.set(file, await textOf(held, file));
+    const textIn = (file: FilePath): string | undefined => texts.get(file);
+    const entries = findingEntries(held.model, findings, textIn, {
+      marks: new Map(Object.entries(marks)),
+      accepted: acceptedInSource(findings, textIn),
+    });
+    switch (form) {
+      case 'sarif':
+        return findingsSarif(entries);
+      case 'csv':
+        return findingsCsv(entries);
+      case 'markdown':
+        return findingsMarkdown(name, entries);
+      case 'json':
+        return findingsJson(entries);
+    }
   },
 
   /** Answers a question about a value or an event; undefined where the project has none of that name. */

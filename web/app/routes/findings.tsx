@@ -1,7 +1,10 @@
+import { isMarkState, severities } from '@liana/core';
 import { data } from 'react-router';
 import type { FindingView } from '../analysis/answers';
 import { getAnalyst, openProject } from '../analysis/client';
 import { getProject } from '../storage/projects';
+import { markFinding, noteReading, setRule } from '../storage/triage';
+import { fittingFindings, parseFindingsState, toldFindings } from '../views/findings/state';
 import { FindingsView } from '../views/findings/FindingsView';
 import { traceLink } from '../views/trace/state';
 import type { Route } from './+types/findings';
@@ -25,7 +28,15 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
   if (!summary) return undefined;
   const asked = new URL(request.url).searchParams.get('finding');
   const findings = await getAnalyst().findings(project.id);
-  const chosen = findings.find((finding) => finding.key === asked) ?? findings[0];
+  const triage = await noteReading(
+    project.id,
+    project.readAt,
+    findings.map((finding) => finding.key),
+  );
+  const state = parseFindingsState(new URL(request.url).searchParams);
+  const shown = fittingFindings(toldFindings(findings, triage), state);
+  const chosen =
+    findings.find((finding) => finding.key === asked) ?? shown.find(({ finding }) => !state.without.has(finding.severity))?.finding;
   const code = chosen
     ? await getAnalyst().excerpts(
         project.id,
@@ -34,7 +45,26 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
     : [];
   const place = chosen ? await getAnalyst().placeOf(project.id, chosen.touches.component, undefined) : undefined;
   const trace = chosen && (await traceFor(project.id, chosen, place?.pageId));
-  return { project, summary, findings, chosen, code, place, trace };
+  const patch = chosen?.edits ? await getAnalyst().patch(project.id, [chosen.key]) : '';
+  return { project, summary, findings, triage, chosen, code, patch, place, trace };
+}
+
+/** Keeps what is decided about a finding, or what the project says of a rule. */
+export async function clientAction({ params, request }: Route.ClientActionArgs) {
+  const form = await request.formData();
+  const field = (name: string): string => {
+    const value = form.get(name);
+    return typeof value === 'string' ? value : '';
+  };
+  if (field('about') === 'finding') {
+    const state = field('state');
+    const mark = isMarkState(state) ? { state, reason: field('reason'), at: Date.now() } : undefined;
+    await markFinding(params.projectId, field('key'), mark);
+  } else if (field('about') === 'rule') {
+    const setting = (['off', ...severities] as const).find((one) => one === field('setting'));
+    await setRule(params.projectId, field('rule'), setting);
+  }
+  return null;
 }
 
 export default function Findings({ loaderData }: Route.ComponentProps) {

@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { frameworkWords } from '../parts/frameworks';
 import { helpFor } from '../shipped/help.server';
 import { severityWords } from '../theme/Glyph';
 import type { Route } from './+types/help';
@@ -45,6 +46,14 @@ export default function Help({ loaderData: { rules, single } }: Route.ComponentP
               <pre tabIndex={0}>{rule.help.fault}</pre>
               <h3>Sound</h3>
               <pre tabIndex={0}>{rule.help.sound}</pre>
+              {Object.entries(rule.help.forms ?? {}).map(([framework, form]) => (
+                <div key={framework}>
+                  <h3>The fault in {frameworkWords([framework])}</h3>
+                  <pre tabIndex={0}>{form.fault}</pre>
+                  <h3>Sound in {frameworkWords([framework])}</h3>
+                  <pre tabIndex={0}>{form.sound}</pre>
+                </div>
+              ))}
             </>
           )}
         </section>

@@ -1,5 +1,5 @@
 import Dexie, { type Table } from 'dexie';
-import type { FileFacts, LeftOutReason, PlanDocument } from '@liana/core';
+import type { FileFacts, LeftOutReason, PlanDocument, RuleSettings, TriageMark } from '@liana/core';
 
 /** Where a project's files came from; a folder handle lets it be read again without asking where it is. */
 export type Origin =
@@ -54,6 +54,18 @@ export type StoredLook = {
   readonly bytes: Uint8Array<ArrayBuffer>;
 };
 
+/** What was decided about a project's findings, and which findings its last two readings had. */
+export type StoredTriage = {
+  readonly projectId: string;
+  readonly marks: Readonly<Record<string, TriageMark>>;
+  readonly rules: RuleSettings;
+  /** Keys of the findings of the last reading, and the project's `readAt` then; 0 before the first. */
+  readonly latest: readonly string[];
+  readonly latestAt: number;
+  /** Keys of the reading before that; absent where there was none. */
+  readonly known?: readonly string[];
+};
+
 class Database extends Dexie {
   readonly projects!: Table<Project, string>;
   readonly files!: Table<StoredFile, [string, string]>;
@@ -62,6 +74,7 @@ class Database extends Dexie {
 
   readonly plans!: Table<StoredPlan, string>;
   readonly looks!: Table<StoredLook, [string, string]>;
+  readonly triage!: Table<StoredTriage, string>;
 
   constructor() {
     super('liana');
@@ -72,6 +85,7 @@ class Database extends Dexie {
       facts: '[projectId+file], projectId',
     });
     this.version(2).stores({ plans: 'projectId', looks: '[projectId+file], projectId' });
+    this.version(3).stores({ triage: 'projectId' });
   }
 }
 

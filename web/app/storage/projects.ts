@@ -125,7 +125,7 @@ export async function sweepDeleted(): Promise<void> {
   for (const id of old) {
     await database.transaction('rw', database.tables, async () => {
       await Promise.all(
-        [database.files, database.texts, database.facts, database.plans, database.looks].map((table) =>
+        [database.files, database.texts, database.facts, database.plans, database.looks, database.triage].map((table) =>
           table.where('projectId').equals(id).delete(),
         ),
       );

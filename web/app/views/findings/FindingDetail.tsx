@@ -1,21 +1,30 @@
 import Button from '@mui/material/Button';
-import { counted, listed } from '@liana/core';
+import { counted, listed, type MarkState, type RuleSetting } from '@liana/core';
 import { Link } from 'react-router';
-import type { Excerpt, FindingView } from '../../analysis/answers';
+import type { Excerpt } from '../../analysis/answers';
 import { Code } from '../../parts/Code';
 import { useTraceName } from '../../parts/useTraceName';
+import { FixDiff } from './FixDiff';
+import type { Told } from './state';
+import { Triage } from './Triage';
 
 type Props = {
-  finding: FindingView;
+  told: Told;
+  /** The certain fix; empty where there is none. */
+  patch: string;
+  setting: RuleSetting | undefined;
   code: readonly (Excerpt | undefined)[];
   projectId: string;
   place: { readonly pageId: string; readonly place: number } | undefined;
   /** The link to its trace, where there is one. */
   traceTo: string | undefined;
+  onMark: (state: MarkState | undefined, reason: string) => void;
+  onRule: (setting: RuleSetting | undefined) => void;
 };
 
 /** One finding: what is wrong, what comes of it, the evidence rung by rung, and what to do. */
-export function FindingDetail({ finding, code, projectId, place, traceTo }: Props) {
+export function FindingDetail({ told, code, patch, setting, projectId, place, traceTo, onMark, onRule }: Props) {
+  const { finding } = told;
   const { places } = finding.touches;
   const trace = useTraceName(projectId, place?.pageId);
   return (
@@ -38,6 +47,7 @@ export function FindingDetail({ finding, code, projectId, place, traceTo }: Prop
       </div>
       <h3>What to do</h3>
       <p>{finding.fix}</p>
+      {patch !== '' && <FixDiff patch={patch} />}
       <h3>Where it touches</h3>
       <p>
         {places > 0 ? `${counted(places, 'place')} in the trees of all pages.` : 'No page that is mounted in this project.'}
@@ -62,6 +72,7 @@ export function FindingDetail({ finding, code, projectId, place, traceTo }: Prop
           About this rule
         </Button>
       </div>
+      <Triage told={told} setting={setting} onMark={onMark} onRule={onRule} />
     </>
   );
 }

@@ -1,33 +1,29 @@
-import { counted, type Severity, severities } from '@liana/core';
+import { counted, type MarkState, type RuleSetting } from '@liana/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef } from 'react';
+import { Link, useFetcher, useNavigate } from 'react-router';
 import type { Excerpt, FindingView, Summary } from '../../analysis/answers';
-import { SeverityMark, severityWords } from '../../theme/Glyph';
+import { getAnalyst } from '../../analysis/client';
+import { useTell } from '../../parts/Notices';
+import { useUrlParams } from '../../parts/useUrlParams';
+import type { StoredTriage } from '../../storage/database';
+import { SeverityMark } from '../../theme/Glyph';
+import { download, fileName } from '../carve/download';
 import { FindingDetail } from './FindingDetail';
+import { type ExportForm, FindingsControls } from './FindingsControls';
+import { fittingFindings, linesOf, parseFindingsState, stateWords, type Told, toldFindings, withFindings } from './state';
 
 type Props = {
   project: { readonly id: string; readonly name: string };
   summary: Summary;
   findings: readonly FindingView[];
+  triage: StoredTriage;
   chosen: FindingView | undefined;
   code: readonly (Excerpt | undefined)[];
+  patch: string;
   place: { readonly pageId: string; readonly place: number } | undefined;
   trace: string | undefined;
 };
-
-type Line =
-  | { readonly kind: 'group'; readonly severity: Severity; readonly count: number }
-  | { readonly kind: 'finding'; readonly finding: FindingView };
-
-function linesOf(findings: readonly FindingView[]): Line[] {
-  return severities.flatMap((severity): Line[] => {
-    const own = findings.filter((finding) => finding.severity === severity);
-    return own.length === 0
-      ? []
-      : [{ kind: 'group', severity, count: own.length }, ...own.map((finding): Line => ({ kind: 'finding', finding }))];
-  });
-}
 
 /** Places that could not be parsed: what the findings do not speak of. */
 function Problems({ problems }: Pick<Summary, 'problems'>) {
@@ -54,15 +50,30 @@ function touchWords(finding: FindingView): string {
   return finding.touches.places > 0 ? counted(finding.touches.places, 'place') : '';
 }
 
-/** What is wrong or superfluous, worst first, each with its evidence. */
-export function FindingsView({ project, summary, findings, chosen, code, place, trace }: Props) {
+/** What is wrong or superfluous, each with its evidence, to be worked through. */
+export function FindingsView({ project, summary, findings, triage, chosen, code, patch, place, trace }: Props) {
   const scroll = useRef<HTMLDivElement>(null);
   const navigate = useNavigate();
-  const [params] = useSearchParams();
-  const hidden = useMemo(() => new Set((params.get('without') ?? '').split('.')), [params]);
-  const shown = useMemo(() => findings.filter((finding) => !hidden.has(finding.severity)), [findings, hidden]);
-  const lines = useMemo(() => linesOf(shown), [shown]);
-  const at = lines.findIndex((line) => line.kind === 'finding' && line.finding.key === chosen?.key);
+  const fetcher = useFetcher();
+  const tell = useTell();
+  const [params, change] = useUrlParams();
+  const state = useMemo(() => parseFindingsState(params), [params]);
+  const told = useMemo(() => toldFindings(findings, triage), [findings, triage]);
+  const fitting = useMemo(() => fittingFindings(told, state), [told, state]);
+  const lines = useMemo(
+    () =>
+      linesOf(
+        fitting.filter(({ finding }) => !state.without.has(finding.severity)),
+        state.group,
+      ),
+    [fitting, state],
+  );
+  const shown = useMemo(() => lines.flatMap((line): Told[] => (line.kind === 'finding' ? [line.told] : [])), [lines]);
+  const at = lines.findIndex((line) => line.kind === 'finding' && line.told.finding.key === chosen?.key);
+  const current = told.find(({ finding }) => finding.key === chosen?.key);
+  const now = useMemo(() => new Set(findings.map((finding) => finding.key)), [findings]);
+  const gone = (triage.known ?? []).filter((key) => !now.has(key)).length;
+  const decided = told.filter((one) => one.decided).length;
 
   const virtual = useVirtualizer({
     count: lines.length,
@@ -77,42 +88,75 @@ export function FindingsView({ project, summary, findings, chosen, code, place, 
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [at]);
 
-  const linkTo = (finding: FindingView): string => {
-    const next = new URLSearchParams(params);
-    next.set('finding', finding.key);
-    return `?${next}`;
-  };
-  const toggle = (severity: Severity): void => {
-    const next = new URLSearchParams(params);
-    const without = severities.filter((one) => hidden.has(one) !== (one === severity));
-    if (without.length > 0) next.set('without', without.join('.'));
-    else next.delete('without');
-    void navigate(`?${next}`, { replace: true });
+  const onChange = useCallback(
+    (next: Readonly<Record<string, string | undefined>>) => change((before) => withFindings(before, next), { replace: true }),
+    [change],
+  );
+  const linkTo = (finding: FindingView): string => `?${withFindings(params, { finding: finding.key })}`;
+  const step = (by: number): void => {
+    const index = shown.findIndex(({ finding }) => finding.key === chosen?.key);
+    const next = shown[index < 0 ? 0 : index + by];
+    if (next) void navigate(linkTo(next.finding), { preventScrollReset: true });
   };
   const onKeyDown = (event: KeyboardEvent): void => {
-    const index = shown.findIndex((finding) => finding.key === chosen?.key);
-    const next = event.key === 'ArrowDown' ? shown[index + 1] : event.key === 'ArrowUp' ? shown[index - 1] : undefined;
-    if (!next) return;
+    const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    if (by === 0) return;
     event.preventDefault();
-    void navigate(linkTo(next), { preventScrollReset: true });
+    step(by);
   };
 
+  const submit = (fields: Readonly<Record<string, string>>): void => void fetcher.submit(fields, { method: 'post' });
+  const mark = (key: string, to: MarkState | undefined, reason: string): void => {
+    const before = triage.marks[key];
+    submit({ about: 'finding', key, state: to ?? '', reason });
+    // The next open one comes up, so that a long list can be worked through.
+    if (to && state.state === 'open') step(shown.at(-1)?.finding.key === key ? -1 : 1);
+    tell(to ? `${stateWords[to]}.` : 'Open again.', {
+      label: 'Undo',
+      run: () => submit({ about: 'finding', key, state: before?.state ?? '', reason: before?.reason ?? '' }),
+    });
+  };
+  const setRule = (rule: string, setting: RuleSetting | undefined): void => {
+    const before = triage.rules[rule];
+    submit({ about: 'rule', rule, setting: setting ?? '' });
+    tell(setting === 'off' ? 'The rule is off in this project.' : 'The rule is set for this project.', {
+      label: 'Undo',
+      run: () => submit({ about: 'rule', rule, setting: before ?? '' }),
+    });
+  };
+  const save = async (form: ExportForm): Promise<void> => {
+    const name = fileName(project.name);
+    if (form === 'settings') {
+      download('liana.config.json', [`${JSON.stringify({ rules: triage.rules }, undefined, 2)}\n`], 'application/json');
+      return;
+    }
+    if (form === 'patch') {
+      const text = await getAnalyst().patch(
+        project.id,
+        shown.map(({ finding }) => finding.key),
+      );
+      if (text === '') tell('None of the findings shown has a fix that is certain.');
+      else download(`${name}.patch`, [text], 'text/x-diff');
+      return;
+    }
+    const asked = shown.map(({ finding: { key, severity } }) => ({ key, severity }));
+    const text = await getAnalyst().exported(project.id, project.name, form, asked, triage.marks);
+    const endings = { sarif: 'sarif', csv: 'csv', markdown: 'md', json: 'json' } as const;
+    download(`${name}-findings.${endings[form]}`, [text], form === 'csv' ? 'text/csv' : 'text/plain');
+  };
+
+  const off = Object.entries(triage.rules).filter(([, setting]) => setting === 'off').length;
   return (
     <>
-      <div className="controls">
-        {severities.map((severity) => (
-          <button key={severity} type="button" className="chip" aria-pressed={!hidden.has(severity)} onClick={() => toggle(severity)}>
-            <SeverityMark severity={severity} />
-            {counted(summary.findings[severity], severity === 'tidy' ? 'thing' : severity)}
-            {severity === 'tidy' ? ' to tidy' : ''}
-          </button>
-        ))}
-        <span style={{ marginLeft: 'auto' }}>
-          <Link to="/help" style={{ color: 'inherit' }}>
-            What Liana finds
-          </Link>
-        </span>
-      </div>
+      <FindingsControls
+        state={state}
+        told={told}
+        fitting={fitting}
+        shown={shown.length}
+        gone={gone}
+        onChange={onChange}
+        onExport={(form) => void save(form)}
+      />
       <Problems problems={summary.problems} />
       {findings.length === 0 ? (
         <div className="work-area" style={{ gridTemplateColumns: '1fr' }}>
@@ -127,6 +171,24 @@ export function FindingsView({ project, summary, findings, chosen, code, place, 
       ) : (
         <div className="findings-area">
           <section className="sheet" aria-label="Findings" style={{ overflow: 'hidden' }}>
+            {lines.length === 0 && (
+              <div className="empty">
+                <h2>Nothing fits</h2>
+                <p>
+                  {state.state === 'open' && decided > 0 && told.length === decided
+                    ? `All ${counted(decided, 'finding')} are decided.`
+                    : `None of ${counted(told.length, 'finding')} is shown by this choice.`}
+                  {off > 0 ? ` ${counted(off, 'rule')} ${off === 1 ? 'is' : 'are'} off.` : ''}
+                </p>
+                <button
+                  type="button"
+                  className="chip"
+                  onClick={() => onChange({ state: 'all', text: '', rule: '', framework: '', on: '', without: '' })}
+                >
+                  Show all
+                </button>
+              </div>
+            )}
             <div
               className="finding-list"
               ref={scroll}
@@ -149,25 +211,10 @@ export function FindingsView({ project, summary, findings, chosen, code, place, 
                     >
                       {line.kind === 'group' ? (
                         <div className="finding-group" role="presentation">
-                          {severityWords[line.severity].group}
+                          {line.title} <span className="count">{line.count}</span>
                         </div>
                       ) : (
-                        <Link
-                          to={linkTo(line.finding)}
-                          className="finding-item"
-                          role="option"
-                          aria-selected={line.finding.key === chosen?.key}
-                          aria-current={line.finding.key === chosen?.key}
-                          tabIndex={-1}
-                          preventScrollReset
-                        >
-                          <SeverityMark severity={line.finding.severity} />
-                          <b>{line.finding.message.replace(/\.$/, '')}</b>
-                          <span className="count">{touchWords(line.finding)}</span>
-                          <span className="where">
-                            {line.finding.at.file}:{line.finding.line}
-                          </span>
-                        </Link>
+                        <FindingItem told={line.told} isChosen={line.told.finding.key === chosen?.key} to={linkTo(line.told.finding)} />
                       )}
                     </div>
                   );
@@ -176,10 +223,38 @@ export function FindingsView({ project, summary, findings, chosen, code, place, 
             </div>
           </section>
           <section className="card detail" aria-label="The finding" tabIndex={-1}>
-            {chosen && <FindingDetail finding={chosen} code={code} projectId={project.id} place={place} traceTo={trace} />}
+            {chosen && current && (
+              <FindingDetail
+                key={chosen.key}
+                told={current}
+                code={code}
+                patch={patch}
+                setting={triage.rules[chosen.rule]}
+                projectId={project.id}
+                place={place}
+                traceTo={trace}
+                onMark={(to, reason) => mark(chosen.key, to, reason)}
+                onRule={(setting) => setRule(chosen.rule, setting)}
+              />
+            )}
+            {chosen && !current && <p>The rule of this finding is off in this project.</p>}
           </section>
         </div>
       )}
     </>
+  );
+}
+
+function FindingItem({ told, isChosen, to }: { told: Told; isChosen: boolean; to: string }) {
+  const { finding, decided, isNew } = told;
+  return (
+    <Link to={to} className="finding-item" role="option" aria-selected={isChosen} aria-current={isChosen} tabIndex={-1} preventScrollReset>
+      <SeverityMark severity={finding.severity} />
+      <b>{finding.message.replace(/\.$/, '')}</b>
+      <span className="count">{decided ? stateWords[decided.state].toLowerCase() : isNew ? 'new' : touchWords(finding)}</span>
+      <span className="where">
+        {finding.at.file}:{finding.line}
+      </span>
+    </Link>
   );
 }
