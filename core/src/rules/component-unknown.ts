@@ -15,7 +15,8 @@ export const componentUnknown: Rule = ({ model }) => {
     const { target, node } = use;
     if (target.kind !== 'unresolved' || !target.undeclared || owner?.fileRole !== 'source' || node.asValue) return [];
     const [root = ''] = node.tag.split('.');
-    const near = nearest(root, names);
+    const imported = (model.files.get(use.file)?.imports ?? []).flatMap((one) => (/^[A-Z]/.test(one.local) ? [one.local] : []));
+    const near = nearest(root, [...new Set([...imported, ...names])]);
     if (owner.framework === 'vue' && near === undefined) return [];
     if (!/^[A-Z]/.test(root)) return [];
     const at = locate(use.file, node.nameSpan);

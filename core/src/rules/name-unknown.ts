@@ -2,6 +2,7 @@ import type { Component } from '../model/model';
 import { contains, locate, type Span } from '../model/span';
 import { walkTemplate } from '../model/walk';
 import { nearest } from './near';
+import { speltBindings } from './prop-spelt';
 import type { Found, Rule } from './rule';
 
 /** The listener that a stretch of markup belongs to; undefined for what is shown or given. */
@@ -16,12 +17,15 @@ function listenerAt(component: Component, span: Span): string | undefined {
 }
 
 function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
-  return ({ model }) =>
-    [...model.components.values()].flatMap((component) => {
+  return ({ model, uses }) => {
+    // A short form gives a prop and reads a value by one name: of its misspelling another rule speaks.
+    const spelt = new Set(uses.flatMap((known) => speltBindings(known).map(({ binding }) => `${known.use.file} ${binding.nameSpan.end}`)));
+    return [...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];
       const { facts } = component;
       const own = [...new Set(facts.values.map((value) => value.name))];
       return (facts.undeclared ?? []).flatMap(({ name, span }): Found[] => {
+        if (spelt.has(`${component.file} ${span.end}`)) return [];
         const listener = listenerAt(component, span);
         if ((listener === undefined) !== (rule === 'name-unknown')) return [];
         const at = locate(component.file, span);
@@ -44,6 +48,7 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
         ];
       });
     });
+  };
 }
 
 /** Markup reads a name that nothing declares. */

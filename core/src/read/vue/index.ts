@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { AttributeNode, ElementNode, RootNode, TemplateChildNode } from '@vue/compiler-dom';
 import type { ComponentFacts, FileFacts, Problem, Reading, TemplateNode } from '../../model/facts';
 import type { Span } from '../../model/span';
-import type { TypeFact } from '../../model/types';
+import type { TypeExpr, TypeFact } from '../../model/types';
 import type { Writable } from '../../model/writable';
 import { compiler } from '../compilers';
 import { type Body, finishBody, type ModuleScope, newBody, propValue } from '../script/body';
@@ -211,12 +211,23 @@ export function assemble(
   };
   if (declared.propsType) facts.propsType = declared.propsType;
   if (body.exposes.length > 0) facts.exposes = body.exposes;
-  const isSeen = !declared.open && (declared.propsType === undefined || declared.propsType.kind === 'object');
+  const isSeen = !declared.open && (declared.propsType === undefined || isWrittenHere(declared.propsType, setup.statements));
   const undeclared = isSeen ? trulyUndeclared(inner.undeclared, scriptsIn(markup.text)) : [];
   if (undeclared.length > 0) facts.undeclared = undeclared;
   if (body.raisesUnseen) facts.raisesUnseen = true;
   if (body.endings.size > 0) facts.endings = [...body.endings];
   return facts;
+}
+
+/** Whether all members of a type stand in this file: written in place, or by a declaration that takes nothing over from others. */
+function isWrittenHere(type: TypeExpr, statements: readonly t.Statement[]): boolean {
+  if (type.kind === 'object') return true;
+  if (type.kind !== 'ref') return false;
+  return statements.some((statement) => {
+    const one = statement.type === 'ExportNamedDeclaration' ? statement.declaration : statement;
+    if (one?.type === 'TSInterfaceDeclaration') return one.id.name === type.name && !one.extends?.length;
+    return one?.type === 'TSTypeAliasDeclaration' && one.id.name === type.name && one.typeAnnotation.type === 'TSTypeLiteral';
+  });
 }
 
 /** The scripts of a component's file; all of a module that has its template in a text. */

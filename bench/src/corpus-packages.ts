@@ -1,0 +1,38 @@
+import { execFileSync } from 'node:child_process';
+import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+/**
+ * Packages that ship source, with the folder it stands in. These and no others, so that figures
+ * compare over time.
+ */
+export const packages: readonly { readonly name: string; readonly folder?: string }[] = [
+  { name: '@docusaurus/theme-classic@3.10.2' },
+  { name: '@wordpress/components@41.0.0' },
+  { name: '@nuxt/ui@4.11.2', folder: 'dist/runtime' },
+  { name: 'vitepress@1.6.4', folder: 'dist/client' },
+  { name: 'create-vue@3.24.0', folder: 'template/code' },
+  { name: 'flowbite-svelte@1.33.1', folder: 'dist' },
+  { name: 'svelte-ux@1.0.11', folder: 'dist' },
+  { name: '@skeletonlabs/skeleton-svelte@5.0.1', folder: 'dist' },
+];
+
+const corpus = fileURLToPath(new URL('../.corpus', import.meta.url));
+
+/** Fetches a package from the registry, once; its folder. */
+export function fetched(name: string): string {
+  const folder = path.join(corpus, name.replace(/[@/]/g, '_'));
+  if (existsSync(folder)) return folder;
+  mkdirSync(corpus, { recursive: true });
+  const [packed] = JSON.parse(
+    execFileSync('npm', ['pack', name, '--json', '--pack-destination', corpus], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] }),
+  ) as { filename: string }[];
+  const archive = path.join(corpus, packed?.filename ?? '');
+  const unpacked = `${folder}.part`;
+  mkdirSync(unpacked, { recursive: true });
+  execFileSync('tar', ['xzf', archive, '-C', unpacked, '--strip-components=1']);
+  rmSync(archive);
+  renameSync(unpacked, folder);
+  return folder;
+}

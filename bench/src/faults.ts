@@ -1,0 +1,86 @@
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { check, type Finding, knownUses, lineAt, lineStarts, link, readFile, relink, type SurveyKeep } from '@liana/core';
+import { type Folder, readFolder } from '../../cli/src/folder';
+import { fetched, packages } from './corpus-packages';
+import { type Fault, faultKinds, type Project } from './fault-kinds';
+import { seeded } from './random';
+
+/** How many faults of one kind are planted in one project. */
+const most = 25;
+
+/** What came of the faults of one kind. */
+type Sum = { planted: number; found: number; inPlace: number; extra: number };
+
+const demos = ['react', 'vue', 'svelte'].map((framework) => ({
+  name: `demo ${framework}`,
+  folder: fileURLToPath(new URL(`../../demo/${framework}/sound`, import.meta.url)),
+}));
+const corpora = packages.map(({ name, folder = '' }) => ({ name, folder: () => path.join(fetched(name), folder) }));
+
+function projectOf(folder: Folder): Project {
+  const facts = new Map(folder.sources.map(({ file, text }) => [file, readFile(file, text)]));
+  const model = link(facts, folder.configs);
+  const keep: SurveyKeep = new Map();
+  const findings = check(model, keep);
+  return {
+    model,
+    uses: knownUses(model),
+    texts: new Map(folder.sources.map(({ file, text }) => [file, text])),
+    configs: folder.configs,
+    keep,
+    known: new Set(findings.map((finding) => finding.key)),
+  };
+}
+
+/** The findings that a fault brings which were not there before. */
+function broughtBy(project: Project, { edits: [edit, ...more] }: Fault): Finding[] {
+  if (!edit) return [];
+  let text = project.texts.get(edit.file) ?? '';
+  for (const one of [edit, ...more].sort((a, b) => b.start - a.start)) text = text.slice(0, one.start) + one.text + text.slice(one.end);
+  const facts = new Map(project.model.files).set(edit.file, readFile(edit.file, text));
+  const model = relink(project.model, facts, project.configs);
+  return check(model, new Map(project.keep)).filter((finding) => !project.known.has(finding.key));
+}
+
+/** A sample without repetition, the same for the same seed. */
+function sample<T>(all: readonly T[], count: number, random: () => number): T[] {
+  const left = [...all];
+  return Array.from({ length: Math.min(count, left.length) }, () => left.splice(Math.floor(random() * left.length), 1)[0] as T);
+}
+
+const asked = process.argv.slice(2);
+const sums = new Map<string, Sum>();
+for (const { name, folder } of [...demos, ...corpora]) {
+  if (asked.length > 0 && !asked.some((one) => name.startsWith(one))) continue;
+  const project = projectOf(await readFolder(typeof folder === 'string' ? folder : folder()));
+  for (const [kind, sitesOf] of Object.entries(faultKinds)) {
+    const random = seeded(kind.length * 7919 + name.length);
+    for (const fault of sample(sitesOf(project), most, random)) {
+      const brought = broughtBy(project, fault);
+      const meant = brought.find((finding) => fault.rules.includes(finding.rule) && finding.subject.includes(fault.subject));
+      const [edit] = fault.edits;
+      const sum = sums.get(kind) ?? { planted: 0, found: 0, inPlace: 0, extra: 0 };
+      sums.set(kind, sum);
+      sum.planted++;
+      if (meant) sum.found++;
+      const line = (offset: number): number => lineAt(lineStarts(project.texts.get(edit?.file ?? '') ?? ''), offset);
+      if (meant && edit && meant.at.file === edit.file && Math.abs(line(meant.at.start) - line(fault.at)) <= 1) sum.inPlace++;
+      const others = brought.filter((finding) => finding !== meant && !fault.rules.includes(finding.rule) && finding.severity === 'fault');
+      sum.extra += others.length;
+      if (process.env['SHOW'] === kind && (!meant || others.length > 0))
+        console.log(
+          `  ${kind} in ${name}: ${edit?.file}:${line(fault.at)} ${fault.subject}; brought ${brought.map((one) => `${one.rule} ${one.subject}`).join(', ') || 'nothing'}`,
+        );
+    }
+  }
+}
+console.log('what was planted'.padEnd(26), 'planted  found        in place  other faults');
+for (const [kind, { planted, found, inPlace, extra }] of sums)
+  console.log(
+    kind.padEnd(26),
+    String(planted).padStart(7),
+    `${String(found).padStart(6)} (${((100 * found) / planted).toFixed(0)} %)`.padEnd(14),
+    String(inPlace).padStart(8),
+    String(extra).padStart(8),
+  );
