@@ -103,6 +103,13 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
       return [{ edits: [{ file: use.file, start: at, end: at, text: ' zigzag="calm"' }], rules: ['prop-unknown'], subject: 'zigzag', at }];
     }),
 
+  'a flag is given as a text': (project) =>
+    bindings(project).flatMap(({ known: { use, target }, name, span }) => {
+      const kinds = target.contract.props.get(name)?.kinds;
+      if (!kinds || [...kinds].some((kind) => kind !== 'flag' && kind !== 'nothing')) return [];
+      return [{ edits: [{ file: use.file, ...span, text: `${name}="false"` }], rules: ['prop-kind'], subject: name, at: span.start }];
+    }),
+
   'a component is misspelt': (project) =>
     nodesOf(project).flatMap(({ file, node, framework }) => {
       if (node.kind !== 'use' || node.asValue || project.model.useOfNode.get(node)?.target.kind !== 'component') return [];

@@ -3,6 +3,7 @@ import type { Contract, ContractProp } from '../model/model';
 import { type FilePath, locate } from '../model/span';
 import type { TypeExpr } from '../model/types';
 import type { Writable } from '../model/writable';
+import { kindsOf } from './kinds';
 import type { Names } from './names';
 import { type Shape, shapeOf } from './shapes';
 
@@ -43,7 +44,7 @@ export function makeContracts(names: Names): Contracts {
   }
 
   function compute(file: FilePath, facts: ComponentFacts): Contract {
-    const taken = new Map(facts.props.map((prop): [string, ContractProp] => [prop.name, takenProp(file, prop)]));
+    const taken = new Map(facts.props.map((prop): [string, ContractProp] => [prop.name, takenProp(names, file, prop)]));
     if (!facts.propsType) return undeclared(file, facts, taken);
     const shape = shapeOf(names, shapeOfComponent, file, facts.propsType);
     const props = new Map(taken);
@@ -58,6 +59,8 @@ export function makeContracts(names: Names): Contracts {
         taken: own !== undefined,
       };
       if (own?.fallback !== undefined) prop.fallback = own.fallback;
+      const kinds = member.mixed || member.bound ? undefined : kindsOf(names, member.type, { file: member.file });
+      if (kinds) prop.kinds = kinds;
       props.set(member.name, prop);
     }
     if (facts.form === 'file') return withRest(file, facts, props, shape.openness);
@@ -90,7 +93,7 @@ export function makeContracts(names: Names): Contracts {
   return { of };
 }
 
-function takenProp(file: FilePath, fact: PropFact): ContractProp {
+function takenProp(names: Names, file: FilePath, fact: PropFact): ContractProp {
   const prop: Writable<ContractProp> = {
     name: fact.name,
     kind: fact.kind,
@@ -99,6 +102,8 @@ function takenProp(file: FilePath, fact: PropFact): ContractProp {
     taken: true,
   };
   if (fact.fallback !== undefined) prop.fallback = fact.fallback;
+  const kinds = fact.type && kindsOf(names, fact.type, { file });
+  if (kinds) prop.kinds = kinds;
   return prop;
 }
 

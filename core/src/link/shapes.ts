@@ -12,6 +12,10 @@ export type ShapeMember = {
   readonly type: TypeExpr;
   readonly file: FilePath;
   readonly span: Span;
+  /** Several declarations of one name came together: the type is that of one of them. */
+  readonly mixed?: true;
+  /** Declared where type parameters have a meaning, or in a module that another one describes: its names cannot be looked up alone. */
+  readonly bound?: true;
 };
 
 /** Where a type expression stands, and what the type parameters around it are given as. */
@@ -43,7 +47,8 @@ function resolve(resolver: Resolver, type: TypeExpr, at: Place, depth: number): 
   if (depth > 24) return open;
   switch (type.kind) {
     case 'object': {
-      const members = type.members.map((one): [string, ShapeMember] => [one.name, { ...one, file: at.file }]);
+      const bound = at.given.size > 0 || at.imports !== undefined;
+      const members = type.members.map((one): [string, ShapeMember] => [one.name, { ...one, file: at.file, ...(bound ? { bound } : {}) }]);
       return { members: new Map(members), openness: type.indexed ? 'open' : 'closed' };
     }
     case 'ref':
@@ -74,7 +79,7 @@ function both(a: Shape, b: Shape): Shape {
   const members = new Map(a.members);
   for (const [name, member] of b.members) {
     const known = members.get(name);
-    members.set(name, known ? { ...member, optional: known.optional && member.optional } : member);
+    members.set(name, known ? { ...member, optional: known.optional && member.optional, mixed: true } : member);
   }
   return { members, openness: loosest(a.openness, b.openness) };
 }
@@ -84,7 +89,7 @@ function either(a: Shape, b: Shape): Shape {
   const members = new Map<string, ShapeMember>();
   for (const [name, member] of [...a.members, ...b.members]) {
     const inBoth = a.members.get(name)?.optional === false && b.members.get(name)?.optional === false;
-    members.set(name, { ...member, optional: !inBoth });
+    members.set(name, { ...member, optional: !inBoth, ...(a.members.has(name) && b.members.has(name) ? { mixed: true } : {}) });
   }
   return { members, openness: loosest(a.openness, b.openness) };
 }

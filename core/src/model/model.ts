@@ -66,6 +66,8 @@ export type ContractProp = Omit<PropFact, 'span' | 'type'> & {
   readonly declared: Location;
   /** The component's own file reads it by name. */
   readonly taken: boolean;
+  /** The kinds of values it takes, as `kindsOf` names them; absent where that cannot be seen. */
+  readonly kinds?: ReadonlySet<string>;
 };
 
 export type Context = {

@@ -70,6 +70,24 @@ export const catalogue = {
       sound: '<BoatBadge name="Heron" />',
     },
   },
+  'prop-kind': {
+    severity: 'risk',
+    about: 'broken binding',
+    title: 'A prop of another kind',
+    message: ({ target, prop, given, takes }) => `${target} is given ${given} for ${prop}, and takes ${takes}.`,
+    consequence: ({ prop, takes }, framework) =>
+      framework === 'vue'
+        ? `Vue warns in development and hands ${prop} on as it is; what expects ${takes} shows wrong or throws.`
+        : `Nothing turns it into ${takes}: what reads ${prop} shows wrong or throws.`,
+    fix: ({ prop, takes }) => `Give ${prop} ${takes}.`,
+    help: {
+      what: 'A use gives a constant of another kind than the component declares: a text for a number, "false" for a flag, a word that is not among those it takes.',
+      why: 'Markup makes texts of everything that stands in quotes. "false" is a text, and counts as true.',
+      fault: 'type Props = { level: number; open?: boolean };\n\n<LevelGauge level="2" open="false" />',
+      sound: '<LevelGauge level={2} open={false} />',
+      forms: { vue: { fault: '<LevelGauge level="2" open="false" />', sound: '<LevelGauge :level="2" :open="false" />' } },
+    },
+  },
   'context-missing': {
     severity: 'fault',
     about: 'broken binding',

@@ -1,6 +1,6 @@
 import type { Channel } from '../model/facts';
 import type { ComponentId } from '../model/ids';
-import type { Model } from '../model/model';
+import type { Component, Model } from '../model/model';
 import { type FilePath, locate, type Location } from '../model/span';
 import { isNativeEvent } from './native-events';
 import { nearest } from './near';
@@ -13,14 +13,19 @@ type Ends = { readonly sends: readonly End[]; readonly hears: readonly End[] };
 function endsOf(model: Model): Ends {
   const sends: End[] = [];
   const hears: End[] = [];
-  const first = new Map<FilePath, ComponentId>();
-  for (const component of model.components.values()) if (!first.has(component.file)) first.set(component.file, component.id);
+  const inFile = new Map<FilePath, Component[]>();
+  for (const component of model.components.values()) {
+    const known = inFile.get(component.file);
+    if (known) known.push(component);
+    else inFile.set(component.file, [component]);
+  }
   for (const facts of model.files.values()) {
-    const owned = [...model.components.values()].filter((component) => component.file === facts.file);
+    const owned = inFile.get(facts.file) ?? [];
+    const first = owned[0]?.id;
     const bodies = [
       ...owned.map((component) => ({ actions: component.facts.actions, owner: component.id as ComponentId | undefined })),
-      ...facts.shared.flatMap((one) => (one.kind === 'hook' ? [{ actions: one.actions, owner: first.get(facts.file) }] : [])),
-      { actions: facts.module?.actions ?? [], owner: first.get(facts.file) },
+      ...facts.shared.flatMap((one) => (one.kind === 'hook' ? [{ actions: one.actions, owner: first }] : [])),
+      { actions: facts.module?.actions ?? [], owner: first },
     ];
     for (const { actions, owner } of bodies)
       for (const action of actions) {

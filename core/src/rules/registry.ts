@@ -12,6 +12,7 @@ import { endlessRender } from './endless-render';
 import { eventNeverRaised } from './event-never-raised';
 import { handlerMissing, nameUnknown } from './name-unknown';
 import { propCopied } from './prop-copied';
+import { propKind } from './prop-kind';
 import { slotNowhere } from './slot-nowhere';
 import { staleReading } from './stale-reading';
 import { subscriptionKept } from './subscription-kept';
@@ -28,6 +29,7 @@ export const rules: Readonly<Record<RuleId, Rule>> = {
   'context-missing': contextMissing,
   'event-unheard': eventUnheard,
   'list-unkeyed': listUnkeyed,
+  'prop-kind': propKind,
   'two-way-half': twoWayHalf,
   'event-never-raised': eventNeverRaised,
   'handler-missing': handlerMissing,

@@ -72,8 +72,27 @@ export function declareProps(body: Body, declared: Declared, given: t.Node): voi
       required?.type === 'BooleanLiteral' ? (required.value && !fallback ? 'yes' : 'no') : required || spreads(options) ? 'unknown' : 'no',
       fallback ? excerpt(body.module, spanOf(fallback)) : undefined,
       /^on[A-Z]/.test(name) || (type && dottedName(bare(type)) === 'Function') ? 'callback' : 'value',
+      type && runtimeType(type),
     );
   }
+}
+
+const constructors: Readonly<Record<string, TypeExpr>> = {
+  String: { kind: 'primitive', name: 'string' },
+  Number: { kind: 'primitive', name: 'number' },
+  Boolean: { kind: 'primitive', name: 'boolean' },
+  Function: { kind: 'function', params: [] },
+  Array: { kind: 'array', of: { kind: 'unknown' } },
+};
+
+/** The type that a runtime declaration stands for: `Number`, `[String, Number]`; unknown for all that may be narrowed or checked otherwise. */
+function runtimeType(node: t.Node): TypeExpr | undefined {
+  const given = bare(node);
+  if (given.type === 'ArrayExpression') {
+    const parts = given.elements.map((one) => one && runtimeType(one));
+    return parts.every((part) => part !== undefined && part !== null) ? { kind: 'union', of: parts as TypeExpr[] } : undefined;
+  }
+  return node.type === 'Identifier' ? constructors[node.name] : undefined;
 }
 
 function spreads(options: t.ObjectExpression | undefined): boolean {
@@ -98,9 +117,11 @@ export function addProp(
   required: PropFact['required'],
   fallback?: string,
   kind: PropFact['kind'] = 'value',
+  type?: TypeExpr,
 ): number {
   const prop: Writable<PropFact> = { name, span, kind, required };
   if (fallback !== undefined) prop.fallback = fallback;
+  if (type) prop.type = type;
   declared.props.set(name, prop);
   return propValue(body, name, span);
 }
