@@ -23,7 +23,17 @@ test('the main views, from the demo', async ({ page }) => {
   await page.getByRole('option', { name: /PassageRow needs eta/ }).click();
   await expect(page.getByRole('heading', { name: /PassageRow needs eta/ })).toBeVisible();
   await shot(page, 'findings');
-  await page.getByRole('link', { name: 'Liana, all projects' }).click();
+  await page.getByLabel('Group by').selectOption('By component');
+  await page.getByRole('option', { name: /DateField is given lable/ }).click();
+  await expect(page.getByLabel('The change')).toBeVisible();
+  await page.getByRole('button', { name: 'Accept', exact: true }).scrollIntoViewIfNeeded();
+  await shot(page, 'finding-fix');
+  await page.getByRole('link', { name: 'About this rule' }).click();
+  await expect(page.getByRole('heading', { name: 'A prop is misspelt' })).toBeVisible();
+  await page.goto('/help/slot-nowhere');
+  await expect(page.getByRole('heading', { name: 'Sound in Vue' })).toBeVisible();
+  await shot(page, 'help-rule');
+  await page.goto('/');
   await expect(page.getByRole('link', { name: 'Towpath', exact: true })).toBeVisible();
   await shot(page, 'projects');
 });

@@ -143,12 +143,13 @@ export function FindingsControls({ state, told, fitting, shown, gone, onChange, 
           ))}
         </select>
       )}
-      <span className="controls-end">
+      <span className="findings-more">
         {gone > 0 && <span>{counted(gone, 'finding')} gone since the last reading.</span>}
         <select
           aria-label="Take the findings shown away as a file"
-          className="chip"
+          className="chip narrow"
           value=""
+          disabled={shown === 0}
           onChange={(event) => {
             const form = exportForms.find(([one]) => one === event.currentTarget.value)?.[0];
             if (form) onExport(form);

@@ -183,6 +183,7 @@ export function FindingsView({ project, summary, findings, triage, chosen, code,
                 <button
                   type="button"
                   className="chip"
+                  style={{ justifySelf: 'center' }}
                   onClick={() => onChange({ state: 'all', text: '', rule: '', framework: '', on: '', without: '' })}
                 >
                   Show all
