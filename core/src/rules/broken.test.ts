@@ -1198,3 +1198,171 @@ table(
     ],
   ],
 );
+
+const queue = (body: string): string =>
+  `function Queue({ items, listRef, onAdd }) { ${body} return <ul onClick={go}>{items.length}</ul>; }\nexport function App() { const [items, setItems] = useState([]); return <Queue items={items}/>; }`;
+table(
+  'prop-written',
+  'react',
+  [
+    ['added to', queue('const go = () => { items.push(1); };'), 'Queue items'],
+    ['sorted', queue('const go = () => { items.sort(); };'), 'Queue items'],
+    ['at a position', queue('const go = () => { items[0] = 1; };'), 'Queue items'],
+  ],
+  [
+    ['a copy', queue('const go = () => { const own = [...items]; own.push(1); };')],
+    ['a sorted copy', queue('const go = () => print([...items].sort());')],
+    ['a new list', queue('const go = () => print(items.concat(1));')],
+    ['a handle', queue('const go = () => { listRef.current.push(1); };')],
+    [
+      'its own state',
+      'function Queue() { const [items, setItems] = useState([]); const go = () => { items.push(1); setItems([...items]); }; return <ul onClick={go}>{items.length}</ul>; }\nexport function App() { return <Queue/>; }',
+    ],
+    ['only its own name for it', queue('const go = () => print(1); items = items ?? [];')],
+  ],
+);
+table(
+  'prop-written',
+  'vue',
+  [
+    [
+      'added to',
+      {
+        App: '<template><Queue :items="[]"/></template>',
+        Queue:
+          '<script setup>const props = defineProps(["items"]); const go = () => { props.items.push(1); };</script><template><p @click="go">{{ items }}</p></template>',
+      },
+      'Queue items',
+    ],
+    [
+      'in markup',
+      {
+        App: '<template><Queue :items="[]"/></template>',
+        Queue: '<script setup>defineProps(["items"]);</script><template><p @click="items.push(1)">{{ items }}</p></template>',
+      },
+      'Queue items',
+    ],
+    [
+      'in a method',
+      {
+        App: '<template><Queue :items="[]"/></template>',
+        Queue:
+          '<script>export default { props: ["items"], methods: { go() { this.items.push(1); } } };</script><template><p @click="go">{{ items }}</p></template>',
+      },
+      'Queue items',
+    ],
+  ],
+  [
+    [
+      'a model',
+      {
+        App: '<template><Queue v-model="a"/></template><script setup>import { ref } from "vue"; const a = ref([]);</script>',
+        Queue:
+          '<script setup>const items = defineModel(); const go = () => { items.value.push(1); };</script><template><p @click="go"/></template>',
+      },
+    ],
+    [
+      'a copy',
+      {
+        App: '<template><Queue :items="[]"/></template>',
+        Queue:
+          '<script setup>const props = defineProps(["items"]); const go = () => { const own = [...props.items]; own.push(1); };</script><template><p @click="go"/></template>',
+      },
+    ],
+    [
+      'its own',
+      {
+        App: '<template><Queue/></template>',
+        Queue:
+          '<script setup>import { ref } from "vue"; const items = ref([]); const go = () => { items.value.push(1); };</script><template><p @click="go"/></template>',
+      },
+    ],
+    [
+      'told to the owner',
+      {
+        App: '<template><Queue :items="[]"/></template>',
+        Queue:
+          '<script setup>defineProps(["items"]); const emit = defineEmits(["add"]);</script><template><p @click="emit(\'add\')">{{ items }}</p></template>',
+      },
+    ],
+    [
+      'only read',
+      {
+        App: '<template><Queue :items="[]"/></template>',
+        Queue:
+          '<script setup>const props = defineProps(["items"]); const go = () => print(props.items.map((one) => one));</script><template><p @click="go"/></template>',
+      },
+    ],
+  ],
+);
+table(
+  'prop-written',
+  'svelte',
+  [
+    [
+      'added to',
+      {
+        App: '<Queue items={[]}/>',
+        Queue:
+          '<script>let { items } = $props(); const go = () => { items.push(1); };</script><button onclick={go}>{items.length}</button>',
+      },
+      'Queue items',
+    ],
+    [
+      'in markup',
+      {
+        App: '<Queue items={[]}/>',
+        Queue: '<script>let { items } = $props();</script><button onclick={() => items.push(1)}>{items.length}</button>',
+      },
+      'Queue items',
+    ],
+    [
+      'at a position',
+      {
+        App: '<Queue items={[]}/>',
+        Queue: '<script>let { items } = $props(); const go = () => { items[0] = 1; };</script><button onclick={go}>{items.length}</button>',
+      },
+      'Queue items',
+    ],
+  ],
+  [
+    [
+      'bindable',
+      {
+        App: '<Queue items={[]}/>',
+        Queue:
+          '<script>let { items = $bindable() } = $props(); const go = () => { items.push(1); };</script><button onclick={go}>{items.length}</button>',
+      },
+    ],
+    [
+      'an older prop',
+      {
+        App: '<Queue items={[]}/>',
+        Queue:
+          '<script>export let items; const go = () => { items.push(1); items = items; };</script><button on:click={go}>{items.length}</button>',
+      },
+    ],
+    [
+      'its own',
+      {
+        App: '<Queue/>',
+        Queue: '<script>let items = $state([]); const go = () => { items.push(1); };</script><button onclick={go}>{items.length}</button>',
+      },
+    ],
+    [
+      'given anew',
+      {
+        App: '<Queue items={[]}/>',
+        Queue: '<script>let { items } = $props(); const go = () => { items = []; };</script><button onclick={go}>{items.length}</button>',
+      },
+    ],
+    [
+      'a copy',
+      {
+        App: '<Queue items={[]}/>',
+        Queue:
+          '<script>let { items } = $props(); const go = () => print([...items].sort());</script><button onclick={go}>{items.length}</button>',
+      },
+    ],
+  ],
+);

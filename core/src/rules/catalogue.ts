@@ -329,6 +329,30 @@ export const catalogue = {
       sound: 'function Thread({ talk }) {\n  return <div>{talk.text}{talk.reply && <Thread talk={talk.reply} />}</div>;\n}',
     },
   },
+  'prop-written': {
+    severity: 'risk',
+    about: 'broken binding',
+    title: 'A component changes what it was given',
+    message: ({ component, prop }) => `${component} changes the list ${prop} that it was given.`,
+    consequence: ({ prop }, framework) =>
+      framework === 'react'
+        ? `The owner's list is another one now, and nobody is told: nothing renders again, and whoever compares ${prop} sees no change.`
+        : `The owner's list changes without the owner: who else is given it sees the change too, and nobody can tell where it came from.`,
+    fix: ({ prop }) => `Tell the owner what to change, or work on a copy: [...${prop}].`,
+    help: {
+      what: 'A component changes the inside of a list that it got as a prop: it adds, removes or sorts in place.',
+      why: 'The list belongs to whoever gave it. Two parts that show the same list then disagree about it, or one of them changes for no reason that its code shows.',
+      fault: 'function PassageQueue({ items }: { items: Passage[] }) {\n  const next = () => items.shift();',
+      sound: 'function PassageQueue({ items, onNext }: Props) {\n  const sorted = [...items].sort(byTime);',
+      forms: {
+        vue: {
+          fault: 'const props = defineProps<{ items: Passage[] }>();\nconst next = () => props.items.shift();',
+          sound: "const emit = defineEmits<{ next: [] }>();\nconst next = () => emit('next');",
+        },
+        svelte: { fault: 'let { items } = $props();\nconst next = () => items.shift();', sound: 'let { items = $bindable() } = $props();' },
+      },
+    },
+  },
   'prop-copied': {
     severity: 'risk',
     about: 'broken binding',

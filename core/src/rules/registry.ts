@@ -13,6 +13,7 @@ import { eventNeverRaised } from './event-never-raised';
 import { handlerMissing, nameUnknown } from './name-unknown';
 import { propCopied } from './prop-copied';
 import { propKind } from './prop-kind';
+import { propWritten } from './prop-written';
 import { slotNowhere } from './slot-nowhere';
 import { staleReading } from './stale-reading';
 import { subscriptionKept } from './subscription-kept';
@@ -40,6 +41,7 @@ export const rules: Readonly<Record<RuleId, Rule>> = {
   'channel-unpaired': channelUnpaired,
   'endless-render': endlessRender,
   'prop-copied': propCopied,
+  'prop-written': propWritten,
   'stale-reading': staleReading,
   'subscription-kept': subscriptionKept,
   'context-unread': contextUnread,

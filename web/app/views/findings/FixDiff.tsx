@@ -8,7 +8,10 @@ const kindOf = (line: string): string =>
 /** A certain fix as the lines that go and the lines that come, to be copied or taken as a patch. */
 export function FixDiff({ patch }: { patch: string }) {
   const tell = useTell();
-  const lines = patch.trimEnd().split('\n').filter((line) => !/^(---|\+\+\+|===|\\ No newline)/.test(line));
+  const lines = patch
+    .trimEnd()
+    .split('\n')
+    .filter((line) => !/^(---|\+\+\+|===|\\ No newline)/.test(line));
   const copy = async (): Promise<void> => {
     await navigator.clipboard.writeText(patch);
     tell('The patch is on the clipboard.');
