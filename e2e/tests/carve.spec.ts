@@ -176,7 +176,7 @@ test('a saved page: suggested parts are taken, repeats say what varies, the plan
   await page.getByRole('button', { name: 'Skeleton' }).click();
   await page.getByLabel('Framework').selectOption('Svelte');
   await expect(page).toHaveURL(/framework=svelte/);
-  await expect(page.getByLabel('File')).toHaveValue(/\.svelte$/);
+  await expect(page.getByLabel('File', { exact: true })).toHaveValue(/\.svelte$/);
   await page.getByLabel('Framework').selectOption('React');
   await page.getByRole('button', { name: 'In the code' }).click();
   await expect(page.getByRole('link', { name: 'LockCard in the tree' })).toBeVisible();

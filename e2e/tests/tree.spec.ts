@@ -56,7 +56,7 @@ test.describe('the demo’s tree', () => {
   test('only loose ends; kinds of strands; what is hidden is counted', async ({ page }) => {
     await page.getByRole('button', { name: /only loose ends/ }).click();
     await expect(page.getByRole('group', { name: 'Strands' }).getByRole('button')).toHaveCount(3);
-    await expect(page.getByRole('status').filter({ hasText: 'strands' })).toHaveText('23 places. 3 of 17 strands.');
+    await expect(page.getByRole('status').filter({ hasText: 'strands' })).toHaveText('23 places. 3 of 18 strands.');
     await page.getByRole('button', { name: /only loose ends/ }).click();
     await page.getByRole('button', { name: /^events/ }).click();
     await expect(page.getByRole('button', { name: /^event onSelect/ })).toBeHidden();

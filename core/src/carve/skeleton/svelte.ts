@@ -5,17 +5,13 @@ import { htmlAttribute, htmlText, partImports, type TemplateWords, TemplateWrite
 import { callbackName } from './values';
 import {
   expressionCode,
+  filesBeside,
   folderOf,
-  foreignFile,
   foreignImport,
   initial,
   isAtHand,
-  itemFile,
   itemsIn,
-  listedParts,
   noteComment,
-  sampleFile,
-  storesOf,
   typeOfValue,
   typesOf,
   valueCode,
@@ -179,11 +175,6 @@ export const svelteWriter: SkeletonWriter = {
   framework: 'svelte',
   write: (skeleton) => [
     ...frame(skeleton),
-    ...skeleton.parts.map((part) => partFile(part, skeleton)),
-    ...skeleton.parts.filter((part) => listedParts(skeleton).has(part.name)).map(itemFile),
-    ...skeleton.parts.filter((part) => part.sample.length > 0).map((part) => sampleFile(part, skeleton, 'items')),
-    ...skeleton.parts.flatMap((part) => part.state.filter((one) => one.provided)).map(contextFile),
-    ...storesOf(skeleton).map(storeFile),
-    ...foreignFile(skeleton),
+    ...filesBeside(skeleton, { part: (part) => partFile(part, skeleton), context: contextFile, store: storeFile }),
   ],
 };

@@ -114,3 +114,24 @@ export function itemFile(part: SkeletonPart): SkeletonFile {
 /** A part’s note as a comment. */
 export const noteComment = (note: string): string[] =>
   note === '' ? [] : [`/** ${note.replace(/\*\//g, '* /').replace(/\s*\n\s*/g, ' ')} */`];
+
+/** What an application of a skeleton needs beside its frame, in a framework whose components are files: each kind is written by the framework. */
+export function filesBeside(
+  skeleton: Skeleton,
+  write: {
+    readonly part: (part: SkeletonPart) => SkeletonFile;
+    readonly context: (value: { readonly name: string; readonly type: string }) => SkeletonFile;
+    readonly store: (value: { readonly name: string; readonly type: string }) => SkeletonFile;
+  },
+): SkeletonFile[] {
+  const { parts } = skeleton;
+  const listed = listedParts(skeleton);
+  return [
+    ...parts.map(write.part),
+    ...parts.filter((part) => listed.has(part.name)).map(itemFile),
+    ...parts.filter((part) => part.sample.length > 0).map((part) => sampleFile(part, skeleton, 'items')),
+    ...parts.flatMap((part) => part.state.filter((one) => one.provided)).map(write.context),
+    ...storesOf(skeleton).map(write.store),
+    ...foreignFile(skeleton),
+  ];
+}

@@ -1,5 +1,5 @@
 import { counted, ruleTitle, severities, type Severity } from '@liana/core';
-import { useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { SeverityMark } from '../../theme/Glyph';
 import { choicesOf, type FindingsState, frameworkLabel, type Grouping, groupings, stateFilters, stateWords, type Told } from './state';
@@ -76,82 +76,45 @@ export function FindingsControls({ state, told, fitting, shown, gone, onChange, 
         value={text}
         onChange={(event) => setText(event.currentTarget.value)}
       />
-      <select
-        aria-label="Group by"
-        className="chip"
-        value={state.group}
-        onChange={(event) => onChange({ group: event.currentTarget.value })}
-      >
+      <Choice label="Group by" value={state.group} onChoose={(group) => onChange({ group })}>
         {groupings.map((one) => (
           <option key={one} value={one}>
             By {groupWords[one].toLowerCase()}
           </option>
         ))}
-      </select>
-      <select
-        aria-label="Decided"
-        className="chip"
-        value={state.state}
-        onChange={(event) => onChange({ state: event.currentTarget.value })}
-      >
+      </Choice>
+      <Choice label="Decided" value={state.state} onChoose={(decided) => onChange({ state: decided })}>
         {stateFilters.map((one) => (
           <option key={one} value={one}>
             {stateWords[one]}
           </option>
         ))}
-      </select>
-      <select
-        aria-label="Rule"
-        className="chip narrow"
-        value={state.rule}
-        onChange={(event) => onChange({ rule: event.currentTarget.value })}
-      >
+      </Choice>
+      <Choice label="Rule" value={state.rule} onChoose={(rule) => onChange({ rule })} narrow>
         <option value="">All rules</option>
-        {rules.map((one) => (
-          <option key={one.value} value={one.value}>
-            {ruleTitle(one.value)} ({one.count})
-          </option>
-        ))}
-      </select>
+        <Counted choices={rules} words={ruleTitle} />
+      </Choice>
       {frameworks.length > 1 && (
-        <select
-          aria-label="Framework"
-          className="chip"
-          value={state.framework}
-          onChange={(event) => onChange({ framework: event.currentTarget.value })}
-        >
+        <Choice label="Framework" value={state.framework} onChoose={(framework) => onChange({ framework })}>
           <option value="">All frameworks</option>
-          {frameworks.map((one) => (
-            <option key={one.value} value={one.value}>
-              {frameworkLabel(one.value)} ({one.count})
-            </option>
-          ))}
-        </select>
+          <Counted choices={frameworks} words={frameworkLabel} />
+        </Choice>
       )}
       {pages.length > 1 && (
-        <select
-          aria-label="Page"
-          className="chip narrow"
-          value={state.page}
-          onChange={(event) => onChange({ on: event.currentTarget.value })}
-        >
+        <Choice label="Page" value={state.page} onChoose={(on) => onChange({ on })} narrow>
           <option value="">All pages</option>
-          {pages.map((one) => (
-            <option key={one.value} value={one.value}>
-              {one.value} ({one.count})
-            </option>
-          ))}
-        </select>
+          <Counted choices={pages} words={(page) => page} />
+        </Choice>
       )}
       <span className="findings-more">
         {gone > 0 && <span>{counted(gone, 'finding')} gone since the last reading.</span>}
-        <select
-          aria-label="Take the findings shown away as a file"
-          className="chip narrow"
+        <Choice
+          label="Take the findings shown away as a file"
           value=""
+          narrow
           disabled={shown === 0}
-          onChange={(event) => {
-            const form = exportForms.find(([one]) => one === event.currentTarget.value)?.[0];
+          onChoose={(value) => {
+            const form = exportForms.find(([one]) => one === value)?.[0];
             if (form) onExport(form);
           }}
         >
@@ -161,11 +124,43 @@ export function FindingsControls({ state, told, fitting, shown, gone, onChange, 
               {words}
             </option>
           ))}
-        </select>
+        </Choice>
         <Link to="/help" style={{ color: 'inherit' }}>
           What Liana finds
         </Link>
       </span>
     </div>
   );
+}
+
+type ChoiceProps = {
+  label: string;
+  value: string;
+  narrow?: boolean;
+  disabled?: boolean;
+  onChoose: (value: string) => void;
+  children: ReactNode;
+};
+
+function Choice({ label, value, narrow = false, disabled = false, onChoose, children }: ChoiceProps) {
+  return (
+    <select
+      aria-label={label}
+      className={narrow ? 'chip narrow' : 'chip'}
+      value={value}
+      disabled={disabled}
+      onChange={(event) => onChoose(event.currentTarget.value)}
+    >
+      {children}
+    </select>
+  );
+}
+
+/** What can be filtered by, each with how many findings it has. */
+function Counted({ choices, words }: { choices: ReturnType<typeof choicesOf>; words: (value: string) => string }) {
+  return choices.map(({ value, count }) => (
+    <option key={value} value={value}>
+      {words(value)} ({count})
+    </option>
+  ));
 }
