@@ -1,6 +1,6 @@
 import { indexBody } from '../flow';
 import type { KnownUse } from '../flow';
-import type { Binding } from '../model/facts';
+import type { Binding, ComponentFacts } from '../model/facts';
 import type { Component } from '../model/model';
 import { locate } from '../model/span';
 import { isNativeEvent } from './native-events';
@@ -26,6 +26,9 @@ export function deafListeners({ use, target }: KnownUse): Binding[] {
   });
 }
 
+/** Tables of bodies that were asked about: a component has many uses. */
+const indexes = new WeakMap<ComponentFacts, ReturnType<typeof indexBody>>();
+
 /** A declared callback that the component never takes, while nothing else of what it is given is used. */
 function isUncalled(target: Component, binding: Binding): boolean {
   const prop = target.contract.props.get(binding.name);
@@ -35,7 +38,8 @@ function isUncalled(target: Component, binding: Binding): boolean {
   if (facts.form === 'class' || facts.values.some((value) => value.kind === 'props' || value.kind === 'rest')) return false;
   const at = facts.values.findIndex((value) => value.kind === 'prop' && value.name === binding.name);
   if (at < 0) return !prop.taken;
-  const index = indexBody(facts);
+  const index = indexes.get(facts) ?? indexBody(facts);
+  indexes.set(facts, index);
   return (
     !index.sinks.has(at) && !index.calls.has(at) && !facts.actions.some((action) => action.reads.some((reading) => reading.value === at))
   );
