@@ -38,11 +38,13 @@ function isUncalled(target: Component, binding: Binding): boolean {
   if (facts.form === 'class' || facts.values.some((value) => value.kind === 'props' || value.kind === 'rest')) return false;
   const at = facts.values.findIndex((value) => value.kind === 'prop' && value.name === binding.name);
   if (at < 0) return !prop.taken;
+  const isRead = facts.actions.some(
+    (action) => action.reads.some((reading) => reading.value === at) || action.raises.some((raise) => raise.value === at),
+  );
+  if (isRead) return false;
   const index = indexes.get(facts) ?? indexBody(facts);
   indexes.set(facts, index);
-  return (
-    !index.sinks.has(at) && !index.calls.has(at) && !facts.actions.some((action) => action.reads.some((reading) => reading.value === at))
-  );
+  return !index.sinks.has(at) && !index.calls.has(at);
 }
 
 /** A use listens for an event that the child never raises. */
