@@ -19,11 +19,8 @@ const kindOf = (value: string | number | boolean): string =>
 /** Whether a prop takes a constant, by itself or as the framework turns it. */
 function takes(kinds: ReadonlySet<string>, value: string | number | boolean, framework: string, name: string): boolean {
   if (kinds.has(kindOf(value)) || kinds.has(`=${JSON.stringify(value)}`)) return true;
-  if (value === true && kinds.has('flag')) return true;
   // In Vue a flag alone, or given its own name, is true.
-  if (framework === 'vue' && kinds.has('flag') && (value === '' || value === name)) return true;
-  // Single flags stand for all of their kind.
-  return typeof value === 'boolean' && (kinds.has('=true') || kinds.has('=false')) && kinds.has(`=${String(value)}`);
+  return framework === 'vue' && kinds.has('flag') && (value === '' || value === name);
 }
 
 const words: Readonly<Record<string, string>> = {

@@ -24,7 +24,7 @@ export function acceptedInSource(findings: readonly Finding[], textOf: (file: Fi
       const own = all[line] ?? '';
       const found = comment.exec(own);
       if (found && found[1] === finding.rule) return [{ key: finding.key, reason: found[2] ?? '' }];
-      // Above the line itself only comments, and the head of a tag or call that the place stands in.
+      // Above the line itself only comments may stand between.
       if (line < at && !/^\s*(\/\/|\/\*|\*|\{\/\*|<!--)/.test(own)) return [];
     }
     return [];
