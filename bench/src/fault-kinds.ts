@@ -4,7 +4,7 @@ import {
   type KnownUse,
   type Linked,
   type Span,
-  type SurveyKeep,
+  type CheckKeep,
   type TemplateNode,
   walkTemplate,
 } from '@liana/core';
@@ -15,7 +15,7 @@ export type Project = {
   readonly uses: readonly KnownUse[];
   readonly texts: ReadonlyMap<FilePath, string>;
   readonly configs: readonly ConfigFile[];
-  readonly keep: SurveyKeep;
+  readonly keep: CheckKeep;
   /** Keys of what is found before. */
   readonly known: ReadonlySet<string>;
 };

@@ -1,6 +1,6 @@
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { check, type Finding, knownUses, lineAt, lineStarts, link, readFile, relink, type SurveyKeep } from '@liana/core';
+import { check, type Finding, knownUses, lineAt, lineStarts, link, readFile, relink, newCheckKeep } from '@liana/core';
 import { type Folder, readFolder } from '../../cli/src/folder';
 import { fetched, packages } from './corpus-packages';
 import { type Fault, faultKinds, type Project } from './fault-kinds';
@@ -21,7 +21,7 @@ const corpora = packages.map(({ name, folder = '' }) => ({ name, folder: () => p
 function projectOf(folder: Folder): Project {
   const facts = new Map(folder.sources.map(({ file, text }) => [file, readFile(file, text)]));
   const model = link(facts, folder.configs);
-  const keep: SurveyKeep = new Map();
+  const keep = newCheckKeep();
   const findings = check(model, keep);
   return {
     model,
@@ -40,7 +40,7 @@ function broughtBy(project: Project, { edits: [edit, ...more] }: Fault): Finding
   for (const one of [edit, ...more].sort((a, b) => b.start - a.start)) text = text.slice(0, one.start) + one.text + text.slice(one.end);
   const facts = new Map(project.model.files).set(edit.file, readFile(edit.file, text));
   const model = relink(project.model, facts, project.configs);
-  return check(model, new Map(project.keep)).filter((finding) => !project.known.has(finding.key));
+  return check(model, { ...project.keep, pages: new Map(project.keep.pages) }).filter((finding) => !project.known.has(finding.key));
 }
 
 /** A sample without repetition, the same for the same seed. */

@@ -14,7 +14,8 @@ import {
   relink,
   type Spot,
   strandsOf,
-  type SurveyKeep,
+  type CheckKeep,
+  newCheckKeep,
   traceOf,
   unfold,
 } from '@liana/core';
@@ -66,7 +67,7 @@ function whole(application: Application): Model {
 }
 
 /** One file read again, then linked and checked with what is kept of all others. */
-function edit(application: Application, facts: Map<string, FileFacts>, before: Linked, keep: SurveyKeep): void {
+function edit(application: Application, facts: Map<string, FileFacts>, before: Linked, keep: CheckKeep): void {
   const middle = application.sources[Math.floor(application.sources.length / 2)];
   if (!middle) return;
   const next = new Map(facts);
@@ -132,7 +133,7 @@ for (const [name, words] of [
 
 const facts = readAll(medium);
 const linked = link(facts, medium.configs);
-const keep: SurveyKeep = new Map();
+const keep = newCheckKeep();
 check(linked, keep);
 for (let warm = 0; warm < 3; warm++) edit(medium, facts, linked, keep);
 const edited = least(() => edit(medium, facts, linked, keep), 9);

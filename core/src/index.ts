@@ -61,6 +61,6 @@ export * from './carve';
 export * from './formats';
 export { elementChildren, elementCount, findGroups, findLikes, type Group, isElement, likeness, shapeOf } from './overlap';
 export { findNames, type NameHit, pageOf } from './find';
-export { catalogue, check, counted, entryOf, type Entry, listed, type RuleId, type SurveyKeep } from './rules';
+export { catalogue, check, type CheckKeep, counted, entryOf, type Entry, listed, newCheckKeep, type RuleId } from './rules';
 export * from './intake';
 export { type Analysis, analyse, type SourceFile } from './analyse';

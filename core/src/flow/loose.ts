@@ -12,13 +12,24 @@ export type KnownUse = {
   readonly inContentOfCloner: boolean;
 };
 
-/** Uses in the application's own source whose target's contract is not hidden by a wrapper. */
-export function knownUses(model: Model): KnownUse[] {
+/**
+ * Uses in the application's own source whose target's contract is not hidden by a wrapper. What
+ * `keep` has of an earlier model is the very same object where owner and target are; `keep` is
+ * brought up to date.
+ */
+export function knownUses(model: Model, keep = new WeakMap<Use, KnownUse>()): KnownUse[] {
   const found: KnownUse[] = [];
   for (const uses of model.usesBy.values()) {
     for (const use of uses) {
+      const kept = keep.get(use);
+      if (kept && model.components.get(use.owner) === kept.owner && model.components.get(kept.target.id) === kept.target) {
+        found.push(kept);
+        continue;
+      }
       const known = knownUse(model, use);
-      if (known) found.push(known);
+      if (!known) continue;
+      keep.set(use, known);
+      found.push(known);
     }
   }
   return found;

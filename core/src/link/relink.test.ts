@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { link, relink } from '.';
 import type { Model } from '../model/model';
 import { readFile } from '../read';
-import { check, type SurveyKeep } from '../rules';
+import { check, type CheckKeep, newCheckKeep } from '../rules';
 import { unfold } from '../tree';
 
 const files = {
@@ -21,7 +21,7 @@ function factsOf(texts: Readonly<Record<string, string>>): Map<string, ReturnTyp
 }
 
 /** All that a model answers, as far as it can be compared. */
-function answers(model: Model, keep?: SurveyKeep): unknown {
+function answers(model: Model, keep?: CheckKeep): unknown {
   return {
     findings: check(model, keep),
     counts: model.counts,
@@ -60,7 +60,7 @@ describe('linking again after an edit gives what linking everything gives', () =
   test.each(edits)('%s', (_, file, change) => {
     const before = factsOf(files);
     const linked = link(before, []);
-    const keep: SurveyKeep = new Map();
+    const keep = newCheckKeep();
     check(linked, keep);
     const text = change(files[file]);
     expect(text).not.toBe(files[file]);
@@ -72,7 +72,7 @@ describe('linking again after an edit gives what linking everything gives', () =
     let texts: Record<string, string> = files;
     let facts = factsOf(files);
     let linked = link(facts, []);
-    const keep: SurveyKeep = new Map();
+    const keep = newCheckKeep();
     for (const [, file, change] of edits.slice(0, 7)) {
       texts = { ...texts, [file]: change(texts[file] ?? '') };
       facts = new Map(facts).set(file, readFile(file, texts[file] ?? ''));

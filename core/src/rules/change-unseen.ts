@@ -28,9 +28,9 @@ function setsOtherwise(component: Component, action: ActionFact, state: number):
 }
 
 /** State is changed in a way that the framework does not notice. */
-export const changeUnseen: Rule = ({ model }) =>
-  [...model.components.values()].flatMap((component) => {
-    if (component.fileRole !== 'source' || component.framework !== 'react') return [];
+export const changeUnseen: Rule = {
+  inComponent: (component) => {
+    if (component.framework !== 'react') return [];
     return component.facts.actions.flatMap((action) =>
       unseenIn(component, action).map((change): Found => {
         const value = component.facts.values[change.value];
@@ -49,4 +49,5 @@ export const changeUnseen: Rule = ({ model }) =>
         };
       }),
     );
-  });
+  },
+};

@@ -44,35 +44,37 @@ function ownEvent({ on, event }: Channel): string | undefined {
 }
 
 /** Sent with nobody to hear it, or heard with nobody to send it. */
-export const channelUnpaired: Rule = ({ model }) => {
-  const { sends, hears } = endsOf(model);
-  const sent = new Set(sends.flatMap((end) => end.channel.event ?? []));
-  const heard = new Set(hears.flatMap((end) => end.channel.event ?? []));
-  const isVague = [...sends, ...hears].some((end) => end.channel.event === undefined || end.channel.event.startsWith('{'));
-  if (isVague) return [];
-  const lone = (end: End, other: ReadonlySet<string>, does: 'sends' | 'hears'): Found[] => {
-    const event = ownEvent(end.channel);
-    if (event === undefined || other.has(event) || end.owner === undefined) return [];
-    const near = nearest(event, [...other]);
-    // Heard without a sender: a script from outside may well send it, unless a name of the project is meant.
-    if (does === 'hears' && near === undefined) return [];
-    const component = model.components.get(end.owner);
-    if (component?.fileRole !== 'source') return [];
-    const meant = near === undefined ? undefined : [...sends, ...hears].find((one) => one.channel.event === near);
-    return [
-      {
-        rule: 'channel-unpaired',
-        component: component.id,
-        subject: event,
-        at: end.at,
-        words: { component: component.name, event, does, near: near ?? '' },
-        evidence: [
-          { at: end.at, says: does === 'sends' ? `${event} is sent.` : `${event} is waited for.` },
-          ...(meant ? [{ at: meant.at, says: `${near ?? ''} is what the other end says.` }] : []),
-        ],
-        touches: component.id,
-      },
-    ];
-  };
-  return [...sends.flatMap((end) => lone(end, heard, 'sends')), ...hears.flatMap((end) => lone(end, sent, 'hears'))];
+export const channelUnpaired: Rule = {
+  inProject: ({ model }) => {
+    const { sends, hears } = endsOf(model);
+    const sent = new Set(sends.flatMap((end) => end.channel.event ?? []));
+    const heard = new Set(hears.flatMap((end) => end.channel.event ?? []));
+    const isVague = [...sends, ...hears].some((end) => end.channel.event === undefined || end.channel.event.startsWith('{'));
+    if (isVague) return [];
+    const lone = (end: End, other: ReadonlySet<string>, does: 'sends' | 'hears'): Found[] => {
+      const event = ownEvent(end.channel);
+      if (event === undefined || other.has(event) || end.owner === undefined) return [];
+      const near = nearest(event, [...other]);
+      // Heard without a sender: a script from outside may well send it, unless a name of the project is meant.
+      if (does === 'hears' && near === undefined) return [];
+      const component = model.components.get(end.owner);
+      if (component?.fileRole !== 'source') return [];
+      const meant = near === undefined ? undefined : [...sends, ...hears].find((one) => one.channel.event === near);
+      return [
+        {
+          rule: 'channel-unpaired',
+          component: component.id,
+          subject: event,
+          at: end.at,
+          words: { component: component.name, event, does, near: near ?? '' },
+          evidence: [
+            { at: end.at, says: does === 'sends' ? `${event} is sent.` : `${event} is waited for.` },
+            ...(meant ? [{ at: meant.at, says: `${near ?? ''} is what the other end says.` }] : []),
+          ],
+          touches: component.id,
+        },
+      ];
+    };
+    return [...sends.flatMap((end) => lone(end, heard, 'sends')), ...hears.flatMap((end) => lone(end, sent, 'hears'))];
+  },
 };

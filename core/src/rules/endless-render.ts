@@ -2,10 +2,11 @@ import type { TemplateNode } from '../model/facts';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model, Use } from '../model/model';
 import { contains, locate, type Span } from '../model/span';
+import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
 /** Uses that a component renders each time: not under a condition, in a list, or as content that another may leave out. */
-function alwaysRendered(model: Model, component: Component): Use[] {
+const alwaysRendered = remembered((component: Component, model: Model): readonly Use[] => {
   const found: Use[] = [];
   const visit = (nodes: readonly TemplateNode[], around?: Span): void => {
     for (const node of nodes) {
@@ -20,55 +21,52 @@ function alwaysRendered(model: Model, component: Component): Use[] {
   // Several alternatives at the top stand for conditions that were not told.
   if (component.facts.template.length <= 1 || component.facts.form === 'file') visit(component.facts.template);
   return found;
-}
+});
 
 /** Components render each other, or themselves, without a condition or a list between. */
-export const endlessRender: Rule = ({ model }) => {
-  const always = new Map<ComponentId, Use[]>();
-  const usesOf = (id: ComponentId): Use[] => {
-    const known = always.get(id);
-    if (known) return known;
-    const component = model.components.get(id);
-    const made = component?.fileRole === 'source' ? alwaysRendered(model, component) : [];
-    always.set(id, made);
-    return made;
-  };
-  /** The uses that lead from a component back to itself. */
-  const circleFrom = (start: ComponentId): Use[] | undefined => {
-    const stack: { id: ComponentId; way: Use[] }[] = [{ id: start, way: [] }];
-    const seen = new Set<ComponentId>();
-    for (let at = stack.pop(); at; at = stack.pop()) {
-      if (seen.has(at.id) || at.way.length > 6) continue;
-      seen.add(at.id);
-      for (const use of usesOf(at.id)) {
-        if (use.target.kind !== 'component') continue;
-        if (use.target.id === start) return [...at.way, use];
-        stack.push({ id: use.target.id, way: [...at.way, use] });
+export const endlessRender: Rule = {
+  inProject: ({ model }) => {
+    const usesOf = (id: ComponentId): readonly Use[] => {
+      const component = model.components.get(id);
+      return component?.fileRole === 'source' ? alwaysRendered(component, model) : [];
+    };
+    /** The uses that lead from a component back to itself. */
+    const circleFrom = (start: ComponentId): Use[] | undefined => {
+      const stack: { id: ComponentId; way: Use[] }[] = [{ id: start, way: [] }];
+      const seen = new Set<ComponentId>();
+      for (let at = stack.pop(); at; at = stack.pop()) {
+        if (seen.has(at.id) || at.way.length > 6) continue;
+        seen.add(at.id);
+        for (const use of usesOf(at.id)) {
+          if (use.target.kind !== 'component') continue;
+          if (use.target.id === start) return [...at.way, use];
+          stack.push({ id: use.target.id, way: [...at.way, use] });
+        }
       }
-    }
-    return undefined;
-  };
-  const told = new Set<ComponentId>();
-  return [...model.components.values()].flatMap((component): Found[] => {
-    if (component.fileRole !== 'source' || told.has(component.id)) return [];
-    const circle = circleFrom(component.id);
-    const [first] = circle ?? [];
-    if (!circle || !first) return [];
-    for (const use of circle) told.add(use.owner);
-    const names = circle.map((use) => model.components.get(use.owner)?.name ?? '');
-    return [
-      {
-        rule: 'endless-render',
-        component: component.id,
-        subject: component.name,
-        at: locate(first.file, first.node.nameSpan),
-        words: { component: component.name, circle: [...names, component.name].join(', which renders ') },
-        evidence: circle.map((use) => ({
-          at: locate(use.file, use.node.nameSpan),
-          says: `${model.components.get(use.owner)?.name ?? ''} renders ${use.node.tag} each time.`,
-        })),
-        touches: component.id,
-      },
-    ];
-  });
+      return undefined;
+    };
+    const told = new Set<ComponentId>();
+    return [...model.components.values()].flatMap((component): Found[] => {
+      if (component.fileRole !== 'source' || told.has(component.id)) return [];
+      const circle = circleFrom(component.id);
+      const [first] = circle ?? [];
+      if (!circle || !first) return [];
+      for (const use of circle) told.add(use.owner);
+      const names = circle.map((use) => model.components.get(use.owner)?.name ?? '');
+      return [
+        {
+          rule: 'endless-render',
+          component: component.id,
+          subject: component.name,
+          at: locate(first.file, first.node.nameSpan),
+          words: { component: component.name, circle: [...names, component.name].join(', which renders ') },
+          evidence: circle.map((use) => ({
+            at: locate(use.file, use.node.nameSpan),
+            says: `${model.components.get(use.owner)?.name ?? ''} renders ${use.node.tag} each time.`,
+          })),
+          touches: component.id,
+        },
+      ];
+    });
+  },
 };

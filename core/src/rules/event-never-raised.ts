@@ -5,6 +5,7 @@ import type { Component } from '../model/model';
 import { locate } from '../model/span';
 import { isNativeEvent } from './native-events';
 import { speltBindings } from './prop-spelt';
+import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
 /** The event of a listener in markup: `@book`, `on:book`; undefined for all else. */
@@ -26,8 +27,7 @@ export function deafListeners({ use, target }: KnownUse): Binding[] {
   });
 }
 
-/** Tables of bodies that were asked about: a component has many uses. */
-const indexes = new WeakMap<ComponentFacts, ReturnType<typeof indexBody>>();
+const indexOf = remembered((facts: ComponentFacts) => indexBody(facts));
 
 /** A declared callback that the component never takes, while nothing else of what it is given is used. */
 function isUncalled(target: Component, binding: Binding): boolean {
@@ -42,14 +42,13 @@ function isUncalled(target: Component, binding: Binding): boolean {
     (action) => action.reads.some((reading) => reading.value === at) || action.raises.some((raise) => raise.value === at),
   );
   if (isRead) return false;
-  const index = indexes.get(facts) ?? indexBody(facts);
-  indexes.set(facts, index);
+  const index = indexOf(facts);
   return !index.sinks.has(at) && !index.calls.has(at);
 }
 
 /** A use listens for an event that the child never raises. */
-export const eventNeverRaised: Rule = ({ uses }) =>
-  uses.flatMap((known) => {
+export const eventNeverRaised: Rule = {
+  ofUse: (known) => {
     const spelt = new Set(speltBindings(known).map((one) => one.binding));
     const { use, owner, target } = known;
     return deafListeners(known)
@@ -72,4 +71,5 @@ export const eventNeverRaised: Rule = ({ uses }) =>
           touches: target.id,
         };
       });
-  });
+  },
+};

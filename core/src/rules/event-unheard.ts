@@ -9,54 +9,56 @@ import type { Found, Rule } from './rule';
  * A component calls an optional callback. Risk where at least as many uses listen as do not, so
  * that silence looks like an oversight; tidy where nobody listens anywhere.
  */
-export const eventUnheard: Rule = ({ model, uses }) => {
-  const byTarget = new Map<ComponentId, KnownUse[]>();
-  for (const known of uses) {
-    const others = byTarget.get(known.target.id);
-    if (others) others.push(known);
-    else byTarget.set(known.target.id, [known]);
-  }
-  return [...byTarget].flatMap(([id, known]) => {
-    const component = model.components.get(id);
-    if (!component || component.isPublic || component.facts.wrappedBy.length > 0) return [];
-    const all = (model.usesOf.get(id) ?? []).filter((use) => model.components.get(use.owner)?.fileRole === 'source');
-    if (all.length !== known.length || known.some((one) => !isPlain(one.use.node))) return [];
-    return component.facts.events.flatMap((event): Found[] => {
-      const prop = component.contract.props.get(event.spelling);
-      const [raise] = event.raised;
-      if (!raise || !prop || prop.required === 'yes' || prop.fallback !== undefined) return [];
-      const unheard = known.filter((one) => isUnheard(one, event.spelling));
-      const heard = known.filter((one) => isGiven(one.use.node, event.spelling));
-      if (unheard.length === 0 || (heard.length > 0 && heard.length < unheard.length)) return [];
-      const at = locate(component.file, raise.span);
-      const owners = [...new Set(unheard.map((one) => one.owner.name))];
-      return [
-        {
-          rule: 'event-unheard',
-          severity: heard.length > 0 ? 'risk' : 'tidy',
-          component: id,
-          subject: event.spelling,
-          at,
-          words: {
-            component: component.name,
-            event: event.spelling,
-            unheard: `${counted(unheard.length, 'use')} of ${known.length}, in ${listed(owners)}`,
-            owners: listed(owners),
+export const eventUnheard: Rule = {
+  inProject: ({ model, uses }) => {
+    const byTarget = new Map<ComponentId, KnownUse[]>();
+    for (const known of uses) {
+      const others = byTarget.get(known.target.id);
+      if (others) others.push(known);
+      else byTarget.set(known.target.id, [known]);
+    }
+    return [...byTarget].flatMap(([id, known]) => {
+      const component = model.components.get(id);
+      if (!component || component.isPublic || component.facts.wrappedBy.length > 0) return [];
+      const all = (model.usesOf.get(id) ?? []).filter((use) => model.components.get(use.owner)?.fileRole === 'source');
+      if (all.length !== known.length || known.some((one) => !isPlain(one.use.node))) return [];
+      return component.facts.events.flatMap((event): Found[] => {
+        const prop = component.contract.props.get(event.spelling);
+        const [raise] = event.raised;
+        if (!raise || !prop || prop.required === 'yes' || prop.fallback !== undefined) return [];
+        const unheard = known.filter((one) => isUnheard(one, event.spelling));
+        const heard = known.filter((one) => isGiven(one.use.node, event.spelling));
+        if (unheard.length === 0 || (heard.length > 0 && heard.length < unheard.length)) return [];
+        const at = locate(component.file, raise.span);
+        const owners = [...new Set(unheard.map((one) => one.owner.name))];
+        return [
+          {
+            rule: 'event-unheard',
+            severity: heard.length > 0 ? 'risk' : 'tidy',
+            component: id,
+            subject: event.spelling,
+            at,
+            words: {
+              component: component.name,
+              event: event.spelling,
+              unheard: `${counted(unheard.length, 'use')} of ${known.length}, in ${listed(owners)}`,
+              owners: listed(owners),
+            },
+            evidence: [
+              { at, says: `${component.name} raises ${event.spelling}.` },
+              ...unheard
+                .slice(0, 4)
+                .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} does not listen here.` })),
+              ...heard
+                .slice(0, 1)
+                .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} listens here.` })),
+            ],
+            touches: id,
           },
-          evidence: [
-            { at, says: `${component.name} raises ${event.spelling}.` },
-            ...unheard
-              .slice(0, 4)
-              .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} does not listen here.` })),
-            ...heard
-              .slice(0, 1)
-              .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} listens here.` })),
-          ],
-          touches: id,
-        },
-      ];
+        ];
+      });
     });
-  });
+  },
 };
 
 /** A part that is switched off raises nothing; of an event under a misspelt name another rule speaks. */

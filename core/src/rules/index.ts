@@ -1,13 +1,12 @@
-import { knownUses } from '../flow';
+import { type KnownUse, knownUses } from '../flow';
 import { type Finding, severities } from '../model/finding';
-import type { Model } from '../model/model';
+import type { Component, Model, Use } from '../model/model';
 import { entryOf } from './catalogue';
 import { surveyPages, type SurveyKeep } from './pages';
 import { rules } from './registry';
 import type { Check, Found } from './rule';
 
 export { catalogue, entryOf, type Entry, type RuleId } from './catalogue';
-export type { SurveyKeep } from './pages';
 export { counted, listed } from './sentences';
 
 function toFinding(check: Check, found: Found): Finding {
@@ -41,14 +40,50 @@ function withUniqueKeys(findings: readonly Finding[]): Finding[] {
   });
 }
 
+/** What an earlier check found out, to be used again where nothing it was found from has changed. */
+export type CheckKeep = {
+  readonly pages: SurveyKeep;
+  readonly known: WeakMap<Use, KnownUse>;
+  readonly inComponents: WeakMap<Component, readonly Found[]>;
+  readonly ofUses: WeakMap<KnownUse, readonly Found[]>;
+};
+
+/** Nothing kept yet. */
+export function newCheckKeep(): CheckKeep {
+  return { pages: new Map(), known: new WeakMap(), inComponents: new WeakMap(), ofUses: new WeakMap() };
+}
+
+const all = Object.values(rules);
+const componentRules = all.flatMap((rule) => rule.inComponent ?? []);
+const useRules = all.flatMap((rule) => rule.ofUse ?? []);
+const projectRules = all.flatMap((rule) => rule.inProject ?? []);
+
+/** What rules find about one thing, from `kept` where it is known. */
+function foundIn<T extends object>(
+  one: T,
+  kept: WeakMap<T, readonly Found[]>,
+  finders: readonly ((one: T) => readonly Found[])[],
+): readonly Found[] {
+  const known = kept.get(one);
+  if (known) return known;
+  const found = finders.flatMap((find) => find(one));
+  kept.set(one, found);
+  return found;
+}
+
 /**
  * All findings of a model, worst first; within a severity by how many places they touch, then by
- * place. With the `keep` of an earlier check, pages without a change are not unfolded again.
+ * place. With the `keep` of an earlier check, only what has changed since is asked again; `keep` is
+ * brought up to date.
  */
-export function check(model: Model, keep?: SurveyKeep): Finding[] {
-  const shared: Check = { model, uses: knownUses(model), pages: surveyPages(model, keep) };
-  const findings = Object.values(rules)
-    .flatMap((rule) => rule(shared))
+export function check(model: Model, keep: CheckKeep = newCheckKeep()): Finding[] {
+  const shared: Check = { model, uses: knownUses(model, keep.known), pages: surveyPages(model, keep.pages) };
+  const source = [...model.components.values()].filter((component) => component.fileRole === 'source');
+  const findings = [
+    ...source.flatMap((component) => foundIn(component, keep.inComponents, componentRules)),
+    ...shared.uses.flatMap((known) => foundIn(known, keep.ofUses, useRules)),
+    ...projectRules.flatMap((find) => find(shared)),
+  ]
     .map((found) => toFinding(shared, found))
     .sort(
       (a, b) =>

@@ -3,6 +3,7 @@ import type { ComponentId } from '../model/ids';
 import type { Component, Model } from '../model/model';
 import { locate } from '../model/span';
 import { usesIn, walkTemplate } from '../model/walk';
+import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
 type Repeat = Extract<TemplateNode, { kind: 'repeat' }>;
@@ -72,19 +73,28 @@ function isReordered(facts: ComponentFacts, repeat: Repeat): boolean {
   return false;
 }
 
+/** Repeated parts that nothing but their position tells apart, if anything. */
+const unkeyedParts = remembered((component: Component): readonly { readonly repeat: Repeat; readonly part: Part }[] =>
+  repeatsIn(component.facts.template).flatMap((repeat) =>
+    repeat.order === 'platform'
+      ? []
+      : partsOf(repeat.children)
+          .filter(({ key }) => key.kind === 'none' || (key.kind === 'position' && repeat.order !== 'constant'))
+          .map((part) => ({ repeat, part })),
+  ),
+);
+
 function problemOf(model: Model, component: Component, repeat: Repeat, part: Part): string | undefined {
   if (part.key.kind === 'none') return 'without a key';
-  if (part.key.kind !== 'position' || repeat.order === 'constant') return undefined;
   return isReordered(component.facts, repeat) && remembers(model, part, new Set()) ? 'with its position as key' : undefined;
 }
 
 /** A repeated part has no key, or its position as key while the list is reordered and the parts remember something. */
-export const listUnkeyed: Rule = ({ model }) =>
-  [...model.components.values()].flatMap((component) => {
-    if (component.fileRole !== 'source' || !keyed.has(component.framework)) return [];
-    return repeatsIn(component.facts.template).flatMap((repeat) => {
-      if (repeat.order === 'platform') return [];
-      return partsOf(repeat.children).flatMap((part): Found[] => {
+export const listUnkeyed: Rule = {
+  inProject: ({ model }) =>
+    [...model.components.values()].flatMap((component) => {
+      if (component.fileRole !== 'source' || !keyed.has(component.framework)) return [];
+      return unkeyedParts(component).flatMap(({ repeat, part }): Found[] => {
         const how = problemOf(model, component, repeat, part);
         if (!how) return [];
         const at = locate(component.file, part.nameSpan);
@@ -105,5 +115,5 @@ export const listUnkeyed: Rule = ({ model }) =>
           },
         ];
       });
-    });
-  });
+    }),
+};

@@ -17,37 +17,45 @@ function listenerAt(component: Component, span: Span): string | undefined {
 }
 
 function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
-  return ({ model, uses }) => {
-    // A short form gives a prop and reads a value by one name: of its misspelling another rule speaks.
-    const spelt = new Set(uses.flatMap((known) => speltBindings(known).map(({ binding }) => `${known.use.file} ${binding.nameSpan.end}`)));
-    return [...model.components.values()].flatMap((component) => {
-      if (component.fileRole !== 'source') return [];
-      const { facts } = component;
-      const own = [...new Set(facts.values.map((value) => value.name))];
-      return (facts.undeclared ?? []).flatMap(({ name, span }): Found[] => {
-        if (spelt.has(`${component.file} ${span.end}`)) return [];
-        const listener = listenerAt(component, span);
-        if ((listener === undefined) !== (rule === 'name-unknown')) return [];
-        const at = locate(component.file, span);
-        const near = nearest(name, own);
-        const meant = facts.values.find((value) => value.name === near);
-        return [
-          {
-            rule,
-            component: component.id,
-            subject: name,
-            at,
-            words: { component: component.name, name, near: near ?? '', listener: listener ?? '' },
-            evidence: [
-              { at, says: listener === undefined ? `The markup reads ${name}.` : `${listener} is given ${name}.` },
-              ...(meant ? [{ at: locate(component.file, meant.span), says: `${meant.name} is declared here.` }] : []),
-            ],
-            ...(near === undefined ? {} : { edits: [{ ...at, was: name, text: near }] }),
-            touches: component.id,
-          },
-        ];
+  return {
+    inProject: ({ model, uses }) => {
+      const asked = [...model.components.values()].filter((one) => one.fileRole === 'source' && one.facts.undeclared);
+      if (asked.length === 0) return [];
+      const owners = new Set(asked.map((one) => one.id));
+      // A short form gives a prop and reads a value by one name: of its misspelling another rule speaks.
+      const spelt = new Set(
+        uses
+          .filter((known) => owners.has(known.owner.id))
+          .flatMap((known) => speltBindings(known).map(({ binding }) => `${known.use.file} ${binding.nameSpan.end}`)),
+      );
+      return asked.flatMap((component) => {
+        const { facts } = component;
+        const own = [...new Set(facts.values.map((value) => value.name))];
+        return (facts.undeclared ?? []).flatMap(({ name, span }): Found[] => {
+          if (spelt.has(`${component.file} ${span.end}`)) return [];
+          const listener = listenerAt(component, span);
+          if ((listener === undefined) !== (rule === 'name-unknown')) return [];
+          const at = locate(component.file, span);
+          const near = nearest(name, own);
+          const meant = facts.values.find((value) => value.name === near);
+          return [
+            {
+              rule,
+              component: component.id,
+              subject: name,
+              at,
+              words: { component: component.name, name, near: near ?? '', listener: listener ?? '' },
+              evidence: [
+                { at, says: listener === undefined ? `The markup reads ${name}.` : `${listener} is given ${name}.` },
+                ...(meant ? [{ at: locate(component.file, meant.span), says: `${meant.name} is declared here.` }] : []),
+              ],
+              ...(near === undefined ? {} : { edits: [{ ...at, was: name, text: near }] }),
+              touches: component.id,
+            },
+          ];
+        });
       });
-    });
+    },
   };
 }
 

@@ -26,7 +26,7 @@ type PagePart = {
   readonly unmet: readonly { readonly component: ComponentId; readonly take: Take; readonly places: number }[];
 };
 
-/** Parts of earlier surveys, to be used again for pages in which no component has changed. */
+/** Parts of earlier surveys by the page's id, to be used again for pages in which no component has changed. */
 export type SurveyKeep = Map<string, PagePart>;
 
 function surveyPage(model: Model, page: Page): PagePart {
@@ -60,7 +60,7 @@ function isCurrent(model: Model, page: Page, part: PagePart | undefined): part i
  * Unfolds every page that starts from what is mounted. Parts in `keep` are used again where the
  * page's components are the very same; `keep` is brought up to date.
  */
-export function surveyPages(model: Model, keep: SurveyKeep = new Map()): PageSurvey {
+export function surveyPages(model: Model, keep: SurveyKeep): PageSurvey {
   const places = new Map<ComponentId, number>();
   const unmet = new Map<string, { component: ComponentId; context: SharedId; take: Take; pages: string[]; places: number }>();
   for (const page of model.pages) {

@@ -4,6 +4,7 @@ import { type ComponentId, parseComponentId } from '../model/ids';
 import { locate, type Span } from '../model/span';
 import { walkTemplate } from '../model/walk';
 import { listed } from './sentences';
+import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
 type Step = { readonly component: ComponentId; readonly prop: string };
@@ -55,7 +56,7 @@ function withoutRead(component: Component, candidates: ReadonlySet<number>, hand
 }
 
 /** The props that a component only hands on, under whatever name, to components of the project. */
-function carriersIn(model: Model, component: Component): Carrier[] {
+const carriersIn = remembered((component: Component, model: Model): readonly Carrier[] => {
   const { facts, contract } = component;
   if (facts.openness === 'open' || facts.form === 'class' || facts.props.length === 0) return [];
   const handed = handedIn(model, component);
@@ -67,7 +68,7 @@ function carriersIn(model: Model, component: Component): Carrier[] {
     const own = handed.filter((one) => one.value === value);
     return [{ component: component.id, prop, spans: own.map((one) => one.binding.span), to: own.map((one) => one.to) }];
   });
-}
+});
 
 /** The longest way on through carriers, this one first; ends where it would come back. */
 function longest(carriers: ReadonlyMap<string, Carrier>, from: Carrier, seen: ReadonlySet<string>): Carrier[] {
@@ -82,40 +83,42 @@ function longest(carriers: ReadonlyMap<string, Carrier>, from: Carrier, seen: Re
 }
 
 /** A value passes unread through two or more components in a row. One finding a chain, at its first carrier. */
-export const propCarried: Rule = ({ model }) => {
-  const carriers = new Map<string, Carrier>();
-  for (const component of model.components.values()) {
-    if (component.role !== 'component' || component.fileRole !== 'source') continue;
-    for (const carrier of carriersIn(model, component)) carriers.set(keyOf(carrier), carrier);
-  }
-  const followed = new Set([...carriers.values()].flatMap((carrier) => carrier.to.map(keyOf)));
-  return [...carriers.values()].flatMap((carrier): Found[] => {
-    const component = model.components.get(carrier.component);
-    if (!component || component.isPublic || followed.has(keyOf(carrier)) || !isGiven(model, component, carrier.prop)) return [];
-    const way = longest(carriers, carrier, new Set([keyOf(carrier)]));
-    if (way.length < 2) return [];
-    const names = way.map((one) => parseComponentId(one.component).name);
-    const last = way.at(-1)?.to[0];
-    const lastName = last ? parseComponentId(last.component).name : '';
-    return [
-      {
-        rule: 'prop-carried',
-        component: carrier.component,
-        subject: carrier.prop,
-        at: component.contract.props.get(carrier.prop)?.declared ?? locate(component.file, component.facts.nameSpan),
-        words: { prop: carrier.prop, carriers: listed(names), count: String(way.length), last: lastName },
-        evidence: way.flatMap((one, index) => {
-          const from = model.components.get(one.component);
-          const next = way[index + 1] ?? one.to[0];
-          const to = next ? parseComponentId(next.component).name : '';
-          return from
-            ? one.spans.slice(0, 1).map((span) => ({ at: locate(from.file, span), says: `${from.name} only hands it on to ${to}.` }))
-            : [];
-        }),
-        touches: carrier.component,
-      },
-    ];
-  });
+export const propCarried: Rule = {
+  inProject: ({ model }) => {
+    const carriers = new Map<string, Carrier>();
+    for (const component of model.components.values()) {
+      if (component.role !== 'component' || component.fileRole !== 'source') continue;
+      for (const carrier of carriersIn(component, model)) carriers.set(keyOf(carrier), carrier);
+    }
+    const followed = new Set([...carriers.values()].flatMap((carrier) => carrier.to.map(keyOf)));
+    return [...carriers.values()].flatMap((carrier): Found[] => {
+      const component = model.components.get(carrier.component);
+      if (!component || component.isPublic || followed.has(keyOf(carrier)) || !isGiven(model, component, carrier.prop)) return [];
+      const way = longest(carriers, carrier, new Set([keyOf(carrier)]));
+      if (way.length < 2) return [];
+      const names = way.map((one) => parseComponentId(one.component).name);
+      const last = way.at(-1)?.to[0];
+      const lastName = last ? parseComponentId(last.component).name : '';
+      return [
+        {
+          rule: 'prop-carried',
+          component: carrier.component,
+          subject: carrier.prop,
+          at: component.contract.props.get(carrier.prop)?.declared ?? locate(component.file, component.facts.nameSpan),
+          words: { prop: carrier.prop, carriers: listed(names), count: String(way.length), last: lastName },
+          evidence: way.flatMap((one, index) => {
+            const from = model.components.get(one.component);
+            const next = way[index + 1] ?? one.to[0];
+            const to = next ? parseComponentId(next.component).name : '';
+            return from
+              ? one.spans.slice(0, 1).map((span) => ({ at: locate(from.file, span), says: `${from.name} only hands it on to ${to}.` }))
+              : [];
+          }),
+          touches: carrier.component,
+        },
+      ];
+    });
+  },
 };
 
 /** Some use passes it: a prop that nobody gives is another matter. */

@@ -1,8 +1,9 @@
 import { indexBody } from '../flow';
-import type { ComponentFacts } from '../model/facts';
+import type { ComponentFacts, ValueFact } from '../model/facts';
 import type { ComponentId } from '../model/ids';
 import type { Model, Use } from '../model/model';
 import { locate } from '../model/span';
+import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
 /** The prop that a state takes over as it is at the start; -1 for none. */
@@ -39,36 +40,46 @@ function changingUses(model: Model, id: ComponentId, prop: string): Use[] {
   });
 }
 
+type Copy = { readonly state: ValueFact; readonly prop: string };
+
+/** States of a body that take a prop over once, while nothing else of the component reads or follows it. */
+const copiesIn = remembered((facts: ComponentFacts): readonly Copy[] =>
+  facts.values.flatMap((value, state): Copy[] => {
+    const prop = copiedProp(facts, state);
+    const name = facts.values[prop]?.name ?? '';
+    if (prop < 0 || /^(initial|default|start)/i.test(name) || isSynced(facts, state, prop)) return [];
+    // Who reads the prop as well tells the two apart.
+    if ((indexBody(facts).sinks.get(prop) ?? []).some((sink) => sink.to !== 'first' || sink.value !== state)) return [];
+    return [{ state: value, prop: name }];
+  }),
+);
+
 /** State starts from a prop and never follows it. */
-export const propCopied: Rule = ({ model }) =>
-  [...model.components.values()].flatMap((component) => {
-    if (component.fileRole !== 'source') return [];
-    const { facts } = component;
-    return facts.values.flatMap((value, state): Found[] => {
-      const prop = copiedProp(facts, state);
-      const name = facts.values[prop]?.name ?? '';
-      if (prop < 0 || /^(initial|default|start)/i.test(name) || isSynced(facts, state, prop)) return [];
-      // Who reads the prop as well tells the two apart.
-      if ((indexBody(facts).sinks.get(prop) ?? []).some((sink) => sink.to !== 'first' || sink.value !== state)) return [];
-      const [use] = changingUses(model, component.id, name);
-      if (!use) return [];
-      const at = locate(component.file, value.span);
-      return [
-        {
-          rule: 'prop-copied',
-          component: component.id,
-          subject: name,
-          at,
-          words: { component: component.name, prop: name, state: value.name },
-          evidence: [
-            { at, says: `${value.name} starts with ${name} and does not follow it.` },
-            {
-              at: locate(use.file, use.node.nameSpan),
-              says: `${model.components.get(use.owner)?.name ?? ''} gives ${name} from state that changes.`,
-            },
-          ],
-          touches: component.id,
-        },
-      ];
-    });
-  });
+export const propCopied: Rule = {
+  inProject: ({ model }) =>
+    [...model.components.values()].flatMap((component) => {
+      if (component.fileRole !== 'source') return [];
+      return copiesIn(component.facts).flatMap(({ state, prop: name }): Found[] => {
+        const [use] = changingUses(model, component.id, name);
+        if (!use) return [];
+        const at = locate(component.file, state.span);
+        return [
+          {
+            rule: 'prop-copied',
+            component: component.id,
+            subject: name,
+            at,
+            words: { component: component.name, prop: name, state: state.name },
+            evidence: [
+              { at, says: `${state.name} starts with ${name} and does not follow it.` },
+              {
+                at: locate(use.file, use.node.nameSpan),
+                says: `${model.components.get(use.owner)?.name ?? ''} gives ${name} from state that changes.`,
+              },
+            ],
+            touches: component.id,
+          },
+        ];
+      });
+    }),
+};

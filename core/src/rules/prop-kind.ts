@@ -51,8 +51,8 @@ function mismatch(
 }
 
 /** A constant of another kind than the prop takes. */
-export const propKind: Rule = ({ uses }) =>
-  uses.flatMap((known) =>
+export const propKind: Rule = {
+  ofUse: (known) =>
     known.use.node.bindings.flatMap((binding): Found[] => {
       const found = mismatch(known, binding);
       if (!found) return [];
@@ -84,4 +84,4 @@ export const propKind: Rule = ({ uses }) =>
         },
       ];
     }),
-  );
+};

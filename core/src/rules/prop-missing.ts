@@ -4,8 +4,8 @@ import { speltBindings } from './prop-spelt';
 import type { Found, Rule } from './rule';
 
 /** A use does not give a required prop that has no default. */
-export const propMissing: Rule = ({ uses }) =>
-  uses.flatMap((known) => {
+export const propMissing: Rule = {
+  ofUse: (known) => {
     const spelt = new Set(speltBindings(known).map((one) => one.declared));
     return missingProps(known)
       .filter((prop) => !spelt.has(prop.name))
@@ -25,4 +25,5 @@ export const propMissing: Rule = ({ uses }) =>
           touches: target.id,
         };
       });
-  });
+  },
+};

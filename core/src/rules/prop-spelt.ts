@@ -3,12 +3,13 @@ import type { Binding } from '../model/facts';
 import type { TextEdit } from '../model/finding';
 import { locate } from '../model/span';
 import { nearest } from './near';
+import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
 export type Spelt = { readonly binding: Binding; readonly declared: string };
 
 /** The undeclared names of a use that are clearly meant for a declared one which it does not give. */
-export function speltBindings(known: KnownUse): Spelt[] {
+export const speltBindings = remembered((known: KnownUse): readonly Spelt[] => {
   const unknown = unknownBindings(known);
   if (unknown.length === 0) return [];
   const given = givenNames(known.use.node);
@@ -17,7 +18,7 @@ export function speltBindings(known: KnownUse): Spelt[] {
     const declared = nearest(binding.name, free);
     return declared === undefined ? [] : [{ binding, declared }];
   });
-}
+});
 
 /** The name as its framework writes it: in Vue with hyphens where the misspelt one has some, and without the mark of a listener. */
 function spellingEdit({ use, target }: KnownUse, binding: Binding, declared: string): TextEdit[] {
@@ -35,8 +36,8 @@ function spellingEdit({ use, target }: KnownUse, binding: Binding, declared: str
 const hyphened = (name: string): string => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 
 /** A use gives a declared prop under a misspelt name. */
-export const propSpelt: Rule = ({ uses }) =>
-  uses.flatMap((known) =>
+export const propSpelt: Rule = {
+  ofUse: (known) =>
     speltBindings(known).map(({ binding, declared }): Found => {
       const { use, owner, target } = known;
       const at = locate(use.file, binding.nameSpan);
@@ -55,4 +56,4 @@ export const propSpelt: Rule = ({ uses }) =>
         touches: target.id,
       };
     }),
-  );
+};

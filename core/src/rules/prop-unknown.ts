@@ -12,8 +12,8 @@ function isOfOtherRule({ target }: KnownUse, binding: Binding): boolean {
 }
 
 /** A use gives a prop that the component neither declares nor lets through. */
-export const propUnknown: Rule = ({ uses }) =>
-  uses.flatMap((known) => {
+export const propUnknown: Rule = {
+  ofUse: (known) => {
     const spelt = new Set(speltBindings(known).map((one) => one.binding));
     return unknownBindings(known)
       .filter((binding) => !spelt.has(binding) && !isOfOtherRule(known, binding))
@@ -33,4 +33,5 @@ export const propUnknown: Rule = ({ uses }) =>
           touches: target.id,
         };
       });
-  });
+  },
+};

@@ -16,9 +16,8 @@ function isShared(component: Component, name: string): boolean {
 }
 
 /** A component changes the inside of a list that it was given. */
-export const propWritten: Rule = ({ model }) =>
-  [...model.components.values()].flatMap((component) => {
-    if (component.fileRole !== 'source') return [];
+export const propWritten: Rule = {
+  inComponent: (component) => {
     return component.facts.actions.flatMap((action) =>
       action.changes.flatMap((change): Found[] => {
         const value = component.facts.values[change.value];
@@ -41,4 +40,5 @@ export const propWritten: Rule = ({ model }) =>
         ];
       }),
     );
-  });
+  },
+};

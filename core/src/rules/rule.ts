@@ -1,7 +1,7 @@
 import type { KnownUse } from '../flow';
 import type { Evidence, Severity, TextEdit } from '../model/finding';
 import type { ComponentId } from '../model/ids';
-import type { Model } from '../model/model';
+import type { Component, Model } from '../model/model';
 import type { Location } from '../model/span';
 import type { PageSurvey } from './pages';
 import type { RuleId, Words } from './catalogue';
@@ -26,5 +26,15 @@ export type Found = {
   readonly pages?: readonly string[];
 };
 
-/** Rules share one signature, so that they can be listed and run alike. */
-export type Rule = (check: Check) => Found[];
+/**
+ * How a rule finds: whatever it asks less than the whole project for is kept until that changes, so
+ * that an edit costs little.
+ */
+export type Rule = {
+  /** Asks one component of the application's own source: its facts and its contract, nothing else. */
+  readonly inComponent?: (component: Component) => readonly Found[];
+  /** Asks one use of a component, with who owns it and who is meant, nothing else. */
+  readonly ofUse?: (known: KnownUse) => readonly Found[];
+  /** Asks whatever it likes. */
+  readonly inProject?: (check: Check) => readonly Found[];
+};

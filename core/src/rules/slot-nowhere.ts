@@ -25,8 +25,8 @@ function lostContents({ use, target }: KnownUse): Lost[] {
 }
 
 /** Content is given that the component does not render. */
-export const slotNowhere: Rule = ({ uses }) =>
-  uses.flatMap((known) =>
+export const slotNowhere: Rule = {
+  ofUse: (known) =>
     lostContents(known).map(({ slot, span }): Found => {
       const { use, owner, target } = known;
       const at = locate(use.file, span);
@@ -44,4 +44,4 @@ export const slotNowhere: Rule = ({ uses }) =>
         touches: target.id,
       };
     }),
-  );
+};

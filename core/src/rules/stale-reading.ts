@@ -58,26 +58,28 @@ function staleIn(model: Model, component: Component, action: ActionFact): Readin
 }
 
 /** An effect, callback or memo reads a value that it does not follow, and the value changes. */
-export const staleReading: Rule = ({ model }) =>
-  [...model.components.values()].flatMap((component) => {
-    if (component.fileRole !== 'source' || component.framework !== 'react') return [];
-    return component.facts.actions.flatMap((action) =>
-      staleIn(model, component, action).map((reading): Found => {
-        const value = component.facts.values[reading.value];
-        const at = locate(component.file, reading.span);
-        return {
-          rule: 'stale-reading',
-          component: component.id,
-          subject: value?.name ?? '',
-          at,
-          words: { component: component.name, value: value?.name ?? '', action: action.name },
-          evidence: [
-            { at, says: `${value?.name ?? ''} is read here.` },
-            { at: locate(component.file, action.span), says: `${action.name} does not follow it.` },
-            ...(value ? [{ at: locate(component.file, value.span), says: `${value.name} changes.` }] : []),
-          ],
-          touches: component.id,
-        };
-      }),
-    );
-  });
+export const staleReading: Rule = {
+  inProject: ({ model }) =>
+    [...model.components.values()].flatMap((component) => {
+      if (component.fileRole !== 'source' || component.framework !== 'react') return [];
+      return component.facts.actions.flatMap((action) =>
+        staleIn(model, component, action).map((reading): Found => {
+          const value = component.facts.values[reading.value];
+          const at = locate(component.file, reading.span);
+          return {
+            rule: 'stale-reading',
+            component: component.id,
+            subject: value?.name ?? '',
+            at,
+            words: { component: component.name, value: value?.name ?? '', action: action.name },
+            evidence: [
+              { at, says: `${value?.name ?? ''} is read here.` },
+              { at: locate(component.file, action.span), says: `${action.name} does not follow it.` },
+              ...(value ? [{ at: locate(component.file, value.span), says: `${value.name} changes.` }] : []),
+            ],
+            touches: component.id,
+          };
+        }),
+      );
+    }),
+};

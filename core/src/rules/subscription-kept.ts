@@ -28,28 +28,30 @@ function keptBy(component: Component, action: ActionFact): HearFact[] {
 }
 
 /** Subscribed at the start of a component's life and not undone at its end. */
-export const subscriptionKept: Rule = ({ model }) =>
-  [...model.components.values()].flatMap((component) => {
-    if (component.fileRole !== 'source' || isLifelong(model, component)) return [];
-    return component.facts.actions.flatMap((action) =>
-      keptBy(component, action).map((hear): Found => {
-        const at = locate(component.file, hear.span);
-        const what = heardOf(hear);
-        return {
-          rule: 'subscription-kept',
-          component: component.id,
-          subject: what,
-          at,
-          words: { component: component.name, what },
-          evidence: [
-            { at, says: `${component.name} begins to hear ${what} here.` },
-            { at: locate(component.file, action.span), says: `Nothing ends it when ${component.name} goes.` },
-          ],
-          touches: component.id,
-        };
-      }),
-    );
-  });
+export const subscriptionKept: Rule = {
+  inProject: ({ model }) =>
+    [...model.components.values()].flatMap((component) => {
+      if (component.fileRole !== 'source' || isLifelong(model, component)) return [];
+      return component.facts.actions.flatMap((action) =>
+        keptBy(component, action).map((hear): Found => {
+          const at = locate(component.file, hear.span);
+          const what = heardOf(hear);
+          return {
+            rule: 'subscription-kept',
+            component: component.id,
+            subject: what,
+            at,
+            words: { component: component.name, what },
+            evidence: [
+              { at, says: `${component.name} begins to hear ${what} here.` },
+              { at: locate(component.file, action.span), says: `Nothing ends it when ${component.name} goes.` },
+            ],
+            touches: component.id,
+          };
+        }),
+      );
+    }),
+};
 
 /** What stands at the top of the application lives as long as it. */
 function isLifelong(model: Model, component: Component): boolean {

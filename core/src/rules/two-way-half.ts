@@ -13,8 +13,8 @@ const valueOnly = /^["'{]*(button|checkbox|image|hidden|radio|reset|submit)["'}]
  * A two-way binding onto a component that has one half of it or none; in React a field with a value
  * and nothing that follows its change, as React's own warning tells them.
  */
-export const twoWayHalf: Rule = ({ model, uses }) => [
-  ...uses.flatMap((known): Found[] => {
+export const twoWayHalf: Rule = {
+  ofUse: (known): Found[] => {
     const { use, owner, target } = known;
     const { contract } = target;
     if (contract.openness === 'open' || target.facts.raisesUnseen) return [];
@@ -40,11 +40,9 @@ export const twoWayHalf: Rule = ({ model, uses }) => [
         },
       ];
     });
-  }),
-  ...[...model.components.values()].flatMap((component) =>
-    component.framework === 'react' && component.fileRole === 'source' ? stuckFields(component) : [],
-  ),
-];
+  },
+  inComponent: (component) => (component.framework === 'react' ? stuckFields(component) : []),
+};
 
 /** What a component lacks of a two-way binding, in words; undefined where it has both halves. */
 function missingHalf({ framework, contract }: Component, name: string): string | undefined {

@@ -39,7 +39,8 @@ import {
   subjectOf,
   type SourceFile,
   type Strand,
-  type SurveyKeep,
+  newCheckKeep,
+  type CheckKeep,
   type SubjectId,
   type Tree,
   type TriageMark,
@@ -67,7 +68,7 @@ type Opened = {
   readonly model: Linked;
   /** What was read: a file of the same hash needs no new look. */
   readonly hashes: ReadonlyMap<FilePath, string>;
-  readonly keep: SurveyKeep;
+  readonly keep: CheckKeep;
   readonly findings: readonly Finding[];
   readonly pageNames: ReadonlyMap<ComponentId, readonly string[]>;
   readonly texts: Map<FilePath, string>;
@@ -162,7 +163,7 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
   const model = before ? relink(before.model, facts, texts) : link(facts, texts);
   const frameworks = frameworksOf(model);
   if (frameworks.join() !== project.frameworks?.join()) await database.projects.update(projectId, { frameworks });
-  const keep = before?.keep ?? new Map();
+  const keep = before?.keep ?? newCheckKeep();
   report({ stage: 'Checking', done: 0, total: 0 });
   const findings = check(model, keep);
   return {
@@ -264,9 +265,9 @@ async function viewOf(held: Opened, finding: Finding): Promise<FindingView> {
 }
 
 /** The names of the pages that each component stands on, from the parts of the survey. */
-function pageNamesIn(keep: SurveyKeep): Map<ComponentId, string[]> {
+function pageNamesIn(keep: CheckKeep): Map<ComponentId, string[]> {
   const names = new Map<ComponentId, string[]>();
-  for (const { page, components } of keep.values())
+  for (const { page, components } of keep.pages.values())
     for (const id of components.keys()) {
       const known = names.get(id);
       if (known) known.push(page.name);
