@@ -59,6 +59,7 @@ export function makeContracts(names: Names): Contracts {
         taken: own !== undefined,
       };
       if (own?.fallback !== undefined) prop.fallback = own.fallback;
+      if (member.mixed || member.some) prop.mixed = true;
       const kinds = member.mixed || member.bound ? undefined : kindsOf(names, member.type, { file: member.file });
       if (kinds) prop.kinds = kinds;
       props.set(member.name, prop);

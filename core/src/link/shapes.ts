@@ -14,6 +14,8 @@ export type ShapeMember = {
   readonly span: Span;
   /** Several declarations of one name came together: the type is that of one of them. */
   readonly mixed?: true;
+  /** Only some alternatives of a union have it. */
+  readonly some?: true;
   /** Declared where type parameters have a meaning, or in a module that another one describes: its names cannot be looked up alone. */
   readonly bound?: true;
 };
@@ -89,7 +91,7 @@ function either(a: Shape, b: Shape): Shape {
   const members = new Map<string, ShapeMember>();
   for (const [name, member] of [...a.members, ...b.members]) {
     const inBoth = a.members.get(name)?.optional === false && b.members.get(name)?.optional === false;
-    members.set(name, { ...member, optional: !inBoth, ...(a.members.has(name) && b.members.has(name) ? { mixed: true } : {}) });
+    members.set(name, { ...member, optional: !inBoth, ...(a.members.has(name) && b.members.has(name) ? { mixed: true } : { some: true }) });
   }
   return { members, openness: loosest(a.openness, b.openness) };
 }

@@ -213,6 +213,8 @@ export type ValueFact = {
   readonly guarded?: boolean;
   /** Its absence surely throws: destructured, a member read, or thrown on purpose. */
   readonly needed?: boolean;
+  /** A prop: the first place that reads a member of it, or calls it, while nothing anywhere asks whether it is there. */
+  readonly demanded?: Span;
 };
 
 /** What one argument of a call reads; `action` where it is a function written in place. */
@@ -290,6 +292,8 @@ export type HearFact = {
   readonly span: Span;
   /** It ends by itself: heard once, or until a signal. */
   readonly ends: boolean;
+  /** It is heard on the way down to where it is raised, or may be: what does not bubble is heard too. */
+  readonly captures?: true;
 };
 
 export type ActionKind = 'handler' | 'effect' | 'lifecycle' | 'computation' | 'render';

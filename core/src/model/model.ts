@@ -66,6 +66,8 @@ export type ContractProp = Omit<PropFact, 'span' | 'type'> & {
   readonly declared: Location;
   /** The component's own file reads it by name. */
   readonly taken: boolean;
+  /** Only some alternatives of its type have it, or have it so: whether it is there depends on other props. */
+  readonly mixed?: true;
   /** The kinds of values it takes, as `kindsOf` names them; absent where that cannot be seen. */
   readonly kinds?: ReadonlySet<string>;
 };

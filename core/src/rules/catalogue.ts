@@ -117,6 +117,31 @@ export const catalogue = {
       sound: '<StatusPill status={status} onClear={clear} />\n<StatusPill status={status} onClear={() => book(passage)} />',
     },
   },
+  'default-lacking': {
+    severity: 'risk',
+    about: 'broken binding',
+    title: 'An optional prop is read as if it were given',
+    message: ({ component, prop, count, owners }) => `${component} relies on ${prop}, which ${count} in ${owners} leaves out.`,
+    consequence: ({ component, prop }) =>
+      `${prop} is declared as optional, and reading it as ${component} does throws where it is undefined.`,
+    fix: ({ component, prop, owners }) => `Give ${prop} a default in ${component} or ask whether it is there, or pass it in ${owners}.`,
+    help: {
+      what: 'A prop is declared as optional and has no default. The component reads a member of it, or calls it, without asking whether it is there, and some use leaves it out.',
+      why: 'The declaration tells users that they may leave it out; those who do get an error deep inside, when the component renders or when the user clicks.',
+      fault: 'type Props = { boat?: Boat };\n\nfunction BoatBadge({ boat }: Props) {\n  return <b>{boat!.name}</b>;\n}\n\n<BoatBadge />',
+      sound: 'function BoatBadge({ boat }: Props) {\n  return boat ? <b>{boat.name}</b> : null;\n}',
+      forms: {
+        vue: {
+          fault: 'defineProps({ boat: Object });\n\n<template>\n  <b>{{ boat.name }}</b>\n</template>\n\n<BoatBadge />',
+          sound: '<template>\n  <b v-if="boat">{{ boat.name }}</b>\n</template>',
+        },
+        svelte: {
+          fault: 'let { boat }: { boat?: Boat } = $props();\n\n<b>{boat.name}</b>\n\n<BoatBadge />',
+          sound: '{#if boat}<b>{boat.name}</b>{/if}',
+        },
+      },
+    },
+  },
   'list-unkeyed': {
     severity: 'risk',
     about: 'broken binding',

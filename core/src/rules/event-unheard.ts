@@ -1,31 +1,42 @@
 import { isGiven, isPlain, type KnownUse } from '../flow';
-import type { ComponentId } from '../model/ids';
+import type { EventFact, RaiseFact } from '../model/facts';
+import type { Component } from '../model/model';
 import { locate } from '../model/span';
+import { demandsOf } from './default-lacking';
 import { speltBindings } from './prop-spelt';
+import { remembered } from './remembered';
 import { counted, listed } from './sentences';
 import type { Found, Rule } from './rule';
+
+type Offer = { readonly event: EventFact; readonly raise: RaiseFact };
+
+/** Callbacks that a component calls where they are given; one that it calls anyhow throws, of which another rule speaks. */
+const offersOf = remembered((component: Component): readonly Offer[] => {
+  if (component.isPublic || component.facts.wrappedBy.length > 0) return [];
+  const demanded = new Set(demandsOf(component).map((one) => one.prop.name));
+  return component.facts.events.flatMap((event): Offer[] => {
+    const prop = component.contract.props.get(event.spelling);
+    const [raise] = event.raised;
+    return raise && prop && prop.required !== 'yes' && prop.fallback === undefined && !demanded.has(event.spelling)
+      ? [{ event, raise }]
+      : [];
+  });
+});
 
 /**
  * A component calls an optional callback. Risk where at least as many uses listen as do not, so
  * that silence looks like an oversight; tidy where nobody listens anywhere.
  */
 export const eventUnheard: Rule = {
-  inProject: ({ model, uses }) => {
-    const byTarget = new Map<ComponentId, KnownUse[]>();
-    for (const known of uses) {
-      const others = byTarget.get(known.target.id);
-      if (others) others.push(known);
-      else byTarget.set(known.target.id, [known]);
-    }
-    return [...byTarget].flatMap(([id, known]) => {
-      const component = model.components.get(id);
-      if (!component || component.isPublic || component.facts.wrappedBy.length > 0) return [];
+  inProject: ({ model, usesOf }) =>
+    [...model.components.values()].flatMap((component) => {
+      const offered = offersOf(component);
+      const known = usesOf(component.id);
+      if (offered.length === 0 || known.length === 0) return [];
+      const { id } = component;
       const all = (model.usesOf.get(id) ?? []).filter((use) => model.components.get(use.owner)?.fileRole === 'source');
       if (all.length !== known.length || known.some((one) => !isPlain(one.use.node))) return [];
-      return component.facts.events.flatMap((event): Found[] => {
-        const prop = component.contract.props.get(event.spelling);
-        const [raise] = event.raised;
-        if (!raise || !prop || prop.required === 'yes' || prop.fallback !== undefined) return [];
+      return offered.flatMap(({ event, raise }): Found[] => {
         const unheard = known.filter((one) => isUnheard(one, event.spelling));
         const heard = known.filter((one) => isGiven(one.use.node, event.spelling));
         if (unheard.length === 0 || (heard.length > 0 && heard.length < unheard.length)) return [];
@@ -57,8 +68,7 @@ export const eventUnheard: Rule = {
           },
         ];
       });
-    });
-  },
+    }),
 };
 
 /** A part that is switched off raises nothing; of an event under a misspelt name another rule speaks. */

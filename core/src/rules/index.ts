@@ -58,6 +58,16 @@ const componentRules = all.flatMap((rule) => rule.inComponent ?? []);
 const useRules = all.flatMap((rule) => rule.ofUse ?? []);
 const projectRules = all.flatMap((rule) => rule.inProject ?? []);
 
+function groupBy<T, Key>(all: readonly T[], keyOf: (one: T) => Key): Map<Key, T[]> {
+  const groups = new Map<Key, T[]>();
+  for (const one of all) {
+    const known = groups.get(keyOf(one));
+    if (known) known.push(one);
+    else groups.set(keyOf(one), [one]);
+  }
+  return groups;
+}
+
 /** What rules find about one thing, from `kept` where it is known. */
 function foundIn<T extends object>(
   one: T,
@@ -77,7 +87,9 @@ function foundIn<T extends object>(
  * brought up to date.
  */
 export function check(model: Model, keep: CheckKeep = newCheckKeep()): Finding[] {
-  const shared: Check = { model, uses: knownUses(model, keep.known), pages: surveyPages(model, keep.pages) };
+  const uses = knownUses(model, keep.known);
+  const byTarget = groupBy(uses, (known) => known.target.id);
+  const shared: Check = { model, uses, usesOf: (id) => byTarget.get(id) ?? [], pages: surveyPages(model, keep.pages) };
   const source = [...model.components.values()].filter((component) => component.fileRole === 'source');
   const findings = [
     ...source.flatMap((component) => foundIn(component, keep.inComponents, componentRules)),

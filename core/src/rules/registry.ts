@@ -14,6 +14,7 @@ import { handlerMissing, nameUnknown } from './name-unknown';
 import { propCopied } from './prop-copied';
 import { propKind } from './prop-kind';
 import { propWritten } from './prop-written';
+import { defaultLacking } from './default-lacking';
 import { slotNowhere } from './slot-nowhere';
 import { staleReading } from './stale-reading';
 import { subscriptionKept } from './subscription-kept';
@@ -41,6 +42,7 @@ export const rules: Readonly<Record<RuleId, Rule>> = {
   'channel-unpaired': channelUnpaired,
   'endless-render': endlessRender,
   'prop-copied': propCopied,
+  'default-lacking': defaultLacking,
   'prop-written': propWritten,
   'stale-reading': staleReading,
   'subscription-kept': subscriptionKept,

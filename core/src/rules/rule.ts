@@ -7,7 +7,14 @@ import type { PageSurvey } from './pages';
 import type { RuleId, Words } from './catalogue';
 
 /** What every rule is given. Tables that several rules need are made once. */
-export type Check = { readonly model: Model; readonly uses: readonly KnownUse[]; readonly pages: PageSurvey };
+export type Check = {
+  readonly model: Model;
+  /** Uses that can be held against the contract of who is meant. */
+  readonly uses: readonly KnownUse[];
+  /** Those of one component; empty for none. */
+  readonly usesOf: (id: ComponentId) => readonly KnownUse[];
+  readonly pages: PageSurvey;
+};
 
 /** What a rule found, before the catalogue puts it into sentences. */
 export type Found = {

@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
 import type { ValueKind } from '../../model/facts';
-import { addValue, type Body, moduleValue, newSink } from '../script/body';
+import { addValue, type Body, moduleValue, newSink, noteDemanded } from '../script/body';
 import { keptFunction, readArgs, readingsOf } from '../script/expressions';
 import { computedFrom, declareAction, declareFunction } from '../script/functions';
 import { originOfHook } from '../script/origins';
@@ -144,7 +144,7 @@ function declareNamed(
   const held = body.values[value];
   body.hookValues.set(call, value);
   if (held && parts.length > 0) held.parts = Object.fromEntries(parts.map((found) => [found.path[0] ?? '', found.name]));
-  if (declarator.id.type === 'ObjectPattern') body.demanded.add(value);
+  if (declarator.id.type === 'ObjectPattern') noteDemanded(body, value, spanOf(declarator.id));
 }
 
 /** The value that a call of a hook stands for, wherever it is written; undefined for other calls. */

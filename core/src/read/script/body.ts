@@ -47,7 +47,7 @@ export type Body = {
   /** Values read in a condition, so their absence is provided for. */
   readonly tested: Set<number>;
   /** Values whose member is read without asking whether they are there. */
-  readonly demanded: Set<number>;
+  readonly demanded: Map<number, Span>;
   /** Values whose absence throws on purpose. */
   readonly thrown: Set<number>;
   /** Local functions whose markup is being read, so that recursion ends. */
@@ -121,7 +121,7 @@ export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
     propValues: new Map(),
     moduleValues: new Map(),
     tested: new Set(),
-    demanded: new Set(),
+    demanded: new Map(),
     thrown: new Set(),
     unfolding: new Set(),
     propsEscape: false,
@@ -192,6 +192,11 @@ export function addAction(body: Body, name: string, kind: ActionKind, span: Span
   );
 }
 
+/** Notes that a value is read in a way that throws where it is absent. */
+export function noteDemanded(body: Body, value: number, span: Span): void {
+  if (!body.demanded.has(value)) body.demanded.set(value, span);
+}
+
 /** Notes a call of, or the handing on of, a function of the body. */
 export function addCall(sink: Sink, action: number): void {
   (sink.calls ??= []).push(action);
@@ -240,9 +245,11 @@ export function finishBody(body: Body): BodyFacts {
   for (let at = 0; at < body.queue.length; at++) body.queue[at]?.();
   body.queue.length = 0;
   for (const [index, value] of body.values.entries()) {
+    const demanded = body.demanded.get(index);
+    if (value.kind === 'prop' && demanded && !body.tested.has(index)) value.demanded = demanded;
     if (value.kind !== 'context' && value.kind !== 'hook') continue;
     if (body.tested.has(index) && !body.thrown.has(index)) value.guarded = true;
-    if (body.demanded.has(index) || body.thrown.has(index)) value.needed = true;
+    if (demanded || body.thrown.has(index)) value.needed = true;
   }
   for (const action of body.actions) {
     if (action.raises.length === 0) continue;

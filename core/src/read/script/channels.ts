@@ -171,12 +171,31 @@ function endsItself(node: t.Node): boolean {
   });
 }
 
+/** Its third argument asks for the way down, or may. */
+function capturesItself(node: t.Node): boolean {
+  const third = node.type === 'CallExpression' || node.type === 'OptionalCallExpression' ? node.arguments[2] : undefined;
+  const given = third && bare(third);
+  if (!given || (given.type === 'BooleanLiteral' && !given.value)) return false;
+  return (
+    given.type !== 'ObjectExpression' ||
+    given.properties.some((property) => property.type === 'SpreadElement' || keyName(property) === 'capture')
+  );
+}
+
 function heard(body: Body, run: t.Node, scope: Scope, channel: Channel, whole: t.Node): HearFact {
   const span = spanOf(whole);
   const given = bare(run);
   const reading = isFunction(given) ? keptFunction(body, channel.event || 'message', given, scope) : readingsOf(body, given, scope)[0];
   const action = reading && reading.path.length === 0 ? body.values[reading.value]?.action : undefined;
-  return { channel, span, ends: endsItself(whole), ...(reading ? { reading } : {}), ...(action === undefined ? {} : { action }) };
+  const captures = capturesItself(whole) ? { captures: true as const } : {};
+  return {
+    channel,
+    span,
+    ends: endsItself(whole),
+    ...captures,
+    ...(reading ? { reading } : {}),
+    ...(action === undefined ? {} : { action }),
+  };
 }
 
 /** `channel.onmessage = (event) => …`. */

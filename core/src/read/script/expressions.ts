@@ -11,6 +11,7 @@ import {
   mergeReadings,
   moduleValue,
   newSink,
+  noteDemanded,
   propValue,
   type Sink,
 } from './body';
@@ -406,6 +407,7 @@ function readCalled(
     const args = readArgs(body, node.arguments, scope, sink);
     if (value?.kind === 'prop') {
       if (optional) body.tested.add(called.value);
+      else noteDemanded(body, called.value, spanOf(node.callee));
       (sink.raises ??= []).push({ event: value.name, value: called.value, optional, span, args });
     } else (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args });
     if (value?.action !== undefined) addCall(sink, value.action);
@@ -428,7 +430,7 @@ function readCalled(
   const holder = called && body.values[called.value]?.kind;
   const ownMethod = (holder === 'hook' || holder === 'context') && method !== undefined && collectionMethods.has(method);
   const known = method !== undefined && arrayMethods.has(method) && !ownMethod;
-  if (!optional && path.length > 0 && called) body.demanded.add(called.value);
+  if (!optional && called && called.path.length > 0) noteDemanded(body, called.value, spanOf(node.callee));
   const after = method === 'then' || method === 'json';
   readMeaning(
     body,
@@ -560,7 +562,7 @@ function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Sink)
   const chain = memberChain(node);
   for (const key of chain.computed) readExpression(body, key, scope, 'computed', sink);
   if (chain.base.type === 'Identifier') {
-    if (!chain.optional && chain.path.length > 0) demand(body, chain.base.name, scope);
+    if (!chain.optional && chain.path.length > 0) demand(body, chain.base.name, chain.path, scope, spanOf(node));
     if (chain.optional) noteTested(body, chain.base, scope);
     readName(body, chain.base.name, chain.path, how, node, scope, sink);
   } else if (chain.base.type === 'ThisExpression') {

@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
 import type { How, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { addCall, type Body, moduleValue, propValue, type Sink, wholeProps } from './body';
+import { addCall, type Body, moduleValue, noteDemanded, propValue, type Sink, wholeProps } from './body';
 import { lookUp, type Meaning, type Scope, unboxed, noteUndeclared } from './scope';
 import { bare, keyName, patternNames, spanOf } from './syntax';
 
@@ -114,9 +114,11 @@ export function readName(body: Body, name: string, path: readonly string[], how:
   } else noteUndeclared(scope, name, span);
 }
 
-export function demand(body: Body, name: string, scope: Scope): void {
+/** Notes that a member of a name is read, or of one of its members, without asking whether it is there. */
+export function demand(body: Body, name: string, path: readonly string[], scope: Scope, span: Span): void {
   const meaning = lookUp(scope, name);
-  if ((meaning?.kind === 'value' || meaning?.kind === 'box') && meaning.path.length === 0) body.demanded.add(meaning.value);
+  if ((meaning?.kind === 'value' || meaning?.kind === 'box') && meaning.path.length === 0) noteDemanded(body, meaning.value, span);
+  else if (meaning?.kind === 'props' && path.length > 1 && path[0] !== '*') noteDemanded(body, propValue(body, path[0] ?? '', span), span);
 }
 
 /** Notes the values whose presence a condition asks for: `a`, `!a`, `a != null`, `a && b`. */

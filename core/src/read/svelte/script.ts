@@ -1,6 +1,17 @@
 import type * as t from '@babel/types';
 import type { Reading } from '../../model/facts';
-import { addAction, addValue, type Body, excerpt, fillAction, moduleValue, newSink, propValue, type Sink } from '../script/body';
+import {
+  addAction,
+  addValue,
+  type Body,
+  excerpt,
+  fillAction,
+  moduleValue,
+  newSink,
+  noteDemanded,
+  propValue,
+  type Sink,
+} from '../script/body';
 import { readExpression, readingsOf, readStatement } from '../script/expressions';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../script/functions';
 import { howOf } from '../script/names';
@@ -243,7 +254,7 @@ function nameMade(body: Body, made: number, names: readonly PatternName[], patte
     Object.assign(value, { span: spanOf(pattern), ...(value.kind === 'hook' ? {} : { name: namedBy(body, value, pattern) }) });
   const parts = names.filter((found) => found.path.length === 1 && found.path[0] !== found.name && !found.rest);
   if (parts.length > 0 && !store) value.parts = Object.fromEntries(parts.map((found) => [found.path[0] ?? '', found.name]));
-  if (pattern.type === 'ObjectPattern' && value.kind === 'context') body.demanded.add(made);
+  if (pattern.type === 'ObjectPattern' && value.kind === 'context') noteDemanded(body, made, spanOf(pattern));
 }
 
 /** `const { subscribe, set, update } = writable(0)`: functions that change the store, and the store itself. */

@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
 import type { ActionKind, Reading } from '../../model/facts';
-import { addAction, addCall, addValue, type Body, excerpt, fillAction, newSink, propValue, type Sink } from '../script/body';
+import { addAction, addCall, addValue, type Body, excerpt, fillAction, newSink, noteDemanded, propValue, type Sink } from '../script/body';
 import { readExpression, readingsOf, readStatement } from '../script/expressions';
 import { lazily } from '../script/declarations';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../script/functions';
@@ -219,7 +219,7 @@ function declareMade(
     const parts = names.filter((found) => found.path.length === 1 && found.path[0] !== found.name && !found.rest);
     if (parts.length > 0) value.parts = Object.fromEntries(parts.map((found) => [found.path[0] ?? '', found.name]));
   }
-  if (declarator.id.type === 'ObjectPattern') body.demanded.add(made.value);
+  if (declarator.id.type === 'ObjectPattern') noteDemanded(body, made.value, spanOf(declarator.id));
   for (const found of names) scope.names.set(found.name, madeMeaning(made, found.path));
   return true;
 }

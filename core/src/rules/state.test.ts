@@ -1,0 +1,285 @@
+import { beforeAll } from 'vitest';
+import { loadCompilers } from '../read';
+import { table } from '../testing/rules';
+
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+
+const listState = 'const [notes, setNotes] = useState([]);';
+table(
+  'change-unseen',
+  'react',
+  [
+    ['pushed', `export function App() { ${listState} return <p onClick={() => { notes.push(1); }}>{notes.length}</p>; }`, 'App notes'],
+    [
+      'a member assigned',
+      `export function App() { const [note, setNote] = useState({ a: 1 }); const put = () => { note.a = 2; }; return <p onClick={put}>{note.a}</p>; }`,
+      'App note',
+    ],
+    [
+      'sorted in place',
+      `export function App() { ${listState} return <p onClick={() => { notes.sort(); }}>{notes.length}</p>; }`,
+      'App notes',
+    ],
+  ],
+  [
+    ['set anew', `export function App() { ${listState} return <p onClick={() => setNotes([...notes, 1])}>{notes.length}</p>; }`],
+    [
+      'and set afterwards',
+      `export function App() { ${listState} return <p onClick={() => { notes.push(1); setNotes([...notes]); }}>{notes.length}</p>; }`,
+    ],
+    [
+      'a copy',
+      `export function App() { ${listState} return <p onClick={() => { const next = [...notes]; next.push(1); setNotes(next); }}>{notes.length}</p>; }`,
+    ],
+    ['a ref', 'export function App() { const notes = useRef([]); return <p onClick={() => { notes.current.push(1); }}/>; }'],
+    [
+      'a copy that is sorted',
+      `export function App() { ${listState} return <p onClick={() => setNotes([...notes].sort())}>{notes.length}</p>; }`,
+    ],
+    ['only read', `export function App() { ${listState} return <p onClick={() => print(notes.map((one) => one))}>{notes.length}</p>; }`],
+    [
+      'set by a function that it calls',
+      `export function App() { ${listState} const show = () => setNotes([...notes]); return <p onClick={() => { notes.push(1); show(); }}>{notes.length}</p>; }`,
+    ],
+  ],
+);
+
+const stateA = 'const [a, setA] = useState(1);';
+table(
+  'stale-reading',
+  'react',
+  [
+    ['an effect', `export function App() { ${stateA} useEffect(() => { print(a); }, []); return <p onClick={() => setA(2)}/>; }`, 'App a'],
+    [
+      'a callback',
+      `export function App() { ${stateA} const save = useCallback(() => print(a), []); return <p onClick={() => { setA(2); save(); }}/>; }`,
+      'App a',
+    ],
+    [
+      'a prop that changes',
+      `function Part({ a }) { useEffect(() => { print(a); }, []); return <p/>; }\nexport function App() { ${stateA} return <b onClick={() => setA(2)}><Part a={a}/></b>; }`,
+      'Part a',
+    ],
+  ],
+  [
+    ['followed', `export function App() { ${stateA} useEffect(() => { print(a); }, [a]); return <p onClick={() => setA(2)}/>; }`],
+    ['no list at all', `export function App() { ${stateA} useEffect(() => { print(a); }); return <p onClick={() => setA(2)}/>; }`],
+    ['the setter', `export function App() { ${stateA} useEffect(() => { setA(2); }, []); return <p>{a}</p>; }`],
+    [
+      'the setter’s own latest value',
+      `export function App() { ${stateA} useEffect(() => { setA((before) => before + 1); }, []); return <p>{a}</p>; }`,
+    ],
+    [
+      'a ref',
+      `export function App() { ${stateA} const r = useRef(a); useEffect(() => { print(r.current); }, []); return <p onClick={() => setA(2)}/>; }`,
+    ],
+    ['it never changes', 'export function App() { const [a] = useState(1); useEffect(() => { print(a); }, []); return <p/>; }'],
+    [
+      'a prop that is always the same',
+      'function Part({ a }) { useEffect(() => { print(a); }, []); return <p/>; }\nexport function App() { return <Part a="1"/>; }',
+    ],
+    [
+      'on purpose',
+      `export function App() { ${stateA} useEffect(() => { print(a);\n// eslint-disable-next-line react-hooks/exhaustive-deps\n}, []); return <p onClick={() => setA(2)}/>; }`,
+    ],
+    [
+      'the part that is read',
+      `export function App() { const [a, setA] = useState({ b: 1 }); useEffect(() => { print(a.b); }, [a.b]); return <p onClick={() => setA({ b: 2 })}/>; }`,
+    ],
+  ],
+);
+
+const copy = (more: string, use = '<Field note={note}/>'): string =>
+  `function Field({ note }) { const [text, setText] = useState(note); ${more} return <input value={text} onChange={(e) => setText(e.target.value)}/>; }\nexport function App() { const [note, setNote] = useState(''); return <p onClick={() => setNote('x')}>${use}</p>; }`;
+table(
+  'prop-copied',
+  'react',
+  [
+    ['once', copy(''), 'Field note'],
+    ['in a class of parts', copy('useEffect(() => { print(text); }, [text]);'), 'Field note'],
+    ['one of two uses changes', copy('', '<Field note="a"/><Field note={note}/>'), 'Field note'],
+  ],
+  [
+    ['followed by an effect', copy('useEffect(() => { setText(note); }, [note]);')],
+    ['followed while rendering', copy('const [last, setLast] = useState(note); if (last !== note) { setLast(note); setText(note); }')],
+    ['keyed', copy('', '<Field key={note} note={note}/>')],
+    ['given a constant', copy('', '<Field note="a"/>')],
+    [
+      'an initial value by name',
+      'function Field({ initialNote }) { const [text, setText] = useState(initialNote); return <input value={text} onChange={() => setText(1)}/>; }\nexport function App() { const [note, setNote] = useState(""); return <p onClick={() => setNote("x")}><Field initialNote={note}/></p>; }',
+    ],
+    ['reset by an event', copy('const reset = () => setText(note); useEffect(() => { print(reset); });')],
+    [
+      'shown beside the copy',
+      'function Field({ note }) { const [text, setText] = useState(note); return <p onClick={() => setText(1)}>{note}{text}</p>; }\nexport function App() { const [note, setNote] = useState(""); return <p onClick={() => setNote("x")}><Field note={note}/></p>; }',
+    ],
+  ],
+);
+
+const queue = (body: string): string =>
+  `function Queue({ items, listRef, onAdd }) { ${body} return <ul onClick={go}>{items.length}</ul>; }\nexport function App() { const [items, setItems] = useState([]); return <Queue items={items}/>; }`;
+table(
+  'prop-written',
+  'react',
+  [
+    ['added to', queue('const go = () => { items.push(1); };'), 'Queue items'],
+    ['sorted', queue('const go = () => { items.sort(); };'), 'Queue items'],
+    ['at a position', queue('const go = () => { items[0] = 1; };'), 'Queue items'],
+  ],
+  [
+    ['a copy', queue('const go = () => { const own = [...items]; own.push(1); };')],
+    ['a sorted copy', queue('const go = () => print([...items].sort());')],
+    ['a new list', queue('const go = () => print(items.concat(1));')],
+    ['a handle', queue('const go = () => { listRef.current.push(1); };')],
+    [
+      'its own state',
+      'function Queue() { const [items, setItems] = useState([]); const go = () => { items.push(1); setItems([...items]); }; return <ul onClick={go}>{items.length}</ul>; }\nexport function App() { return <Queue/>; }',
+    ],
+    ['only its own name for it', queue('const go = () => print(1); items = items ?? [];')],
+  ],
+);
+table(
+  'prop-written',
+  'vue',
+  [
+    [
+      'added to',
+      {
+        App: '<template><Queue :items="[]"/></template>',
+        Queue:
+          '<script setup>const props = defineProps(["items"]); const go = () => { props.items.push(1); };</script><template><p @click="go">{{ items }}</p></template>',
+      },
+      'Queue items',
+    ],
+    [
+      'in markup',
+      {
+        App: '<template><Queue :items="[]"/></template>',
+        Queue: '<script setup>defineProps(["items"]);</script><template><p @click="items.push(1)">{{ items }}</p></template>',
+      },
+      'Queue items',
+    ],
+    [
+      'in a method',
+      {
+        App: '<template><Queue :items="[]"/></template>',
+        Queue:
+          '<script>export default { props: ["items"], methods: { go() { this.items.push(1); } } };</script><template><p @click="go">{{ items }}</p></template>',
+      },
+      'Queue items',
+    ],
+  ],
+  [
+    [
+      'a model',
+      {
+        App: '<template><Queue v-model="a"/></template><script setup>import { ref } from "vue"; const a = ref([]);</script>',
+        Queue:
+          '<script setup>const items = defineModel(); const go = () => { items.value.push(1); };</script><template><p @click="go"/></template>',
+      },
+    ],
+    [
+      'a copy',
+      {
+        App: '<template><Queue :items="[]"/></template>',
+        Queue:
+          '<script setup>const props = defineProps(["items"]); const go = () => { const own = [...props.items]; own.push(1); };</script><template><p @click="go"/></template>',
+      },
+    ],
+    [
+      'its own',
+      {
+        App: '<template><Queue/></template>',
+        Queue:
+          '<script setup>import { ref } from "vue"; const items = ref([]); const go = () => { items.value.push(1); };</script><template><p @click="go"/></template>',
+      },
+    ],
+    [
+      'told to the owner',
+      {
+        App: '<template><Queue :items="[]"/></template>',
+        Queue:
+          '<script setup>defineProps(["items"]); const emit = defineEmits(["add"]);</script><template><p @click="emit(\'add\')">{{ items }}</p></template>',
+      },
+    ],
+    [
+      'only read',
+      {
+        App: '<template><Queue :items="[]"/></template>',
+        Queue:
+          '<script setup>const props = defineProps(["items"]); const go = () => print(props.items.map((one) => one));</script><template><p @click="go"/></template>',
+      },
+    ],
+  ],
+);
+table(
+  'prop-written',
+  'svelte',
+  [
+    [
+      'added to',
+      {
+        App: '<Queue items={[]}/>',
+        Queue:
+          '<script>let { items } = $props(); const go = () => { items.push(1); };</script><button onclick={go}>{items.length}</button>',
+      },
+      'Queue items',
+    ],
+    [
+      'in markup',
+      {
+        App: '<Queue items={[]}/>',
+        Queue: '<script>let { items } = $props();</script><button onclick={() => items.push(1)}>{items.length}</button>',
+      },
+      'Queue items',
+    ],
+    [
+      'at a position',
+      {
+        App: '<Queue items={[]}/>',
+        Queue: '<script>let { items } = $props(); const go = () => { items[0] = 1; };</script><button onclick={go}>{items.length}</button>',
+      },
+      'Queue items',
+    ],
+  ],
+  [
+    [
+      'bindable',
+      {
+        App: '<Queue items={[]}/>',
+        Queue:
+          '<script>let { items = $bindable() } = $props(); const go = () => { items.push(1); };</script><button onclick={go}>{items.length}</button>',
+      },
+    ],
+    [
+      'an older prop',
+      {
+        App: '<Queue items={[]}/>',
+        Queue:
+          '<script>export let items; const go = () => { items.push(1); items = items; };</script><button on:click={go}>{items.length}</button>',
+      },
+    ],
+    [
+      'its own',
+      {
+        App: '<Queue/>',
+        Queue: '<script>let items = $state([]); const go = () => { items.push(1); };</script><button onclick={go}>{items.length}</button>',
+      },
+    ],
+    [
+      'given anew',
+      {
+        App: '<Queue items={[]}/>',
+        Queue: '<script>let { items } = $props(); const go = () => { items = []; };</script><button onclick={go}>{items.length}</button>',
+      },
+    ],
+    [
+      'a copy',
+      {
+        App: '<Queue items={[]}/>',
+        Queue:
+          '<script>let { items } = $props(); const go = () => print([...items].sort());</script><button onclick={go}>{items.length}</button>',
+      },
+    ],
+  ],
+);
