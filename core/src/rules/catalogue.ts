@@ -223,6 +223,40 @@ export const catalogue = {
       },
     },
   },
+  'event-stops-short': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'An event that does not come this far',
+    message: ({ listener, event, raiser }) => `${listener} waits for ${event}, which ${raiser} raises and which does not come this far.`,
+    consequence: ({ raiser, bubbles }) =>
+      bubbles === 'no'
+        ? `It is sent without bubbling, so it is heard only at the very element that it is sent to.`
+        : `What a component raises goes to who uses ${raiser}, and no further: the function given here never runs.`,
+    fix: ({ event, raiser, bubbles }, framework) =>
+      bubbles === 'no'
+        ? `Send it with bubbles: true, or listen at the element itself.`
+        : framework === 'react'
+          ? `Hand ${event} down to ${raiser}, or listen where ${raiser} is used.`
+          : framework === 'vue'
+            ? `Listen where ${raiser} is used and emit it again from there, or provide a function to all below.`
+            : `Forward it where ${raiser} is used, hand a callback down, or put a function into a context.`,
+    help: {
+      what: 'A listener waits further up than the event travels: at a component whose descendant raises it, at an element around such a component, or at the document for what does not bubble.',
+      why: 'Events of components do not bubble as those of the platform do. The names are right, the handler exists, and nothing connects them.',
+      fault: '<section onClear={clear}>\n  <StatusPill status={status} />   // StatusPill calls onClear\n</section>',
+      sound: '<section>\n  <StatusPill status={status} onClear={clear} />\n</section>',
+      forms: {
+        vue: {
+          fault: '<LockPanel @clear="clear" />\n\n// LockPanel.vue\n<StatusPill />   <!-- StatusPill emits clear -->',
+          sound: '<LockPanel @clear="clear" />\n\n// LockPanel.vue\n<StatusPill @clear="$emit(\'clear\')" />',
+        },
+        svelte: {
+          fault: '<LockPanel on:clear={clear} />\n\n// LockPanel.svelte\n<StatusPill />   // StatusPill dispatches clear',
+          sound: '<LockPanel on:clear={clear} />\n\n// LockPanel.svelte\n<StatusPill on:clear />',
+        },
+      },
+    },
+  },
   'handler-missing': {
     severity: 'fault',
     about: 'broken binding',

@@ -1,10 +1,11 @@
 import { indexBody } from '../flow';
 import type { KnownUse } from '../flow';
 import type { Binding, ComponentFacts } from '../model/facts';
-import type { Component } from '../model/model';
+import type { Component, Model } from '../model/model';
 import { locate } from '../model/span';
 import { isNativeEvent } from './native-events';
 import { speltBindings } from './prop-spelt';
+import { type Raiser, raiserBelow } from './raised-below';
 import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
@@ -15,7 +16,7 @@ export function listenedEvent(binding: Binding): string | undefined {
 }
 
 /** Listeners for events that the component never raises, forwards or lets through. */
-export function deafListeners({ use, target }: KnownUse): Binding[] {
+export const deafListeners = remembered(({ use, target }: KnownUse): readonly Binding[] => {
   const { contract, facts } = target;
   if (contract.openness === 'open' || facts.raisesUnseen) return [];
   return use.node.bindings.filter((binding) => {
@@ -25,7 +26,7 @@ export function deafListeners({ use, target }: KnownUse): Binding[] {
     // What is not declared goes on to the root element, which raises what the platform raises.
     return contract.openness === 'closed' || !isNativeEvent(event.toLowerCase());
   });
-}
+});
 
 const indexOf = remembered((facts: ComponentFacts) => indexBody(facts));
 
@@ -46,30 +47,46 @@ function isUncalled(target: Component, binding: Binding): boolean {
   return !index.sinks.has(at) && !index.calls.has(at);
 }
 
+/** Listeners of a use that wait for what a component further down raises. */
+export function shortListeners(model: Model, known: KnownUse): { readonly binding: Binding; readonly raiser: Raiser }[] {
+  const deaf = deafListeners(known);
+  if (deaf.length === 0) return [];
+  const spelt = new Set(speltBindings(known).map((one) => one.binding));
+  return deaf.flatMap((binding) => {
+    if (spelt.has(binding)) return [];
+    const below = [...known.use.node.children, ...known.target.facts.template];
+    const raiser = binding.name.startsWith('@update:') ? undefined : raiserBelow(model, below, binding.name);
+    return raiser ? [{ binding, raiser }] : [];
+  });
+}
+
 /** A use listens for an event that the child never raises. */
 export const eventNeverRaised: Rule = {
-  ofUse: (known) => {
-    const spelt = new Set(speltBindings(known).map((one) => one.binding));
-    const { use, owner, target } = known;
-    return deafListeners(known)
-      .filter((binding) => !spelt.has(binding) && !binding.name.startsWith('@update:'))
-      .map((binding): Found => {
-        const at = locate(use.file, binding.nameSpan);
-        const declared = target.contract.props.get(binding.name)?.declared;
-        return {
-          rule: 'event-never-raised',
-          component: owner.id,
-          subject: binding.name,
-          at,
-          words: { target: target.name, event: binding.name, owner: owner.name },
-          evidence: [
-            { at, says: `${owner.name} listens for ${binding.name}.` },
-            declared
-              ? { at: declared, says: `${target.name} declares it and never calls it.` }
-              : { at: locate(target.file, target.facts.nameSpan), says: `${target.name} does not raise it.` },
-          ],
-          touches: target.id,
-        };
-      });
-  },
+  inProject: ({ model, uses }) =>
+    uses.flatMap((known) => {
+      const deaf = deafListeners(known);
+      if (deaf.length === 0) return [];
+      const others = new Set([...speltBindings(known), ...shortListeners(model, known)].map((one) => one.binding));
+      const { use, owner, target } = known;
+      return deaf
+        .filter((binding) => !others.has(binding) && !binding.name.startsWith('@update:'))
+        .map((binding): Found => {
+          const at = locate(use.file, binding.nameSpan);
+          const declared = target.contract.props.get(binding.name)?.declared;
+          return {
+            rule: 'event-never-raised',
+            component: owner.id,
+            subject: binding.name,
+            at,
+            words: { target: target.name, event: binding.name, owner: owner.name },
+            evidence: [
+              { at, says: `${owner.name} listens for ${binding.name}.` },
+              declared
+                ? { at: declared, says: `${target.name} declares it and never calls it.` }
+                : { at: locate(target.file, target.facts.nameSpan), says: `${target.name} does not raise it.` },
+            ],
+            touches: target.id,
+          };
+        });
+    }),
 };

@@ -15,6 +15,7 @@ import { propCopied } from './prop-copied';
 import { propKind } from './prop-kind';
 import { propWritten } from './prop-written';
 import { defaultLacking } from './default-lacking';
+import { eventStopsShort } from './event-stops-short';
 import { slotNowhere } from './slot-nowhere';
 import { staleReading } from './stale-reading';
 import { subscriptionKept } from './subscription-kept';
@@ -34,6 +35,7 @@ export const rules: Readonly<Record<RuleId, Rule>> = {
   'prop-kind': propKind,
   'two-way-half': twoWayHalf,
   'event-never-raised': eventNeverRaised,
+  'event-stops-short': eventStopsShort,
   'handler-missing': handlerMissing,
   'name-unknown': nameUnknown,
   'component-unknown': componentUnknown,
