@@ -473,6 +473,59 @@ export const catalogue = {
       },
     },
   },
+  'context-shadowed': {
+    severity: 'risk',
+    about: 'broken binding',
+    title: 'A context that is provided twice',
+    message: ({ owner, context, consumer, page }) =>
+      `${owner} provides ${context} again, so that ${consumer} takes one value outside and another inside of it on ${page}.`,
+    consequence: ({ consumer, context }) =>
+      `Which ${context} a ${consumer} takes depends on where it stands; moving it changes what it shows, without a word.`,
+    fix: ({ owner, context }) =>
+      `If both are meant, let ${owner} take the outer ${context} and make the inner one from it; else take one provider away.`,
+    help: {
+      what: 'A context is provided, and provided again further down with another value. The same component takes it on one page both outside and inside of the inner provider. The inner provider does not take the outer value.',
+      why: 'Two truths under one name: the same component shows different things in two places, and no line of it says why.',
+      fault:
+        '<KeeperContext value={today}>\n  <KeeperMenu />\n  <KeeperContext value={other}>   // in RosterPanel\n    <KeeperMenu />\n  </KeeperContext>\n</KeeperContext>',
+      sound:
+        'const keeper = useContext(KeeperContext);\n\n<KeeperContext value={{ ...keeper, isDeputy: true }}>\n  <KeeperMenu />\n</KeeperContext>',
+      forms: {
+        vue: {
+          fault: "provide('keeper', today);\n\n// further down, in RosterPanel.vue\nprovide('keeper', other);",
+          sound: "const keeper = inject('keeper');\nprovide('keeper', { ...keeper, isDeputy: true });",
+        },
+        svelte: {
+          fault: "setContext('keeper', today);\n\n// further down, in RosterPanel.svelte\nsetContext('keeper', other);",
+          sound: "const keeper = getContext('keeper');\nsetContext('keeper', { ...keeper, isDeputy: true });",
+        },
+      },
+    },
+  },
+  'store-dead': {
+    severity: 'risk',
+    about: 'broken binding',
+    title: 'A store with one end only',
+    message: ({ store, lacks, has }) => `${store} is ${has} and never ${lacks}.`,
+    consequence: ({ store, lacks }) =>
+      lacks === 'read' ? `Nothing shows what is put into ${store}.` : `What reads ${store} shows its first value for ever.`,
+    fix: ({ store, lacks }) =>
+      lacks === 'read'
+        ? `Read ${store} where it should show, or remove it with what writes it.`
+        : `Write ${store} where it should change, or make it a constant.`,
+    help: {
+      what: 'A store that the whole application shares is written and nothing reads it, or it is read and nothing writes it.',
+      why: 'One end was renamed, moved or removed, and the other was left. Both ends look sound on their own.',
+      fault: 'export const levels = proxy({ upper: 2 });\n\nlevels.upper = 3;   // and nothing reads levels',
+      sound: 'const { upper } = useSnapshot(levels);',
+      forms: {
+        svelte: {
+          fault: 'export const levels = writable(2);\n\n<p>{$levels}</p>   // and nothing sets it',
+          sound: '<button onclick={() => levels.set(3)}>Raise</button>',
+        },
+      },
+    },
+  },
   'context-unread': {
     severity: 'tidy',
     about: 'broken binding',

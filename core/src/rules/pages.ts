@@ -1,12 +1,16 @@
 import { unmetTakes } from '../flow';
 import type { ComponentId, SharedId } from '../model/ids';
-import type { Component, Model, Page, Take } from '../model/model';
-import { unfold } from '../tree';
+import { useById } from '../model/lookup';
+import type { Component, Model, Page, Take, Use } from '../model/model';
+import type { Place, Provider, Tree } from '../model/tree';
+import { providerFor, unfold } from '../tree';
 
 /** What rules ask of all pages unfolded; its trees are not kept. */
 export type PageSurvey = {
   /** How many places of all pages a component stands at. */
   readonly places: ReadonlyMap<ComponentId, number>;
+  /** Contexts that one component takes from two providers, one within the other, with the page. */
+  readonly shadowed: readonly ShadowedTake[];
   /** Contexts taken where nothing provides them, with the pages. */
   readonly unmet: readonly UnmetTake[];
 };
@@ -19,11 +23,20 @@ export type UnmetTake = {
   readonly places: number;
 };
 
+export type ShadowedTake = {
+  readonly component: ComponentId;
+  readonly context: SharedId;
+  readonly outer: Use;
+  readonly inner: Use;
+  readonly page: string;
+};
+
 /** What one page adds to the survey, and the components it was found from. */
 type PagePart = {
   readonly page: Page;
   readonly components: ReadonlyMap<ComponentId, { readonly component: Component; readonly places: number }>;
   readonly unmet: readonly { readonly component: ComponentId; readonly take: Take; readonly places: number }[];
+  readonly shadowed: readonly ShadowedTake[];
 };
 
 /** Parts of earlier surveys by the page's id, to be used again for pages in which no component has changed. */
@@ -33,6 +46,7 @@ function surveyPage(model: Model, page: Page): PagePart {
   const components = new Map<ComponentId, { component: Component; places: number }>();
   const unmet = new Map<string, { component: ComponentId; take: Take; places: number }>();
   const tree = unfold(model, page);
+  const answers = answersIn(model, tree, page);
   for (const place of tree.places) {
     const component = model.components.get(place.component);
     if (!component) continue;
@@ -40,6 +54,7 @@ function surveyPage(model: Model, page: Page): PagePart {
     if (known) known.places++;
     else components.set(component.id, { component, places: 1 });
     if (component.takes.length === 0) continue;
+    for (const take of component.takes) answers.note(place, take);
     for (const take of unmetTakes(model, tree, place)) {
       const key = `${place.component} ${take.context}`;
       const seen = unmet.get(key);
@@ -47,7 +62,41 @@ function surveyPage(model: Model, page: Page): PagePart {
       else unmet.set(key, { component: place.component, take, places: 1 });
     }
   }
-  return { page, components, unmet: [...unmet.values()] };
+  return { page, components, unmet: [...unmet.values()], shadowed: answers.shadowed() };
+}
+
+/** Collects which provider answers each take, and tells those of one component that lie within each other. */
+function answersIn(model: Model, tree: Tree, page: Page): { note: (place: Place, take: Take) => void; shadowed: () => ShadowedTake[] } {
+  const found = new Map<string, { component: ComponentId; context: SharedId; providers: Set<Provider> }>();
+  return {
+    note: (place, take) => {
+      const provider = tree.providers.length > 1 ? providerFor(tree, place, take.context) : undefined;
+      if (!provider) return;
+      const key = `${place.component} ${take.context}`;
+      const known = found.get(key) ?? { component: place.component, context: take.context, providers: new Set<Provider>() };
+      known.providers.add(provider);
+      found.set(key, known);
+    },
+    shadowed: () =>
+      [...found.values()].flatMap(({ component, context, providers }): ShadowedTake[] => {
+        for (const provider of providers) {
+          const around = outerOf(tree, provider, providers);
+          const inner = around && around.use !== provider.use ? useById(model, provider.use) : undefined;
+          const outer = around && useById(model, around.use);
+          if (inner && outer) return [{ component, context, outer, inner, page: page.name }];
+        }
+        return [];
+      }),
+  };
+}
+
+/** The nearest provider around another of the same context, where it is among some. */
+function outerOf(tree: Tree, provider: Provider, among: ReadonlySet<Provider>): Provider | undefined {
+  for (let at = provider.outer; at >= 0; at = tree.providers[at]?.outer ?? -1) {
+    const outer = tree.providers[at];
+    if (outer?.context === provider.context) return among.has(outer) ? outer : undefined;
+  }
+  return undefined;
 }
 
 function isCurrent(model: Model, page: Page, part: PagePart | undefined): part is PagePart {
@@ -62,6 +111,7 @@ function isCurrent(model: Model, page: Page, part: PagePart | undefined): part i
  */
 export function surveyPages(model: Model, keep: SurveyKeep): PageSurvey {
   const places = new Map<ComponentId, number>();
+  const shadowed: ShadowedTake[] = [];
   const unmet = new Map<string, { component: ComponentId; context: SharedId; take: Take; pages: string[]; places: number }>();
   for (const page of model.pages) {
     if (page.reach !== 'whole') continue;
@@ -69,6 +119,7 @@ export function surveyPages(model: Model, keep: SurveyKeep): PageSurvey {
     const part = isCurrent(model, page, kept) ? kept : surveyPage(model, page);
     keep.set(page.id, part);
     for (const [id, one] of part.components) places.set(id, (places.get(id) ?? 0) + one.places);
+    shadowed.push(...part.shadowed);
     for (const one of part.unmet) {
       const key = `${one.component} ${one.take.context}`;
       const known = unmet.get(key);
@@ -80,5 +131,5 @@ export function surveyPages(model: Model, keep: SurveyKeep): PageSurvey {
       }
     }
   }
-  return { places, unmet: [...unmet.values()] };
+  return { places, shadowed, unmet: [...unmet.values()] };
 }

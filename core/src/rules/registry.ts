@@ -18,6 +18,8 @@ import { defaultLacking } from './default-lacking';
 import { eventStopsShort } from './event-stops-short';
 import { slotNowhere } from './slot-nowhere';
 import { staleReading } from './stale-reading';
+import { storeDead } from './store-dead';
+import { contextShadowed } from './context-shadowed';
 import { subscriptionKept } from './subscription-kept';
 import { twoWayHalf } from './two-way-half';
 import { propSpelt } from './prop-spelt';
@@ -48,6 +50,8 @@ export const rules: Readonly<Record<RuleId, Rule>> = {
   'prop-written': propWritten,
   'stale-reading': staleReading,
   'subscription-kept': subscriptionKept,
+  'context-shadowed': contextShadowed,
+  'store-dead': storeDead,
   'context-unread': contextUnread,
   'prop-carried': propCarried,
 };

@@ -56,10 +56,12 @@ export function composableValue(body: Body, name: string, source: string, call: 
 
 /** Notes what setting up does beside making names: one action, for all that is called, changed or sent on the way. */
 export function noteSetUp(body: Body, statements: readonly t.Statement[], done: Sink): void {
-  if (!done.changes && !done.invokes && !done.raises && !done.sends && !done.hears && !done.calls) return;
+  // What it reads of the module may be a store that it hands on.
+  const reads = done.reads.filter((read) => body.values[read.value]?.kind === 'module');
+  if (reads.length === 0 && !done.changes && !done.invokes && !done.raises && !done.sends && !done.hears && !done.calls) return;
   const span = { start: statements[0]?.start ?? 0, end: statements.at(-1)?.end ?? 0 };
   const action = addAction(body, 'while it is set up', 'lifecycle', span);
-  fillAction(body, action, { ...done, reads: [], returns: undefined });
+  fillAction(body, action, { ...done, reads, returns: undefined });
 }
 
 /** An effect that runs again when anything it reads is another. */

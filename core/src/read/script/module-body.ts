@@ -87,7 +87,8 @@ function readLoose({ body, scope }: Reader, statement: t.ExpressionStatement): v
   body.queue.push(() => {
     const sink = newSink();
     readStatement(body, statement, scope, sink);
-    if (!sink.changes && !sink.invokes && !sink.sends && !sink.hears) return;
+    const handsStoreOn = sink.reads.some((read) => body.values[read.value]?.shape !== undefined);
+    if (!sink.changes && !sink.invokes && !sink.sends && !sink.hears && !handsStoreOn) return;
     const action = addAction(body, 'when the module is loaded', 'lifecycle', spanOf(statement));
     const facts = body.actions[action];
     if (!facts) return;

@@ -4,7 +4,7 @@ import { bare, calleeName, type FunctionNode, isFunction, keyName } from './synt
 
 /** The shape by which state outside components is recognised, and the parts of the call that makes it. */
 export type StoreShape = {
-  readonly shape: 'factory' | 'slice' | 'atom' | 'observable' | 'root';
+  readonly shape: 'factory' | 'slice' | 'atom' | 'observable' | 'source' | 'root';
   /** What it holds first; a function makes it. */
   readonly first?: t.Node;
   /** The first is a function that computes it from other stores. */
@@ -43,7 +43,8 @@ const makers: Readonly<
   observable: { shape: 'observable', first: 0 },
   signal: { shape: 'observable', first: 0 },
   writable: { shape: 'observable', first: 0 },
-  readable: { shape: 'observable', first: 0 },
+  /** Changed by nobody but the function that it is given. */
+  readable: { shape: 'source', first: 0 },
   $state: { shape: 'observable', first: 0 },
 };
 
@@ -68,8 +69,9 @@ export function storeShapeOf(init: t.Node): StoreShape | undefined {
   if (maker.made === 'function' && !isFunction(first)) return undefined;
   if (maker.shape === 'atom') return atomOf(node, first, options);
   const handlers = maker.handlers === undefined ? undefined : member(options, maker.handlers);
+  const ownSource = name === 'writable' && node.arguments.length > 1;
   return {
-    shape: maker.shape,
+    shape: ownSource ? 'source' : maker.shape,
     ...(first ? { first } : {}),
     ...(handlers?.type === 'ObjectExpression'
       ? { handlers: handlers.properties.filter((one): one is t.ObjectMethod | t.ObjectProperty => one.type !== 'SpreadElement') }
