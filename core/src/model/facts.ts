@@ -400,6 +400,10 @@ export type TemplateNode =
       readonly span: Span;
       /** Values handed to the content, one list of readings for each parameter. */
       readonly hands: readonly (readonly Reading[])[];
+      /** Names of the members, where one object is handed out and the text tells all of them. */
+      readonly names?: readonly string[];
+      /** It throws unless it is given exactly one child. */
+      readonly only?: true;
       /** What shows where no content is given. */
       readonly fallback?: readonly TemplateNode[];
     }

@@ -341,6 +341,44 @@ export const catalogue = {
       },
     },
   },
+  'slot-shape': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'Content of another form than the slot has',
+    message: ({ target, slot, given, wants, reads }) =>
+      reads === 'yes'
+        ? `Content for ${slot} of ${target} reads ${given}, and the slot hands out ${wants}.`
+        : `${target} is given ${given} as ${slot}, and takes ${wants}.`,
+    consequence: ({ given, wants, reads }) =>
+      reads === 'yes'
+        ? `${given} is undefined in the content.`
+        : given === 'a function'
+          ? 'React shows nothing in its place, and warns in development.'
+          : wants === 'exactly one'
+            ? 'React throws: it expects a single child.'
+            : 'Calling it throws when the component renders.',
+    fix: ({ target, given, wants, reads }) =>
+      reads === 'yes'
+        ? `Hand ${given} out in ${target}, or read what it does hand out: ${wants}.`
+        : `Give ${wants}, or change what ${target} does with it.`,
+    help: {
+      what: 'A component calls its content and is given markup, or shows its content and is given a function; it takes exactly one child and is given several; or content reads a value that the slot does not hand out.',
+      why: 'Slots have a form as props have a kind, and nothing in the markup shows it.',
+      fault:
+        'function PassageQueue({ children }) {\n  return rows.map((row) => children(row));\n}\n\n<PassageQueue><PassageRow /></PassageQueue>',
+      sound: '<PassageQueue>{(row) => <PassageRow row={row} />}</PassageQueue>',
+      forms: {
+        vue: {
+          fault: '<slot name="row" :boat="boat" />\n\n<template #row="{ boat, eta }">{{ eta }}</template>',
+          sound: '<slot name="row" :boat="boat" :eta="eta" />',
+        },
+        svelte: {
+          fault: '{@render row(boat)}\n\n{#snippet row(boat, eta)}<p>{eta}</p>{/snippet}',
+          sound: '{@render row(boat, eta)}',
+        },
+      },
+    },
+  },
   'change-unseen': {
     severity: 'fault',
     about: 'broken binding',

@@ -17,6 +17,7 @@ import { propWritten } from './prop-written';
 import { defaultLacking } from './default-lacking';
 import { eventStopsShort } from './event-stops-short';
 import { slotNowhere } from './slot-nowhere';
+import { slotShape } from './slot-shape';
 import { staleReading } from './stale-reading';
 import { storeDead } from './store-dead';
 import { contextShadowed } from './context-shadowed';
@@ -42,6 +43,7 @@ export const rules: Readonly<Record<RuleId, Rule>> = {
   'name-unknown': nameUnknown,
   'component-unknown': componentUnknown,
   'slot-nowhere': slotNowhere,
+  'slot-shape': slotShape,
   'change-unseen': changeUnseen,
   'channel-unpaired': channelUnpaired,
   'endless-render': endlessRender,

@@ -112,6 +112,7 @@ export function outlet(
     slot,
     span,
     hands: bindings.length > 0 || spreads.length > 0 ? [hands] : [],
+    ...(spreads.length === 0 && bindings.every((one) => /^[\w-]+$/.test(one.name)) ? { names: bindings.map((one) => one.name) } : {}),
     ...(fallback.length > 0 ? { fallback } : {}),
   };
 }

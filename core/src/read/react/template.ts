@@ -126,6 +126,8 @@ function markupOfCall(body: Body, node: Call, scope: Scope): TemplateNode[] {
   if (name === 'from' && node.arguments.length === 2) {
     return repeatOf(body, node, node.arguments[0] as t.Node, node.arguments[1] as t.Node, scope, false);
   }
+  if (dottedName(node.callee)?.endsWith('Children.only') && node.arguments[0])
+    return markupOf(body, node.arguments[0], scope).map((one) => (one.kind === 'outlet' ? { ...one, only: true } : one));
   if (name === 'createPortal' && node.arguments[0]) return markupOf(body, node.arguments[0], scope);
   if (name === 'createElement') return createdElement(body, node, scope);
   if (name === 'cloneElement' && node.arguments[0]) {
