@@ -316,6 +316,8 @@ export type ActionFact = {
   readonly follows?: readonly Reading[];
   /** A comment says that the list of what is followed is short on purpose. */
   readonly unfollowedOnPurpose?: true;
+  /** It is marked to run on the server, wherever it is called. */
+  readonly onServer?: true;
   /** A reducer: the kinds of action it tells apart, each with its lines. */
   readonly cases?: readonly { readonly told: string; readonly span: Span }[];
   readonly cleansUp: boolean;

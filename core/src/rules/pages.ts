@@ -9,6 +9,8 @@ import { providerFor, unfold } from '../tree';
 export type PageSurvey = {
   /** How many places of all pages a component stands at. */
   readonly places: ReadonlyMap<ComponentId, number>;
+  /** The name of a page on which both components stand; undefined for none. */
+  readonly together: (a: ComponentId, b: ComponentId) => string | undefined;
   /** Contexts that one component takes from two providers, one within the other, with the page. */
   readonly shadowed: readonly ShadowedTake[];
   /** Contexts taken where nothing provides them, with the pages. */
@@ -111,6 +113,7 @@ function isCurrent(model: Model, page: Page, part: PagePart | undefined): part i
  */
 export function surveyPages(model: Model, keep: SurveyKeep): PageSurvey {
   const places = new Map<ComponentId, number>();
+  const parts: PagePart[] = [];
   const shadowed: ShadowedTake[] = [];
   const unmet = new Map<string, { component: ComponentId; context: SharedId; take: Take; pages: string[]; places: number }>();
   for (const page of model.pages) {
@@ -118,6 +121,7 @@ export function surveyPages(model: Model, keep: SurveyKeep): PageSurvey {
     const kept = keep.get(page.id);
     const part = isCurrent(model, page, kept) ? kept : surveyPage(model, page);
     keep.set(page.id, part);
+    parts.push(part);
     for (const [id, one] of part.components) places.set(id, (places.get(id) ?? 0) + one.places);
     shadowed.push(...part.shadowed);
     for (const one of part.unmet) {
@@ -131,5 +135,7 @@ export function surveyPages(model: Model, keep: SurveyKeep): PageSurvey {
       }
     }
   }
-  return { places, shadowed, unmet: [...unmet.values()] };
+  const together = (a: ComponentId, b: ComponentId): string | undefined =>
+    parts.find(({ components }) => components.has(a) && components.has(b))?.page.name;
+  return { places, together, shadowed, unmet: [...unmet.values()] };
 }

@@ -17,6 +17,9 @@ import { propWritten } from './prop-written';
 import { defaultLacking } from './default-lacking';
 import { eventStopsShort } from './event-stops-short';
 import { slotNowhere } from './slot-nowhere';
+import { layerCrossed } from './layer-crossed';
+import { pageImported } from './page-imported';
+import { twoTruths } from './two-truths';
 import { slotShape } from './slot-shape';
 import { staleReading } from './stale-reading';
 import { storeDead } from './store-dead';
@@ -54,6 +57,9 @@ export const rules: Readonly<Record<RuleId, Rule>> = {
   'subscription-kept': subscriptionKept,
   'context-shadowed': contextShadowed,
   'store-dead': storeDead,
+  'page-imported': pageImported,
+  'layer-crossed': layerCrossed,
+  'two-truths': twoTruths,
   'context-unread': contextUnread,
   'prop-carried': propCarried,
 };

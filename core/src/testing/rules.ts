@@ -14,6 +14,8 @@ export type Framework = keyof typeof mounts;
 /** `App` gets the imports of the other components, so that a case says only what it is about. */
 export function filesOf(framework: Framework, sources: Sources): Files {
   if (typeof sources === 'string') return { ...mounts[framework], 'src/App.tsx': sources };
+  // A case that is about the places of files says them in full.
+  if ('package.json' in sources) return sources;
   const others = Object.keys(sources).filter((name) => name !== 'App' && !name.includes('.'));
   const entries = Object.entries(sources).map(([name, text]) => {
     if (name.includes('.')) return [`src/${name}`, text];

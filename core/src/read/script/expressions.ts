@@ -173,6 +173,9 @@ export function readActionInto(body: Body, action: number, node: FunctionNode, s
   bindParams(body, node, inner, action);
   readFunctionInto(body, node, inner, sink, node.params.length);
   fillAction(body, action, sink);
+  const facts = body.actions[action];
+  if (facts && node.body.type === 'BlockStatement' && node.body.directives.some((one) => one.value.value === 'use server'))
+    facts.onServer = true;
 }
 
 /** Makes each parameter of a function a value of the body; without an action they are the body's own. */
