@@ -123,6 +123,8 @@ export type ComponentFacts = BodyFacts & {
   readonly undeclared?: readonly NameFact[];
   /** Events whose subscriptions something in it ends: their names, `timer`, or an empty text for any; absent for none. */
   readonly endings?: readonly string[];
+  /** Lists and objects that it holds are noticed only where the variable itself is written. */
+  readonly followsAssignment?: true;
   /** What raises its events is handed on: others may raise any of them. */
   readonly raisesUnseen?: true;
 };
@@ -209,6 +211,10 @@ export type ValueFact = {
   readonly reducer?: string;
   /** Names that the body gives to members, where it takes the value apart: `{ '0': 'params' }`. */
   readonly parts?: Readonly<Record<string, string>>;
+  /** A variable of a component whose framework does not notice that it is written. */
+  readonly plain?: true;
+  /** Members that the body takes out once; from then on they do not follow. */
+  readonly apart?: readonly string[];
   /** A taken context: its absence is provided for (guard, default, optional reading). */
   readonly guarded?: boolean;
   /** Its absence surely throws: destructured, a member read, or thrown on purpose. */

@@ -383,15 +383,45 @@ export const catalogue = {
     severity: 'fault',
     about: 'broken binding',
     title: 'A change that nobody notices',
-    message: ({ component, state }) => `${component} changes ${state} in place, and never sets it.`,
-    consequence: ({ state }) => `React compares ${state} by identity: it is the same list or object, so nothing renders again.`,
-    fix: ({ state }) =>
-      `Make a new value and set it: set${(state ?? '').charAt(0).toUpperCase()}${(state ?? '').slice(1)}([...${state ?? ''}, one]).`,
+    message: ({ component, state, how }) =>
+      how === 'plain'
+        ? `${component} shows ${state}, a plain variable, and writes it later.`
+        : how === 'apart'
+          ? `${component} takes ${state} out once, and shows what it was then.`
+          : `${component} changes ${state} in place, and never sets it.`,
+    consequence: ({ state, how }, framework) =>
+      how === 'plain'
+        ? `Nothing follows ${state}: the page shows its first value until something else renders the part.`
+        : how === 'apart'
+          ? `${state} is a copy from when the component was set up; the change does not reach the page.`
+          : framework === 'svelte'
+            ? `Svelte follows assignments here: a method that changes ${state} inside is none, so nothing renders again.`
+            : `React compares ${state} by identity: it is the same list or object, so nothing renders again.`,
+    fix: ({ state = '', how }, framework) =>
+      how === 'plain'
+        ? framework === 'vue'
+          ? `Make it reactive: const ${state} = ref(…), and write ${state}.value.`
+          : `Make it state: let ${state} = $state(…).`
+        : how === 'apart'
+          ? `Take it out with toRefs, of a store with storeToRefs, or read it where it is held.`
+          : framework === 'svelte'
+            ? `Assign it: ${state} = [...${state}, one].`
+            : `Make a new value and set it: set${state.charAt(0).toUpperCase()}${state.slice(1)}([...${state}, one]).`,
     help: {
-      what: 'A list or an object that is held as state is changed inside, and the state is not set to a new one.',
+      what: 'State is changed in a way that the framework does not follow: inside a list or object that must be set anew, in a plain variable, or in a reactive object of which a member was taken out once.',
       why: 'The data is right and the page is old. It looks as if the click did nothing, until something else renders the part.',
       fault: 'const [notes, setNotes] = useState([]);\nconst add = (note) => notes.push(note);',
       sound: 'const [notes, setNotes] = useState([]);\nconst add = (note) => setNotes([...notes, note]);',
+      forms: {
+        vue: {
+          fault: 'const { level } = reactive({ level: 2 });\nlet open = false;\nconst toggle = () => { open = !open; };',
+          sound: 'const gauge = reactive({ level: 2 });\nconst { level } = toRefs(gauge);\nconst open = ref(false);',
+        },
+        svelte: {
+          fault: 'let open = false;   // in a component with runes\n\n<button onclick={() => (open = !open)}>{open}</button>',
+          sound: 'let open = $state(false);',
+        },
+      },
     },
   },
   'channel-unpaired': {

@@ -271,8 +271,10 @@ export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, 
   if (meaning?.kind !== 'value') return;
   const value = body.values[meaning.value];
   if (!value || body.dialect.write?.(body, meaning.value, [...meaning.path, ...path], from, span, sink)) return;
-  if (value.kind === 'derived' && path.length === 0) value.from = [...value.from, ...from];
-  else if (value.kind === 'derived')
+  if (value.kind === 'derived' && path.length === 0) {
+    value.from = [...value.from, ...from];
+    if (value.plain) (sink.changes ??= []).push({ value: meaning.value, span, how: 'assign', from });
+  } else if (value.kind === 'derived')
     value.from = [
       ...value.from,
       ...from.map((one): Reading => ({ ...one, how: 'computed', held: { at: path, how: one.held?.how ?? one.how } })),

@@ -146,6 +146,7 @@ function readComponent(
   const undeclared = trulyUndeclared(inner.undeclared, `${module} ${script}`);
   if (undeclared.length > 0) facts.undeclared = undeclared;
   if (body.raisesUnseen) facts.raisesUnseen = true;
+  if (!runes) facts.followsAssignment = true;
   if (body.endings.size > 0) facts.endings = [...body.endings];
   return facts;
 }

@@ -234,7 +234,9 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
       scope.names.set(found.name, { kind: 'value', value: only.value, path: found.path });
       continue;
     }
-    const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from: partsOf(sink.reads, found.path) });
+    const plain = runes && kind !== 'const' && !instance.isFunction ? { plain: true as const } : {};
+    const from = partsOf(sink.reads, found.path);
+    const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from, ...plain });
     scope.names.set(found.name, { kind: 'value', value, path: [] });
   }
   for (const list of ['changes', 'invokes', 'raises', 'sends', 'hears', 'calls'] as const) {

@@ -1,5 +1,6 @@
 import type * as t from '@babel/types';
-import type { ActionKind, Reading } from '../../model/facts';
+import type { ActionKind, Reading, ValueFact } from '../../model/facts';
+import type { Writable } from '../../model/writable';
 import { addAction, addCall, addValue, type Body, excerpt, fillAction, newSink, noteDemanded, propValue, type Sink } from '../script/body';
 import { readExpression, readingsOf, readStatement } from '../script/expressions';
 import { lazily } from '../script/declarations';
@@ -50,7 +51,7 @@ function readSetupStatement(setup: Setup, statement: t.Statement, scope: Scope, 
       if (statement.declaration) readSetupStatement(setup, statement.declaration, scope, done);
       return;
     case 'VariableDeclaration':
-      for (const one of statement.declarations) declare(setup, one, scope, done);
+      for (const one of statement.declarations) declare(setup, one, statement.kind, scope, done);
       return;
     case 'ExpressionStatement':
       if (!readLoose(setup, bare(statement.expression), scope)) readStatement(body, statement, scope, done);
@@ -148,7 +149,7 @@ function watched(body: Body, source: t.Node, scope: Scope): Reading[] {
 }
 
 /** Gives the names of one declarator their meaning. */
-function declare(setup: Setup, declarator: t.VariableDeclarator, scope: Scope, done: Sink): void {
+function declare(setup: Setup, declarator: t.VariableDeclarator, kind: string, scope: Scope, done: Sink): void {
   const { body } = setup;
   const init = declarator.init ? bare(declarator.init) : undefined;
   if (init?.type === 'CallExpression' && readMacro(setup, init, declarator.id, scope)) return;
@@ -174,7 +175,7 @@ function declare(setup: Setup, declarator: t.VariableDeclarator, scope: Scope, d
     }
     if (declareMade(setup, declarator, names, init, scope)) return;
   }
-  declareValue(setup, names, init, scope, done);
+  declareValue(setup, names, init, scope, done, kind);
 }
 
 /** `const Chart = defineAsyncComponent(() => import('./Chart.vue'))`: a component like an imported one. */
@@ -217,11 +218,19 @@ function declareMade(
         ...(value.kind === 'hook' ? {} : { name: namedBy(body, value, declarator.id) }),
       });
     const parts = names.filter((found) => found.path.length === 1 && found.path[0] !== found.name && !found.rest);
+    if (!around && !made.boxed && value.kind === 'state') for (const found of names) noteApart(value, found.path);
+    if (!around && value.kind === 'hook') for (const found of names) if (found.path.length === 1) noteApart(value, found.path);
     if (parts.length > 0) value.parts = Object.fromEntries(parts.map((found) => [found.path[0] ?? '', found.name]));
   }
   if (declarator.id.type === 'ObjectPattern') noteDemanded(body, made.value, spanOf(declarator.id));
   for (const found of names) scope.names.set(found.name, madeMeaning(made, found.path));
   return true;
+}
+
+/** Notes that a member is taken out of what is followed as a whole only. */
+function noteApart(value: Writable<ValueFact>, path: readonly string[]): void {
+  const [member] = path;
+  if (member !== undefined && path.length === 1) value.apart = [...(value.apart ?? []), member];
 }
 
 /** `const { boat } = toRefs(props)`: each part in a box of its own. */
@@ -257,7 +266,14 @@ function declareRef({ body }: Setup, names: readonly PatternName[], call: t.Call
 }
 
 /** Any other constant: another name for a value or its part, or made from others. */
-function declareValue({ body }: Setup, names: readonly PatternName[], init: t.Node | undefined, scope: Scope, done: Sink): void {
+function declareValue(
+  { body }: Setup,
+  names: readonly PatternName[],
+  init: t.Node | undefined,
+  scope: Scope,
+  done: Sink,
+  kind: string,
+): void {
   const sink = newSink();
   if (init) readExpression(body, init, scope, 'same', sink);
   for (const found of names) {
@@ -266,6 +282,8 @@ function declareValue({ body }: Setup, names: readonly PatternName[], init: t.No
     const alias =
       only && others.length === 0 && only.how === 'same' && only.path.length === 0 && !only.held && value && value.kind !== 'module';
     if (alias) {
+      const whole = init?.type === 'Identifier' ? lookUp(scope, init.name) : undefined;
+      if (whole?.kind === 'value' && value.kind === 'state' && found.path.length === 1) noteApart(value, found.path);
       scope.names.set(found.name, { kind: 'box', value: only.value, path: found.path });
       continue;
     }
@@ -273,7 +291,8 @@ function declareValue({ body }: Setup, names: readonly PatternName[], init: t.No
       const path = one.held ? one.path : [...one.path, ...found.path];
       return { ...one, path, how: one.how === 'same' || one.how === 'part' ? howOf(path, one.how) : one.how };
     });
-    const made = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from });
+    const plain = kind === 'const' ? {} : { plain: true as const };
+    const made = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from, ...plain });
     scope.names.set(found.name, { kind: 'value', value: made, path: [] });
   }
   sink.reads.length = 0;
