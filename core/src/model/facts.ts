@@ -320,6 +320,8 @@ export type ActionFact = {
   readonly hears: readonly HearFact[];
   /** The declared dependencies of an effect or a memo; absent where none are declared. */
   readonly follows?: readonly Reading[];
+  /** Stretches of it that run when the framework no longer follows what is read; absent for none, and where it never does. */
+  readonly late?: readonly Span[];
   /** A comment says that the list of what is followed is short on purpose. */
   readonly unfollowedOnPurpose?: true;
   /** It is marked to run on the server, wherever it is called. */

@@ -499,14 +499,37 @@ export const catalogue = {
     severity: 'risk',
     about: 'broken binding',
     title: 'A reading that stays behind',
-    message: ({ component, value, action }) => `${action} in ${component} reads ${value} and does not follow it.`,
-    consequence: ({ value, action }) => `When ${value} changes, ${action} still sees the value of the rendering that it was made in.`,
-    fix: ({ value, action }) => `Add ${value} to what ${action} follows, or read it through a ref if only the latest value is wanted.`,
+    message: ({ component, value, action, how }) =>
+      how === 'late'
+        ? `${action} in ${component} reads ${value} when its readings are no longer followed.`
+        : `${action} in ${component} reads ${value} and does not follow it.`,
+    consequence: ({ value, action, how }) =>
+      how === 'list'
+        ? `When ${value} changes, ${action} still sees the value of the rendering that it was made in.`
+        : `When ${value} changes, ${action} does not run again.`,
+    fix: ({ value, action, how }) =>
+      how === 'late'
+        ? `Read ${value} before the first await and outside of promises and timers, so that ${action} follows it.`
+        : how === 'hidden'
+          ? `Hand ${value} to the function as an argument, so that the statement itself names it.`
+          : `Add ${value} to what ${action} follows, or read it through a ref if only the latest value is wanted.`,
     help: {
-      what: 'An effect, a callback or a memo with a list of what it follows reads a value that is not in the list, and that value changes.',
-      why: 'The function keeps the values of the rendering in which it was made. It works on the first try and fails after a change.',
+      what: 'An effect, a callback or a memo reads a value that it does not follow, and the value changes: it is not in its list, it is read after an await or in a timer, or it is hidden in a function.',
+      why: 'It works on the first try and fails after a change.',
       fault: 'const save = useCallback(() => send(note), []);',
       sound: 'const save = useCallback(() => send(note), [note]);',
+      forms: {
+        vue: {
+          fault:
+            'watchEffect(async () => {\n  const rows = await load();\n  shown.value = rows.filter((row) => row.lock === lock.value);\n});',
+          sound:
+            'watchEffect(async () => {\n  const wanted = lock.value;\n  const rows = await load();\n  shown.value = rows.filter((row) => row.lock === wanted);\n});',
+        },
+        svelte: {
+          fault: '$effect(() => {\n  setTimeout(() => save(note), 500);\n});',
+          sound: '$effect(() => {\n  const latest = note;\n  setTimeout(() => save(latest), 500);\n});',
+        },
+      },
     },
   },
   'subscription-kept': {

@@ -9,7 +9,9 @@ function changes(model: Model, component: Component, value: number, depth = 4): 
   const facts = component.facts.values[value];
   switch (facts?.kind) {
     case 'state':
-      return component.facts.actions.some((action) => action.changes.some((change) => change.value === value && change.how === 'set'));
+      return component.facts.actions.some((action) =>
+        action.changes.some((change) => change.value === value && (change.how === 'set' || component.framework !== 'react')),
+      );
     case 'prop':
       return isGivenAnew(model, component.id, facts.name);
     case 'derived':
@@ -57,29 +59,81 @@ function staleIn(model: Model, component: Component, action: ActionFact): Readin
   });
 }
 
+/** What an effect reads when it is no longer followed: after its first await, in what it gives to promises and timers. */
+function lateIn(model: Model, component: Component, action: ActionFact): Reading[] {
+  const { late } = action;
+  if (!late) return [];
+  const isLate = (reading: Reading): boolean => late.some((stretch) => contains(stretch, reading.span));
+  const kept = component.facts.actions.filter((one) => one !== action && late.some((stretch) => contains(stretch, one.span)));
+  const all = [...action.reads, ...kept.flatMap((one) => one.reads)];
+  const early = new Set(all.filter((reading) => !isLate(reading)).map((reading) => reading.value));
+  // What it writes by itself is read for its latest value.
+  const written = new Set([action, ...kept].flatMap((one) => one.changes.map((change) => change.value)));
+  return once(
+    all.filter(
+      (reading) =>
+        isLate(reading) &&
+        reading.how !== 'called' &&
+        !early.has(reading.value) &&
+        !written.has(reading.value) &&
+        changes(model, component, reading.value),
+    ),
+  );
+}
+
+/** What a statement that should run again reads in the function it calls, while it follows nothing itself. */
+function hiddenIn(model: Model, component: Component, action: ActionFact): Reading[] {
+  if (!component.facts.followsAssignment || action.name !== '$:' || (action.follows ?? []).length > 0) return [];
+  const called = action.calls.flatMap((call) => component.facts.actions[call] ?? []);
+  const written = new Set(called.flatMap((one) => one.changes.map((change) => change.value)));
+  return once(
+    called
+      .flatMap((one) => one.reads)
+      .filter((reading) => reading.how !== 'called' && !written.has(reading.value) && changes(model, component, reading.value)),
+  );
+}
+
+/** The first reading of each value. */
+function once(readings: readonly Reading[]): Reading[] {
+  const seen = new Set<number>();
+  return readings.filter((reading) => !seen.has(reading.value) && seen.add(reading.value));
+}
+
+function staleBy(
+  model: Model,
+  component: Component,
+  action: ActionFact,
+): { readonly how: 'list' | 'late' | 'hidden'; readonly readings: readonly Reading[] } {
+  if (component.framework === 'react') return { how: 'list', readings: staleIn(model, component, action) };
+  const late = lateIn(model, component, action);
+  return late.length > 0 ? { how: 'late', readings: late } : { how: 'hidden', readings: hiddenIn(model, component, action) };
+}
+
 /** An effect, callback or memo reads a value that it does not follow, and the value changes. */
 export const staleReading: Rule = {
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) => {
-      if (component.fileRole !== 'source' || component.framework !== 'react') return [];
-      return component.facts.actions.flatMap((action) =>
-        staleIn(model, component, action).map((reading): Found => {
+      if (component.fileRole !== 'source') return [];
+      return component.facts.actions.flatMap((action) => {
+        const { how, readings } = staleBy(model, component, action);
+        return readings.map((reading): Found => {
           const value = component.facts.values[reading.value];
+          const name = value?.name ?? '';
           const at = locate(component.file, reading.span);
           return {
             rule: 'stale-reading',
             component: component.id,
-            subject: value?.name ?? '',
+            subject: name,
             at,
-            words: { component: component.name, value: value?.name ?? '', action: action.name },
+            words: { component: component.name, value: name, action: action.name, how },
             evidence: [
-              { at, says: `${value?.name ?? ''} is read here.` },
+              { at, says: how === 'late' ? `${name} is read here, when ${action.name} is no longer followed.` : `${name} is read here.` },
               { at: locate(component.file, action.span), says: `${action.name} does not follow it.` },
-              ...(value ? [{ at: locate(component.file, value.span), says: `${value.name} changes.` }] : []),
+              ...(value ? [{ at: locate(component.file, value.span), says: `${name} changes.` }] : []),
             ],
             touches: component.id,
           };
-        }),
-      );
+        });
+      });
     }),
 };

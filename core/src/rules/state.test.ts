@@ -406,3 +406,79 @@ table(
     ['written while it is set up', { App: '<script>let { a } = $props(); let tone = 1; if (a) tone = 2;</script><p>{tone}</p>' }],
   ],
 );
+
+const vueEffect = (effect: string): Sources =>
+  vueShown(
+    `import { ref, watchEffect } from "vue"; import { load } from "out"; const lock = ref(1); const shown = ref([]); const pick = () => { lock.value = 2; }; ${effect}`,
+    '<p @click="pick">{{ shown }}</p>',
+  );
+table(
+  'stale-reading',
+  'vue',
+  [
+    ['after an await', vueEffect('watchEffect(async () => { const rows = await load(); shown.value = rows[lock.value]; });'), 'App lock'],
+    ['in a promise', vueEffect('watchEffect(() => { load().then((rows) => { shown.value = rows[lock.value]; }); });'), 'App lock'],
+    ['in a timer', vueEffect('watchEffect(() => { setTimeout(() => { shown.value = [lock.value]; }, 100); });'), 'App lock'],
+  ],
+  [
+    [
+      'before the await',
+      vueEffect('watchEffect(async () => { const wanted = lock.value; const rows = await load(); shown.value = rows[wanted]; });'),
+    ],
+    ['before and after', vueEffect('watchEffect(async () => { load(lock.value); await load(); shown.value = [lock.value]; });')],
+    ['in what is awaited', vueEffect('watchEffect(async () => { shown.value = await load(lock.value); });')],
+    ['what it writes itself', vueEffect('watchEffect(async () => { const rows = await load(); shown.value = [...shown.value, rows]; });')],
+    ['a handler', vueEffect('const go = async () => { await load(); shown.value = [lock.value]; };')],
+    [
+      'it never changes',
+      vueShown(
+        'import { ref, watchEffect } from "vue"; import { load } from "out"; const lock = ref(1); watchEffect(async () => { await load(); load(lock.value); });',
+        '<p>{{ lock }}</p>',
+      ),
+    ],
+  ],
+);
+
+const svelteEffect = (script: string): Sources => ({
+  App: `<script>import { load } from "out"; let lock = $state(1); let shown = $state([]); ${script}</script><p onclick={() => { lock = 2; }}>{shown}</p>`,
+});
+table(
+  'stale-reading',
+  'svelte',
+  [
+    ['after an await', svelteEffect('$effect(() => { (async () => {})(); load().then((rows) => { shown = rows[lock]; }); });'), 'App lock'],
+    [
+      'in a timer',
+      svelteEffect('$effect(() => { const at = setTimeout(() => { shown = [lock]; }, 100); return () => clearTimeout(at); });'),
+      'App lock',
+    ],
+    [
+      'hidden in a function, the older way',
+      {
+        App: '<script>let lock = 1; let shown = 0; function update() { shown = lock * 2; } $: update();</script><p on:click={() => { lock = 2; }}>{shown}</p>',
+      },
+      'App lock',
+    ],
+  ],
+  [
+    ['read before', svelteEffect('$effect(() => { const wanted = lock; load().then((rows) => { shown = rows[wanted]; }); });')],
+    ['handed over', svelteEffect('$effect(() => { load(lock).then((rows) => { shown = rows; }); });')],
+    ['what it writes itself', svelteEffect('$effect(() => { load().then((rows) => { shown = [...shown, rows]; }); });')],
+    [
+      'named, the older way',
+      {
+        App: '<script>let lock = 1; let shown = 0; function update(n) { shown = n * 2; } $: update(lock);</script><p on:click={() => { lock = 2; }}>{shown}</p>',
+      },
+    ],
+    [
+      'it follows something, the older way',
+      {
+        App: '<script>let lock = 1; let a = 1; let shown = 0; function update() { shown = lock * 2; } $: if (a) update();</script><p on:click={() => { lock = 2; a = 2; }}>{shown}</p>',
+      },
+    ],
+    [
+      'it never changes',
+      { App: '<script>let lock = 1; let shown = 0; function update() { shown = lock * 2; } $: update();</script><p>{shown}</p>' },
+    ],
+  ],
+);

@@ -3,6 +3,7 @@ import type { ActionKind, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { addAction, addValue, type Body, fillAction, newSink, type Sink } from './body';
 import { readActionInto, readArgs, readExpression, readFunctionInto } from './expressions';
+import { lateStretches } from './late';
 import { originOfHook } from './origins';
 import { innerScope, type Scope } from './scope';
 import { calleeName, type FunctionNode, isFunction, spanOf } from './syntax';
@@ -65,7 +66,10 @@ export function noteSetUp(body: Body, statements: readonly t.Statement[], done: 
 }
 
 /** An effect that runs again when anything it reads is another. */
-export function followsReads(body: Body, action: number): void {
+export function followsReads(body: Body, action: number, run?: FunctionNode): void {
+  const late = run ? lateStretches(run) : [];
+  const effect = body.actions[action];
+  if (effect && late.length > 0) effect.late = late;
   body.queue.push(() => {
     const facts = body.actions[action];
     if (facts) facts.follows = facts.reads.filter((one) => one.how !== 'called' && body.values[one.value]?.kind !== 'param');

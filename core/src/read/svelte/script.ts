@@ -169,7 +169,7 @@ function readLoose({ body }: Instance, node: t.Node, scope: Scope): boolean {
     const action = declareAction(body, api, effects.has(api) || api === 'onMount' ? 'effect' : 'lifecycle', run, scope);
     const facts = body.actions[action];
     if (facts && api === 'onMount') facts.follows = [];
-    if (effects.has(api)) followsReads(body, action);
+    if (effects.has(api)) followsReads(body, action, run);
     if (facts) facts.cleansUp = givesEnding(run);
     return true;
   }

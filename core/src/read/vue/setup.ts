@@ -78,7 +78,8 @@ function readLoose(setup: Setup, node: t.Node, scope: Scope): boolean {
   if (effects.has(api) && first) {
     const at = body.actions.length;
     runs(setup, api, 'effect', first, scope);
-    followsReads(body, at);
+    const run = bare(first);
+    followsReads(body, at, isFunction(run) ? run : undefined);
     return true;
   }
   if (api === 'watch' && first && second) return readWatch(setup, first, second, scope);
