@@ -123,11 +123,16 @@ export type ComponentFacts = BodyFacts & {
   readonly undeclared?: readonly NameFact[];
   /** Events whose subscriptions something in it ends: their names, `timer`, or an empty text for any; absent for none. */
   readonly endings?: readonly string[];
+  /** States that it sets each time, so that it never comes to rest; absent for none. */
+  readonly again?: readonly AgainFact[];
   /** Lists and objects that it holds are noticed only where the variable itself is written. */
   readonly followsAssignment?: true;
   /** What raises its events is handed on: others may raise any of them. */
   readonly raisesUnseen?: true;
 };
+
+/** A state that is set each time it is rendered or an effect runs, which makes both happen again. */
+export type AgainFact = { readonly value: number; readonly span: Span; readonly by: 'rendering' | 'an effect' };
 
 /** A name as it is written. */
 export type NameFact = { readonly name: string; readonly span: Span };
@@ -341,6 +346,8 @@ export type ChangeFact = {
   /** How a list grows, where the text tells. */
   readonly order?: 'append' | 'reorder';
   readonly from: readonly Reading[];
+  /** It is written to the object of all props, which takes no change. */
+  readonly toProps?: true;
   /** Members of the value that change; empty for the whole. */
   readonly path?: readonly string[];
   /** The name of the action that is dispatched, where the text tells. */
@@ -378,6 +385,8 @@ export type Binding = {
   readonly hands?: readonly number[];
   /** A component given as a value: its module name. */
   readonly component?: string;
+  /** A function that gives nothing is called in its place, so that there is nothing to run later. */
+  readonly called?: NameFact;
 };
 
 export type SpreadFact = {

@@ -261,19 +261,31 @@ export const catalogue = {
     severity: 'fault',
     about: 'broken binding',
     title: 'A handler that does not exist',
-    message: ({ component, name, listener, near }) =>
-      `${component} gives ${listener} the handler ${name}, which nothing declares${near ? `; ${near} is declared` : ''}.`,
-    consequence: (_, framework) =>
-      framework === 'vue'
-        ? 'Vue gives no warning for it: the event is raised and nothing happens.'
-        : 'The component throws as soon as it renders, or when the event is raised.',
-    fix: ({ name, near }) => (near ? `Write ${near} instead of ${name}.` : `Declare ${name} in the script, or take it away.`),
+    message: ({ component, name, listener, near, called }) =>
+      called
+        ? `${component} calls ${name} for ${listener}, instead of handing it over.`
+        : `${component} gives ${listener} the handler ${name}, which nothing declares${near ? `; ${near} is declared` : ''}.`,
+    consequence: ({ called, name }, framework) =>
+      called
+        ? `${name} runs each time the markup is made; when the event is raised nothing does.`
+        : framework === 'vue'
+          ? 'Vue gives no warning for it: the event is raised and nothing happens.'
+          : 'The component throws as soon as it renders, or when the event is raised.',
+    fix: ({ name, near, called }) =>
+      called
+        ? `Hand over a function: () => ${name}(…).`
+        : near
+          ? `Write ${near} instead of ${name}.`
+          : `Declare ${name} in the script, or take it away.`,
     help: {
-      what: 'Markup names a function for an event, and neither the script nor the framework has one of that name.',
+      what: 'Markup names a function for an event, and neither the script nor the framework has one of that name; or it calls a function that returns nothing, where it should name it.',
       why: 'Renaming a function in the script does not rename it in the markup.',
       fault: '<button @click="clearAl">Clear</button>',
       sound: '<button @click="clearAll">Clear</button>',
-      forms: { svelte: { fault: '<button onclick={clearAl}>Clear</button>', sound: '<button onclick={clearAll}>Clear</button>' } },
+      forms: {
+        react: { fault: '<button onClick={clear(row)}>Clear</button>', sound: '<button onClick={() => clear(row)}>Clear</button>' },
+        svelte: { fault: '<button onclick={clearAl}>Clear</button>', sound: '<button onclick={clearAll}>Clear</button>' },
+      },
     },
   },
   'name-unknown': {
@@ -446,11 +458,24 @@ export const catalogue = {
     severity: 'fault',
     about: 'broken binding',
     title: 'Rendering without an end',
-    message: ({ circle }) => `${circle}, without a condition.`,
-    consequence: () => 'Rendering never comes to an end: the page freezes or the stack overflows.',
-    fix: ({ component }) => `Put a condition, or a list that gets shorter, between ${component} and itself.`,
+    message: ({ circle, component, state, by }) =>
+      state ? `${component} sets ${state} each time, by ${by}.` : `${circle}, without a condition.`,
+    consequence: ({ state }, framework) =>
+      state
+        ? framework === 'svelte'
+          ? 'Svelte stops it with an error: the effect sets off itself.'
+          : 'Setting it renders again, which sets it again: React stops with an error, or the page never rests.'
+        : 'Rendering never comes to an end: the page freezes or the stack overflows.',
+    fix: ({ component, state, by }, framework) =>
+      state
+        ? by === 'rendering'
+          ? `Set ${state} in a handler or an effect, or compute it from what it depends on.`
+          : framework === 'svelte'
+            ? `Read ${state} with untrack, or derive it from what it depends on.`
+            : `Give the effect a list of what it follows, and take ${state} from what it was.`
+        : `Put a condition, or a list that gets shorter, between ${component} and itself.`,
     help: {
-      what: 'Components render each other, or themselves, without a condition or a list in between.',
+      what: 'Components render each other, or themselves, without a condition or a list in between; or state is set while rendering, or by an effect that runs after each rendering, and nothing keeps it from being set again.',
       why: 'A part that holds itself must stop somewhere.',
       fault: 'function Thread({ talk }) {\n  return <div>{talk.text}<Thread talk={talk.reply} /></div>;\n}',
       sound: 'function Thread({ talk }) {\n  return <div>{talk.text}{talk.reply && <Thread talk={talk.reply} />}</div>;\n}',
@@ -460,14 +485,28 @@ export const catalogue = {
     severity: 'risk',
     about: 'broken binding',
     title: 'A component changes what it was given',
-    message: ({ component, prop }) => `${component} changes the list ${prop} that it was given.`,
-    consequence: ({ prop }, framework) =>
-      framework === 'react'
-        ? `The owner's list is another one now, and nobody is told: nothing renders again, and whoever compares ${prop} sees no change.`
-        : `The owner's list changes without the owner: who else is given it sees the change too, and nobody can tell where it came from.`,
-    fix: ({ prop }) => `Tell the owner what to change, or work on a copy: [...${prop}].`,
+    message: ({ component, prop, what }) =>
+      what === 'whole'
+        ? `${component} writes ${prop}, which it was given.`
+        : what === 'member'
+          ? `${component} changes the inside of ${prop}, which it was given.`
+          : `${component} changes the list ${prop} that it was given.`,
+    consequence: ({ prop, what }, framework) =>
+      what === 'whole'
+        ? framework === 'vue'
+          ? 'Vue refuses it and warns: what is given to a component cannot be written by it.'
+          : 'What is given to a component is frozen: it throws, or nothing happens.'
+        : what === 'member'
+          ? `It is the owner’s ${prop} that changes, without the owner: nobody can tell where the change came from.`
+          : framework === 'react'
+            ? `The owner's list is another one now, and nobody is told: nothing renders again, and whoever compares ${prop} sees no change.`
+            : `The owner's list changes without the owner: who else is given it sees the change too, and nobody can tell where it came from.`,
+    fix: ({ prop, what }) =>
+      what === 'list'
+        ? `Tell the owner what to change, or work on a copy: [...${prop}].`
+        : `Tell the owner what to change, or work on a copy of ${prop}.`,
     help: {
-      what: 'A component changes the inside of a list that it got as a prop: it adds, removes or sorts in place.',
+      what: 'A component writes a prop, or changes the inside of a list or an object that it got as one.',
       why: 'The list belongs to whoever gave it. Two parts that show the same list then disagree about it, or one of them changes for no reason that its code shows.',
       fault: 'function PassageQueue({ items }: { items: Passage[] }) {\n  const next = () => items.shift();',
       sound: 'function PassageQueue({ items, onNext }: Props) {\n  const sorted = [...items].sort(byTime);',

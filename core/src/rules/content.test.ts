@@ -356,3 +356,93 @@ table(
     ],
   ],
 );
+
+const button = (handler: string, given: string): string =>
+  `export function App() { const [open, setOpen] = useState(false); ${handler} return <p onClick={${given}}>{open}</p>; }`;
+table(
+  'handler-missing',
+  'react',
+  [
+    ['a function of the component is called', button('function close() { setOpen(false); }', 'close()'), 'App close'],
+    ['with what it needs', button('const close = (row) => { setOpen(row); };', 'close(1)'), 'App close'],
+    ['a setter is called', button('', 'setOpen(true)'), 'App setOpen'],
+    ['a function of the module', `function close() { location.reload(); }\n${button('', 'close()')}`, 'App close'],
+  ],
+  [
+    ['handed over', button('function close() { setOpen(false); }', 'close')],
+    ['in a function', button('function close() { setOpen(false); }', '() => close()')],
+    ['it gives a function', button('function closer(row) { return () => setOpen(row); }', 'closer(1)')],
+    ['it may give a function', button('const closer = (row) => bind(row);', 'closer(1)')],
+    ['bound', button('function close() { setOpen(false); }', 'close.bind(null)')],
+    ['from outside', `import { close } from 'out';\n${button('', 'close()')}`],
+    ['for what is no event', 'function size() { }\nexport function App() { return <p title={size()}/>; }'],
+  ],
+);
+
+table(
+  'handler-missing',
+  'svelte',
+  [
+    ['called', { App: '<script>function close() { location.reload(); }</script><p onclick={close()}></p>' }, 'App close'],
+    ['called, the older way', { App: '<script>function close() { location.reload(); }</script><p on:click={close()}></p>' }, 'App close'],
+    [
+      'with what it needs',
+      { App: '<script>const close = (row) => { location.assign(row); };</script><p onclick={close(1)}></p>' },
+      'App close',
+    ],
+  ],
+  [
+    ['handed over', { App: '<script>function close() { location.reload(); }</script><p onclick={close}></p>' }],
+    ['in a function', { App: '<script>function close() { location.reload(); }</script><p onclick={() => close()}></p>' }],
+    [
+      'it gives a function',
+      { App: '<script>function closer(row) { return () => location.assign(row); }</script><p onclick={closer(1)}></p>' },
+    ],
+    ['from outside', { App: '<script>import { close } from "out";</script><p onclick={close()}></p>' }],
+    [
+      'it may give a function',
+      { App: '<script>import { bind } from "out"; const closer = (row) => bind(row);</script><p onclick={closer(1)}></p>' },
+    ],
+  ],
+);
+
+const counts = (statement: string): string =>
+  `export function App({ row }) { const [n, setN] = useState(0); ${statement} return <p>{n}</p>; }`;
+table(
+  'endless-render',
+  'react',
+  [
+    ['set while rendering', counts('setN(1);'), 'App n'],
+    ['in an effect that runs each time', counts('useEffect(() => { setN(n + 1); });'), 'App n'],
+    ['to a new list', counts('useEffect(() => { setN([row]); });'), 'App n'],
+    ['from what it was', counts('useEffect(() => { setN((was) => was + 1); });'), 'App n'],
+  ],
+  [
+    ['the guarded form', counts('const [was, setWas] = useState(row); if (was !== row) { setWas(row); setN(0); }')],
+    ['an effect with a list', counts('useEffect(() => { setN(n + 1); }, [row]);')],
+    ['to the same value', counts('useEffect(() => { setN(row.length); });')],
+    ['under a condition', counts('useEffect(() => { if (row) setN([row]); });')],
+    ['after an early return', counts('if (!row) return null; setN(1);')],
+    ['in a handler', counts('const go = () => { setN(n + 1); };')],
+  ],
+);
+
+const rune = (effect: string): Sources => ({
+  App: `<script>let n = $state(0); let other = $state(0); ${effect}</script><p onclick={() => { other = 1; }}>{n}</p>`,
+});
+table(
+  'endless-render',
+  'svelte',
+  [
+    ['an effect that counts up', rune('$effect(() => { n++; });'), 'App n'],
+    ['from what it was', rune('$effect(() => { n = n + 1; });'), 'App n'],
+    ['added', rune('$effect(() => { n += other; });'), 'App n'],
+  ],
+  [
+    ['to something else', rune('$effect(() => { n = other; });')],
+    ['under a condition', rune('$effect(() => { if (n < 3) n++; });')],
+    ['not followed', rune('$effect(() => { untrack(() => { n++; }); });')],
+    ['in a handler', rune('const go = () => { n++; };')],
+    ['derived', rune('let twice = $derived(n * 2);')],
+  ],
+);

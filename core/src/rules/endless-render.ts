@@ -23,8 +23,31 @@ const alwaysRendered = remembered((component: Component, model: Model): readonly
   return found;
 });
 
-/** Components render each other, or themselves, without a condition or a list between. */
+/** State that is set each time, so that rendering or an effect never comes to rest. */
+function setEachTime(component: Component): Found[] {
+  return (component.facts.again ?? []).map(({ value, span, by }): Found => {
+    const state = component.facts.values[value];
+    const at = locate(component.file, span);
+    return {
+      rule: 'endless-render',
+      component: component.id,
+      subject: state?.name ?? component.name,
+      at,
+      words: { component: component.name, state: state?.name ?? '', by },
+      evidence: [
+        { at, says: `${state?.name ?? ''} is set each time, by ${by}.` },
+        ...(state
+          ? [{ at: locate(component.file, state.span), says: `It is state: setting it makes ${component.name} render again.` }]
+          : []),
+      ],
+      touches: component.id,
+    };
+  });
+}
+
+/** Components render each other, or themselves, without a condition or a list between; or set state each time they do. */
 export const endlessRender: Rule = {
+  inComponent: setEachTime,
   inProject: ({ model }) => {
     const usesOf = (id: ComponentId): readonly Use[] => {
       const component = model.components.get(id);

@@ -1,5 +1,6 @@
+import type { NameFact } from '../model/facts';
 import type { Component } from '../model/model';
-import { contains, locate, type Span } from '../model/span';
+import { contains, locate, type Location, type Span } from '../model/span';
 import { walkTemplate } from '../model/walk';
 import { nearest } from './near';
 import { speltBindings } from './prop-spelt';
@@ -62,5 +63,38 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
 /** Markup reads a name that nothing declares. */
 export const nameUnknown = undeclaredNames('name-unknown');
 
-/** Markup names a handler that does not exist. */
-export const handlerMissing = undeclaredNames('handler-missing');
+/** Handlers that are called where they stand, so that what runs later is nothing. */
+function calledHandlers(component: Component): Found[] {
+  const found: Found[] = [];
+  walkTemplate(component.facts.template, (node) => {
+    if (node.kind !== 'element' && node.kind !== 'use') return;
+    for (const { called, name: listener, span } of node.bindings) {
+      if (!called) continue;
+      const at = locate(component.file, called.span);
+      found.push({
+        rule: 'handler-missing',
+        component: component.id,
+        subject: called.name,
+        at,
+        words: { component: component.name, name: called.name, near: '', listener, called: 'yes' },
+        evidence: [
+          { at, says: `${called.name} is called here, while the markup is made.` },
+          { at: locate(component.file, span), says: `${listener} is given what it returns: nothing.` },
+        ],
+        ...(called.span.end > called.span.start ? handedOver(component.file, called) : {}),
+        touches: component.id,
+      });
+    }
+  });
+  return found;
+}
+
+/** The call as a function that makes it: `close()` → `() => close()`. */
+function handedOver(file: Location['file'], { span }: NameFact): Pick<Found, 'edits'> {
+  return { edits: [{ file, start: span.start, end: span.start, was: '', text: '() => ' }] };
+}
+
+const missing = undeclaredNames('handler-missing');
+
+/** Markup names a handler that does not exist, or calls one instead of handing it over. */
+export const handlerMissing: Rule = { ...missing, inComponent: calledHandlers };

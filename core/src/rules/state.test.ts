@@ -482,3 +482,124 @@ table(
     ],
   ],
 );
+
+const vueProps = (script: string, markup = '<p/>'): Sources => ({
+  App: '<script setup>import { ref } from "vue"; const boat = ref({ name: 1 }); const level = ref(1); const go = () => { level.value = 2; };</script><template><main @click="go"><Part :boat="boat" :level="level"/></main></template>',
+  Part: `<script setup>import { ref, watch } from "vue"; const props = defineProps({ boat: Object, level: Number }); ${script}</script><template>${markup}</template>`,
+});
+table(
+  'prop-written',
+  'vue',
+  [
+    ['the prop itself', vueProps('const up = () => { props.level = 3; };', '<p @click="up"/>'), 'Part level'],
+    ['counted up', vueProps('const up = () => { props.level++; };', '<p @click="up"/>'), 'Part level'],
+    ['a member of it', vueProps('const name = () => { props.boat.name = 2; };', '<p @click="name"/>'), 'Part boat'],
+    ['in the template', vueProps('', '<p @click="boat.name = 2"/>'), 'Part boat'],
+  ],
+  [
+    ['a copy', vueProps('const own = ref({ ...props.boat }); const name = () => { own.value.name = 2; };', '<p @click="name"/>')],
+    ['read', vueProps('const show = () => props.boat.name;', '<p @click="show"/>')],
+    ['told', vueProps('const emit = defineEmits(["name"]); const name = () => emit("name", 2);', '<p @click="name"/>')],
+    [
+      'a model',
+      {
+        App: '<script setup>import { ref } from "vue"; const on = ref(1);</script><template><main><Part v-model="on"/></main></template>',
+        Part: '<script setup>const on = defineModel(); const up = () => { on.value = 2; };</script><template><p @click="up"/></template>',
+      },
+    ],
+    ['another object', vueProps('const other = {}; const name = () => { other.name = props.boat; };', '<p @click="name"/>')],
+  ],
+);
+
+const svelteProps = (script: string, markup: string, given = '<Part {boat}/>'): Sources => ({
+  App: `<script>let boat = $state({ name: 1 });</script>${given}`,
+  Part: `<script>${script}</script>${markup}`,
+});
+table(
+  'prop-written',
+  'svelte',
+  [
+    ['a member of it', svelteProps('let { boat } = $props();', '<p onclick={() => { boat.name = 2; }}></p>'), 'Part boat'],
+    ['deeper', svelteProps('let { boat } = $props();', '<p onclick={() => { boat.dock.name = 2; }}></p>'), 'Part boat'],
+    ['by a function', svelteProps('let { boat } = $props(); function name() { boat.name = 2; }', '<p onclick={name}></p>'), 'Part boat'],
+  ],
+  [
+    ['bound', svelteProps('let { boat = $bindable() } = $props();', '<p onclick={() => { boat.name = 2; }}></p>', '<Part bind:boat/>')],
+    ['written anew, which is its own', svelteProps('let { boat } = $props();', '<p onclick={() => { boat = 2; }}></p>')],
+    ['the older way', svelteProps('export let boat;', '<p on:click={() => { boat.name = 2; }}></p>', '<Part bind:boat/>')],
+    ['a copy', svelteProps('let { boat } = $props(); let own = $state({ ...boat });', '<p onclick={() => { own.name = 2; }}></p>')],
+    ['read', svelteProps('let { boat } = $props();', '<p onclick={() => boat.name}></p>')],
+  ],
+);
+
+table(
+  'prop-copied',
+  'vue',
+  [
+    ['a ref from a prop', vueProps('const own = ref(props.level);', '<p>{{ own }}</p>'), 'Part level'],
+    [
+      'taken apart',
+      {
+        App: (vueProps('') as { App: string }).App,
+        Part: '<script setup>import { ref } from "vue"; const { level } = defineProps({ boat: Object, level: Number }); const own = ref(level);</script><template><p>{{ own }}</p></template>',
+      },
+      'Part level',
+    ],
+    [
+      'and changed',
+      vueProps('const own = ref(props.level); const up = () => { own.value = 2; };', '<p @click="up">{{ own }}</p>'),
+      'Part level',
+    ],
+  ],
+  [
+    ['followed', vueProps('const own = ref(props.level); watch(() => props.level, (next) => { own.value = next; });', '<p>{{ own }}</p>')],
+    ['computed', vueProps('import { computed } from "vue"; const own = computed(() => props.level);', '<p>{{ own }}</p>')],
+    ['read as well', vueProps('const own = ref(props.level);', '<p>{{ own }}{{ level }}</p>')],
+    [
+      'a constant is given',
+      {
+        App: '<template><main><Part :level="1"/></main></template>',
+        Part: '<script setup>import { ref } from "vue"; const props = defineProps({ level: Number }); const own = ref(props.level);</script><template><p>{{ own }}</p></template>',
+      },
+    ],
+    [
+      'called a start',
+      {
+        App: '<script setup>import { ref } from "vue"; const level = ref(1); const go = () => { level.value = 2; };</script><template><main @click="go"><Part :initial-level="level"/></main></template>',
+        Part: '<script setup>import { ref } from "vue"; const props = defineProps({ initialLevel: Number }); const own = ref(props.initialLevel);</script><template><p>{{ own }}</p></template>',
+      },
+    ],
+  ],
+);
+
+const svelteCopy = (script: string, markup = '<p>{own}</p>', given = '<Part {level}/>'): Sources => ({
+  App: `<script>let level = $state(1);</script><p onclick={() => { level = 2; }}></p>${given}`,
+  Part: `<script>${script}</script>${markup}`,
+});
+table(
+  'prop-copied',
+  'svelte',
+  [
+    ['state from a prop', svelteCopy('let { level } = $props(); let own = $state(level);'), 'Part level'],
+    [
+      'and changed',
+      svelteCopy('let { level } = $props(); let own = $state(level);', '<p onclick={() => { own = 3; }}>{own}</p>'),
+      'Part level',
+    ],
+    [
+      'in a list',
+      svelteCopy('let { level } = $props(); let own = $state(level);', '{#each [1] as one}<p>{own}{one}</p>{/each}'),
+      'Part level',
+    ],
+  ],
+  [
+    ['derived', svelteCopy('let { level } = $props(); let own = $derived(level);')],
+    ['followed', svelteCopy('let { level } = $props(); let own = $state(level); $effect(() => { own = level; });')],
+    ['read as well', svelteCopy('let { level } = $props(); let own = $state(level);', '<p>{own}{level}</p>')],
+    ['a constant is given', svelteCopy('let { level } = $props(); let own = $state(level);', '<p>{own}</p>', '<Part level={1}/>')],
+    [
+      'called a start',
+      svelteCopy('let { initialLevel } = $props(); let own = $state(initialLevel);', '<p>{own}</p>', '<Part initialLevel={level}/>'),
+    ],
+  ],
+);

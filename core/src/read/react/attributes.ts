@@ -2,6 +2,7 @@ import type * as t from '@babel/types';
 import type { Binding, KeyFact, Reading, SpreadFact, TemplateNode } from '../../model/facts';
 import type { Writable } from '../../model/writable';
 import { type Body, excerpt, newSink, wholeProps } from '../script/body';
+import { calledForNothing } from '../script/called';
 import { readExpression, readingsOf } from '../script/expressions';
 import { memberChain } from '../script/names';
 import { lookUp, type Scope } from '../script/scope';
@@ -118,6 +119,8 @@ function bindingOf(
     }
     return binding;
   }
+  const called = binding.direction === 'out' ? calledForNothing(body, node, scope) : undefined;
+  if (called) binding.called = called;
   const sink = newSink();
   readExpression(body, node, scope, 'same', sink);
   if (sink.reads.length > 0) binding.readings = sink.reads;

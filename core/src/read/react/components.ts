@@ -33,6 +33,7 @@ import { readType, typeArguments } from '../script/types';
 import { addsProps, type Declared } from '../script/declarations';
 import { hookValue } from './hooks';
 import { bindProps } from '../script/props';
+import { setAgain } from '../script/again';
 import { markupOf, markupOfBlock } from './template';
 
 function isClassComponent(node: t.Node): node is t.ClassDeclaration | t.ClassExpression {
@@ -214,7 +215,10 @@ export function readFunctionComponent(module: ModuleScope, declared: Declared, n
 export const reactDialect: Dialect = { ...channelDialect, hook: hookValue };
 
 export function readTemplate(body: Body, node: FunctionNode, scope: Scope): TemplateNode[] {
-  return node.body.type === 'BlockStatement' ? markupOfBlock(body, node.body.body, scope, 'body') : markupOf(body, node.body, scope);
+  if (node.body.type !== 'BlockStatement') return markupOf(body, node.body, scope);
+  const template = markupOfBlock(body, node.body.body, scope, 'body');
+  body.again.push(...setAgain(body, node.body.body, scope));
+  return template;
 }
 
 /** Puts a component's facts together from what its body told. */
@@ -253,6 +257,7 @@ export function assemble(
   };
   if (propsType) facts.propsType = propsType;
   if (declared.wrappers.some((wrapper) => wrapper.name === 'memo')) facts.memo = true;
+  if (body.again.length > 0) facts.again = body.again;
   if (body.exposes.length > 0) facts.exposes = body.exposes;
   return facts;
 }

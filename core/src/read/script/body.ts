@@ -2,6 +2,7 @@ import type * as t from '@babel/types';
 import type {
   ActionFact,
   ActionKind,
+  AgainFact,
   BodyFacts,
   CallFact,
   ChangeFact,
@@ -56,6 +57,8 @@ export type Body = {
   propsEscape: boolean;
   /** Events whose subscriptions something in the body ends; empty text for any. */
   readonly endings: Set<string>;
+  /** States that are set each time the component renders, or an effect of it runs. */
+  readonly again: AgainFact[];
   /** The function that raises events is handed on. */
   raisesUnseen: boolean;
   /** The rest of the props goes to these: a tag, or `?` where the file does not tell. */
@@ -126,6 +129,7 @@ export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
     unfolding: new Set(),
     propsEscape: false,
     endings: new Set(),
+    again: [],
     raisesUnseen: false,
     restTargets: [],
     clones: false,

@@ -268,6 +268,12 @@ export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, 
     }
     return;
   }
+  const [prop, ...members] = path;
+  if (meaning?.kind === 'props' && prop !== undefined && prop !== '*') {
+    const how = members.length > 0 ? 'in-place' : 'assign';
+    const to = members.length > 0 ? { path: members } : { toProps: true as const };
+    (sink.changes ??= []).push({ value: propValue(body, prop, span), span, how, from, ...to });
+  }
   if (meaning?.kind !== 'value') return;
   const value = body.values[meaning.value];
   if (!value || body.dialect.write?.(body, meaning.value, [...meaning.path, ...path], from, span, sink)) return;

@@ -145,6 +145,7 @@ function readComponent(
   const module = root?.module ? text.slice(root.module.start, root.module.end) : '';
   const undeclared = trulyUndeclared(inner.undeclared, `${module} ${script}`);
   if (undeclared.length > 0) facts.undeclared = undeclared;
+  if (body.again.length > 0) facts.again = body.again;
   if (body.raisesUnseen) facts.raisesUnseen = true;
   if (!runes) facts.followsAssignment = true;
   if (body.endings.size > 0) facts.endings = [...body.endings];

@@ -12,6 +12,7 @@ import {
   propValue,
   type Sink,
 } from '../script/body';
+import { writtenAgain } from '../script/again';
 import { readExpression, readingsOf, readStatement } from '../script/expressions';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../script/functions';
 import { howOf } from '../script/names';
@@ -169,7 +170,10 @@ function readLoose({ body }: Instance, node: t.Node, scope: Scope): boolean {
     const action = declareAction(body, api, effects.has(api) || api === 'onMount' ? 'effect' : 'lifecycle', run, scope);
     const facts = body.actions[action];
     if (facts && api === 'onMount') facts.follows = [];
-    if (effects.has(api)) followsReads(body, action, run);
+    if (effects.has(api)) {
+      followsReads(body, action, run);
+      body.queue.push(() => body.again.push(...writtenAgain(body, run, scope)));
+    }
     if (facts) facts.cleansUp = givesEnding(run);
     return true;
   }

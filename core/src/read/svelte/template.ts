@@ -16,6 +16,7 @@ import {
   writing,
 } from '../markup/expressions';
 import { addValue, excerpt, propValue, wholeProps } from '../script/body';
+import { calledForNothing } from '../script/called';
 import { readingsOf } from '../script/expressions';
 import { parsePatternAt } from '../script/parse';
 import { innerScope, lookUp, type Meaning, type Scope } from '../script/scope';
@@ -410,9 +411,10 @@ function readAttribute(markup: SvelteMarkup, one: AST.Attribute, scope: Scope, n
   const inner = found && bare(found);
   if (!inner) return binding;
   if (handler || inner.type === 'ArrowFunctionExpression' || inner.type === 'FunctionExpression') {
+    const called = calledForNothing(body, inner, scope);
     const given = handlerAt(markup, one.name, range, scope);
     if (native) attach(markup, given.readings);
-    return { ...binding, direction: handler ? 'out' : 'in', ...given };
+    return { ...binding, direction: handler ? 'out' : 'in', ...given, ...(called ? { called } : {}) };
   }
   const meaning = inner.type === 'Identifier' ? lookUp(scope, inner.name) : undefined;
   const snippet = meaning && markup.snippets.get(meaning);
@@ -473,7 +475,12 @@ function readOn(markup: SvelteMarkup, one: AST.OnDirective, scope: Scope): Bindi
   const name = eventKey(one.name);
   const span = rangeOf(one);
   const nameSpan = { start: one.start, end: one.start + name.length };
-  if (one.expression) return { name, span, nameSpan, direction: 'out', ...handlerAt(markup, name, rangeOf(one.expression), scope) };
+  if (one.expression) {
+    const range = rangeOf(one.expression);
+    const given = expressionAt(markup, range);
+    const called = given && calledForNothing(body, given, scope);
+    return { name, span, nameSpan, direction: 'out', ...handlerAt(markup, name, range, scope), ...(called ? { called } : {}) };
+  }
   const value = propValue(body, name, span);
   body.attached.push({ event: name, value, optional: true, span });
   return { name, span, nameSpan, direction: 'out', readings: [{ value, path: [], how: 'same', span }] };
