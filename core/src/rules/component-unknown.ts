@@ -18,7 +18,8 @@ export const componentUnknown: Rule = {
       const [root = ''] = node.tag.split('.');
       const imported = (model.files.get(use.file)?.imports ?? []).flatMap((one) => (/^[A-Z]/.test(one.local) ? [one.local] : []));
       const near = nearest(root, [...new Set([...imported, ...names])]);
-      if (owner.framework === 'vue' && near === undefined) return [];
+      // What exists under that very name may be registered in a way that cannot be seen.
+      if (owner.framework === 'vue' && (near === undefined || names.includes(root))) return [];
       if (!/^[A-Z]/.test(root)) return [];
       const at = locate(use.file, node.nameSpan);
       const meant = near === undefined ? undefined : [...model.components.values()].find((one) => one.name === near);

@@ -143,6 +143,11 @@ table(
       'App LevelGuage',
     ],
     [
+      'misspelt in a list',
+      { App: '<template><ul><li v-for="a in 3"><LevelGaug/></li><LevelGauge/></ul></template>', LevelGauge: '<template><p/></template>' },
+      'App LevelGaug',
+    ],
+    [
       'misspelt with hyphens',
       { App: '<template><div><LevelGauges/><LevelGauge/></div></template>', LevelGauge: '<template><p/></template>' },
       'App LevelGauges',
@@ -153,6 +158,14 @@ table(
     ['may be registered elsewhere', { App: '<template><TideTable/></template>', LevelGauge: '<template><p/></template>' }],
     ['the framework’s own', { App: '<template><Transition><p/></Transition></template>', LevelGauge: '<template><p/></template>' }],
     ['the router’s', { App: '<template><RouterView/></template>', LevelGauge: '<template><p/></template>' }],
+    [
+      'of that very name, registered in a way that cannot be seen',
+      {
+        App: '<template><div><LevelGauges/></div></template>',
+        LevelGauge: '<template><p/></template>',
+        'LevelGauges.vue': '<template><p/></template>',
+      },
+    ],
     [
       'registered for all',
       {
@@ -261,6 +274,7 @@ table(
     ['a method', { 'App.vue': '<script>export default { methods: { clear() {} } };</script><template><p @click="clear"/></template>' }],
     ['the event', vueApp('const go = () => 1;', '<p @click="go($event)"/>')],
     ['in place', vueApp('import { ref } from "vue"; const a = ref(1);', '<p @click="a++"/>')],
+    ['what is caught', vueApp('const go = () => 1;', '<p @click="() => { try { go(); } catch (e) { console.log(e); } }"/>')],
   ],
 );
 table(

@@ -81,6 +81,15 @@ function foundIn<T extends object>(
   return found;
 }
 
+/** Markup that is kept in a variable may stand at several places of one tree: what is wrong with it is one finding. */
+function onePerPlace(all: readonly Found[]): Found[] {
+  const seen = new Set<string>();
+  return all.filter(({ rule, subject, component, at, words }) => {
+    const key = `${rule} ${component} ${subject} ${words['target'] ?? ''} ${at.file} ${at.start} ${at.end}`;
+    return !seen.has(key) && seen.add(key);
+  });
+}
+
 /**
  * All findings of a model, worst first; within a severity by how many places they touch, then by
  * place. With the `keep` of an earlier check, only what has changed since is asked again; `keep` is
@@ -91,11 +100,11 @@ export function check(model: Model, keep: CheckKeep = newCheckKeep()): Finding[]
   const byTarget = groupBy(uses, (known) => known.target.id);
   const shared: Check = { model, uses, usesOf: (id) => byTarget.get(id) ?? [], pages: surveyPages(model, keep.pages) };
   const source = [...model.components.values()].filter((component) => component.fileRole === 'source');
-  const findings = [
+  const findings = onePerPlace([
     ...source.flatMap((component) => foundIn(component, keep.inComponents, componentRules)),
     ...shared.uses.flatMap((known) => foundIn(known, keep.ofUses, useRules)),
     ...projectRules.flatMap((find) => find(shared)),
-  ]
+  ])
     .map((found) => toFinding(shared, found))
     .sort(
       (a, b) =>

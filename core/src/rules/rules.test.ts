@@ -322,6 +322,7 @@ table(
     ['Children.map', 'export function App({ children }) { return <ul>{Children.map(children, (one) => <li>{one}</li>)}</ul>; }'],
     ['Children.toArray', 'export function App({ all }) { return <ul>{Children.toArray(all.map((one) => <li>{one}</li>))}</ul>; }'],
     ['objects that hold markup', 'export function App({ all }) { return <Table columns={all.map((one) => ({ cell: <b>{one}</b> }))}/>; }'],
+    ['the key of a portal', 'export function App({ all }) { return all.map((one) => createPortal(<li>{one}</li>, one.at, one.id)); }'],
     ['texts', 'export function App({ all }) { return <p>{all.map((one) => one.name)}</p>; }'],
     [
       'a list given as a prop',

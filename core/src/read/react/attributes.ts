@@ -169,7 +169,7 @@ function attach(
 }
 
 /** `key={…}`: by position, by something of the item, or the same for all. */
-function keyOf(body: Body, value: t.Node, scope: Scope): KeyFact {
+export function keyOf(body: Body, value: t.Node, scope: Scope): KeyFact {
   const sink = newSink();
   readExpression(body, value, scope, 'same', sink);
   const shared = { span: spanOf(value), text: excerpt(body.module, spanOf(value)) };

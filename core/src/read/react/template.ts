@@ -6,7 +6,7 @@ import { keptFunction, readExpression, readFunctionInto, readingsOf, readStateme
 import { bindLocal, noteTested } from '../script/names';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../script/scope';
 import { bare, calleeName, dottedName, forEachChild, type FunctionNode, isFunction, patternNames, spanOf } from '../script/syntax';
-import { type ReadMarkup, readAttributes } from './attributes';
+import { keyOf, type ReadMarkup, readAttributes } from './attributes';
 import { contentKind } from './content';
 import { declareFunction } from '../script/functions';
 import { declareHook, hookValue, readEffect } from './hooks';
@@ -128,7 +128,11 @@ function markupOfCall(body: Body, node: Call, scope: Scope): TemplateNode[] {
   }
   if (dottedName(node.callee)?.endsWith('Children.only') && node.arguments[0])
     return markupOf(body, node.arguments[0], scope).map((one) => (one.kind === 'outlet' ? { ...one, only: true } : one));
-  if (name === 'createPortal' && node.arguments[0]) return markupOf(body, node.arguments[0], scope);
+  if (name === 'createPortal' && node.arguments[0]) {
+    const key = node.arguments[2] && keyOf(body, node.arguments[2], scope);
+    const nodes = markupOf(body, node.arguments[0], scope);
+    return key ? nodes.map((one) => (one.kind === 'element' || one.kind === 'use' ? { ...one, key } : one)) : nodes;
+  }
   if (name === 'createElement') return createdElement(body, node, scope);
   if (name === 'cloneElement' && node.arguments[0]) {
     body.clones = true;

@@ -75,8 +75,7 @@ export function writtenAgain(body: Body, run: t.Node, scope: Scope): AgainFact[]
     const itself =
       node.type === 'UpdateExpression' ||
       (node.type === 'AssignmentExpression' &&
-        (/^[+-]=$/.test(node.operator) ||
-          (isAnother(meaning.value, node.right, scope) && bare(node.right).type === 'BinaryExpression')));
+        (/^[+-]=$/.test(node.operator) || (isAnother(meaning.value, node.right, scope) && bare(node.right).type === 'BinaryExpression')));
     return itself ? [{ value: meaning.value, span: spanOf(node), by: 'an effect' }] : [];
   });
 }

@@ -778,7 +778,11 @@ function readLoop(body: Body, node: t.ForOfStatement | t.ForInStatement, scope: 
 function readParts(body: Body, node: t.Node, scope: Scope, sink: Sink): void {
   forEachChild(node, (child) => {
     if (child.type.endsWith('Statement') || child.type === 'VariableDeclaration') readStatement(body, child as t.Statement, scope, sink);
-    else if (child.type === 'SwitchCase' || child.type === 'CatchClause') readParts(body, child, scope, sink);
+    else if (child.type === 'CatchClause') {
+      const inner = innerScope(scope);
+      for (const found of child.param ? patternNames(child.param) : []) inner.names.set(found.name, { kind: 'opaque' });
+      readStatement(body, child.body, inner, sink);
+    } else if (child.type === 'SwitchCase') readParts(body, child, scope, sink);
     else readExpression(body, child, scope, 'computed', sink);
   });
 }
