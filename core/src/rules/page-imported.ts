@@ -4,7 +4,7 @@ import { useById } from '../model/lookup';
 import type { Component, Model, Use } from '../model/model';
 import { locate, type Location } from '../model/span';
 import { usesIn, walkTemplate } from '../model/walk';
-import type { Found, Rule } from './rule';
+import type { Check, Found, Rule } from './rule';
 
 /** Props that only a router gives to what it shows. */
 const handed = new Set(['params', 'searchParams', 'data', 'form', 'loaderData', 'actionData']);
@@ -41,9 +41,13 @@ function shownByRouter(model: Model): { readonly shown: Set<ComponentId>; readon
 }
 
 /** What a page lives from that only its route gives, and where it takes it. */
-function routeNeed(model: Model, page: Component, use: Use): { readonly what: string; readonly at: Location } | undefined {
+function routeNeed({ model, pages }: Check, page: Component, use: Use): { readonly what: string; readonly at: Location } | undefined {
   const value = page.facts.values.find((one) => one.origin?.kind === 'loader');
   if (value) return { what: `what the route loads (${value.origin?.what ?? value.name})`, at: locate(page.file, value.span) };
+  const params = page.facts.values.find((one) => one.origin?.kind === 'url' && one.origin.what === 'useParams');
+  // Every page on which it is used that way may have parameters of its own.
+  if (params && pages.pagesOf(use.owner).some((one) => !one.path.includes(':')))
+    return { what: 'the parameters of its address', at: locate(page.file, params.span) };
   for (const prop of page.contract.props.values())
     if (handed.has(prop.name) && isPlain(use.node) && !isGiven(use.node, prop.name)) return { what: prop.name, at: prop.declared };
   let outlet: Location | undefined;
@@ -56,7 +60,8 @@ function routeNeed(model: Model, page: Component, use: Use): { readonly what: st
 
 /** A page or a layout is used as a child, and lives from what only the router gives it. */
 export const pageImported: Rule = {
-  inProject: ({ model }) => {
+  inProject: (check) => {
+    const { model } = check;
     const { shown, by } = shownByRouter(model);
     return [...shown].flatMap((id): Found[] => {
       const page = model.components.get(id);
@@ -66,7 +71,7 @@ export const pageImported: Rule = {
         if (owner?.role !== 'component' || owner.fileRole !== 'source' || by.has(use) || use.node.asValue) return [];
         // Shown under another address as it is: still a page.
         if (shown.has(owner.id) && owner.facts.template.length === 1 && owner.facts.template[0] === use.node) return [];
-        const need = routeNeed(model, page, use);
+        const need = routeNeed(check, page, use);
         if (!need) return [];
         const at = locate(use.file, use.node.nameSpan);
         return [

@@ -9,6 +9,8 @@ import { providerFor, unfold } from '../tree';
 export type PageSurvey = {
   /** How many places of all pages a component stands at. */
   readonly places: ReadonlyMap<ComponentId, number>;
+  /** The pages on which a component stands. */
+  readonly pagesOf: (id: ComponentId) => readonly Page[];
   /** The name of a page on which both components stand; undefined for none. */
   readonly together: (a: ComponentId, b: ComponentId) => string | undefined;
   /** Contexts that one component takes from two providers, one within the other, with the page. */
@@ -137,5 +139,6 @@ export function surveyPages(model: Model, keep: SurveyKeep): PageSurvey {
   }
   const together = (a: ComponentId, b: ComponentId): string | undefined =>
     parts.find(({ components }) => components.has(a) && components.has(b))?.page.name;
-  return { places, together, shadowed, unmet: [...unmet.values()] };
+  const pagesOf = (id: ComponentId): Page[] => parts.flatMap(({ page, components }) => (components.has(id) ? [page] : []));
+  return { places, pagesOf, together, shadowed, unmet: [...unmet.values()] };
 }

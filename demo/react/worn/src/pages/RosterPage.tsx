@@ -4,6 +4,7 @@ import { HintBubble } from '@/parts/HintBubble';
 import { ShiftTable } from '@/roster/ShiftTable';
 import { AppShell } from '@/shell/AppShell';
 import { KeeperContext, type KeeperValue } from '@/shell/keeper';
+import { LockPage } from './LockPage';
 
 /** Notes in the roster are written for whoever stands in, not for the keeper who is signed in. */
 const relief: KeeperValue = { keeper: { name: 'The relief keeper', onDuty: false }, signOff: () => undefined };
@@ -21,6 +22,7 @@ export function RosterPage() {
       <KeeperContext value={relief}>
         <ShiftTable shifts={shifts} onSwap={swap} />
       </KeeperContext>
+      <LockPage />
     </AppShell>
   );
 }

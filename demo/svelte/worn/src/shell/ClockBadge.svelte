@@ -1,6 +1,7 @@
 <script lang="ts">
   const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
   let now = $state(new Date());
+  let zone = $state(localStorage.getItem('towpath-zone') ?? 'GMT');
 
   $effect(() => {
     setInterval(() => {
@@ -9,4 +10,4 @@
   });
 </script>
 
-<time>{clock.format(now)}</time>
+<time>{clock.format(now)} {zone}</time>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { gatesOpen } from '@/data/levels';
   import AlarmBadge from './AlarmBadge.svelte';
   import ClockBadge from './ClockBadge.svelte';
   import KeeperMenu from './KeeperMenu.svelte';
@@ -10,6 +11,7 @@
     <a href="#/">Today</a>
     <a href="#/roster">Roster</a>
   </nav>
+  <small>{$gatesOpen} gates open</small>
   <AlarmBadge />
   <ClockBadge />
   <KeeperMenu />

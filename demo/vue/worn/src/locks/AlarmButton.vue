@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { type Alarm, alarmChannel } from '@/data/alarm';
-import type { Lock } from '@/data/canal';
+import type { Keeper, Lock } from '@/data/canal';
 
-const { lock } = defineProps<{ lock: Lock }>();
+const { lock, keeper } = defineProps<{ lock: Lock; keeper?: Keeper }>();
 
 function raise() {
   const channel = new BroadcastChannel(alarmChannel);
   const alarm: Alarm = { lockId: lock.id, lockName: lock.name };
-  channel.postMessage(alarm);
+  channel.postMessage({ ...alarm, raisedBy: keeper!.name });
   channel.close();
 }
 </script>

@@ -12,8 +12,8 @@ const emit = defineEmits<{ clear: [passageId: string] }>();
 <template>
   <aside>
     <h2>{{ lock.name }}</h2>
-    <HintBubble label="Boats that have asked for a passage and are not through yet.">
-      <p>{{ waiting.length }} waiting</p>
+    <HintBubble v-slot="{ isShown }" label="Boats that have asked for a passage and are not through yet.">
+      <p :data-open="isShown">{{ waiting.length }} waiting</p>
     </HintBubble>
     <StatusPill v-for="passage in waiting" :key="passage.id" :status="passage.status" can-clear @clear="emit('clear', passage.id)" />
     <LevelChart :lock-id="lock.id" :max="lock.rise" />

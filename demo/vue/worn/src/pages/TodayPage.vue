@@ -27,7 +27,7 @@ const clear = (id: string) => {
 <template>
   <AppShell>
     <NoticeStrip :notices="notices" @dismiss="dismiss" />
-    <LockList :locks="locks" :passages="passages" :selected-lock="selectedLock" @select="selectedLock = $event" />
+    <LockList :locks="locks" :passages="passages" :selected-lock="selectedLock" @select="selectedLock = $event" @clear="clear" />
     <LockPanel v-if="selected" :lock="selected" :waiting="waiting" @clear="clear" />
     <PassageForm :locks="locks" @book="book" />
   </AppShell>
