@@ -334,6 +334,8 @@ export type ActionFact = {
   /** A reducer: the kinds of action it tells apart, each with its lines. */
   readonly cases?: readonly { readonly told: string; readonly span: Span }[];
   readonly cleansUp: boolean;
+  /** What it returns would end it, and it can return something: a block, and not asynchronous. */
+  readonly takesEnding?: true;
   /** What it returns, where that is one of the body's values or made from them. */
   readonly returns: readonly Reading[];
 };

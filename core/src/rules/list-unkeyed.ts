@@ -3,6 +3,7 @@ import type { ComponentId } from '../model/ids';
 import type { Component, Model } from '../model/model';
 import { locate } from '../model/span';
 import { usesIn, walkTemplate } from '../model/walk';
+import { keyEdit, withEdits } from './edits';
 import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
@@ -111,6 +112,7 @@ export const listUnkeyed: Rule = {
                 ? [{ at: locate(component.file, part.key.span), says: 'Its key is its position in the list.' }]
                 : []),
             ],
+            ...withEdits(keyEdit(component, repeat, part)),
             touches: component.id,
           },
         ];

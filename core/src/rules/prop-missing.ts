@@ -1,5 +1,6 @@
 import { missingProps } from '../flow';
 import { locate } from '../model/span';
+import { passEdit, withEdits } from './edits';
 import { speltBindings } from './prop-spelt';
 import type { Found, Rule } from './rule';
 
@@ -22,6 +23,7 @@ export const propMissing: Rule = {
             { at, says: `${owner.name} uses ${target.name} without ${prop.name}.` },
             { at: prop.declared, says: `${prop.name} is declared as required.` },
           ],
+          ...withEdits(passEdit(use, owner, prop.name)),
           touches: target.id,
         };
       });

@@ -1,6 +1,7 @@
 import { type ActionFact, type HearFact, timerEvent } from '../model/facts';
 import type { Component, Model } from '../model/model';
 import { locate } from '../model/span';
+import { endingEdit, withEdits } from './edits';
 import type { Found, Rule } from './rule';
 
 /** Names under which frameworks run what a component does at the end of its life. */
@@ -46,6 +47,7 @@ export const subscriptionKept: Rule = {
               { at, says: `${component.name} begins to hear ${what} here.` },
               { at: locate(component.file, action.span), says: `Nothing ends it when ${component.name} goes.` },
             ],
+            ...withEdits(endingEdit(component, action, hear)),
             touches: component.id,
           };
         }),

@@ -1,7 +1,9 @@
 import type { Binding, TemplateNode } from '../model/facts';
+import type { TextEdit } from '../model/finding';
 import type { Component } from '../model/model';
 import { locate } from '../model/span';
 import { walkTemplate } from '../model/walk';
+import { insertAt, withEdits } from './edits';
 import type { Found, Rule } from './rule';
 
 type Element = Extract<TemplateNode, { kind: 'element' }>;
@@ -36,6 +38,7 @@ export const twoWayHalf: Rule = {
               ? { at: prop.declared, says: `${target.name} takes ${binding.name}, and never tells its change.` }
               : { at: locate(target.file, target.facts.nameSpan), says: `${target.name} has ${half}.` },
           ],
+          ...withEdits(bindableEdit(target, binding.name)),
           touches: target.id,
         },
       ];
@@ -58,6 +61,29 @@ function missingHalf({ framework, contract }: Component, name: string): string |
   return hasDown ? 'only the value, not its change' : hasUp ? 'only the change, not the value' : 'neither the value nor its change';
 }
 
+/** In Svelte a prop may be bound where its component says so: `value = $bindable()`. */
+function bindableEdit(target: Component, name: string): TextEdit[] {
+  const prop =
+    target.framework === 'svelte' && !target.facts.followsAssignment ? target.facts.props.find((one) => one.name === name) : undefined;
+  const plain = prop && prop.fallback === undefined && prop.span.end - prop.span.start === name.length;
+  return plain ? [insertAt(target.file, prop.span.end, ' = $bindable()')] : [];
+}
+
+/** A field that shows one state as it is, and a setter of that state: what the user enters is put there. */
+function changeEdit({ facts, file }: Component, node: Element, binding: Binding): TextEdit[] {
+  // What a field of numbers or dates gives is a text: how it is to be turned is not certain.
+  if (
+    binding.name !== 'checked' &&
+    node.bindings.some((one) => one.name === 'type' && !/text|search|email|url|tel/.test(one.constant ?? ''))
+  )
+    return [];
+  const [only, ...more] = binding.readings;
+  if (only?.how !== 'same' || only.path.length > 0 || more.length > 0 || facts.values[only.value]?.kind !== 'state') return [];
+  const setter = facts.values.find((value) => value.kind === 'setter' && value.partner === only.value);
+  const what = binding.name === 'checked' ? 'checked' : 'value';
+  return setter ? [insertAt(file, binding.span.end, ` onChange={(event) => ${setter.name}(event.target.${what})}`)] : [];
+}
+
 /** Fields that show a value and let nobody change it. */
 function stuckFields(component: Component): Found[] {
   const found: Found[] = [];
@@ -72,6 +98,7 @@ function stuckFields(component: Component): Found[] {
       at,
       words: { target: `<${node.tag}>`, prop: binding.name, half: '', field: node.tag },
       evidence: [{ at, says: `${component.name} gives <${node.tag}> its ${binding.name}, and listens to no change.` }],
+      ...withEdits(changeEdit(component, node, binding)),
       touches: component.id,
     });
   });

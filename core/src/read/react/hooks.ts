@@ -7,7 +7,7 @@ import { originOfHook } from '../script/origins';
 import { storeReadingOf } from '../script/store-shapes';
 import { noteTested } from '../script/names';
 import { innerScope, type Scope } from '../script/scope';
-import { calleeName, dottedName, givesEnding, isFunction, patternNames, spanOf } from '../script/syntax';
+import { calleeName, dottedName, noteEnding, isFunction, patternNames, spanOf } from '../script/syntax';
 
 /** Hooks whose result is a pair: a value, and what changes it. */
 const pairs = new Set(['useState', 'useReducer', 'useOptimistic', 'useActionState', 'useFormState']);
@@ -48,7 +48,7 @@ export function readEffect(body: Body, call: t.CallExpression, scope: Scope): bo
   }
   declareAction(body, hook, 'effect', run, scope);
   const action = body.actions.at(-1);
-  if (action) action.cleansUp = givesEnding(run);
+  if (action) noteEnding(action, run);
   followed(body, call, 1, scope);
   return true;
 }

@@ -206,6 +206,12 @@ export function keyOf(given: t.Node): string | undefined {
   return node.type === 'StringLiteral' ? `key:'${node.value}'` : dottedName(node) === undefined ? undefined : `key:${dottedName(node)}`;
 }
 
+/** Notes on an effect whether it gives what ends it, and whether it could. */
+export function noteEnding(effect: { cleansUp: boolean; takesEnding?: true }, run: FunctionNode): void {
+  effect.cleansUp = givesEnding(run);
+  if (run.body.type === 'BlockStatement' && !run.async) effect.takesEnding = true;
+}
+
 /** Whether an effect gives what ends it: something is returned on some path, by a function that is written in place. */
 export function givesEnding(node: FunctionNode): boolean {
   if (node.body.type !== 'BlockStatement') return isFunction(node.body) || node.body.type === 'CallExpression';

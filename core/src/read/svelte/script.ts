@@ -19,7 +19,7 @@ import { howOf } from '../script/names';
 import { namedBy } from '../markup/taken';
 import { bindProps } from '../script/props';
 import { hoisted, lookUp, type Meaning, type Scope } from '../script/scope';
-import { annotationOf, bare, dottedName, givesEnding, isFunction, type PatternName, patternNames, spanOf } from '../script/syntax';
+import { annotationOf, bare, dottedName, noteEnding, isFunction, type PatternName, patternNames, spanOf } from '../script/syntax';
 import { readType } from '../script/types';
 import { type Declared, isCallback } from './declared';
 import { apiName, later, madeValue } from './dialect';
@@ -174,7 +174,7 @@ function readLoose({ body }: Instance, node: t.Node, scope: Scope): boolean {
       followsReads(body, action, run);
       body.queue.push(() => body.again.push(...writtenAgain(body, run, scope)));
     }
-    if (facts) facts.cleansUp = givesEnding(run);
+    if (facts) noteEnding(facts, run);
     return true;
   }
   const action = addAction(body, api, 'effect', spanOf(node));
