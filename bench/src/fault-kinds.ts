@@ -27,6 +27,8 @@ export type Fault = {
   readonly rules: readonly string[];
   readonly subject: string;
   readonly at: number;
+  /** It shows at another place than where it was planted: at uses, or where a context is taken. */
+  readonly elsewhere?: true;
 };
 
 /** Two letters changed places, none of them the first. */
@@ -292,4 +294,216 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
         ];
       });
     }),
+  'a provider is gone': (project) =>
+    [...project.model.components.values()].flatMap((component): Fault[] => {
+      if (component.fileRole !== 'source') return [];
+      const text = project.texts.get(component.file) ?? '';
+      const needed = (name: string): boolean =>
+        [...project.model.components.values()].some((other) =>
+          other.takes.some((take) => {
+            const context = take.needed ? project.model.contexts.get(take.context) : undefined;
+            return context?.name === name && context.fallback === 'none';
+          }),
+        ) && project.model.pages.some((page) => page.reach === 'whole');
+      const scripted = component.facts.provides.flatMap((given): Fault[] =>
+        component.framework !== 'react' && needed(given.source) && /^(?:provide|setContext)\(/.test(text.slice(given.span.start))
+          ? [
+              {
+                edits: [{ file: component.file, ...given.span, text: 'void 0' }],
+                rules: ['context-missing'],
+                subject: given.source,
+                at: given.span.start,
+                elsewhere: true,
+              },
+            ]
+          : [],
+      );
+      const marked = (project.model.usesBy.get(component.id) ?? []).flatMap((use): Fault[] => {
+        const name = use.target.kind === 'provider' ? project.model.contexts.get(use.target.context)?.name : undefined;
+        const whole = text.slice(use.node.span.start, use.node.span.end);
+        const [first] = use.node.children;
+        const closing = /<\/[\w.]+>$/.exec(whole);
+        if (name === undefined || !needed(name) || !first || !closing || !whole.startsWith('<')) return [];
+        const opened = openingEnd(text, use.node.span.start);
+        return [
+          {
+            edits: [
+              { file: use.file, start: use.node.span.start, end: opened, text: '<>' },
+              { file: use.file, start: use.node.span.end - closing[0].length, end: use.node.span.end, text: '</>' },
+            ],
+            rules: ['context-missing'],
+            subject: name,
+            at: use.node.span.start,
+            elsewhere: true,
+          },
+        ];
+      });
+      return [...scripted, ...marked];
+    }),
+
+  'an event is raised no more': (project) =>
+    [...project.model.components.values()].flatMap((component): Fault[] => {
+      if (component.fileRole !== 'source' || component.facts.raisesUnseen || component.contract.openness === 'open') return [];
+      const heard = new Set(
+        project.uses
+          .filter(({ target }) => target.id === component.id)
+          .flatMap(({ use }) => use.node.bindings.map((one) => one.name.replace(/^(?:@|on:)/, ''))),
+      );
+      const text = project.texts.get(component.file) ?? '';
+      return component.facts.events.flatMap((event): Fault[] => {
+        const [raise, ...more] = event.raised;
+        const isHeard = heard.has(event.spelling) || heard.has(event.name);
+        if (!raise || more.length > 0 || !isHeard || /^(?:bind:|@?update:)/.test(event.spelling)) return [];
+        // What is forwarded as it comes has no call that could be taken away.
+        if (!/^[$\w.]+(?:\?\.)?\(/.test(textAt(project, component.file, raise.span))) return [];
+        // Handed on as well, it is raised still, or may be.
+        const own = text.slice(component.facts.span.start, component.facts.span.end);
+        if (component.framework === 'react' && own.split(new RegExp(`\\b${event.spelling}\\b`)).length > 3) return [];
+        return [
+          {
+            edits: [{ file: component.file, ...raise.span, text: 'void 0' }],
+            rules: ['event-never-raised', 'event-stops-short', 'prop-idle'],
+            subject: event.spelling,
+            at: raise.span.start,
+            elsewhere: true,
+          },
+        ];
+      });
+    }),
+
+  'a slot is renamed': (project) =>
+    [...project.model.components.values()].flatMap((component): Fault[] => {
+      if (component.fileRole !== 'source' || component.framework === 'react') return [];
+      const text = project.texts.get(component.file) ?? '';
+      return [...text.matchAll(/<slot\s+name="(\w+)"/g)].flatMap((match): Fault[] => {
+        const name = match[1] ?? '';
+        const given = (project.model.usesOf.get(component.id) ?? []).find((use) =>
+          use.node.bindings.some((one) => one.name === `#${name}`),
+        );
+        if (!given || text.split(`name="${name}"`).length > 2) return [];
+        const start = match.index + match[0].length - name.length - 1;
+        return [
+          {
+            edits: [{ file: component.file, start, end: start + name.length, text: `${name}Zig` }],
+            rules: ['slot-nowhere'],
+            subject: name,
+            at: start,
+            elsewhere: true,
+          },
+        ];
+      });
+    }),
+
+  'a list is changed in place': (project) =>
+    [...project.model.components.values()].flatMap((component): Fault[] => {
+      if (component.fileRole !== 'source' || component.framework !== 'react') return [];
+      const text = project.texts.get(component.file) ?? '';
+      return component.facts.values.flatMap((setter): Fault[] => {
+        const state = setter.partner === undefined ? undefined : component.facts.values[setter.partner];
+        if (setter.kind !== 'setter' || state?.kind !== 'state') return [];
+        const calls = [
+          ...text.matchAll(new RegExp(`\\b${setter.name}\\(\\s*\\[\\s*\\.\\.\\.${state.name},\\s*([^\\[\\]()]+?),?\\s*\\]\\s*\\)`, 'g')),
+        ];
+        return calls.flatMap((match): Fault[] => [
+          {
+            edits: [
+              {
+                file: component.file,
+                start: match.index,
+                end: match.index + match[0].length,
+                text: `${state.name}.push(${match[1] ?? ''})`,
+              },
+            ],
+            rules: ['change-unseen'],
+            subject: state.name,
+            at: match.index,
+          },
+        ]);
+      });
+    }),
+
+  'half a model is gone': (project) =>
+    [...project.model.components.values()].flatMap((component): Fault[] => {
+      if (component.fileRole !== 'source' || component.framework !== 'vue' || component.contract.openness === 'open') return [];
+      const text = project.texts.get(component.file) ?? '';
+      const bound = project.uses.some(
+        ({ use, target }) =>
+          target.id === component.id && use.node.bindings.some((one) => one.direction === 'two-way' && one.name === 'modelValue'),
+      );
+      const model = /\bdefineModel(?:<[^>]*>)?\((?=\)|\{)/.exec(text);
+      const emits = /(?<=emit\(['"])update:modelValue(?=['"])/.exec(text);
+      if (!bound || component.facts.raisesUnseen) return [];
+      if (model) {
+        const one = { file: component.file, start: model.index, end: model.index + model[0].length, text: 'ref(' };
+        return [{ edits: [one], rules: ['two-way-half'], subject: 'modelValue', at: model.index, elsewhere: true }];
+      }
+      if (!emits || text.split('update:modelValue').length > 3) return [];
+      const all = [...text.matchAll(/update:modelValue/g)].map((match) => ({
+        file: component.file,
+        start: match.index,
+        end: match.index + match[0].length,
+        text: 'update:zig',
+      }));
+      return [{ edits: all, rules: ['two-way-half'], subject: 'modelValue', at: emits.index, elsewhere: true }];
+    }),
+
+  'a handler is misspelt': (project) =>
+    nodesOf(project).flatMap(({ file, node, framework }) => {
+      if ((node.kind !== 'element' && node.kind !== 'use') || (framework !== 'vue' && framework !== 'svelte')) return [];
+      return node.bindings.flatMap((binding): Fault[] => {
+        const [reading, ...more] = binding.readings;
+        const name = reading && textAt(project, file, reading.span);
+        const wrong = name && /^[A-Za-z]\w*$/.test(name) ? slip(name) : undefined;
+        // A name that stands for attribute and value is an attribute misspelt.
+        if (!reading || more.length > 0 || !wrong || !/^(?:@|on)/.test(binding.name) || reading.span.start <= binding.nameSpan.start)
+          return [];
+        if (new RegExp(`\\b${wrong}\\b`).test(project.texts.get(file) ?? '')) return [];
+        return [
+          {
+            edits: [{ file, ...reading.span, text: wrong }],
+            rules: ['handler-missing', 'name-unknown'],
+            subject: wrong,
+            at: reading.span.start,
+          },
+        ];
+      });
+    }),
+
+  'a handler is called where it stands': (project) =>
+    [...project.model.components.values()].flatMap((component): Fault[] => {
+      if (component.fileRole !== 'source' || component.framework !== 'react') return [];
+      const found: Fault[] = [];
+      walkTemplate(component.facts.template, (node) => {
+        if (node.kind !== 'element') return;
+        for (const binding of node.bindings) {
+          const [reading, ...more] = binding.readings;
+          const value = reading && component.facts.values[reading.value];
+          const action = value?.action === undefined ? undefined : component.facts.actions[value.action];
+          const isPlain = reading && more.length === 0 && textAt(project, component.file, reading.span) === value?.name;
+          if (!/^on[A-Z]/.test(binding.name) || !isPlain || value?.kind !== 'function' || !action || action.returns.length > 0) continue;
+          if (!/^\(\s*\)|^\w+\s*\(\s*\)|^(?:async )?function \w*\(\s*\)/.test(textAt(project, component.file, action.span))) continue;
+          if (!/\{/.test(textAt(project, component.file, action.span)) || /\breturn\b/.test(textAt(project, component.file, action.span)))
+            continue;
+          found.push({
+            edits: [{ file: component.file, ...reading.span, text: `${value.name}()` }],
+            rules: ['handler-missing'],
+            subject: value.name,
+            at: reading.span.start,
+          });
+        }
+      });
+      return found;
+    }),
 };
+
+/** The offset behind an opening tag that begins at `from`: braces and texts are passed over. */
+function openingEnd(text: string, from: number): number {
+  let depth = 0;
+  for (let at = from; at < text.length; at++) {
+    const letter = text[at];
+    if (letter === '{') depth++;
+    else if (letter === '}') depth--;
+    else if (letter === '>' && depth === 0) return at + 1;
+  }
+  return text.length;
+}

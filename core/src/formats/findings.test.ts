@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs';
+import { Ajv } from 'ajv';
+import formats from 'ajv-formats';
 import Papa from 'papaparse';
 import type { Log } from 'sarif';
 import { describe, expect, test } from 'vitest';
@@ -52,6 +55,34 @@ test('Markdown tells each with its evidence', () => {
 });
 
 describe('SARIF', () => {
+  const schema = JSON.parse(readFileSync(new URL('../testing/sarif-2.1.0.json', import.meta.url), 'utf8')) as object;
+  const ajv = formats.default(new Ajv({ allErrors: true }));
+  const validate = ajv.compile(schema);
+  const wrongIn = (text: string): unknown => (validate(JSON.parse(text)) ? [] : validate.errors);
+  test('fits the schema, with findings and without', () => {
+    expect(wrongIn(findingsSarif(entries, new Set([missing ?? ''])))).toEqual([]);
+    expect(wrongIn(findingsSarif([]))).toEqual([]);
+    const [one] = entries;
+    const rung = one?.evidence[0];
+    const twice = one && rung ? [{ ...one, evidence: [rung, rung] }] : [];
+    expect(wrongIn(findingsSarif(twice))).toEqual([]);
+  });
+  test.each([
+    [
+      'a column before the first',
+      (log: Log) => Object.assign(log.runs[0]?.results?.[0]?.locations?.[0]?.physicalLocation?.region ?? {}, { startColumn: 0 }),
+    ],
+    ['a level that there is not', (log: Log) => Object.assign(log.runs[0]?.results?.[0] ?? {}, { level: 'fault' })],
+    ['no message', (log: Log) => Object.assign(log.runs[0]?.results?.[0] ?? {}, { message: undefined })],
+    [
+      'an address with a space',
+      (log: Log) => Object.assign(log.runs[0]?.results?.[0]?.locations?.[0]?.physicalLocation?.artifactLocation ?? {}, { uri: 'a b' }),
+    ],
+  ])('the schema would tell %s', (_, spoil) => {
+    const log = JSON.parse(findingsSarif(entries)) as Log;
+    spoil(log);
+    expect(wrongIn(JSON.stringify(log))).not.toEqual([]);
+  });
   const log = JSON.parse(findingsSarif(entries, new Set([missing ?? '']))) as Log;
   const [run] = log.runs;
   test('names its version, its rules, and each result by one of these', () => {

@@ -173,7 +173,8 @@ export function findingsSarif(entries: readonly FindingEntry[], known?: Readonly
           logicalLocations: [{ name: one.component, kind: 'type' }],
         },
       ],
-      relatedLocations: one.evidence.map((rung) => ({
+      // The standard wants each of them once.
+      relatedLocations: [...new Map(one.evidence.map((rung) => [`${rung.file}:${rung.line} ${rung.says}`, rung])).values()].map((rung) => ({
         physicalLocation: { artifactLocation: { uri: uri(rung.file) }, region: { startLine: rung.line } },
         message: { text: rung.says },
       })),

@@ -401,14 +401,16 @@ export const catalogue = {
         : how === 'apart'
           ? `${component} takes ${state} out once, and shows what it was then.`
           : `${component} changes ${state} in place, and never sets it.`,
-    consequence: ({ state, how }, framework) =>
-      how === 'plain'
-        ? `Nothing follows ${state}: the page shows its first value until something else renders the part.`
-        : how === 'apart'
-          ? `${state} is a copy from when the component was set up; the change does not reach the page.`
-          : framework === 'svelte'
-            ? `Svelte follows assignments here: a method that changes ${state} inside is none, so nothing renders again.`
-            : `React compares ${state} by identity: it is the same list or object, so nothing renders again.`,
+    consequence: ({ state, how, along }, framework) =>
+      along
+        ? `Nothing follows the change itself: ${state} shows only because ${along} is set along with it, and not any more where that stays as it is.`
+        : how === 'plain'
+          ? `Nothing follows ${state}: the page shows its first value until something else renders the part.`
+          : how === 'apart'
+            ? `${state} is a copy from when the component was set up; the change does not reach the page.`
+            : framework === 'svelte'
+              ? `Svelte follows assignments here: a method that changes ${state} inside is none, so nothing renders again.`
+              : `React compares ${state} by identity: it is the same list or object, so nothing renders again.`,
     fix: ({ state = '', how }, framework) =>
       how === 'plain'
         ? framework === 'vue'

@@ -6,7 +6,14 @@ import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
 /** What was not noticed: which value, where it changes, and where it should show. */
-type Unseen = { readonly name: string; readonly change: Span; readonly declared: Span; readonly how: 'in-place' | 'plain' | 'apart' };
+type Unseen = {
+  readonly name: string;
+  readonly change: Span;
+  readonly declared: Span;
+  readonly how: 'in-place' | 'plain' | 'apart';
+  /** Another state that is set along with it, by which the page may catch up. */
+  readonly along?: string;
+};
 
 const changesList = (change: ChangeFact): boolean => change.how === 'in-place';
 
@@ -19,9 +26,22 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
       if (value?.kind !== 'state' || value.shape !== undefined || setsOtherwise(facts, action, change.value)) return [];
       // Where assignments are followed, one to a member is one; a method that changes a list is none.
       if (facts.followsAssignment && change.order === undefined) return [];
-      return [{ name: value.name, change: change.span, declared: value.span, how: 'in-place' }];
+      const along = setAlong(facts, action, change.value);
+      return [{ name: value.name, change: change.span, declared: value.span, how: 'in-place', ...(along === undefined ? {} : { along }) }];
     }),
   );
+}
+
+/** Name of another state that this function sets, or one it calls. */
+function setAlong({ values, actions }: ComponentFacts, action: ActionFact, state: number): string | undefined {
+  const reached = new Set([action, ...action.calls.flatMap((call) => actions[call] ?? [])]);
+  for (const { changes, invokes } of reached) {
+    const written = changes.find((change) => change.value !== state && change.how !== 'in-place' && values[change.value]?.kind === 'state');
+    const setter = invokes.map((call) => values[call.value]).find((value) => value?.kind === 'setter' && value.partner !== state);
+    const other = written?.value ?? setter?.partner;
+    if (other !== undefined) return values[other]?.name;
+  }
+  return undefined;
 }
 
 /** The state is set, or its setter is handed on, by this function or by one it calls. */
@@ -103,14 +123,15 @@ function storeApart(model: Model, { facts, file }: Component): (Unseen & { reado
   });
 }
 
-function toFound(component: Component, { name, change, declared, how }: Unseen, there?: Location): Found {
+function toFound(component: Component, { name, change, declared, how, along }: Unseen, there?: Location): Found {
   const at = locate(component.file, how === 'apart' ? declared : change);
   return {
     rule: 'change-unseen',
+    ...(along === undefined ? {} : { severity: 'risk' as const }),
     component: component.id,
     subject: name,
     at,
-    words: { component: component.name, state: name, how },
+    words: { component: component.name, state: name, how, along: along ?? '' },
     evidence:
       how === 'apart'
         ? [

@@ -22,11 +22,18 @@ export const deafListeners = remembered(({ use, target }: KnownUse): readonly Bi
   return use.node.bindings.filter((binding) => {
     const event = listenedEvent(binding);
     if (event === undefined) return isUncalled(target, binding);
+    if (isDeclaredInVain(facts, binding.name)) return true;
     if (contract.props.has(binding.name) || contract.props.has(`on${event.charAt(0).toUpperCase()}${event.slice(1)}`)) return false;
     // What is not declared goes on to the root element, which raises what the platform raises.
     return contract.openness === 'closed' || !isNativeEvent(event.toLowerCase());
   });
 });
+
+/** An event that the component declares as its own, so that nothing else raises it, and never raises. */
+function isDeclaredInVain(facts: ComponentFacts, spelling: string): boolean {
+  const declared = facts.events.find((one) => one.spelling === spelling);
+  return declared !== undefined && declared.raised.length === 0 && facts.openness !== 'open' && facts.wrappedBy.length === 0;
+}
 
 const indexOf = remembered((facts: ComponentFacts) => indexBody(facts));
 
@@ -34,8 +41,8 @@ const indexOf = remembered((facts: ComponentFacts) => indexBody(facts));
 function isUncalled(target: Component, binding: Binding): boolean {
   const prop = target.contract.props.get(binding.name);
   const { facts } = target;
-  if (prop?.kind !== 'callback' || /^(@|on:|bind:)/.test(binding.name) || facts.openness !== 'closed' || facts.wrappedBy.length > 0)
-    return false;
+  const isCallback = prop?.kind === 'callback' || (prop !== undefined && target.framework === 'react' && /^on[A-Z]/.test(binding.name));
+  if (!isCallback || /^(@|on:|bind:)/.test(binding.name) || facts.openness !== 'closed' || facts.wrappedBy.length > 0) return false;
   if (facts.form === 'class' || facts.values.some((value) => value.kind === 'props' || value.kind === 'rest')) return false;
   const at = facts.values.findIndex((value) => value.kind === 'prop' && value.name === binding.name);
   if (at < 0) return !prop.taken;

@@ -18,6 +18,7 @@ table(
       `function Pill({ tone }: { tone?: string; onClear: () => void }) { return <p>{tone}</p>; }\n${usePill}`,
       'App onClear',
     ],
+    ['without a type, taken and never called', `function Pill({ tone, onClear }) { return <p>{tone}</p>; }\n${usePill}`, 'App onClear'],
     ['through memo', `const Pill = memo(({ tone }: { tone?: string; onClear?: () => void }) => <p>{tone}</p>);\n${usePill}`, 'App onClear'],
   ],
   [
@@ -45,6 +46,22 @@ table(
         Pill: '<script setup>const emit = defineEmits(["clear"]);</script><template><p @click="emit(\'clear\')"/><b/></template>',
       },
       'App @vanish',
+    ],
+    [
+      'declared and never raised',
+      {
+        App: '<template><Pill @clear="go"/></template><script setup>const go = () => 1;</script>',
+        Pill: '<script setup>defineEmits(["clear"]);</script><template><p/><b/></template>',
+      },
+      'App @clear',
+    ],
+    [
+      'declared, so that the platform raises it no more',
+      {
+        App: '<template><Pill @click="go"/></template><script setup>const go = () => 1;</script>',
+        Pill: '<script setup>defineEmits(["click"]);</script><template><p/></template>',
+      },
+      'App @click',
     ],
     [
       'not among its events, one root',

@@ -1,6 +1,7 @@
-import { beforeAll } from 'vitest';
+import { beforeAll, expect, test } from 'vitest';
 import { loadCompilers } from '../read';
-import { type Sources, table } from '../testing/rules';
+import { analyseFiles } from '../testing/project';
+import { filesOf, type Sources, table } from '../testing/rules';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 
@@ -18,6 +19,11 @@ table(
     [
       'sorted in place',
       `export function App() { ${listState} return <p onClick={() => { notes.sort(); }}>{notes.length}</p>; }`,
+      'App notes',
+    ],
+    [
+      'shown only because something else is set',
+      `export function App() { ${listState} const [at, setAt] = useState(0); const add = () => { notes.push(1); setAt(at + 1); }; return <p onClick={add}>{at}{notes.length}</p>; }`,
       'App notes',
     ],
   ],
@@ -603,3 +609,13 @@ table(
     ],
   ],
 );
+
+test.each([
+  ['what shows nothing is a fault', 'notes.push(1);', 'fault'],
+  ['what shows by chance is a risk', 'notes.push(1); setAt(at + 1);', 'risk'],
+  ['what shows by a function that is called is one too', 'notes.push(1); go();', 'risk'],
+])('a change that nobody notices: %s', (_, does, severity) => {
+  const app = `export function App() { ${listState} const [at, setAt] = useState(0); const go = () => setAt(2); const add = () => { ${does} }; return <p onClick={add} onBlur={go}>{at}{notes.length}</p>; }`;
+  const { findings } = analyseFiles(filesOf('react', app));
+  expect(findings.filter((one) => one.rule === 'change-unseen').map((one) => one.severity)).toEqual([severity]);
+});
