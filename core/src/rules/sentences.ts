@@ -7,5 +7,5 @@ export function listed(names: readonly string[], most = 4): string {
 
 /** `1 place`, `3 places`. */
 export function counted(count: number, noun: string): string {
-  return `${count} ${noun}${count === 1 ? '' : 's'}`;
+  return `${count.toLocaleString('en')} ${noun}${count === 1 ? '' : 's'}`;
 }

@@ -22,7 +22,6 @@ export type Summary = {
   readonly components: number;
   readonly frameworks: readonly string[];
   readonly pages: readonly PageEntry[];
-  readonly findings: Readonly<Record<Severity, number>>;
   readonly uses: UseCounts;
   readonly problems: readonly ({ readonly file: string; readonly line: number } & Problem)[];
 };

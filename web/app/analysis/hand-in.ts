@@ -2,6 +2,7 @@ import { newId } from './ids';
 import { runWork } from './client';
 import { isProjectFile, readProjectFile } from '../carving/project-file';
 import { newPlanProject, saveLooks } from '../storage/plans';
+import { saveDecisions } from '../storage/triage';
 import { deleteProject } from '../storage/projects';
 import type { Given } from './sources';
 import type { Origin } from '../storage/database';
@@ -27,11 +28,12 @@ export async function handInFiles(files: readonly File[], projectId?: string): P
 
 /** A project file of Liana, as a new project: all of it or nothing. */
 async function handInProjectFile(file: File): Promise<string> {
-  const { name, plan, looks, source } = readProjectFile(new Uint8Array(await file.arrayBuffer()), file.name);
+  const { name, plan, looks, source, decisions } = readProjectFile(new Uint8Array(await file.arrayBuffer()), file.name);
   const id =
     source.length > 0 ? await handIn(name, { kind: 'zip', name: file.name }, { kind: 'texts', files: source }) : await newPlanProject(name);
   try {
     await saveLooks(id, looks, plan);
+    if (decisions) await saveDecisions(id, decisions);
   } catch (error) {
     await deleteProject(id);
     throw error;

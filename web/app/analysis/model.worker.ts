@@ -2,6 +2,7 @@ import {
   acceptedInSource,
   check,
   type ComponentId,
+  type Decisions,
   type FileFacts,
   type FilePath,
   type Finding,
@@ -73,6 +74,8 @@ type Opened = {
   readonly pageNames: ReadonlyMap<ComponentId, readonly string[]>;
   readonly texts: Map<FilePath, string>;
   readonly pages: Map<string, UnfoldedPage>;
+  /** The findings with their lines and pages; made at the first question. */
+  views?: Promise<readonly FindingView[]>;
 };
 
 let opened: Opened | undefined;
@@ -264,6 +267,11 @@ async function viewOf(held: Opened, finding: Finding): Promise<FindingView> {
   };
 }
 
+function viewsOf(held: Opened): Promise<readonly FindingView[]> {
+  held.views ??= Promise.all(held.findings.map((finding) => viewOf(held, finding)));
+  return held.views;
+}
+
 /** The names of the pages that each component stands on, from the parts of the survey. */
 function pageNamesIn(keep: CheckKeep): Map<ComponentId, string[]> {
   const names = new Map<ComponentId, string[]>();
@@ -280,7 +288,7 @@ const analyst = {
   /** Analyses a project unless it is open already. Files that have not changed are not read again. */
   async open(projectId: string, report: ReportProgress): Promise<Summary> {
     const held = await ensure(projectId, report);
-    const { model, findings } = held;
+    const { model } = held;
     const components = [...model.components.values()].filter((component) => component.role === 'component');
     const problems = [...model.files.values()].flatMap((facts) => facts.problems.map((problem) => ({ ...problem, file: facts.file })));
     const placed = await Promise.all(problems.slice(0, 200).map(async (problem) => ({ ...problem, line: await lineOf(held, problem) })));
@@ -290,11 +298,6 @@ const analyst = {
       components: components.length,
       frameworks: frameworksOf(held.model),
       pages: model.pages.map(pageEntry),
-      findings: {
-        fault: findings.filter((finding) => finding.severity === 'fault').length,
-        risk: findings.filter((finding) => finding.severity === 'risk').length,
-        tidy: findings.filter((finding) => finding.severity === 'tidy').length,
-      },
       uses: model.counts,
       problems: placed,
     };
@@ -340,9 +343,14 @@ const analyst = {
     };
   },
 
-  async findings(projectId: string): Promise<FindingView[]> {
-    const held = await ensure(projectId);
-    return Promise.all(held.findings.map((finding) => viewOf(held, finding)));
+  async findings(projectId: string): Promise<readonly FindingView[]> {
+    return viewsOf(await ensure(projectId));
+  },
+
+  /** How many findings nothing was decided about, by a mark, a rule that is off, or a comment in the source. */
+  async openCount(projectId: string, { marks, rules }: Decisions): Promise<number> {
+    const views = await viewsOf(await ensure(projectId));
+    return views.filter((one) => !marks[one.key] && rules[one.rule] !== 'off' && one.accepted === undefined).length;
   },
 
   /** The patch of all certain fixes among some findings; empty where there is none. */

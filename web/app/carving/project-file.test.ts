@@ -14,16 +14,24 @@ const looks = [
   { projectId: 'p', file: 'pages/today.html', type: 'text/html', bytes: strToU8('<p>é</p>') as Uint8Array<ArrayBuffer> },
   { projectId: 'p', file: 'a b.png', type: 'image/png', bytes: new Uint8Array([1, 2, 3]) },
 ];
+const decisions = { marks: { 'prop-missing:a:b': { state: 'later', reason: 'é', at: 5 } }, rules: { 'prop-carried': 'off' } } as const;
 const source = [{ projectId: 'p', file: 'src/App.tsx', text: 'export const a = "ü";\n' }];
 
 test('a project file comes back as it was written', () => {
-  const read = readProjectFile(writeProjectFile(plan, looks, source), 'x.liana.zip');
+  const read = readProjectFile(writeProjectFile(plan, looks, source, decisions), 'x.liana.zip');
   expect(read.name).toBe('Towpath');
   expect(read.plan).toEqual(plan);
+  expect(read.decisions).toEqual(decisions);
   expect(read.looks.map(({ file, type, bytes }) => [file, type, [...bytes]])).toEqual(
     looks.map(({ file, type, bytes }) => [file, type, [...bytes]]),
   );
   expect(read.source).toEqual([{ file: 'src/App.tsx', text: 'export const a = "ü";\n' }]);
+});
+
+test('a file that was written before there were decisions is read', () => {
+  const head = strToU8('{"format":"liana-project","version":1,"name":"Towpath"}');
+  const old = zipSync({ 'liana.json': head, 'plan.json': strToU8(JSON.stringify(planDocument(plan))) });
+  expect(readProjectFile(old, 'x.liana.zip').decisions).toBeUndefined();
 });
 
 describe('a file that is wrong is refused with the entry and the field', () => {
@@ -45,6 +53,15 @@ describe('a file that is wrong is refused with the entry and the field', () => {
       'a spoilt plan',
       zip({ 'liana.json': head, 'plan.json': { ...planDocument(plan), plan: { ...plan, parts: 3 } } }),
       /plan\.json: .*"plan\.parts" must be an array/,
+    ],
+    [
+      'spoilt decisions',
+      zip({
+        'liana.json': head,
+        'plan.json': planDocument(plan),
+        'decisions.json': { format: 'liana-decisions', version: 1, marks: 3, rules: {} },
+      }),
+      /decisions\.json: "marks" must be of type object/,
     ],
     ['a path that climbs out', zip({ 'liana.json': head, 'plan.json': planDocument(plan), '../x': 'a' }), /climbs out/],
   ])('%s', (_, bytes, says) => {

@@ -1,4 +1,4 @@
-import { parsePlan, type Plan, planDocument } from '@liana/core';
+import { type Decisions, decisionsDocument, parseDecisions, parsePlan, type Plan, planDocument } from '@liana/core';
 import { strFromU8, strToU8, zipSync } from 'fflate';
 import Joi from 'joi';
 import { ArchiveError, unpack } from '../analysis/zip';
@@ -17,12 +17,18 @@ const headSchema = Joi.object<Head>({
 
 export const isProjectFile = (name: string): boolean => /\.liana\.zip$/i.test(name);
 
-/** A project as one file: its plan, what its pages are shown from, and its source. */
-export function writeProjectFile(plan: Plan, looks: readonly StoredLook[], source: readonly StoredText[]): Uint8Array<ArrayBuffer> {
+/** A project as one file: its plan, what its pages are shown from, what was decided about its findings, and its source. */
+export function writeProjectFile(
+  plan: Plan,
+  looks: readonly StoredLook[],
+  source: readonly StoredText[],
+  decisions: Decisions,
+): Uint8Array<ArrayBuffer> {
   const head: Head = { format: 'liana-project', version: 1, name: plan.name };
   const entries: Record<string, Uint8Array> = {
     'liana.json': strToU8(`${JSON.stringify(head, undefined, 2)}\n`),
     'plan.json': strToU8(`${JSON.stringify(planDocument(plan), undefined, 2)}\n`),
+    'decisions.json': strToU8(`${JSON.stringify(decisionsDocument(decisions), undefined, 2)}\n`),
   };
   for (const { file, bytes } of looks) entries[`looks/${file}`] = bytes;
   for (const { file, text } of source) entries[`source/${file}`] = strToU8(text);
@@ -32,6 +38,8 @@ export function writeProjectFile(plan: Plan, looks: readonly StoredLook[], sourc
 export type ReadProjectFile = {
   readonly name: string;
   readonly plan: Plan;
+  /** Absent in files that were written before there were any. */
+  readonly decisions?: Decisions;
   readonly looks: readonly NewLook[];
   readonly source: readonly { readonly file: string; readonly text: string }[];
 };
@@ -59,6 +67,8 @@ export function readProjectFile(bytes: Uint8Array, archive: string): ReadProject
     );
   const parsed = parsePlan(json(entries, 'plan.json', archive));
   if ('wrong' in parsed) throw new ArchiveError(`${archive}: plan.json: ${parsed.wrong} Nothing was imported.`);
+  const decided = entries.has('decisions.json') ? parseDecisions(json(entries, 'decisions.json', archive)) : undefined;
+  if (decided && 'wrong' in decided) throw new ArchiveError(`${archive}: decisions.json: ${decided.wrong} Nothing was imported.`);
   const below = (folder: string): [string, Uint8Array][] =>
     [...entries].flatMap(([file, content]): [string, Uint8Array][] =>
       file.startsWith(folder) ? [[file.slice(folder.length), content]] : [],
@@ -66,6 +76,7 @@ export function readProjectFile(bytes: Uint8Array, archive: string): ReadProject
   return {
     name: head.name,
     plan: parsed.plan,
+    ...(decided ? { decisions: decided.decisions } : {}),
     looks: below('looks/').map(([file, content]) => ({
       file,
       type: typeOf(file) || 'application/octet-stream',

@@ -6,8 +6,7 @@ import { Search } from './Search';
 import { ThemeSwitch } from './ThemeSwitch';
 
 /** The bar across the top of every view of a project: where one is, the steps, and the search. */
-export function TopBar({ project, summary }: { project: Project; summary: Summary }) {
-  const count = summary.findings.fault + summary.findings.risk + summary.findings.tidy;
+export function TopBar({ project, summary, open }: { project: Project; summary: Summary; open: number }) {
   const base = `/projects/${project.id}`;
   return (
     <header className="bar">
@@ -28,7 +27,11 @@ export function TopBar({ project, summary }: { project: Project; summary: Summar
         <NavLink to={`${base}/trace`}>Trace</NavLink>
         <NavLink to={`${base}/findings`}>
           Findings
-          {count > 0 && <span className="badge">{count.toLocaleString('en')}</span>}
+          {open > 0 && (
+            <span className="badge" title="Findings that nothing is decided about">
+              {open.toLocaleString('en')}
+            </span>
+          )}
         </NavLink>
       </nav>
       <Search projectId={project.id} />

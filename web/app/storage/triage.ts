@@ -1,4 +1,4 @@
-import type { RuleSetting, RuleSettings, TriageMark } from '@liana/core';
+import type { Decisions, RuleSetting, RuleSettings, TriageMark } from '@liana/core';
 import { database, type StoredTriage } from './database';
 import { asStorageError } from './projects';
 
@@ -23,6 +23,11 @@ export async function markFinding(projectId: string, key: string, mark: TriageMa
     const { [key]: _, ...others } = before.marks;
     return { ...before, marks: mark ? { ...others, [key]: mark } : others };
   });
+}
+
+/** Takes over decisions that came with a project. */
+export async function saveDecisions(projectId: string, { marks, rules }: Decisions): Promise<void> {
+  await change(projectId, (before) => ({ ...before, marks: { ...before.marks, ...marks }, rules: { ...before.rules, ...rules } }));
 }
 
 /** Keeps what the project says of a rule; undefined takes it back. */

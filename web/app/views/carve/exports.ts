@@ -3,6 +3,7 @@ import { strToU8, zipSync } from 'fflate';
 import type { StoredLook } from '../../storage/database';
 import { writeProjectFile } from '../../carving/project-file';
 import { database } from '../../storage/database';
+import { loadTriage } from '../../storage/triage';
 import { download, fileName, markedSvg, pngOf } from './download';
 
 export const exportKinds = ['project', 'markdown', 'svg', 'png', 'mermaid', 'dot'] as const;
@@ -31,7 +32,7 @@ export async function exportPlan(
     case 'project':
       return download(
         `${name}.liana.zip`,
-        [writeProjectFile(plan, looks, await database.texts.where({ projectId }).toArray())],
+        [writeProjectFile(plan, looks, await database.texts.where({ projectId }).toArray(), await loadTriage(projectId))],
         'application/zip',
       );
     case 'markdown': {

@@ -2,7 +2,17 @@ import { counted, ruleTitle, severities, type Severity } from '@liana/core';
 import { type ReactNode, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { SeverityMark } from '../../theme/Glyph';
-import { choicesOf, type FindingsState, frameworkLabel, type Grouping, groupings, stateFilters, stateWords, type Told } from './state';
+import {
+  choicesOf,
+  type FindingsState,
+  foldersOf,
+  frameworkLabel,
+  type Grouping,
+  groupings,
+  stateFilters,
+  stateWords,
+  type Told,
+} from './state';
 
 const groupWords: Readonly<Record<Grouping, string>> = {
   severity: 'How bad',
@@ -19,6 +29,7 @@ export const exportForms = [
   ['json', 'JSON'],
   ['patch', 'Patch of all certain fixes'],
   ['settings', 'Settings for the shell command'],
+  ['project', 'Project file, with what was decided'],
 ] as const;
 export type ExportForm = (typeof exportForms)[number][0];
 
@@ -48,6 +59,7 @@ export function FindingsControls({ state, told, fitting, shown, gone, onChange, 
   }, [text, state.text, onChange]);
   const rules = choicesOf(told, ({ finding }) => [finding.rule]);
   const frameworks = choicesOf(told, ({ finding }) => [finding.framework]);
+  const folders = choicesOf(told, ({ finding }) => foldersOf(finding.at.file)).sort((a, b) => a.value.localeCompare(b.value));
   const pages = choicesOf(told, ({ finding }) => finding.onPages);
 
   return (
@@ -100,6 +112,12 @@ export function FindingsControls({ state, told, fitting, shown, gone, onChange, 
           <Counted choices={frameworks} words={frameworkLabel} />
         </Choice>
       )}
+      {folders.length > 1 && (
+        <Choice label="Folder" value={state.folder} onChoose={(folder) => onChange({ in: folder })} narrow>
+          <option value="">All folders</option>
+          <Counted choices={folders} words={(folder) => folder} />
+        </Choice>
+      )}
       {pages.length > 1 && (
         <Choice label="Page" value={state.page} onChoose={(on) => onChange({ on })} narrow>
           <option value="">All pages</option>
@@ -112,15 +130,14 @@ export function FindingsControls({ state, told, fitting, shown, gone, onChange, 
           label="Take the findings shown away as a file"
           value=""
           narrow
-          disabled={shown === 0}
           onChoose={(value) => {
             const form = exportForms.find(([one]) => one === value)?.[0];
             if (form) onExport(form);
           }}
         >
-          <option value="">Export {shown} …</option>
+          <option value="">{shown === 0 ? 'Export …' : `Export ${shown} …`}</option>
           {exportForms.map(([form, words]) => (
-            <option key={form} value={form}>
+            <option key={form} value={form} disabled={shown === 0 && form !== 'settings' && form !== 'project'}>
               {words}
             </option>
           ))}
@@ -137,18 +154,16 @@ type ChoiceProps = {
   label: string;
   value: string;
   narrow?: boolean;
-  disabled?: boolean;
   onChoose: (value: string) => void;
   children: ReactNode;
 };
 
-function Choice({ label, value, narrow = false, disabled = false, onChoose, children }: ChoiceProps) {
+function Choice({ label, value, narrow = false, onChoose, children }: ChoiceProps) {
   return (
     <select
       aria-label={label}
       className={narrow ? 'chip narrow' : 'chip'}
       value={value}
-      disabled={disabled}
       onChange={(event) => onChoose(event.currentTarget.value)}
     >
       {children}

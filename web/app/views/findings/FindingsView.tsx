@@ -7,8 +7,10 @@ import { getAnalyst } from '../../analysis/client';
 import { useTell } from '../../parts/Notices';
 import { useUrlParams } from '../../parts/useUrlParams';
 import type { StoredTriage } from '../../storage/database';
+import { loadLooks, loadPlan } from '../../storage/plans';
 import { SeverityMark } from '../../theme/Glyph';
 import { download, fileName } from '../carve/download';
+import { exportPlan } from '../carve/exports';
 import { FindingDetail } from './FindingDetail';
 import { type ExportForm, FindingsControls } from './FindingsControls';
 import { fittingFindings, linesOf, parseFindingsState, stateWords, type Told, toldFindings, withFindings } from './state';
@@ -130,6 +132,11 @@ export function FindingsView({ project, summary, findings, triage, chosen, code,
       download('liana.config.json', [`${JSON.stringify({ rules: triage.rules }, undefined, 2)}\n`], 'application/json');
       return;
     }
+    if (form === 'project') {
+      const { plan } = await loadPlan(project);
+      await exportPlan('project', project.id, plan, undefined, await loadLooks(project.id), undefined);
+      return;
+    }
     if (form === 'patch') {
       const text = await getAnalyst().patch(
         project.id,
@@ -184,7 +191,7 @@ export function FindingsView({ project, summary, findings, triage, chosen, code,
                   type="button"
                   className="chip"
                   style={{ justifySelf: 'center' }}
-                  onClick={() => onChange({ state: 'all', text: '', rule: '', framework: '', on: '', without: '' })}
+                  onClick={() => onChange({ state: 'all', text: '', rule: '', framework: '', on: '', in: '', without: '' })}
                 >
                   Show all
                 </button>

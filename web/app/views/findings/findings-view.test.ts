@@ -43,6 +43,9 @@ describe('which findings are shown', () => {
     ['rule=list-unkeyed', 'b'],
     ['framework=vue', 'c'],
     ['on=LockPage', 'b'],
+    ['in=src', 'abc'],
+    ['in=src/pages', ''],
+    ['in=sr', ''],
   ])('%s', (query, expected) => {
     expect([...keys(query)].sort().join('')).toBe([...expected].sort().join(''));
   });

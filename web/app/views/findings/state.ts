@@ -1,7 +1,7 @@
 import {
+  type Decisions as Kept,
   type Finding,
   markStates,
-  type RuleSettings,
   ruleTitle,
   severities,
   type Severity,
@@ -36,6 +36,8 @@ export type FindingsState = {
   readonly rule: string;
   readonly framework: string;
   readonly page: string;
+  /** A folder with all that is below it; empty for all. */
+  readonly folder: string;
   readonly without: ReadonlySet<Severity>;
 };
 
@@ -49,6 +51,7 @@ export function parseFindingsState(params: URLSearchParams): FindingsState {
     rule: params.get('rule') ?? '',
     framework: params.get('framework') ?? '',
     page: params.get('on') ?? '',
+    folder: params.get('in') ?? '',
     without: new Set(severities.filter((severity) => without.includes(severity))),
   };
 }
@@ -72,11 +75,8 @@ export type Told = {
   readonly isNew: boolean;
 };
 
-export type Decisions = {
-  readonly marks: Readonly<Record<string, TriageMark>>;
-  readonly rules: RuleSettings;
-  readonly known?: readonly string[];
-};
+/** What was decided, with the keys of the reading before. */
+export type Decisions = Kept & { readonly known?: readonly string[] };
 
 /** The findings as the project's settings have them, with what was decided. */
 export function toldFindings(findings: readonly FindingView[], { marks, rules, known }: Decisions): Told[] {
@@ -112,6 +112,7 @@ export function fittingFindings(told: readonly Told[], state: FindingsState): To
     if (!fitsState({ finding, ...one }, state.state)) return false;
     if (state.rule !== '' && finding.rule !== state.rule) return false;
     if (state.framework !== '' && finding.framework !== state.framework) return false;
+    if (state.folder !== '' && !finding.at.file.startsWith(`${state.folder}/`)) return false;
     if (state.page !== '' && !finding.onPages.includes(state.page)) return false;
     const text = `${finding.message} ${finding.rule} ${finding.at.file} ${finding.componentName}`.toLowerCase();
     return words.every((word) => text.includes(word));
@@ -160,6 +161,12 @@ export function choicesOf(
   const counts = new Map<string, number>();
   for (const one of told) for (const value of by(one)) counts.set(value, (counts.get(value) ?? 0) + 1);
   return [...counts].map(([value, count]) => ({ value, count })).sort((a, b) => b.count - a.count || a.value.localeCompare(b.value));
+}
+
+/** The folders around a file, outermost first: `src`, `src/pages`. */
+export function foldersOf(file: string): string[] {
+  const steps = file.split('/').slice(0, -1);
+  return steps.map((_, index) => steps.slice(0, index + 1).join('/'));
 }
 
 export const frameworkLabel = (framework: string): string => frameworkWords([framework]);

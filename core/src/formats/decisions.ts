@@ -1,0 +1,41 @@
+import Joi from 'joi';
+import { severities } from '../model/finding';
+import { markStates, type RuleSettings, type TriageMark } from '../triage';
+
+/** What was decided in a project: about findings by their key, and about rules. */
+export type Decisions = { readonly marks: Readonly<Record<string, TriageMark>>; readonly rules: RuleSettings };
+
+/** Decisions as they are saved and sent. The format is told in `docs/project-file.md`. */
+export type DecisionsDocument = { readonly format: 'liana-decisions'; readonly version: 1 } & Decisions;
+
+/** Puts decisions into the form in which they are saved. */
+export function decisionsDocument({ marks, rules }: Decisions): DecisionsDocument {
+  return { format: 'liana-decisions', version: 1, marks, rules };
+}
+
+const schema = Joi.object<DecisionsDocument>({
+  format: Joi.valid('liana-decisions').required(),
+  version: Joi.valid(1).required(),
+  marks: Joi.object()
+    .pattern(
+      Joi.string(),
+      Joi.object({
+        state: Joi.valid(...markStates).required(),
+        reason: Joi.string().allow('').required(),
+        at: Joi.number().integer().min(0).required(),
+      }),
+    )
+    .required(),
+  // Rules of another version of Liana are kept, and do nothing.
+  rules: Joi.object()
+    .pattern(Joi.string(), Joi.valid('off', ...severities))
+    .required(),
+});
+
+/** Reads decisions out of what was saved; says what is wrong with it, with the name of the field. */
+export function parseDecisions(given: unknown): { readonly decisions: Decisions } | { readonly wrong: string } {
+  const { value, error } = schema.validate(given);
+  if (error) return { wrong: `${error.message}.` };
+  const { marks, rules } = value as DecisionsDocument;
+  return { decisions: { marks, rules } };
+}
