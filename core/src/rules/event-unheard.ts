@@ -15,6 +15,8 @@ const offersOf = remembered((component: Component): readonly Offer[] => {
   if (component.isPublic || component.facts.wrappedBy.length > 0) return [];
   const demanded = new Set(demandsOf(component).map((one) => one.prop.name));
   return component.facts.events.flatMap((event): Offer[] => {
+    // What is not bound both ways has nobody who should hear of its change.
+    if (/^(?:bind:|@update:)/.test(event.spelling)) return [];
     const prop = component.contract.props.get(event.spelling);
     const [raise] = event.raised;
     return raise && prop && prop.required !== 'yes' && prop.fallback === undefined && !demanded.has(event.spelling)

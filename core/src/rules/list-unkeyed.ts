@@ -80,6 +80,7 @@ const unkeyedParts = remembered((component: Component): readonly { readonly repe
     repeat.order === 'platform'
       ? []
       : partsOf(repeat.children)
+          .filter((part) => !part.spreads.some((spread) => spread.names?.includes('key') ?? component.framework === 'vue'))
           .filter(({ key }) => key.kind === 'none' || (key.kind === 'position' && repeat.order !== 'constant'))
           .map((part) => ({ repeat, part })),
   ),

@@ -1,5 +1,5 @@
 import { unmetTakes } from '../flow';
-import type { ComponentId, SharedId } from '../model/ids';
+import type { ComponentId, SharedId, UseId } from '../model/ids';
 import { useById } from '../model/lookup';
 import type { Component, Model, Page, Take, Use } from '../model/model';
 import type { Place, Provider, Tree } from '../model/tree';
@@ -15,6 +15,8 @@ export type PageSurvey = {
   readonly together: (a: ComponentId, b: ComponentId) => string | undefined;
   /** Contexts that one component takes from two providers, one within the other, with the page. */
   readonly shadowed: readonly ShadowedTake[];
+  /** Uses of providers that stand on some page, below each of which all can be seen and nothing takes what they give. */
+  readonly unanswering: ReadonlySet<UseId>;
   /** Contexts taken where nothing provides them, with the pages. */
   readonly unmet: readonly UnmetTake[];
 };
@@ -41,6 +43,9 @@ type PagePart = {
   readonly components: ReadonlyMap<ComponentId, { readonly component: Component; readonly places: number }>;
   readonly unmet: readonly { readonly component: ComponentId; readonly take: Take; readonly places: number }[];
   readonly shadowed: readonly ShadowedTake[];
+  /** Providers of the page, and those of them that answer, or may answer what cannot be seen. */
+  readonly provides: ReadonlySet<UseId>;
+  readonly answers: ReadonlySet<UseId>;
 };
 
 /** Parts of earlier surveys by the page's id, to be used again for pages in which no component has changed. */
@@ -57,6 +62,7 @@ function surveyPage(model: Model, page: Page): PagePart {
     const known = components.get(component.id);
     if (known) known.places++;
     else components.set(component.id, { component, places: 1 });
+    if (tree.providers.length > 0 && holdsUnseen(model, component)) answers.noteUnseen(place);
     if (component.takes.length === 0) continue;
     for (const take of component.takes) answers.note(place, take);
     for (const take of unmetTakes(model, tree, place)) {
@@ -66,16 +72,48 @@ function surveyPage(model: Model, page: Page): PagePart {
       else unmet.set(key, { component: place.component, take, places: 1 });
     }
   }
-  return { page, components, unmet: [...unmet.values()], shadowed: answers.shadowed() };
+  const provides = new Set(tree.providers.map((provider) => provider.use));
+  const given = tree.truncated ? provides : answers.given;
+  return { page, components, unmet: [...unmet.values()], shadowed: answers.shadowed(), provides, answers: given };
 }
 
+/** Something in a component's markup is chosen while running, or was not found, and may take anything. */
+const holdsUnseen = (model: Model, component: Component): boolean =>
+  (model.usesBy.get(component.id) ?? []).some(
+    ({ target }) =>
+      target.kind === 'dynamic' ||
+      target.kind === 'opaque' ||
+      target.kind === 'unresolved' ||
+      // Keys that are texts are known outside the project too.
+      (target.kind === 'outside' && component.framework !== 'react'),
+  );
+
+type Answers = {
+  readonly note: (place: Place, take: Take) => void;
+  readonly noteUnseen: (place: Place) => void;
+  /** Uses of the providers that answer, or may. */
+  readonly given: ReadonlySet<UseId>;
+  readonly shadowed: () => ShadowedTake[];
+};
+
 /** Collects which provider answers each take, and tells those of one component that lie within each other. */
-function answersIn(model: Model, tree: Tree, page: Page): { note: (place: Place, take: Take) => void; shadowed: () => ShadowedTake[] } {
+function answersIn(model: Model, tree: Tree, page: Page): Answers {
   const found = new Map<string, { component: ComponentId; context: SharedId; providers: Set<Provider> }>();
+  const given = new Set<UseId>();
   return {
+    given,
+    noteUnseen: (place) => {
+      // What it provides itself stands around its markup.
+      for (const provider of tree.providers) if (provider.owner === place.index) given.add(provider.use);
+      for (let at = place.provider; at >= 0; at = tree.providers[at]?.outer ?? -1) {
+        const provider = tree.providers[at];
+        if (provider) given.add(provider.use);
+      }
+    },
     note: (place, take) => {
-      const provider = tree.providers.length > 1 ? providerFor(tree, place, take.context) : undefined;
+      const provider = tree.providers.length > 0 ? providerFor(tree, place, take.context) : undefined;
       if (!provider) return;
+      given.add(provider.use);
       const key = `${place.component} ${take.context}`;
       const known = found.get(key) ?? { component: place.component, context: take.context, providers: new Set<Provider>() };
       known.providers.add(provider);
@@ -140,5 +178,7 @@ export function surveyPages(model: Model, keep: SurveyKeep): PageSurvey {
   const together = (a: ComponentId, b: ComponentId): string | undefined =>
     parts.find(({ components }) => components.has(a) && components.has(b))?.page.name;
   const pagesOf = (id: ComponentId): Page[] => parts.flatMap(({ page, components }) => (components.has(id) ? [page] : []));
-  return { places, pagesOf, together, shadowed, unmet: [...unmet.values()] };
+  const answering = new Set(parts.flatMap((part) => [...part.answers]));
+  const unanswering = new Set(parts.flatMap((part) => [...part.provides].filter((use) => !answering.has(use))));
+  return { places, pagesOf, together, shadowed, unanswering, unmet: [...unmet.values()] };
 }

@@ -167,6 +167,7 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, name: strin
       return later(body, name, span, () => computedFrom(body, first, scope));
     case 'derived':
       return later(body, name, span, () => (first ? fromStores(body, first, second, scope) : []));
+    case 'hasContext':
     case 'getContext': {
       const source = first && keyOf(first);
       return addValue(body, { name, kind: 'context', span, from: [], ...(source === undefined ? {} : { source }) });
