@@ -59,7 +59,31 @@ export {
 } from './flow';
 export * from './carve';
 export * from './formats';
-export { elementChildren, elementCount, findGroups, findLikes, type Group, isElement, likeness, shapeOf } from './overlap';
+export {
+  compareCode,
+  type ComparedRow,
+  type Comparison,
+  elementChildren,
+  elementCount,
+  findGroups,
+  findLikes,
+  findRepeats,
+  findTwins,
+  type Group,
+  type Hole,
+  type HoleKind,
+  isElement,
+  likeness,
+  likenessOf,
+  type Merged,
+  type MergeNames,
+  mergeTwins,
+  type Repeated,
+  shapeOf,
+  type TwinCluster,
+  twinDefaults,
+  type TwinOptions,
+} from './overlap';
 export { findNames, type NameHit, pageOf } from './find';
 export { catalogue, check, type CheckKeep, counted, entryOf, type Entry, listed, newCheckKeep, type RuleId } from './rules';
 export * from './intake';

@@ -33,8 +33,9 @@ export function patchOf(edits: readonly TextEdit[], textOf: (file: FilePath) => 
       );
       if (after === before) return '';
       const [, ...lines] = createTwoFilesPatch(`a/${file}`, `b/${file}`, before, after, '', '', { context: 3 }).split('\n');
-      // Headers carry nothing after the name: git takes a tab there for the start of a date.
-      return lines.map((line) => (/^(---|\+\+\+) [ab]\//.test(line) ? line.trimEnd() : line)).join('\n');
+      // Headers carry nothing after the name: git takes a tab there for the start of a date. A file that has nothing left goes.
+      const header = (line: string): string => (after === '' && line.startsWith('+++ ') ? '+++ /dev/null' : line.trimEnd());
+      return lines.map((line) => (/^(---|\+\+\+) [ab]\//.test(line) ? header(line) : line)).join('\n');
     })
     .join('');
 }

@@ -1,5 +1,5 @@
 export { strandsOf, type Strands } from './strands';
-export { indexBody } from './sinks';
+export { type BodyIndex, indexBody, type Sink } from './sinks';
 export { orderColumns } from './columns';
 export { bodyFlow, followValue, type BodyFlow, type Carried, type ValueFlow } from './body';
 export {

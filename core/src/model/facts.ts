@@ -35,6 +35,8 @@ export type FileFacts = {
   readonly gives?: readonly string[];
   /** Absent where the module holds nothing that lasts and does nothing that lasts. */
   readonly module?: ModuleFacts;
+  /** Modules that its code loads while it runs, as written; absent for none. */
+  readonly later?: readonly string[];
   /** Where the file says it runs: a mark at its top. */
   readonly runs?: 'client' | 'server';
 };
@@ -129,6 +131,10 @@ export type ComponentFacts = BodyFacts & {
   readonly followsAssignment?: true;
   /** What raises its events is handed on: others may raise any of them. */
   readonly raisesUnseen?: true;
+  /** Props whose names stand nowhere in the component but where they are declared; absent for none. */
+  readonly unmentioned?: readonly string[];
+  /** How many lines it takes. */
+  readonly lines?: number;
 };
 
 /** A state that is set each time it is rendered or an effect runs, which makes both happen again. */
@@ -193,6 +199,8 @@ export type ValueFact = {
   readonly span: Span;
   /** What it is computed from; for state, its first value. */
   readonly from: readonly Reading[];
+  /** The text of the computation, with white space folded, where a name is declared for it; absent for a value that is handed on. */
+  readonly formula?: string;
   /** Module name of the hook that was called, of the context or store that was taken. */
   readonly source?: string;
   /** Index of the state that a setter changes. */
@@ -411,6 +419,8 @@ export type TemplateNode =
       readonly spreads: readonly SpreadFact[];
       readonly children: readonly TemplateNode[];
       readonly key: KeyFact;
+      /** A fragment around one element or one other fragment, and nothing else. */
+      readonly aroundOne?: true;
     }
   | TemplateUse
   | {

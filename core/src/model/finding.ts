@@ -12,6 +12,28 @@ export type Evidence = { readonly at: Location; readonly says: string };
 /** A stretch of a file's text, what stands there, and what is to stand there instead. */
 export type TextEdit = Location & { readonly was: string; readonly text: string };
 
+/** What would go if a finding were followed: how many of what. */
+export type Gone = {
+  readonly count: number;
+  readonly what: 'component' | 'store' | 'context' | 'prop' | 'event' | 'slot' | 'state' | 'hop' | 'line';
+};
+
+/** How much each weighs against a line of code, by what it takes to write and to know of. */
+const weights: Readonly<Record<Gone['what'], number>> = {
+  component: 20,
+  store: 15,
+  context: 12,
+  state: 6,
+  prop: 3,
+  event: 3,
+  slot: 3,
+  hop: 2,
+  line: 1,
+};
+
+/** How much would go, in lines of code; 0 for nothing. */
+export const goneWeight = (goes: readonly Gone[]): number => goes.reduce((sum, { count, what }) => sum + count * weights[what], 0);
+
 export type Finding = {
   /** Rule, component and subject, without line numbers: survives edits elsewhere. */
   readonly key: string;
@@ -28,6 +50,8 @@ export type Finding = {
   readonly fix: string;
   /** The change in the text, where it is certain. */
   readonly edits?: readonly TextEdit[];
+  /** What would go; absent where nothing is too much. */
+  readonly goes?: readonly Gone[];
   /** Ordered; the first is the place itself. */
   readonly evidence: readonly Evidence[];
   /** The component to look at in the tree, and how many places of all pages it touches. */

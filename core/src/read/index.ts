@@ -1,4 +1,5 @@
 import type { FileFacts } from '../model/facts';
+import { loadedLater, unmentionedProps } from './mentions';
 import { readReact } from './react';
 import { readVue } from './vue';
 import { readSvelte } from './svelte';
@@ -8,7 +9,7 @@ import { isVueScript, readVueScript } from './vue/module';
 export { loadCompilers, parseBare } from './compilers';
 
 /** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
-export const readerVersion = '7';
+export const readerVersion = '8';
 
 type Reader = { readonly files: RegExp; readonly read: (file: string, text: string) => FileFacts };
 
@@ -23,6 +24,17 @@ const readers: readonly Reader[] = [
 function readScript(file: string, text: string): FileFacts {
   if (isVueScript(text)) return readVueScript(file, text);
   return isSvelteScript(file, text) ? readSvelteScript(file, text) : readReact(file, text);
+}
+
+/** What is told by the text as a whole, whatever its framework. */
+function withMentions(facts: FileFacts, text: string): FileFacts {
+  const later = /import\s*\(|\.glob|require/.test(text) ? loadedLater(text) : [];
+  const components = facts.components.map((component) => {
+    const unmentioned = unmentionedProps(component, facts.framework, text);
+    const own = component.form === 'file' ? text : text.slice(component.span.start, component.span.end);
+    return { ...component, lines: own.split('\n').length, ...(unmentioned.length > 0 ? { unmentioned } : {}) };
+  });
+  return { ...facts, components, ...(later.length > 0 ? { later } : {}) };
 }
 
 /** Tells whether some reader understands files of this name. */
@@ -53,7 +65,7 @@ export function readFile(file: string, text: string): FileFacts {
   };
   if (!reader) return empty;
   try {
-    return reader.read(file, text);
+    return withMentions(reader.read(file, text), text);
   } catch (error) {
     const message = `Liana could not read this file: ${error instanceof Error ? error.message : String(error)}`;
     return { ...empty, problems: [{ message, start: 0, end: Math.min(1, text.length) }] };

@@ -1,30 +1,7 @@
-import type { Severity } from '../model/finding';
-import type { Framework } from '../model/facts';
+import type { Entry } from './entry';
+import { redundant } from './catalogue-redundant';
 
-/** Names that a rule found, to be put into its sentences. */
-export type Words = Readonly<Record<string, string>>;
-
-/** The fault and the sound form, as code. */
-export type HelpForm = { readonly fault: string; readonly sound: string };
-
-/** What a rule's page of help says. `fault` and `sound` are React's, or that of the first framework it is about. */
-export type Help = HelpForm & {
-  readonly what: string;
-  readonly why: string;
-  /** The forms of other frameworks, where they differ. */
-  readonly forms?: Readonly<Partial<Record<Framework, HelpForm>>>;
-};
-
-export type Entry = {
-  readonly severity: Severity;
-  /** Which of the two tables of findings it belongs to. */
-  readonly about: 'broken binding' | 'redundant abstraction';
-  readonly title: string;
-  readonly message: (words: Words) => string;
-  readonly consequence: (words: Words, framework: Framework) => string;
-  readonly fix: (words: Words, framework: Framework) => string;
-  readonly help: Help;
-};
+export type { Entry, Help, HelpForm, Words } from './entry';
 
 /** All that Liana says about its findings, one entry a rule, in the order of the list. */
 export const catalogue = {
@@ -724,21 +701,7 @@ export const catalogue = {
       sound: 'return <main>{children}</main>;',
     },
   },
-  'prop-carried': {
-    severity: 'tidy',
-    about: 'redundant abstraction',
-    title: 'A prop that is only carried through',
-    message: ({ prop, carriers }) => `${prop} goes unread through ${carriers}.`,
-    consequence: ({ prop, count }) => `${count} components declare ${prop} only to hand it on, and each change of it touches them all.`,
-    fix: ({ prop, last, count }) =>
-      `Pass ${last} down as children or a slot, or provide ${prop} by context: ${count} props and their types go.`,
-    help: {
-      what: 'A value passes unread through two or more components in a row before one uses it.',
-      why: 'Every component on the way declares something it does not care about. Renaming or adding to it means editing them all, and one is easily forgotten.',
-      fault: '<LockList passages={passages} />\n  <LockCard passages={passages} />\n    <PassageQueue items={passages} />',
-      sound: '<LockList>\n  {(lock) => <LockCard lock={lock} queue={<PassageQueue items={passages} />} />}\n</LockList>',
-    },
-  },
+  ...redundant,
 } as const satisfies Readonly<Record<string, Entry>>;
 
 export type RuleId = keyof typeof catalogue;

@@ -1,5 +1,5 @@
 import { type KnownUse, knownUses } from '../flow';
-import { type Finding, severities } from '../model/finding';
+import { type Finding, goneWeight, severities } from '../model/finding';
 import type { Component, Model, Use } from '../model/model';
 import { entryOf } from './catalogue';
 import { surveyPages, type SurveyKeep } from './pages';
@@ -24,6 +24,7 @@ function toFinding(check: Check, found: Found): Finding {
     consequence: entry.consequence(found.words, component?.framework ?? 'script'),
     fix: entry.fix(found.words, component?.framework ?? 'script'),
     ...(found.edits ? { edits: found.edits } : {}),
+    ...(found.goes ? { goes: found.goes } : {}),
     evidence: found.evidence,
     touches: { component: found.touches, places: check.pages.places.get(found.touches) ?? 0 },
     pages: found.pages ?? [],
@@ -91,8 +92,8 @@ function onePerPlace(all: readonly Found[]): Found[] {
 }
 
 /**
- * All findings of a model, worst first; within a severity by how many places they touch, then by
- * place. With the `keep` of an earlier check, only what has changed since is asked again; `keep` is
+ * All findings of a model, worst first; within a severity by how much would go, by how many places
+ * they touch, then by place. With the `keep` of an earlier check, only what has changed since is asked again; `keep` is
  * brought up to date.
  */
 export function check(model: Model, keep: CheckKeep = newCheckKeep()): Finding[] {
@@ -109,6 +110,7 @@ export function check(model: Model, keep: CheckKeep = newCheckKeep()): Finding[]
     .sort(
       (a, b) =>
         severities.indexOf(a.severity) - severities.indexOf(b.severity) ||
+        goneWeight(b.goes ?? []) - goneWeight(a.goes ?? []) ||
         b.touches.places - a.touches.places ||
         a.at.file.localeCompare(b.at.file) ||
         a.at.start - b.at.start,

@@ -114,6 +114,7 @@ export const propCarried: Rule = {
               ? one.spans.slice(0, 1).map((span) => ({ at: locate(from.file, span), says: `${from.name} only hands it on to ${to}.` }))
               : [];
           }),
+          goes: [{ count: way.length, what: 'prop' }],
           touches: carrier.component,
         },
       ];

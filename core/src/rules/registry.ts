@@ -19,6 +19,8 @@ import { eventStopsShort } from './event-stops-short';
 import { slotNowhere } from './slot-nowhere';
 import { layerCrossed } from './layer-crossed';
 import { pageImported } from './page-imported';
+import { markupRepeated } from './markup-repeated';
+import { twins } from './twins';
 import { twoTruths } from './two-truths';
 import { slotShape } from './slot-shape';
 import { staleReading } from './stale-reading';
@@ -28,6 +30,21 @@ import { subscriptionKept } from './subscription-kept';
 import { twoWayHalf } from './two-way-half';
 import { propSpelt } from './prop-spelt';
 import { propUnknown } from './prop-unknown';
+import { componentCrowded } from './component-crowded';
+import { componentIdle } from './component-idle';
+import { contextClose } from './context-close';
+import { derivedTwice } from './derived-twice';
+import { eventIdle } from './event-idle';
+import { eventRelayed } from './event-relayed';
+import { flagsMany } from './flags-many';
+import { propIdle } from './prop-idle';
+import { propUnused } from './prop-unused';
+import { slotIdle } from './slot-idle';
+import { stateTooHigh } from './state-too-high';
+import { stateTooLow } from './state-too-low';
+import { storePrivate } from './store-private';
+import { wrapperEmpty } from './wrapper-empty';
+import { wrapperThin } from './wrapper-thin';
 import type { Rule } from './rule';
 
 /** Every rule by its id; the catalogue has the same ids. */
@@ -61,5 +78,22 @@ export const rules: Readonly<Record<RuleId, Rule>> = {
   'layer-crossed': layerCrossed,
   'two-truths': twoTruths,
   'context-unread': contextUnread,
+  'component-idle': componentIdle,
+  'wrapper-thin': wrapperThin,
   'prop-carried': propCarried,
+  'event-relayed': eventRelayed,
+  'store-private': storePrivate,
+  'context-close': contextClose,
+  'state-too-high': stateTooHigh,
+  'state-too-low': stateTooLow,
+  'flags-many': flagsMany,
+  'derived-twice': derivedTwice,
+  'component-crowded': componentCrowded,
+  'prop-idle': propIdle,
+  'prop-unused': propUnused,
+  'event-idle': eventIdle,
+  'slot-idle': slotIdle,
+  'wrapper-empty': wrapperEmpty,
+  twins,
+  'markup-repeated': markupRepeated,
 };

@@ -1,5 +1,5 @@
 import type { KnownUse } from '../flow';
-import type { Evidence, Severity, TextEdit } from '../model/finding';
+import type { Evidence, Gone, Severity, TextEdit } from '../model/finding';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model } from '../model/model';
 import type { Location } from '../model/span';
@@ -26,6 +26,8 @@ export type Found = {
   readonly at: Location;
   readonly words: Words;
   readonly evidence: readonly Evidence[];
+  /** What would go if it were followed. */
+  readonly goes?: readonly Gone[];
   /** The change in the text, where it is certain. */
   readonly edits?: readonly TextEdit[];
   /** The component whose places it touches. */

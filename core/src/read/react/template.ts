@@ -538,6 +538,16 @@ function valueMeaning(
   return { kind: 'value', value, path: [] };
 }
 
+/** Constant texts and expressions without markup are no nodes of the template: the syntax tells whether there are any. */
+function isAroundOne({ children }: t.JSXFragment): boolean {
+  const said = children.filter(
+    (one) =>
+      !(one.type === 'JSXText' && one.value.trim() === '') &&
+      !(one.type === 'JSXExpressionContainer' && one.expression.type === 'JSXEmptyExpression'),
+  );
+  return said.length === 1 && (said[0]?.type === 'JSXElement' || said[0]?.type === 'JSXFragment');
+}
+
 function fragmentOf(body: Body, node: t.JSXFragment, scope: Scope): TemplateNode {
   const children = contentOf(body, node.children, scope);
   return {
@@ -549,6 +559,7 @@ function fragmentOf(body: Body, node: t.JSXFragment, scope: Scope): TemplateNode
     spreads: [],
     children,
     key: noKey,
+    ...(isAroundOne(node) ? { aroundOne: true as const } : {}),
   };
 }
 

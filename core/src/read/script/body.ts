@@ -14,6 +14,7 @@ import type {
 } from '../../model/facts';
 import type { Span } from '../../model/span';
 import type { Writable } from '../../model/writable';
+import { formulaAfter } from './formula';
 import type { Meaning, Scope } from './scope';
 import type { FunctionNode } from './syntax';
 
@@ -249,6 +250,10 @@ export function finishBody(body: Body): BodyFacts {
   for (let at = 0; at < body.queue.length; at++) body.queue[at]?.();
   body.queue.length = 0;
   for (const [index, value] of body.values.entries()) {
+    if (value.kind === 'derived' && value.from.some((one) => one.how === 'computed' || one.how === 'called')) {
+      const formula = formulaAfter(body.module.text, value.span.end);
+      if (formula !== '') value.formula = formula;
+    }
     const demanded = body.demanded.get(index);
     if (value.kind === 'prop' && demanded && !body.tested.has(index)) value.demanded = demanded;
     if (value.kind !== 'context' && value.kind !== 'hook') continue;

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { readPage } from '../carve/page/read';
+import { readPage } from '../../carve/page/read';
 import { type Overlay, overlay } from './align';
 import { findGroups, findLikes } from './groups';
 import { likeness, shapeOf } from './likeness';

@@ -1,0 +1,215 @@
+import { beforeAll, describe, expect, test } from 'vitest';
+import { patchOf, applyEdits } from '../../fixes';
+import { loadCompilers } from '../../read';
+import { analyseFiles, type Files } from '../../testing/project';
+import { rendered } from '../../testing/render';
+import { mergeTwins, type MergeNames } from './merge';
+
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+
+/** The files after two components were made one. */
+function merged(files: Files, a: string, b: string, names: MergeNames = {}): { files: Files; props: string[] } | { wrong: string } {
+  const { model } = analyseFiles(files);
+  const id = (name: string) => [...model.components.values()].find((one) => one.name === name)?.id ?? ('' as never);
+  const made = mergeTwins(model, id(a), id(b), (file) => files[file], names);
+  if ('wrong' in made) return made;
+  const after = Object.entries(files).map(([file, text]) => [
+    file,
+    applyEdits(
+      text,
+      made.edits.filter((edit) => edit.file === file),
+    ),
+  ]);
+  expect(patchOf(made.edits, (file) => files[file])).toContain('+++ /dev/null');
+  return { files: Object.fromEntries(after) as Files, props: made.props.map((prop) => `${prop.name} = ${prop.fallback} / ${prop.given}`) };
+}
+
+type Pair = readonly [name: string, first: string, second: string, uses: string, props: readonly string[]];
+
+async function rendersTheSame(files: Files, props: readonly string[]): Promise<void> {
+  const before = await rendered(files);
+  const after = merged(files, 'Hint', 'Info');
+  if ('wrong' in after) throw new Error(after.wrong);
+  expect(after.props).toEqual(props);
+  const second = Object.keys(files).find((file) => /Info\./.test(file)) ?? '';
+  expect(after.files[second]).toBe('');
+  expect(await rendered(after.files)).toBe(before);
+}
+
+const react = (head: string, body: string, name: string): string =>
+  `export function ${name}(${head}) {\n  return (\n    ${body}\n  );\n}\n`;
+const box = (inner: string, tone = 'hint'): string => `<div className="${tone}" role="note">\n      ${inner}\n    </div>`;
+const reactPairs: readonly Pair[] = [
+  [
+    'a class',
+    react('{ label }: { label: string }', box('<b>{label}</b><i>!</i>'), 'Hint'),
+    react('{ label }: { label: string }', box('<b>{label}</b><i>!</i>', 'info'), 'Info'),
+    'label',
+    ["tone = 'hint' / 'info'"],
+  ],
+  [
+    'a text',
+    react('{ label }: { label: string }', box('<b>{label}</b><button>Close</button>'), 'Hint'),
+    react('{ label }: { label: string }', box('<b>{label}</b><button>Leave it</button>'), 'Info'),
+    'label',
+    ["action = 'Close' / 'Leave it'"],
+  ],
+  [
+    'props under other names',
+    react('{ label }: { label: string }', box('<b>{label}</b><i>!</i>'), 'Hint'),
+    react('{ text }: { text: string }', box('<b>{text}</b><i>!</i>'), 'Info'),
+    'text',
+    [],
+  ],
+  [
+    'a part that one alone has',
+    react('{ label }: { label: string }', box('<b>{label}</b><u>a</u>'), 'Hint'),
+    react('{ label }: { label: string }', box('<b>{label}</b><i>more</i><u>a</u>'), 'Info'),
+    'label',
+    ['withI = false / true'],
+  ],
+  [
+    'a part that the other alone has',
+    react('{ label }: { label: string }', box('<b>{label}</b><i>more</i><u>a</u>'), 'Hint'),
+    react('{ label }: { label: string }', box('<b>{label}</b><u>a</u>'), 'Info'),
+    'label',
+    ['withI = true / false'],
+  ],
+  [
+    'a layer around',
+    react('{ label }: { label: string }', box('<b>{label}</b><u>a</u>'), 'Hint'),
+    react('{ label }: { label: string }', box('<p><b>{label}</b></p><u>a</u>'), 'Info'),
+    'label',
+    ['isInfo = false / true'],
+  ],
+  [
+    'another order',
+    react('{ label }: { label: string }', box('<b>{label}</b><u>a</u><i>c</i>'), 'Hint'),
+    react('{ label }: { label: string }', box('<i>c</i><b>{label}</b><u>a</u>'), 'Info'),
+    'label',
+    ['isInfo = false / true'],
+  ],
+  [
+    'another form of condition',
+    react('{ label }: { label: string }', box('<b>{label}</b>{label && <u>a</u>}'), 'Hint'),
+    react('{ label }: { label: string }', box('<b>{label}</b>{label ? <u>a</u> : null}'), 'Info'),
+    'label',
+    [],
+  ],
+];
+
+describe('React: the merged component renders what both did', () => {
+  test.each(reactPairs)('%s', async (_, first, second, prop, props) => {
+    const app = `import { Hint } from './Hint';\nimport { Info } from './Info';\n\nexport function App() {\n  return (\n    <main>\n      <Hint label="one" />\n      <Info ${prop}="two" />\n      <Info ${prop}={'three'}></Info>\n    </main>\n  );\n}\n`;
+    const files = {
+      'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
+      'src/App.tsx': app,
+      'src/Hint.tsx': first,
+      'src/Info.tsx': second,
+    };
+    await rendersTheSame(files, props);
+  });
+});
+
+const vueOf = (props: string, inner: string): string =>
+  `<script setup>\ndefineProps({ ${props}: { type: String, required: true } });\n</script>\n\n<template>\n  ${inner}\n</template>\n`;
+const vueBox = (inner: string, tone = 'hint'): string => `<div class="${tone}" role="note">${inner}</div>`;
+const vuePairs: readonly Pair[] = [
+  [
+    'a class and a text',
+    vueOf('label', vueBox('<b>{{ label }}</b><button>Close</button>')),
+    vueOf('label', vueBox('<b>{{ label }}</b><button>Leave it</button>', 'info')),
+    'label',
+    ["tone = 'hint' / 'info'", "action = 'Close' / 'Leave it'"],
+  ],
+  [
+    'props under other names',
+    vueOf('label', vueBox('<b>{{ label }}</b><i>!</i>')),
+    vueOf('text', vueBox('<b>{{ text }}</b><i>!</i>')),
+    'text',
+    [],
+  ],
+  [
+    'a part that one alone has',
+    vueOf('label', vueBox('<b>{{ label }}</b><u>a</u>')),
+    vueOf('label', vueBox('<b>{{ label }}</b><i>more</i><u>a</u>')),
+    'label',
+    ['withI = false / true'],
+  ],
+  [
+    'a layer around',
+    vueOf('label', vueBox('<b>{{ label }}</b><u>a</u>')),
+    vueOf('label', vueBox('<p><b>{{ label }}</b></p><u>a</u>')),
+    'label',
+    ['isInfo = false / true'],
+  ],
+];
+
+describe('Vue: the merged component renders what both did', () => {
+  test.each(vuePairs)('%s', async (_, first, second, prop, props) => {
+    const app = `<script setup>\nimport Hint from './Hint.vue';\nimport Info from './Info.vue';\n</script>\n\n<template>\n  <main>\n    <Hint label="one" />\n    <Info ${prop}="two" />\n    <Info :${prop}="'three'"></Info>\n  </main>\n</template>\n`;
+    await rendersTheSame(
+      {
+        'src/main.js': "import { createApp } from 'vue'; import App from './App.vue'; createApp(App).mount('#app');",
+        'src/App.vue': app,
+        'src/Hint.vue': first,
+        'src/Info.vue': second,
+      },
+      props,
+    );
+  });
+});
+
+const svelteOf = (prop: string, inner: string): string => `<script>\n  let { ${prop} } = $props();\n</script>\n\n${inner}\n`;
+const sveltePairs: readonly Pair[] = [
+  [
+    'a class and a text',
+    svelteOf('label', vueBox('<b>{label}</b><button>Close</button>')),
+    svelteOf('label', vueBox('<b>{label}</b><button>Leave it</button>', 'info')),
+    'label',
+    ["tone = 'hint' / 'info'", "action = 'Close' / 'Leave it'"],
+  ],
+  [
+    'props under other names',
+    svelteOf('label', vueBox('<b>{label}</b><i>!</i>')),
+    svelteOf('text', vueBox('<b>{text}</b><i>!</i>')),
+    'text',
+    [],
+  ],
+  [
+    'a part that one alone has',
+    svelteOf('label', vueBox('<b>{label}</b><u>a</u>')),
+    svelteOf('label', vueBox('<b>{label}</b><i>more</i><u>a</u>')),
+    'label',
+    ['withI = false / true'],
+  ],
+  [
+    'a layer around',
+    svelteOf('label', vueBox('<b>{label}</b><u>a</u>')),
+    svelteOf('label', vueBox('<p><b>{label}</b></p><u>a</u>')),
+    'label',
+    ['isInfo = false / true'],
+  ],
+  [
+    'a condition that one alone has',
+    svelteOf('label', vueBox('<b>{label}</b><u>a</u>')),
+    svelteOf('label', vueBox('<b>{label}</b>{#if label}<i>c</i>{/if}<u>a</u>')),
+    'label',
+    ['withACondition = false / true'],
+  ],
+];
+
+describe('Svelte: the merged component renders what both did', () => {
+  test.each(sveltePairs)('%s', async (_, first, second, prop, props) => {
+    const app = `<script>\n  import Hint from './Hint.svelte';\n  import Info from './Info.svelte';\n</script>\n\n<main>\n  <Hint label="one" />\n  <Info ${prop}="two" />\n  <Info ${prop}={'three'}></Info>\n</main>\n`;
+    await rendersTheSame(
+      {
+        'src/main.js': "import { mount } from 'svelte'; import App from './App.svelte'; mount(App, { target: document.body });",
+        'src/App.svelte': app,
+        'src/Hint.svelte': first,
+        'src/Info.svelte': second,
+      },
+      props,
+    );
+  });
+});

@@ -1,0 +1,72 @@
+import type { ComponentId } from '../../model/ids';
+import type { Component, Model } from '../../model/model';
+import { type Piece, piecesOf } from './pieces';
+
+/** A stretch of markup that stands in several places: the pieces, by the components they stand in. */
+export type Repeated = { readonly places: readonly { readonly component: ComponentId; readonly piece: Piece }[]; readonly weight: number };
+
+/** Lighter stretches are alike because the platform makes them so. */
+const weightLeast = 24;
+const piecesLeast = 5;
+
+/** One name for the structure of each piece and all that is in it: what it is, the names of its attributes, its children. */
+function printsOf(nodes: readonly Piece[], names: Map<string, number>): number[] {
+  const prints = new Array<number>(nodes.length).fill(-1);
+  for (let at = nodes.length - 1; at >= 0; at--) {
+    const node = nodes[at] as Piece;
+    const text = `${node.kind}:${node.label}[${node.traits
+      .map((trait) => trait.name)
+      .sort()
+      .join(' ')}](${node.children.map((child) => prints[child]).join(',')})`;
+    const known = names.get(text) ?? names.size;
+    names.set(text, known);
+    prints[at] = known;
+  }
+  return prints;
+}
+
+const isWhole = (piece: Piece): boolean => piece.kind === 'element' && piece.end - piece.index >= piecesLeast && piece.total >= weightLeast;
+
+/**
+ * The same markup in several places of a project, the heaviest first: equal structure, whatever the
+ * texts, values and classes. A stretch within a larger one that repeats as often is left out.
+ */
+export function findRepeats(model: Model): Repeated[] {
+  const names = new Map<string, number>();
+  const found = new Map<number, { component: Component; piece: Piece; parentPrint: number }[]>();
+  for (const component of model.components.values()) {
+    if (component.role !== 'component' || component.fileRole !== 'source') continue;
+    const { nodes } = piecesOf(model, component);
+    const prints = printsOf(nodes, names);
+    for (const piece of nodes) {
+      if (!isWhole(piece)) continue;
+      const print = prints[piece.index] ?? -1;
+      const place = { component, piece, parentPrint: prints[piece.parent] ?? -1 };
+      const known = found.get(print);
+      if (known) known.push(place);
+      else found.set(print, [place]);
+    }
+  }
+  const covered = new Map<string, { start: number; end: number }[]>();
+  return [...found.values()]
+    .filter((places) => places.length > 1)
+    .filter((places) => {
+      const [first] = places;
+      const around = first ? found.get(first.parentPrint) : undefined;
+      // What is around it repeats as often, so that this is only a part of it.
+      return !(around && around.length >= places.length && places.every((place) => place.parentPrint === first?.parentPrint));
+    })
+    .map((places) => ({
+      places: places.map(({ component, piece }) => ({ component: component.id, piece })),
+      weight: places[0]?.piece.total ?? 0,
+    }))
+    .sort((a, b) => b.weight * b.places.length - a.weight * a.places.length)
+    .filter(({ places }) => {
+      // All within stretches that are told already: it goes with these.
+      const isWithin = ({ component, piece }: Repeated['places'][number]): boolean =>
+        (covered.get(component) ?? []).some((one) => one.start <= piece.span.start && piece.span.end <= one.end);
+      if (places.every(isWithin)) return false;
+      for (const { component, piece } of places) covered.set(component, [...(covered.get(component) ?? []), piece.span]);
+      return true;
+    });
+}

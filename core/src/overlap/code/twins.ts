@@ -1,0 +1,212 @@
+import type { ActionFact } from '../../model/facts';
+import type { ComponentId } from '../../model/ids';
+import type { Component, Model } from '../../model/model';
+import { sharedWeight } from './align';
+import { type Pieces, piecesOf } from './pieces';
+
+export type TwinOptions = {
+  /** From this likeness on two components are twins, 0 to 1. */
+  readonly likeness: number;
+  /** Components that weigh less are too short to be told from chance; absent: by the project's own sizes. */
+  readonly sizeLeast?: number;
+};
+
+export const twinDefaults: TwinOptions = { likeness: 0.8 };
+
+export type TwinPair = { readonly a: ComponentId; readonly b: ComponentId; readonly likeness: number };
+
+/** Components that are alike, each to one of the others at least; by path, then by place in the file. */
+export type TwinCluster = {
+  readonly members: readonly ComponentId[];
+  readonly pairs: readonly TwinPair[];
+  /** Of its likest pair. */ readonly likeness: number;
+};
+
+type Candidate = {
+  readonly component: Component;
+  readonly pieces: Pieces;
+  /** What it takes to write: markup, contract and behaviour. */
+  readonly size: number;
+  readonly behaviour: ReadonlyMap<string, number>;
+  /** Features of the markup with how often each occurs. */
+  readonly features: ReadonlyMap<string, number>;
+};
+
+const behaviourWeight = 2;
+/** A feature that more components have than this says nothing about which two are alike. */
+const commonest = 60;
+/** Pairs that share less than this of their features are not laid side by side. */
+const featuresLeast = 0.45;
+/** The smaller must be at least this share of the larger: else it is a part of it, no twin. */
+const sizeRatio = 0.7;
+const leastOfAll = 20;
+
+/** What an action does, without the names it does it with. */
+function doesOf({ kind, changes, raises, sends, hears, cleansUp }: ActionFact): string {
+  return `${kind} ${changes.map((one) => one.how).join('')} ${raises.length} ${sends.length} ${hears.length} ${cleansUp}`;
+}
+
+/** State and behaviour, as a count of each kind; handlers that do nothing with the body are told by the markup. */
+function behaviourOf({ facts, contract }: Component): Map<string, number> {
+  const found = new Map<string, number>();
+  const note = (what: string): void => void found.set(what, (found.get(what) ?? 0) + 1);
+  for (const value of facts.values) if (/^(state|derived|ref|store|context|fetched|hook)$/.test(value.kind)) note(value.kind);
+  for (const action of facts.actions)
+    if (action.changes.length + action.raises.length + action.sends.length + action.hears.length > 0) note(doesOf(action));
+  for (const prop of contract.props.values()) note(`prop ${prop.kind}`);
+  return found;
+}
+
+const sumOf = (counts: ReadonlyMap<string, number>): number => [...counts.values()].reduce((sum, count) => sum + count, 0);
+
+function sharedOf(one: ReadonlyMap<string, number>, other: ReadonlyMap<string, number>): number {
+  let shared = 0;
+  for (const [what, count] of one) shared += Math.min(count, other.get(what) ?? 0);
+  return shared;
+}
+
+/** Each piece with what is around it and the names of its attributes: the words that two alike components have in common. */
+function featuresOf({ nodes }: Pieces): Map<string, number> {
+  const found = new Map<string, number>();
+  for (const node of nodes) {
+    const around = nodes[node.parent];
+    const names = node.traits
+      .map((trait) => trait.name)
+      .sort()
+      .join(' ');
+    for (const feature of [
+      `${node.kind}:${node.label}[${names}]`,
+      `${around ? `${around.kind}:${around.label}` : ''}>${node.kind}:${node.label}`,
+    ])
+      found.set(feature, (found.get(feature) ?? 0) + 1);
+  }
+  return found;
+}
+
+/** Two that have the same structure to the last attribute, whatever their values. */
+const printOf = ({ pieces, behaviour }: Candidate): string =>
+  `${pieces.nodes.map((node) => `${node.parent}.${node.kind}:${node.label}[${node.traits.map((trait) => trait.name).join(' ')}]`).join('|')} ${[
+    ...behaviour,
+  ]
+    .map(([what, count]) => `${what}×${count}`)
+    .sort()
+    .join(',')}`;
+
+function candidatesOf(model: Model): Candidate[] {
+  return [...model.components.values()].flatMap((component): Candidate[] => {
+    if (component.role !== 'component' || component.fileRole !== 'source') return [];
+    const pieces = piecesOf(model, component);
+    const kinds = new Set(pieces.nodes.filter((node) => node.kind === 'element' || node.kind === 'use').map((node) => node.label));
+    // A label with its input is alike wherever it stands; it takes more to be a thing of one's own.
+    if (pieces.nodes.length < 4 || kinds.size < 3) return [];
+    const behaviour = behaviourOf(component);
+    return [{ component, pieces, behaviour, size: pieces.total + behaviourWeight * sumOf(behaviour), features: featuresOf(pieces) }];
+  });
+}
+
+/** How alike two components are: the weight that both have by the weight of the smaller, 0 to 1. */
+function likenessBetween(one: Candidate, other: Candidate): number {
+  const smaller = Math.min(one.size, other.size);
+  const larger = Math.max(one.size, other.size);
+  if (smaller === 0 || smaller < sizeRatio * larger || one.component.framework !== other.component.framework) return 0;
+  const shared = sharedWeight(one.pieces, other.pieces) + behaviourWeight * sharedOf(one.behaviour, other.behaviour);
+  return Math.min(1, shared / smaller);
+}
+
+/** How alike two components of a project are, 0 to 1; 0 for short ones and those of different frameworks. */
+export function likenessOf(model: Model, a: Component, b: Component): number {
+  const make = (component: Component): Candidate => {
+    const pieces = piecesOf(model, component);
+    const behaviour = behaviourOf(component);
+    return { component, pieces, behaviour, size: pieces.total + behaviourWeight * sumOf(behaviour), features: new Map() };
+  };
+  return likenessBetween(make(a), make(b));
+}
+
+/** One renders the other: what they share, it shows through it. */
+const usesOther = (model: Model, a: Component, b: Component): boolean =>
+  [a, b].some((one) =>
+    (model.usesBy.get(one.id) ?? []).some((use) => use.target.kind === 'component' && use.target.id === (one === a ? b : a).id),
+  );
+
+/** Pairs that share enough rare features to be worth laying side by side: few for each component, so that it grows with their number. */
+function likelyPairs(groups: readonly Candidate[]): [number, number][] {
+  const having = new Map<string, number[]>();
+  groups.forEach(({ features }, at) => {
+    for (const feature of features.keys()) {
+      const known = having.get(feature);
+      if (known) known.push(at);
+      else having.set(feature, [at]);
+    }
+  });
+  const pairs: [number, number][] = [];
+  groups.forEach((one, at) => {
+    const shared = new Map<number, number>();
+    for (const [feature, count] of one.features) {
+      const all = having.get(feature) ?? [];
+      if (all.length > commonest) continue;
+      for (const other of all)
+        if (other > at) shared.set(other, (shared.get(other) ?? 0) + Math.min(count, groups[other]?.features.get(feature) ?? 0));
+    }
+    const rare = (candidate: Candidate | undefined): number => {
+      let sum = 0;
+      for (const [feature, count] of candidate?.features ?? []) if ((having.get(feature)?.length ?? 0) <= commonest) sum += count;
+      return sum;
+    };
+    const own = rare(one);
+    for (const [other, count] of shared) if (count >= featuresLeast * Math.min(own, rare(groups[other]))) pairs.push([at, other]);
+  });
+  return pairs;
+}
+
+/** The least size of what can be a twin: a quarter of the project's components are smaller, but never below what chance makes. */
+function sizeFloor(all: readonly Candidate[]): number {
+  const sizes = all.map((one) => one.size).sort((a, b) => a - b);
+  return Math.max(leastOfAll, Math.min(30, sizes[Math.floor(sizes.length / 4)] ?? 0));
+}
+
+/**
+ * The components of a project that are alike. Those of one structure are grouped by a fingerprint;
+ * of different ones, pairs that share rare features are aligned. Largest saving first.
+ */
+export function findTwins(model: Model, options: TwinOptions = twinDefaults): TwinCluster[] {
+  const all = candidatesOf(model);
+  const floor = options.sizeLeast ?? sizeFloor(all);
+  const large = all.filter((one) => one.size >= floor);
+  const groups = new Map<string, Candidate[]>();
+  for (const one of large) {
+    const print = printOf(one);
+    const known = groups.get(print);
+    if (known) known.push(one);
+    else groups.set(print, [one]);
+  }
+  const heads = [...groups.values()];
+  // Each structure belongs to the first that it is like: what is like its neighbour alone makes no chain.
+  const leader = heads.map((_, at) => at);
+  const clusters = new Map<number, { members: Set<ComponentId>; pairs: TwinPair[] }>();
+  const add = (at: number, pair: TwinPair): void => {
+    const known = clusters.get(at) ?? { members: new Set<ComponentId>(), pairs: [] };
+    known.members.add(pair.a).add(pair.b);
+    known.pairs.push(pair);
+    clusters.set(at, known);
+  };
+  for (const [one, other] of likelyPairs(heads.flatMap((group) => group[0] ?? []))) {
+    const [a, b] = [heads[one]?.[0], heads[other]?.[0]];
+    if (!a || !b || leader[one] !== one || leader[other] !== other || usesOther(model, a.component, b.component)) continue;
+    const alike = likenessBetween(a, b);
+    if (alike < options.likeness) continue;
+    add(one, { a: a.component.id, b: b.component.id, likeness: alike });
+    leader[other] = one;
+  }
+  heads.forEach((group, at) => {
+    const [first] = group;
+    for (const other of group.slice(1))
+      if (first && !usesOther(model, first.component, other.component))
+        add(leader[at] ?? at, { a: first.component.id, b: other.component.id, likeness: 1 });
+  });
+  return [...clusters.values()].map(({ members, pairs: own }) => ({
+    members: [...members].sort((a, b) => a.localeCompare(b)),
+    pairs: own,
+    likeness: Math.max(...own.map((pair) => pair.likeness)),
+  }));
+}

@@ -1,0 +1,35 @@
+import type { ComponentFacts, FileFacts } from '../model/facts';
+
+/** Modules that the text loads while it runs: `import('./Chart')`, `import.meta.glob('./parts/*.vue')`. */
+export function loadedLater(text: string): string[] {
+  return [
+    ...text.matchAll(
+      /\b(?:import\s*\(\s*(?:\/\*[\s\S]*?\*\/\s*)?|import\.meta\.glob\w*(?:<[^>]*>)?\(\s*|require(?:\.context)?\(\s*)(['"`])([^'"`\n]+)\1/g,
+    ),
+  ].map((match) => match[2] ?? '');
+}
+
+/**
+ * The props of a component whose names stand nowhere in its text but where they are declared: in a
+ * type, in the options of a declaration, or taken out of the props. Whatever else the text does with
+ * a name counts as a mention, so that these surely are not read.
+ */
+export function unmentionedProps({ props, span, form }: ComponentFacts, framework: FileFacts['framework'], text: string): string[] {
+  const own = form === 'file' ? text : text.slice(span.start, span.end);
+  return props.flatMap(({ name }) => {
+    if (!/^[A-Za-z_$][\w$]*$/.test(name)) return [];
+    let taken = 0;
+    for (const match of own.matchAll(new RegExp(`(?<![\\w$])${name.replace(/\$/g, '\\$')}(?![\\w$])`, 'g'))) {
+      const [before, after] = [own.slice(0, match.index).trimEnd(), own.slice(match.index + name.length)];
+      // A member of a type, or an option of a declaration.
+      if (/^\s*\?\s*:/.test(after) || (/^\s*:/.test(after) && /[{;,]$/.test(before))) continue;
+      if (framework === 'vue' && /['"]$/.test(before) && /^['"]/.test(after) && /[[,]\s*['"]$/.test(before)) continue;
+      // Taken out of the props: `{ boat, dense = false }`, `export let dense`.
+      const isTaken = (/[{,]$/.test(before) && /^\s*[,}=]/.test(after) && !/^\s*==/.test(after)) || /\bexport let$/.test(before);
+      if (!isTaken) return [];
+      taken++;
+    }
+    // Under another name it may be read; a declaration by a macro need not take it out at all.
+    return taken === 1 || (taken === 0 && framework === 'vue') ? [name] : [];
+  });
+}

@@ -1,0 +1,25 @@
+import { isPlain, type KnownUse } from '../flow';
+import type { Component, Model } from '../model/model';
+import type { Check } from './rule';
+
+/** Components of the application's own source that a user may change freely: no stand-ins, no library surface. */
+export function ownComponents(model: Model): Component[] {
+  return [...model.components.values()].filter((one) => one.role === 'component' && one.fileRole === 'source' && !one.isPublic);
+}
+
+/**
+ * The uses of a component where all of them and all that they give can be seen; undefined where it
+ * is handed on as a value, wrapped, cloned, spread over, or used by nothing.
+ */
+export function allUses({ model, usesOf }: Check, component: Component): readonly KnownUse[] | undefined {
+  const known = usesOf(component.id);
+  if (known.length === 0 || component.facts.wrappedBy.length > 0) return undefined;
+  const all = (model.usesOf.get(component.id) ?? []).filter((use) => model.components.get(use.owner)?.fileRole === 'source');
+  const isSeen = (one: KnownUse): boolean => isPlain(one.use.node) && !one.inContentOfCloner && !one.owner.facts.clones;
+  return all.length === known.length && known.every(isSeen) ? known : undefined;
+}
+
+/** The names of the components that own some uses, each once, in the order of the uses. */
+export function ownersOf(uses: readonly KnownUse[]): string[] {
+  return [...new Set(uses.map(({ owner }) => owner.name))];
+}

@@ -1,0 +1,79 @@
+import { findRepeats } from '../overlap';
+import type { Piece } from '../overlap';
+import { locate } from '../model/span';
+import { twinsOf } from './twins';
+import { counted, listed } from './sentences';
+import type { Found, Rule } from './rule';
+
+/** Tags that say what a stretch of markup is about better than the others. */
+const telling = new Set([
+  'form',
+  'nav',
+  'header',
+  'footer',
+  'table',
+  'dl',
+  'ul',
+  'ol',
+  'article',
+  'section',
+  'aside',
+  'figure',
+  'fieldset',
+  'dialog',
+  'menu',
+]);
+
+function nameFor({ node, label }: Piece): string {
+  const dressed = node.kind === 'element' ? node.bindings.find((one) => /^class(?:Name)?$/.test(one.name))?.constant : undefined;
+  const word = dressed?.replace(/["']/g, '').split(/\s+/)[0]?.split(/__|--/)[0];
+  const base = word && /^[a-z][\w-]*$/i.test(word) ? word : telling.has(label) ? `Shared-${label}` : 'Shared-part';
+  return base.replace(/(?:^|[-_])([a-z])/gi, (_, letter: string) => letter.toUpperCase());
+}
+
+/** The lines that a piece takes, as one writes it: a tag to a line, and one more where something is in it. */
+const linesOf = (pieces: number): number => Math.round(pieces * 1.4);
+
+/** The same stretch of markup stands in several places. */
+export const markupRepeated: Rule = {
+  inProject: ({ model }) => {
+    // Twins say more: all that is in them repeats.
+    const twin = new Map(twinsOf(model).flatMap(({ members }, at) => members.map((id) => [id, at] as const)));
+    return findRepeats(model).flatMap(({ places }): Found[] => {
+      const [first, ...others] = places;
+      const owner = first && model.components.get(first.component);
+      if (!first || !owner) return [];
+      const clusters = new Set(places.map((place) => twin.get(place.component) ?? -1));
+      if (clusters.size === 1 && !clusters.has(-1)) return [];
+      const lines = linesOf(first.piece.end - first.piece.index);
+      const names = [...new Set(others.map((place) => model.components.get(place.component)?.name ?? ''))];
+      const isOwn = names.length === 1 && names[0] === owner.name;
+      const at = locate(owner.file, first.piece.span);
+      return [
+        {
+          rule: 'markup-repeated',
+          component: owner.id,
+          subject: first.piece.label,
+          at: locate(owner.file, {
+            start: first.piece.span.start,
+            end: Math.min(first.piece.span.end, first.piece.span.start + first.piece.label.length + 1),
+          }),
+          words: {
+            first: owner.name,
+            places: isOwn ? `${owner.name} again` : listed(names),
+            count: `about ${lines}`,
+            times: String(places.length),
+            name: nameFor(first.piece),
+            holes: ', with what differs as its props',
+          },
+          evidence: places.slice(0, 5).map(({ component, piece }) => ({
+            at: locate(model.components.get(component)?.file ?? at.file, { start: piece.span.start, end: piece.span.end }),
+            says: `${model.components.get(component)?.name ?? ''} has it (${counted(places.length, 'place')} in all).`,
+          })),
+          goes: [{ count: lines * (places.length - 1), what: 'line' }],
+          touches: owner.id,
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,81 @@
+import { isGiven } from '../flow';
+import type { Component, ContractProp } from '../model/model';
+import { locate } from '../model/span';
+import { indexOf } from './index-of';
+import { allUses, ownComponents, ownersOf } from './all-uses';
+import { remembered } from './remembered';
+import { listed } from './sentences';
+import type { Found, Rule } from './rule';
+
+/** Slots and events have rules of their own; names that begin with a line are left unread on purpose. */
+const isOfOtherRule = (prop: ContractProp): boolean =>
+  prop.kind === 'slot' ||
+  prop.kind === 'two-way' ||
+  prop.name === 'children' ||
+  prop.name === 'key' ||
+  prop.name === 'ref' ||
+  /^(?:[_@#]|on:|bind:)/.test(prop.name);
+
+/** The props that a component declares in its own file and does nothing with. */
+const idleProps = remembered((component: Component): readonly ContractProp[] => {
+  const { facts, contract } = component;
+  if (facts.form === 'class' || facts.openness === 'open' || facts.wrappedBy.length > 0 || facts.values.some((one) => one.kind === 'props'))
+    return [];
+  const index = indexOf(facts);
+  const hasRest = facts.values.some((one) => one.kind === 'rest') || facts.openness !== 'closed';
+  return [...contract.props.values()].filter((prop) => {
+    if (isOfOtherRule(prop) || prop.mixed || prop.declared.file !== component.file) return false;
+    const at = index.props.get(prop.name);
+    // What is not taken by its name may be among the rest.
+    if (at === undefined) return !hasRest && !prop.taken && component.framework === 'react' && contract.openness === 'closed';
+    const value = facts.values[at];
+    if (!facts.unmentioned?.includes(prop.name)) return false;
+    return !index.sinks.has(at) && !index.calls.has(at) && !index.changes.has(at) && !index.refs.has(at) && value?.demanded === undefined;
+  });
+});
+
+/** A declared prop is never read nor passed on. */
+export const propIdle: Rule = {
+  inProject: (check) => {
+    const own = ownComponents(check.model);
+    // A type that several components share declares for all of them.
+    const declared = new Map<string, number>();
+    for (const { contract } of own)
+      for (const { declared: at } of contract.props.values()) {
+        const key = `${at.file} ${at.start}`;
+        declared.set(key, (declared.get(key) ?? 0) + 1);
+      }
+    return own.flatMap((component) =>
+      idleProps(component).flatMap((prop): Found[] => {
+        if ((declared.get(`${prop.declared.file} ${prop.declared.start}`) ?? 0) > 1) return [];
+        const uses = allUses(check, component) ?? check.usesOf(component.id);
+        const giving = uses.filter(({ use }) => isGiven(use.node, prop.name));
+        const isCallback = prop.kind === 'callback' || (component.framework === 'react' && /^on[A-Z]/.test(prop.name));
+        // Who gives a callback waits for it: that is more than too much.
+        if (isCallback && giving.length > 0) return [];
+        return [
+          {
+            rule: 'prop-idle',
+            component: component.id,
+            subject: prop.name,
+            at: prop.declared,
+            words: {
+              component: component.name,
+              prop: prop.name,
+              given: giving.length > 0 ? `${listed(ownersOf(giving))} ${ownersOf(giving).length === 1 ? 'gives' : 'give'}` : '',
+            },
+            evidence: [
+              { at: prop.declared, says: `${component.name} declares ${prop.name}, and no line of it reads it.` },
+              ...giving.slice(0, 3).map(({ use, owner }) => ({
+                at: locate(use.file, use.node.bindings.find((one) => one.name === prop.name)?.span ?? use.node.nameSpan),
+                says: `${owner.name} gives it.`,
+              })),
+            ],
+            goes: [{ count: 1 + giving.length, what: 'prop' }],
+            touches: component.id,
+          },
+        ];
+      }),
+    );
+  },
+};

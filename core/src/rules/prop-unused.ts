@@ -1,0 +1,75 @@
+import { isGiven, type KnownUse } from '../flow';
+import type { Component, ContractProp } from '../model/model';
+import { locate } from '../model/span';
+import { allUses, ownComponents } from './all-uses';
+import { demandsOf } from './default-lacking';
+import { indexOf } from './index-of';
+import { speltBindings } from './prop-spelt';
+import { counted } from './sentences';
+import type { Check, Found, Rule } from './rule';
+
+/** Names by which an element is addressed or dressed are no choices of the component. */
+const isAddress = (name: string): boolean =>
+  /^(?:key|ref|id|class|className|style|name|title|children|slot)$|-|^[@#_]|^on[:A-Z]|^bind:/.test(name);
+
+/** The constant that all uses give; undefined where they differ, or one gives something that is no constant. */
+function sameConstant(uses: readonly KnownUse[], prop: string): string | undefined {
+  const given = uses.map(({ use }) => use.node.bindings.find((one) => one.name === prop));
+  const [first] = given;
+  const isConstant = given.every((one) => one?.constant !== undefined && one.readings.length === 0 && one.constant === first?.constant);
+  return isConstant ? first?.constant : undefined;
+}
+
+/** Whether the component does anything with it; if not, another rule speaks. */
+function isRead(component: Component, prop: ContractProp): boolean {
+  const at = indexOf(component.facts).props.get(prop.name);
+  return at !== undefined && ((indexOf(component.facts).sinks.get(at)?.length ?? 0) > 0 || indexOf(component.facts).calls.has(at));
+}
+
+function unusedIn(check: Check, component: Component): Found[] {
+  const uses = allUses(check, component);
+  if (!uses) return [];
+  const { contract } = component;
+  return [...contract.props.values()].flatMap((prop): Found[] => {
+    if (prop.kind !== 'value' || prop.mixed || isAddress(prop.name) || !isRead(component, prop)) return [];
+    // What is read as if it were always given is more than too much.
+    if (demandsOf(component).some((one) => one.prop.name === prop.name)) return [];
+    if (uses.some((known) => speltBindings(known).some((one) => one.declared === prop.name))) return [];
+    const isNever = uses.every(({ use }) => !isGiven(use.node, prop.name));
+    if (isNever && prop.required !== 'no' && prop.fallback === undefined) return [];
+    const constant = isNever ? '' : uses.length > 1 ? sameConstant(uses, prop.name) : undefined;
+    if (constant === undefined) return [];
+    // What may be shown as content is a slot, whatever its type says.
+    if (isNever && component.facts.slots.some((slot) => slot.name === prop.name)) return [];
+    const [first] = uses;
+    return [
+      {
+        rule: 'prop-unused',
+        component: component.id,
+        subject: prop.name,
+        at: prop.declared,
+        words: { component: component.name, prop: prop.name, constant, count: String(uses.length) },
+        evidence: [
+          { at: prop.declared, says: isNever ? `${prop.name} may be given.` : `${component.name} takes ${prop.name}.` },
+          ...(first
+            ? [
+                {
+                  at: locate(first.use.file, first.use.node.nameSpan),
+                  says: isNever
+                    ? `${first.owner.name} does not give it${uses.length > 1 ? `, nor do the other ${counted(uses.length - 1, 'use')}` : ''}.`
+                    : `${first.owner.name} gives ${constant}, as do all others.`,
+                },
+              ]
+            : []),
+        ],
+        goes: [{ count: isNever ? 1 : uses.length, what: 'prop' }],
+        touches: component.id,
+      },
+    ];
+  });
+}
+
+/** An optional prop that no use ever gives, or one that all uses give as the same constant. */
+export const propUnused: Rule = {
+  inProject: (check) => ownComponents(check.model).flatMap((component) => unusedIn(check, component)),
+};
