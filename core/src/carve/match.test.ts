@@ -20,7 +20,8 @@ function readBack(plan: Plan, pages: Map<SheetId, PageTree> = new Map(), framewo
   return {
     problems: [
       ...[...model.files.values()].flatMap((facts) => facts.problems.map((problem) => `${facts.file}: ${problem.message}`)),
-      ...findings.map((finding) => `${finding.rule} ${finding.component} ${finding.subject}`),
+      // A plan may have options that nobody uses yet: what is too much is for the code to say.
+      ...findings.flatMap((finding) => (finding.severity === 'tidy' ? [] : [`${finding.rule} ${finding.component} ${finding.subject}`])),
       ...(model.counts.unresolved > 0 ? [`${model.counts.unresolved} uses unresolved`] : []),
       ...match.parts
         .filter((part) => part.differs.length > 0 || part.found !== 'by name')

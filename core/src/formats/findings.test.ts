@@ -9,7 +9,7 @@ import { findingEntries, findingsCsv, findingsJson, findingsMarkdown, findingsSa
 import { parseBaseline, parseSettings } from './settings';
 
 const app =
-  'function Row({ eta, late }: { eta: string; late?: boolean }) { return <p data-late={late}>{eta}</p>; }\nexport function App() {\n  return <main>\n    <Row/><Row eta="1" tone="=calm"/>\n  </main>;\n}';
+  'function Row({ eta, late }: { eta: string; late?: boolean }) { return <p data-late={late}>{eta}</p>; }\nexport function App() {\n  return <main>\n    <Row late/><Row eta="1" tone="=calm"/>\n  </main>;\n}';
 const files = { 'src/App [1].tsx': app, 'src/main.tsx': "import { App } from './App [1]'; createRoot(x).render(<App/>);" };
 const { model, findings } = analyseFiles(files);
 const textOf = (file: string): string | undefined => (files as Record<string, string>)[file];
@@ -27,7 +27,7 @@ test('entries have lines and columns', () => {
           `${one.rule} ${one.file}:${one.line}:${one.column}-${one.endLine}:${one.endColumn} ${one.component} ${one.decided?.state ?? ''} ${one.decided?.by ?? ''}`,
       )
       .sort(),
-  ).toEqual(['prop-missing src/App [1].tsx:4:6-4:9 App accepted comment', 'prop-unknown src/App [1].tsx:4:24-4:28 App wrong mark']);
+  ).toEqual(['prop-missing src/App [1].tsx:4:6-4:9 App accepted comment', 'prop-unknown src/App [1].tsx:4:29-4:33 App wrong mark']);
 });
 
 test('JSON can be taken as a baseline', () => {

@@ -19,11 +19,7 @@ const sizeOf = remembered(({ facts }: Component): number => {
   walkTemplate(facts.template, (node) => {
     if (node.kind === 'use') uses++;
   });
-  return (
-    facts.values.filter((value) => counts.has(value.kind)).length +
-    facts.actions.filter((action) => action.kind !== 'handler').length +
-    uses
-  );
+  return facts.values.filter((value) => counts.has(value.kind)).length + facts.actions.length + uses;
 });
 
 /** The values of which the upper quarter begins, and the middle one. */

@@ -46,7 +46,7 @@ function traitsShared(one: Piece, other: Piece): number {
 
 /** What two pieces share themselves; 0 where they cannot stand for each other. */
 function ownShared(one: Piece, other: Piece): number {
-  if (one.kind !== other.kind) return 0;
+  if (one.role !== other.role) return 0;
   if (one.kind === 'element') return (one.label === other.label ? 2 : 1) + traitsShared(one, other);
   if (one.kind === 'use') return one.label === other.label ? 2 + traitsShared(one, other) : 0;
   return Math.min(one.own, other.own);

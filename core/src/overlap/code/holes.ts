@@ -226,6 +226,8 @@ function readingHoles(one: Piece, other: Piece, says: (side: 0 | 1, span: Span) 
     const isSame = mine.slot === theirs.slot || says(0, mine.span) === says(1, theirs.span);
     return isSame ? [] : [{ kind: 'element', a: mine.span, b: theirs.span, about: 'content', around }];
   }
+  if (one.role === 'text' && other.role === 'text')
+    return says(0, mine.span) === says(1, theirs.span) ? [] : [{ kind: 'element', a: mine.span, b: theirs.span, about: 'content', around }];
   if (mine.kind === 'branch' && theirs.kind === 'branch') {
     const [left, right] = [readingText(says, 0, mine), readingText(says, 1, theirs)];
     return left === right && mine.negated === theirs.negated

@@ -17,6 +17,8 @@ export type Piece = {
   /** Index after its last descendant. */
   readonly end: number;
   readonly kind: TemplateNode['kind'];
+  /** As `kind`, but what is shown is one thing, be it a value or content: which of them is often known to its users alone. */
+  readonly role: Exclude<TemplateNode['kind'], 'outlet'>;
   /** What it is: a tag, or who is meant by it; empty where the kind says all. */
   readonly label: string;
   readonly traits: readonly Trait[];
@@ -95,6 +97,7 @@ export function piecesOf(model: Model, component: Component): Pieces {
       parent,
       end: index + 1,
       kind: node.kind,
+      role: node.kind === 'outlet' ? 'text' : node.kind,
       label: labelOf(model, node),
       traits,
       own,

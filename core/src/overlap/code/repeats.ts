@@ -6,7 +6,7 @@ import { type Piece, piecesOf } from './pieces';
 export type Repeated = { readonly places: readonly { readonly component: ComponentId; readonly piece: Piece }[]; readonly weight: number };
 
 /** Lighter stretches are alike because the platform makes them so. */
-const weightLeast = 24;
+const weightLeast = 20;
 const piecesLeast = 5;
 
 /** One name for the structure of each piece and all that is in it: what it is, the names of its attributes, its children. */
@@ -14,7 +14,7 @@ function printsOf(nodes: readonly Piece[], names: Map<string, number>): number[]
   const prints = new Array<number>(nodes.length).fill(-1);
   for (let at = nodes.length - 1; at >= 0; at--) {
     const node = nodes[at] as Piece;
-    const text = `${node.kind}:${node.label}[${node.traits
+    const text = `${node.role}:${node.label}[${node.traits
       .map((trait) => trait.name)
       .sort()
       .join(' ')}](${node.children.map((child) => prints[child]).join(',')})`;

@@ -75,8 +75,8 @@ function featuresOf({ nodes }: Pieces): Map<string, number> {
       .sort()
       .join(' ');
     for (const feature of [
-      `${node.kind}:${node.label}[${names}]`,
-      `${around ? `${around.kind}:${around.label}` : ''}>${node.kind}:${node.label}`,
+      `${node.role}:${node.label}[${names}]`,
+      `${around ? `${around.role}:${around.label}` : ''}>${node.role}:${node.label}`,
     ])
       found.set(feature, (found.get(feature) ?? 0) + 1);
   }
@@ -85,7 +85,7 @@ function featuresOf({ nodes }: Pieces): Map<string, number> {
 
 /** Two that have the same structure to the last attribute, whatever their values. */
 const printOf = ({ pieces, behaviour }: Candidate): string =>
-  `${pieces.nodes.map((node) => `${node.parent}.${node.kind}:${node.label}[${node.traits.map((trait) => trait.name).join(' ')}]`).join('|')} ${[
+  `${pieces.nodes.map((node) => `${node.parent}.${node.role}:${node.label}[${node.traits.map((trait) => trait.name).join(' ')}]`).join('|')} ${[
     ...behaviour,
   ]
     .map(([what, count]) => `${what}×${count}`)
@@ -96,7 +96,7 @@ function candidatesOf(model: Model): Candidate[] {
   return [...model.components.values()].flatMap((component): Candidate[] => {
     if (component.role !== 'component' || component.fileRole !== 'source') return [];
     const pieces = piecesOf(model, component);
-    const kinds = new Set(pieces.nodes.filter((node) => node.kind === 'element' || node.kind === 'use').map((node) => node.label));
+    const kinds = new Set(pieces.nodes.map((node) => `${node.role} ${node.label}`));
     // A label with its input is alike wherever it stands; it takes more to be a thing of one's own.
     if (pieces.nodes.length < 4 || kinds.size < 3) return [];
     const behaviour = behaviourOf(component);
@@ -200,9 +200,14 @@ export function findTwins(model: Model, options: TwinOptions = twinDefaults): Tw
   }
   heads.forEach((group, at) => {
     const [first] = group;
-    for (const other of group.slice(1))
+    for (const [index, other] of group.slice(1).entries())
       if (first && !usesOther(model, first.component, other.component))
-        add(leader[at] ?? at, { a: first.component.id, b: other.component.id, likeness: 1 });
+        add(leader[at] ?? at, {
+          a: first.component.id,
+          b: other.component.id,
+          // Of one structure, they differ in values alone; how much is worth a look at the first few.
+          likeness: index < 3 ? likenessBetween(first, other) : 1,
+        });
   });
   return [...clusters.values()].map(({ members, pairs: own }) => ({
     members: [...members].sort((a, b) => a.localeCompare(b)),

@@ -2,14 +2,15 @@
   import LockPage from './pages/LockPage.svelte';
   import RosterPage from './pages/RosterPage.svelte';
   import TodayPage from './pages/TodayPage.svelte';
-  import { route } from './shell/route.svelte';
 
-  const lockId = $derived(/^\/locks\/(.+)$/.exec(route.path)?.[1]);
+  /** Which page the address asks for: what stands behind its `#`. */
+  let path = $state(location.hash.slice(1));
+  const lockId = $derived(/^\/locks\/(.+)$/.exec(path)?.[1]);
 </script>
 
-<svelte:window onhashchange={() => (route.path = location.hash.slice(1))} />
+<svelte:window onhashchange={() => (path = location.hash.slice(1))} />
 
-{#if route.path === '/roster'}
+{#if path === '/roster'}
   <RosterPage />
 {:else if lockId}
   <LockPage {lockId} />

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { firstShifts } from '@/data/canal';
 import { HintBubble } from '@/parts/HintBubble';
+import { ReliefCorner } from '@/relief/ReliefCorner';
 import { ShiftTable } from '@/roster/ShiftTable';
 import { AppShell } from '@/shell/AppShell';
 import { KeeperContext, type KeeperValue } from '@/shell/keeper';
@@ -22,6 +23,7 @@ export function RosterPage() {
       <KeeperContext value={relief}>
         <ShiftTable shifts={shifts} onSwap={swap} />
       </KeeperContext>
+      <ReliefCorner />
       <LockPage />
     </AppShell>
   );

@@ -3,7 +3,7 @@ import type { Shift } from '@/data/canal';
 import NoteField from './NoteField.vue';
 
 defineProps<{ shift: Shift }>();
-const emit = defineEmits<{ swap: [shiftId: string] }>();
+const emit = defineEmits<{ swap: [shiftId: string]; mark: [] }>();
 </script>
 
 <template>

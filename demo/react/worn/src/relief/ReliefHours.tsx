@@ -1,0 +1,7 @@
+import { ReliefSum } from './ReliefSum';
+
+type Props = { hours: number; word: string };
+
+export function ReliefHours({ hours, word }: Props) {
+  return <ReliefSum hours={hours} word={word} />;
+}
