@@ -17,6 +17,7 @@ const beside: Readonly<Record<string, readonly string[]>> = {
   formats: ['model', 'carve', 'rules', 'triage'],
   triage: ['model', 'rules'],
   fixes: ['model'],
+  figures: ['model', 'tree', 'overlap', 'rules'],
 };
 const packages = new Set([
   '@babel/parser',

@@ -59,6 +59,7 @@ export {
 } from './flow';
 export * from './carve';
 export * from './formats';
+export { type Figures, figuresCsv, figuresOf, type PageFigure, perHundred, type ReuseFigure } from './figures';
 export {
   compareCode,
   type ComparedRow,

@@ -13,6 +13,8 @@ export default [
       route('tree', 'routes/tree.tsx'),
       route('trace', 'routes/trace.tsx'),
       route('findings', 'routes/findings.tsx'),
+      route('overlap', 'routes/overlap.tsx'),
+      route('figures', 'routes/figures.tsx'),
     ]),
   ]),
 ] satisfies RouteConfig;

@@ -8,6 +8,8 @@ import type { Check, Found } from './rule';
 
 export { catalogue, entryOf, type Entry, type RuleId } from './catalogue';
 export { counted, listed } from './sentences';
+export { carriedProps } from './prop-carried';
+export { type SharedValue, sharedValues } from './stores';
 
 function toFinding(check: Check, found: Found): Finding {
   const entry = entryOf(found.rule);

@@ -82,6 +82,14 @@ function longest(carriers: ReadonlyMap<string, Carrier>, from: Carrier, seen: Re
   return [from, ...best];
 }
 
+/** How many props of a project's components are only handed on. */
+export function carriedProps(model: Model): number {
+  return [...model.components.values()].reduce(
+    (sum, component) => sum + (component.role === 'component' && component.fileRole === 'source' ? carriersIn(component, model).length : 0),
+    0,
+  );
+}
+
 /** A value passes unread through two or more components in a row. One finding a chain, at its first carrier. */
 export const propCarried: Rule = {
   inProject: ({ model }) => {

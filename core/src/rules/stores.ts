@@ -109,3 +109,34 @@ export function importedWhole(model: Model): Set<string> {
 }
 
 export const baseName = (path: string): string => (path.split('/').at(-1) ?? '').replace(/\.\w+$/, '');
+
+/** A store or a context of the project with how many components read and how many write it; of a context, take and provide. */
+export type SharedValue = {
+  readonly kind: 'store' | 'context';
+  readonly name: string;
+  readonly file: FilePath;
+  readonly readers: number;
+  readonly writers: number;
+};
+
+/** The stores and contexts of a project, those with the most readers first. */
+export function sharedValues(model: Model): SharedValue[] {
+  const contexts = [...model.contexts.values()].map((context): SharedValue => {
+    const all = [...model.components.values()];
+    const provides = (id: Component['id']): boolean =>
+      (model.usesBy.get(id) ?? []).some((use) => use.target.kind === 'provider' && use.target.context === context.id);
+    return {
+      kind: 'context',
+      name: context.name,
+      file: context.declared.file,
+      readers: all.filter((one) => one.takes.some((take) => take.context === context.id)).length,
+      writers: all.filter((one) => provides(one.id)).length,
+    };
+  });
+  const stores = [...storesOf(model).values()].map(({ file, value, mentions }): SharedValue => {
+    const count = (which: 'read' | 'written'): number =>
+      new Set(mentions.flatMap((one) => (one.mention[which] ? [one.by?.id ?? one.file] : []))).size;
+    return { kind: 'store', name: value.name, file, readers: count('read'), writers: count('written') };
+  });
+  return [...contexts, ...stores].sort((a, b) => b.readers - a.readers || a.name.localeCompare(b.name));
+}

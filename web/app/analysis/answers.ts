@@ -1,7 +1,10 @@
 import type {
   Answer,
+  Comparison,
+  ComponentId,
   Finding,
   FilePath,
+  Merged,
   NameHit,
   Page,
   PlaceCard,
@@ -117,4 +120,41 @@ export type TraceAnswer = {
   /** Who changes what it comes from, in short. */
   readonly writers: readonly { readonly who: string; readonly says: string; readonly kind: string; readonly code: CodeLine }[];
   readonly text: string;
+};
+
+/** A component as it stands among those that are like it. */
+export type AlikeMember = {
+  readonly id: ComponentId;
+  readonly name: string;
+  readonly file: FilePath;
+  readonly framework: string;
+  readonly lines: number;
+  readonly uses: number;
+};
+
+/** Components in groups of likeness; the first of each group is the one that the others are like. */
+export type AlikeAnswer = {
+  readonly groups: readonly {
+    readonly members: readonly AlikeMember[];
+    readonly pairs: readonly { readonly a: ComponentId; readonly b: ComponentId; readonly likeness: number }[];
+    readonly likeness: number;
+  }[];
+  /** How many are like no other. */
+  readonly others: number;
+};
+
+export type ComparedAnswer = {
+  readonly a: AlikeMember;
+  readonly b: AlikeMember;
+  readonly comparison: Comparison;
+  /** Why there is no component in their place, where it cannot be written with certainty. */
+  readonly wrong?: string;
+  readonly merged?: Pick<Merged, 'name' | 'text' | 'props' | 'uses'>;
+  /** All changes as a patch, and those of the uses alone; empty where there are none. */
+  readonly patch: string;
+  readonly usesPatch: string;
+  /** Lines that would go, less those that come. */
+  readonly saved: number;
+  /** Key of the finding that tells of the two. */
+  readonly finding?: string;
 };

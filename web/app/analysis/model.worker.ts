@@ -5,6 +5,9 @@ import {
   type Decisions,
   type FileFacts,
   type FilePath,
+  type Figures,
+  figuresCsv,
+  figuresOf,
   type Finding,
   findingEntries,
   findingsCsv,
@@ -20,6 +23,7 @@ import {
   type Skeleton,
   lineStarts,
   makeWays,
+  type MergeNames,
   isConfig,
   link,
   type Linked,
@@ -51,10 +55,23 @@ import {
 import { expose } from 'comlink';
 import { database, type Origin, type StoredFile } from '../storage/database';
 import { saveProject } from '../storage/projects';
-import type { CardAnswer, Excerpt, FindingView, PageEntry, SearchHit, SubjectEntry, Summary, TraceAnswer, TreeAnswer } from './answers';
+import type {
+  AlikeAnswer,
+  CardAnswer,
+  ComparedAnswer,
+  Excerpt,
+  FindingView,
+  PageEntry,
+  SearchHit,
+  SubjectEntry,
+  Summary,
+  TraceAnswer,
+  TreeAnswer,
+} from './answers';
 import { readAll } from './pool';
 import { cancelledMessage, type ReportProgress } from './progress';
 import { cutExcerpt, cutWhole } from './excerpt';
+import { alikeIn, comparedIn, filesOf, likestPair } from './overlap';
 import { answerTrace, subjectsOf } from './traced';
 import { rowsOf } from './rows';
 import { type Given, takeSources } from './sources';
@@ -76,6 +93,7 @@ type Opened = {
   readonly pages: Map<string, UnfoldedPage>;
   /** The findings with their lines and pages; made at the first question. */
   views?: Promise<readonly FindingView[]>;
+  figures?: Figures;
 };
 
 let opened: Opened | undefined;
@@ -395,6 +413,35 @@ const analyst = {
       case 'json':
         return findingsJson(entries);
     }
+  },
+
+  /** What the project amounts to, and the same as a table. */
+  async figures(projectId: string): Promise<{ readonly figures: Figures; readonly csv: string }> {
+    const held = await ensure(projectId);
+    held.figures ??= figuresOf(held.model, held.findings);
+    return { figures: held.figures, csv: figuresCsv(held.figures) };
+  },
+
+  /** Components that are alike from some likeness on, 0 to 1, in groups. */
+  async alike(projectId: string, from: number): Promise<AlikeAnswer> {
+    const { model } = await ensure(projectId);
+    return alikeIn(model, from);
+  },
+
+  /** The likest pair among the twins that a component is the first of. */
+  async twinsOf(projectId: string, component: ComponentId): Promise<readonly [ComponentId, ComponentId] | undefined> {
+    const { model } = await ensure(projectId);
+    return likestPair(model, component);
+  },
+
+  /** Two components beside each other, and the one that could stand in their place; undefined for one that is not there. */
+  async compared(projectId: string, a: ComponentId, b: ComponentId, names: MergeNames): Promise<ComparedAnswer | undefined> {
+    const held = await ensure(projectId);
+    const texts = new Map<string, string>();
+    for (const file of filesOf(held.model, [a, b])) texts.set(file, await textOf(held, file));
+    const answer = comparedIn(held.model, a, b, names, (file) => texts.get(file));
+    const finding = held.findings.find((one) => one.rule === 'twins' && one.component === a);
+    return answer && { ...answer, ...(finding ? { finding: finding.key } : {}) };
   },
 
   /** Answers a question about a value or an event; undefined where the project has none of that name. */

@@ -14,7 +14,9 @@ export function TopBar({ project, summary, open }: { project: Project; summary: 
         Liana
       </Link>
       <span className="project" title={project.name}>
-        {project.name}{' '}
+        <Link to={`${base}/figures`} title="The project in figures">
+          {project.name}
+        </Link>{' '}
         <small>
           {project.origin.kind === 'plan' && summary.files === 0
             ? '· a plan, no source yet'

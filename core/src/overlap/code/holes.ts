@@ -166,8 +166,10 @@ export function layBeside(model: Model, one: Component, other: Component, texts:
   }
   for (const [at, bt] of alignment.pairs)
     holes.push(...textHoles(a, b, texts, at, bt), ...readingHoles(a.nodes[at] as Piece, b.nodes[bt] as Piece, says));
-  return { a, b, texts, alignment, names, holes: holes.sort((x, y) => (x.a ?? x.b)!.start - (y.a ?? y.b)!.start) };
+  return { a, b, texts, alignment, names, holes: holes.sort((x, y) => startOf(x) - startOf(y)) };
 }
+
+const startOf = ({ a, b }: Hole): number => (a ?? b)?.start ?? 0;
 
 const spans = (a: Piece | undefined, b: Piece | undefined): { readonly a?: Span; readonly b?: Span } => ({
   ...(a ? { a: a.span } : {}),

@@ -15,6 +15,17 @@ export function pathBetween(from: FilePath, to: FilePath): string {
   return way.startsWith('.') ? way : `./${way}`;
 }
 
+const bare = (file: FilePath): string => file.replace(/\.(?:[cm]?[jt]sx?)$/, '').replace(/\/index$/, '');
+
+/** The way to a file as a project's alias writes it, where `known` leads to `to` by one: `@/parts/InfoBubble`. */
+function byAlias(known: string, to: FilePath, wanted: FilePath): string | undefined {
+  const slash = known.indexOf('/');
+  const tail = known.slice(slash + 1);
+  if (known.startsWith('.') || slash < 0 || !bare(to).endsWith(bare(tail))) return undefined;
+  const root = bare(to).slice(0, -bare(tail).length);
+  return bare(wanted).startsWith(root) ? `${known.slice(0, slash + 1)}${bare(wanted).slice(root.length)}` : undefined;
+}
+
 type Statement = {
   readonly start: number;
   readonly end: number;
@@ -47,8 +58,15 @@ function statementsOf(text: string): Statement[] {
 const isDefault = (model: Model, { file, facts }: Component): boolean =>
   facts.form === 'file' || (model.files.get(file)?.exports.some((one) => one.exported === 'default' && one.local === facts.local) ?? false);
 
-function statementFor(model: Model, component: Component, file: FilePath, local: string, indent: string): string {
-  const way = pathBetween(file, component.file);
+function statementFor(
+  model: Model,
+  component: Component,
+  file: FilePath,
+  local: string,
+  like: Statement & { readonly to: FilePath },
+): string {
+  const way = byAlias(like.from, like.to, component.file) ?? pathBetween(file, component.file);
+  const indent = /^\s*/.exec(like.text)?.[0] ?? '';
   const what = isDefault(model, component) ? local : local === component.name ? `{ ${local} }` : `{ ${component.name} as ${local} }`;
   return `${indent}import ${what} from '${way}';\n`;
 }
@@ -84,8 +102,7 @@ function replaceImport(model: Model, gone: Component, kept: Component, { file, t
   const tag = known ?? kept.name;
   const theirs = statements.find((one) => one.names.some((name) => meaning(name) === gone.id));
   if (!theirs) return { edits: known === undefined && file !== gone.file ? [] : [], tag };
-  const indent = /^\s*/.exec(theirs.text)?.[0] ?? '';
-  const added = known === undefined ? statementFor(model, kept, file, tag, indent) : '';
+  const added = known === undefined ? statementFor(model, kept, file, tag, { ...theirs, to: gone.file }) : '';
   const local = theirs.names.find((name) => meaning(name) === gone.id) ?? '';
   const rest =
     theirs.names.length > 1

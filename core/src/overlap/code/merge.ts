@@ -393,6 +393,12 @@ function useEdits(work: Work, use: Use, text: string, tag: string): TextEdit[] {
   return edits;
 }
 
+/** A component's own text, from the line on of whatever is changed before it: the type of its props. */
+function withTypes(text: string, span: Span, puts: readonly Put[]): Span {
+  const start = Math.min(span.start, ...puts.map((put) => put.start));
+  return { start: text.lastIndexOf('\n', start - 1) + 1, end: span.end };
+}
+
 /** The whole of a component's declaration with its export and the line it ends. */
 function declarationSpan(text: string, { facts }: Component): Span {
   let { start, end } = facts.span;
@@ -471,11 +477,15 @@ function merge(
     for (const use of all) edits.push(...useEdits(work, use, text, named.tag));
   }
   edits.push(removalOf(model, other, texts[1]));
-  const text = made(texts[0], puts);
-  const shift = text.length - texts[0].length;
-  const span =
-    one.facts.form === 'file' ? { start: 0, end: text.length } : { start: one.facts.span.start, end: one.facts.span.end + shift };
-  return { name: one.name, text: text.slice(span.start, span.end), props: work.props, edits, uses: uses.length };
+  // Throws where the differences lie within each other.
+  made(texts[0], puts);
+  const span = one.facts.form === 'file' ? { start: 0, end: texts[0].length } : withTypes(texts[0], one.facts.span, puts);
+  const own = puts.filter((put) => put.start >= span.start && put.end <= span.end);
+  const text = made(
+    texts[0].slice(span.start, span.end),
+    own.map((put) => ({ start: put.start - span.start, end: put.end - span.start, text: put.text })),
+  );
+  return { name: one.name, text, props: work.props, edits, uses: uses.length };
 }
 
 /**

@@ -18,12 +18,14 @@ type Props = {
   place: { readonly pageId: string; readonly place: number } | undefined;
   /** The link to its trace, where there is one. */
   traceTo: string | undefined;
+  /** The link to the comparison with its twin, where there is one. */
+  compareTo: string | undefined;
   onMark: (state: MarkState | undefined, reason: string) => void;
   onRule: (setting: RuleSetting | undefined) => void;
 };
 
 /** One finding: what is wrong, what comes of it, the evidence rung by rung, and what to do. */
-export function FindingDetail({ told, code, patch, setting, projectId, place, traceTo, onMark, onRule }: Props) {
+export function FindingDetail({ told, code, patch, setting, projectId, place, traceTo, compareTo, onMark, onRule }: Props) {
   const { finding } = told;
   const { places } = finding.touches;
   const trace = useTraceName(projectId, place?.pageId);
@@ -57,7 +59,7 @@ export function FindingDetail({ told, code, patch, setting, projectId, place, tr
         {place && (
           <Button
             component={Link}
-            variant="contained"
+            variant={compareTo === undefined ? 'contained' : 'outlined'}
             to={`/projects/${projectId}/tree?page=${encodeURIComponent(place.pageId)}&at=${place.place}`}
           >
             See in tree
@@ -66,6 +68,11 @@ export function FindingDetail({ told, code, patch, setting, projectId, place, tr
         {traceTo !== undefined && (
           <Button component={Link} variant="outlined" to={traceTo}>
             Trace it
+          </Button>
+        )}
+        {compareTo !== undefined && (
+          <Button component={Link} variant="contained" to={compareTo}>
+            Compare them
           </Button>
         )}
         <Button component={Link} variant="outlined" to={`/help/${finding.rule}`}>

@@ -75,8 +75,7 @@ export function FindingsControls({ state, told, fitting, shown, gone, onChange, 
             onClick={() => toggle(severity)}
           >
             <SeverityMark severity={severity} />
-            {counted(count, severity === 'tidy' ? 'thing' : severity)}
-            {severity === 'tidy' ? ' to tidy' : ''}
+            {severity === 'tidy' ? `${count.toLocaleString('en')} to tidy` : counted(count, severity)}
           </button>
         );
       })}
@@ -142,8 +141,11 @@ export function FindingsControls({ state, told, fitting, shown, gone, onChange, 
             </option>
           ))}
         </Choice>
+        <Link to="../overlap" relative="path" style={{ color: 'inherit' }}>
+          By likeness
+        </Link>
         <Link to="/help" style={{ color: 'inherit' }}>
-          What Liana finds
+          All rules
         </Link>
       </span>
     </div>

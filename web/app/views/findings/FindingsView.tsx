@@ -11,6 +11,7 @@ import { loadLooks, loadPlan } from '../../storage/plans';
 import { SeverityMark } from '../../theme/Glyph';
 import { download, fileName } from '../carve/download';
 import { exportPlan } from '../carve/exports';
+import { comparisonLink } from '../overlap/state';
 import { FindingDetail } from './FindingDetail';
 import { type ExportForm, FindingsControls } from './FindingsControls';
 import { fittingFindings, linesOf, parseFindingsState, stateWords, type Told, toldFindings, withFindings } from './state';
@@ -25,6 +26,8 @@ type Props = {
   patch: string;
   place: { readonly pageId: string; readonly place: number } | undefined;
   trace: string | undefined;
+  /** The first two of components that are alike. */
+  twin: readonly [string, string] | undefined;
 };
 
 /** Places that could not be parsed: what the findings do not speak of. */
@@ -48,12 +51,14 @@ function Problems({ problems }: Pick<Summary, 'problems'>) {
 }
 
 function touchWords(finding: FindingView): string {
+  const [goes] = finding.goes ?? [];
+  if (goes && finding.severity === 'tidy') return counted(goes.count, goes.what);
   if (finding.pages.length > 0) return counted(finding.pages.length, 'page');
   return finding.touches.places > 0 ? counted(finding.touches.places, 'place') : '';
 }
 
 /** What is wrong or superfluous, each with its evidence, to be worked through. */
-export function FindingsView({ project, summary, findings, triage, chosen, code, patch, place, trace }: Props) {
+export function FindingsView({ project, summary, findings, triage, chosen, code, patch, place, trace, twin }: Props) {
   const scroll = useRef<HTMLDivElement>(null);
   const navigate = useNavigate();
   const fetcher = useFetcher();
@@ -241,6 +246,7 @@ export function FindingsView({ project, summary, findings, triage, chosen, code,
                 projectId={project.id}
                 place={place}
                 traceTo={trace}
+                compareTo={twin && comparisonLink(project.id, twin[0], twin[1])}
                 onMark={(to, reason) => mark(chosen.key, to, reason)}
                 onRule={(setting) => setRule(chosen.rule, setting)}
               />

@@ -1,0 +1,239 @@
+import Button from '@mui/material/Button';
+import { type ComparedRow, counted } from '@liana/core';
+import { Fragment } from 'react';
+import { Link, useFetcher } from 'react-router';
+import type { AlikeMember, ComparedAnswer } from '../../analysis/answers';
+import { useTell } from '../../parts/Notices';
+import { useUrlParams } from '../../parts/useUrlParams';
+import { download, fileName } from '../carve/download';
+
+type Props = { readonly project: { readonly id: string; readonly name: string }; readonly compared: ComparedAnswer };
+
+type Side = 'a' | 'b';
+
+/** A line of code with what differs in it marked. */
+function MarkedLine({ line }: { line: NonNullable<ComparedRow[Side]> }) {
+  const parts: { text: string; marked: boolean }[] = [];
+  let from = 0;
+  for (const { start, end } of [...line.marks].sort((x, y) => x.start - y.start || y.end - x.end)) {
+    if (end <= from) continue;
+    parts.push(
+      { text: line.text.slice(from, Math.max(from, start)), marked: false },
+      { text: line.text.slice(Math.max(from, start), end), marked: true },
+    );
+    from = end;
+  }
+  parts.push({ text: line.text.slice(from), marked: false });
+  return parts.map((part, index) => (part.marked ? <mark key={index}>{part.text}</mark> : <Fragment key={index}>{part.text}</Fragment>));
+}
+
+function Cell({ row, side }: { row: ComparedRow; side: Side }) {
+  const line = row[side];
+  const differs = row.holes.length > 0 || !row.a || !row.b;
+  return (
+    <td className={differs ? 'hole' : 'same'}>
+      {line && (
+        <>
+          <span className="number">{line.line}</span>
+          <code>
+            <MarkedLine line={line} />
+          </code>
+        </>
+      )}
+    </td>
+  );
+}
+
+const heading = (one: AlikeMember): string => `${one.file}, ${counted(one.lines, 'line')}, ${counted(one.uses, 'use')}`;
+
+/** Two components row by row, and beneath them the one that could stand in their place. */
+export function ComparisonView({ project, compared }: Props) {
+  const { a, b, comparison, merged, wrong, patch, usesPatch, saved, finding } = compared;
+  const tell = useTell();
+  const fetcher = useFetcher();
+  const kinds = [...new Set(comparison.holes.map((hole) => hole.kind))];
+  const copy = async (): Promise<void> => {
+    await navigator.clipboard.writeText(patch);
+    tell('The patch is on the clipboard.');
+  };
+  const accept = (): void => {
+    void fetcher.submit(
+      { about: 'finding', key: finding ?? '', state: 'accepted', reason: 'Both are meant to be' },
+      { method: 'post', action: `/projects/${project.id}/findings` },
+    );
+    tell('Accepted: both are meant to be.', {
+      label: 'Undo',
+      run: () =>
+        void fetcher.submit(
+          { about: 'finding', key: finding ?? '', state: '', reason: '' },
+          { method: 'post', action: `/projects/${project.id}/findings` },
+        ),
+    });
+  };
+  return (
+    <>
+      <div className="controls">
+        <b>Twins</b>
+        <span>
+          {a.name} · {b.name}
+        </span>
+        <Link to={`/projects/${project.id}/overlap`} style={{ color: 'inherit' }}>
+          All by likeness
+        </Link>
+        {finding !== undefined && (
+          <Link to={`/projects/${project.id}/findings?finding=${encodeURIComponent(finding)}`} style={{ color: 'inherit' }}>
+            The finding
+          </Link>
+        )}
+        <span className="findings-more">
+          used in {counted(a.uses + b.uses, 'place')}
+          {merged && saved > 0 ? ` · ${counted(saved, 'line')} would go` : ''}
+        </span>
+      </div>
+      <div className="overlap-area">
+        <section className="sheet overlap-rows" aria-label="Both, row by row" tabIndex={0}>
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">
+                  <b>{a.name}</b> <small>{heading(a)}</small>
+                </th>
+                <th scope="col" className="alike">
+                  {Math.round(100 * comparison.likeness)} % alike
+                </th>
+                <th scope="col">
+                  <b>{b.name}</b> <small>{heading(b)}</small>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {comparison.rows.map((row, index) => (
+                <tr key={index}>
+                  <Cell row={row} side="a" />
+                  <td className="becomes">{[...new Set(row.becomes)].join(', ')}</td>
+                  <Cell row={row} side="b" />
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {comparison.holes.length === 0 && <p className="empty-note">Their markup differs in names alone.</p>}
+        </section>
+        <section className="card detail" aria-label="One in their place">
+          <h2>One in their place</h2>
+          {wrong !== undefined && (
+            <p>
+              It cannot be written with certainty. {wrong} What differs: {kinds.length > 0 ? kinds.join(', ') : 'names alone'}.
+            </p>
+          )}
+          {merged && (
+            <>
+              {merged.props.length > 0 && <PropNames props={merged.props} />}
+              <pre className="diff plain" tabIndex={0} aria-label="The merged component">
+                <Marked text={merged.text} names={merged.props.map((prop) => prop.name)} />
+              </pre>
+            </>
+          )}
+        </section>
+        <section className="card detail" aria-label="Each use, rewritten">
+          <h2>Each use, rewritten</h2>
+          {merged && merged.uses === 0 && <p>Nothing uses {b.name}; it can go as it is.</p>}
+          {usesPatch !== '' && <Diff text={usesPatch} />}
+          {merged && (
+            <p className="row-of-controls">
+              <Button
+                size="small"
+                variant="contained"
+                onClick={() => download(`${fileName(project.name)}-${a.name}-${b.name}.patch`, [patch], 'text/x-diff')}
+              >
+                Save as patch
+              </Button>
+              <Button size="small" variant="outlined" onClick={() => void copy()}>
+                Copy the patch
+              </Button>
+              {finding !== undefined && (
+                <Button size="small" variant="outlined" onClick={accept}>
+                  Accept both
+                </Button>
+              )}
+            </p>
+          )}
+        </section>
+      </div>
+    </>
+  );
+}
+
+/** The names of the new props, to be called otherwise; they stand in the URL. */
+function PropNames({ props }: { props: NonNullable<ComparedAnswer['merged']>['props'] }) {
+  const [, change] = useUrlParams();
+  return (
+    <table className="new-props">
+      <thead>
+        <tr>
+          <th scope="col">New prop</th>
+          <th scope="col">The first</th>
+          <th scope="col">The second</th>
+        </tr>
+      </thead>
+      <tbody>
+        {props.map((prop) => (
+          <tr key={prop.key}>
+            <td>
+              <input
+                aria-label={`Name of the prop for the ${prop.kind}`}
+                defaultValue={prop.name}
+                key={prop.name}
+                onBlur={(event) => {
+                  const { value } = event.currentTarget;
+                  if (value === prop.name) return;
+                  change((before) => {
+                    const next = new URLSearchParams(before);
+                    if (value === '') next.delete(`name.${prop.key}`);
+                    else next.set(`name.${prop.key}`, value);
+                    return next;
+                  });
+                }}
+                onKeyDown={(event) => {
+                  if (event.key === 'Enter') event.currentTarget.blur();
+                }}
+              />
+            </td>
+            <td>
+              <code>{prop.fallback}</code>
+            </td>
+            <td>
+              <code>{prop.given === '' ? 'as it is given' : prop.given}</code>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** A text in which some names are marked, as whole words. */
+function Marked({ text, names }: { text: string; names: readonly string[] }) {
+  if (names.length === 0) return text;
+  const pattern = new RegExp(`(?<![\\w$.])(${names.map((name) => name.replace(/\$/g, '\\$')).join('|')})(?![\\w$])`, 'g');
+  const parts = text.split(pattern);
+  return parts.map((part, index) => (index % 2 === 1 ? <mark key={index}>{part}</mark> : <Fragment key={index}>{part}</Fragment>));
+}
+
+function Diff({ text }: { text: string }) {
+  const lines = text
+    .trimEnd()
+    .split('\n')
+    .filter((line) => !/^(?:---|===|@@|\\ No newline)/.test(line));
+  const kindOf = (line: string): string =>
+    line.startsWith('+++ ') ? 'where' : line.startsWith('+') ? 'added' : line.startsWith('-') ? 'gone' : '';
+  return (
+    <pre className="diff" tabIndex={0} aria-label="Changes of the uses">
+      {lines.map((line, index) => (
+        <span key={`${index} ${line}`} className={kindOf(line)}>
+          {line.startsWith('+++ ') ? line.slice(6) : line}
+          {'\n'}
+        </span>
+      ))}
+    </pre>
+  );
+}
