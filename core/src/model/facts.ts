@@ -437,6 +437,8 @@ export type TemplateNode =
       readonly only?: true;
       /** What shows where no content is given. */
       readonly fallback?: readonly TemplateNode[];
+      /** A constant text shows where no content is given. */
+      readonly fallbackText?: true;
     }
   | { readonly kind: 'text'; readonly readings: readonly Reading[]; readonly span: Span }
   | {

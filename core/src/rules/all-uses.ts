@@ -7,12 +7,31 @@ export function ownComponents(model: Model): Component[] {
   return [...model.components.values()].filter((one) => one.role === 'component' && one.fileRole === 'source' && !one.isPublic);
 }
 
+const keptValues = new WeakMap<Model, ReadonlySet<string>>();
+
+/** Components that some code of a component or a hook holds as a value: it may render them with whatever it likes. */
+function asValues(model: Model): ReadonlySet<string> {
+  const known = keptValues.get(model);
+  if (known) return known;
+  const found = new Set<string>();
+  for (const facts of model.files.values())
+    for (const body of [...facts.components, ...facts.shared.filter((one) => one.kind === 'hook'), ...(facts.module ? [facts.module] : [])])
+      for (const value of body.values) {
+        if (value.kind !== 'module' || value.source === undefined || !/^[A-Z]/.test(value.source)) continue;
+        const meant = model.named(facts.file, value.source);
+        if (meant.kind === 'component') found.add(meant.id);
+      }
+  keptValues.set(model, found);
+  return found;
+}
+
 /**
  * The uses of a component where all of them and all that they give can be seen; undefined where it
  * is handed on as a value, wrapped, cloned, spread over, or used by nothing.
  */
 export function allUses({ model, usesOf }: Check, component: Component): readonly KnownUse[] | undefined {
   const known = usesOf(component.id);
+  if (asValues(model).has(component.id)) return undefined;
   if (known.length === 0 || component.facts.wrappedBy.length > 0) return undefined;
   const all = (model.usesOf.get(component.id) ?? []).filter((use) => model.components.get(use.owner)?.fileRole === 'source');
   const isSeen = (one: KnownUse): boolean => isPlain(one.use.node) && !one.inContentOfCloner && !one.owner.facts.clones;

@@ -21,7 +21,7 @@ export const redundant = {
     severity: 'tidy',
     about: 'redundant abstraction',
     title: 'The same markup in several places',
-    message: ({ count, places, first }) => `${first} and ${places} have the same ${count} lines of markup.`,
+    message: ({ count, places, first }) => `${first} and ${places} have ${count} lines of markup in common.`,
     consequence: ({ times }) => `It stands ${times} times, and each change of it has to be made as often.`,
     fix: ({ holes, name }) => `Take it out into a component ${name}${holes}.`,
     help: {

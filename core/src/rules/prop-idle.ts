@@ -8,9 +8,9 @@ import { listed } from './sentences';
 import type { Found, Rule } from './rule';
 
 /** Slots and events have rules of their own; names that begin with a line are left unread on purpose. */
-const isOfOtherRule = (prop: ContractProp): boolean =>
+const isOfOtherRule = (prop: ContractProp, isOlder: boolean): boolean =>
   prop.kind === 'slot' ||
-  prop.kind === 'two-way' ||
+  (prop.kind === 'two-way' && !isOlder) ||
   prop.name === 'children' ||
   prop.name === 'key' ||
   prop.name === 'ref' ||
@@ -24,7 +24,8 @@ const idleProps = remembered((component: Component): readonly ContractProp[] => 
   const index = indexOf(facts);
   const hasRest = facts.values.some((one) => one.kind === 'rest') || facts.openness !== 'closed';
   return [...contract.props.values()].filter((prop) => {
-    if (isOfOtherRule(prop) || prop.mixed || prop.declared.file !== component.file) return false;
+    // In the older way of Svelte each prop may be bound both ways.
+    if (isOfOtherRule(prop, facts.followsAssignment ?? false) || prop.mixed || prop.declared.file !== component.file) return false;
     const at = index.props.get(prop.name);
     // What is not taken by its name may be among the rest.
     if (at === undefined) return !hasRest && !prop.taken && component.framework === 'react' && contract.openness === 'closed';

@@ -31,7 +31,9 @@ function unusedIn(check: Check, component: Component): Found[] {
   if (!uses) return [];
   const { contract } = component;
   return [...contract.props.values()].flatMap((prop): Found[] => {
-    if (prop.kind !== 'value' || prop.mixed || isAddress(prop.name) || !isRead(component, prop)) return [];
+    // In the older way of Svelte each prop may be bound both ways.
+    const isValue = prop.kind === 'value' || (prop.kind === 'two-way' && component.facts.followsAssignment);
+    if (!isValue || prop.mixed || isAddress(prop.name) || !isRead(component, prop)) return [];
     // What is read as if it were always given is more than too much.
     if (demandsOf(component).some((one) => one.prop.name === prop.name)) return [];
     if (uses.some((known) => speltBindings(known).some((one) => one.declared === prop.name))) return [];

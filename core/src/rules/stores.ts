@@ -51,7 +51,11 @@ const mentionsIn = remembered((body: Body): ReadonlyMap<number, Mention> => {
       for (const spread of node.spreads) read(spread.readings);
       for (const binding of node.bindings) {
         read(binding.readings);
-        if (binding.direction === 'two-way') for (const reading of binding.readings) of(reading.value).otherwise = true;
+        if (binding.direction !== 'two-way') continue;
+        // A field shows it and writes it; what a component does with it is for that to say.
+        for (const reading of binding.readings)
+          if (node.kind === 'element') of(reading.value).written ??= reading.span;
+          else of(reading.value).otherwise = true;
       }
     }
   });

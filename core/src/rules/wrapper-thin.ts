@@ -12,7 +12,13 @@ const given = new Set(['prop', 'rest', 'props', 'handed']);
 /** The only use that a component's markup is made of. */
 function onlyUse(template: readonly TemplateNode[]): TemplateUse | undefined {
   const [node, ...more] = template.filter((one) => one.kind !== 'text' || one.readings.length > 0);
-  return node?.kind === 'use' && more.length === 0 && node.tag !== '' && node.key.kind === 'none' && !node.ref ? node : undefined;
+  return node?.kind === 'use' &&
+    more.length === 0 &&
+    node.tag !== '' &&
+    (node.key.kind === 'none' || node.key.kind === 'spread') &&
+    !node.ref
+    ? node
+    : undefined;
 }
 
 /** Content that is the component's own content, placed again. */

@@ -12,7 +12,7 @@ export function slotsOf(template: readonly TemplateNode[]): SlotFact[] {
     slots.set(node.slot, {
       name: node.slot,
       span: known?.span ?? node.span,
-      fallback: (known?.fallback ?? false) || (node.fallback?.length ?? 0) > 0,
+      fallback: (known?.fallback ?? false) || (node.fallback?.length ?? 0) > 0 || node.fallbackText === true,
       hands: (known?.hands ?? false) || node.hands.length > 0,
     });
   });

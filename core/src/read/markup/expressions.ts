@@ -96,6 +96,7 @@ export function outlet(
   bindings: readonly Binding[],
   spreads: readonly SpreadFact[],
   fallback: readonly TemplateNode[],
+  hasText: boolean,
 ): TemplateNode {
   const hands = [
     ...bindings.flatMap((binding) =>
@@ -114,6 +115,7 @@ export function outlet(
     hands: bindings.length > 0 || spreads.length > 0 ? [hands] : [],
     ...(spreads.length === 0 && bindings.every((one) => /^[\w-]+$/.test(one.name)) ? { names: bindings.map((one) => one.name) } : {}),
     ...(fallback.length > 0 ? { fallback } : {}),
+    ...(hasText ? { fallbackText: true as const } : {}),
   };
 }
 

@@ -242,7 +242,8 @@ function snippetGiven(markup: SvelteMarkup, node: AST.SnippetBlock, scope: Scope
 function readSlot(markup: SvelteMarkup, node: AST.SlotElement, scope: Scope): TemplateNode {
   const rest = node.attributes.filter((one) => !(one.type === 'Attribute' && (one.name === 'name' || one.name === 'slot')));
   const { bindings, spreads } = readAttributes(markup, { ...node, attributes: rest }, scope, false);
-  return outlet(slotKey(textOf(node, 'name')), rangeOf(node), bindings, spreads, readFragment(markup, node.fragment.nodes, scope));
+  const hasText = node.fragment.nodes.some((one) => one.type === 'Text' && one.data.trim() !== '');
+  return outlet(slotKey(textOf(node, 'name')), rangeOf(node), bindings, spreads, readFragment(markup, node.fragment.nodes, scope), hasText);
 }
 
 /** The text of an attribute that is written out. */

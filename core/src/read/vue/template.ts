@@ -222,7 +222,7 @@ function readOutlet(markup: VueMarkup, node: ElementNode, scope: Scope): Templat
     scope,
     false,
   );
-  return outlet(slot, spanOf(node), bindings, spreads, readChildren(markup, node.children, scope));
+  return outlet(slot, spanOf(node), bindings, spreads, readChildren(markup, node.children, scope), hasText(node));
 }
 
 function nameOf(prop: AttributeNode | DirectiveNode): string | undefined {

@@ -1,5 +1,6 @@
 import { type SubjectKind } from '@liana/core';
 import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { Link } from 'react-router';
 import type { SubjectEntry, Summary } from '../../analysis/answers';
 import { subjectColour } from './colours';
@@ -23,7 +24,8 @@ const groups: readonly { readonly kinds: readonly SubjectKind[]; readonly title:
 
 /** What a trace may start from, where nothing is chosen yet. */
 export function SubjectList({ projectId, summary, page, subjects, missing }: Props) {
-  const [filter, setFilter] = useState('');
+  const [params] = useSearchParams();
+  const [filter, setFilter] = useState(params.get('find') ?? '');
   const shown = useMemo(() => {
     const asked = filter.trim().toLowerCase();
     return subjects.filter((one) => asked === '' || one.name.toLowerCase().includes(asked) || one.home.toLowerCase().includes(asked));
