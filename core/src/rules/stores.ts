@@ -102,6 +102,14 @@ export function storesOf(model: Model): Map<string, Store> {
     for (const shared of facts.shared) if (shared.kind === 'hook') note(facts.file, shared, false);
     if (facts.module) note(facts.file, facts.module, true);
   }
+  // A file that imports a store and is not seen to do anything with it may do whatever it likes.
+  for (const facts of model.files.values())
+    for (const one of facts.imports) {
+      const meant = one.typeOnly ? undefined : model.named(facts.file, one.local);
+      const store = meant?.kind === 'value' ? stores.get(`${meant.file} ${meant.name}`) : undefined;
+      if (store && !store.mentions.some((mention) => mention.file === facts.file))
+        store.mentions.push({ file: facts.file, mention: { otherwise: true } });
+    }
   return stores;
 }
 
