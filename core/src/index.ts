@@ -61,6 +61,7 @@ export * from './carve';
 export * from './formats';
 export { type Figures, figuresCsv, figuresOf, type PageFigure, perHundred, type ReuseFigure } from './figures';
 export {
+  comparable,
   compareCode,
   type ComparedRow,
   type Comparison,

@@ -4,7 +4,7 @@ export { likeness, type Shape, shapeOf } from './page/likeness';
 export { elementChildren, elementCount, isElement, isWithin, type MarkupNode, type MarkupTree, spaceLabel, textLabel } from './page/tree';
 export { type Piece, type Pieces, piecesOf, type Trait } from './code/pieces';
 export { type Alignment, alignPieces, type Difference } from './code/align';
-export { findTwins, type TwinCluster, type TwinOptions, twinDefaults, likenessOf, type TwinPair } from './code/twins';
+export { comparable, findTwins, type TwinCluster, type TwinOptions, twinDefaults, likenessOf, type TwinPair } from './code/twins';
 export { findRepeats, type Repeated } from './code/repeats';
 export { compareCode, type Comparison, type ComparedRow, type Hole, type HoleKind } from './code/compare';
 export { mergeTwins, type Merged, type MergeNames } from './code/merge';

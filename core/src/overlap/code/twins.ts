@@ -123,6 +123,13 @@ export function likenessOf(model: Model, a: Component, b: Component): number {
   return likenessBetween(make(a), make(b));
 }
 
+/** The components of a project that are large enough to be told as twins of others. */
+export function comparable(model: Model, options: Pick<TwinOptions, 'sizeLeast'> = {}): ReadonlySet<ComponentId> {
+  const all = candidatesOf(model);
+  const floor = options.sizeLeast ?? sizeFloor(all);
+  return new Set(all.filter((one) => one.size >= floor).map((one) => one.component.id));
+}
+
 /** One renders the other: what they share, it shows through it. */
 const usesOther = (model: Model, a: Component, b: Component): boolean =>
   [a, b].some((one) =>
