@@ -14,6 +14,7 @@ import {
   relink,
   type Spot,
   strandsOf,
+  surveyOverlap,
   type CheckKeep,
   newCheckKeep,
   traceOf,
@@ -139,6 +140,23 @@ for (let warm = 0; warm < 3; warm++) edit(medium, facts, linked, keep);
 const edited = least(() => edit(medium, facts, linked, keep), 9);
 rows.push(['edit ÷ whole, 2000 components', ratio(edited / (wholes.get(medium) ?? 1)), '≤ 0.05', `${(edited * 1000).toFixed(0)} ms`]);
 rows.push(['8000 ÷ 1000 components, whole', ratio((wholes.get(large) ?? 0) / (wholes.get(thousand) ?? 1)), '≤ 9', '']);
+
+/** Overlap alone, on a model of its own: what components have in common is kept with them. */
+function overlapOf(application: Application): number {
+  const read = readAll(application);
+  return Math.min(
+    ...Array.from({ length: 4 }, () => {
+      const fresh = link(read, application.configs);
+      return seconds(() => void surveyOverlap(fresh, {}));
+    }),
+  );
+}
+
+const floorOf = (application: Application): number => least(() => parseAll(application), 3);
+const overlaps = [thousand, medium, large].map(overlapOf);
+const [overThousand = 0, overMedium = 0, overLarge = 0] = overlaps;
+rows.push(['overlap ÷ floor, 2000 components', ratio(overMedium / floorOf(medium)), '≤ 0.5', `${(overMedium * 1000).toFixed(0)} ms`]);
+rows.push(['overlap, 8000 ÷ 1000 components', ratio(overLarge / overThousand), 'near 8', `${(overLarge * 1000).toFixed(0)} ms`]);
 
 const model = linked;
 const [page] = model.pages;

@@ -82,6 +82,7 @@ export {
   mergeTwins,
   type Repeated,
   shapeOf,
+  surveyOverlap,
   type TwinCluster,
   twinDefaults,
   type TwinOptions,

@@ -8,3 +8,4 @@ export { comparable, findTwins, type TwinCluster, type TwinOptions, twinDefaults
 export { findRepeats, type Repeated } from './code/repeats';
 export { compareCode, type Comparison, type ComparedRow, type Hole, type HoleKind } from './code/compare';
 export { mergeTwins, type Merged, type MergeNames } from './code/merge';
+export { type Overlap, type OverlapKeep, surveyOverlap } from './code/survey';

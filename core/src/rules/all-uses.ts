@@ -1,5 +1,7 @@
 import { isPlain, type KnownUse } from '../flow';
+import type { BodyFacts } from '../model/facts';
 import type { Component, Model } from '../model/model';
+import { remembered } from './remembered';
 import type { Check } from './rule';
 
 /** Components of the application's own source that a user may change freely: no stand-ins, no library surface. */
@@ -9,6 +11,13 @@ export function ownComponents(model: Model): Component[] {
 
 const keptValues = new WeakMap<Model, ReadonlySet<string>>();
 
+/** Names of the module, as components have them, that a body holds as values. */
+const heldNames = remembered((body: BodyFacts): readonly string[] =>
+  body.values.flatMap((value) =>
+    value.kind === 'module' && value.source !== undefined && /^[A-Z]/.test(value.source) ? [value.source] : [],
+  ),
+);
+
 /** Components that some code of a component or a hook holds as a value: it may render them with whatever it likes. */
 function asValues(model: Model): ReadonlySet<string> {
   const known = keptValues.get(model);
@@ -16,9 +25,8 @@ function asValues(model: Model): ReadonlySet<string> {
   const found = new Set<string>();
   for (const facts of model.files.values())
     for (const body of [...facts.components, ...facts.shared.filter((one) => one.kind === 'hook'), ...(facts.module ? [facts.module] : [])])
-      for (const value of body.values) {
-        if (value.kind !== 'module' || value.source === undefined || !/^[A-Z]/.test(value.source)) continue;
-        const meant = model.named(facts.file, value.source);
+      for (const name of heldNames(body)) {
+        const meant = model.named(facts.file, name);
         if (meant.kind === 'component') found.add(meant.id);
       }
   keptValues.set(model, found);
@@ -29,7 +37,17 @@ function asValues(model: Model): ReadonlySet<string> {
  * The uses of a component where all of them and all that they give can be seen; undefined where it
  * is handed on as a value, wrapped, cloned, spread over, or used by nothing.
  */
-export function allUses({ model, usesOf }: Check, component: Component): readonly KnownUse[] | undefined {
+export function allUses(check: Check, component: Component): readonly KnownUse[] | undefined {
+  const kept = keptUses.get(check) ?? new Map<Component, readonly KnownUse[] | undefined>();
+  keptUses.set(check, kept);
+  if (!kept.has(component)) kept.set(component, findUses(check, component));
+  return kept.get(component);
+}
+
+/** Several rules ask for the same uses. */
+const keptUses = new WeakMap<Check, Map<Component, readonly KnownUse[] | undefined>>();
+
+function findUses({ model, usesOf }: Check, component: Component): readonly KnownUse[] | undefined {
   const known = usesOf(component.id);
   if (asValues(model).has(component.id)) return undefined;
   if (known.length === 0 || component.facts.wrappedBy.length > 0) return undefined;

@@ -86,9 +86,10 @@ export const componentIdle: Rule = {
   inProject: ({ model }) => {
     if (!model.pages.some((page) => page.reach === 'whole')) return [];
     const live = reached(model);
+    const unreached = ownComponents(model).filter((one) => !live.has(one.id));
+    if (unreached.length === 0) return [];
     const known = mentioned(model);
     const isWhole = importedWhole(model);
-    const unreached = ownComponents(model).filter((one) => !live.has(one.id));
     const idle = new Set(unreached.map((one) => one.id));
     return unreached.flatMap((component): Found[] => {
       if (known.has(component.id) || isWhole(component) || !isOffered(model, component) || byName.test(component.file)) return [];

@@ -2,6 +2,7 @@ import { type KnownUse, knownUses } from '../flow';
 import { type Finding, goneWeight, severities } from '../model/finding';
 import type { Component, Model, Use } from '../model/model';
 import { entryOf } from './catalogue';
+import { type OverlapKeep, surveyOverlap } from '../overlap';
 import { surveyPages, type SurveyKeep } from './pages';
 import { rules } from './registry';
 import type { Check, Found } from './rule';
@@ -46,6 +47,7 @@ function withUniqueKeys(findings: readonly Finding[]): Finding[] {
 /** What an earlier check found out, to be used again where nothing it was found from has changed. */
 export type CheckKeep = {
   readonly pages: SurveyKeep;
+  readonly overlap: OverlapKeep;
   readonly known: WeakMap<Use, KnownUse>;
   readonly inComponents: WeakMap<Component, readonly Found[]>;
   readonly ofUses: WeakMap<KnownUse, readonly Found[]>;
@@ -53,7 +55,7 @@ export type CheckKeep = {
 
 /** Nothing kept yet. */
 export function newCheckKeep(): CheckKeep {
-  return { pages: new Map(), known: new WeakMap(), inComponents: new WeakMap(), ofUses: new WeakMap() };
+  return { overlap: {}, pages: new Map(), known: new WeakMap(), inComponents: new WeakMap(), ofUses: new WeakMap() };
 }
 
 const all = Object.values(rules);
@@ -101,7 +103,13 @@ function onePerPlace(all: readonly Found[]): Found[] {
 export function check(model: Model, keep: CheckKeep = newCheckKeep()): Finding[] {
   const uses = knownUses(model, keep.known);
   const byTarget = groupBy(uses, (known) => known.target.id);
-  const shared: Check = { model, uses, usesOf: (id) => byTarget.get(id) ?? [], pages: surveyPages(model, keep.pages) };
+  const shared: Check = {
+    model,
+    uses,
+    usesOf: (id) => byTarget.get(id) ?? [],
+    pages: surveyPages(model, keep.pages),
+    overlap: surveyOverlap(model, keep.overlap),
+  };
   const source = [...model.components.values()].filter((component) => component.fileRole === 'source');
   const findings = onePerPlace([
     ...source.flatMap((component) => foundIn(component, keep.inComponents, componentRules)),

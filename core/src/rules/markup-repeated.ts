@@ -1,7 +1,5 @@
-import { findRepeats } from '../overlap';
 import type { Piece } from '../overlap';
 import { locate } from '../model/span';
-import { twinsOf } from './twins';
 import { counted, listed } from './sentences';
 import type { Found, Rule } from './rule';
 
@@ -36,10 +34,10 @@ const linesOf = (pieces: number): number => Math.round(pieces * 1.4);
 
 /** The same stretch of markup stands in several places. */
 export const markupRepeated: Rule = {
-  inProject: ({ model }) => {
+  inProject: ({ model, overlap }) => {
     // Twins say more: all that is in them repeats.
-    const twin = new Map(twinsOf(model).flatMap(({ members }, at) => members.map((id) => [id, at] as const)));
-    return findRepeats(model).flatMap(({ places }): Found[] => {
+    const twin = new Map(overlap.twins.flatMap(({ members }, at) => members.map((id) => [id, at] as const)));
+    return overlap.repeats.flatMap(({ places }): Found[] => {
       const [first, ...others] = places;
       const owner = first && model.components.get(first.component);
       if (!first || !owner) return [];

@@ -1,4 +1,5 @@
 import type { KnownUse } from '../flow';
+import type { Overlap } from '../overlap';
 import type { Evidence, Gone, Severity, TextEdit } from '../model/finding';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model } from '../model/model';
@@ -14,6 +15,8 @@ export type Check = {
   /** Those of one component; empty for none. */
   readonly usesOf: (id: ComponentId) => readonly KnownUse[];
   readonly pages: PageSurvey;
+  /** What components have in common. */
+  readonly overlap: Overlap;
 };
 
 /** What a rule found, before the catalogue puts it into sentences. */

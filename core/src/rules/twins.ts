@@ -1,22 +1,11 @@
-import { findTwins, type TwinCluster } from '../overlap';
-import type { Model } from '../model/model';
 import { locate } from '../model/span';
 import { listed } from './sentences';
 import type { Found, Rule } from './rule';
 
-const known = new WeakMap<Model, readonly TwinCluster[]>();
-
-/** The twins of a model, found once. */
-export function twinsOf(model: Model): readonly TwinCluster[] {
-  const found = known.get(model) ?? findTwins(model);
-  known.set(model, found);
-  return found;
-}
-
 /** Two or more components are alike in structure and contract. One finding for all that are. */
 export const twins: Rule = {
-  inProject: ({ model }) =>
-    twinsOf(model).flatMap(({ members, likeness }): Found[] => {
+  inProject: ({ model, overlap }) =>
+    overlap.twins.flatMap(({ members, likeness }): Found[] => {
       const all = members.flatMap((id) => model.components.get(id) ?? []);
       const [first, second, ...more] = all;
       if (!first || !second) return [];

@@ -11,7 +11,6 @@ beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 /** Markup as a tree, to be written in any framework. */
 type Node = { tag: string; tone: string; text: string; prop: string; when: string; children: Node[] };
 
-const tags = ['section', 'p', 'b', 'i', 'h2', 'small', 'em', 'div'];
 const words = ['Level', 'Open', 'Since noon', 'Closed', 'Keeper', 'Two boats'];
 
 type Framework = 'react' | 'vue' | 'svelte';

@@ -30,6 +30,8 @@ type Candidate = {
   readonly behaviour: ReadonlyMap<string, number>;
   /** Features of the markup with how often each occurs. */
   readonly features: ReadonlyMap<string, number>;
+  /** The same for two of the same structure. */
+  readonly print: string;
 };
 
 const behaviourWeight = 2;
@@ -84,7 +86,7 @@ function featuresOf({ nodes }: Pieces): Map<string, number> {
 }
 
 /** Two that have the same structure to the last attribute, whatever their values. */
-const printOf = ({ pieces, behaviour }: Candidate): string =>
+const printOf = (pieces: Pieces, behaviour: ReadonlyMap<string, number>): string =>
   `${pieces.nodes.map((node) => `${node.parent}.${node.role}:${node.label}[${node.traits.map((trait) => trait.name).join(' ')}]`).join('|')} ${[
     ...behaviour,
   ]
@@ -92,20 +94,45 @@ const printOf = ({ pieces, behaviour }: Candidate): string =>
     .sort()
     .join(',')}`;
 
-function candidatesOf(model: Model): Candidate[] {
-  return [...model.components.values()].flatMap((component): Candidate[] => {
-    if (component.role !== 'component' || component.fileRole !== 'source') return [];
-    const pieces = piecesOf(model, component);
-    const kinds = new Set(pieces.nodes.map((node) => `${node.role} ${node.label}`));
-    // A label with its input is alike wherever it stands; it takes more to be a thing of one's own.
-    if (pieces.nodes.length < 4 || kinds.size < 3) return [];
-    const behaviour = behaviourOf(component);
-    return [{ component, pieces, behaviour, size: pieces.total + behaviourWeight * sumOf(behaviour), features: featuresOf(pieces) }];
-  });
+const keptCandidates = new WeakMap<Component, { readonly candidate: Candidate | undefined }>();
+
+function candidateOf(model: Model, component: Component): Candidate | undefined {
+  const known = keptCandidates.get(component);
+  if (known) return known.candidate;
+  const candidate = makeCandidate(model, component);
+  keptCandidates.set(component, { candidate });
+  return candidate;
 }
 
-/** How alike two components are: the weight that both have by the weight of the smaller, 0 to 1. */
+function makeCandidate(model: Model, component: Component): Candidate | undefined {
+  const pieces = piecesOf(model, component);
+  const kinds = new Set(pieces.nodes.map((node) => `${node.role} ${node.label}`));
+  // A label with its input is alike wherever it stands; it takes more to be a thing of one's own.
+  if (pieces.nodes.length < 4 || kinds.size < 3) return undefined;
+  const behaviour = behaviourOf(component);
+  const size = pieces.total + behaviourWeight * sumOf(behaviour);
+  return { component, pieces, behaviour, size, features: featuresOf(pieces), print: printOf(pieces, behaviour) };
+}
+
+function candidatesOf(model: Model): Candidate[] {
+  return [...model.components.values()].flatMap((component): Candidate | [] =>
+    component.role === 'component' && component.fileRole === 'source' ? (candidateOf(model, component) ?? []) : [],
+  );
+}
+
+const keptLikeness = new WeakMap<Component, WeakMap<Component, number>>();
+
+/** How alike two components are: the weight that both have by the weight of the smaller, 0 to 1. Kept for as long as both are. */
 function likenessBetween(one: Candidate, other: Candidate): number {
+  const row = keptLikeness.get(one.component) ?? new WeakMap<Component, number>();
+  const known = row.get(other.component);
+  if (known !== undefined) return known;
+  const alike = computeLikeness(one, other);
+  keptLikeness.set(one.component, row.set(other.component, alike));
+  return alike;
+}
+
+function computeLikeness(one: Candidate, other: Candidate): number {
   const smaller = Math.min(one.size, other.size);
   const larger = Math.max(one.size, other.size);
   if (smaller === 0 || smaller < sizeRatio * larger || one.component.framework !== other.component.framework) return 0;
@@ -118,9 +145,18 @@ export function likenessOf(model: Model, a: Component, b: Component): number {
   const make = (component: Component): Candidate => {
     const pieces = piecesOf(model, component);
     const behaviour = behaviourOf(component);
-    return { component, pieces, behaviour, size: pieces.total + behaviourWeight * sumOf(behaviour), features: new Map() };
+    return { component, pieces, behaviour, size: pieces.total + behaviourWeight * sumOf(behaviour), features: new Map(), print: '' };
   };
   return likenessBetween(make(a), make(b));
+}
+
+/** The structure of each component that can be compared, as a text that is the same where that is. */
+export function structureOf(model: Model): Map<ComponentId, string> {
+  const found = new Map<ComponentId, string>();
+  for (const component of model.components.values())
+    if (component.role === 'component' && component.fileRole === 'source')
+      found.set(component.id, candidateOf(model, component)?.print ?? '');
+  return found;
 }
 
 /** The components of a project that are large enough to be told as twins of others. */
@@ -146,22 +182,23 @@ function likelyPairs(groups: readonly Candidate[]): [number, number][] {
       else having.set(feature, [at]);
     }
   });
+  // What is common to many says nothing; each component's rare features are listed once.
+  const rare = groups.map(({ features }) => [...features].filter(([feature]) => (having.get(feature)?.length ?? 0) <= commonest));
+  const weight = rare.map((own) => own.reduce((sum, [, count]) => sum + count, 0));
   const pairs: [number, number][] = [];
-  groups.forEach((one, at) => {
-    const shared = new Map<number, number>();
-    for (const [feature, count] of one.features) {
-      const all = having.get(feature) ?? [];
-      if (all.length > commonest) continue;
-      for (const other of all)
-        if (other > at) shared.set(other, (shared.get(other) ?? 0) + Math.min(count, groups[other]?.features.get(feature) ?? 0));
+  const shared = new Float64Array(groups.length);
+  rare.forEach((own, at) => {
+    const touched: number[] = [];
+    for (const [feature, count] of own)
+      for (const other of having.get(feature) ?? []) {
+        if (other <= at) continue;
+        if (shared[other] === 0) touched.push(other);
+        shared[other] = (shared[other] ?? 0) + Math.min(count, groups[other]?.features.get(feature) ?? 0);
+      }
+    for (const other of touched) {
+      if ((shared[other] ?? 0) >= featuresLeast * Math.min(weight[at] ?? 0, weight[other] ?? 0)) pairs.push([at, other]);
+      shared[other] = 0;
     }
-    const rare = (candidate: Candidate | undefined): number => {
-      let sum = 0;
-      for (const [feature, count] of candidate?.features ?? []) if ((having.get(feature)?.length ?? 0) <= commonest) sum += count;
-      return sum;
-    };
-    const own = rare(one);
-    for (const [other, count] of shared) if (count >= featuresLeast * Math.min(own, rare(groups[other]))) pairs.push([at, other]);
   });
   return pairs;
 }
@@ -182,10 +219,9 @@ export function findTwins(model: Model, options: TwinOptions = twinDefaults): Tw
   const large = all.filter((one) => one.size >= floor);
   const groups = new Map<string, Candidate[]>();
   for (const one of large) {
-    const print = printOf(one);
-    const known = groups.get(print);
+    const known = groups.get(one.print);
     if (known) known.push(one);
-    else groups.set(print, [one]);
+    else groups.set(one.print, [one]);
   }
   const heads = [...groups.values()];
   // Each structure belongs to the first that it is like: what is like its neighbour alone makes no chain.
