@@ -56,15 +56,9 @@ test('traces, from the demo', async ({ page }) => {
   await page.getByRole('link', { name: 'passages TodayPage' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('passages');
   await shot(page, 'trace-goes');
-  await page.getByRole('button', { name: 'What changes it' }).click();
-  await expect(page.locator('.rung-row', { hasText: 'submit on <form>' })).toBeVisible();
-  await shot(page, 'trace-changes');
   await page.getByRole('button', { name: 'If it changes' }).click();
   await expect(page.locator('.rung-row', { hasText: 'may show something new' }).first()).toBeVisible();
   await shot(page, 'trace-impact');
-  await page.goto(`${page.url().split('?')[0]}?of=${encodeURIComponent('src/passages/BoatBadge.tsx#BoatBadge~name')}&ask=comes`);
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('name');
-  await shot(page, 'trace-comes');
   await page.goto(`${page.url().split('?')[0]}?of=${encodeURIComponent('src/roster/NoteField.tsx#NoteField~context')}&ask=comes`);
   await expect(page.getByRole('heading', { name: 'Who answers here' })).toBeVisible();
   await shot(page, 'trace-answers');
@@ -99,4 +93,19 @@ test('repeats found in a picture, from the demo', async ({ page }) => {
   await page.getByRole('button', { name: 'Find repeats' }).click();
   await expect(page.getByText(/more like LockCard marked/)).toBeVisible();
   await shot(page, 'carve-repeats');
+});
+
+test('overlap and figures, from the demo', async ({ page }) => {
+  await page.goto('/demo');
+  await page.getByRole('link', { name: /^Findings/ }).click();
+  await page.getByRole('link', { name: 'By likeness' }).click();
+  await page.getByLabel('Together from').selectOption('70 % on');
+  await expect(page.getByRole('heading', { name: 'Groups' })).toBeVisible();
+  await shot(page, 'likeness');
+  await page.getByRole('link', { name: /HintBubble and InfoBubble/ }).click();
+  await expect(page.getByLabel('The merged component')).toBeVisible();
+  await shot(page, 'overlap');
+  await page.getByRole('link', { name: 'Towpath', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'pages' })).toBeVisible();
+  await shot(page, 'figures');
 });

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import type { Log, ReportingDescriptor, Result, Suppression } from 'sarif';
-import type { Finding, Severity } from '../model/finding';
+import type { Finding, Gone, Severity } from '../model/finding';
 import type { Model } from '../model/model';
 import type { FilePath, Location } from '../model/span';
 import { lineAt, lineStarts, type LineStarts } from '../model/lines';
@@ -23,6 +23,8 @@ export type FindingEntry = {
   readonly message: string;
   readonly consequence: string;
   readonly fix: string;
+  /** What would go if it were followed; empty where nothing is too much. */
+  readonly goes: readonly Gone[];
   /** How many places of all pages it touches, and the pages it breaks on where only some are concerned. */
   readonly places: number;
   readonly pages: readonly string[];
@@ -73,6 +75,7 @@ export function findingEntries(
       message: finding.message,
       consequence: finding.consequence,
       fix: finding.fix,
+      goes: finding.goes ?? [],
       places: finding.touches.places,
       pages: finding.pages,
       evidence: finding.evidence.map((rung) => ({ file: rung.at.file, line: place(rung.at.file, rung.at.start).line, says: rung.says })),
@@ -102,6 +105,7 @@ export function findingsCsv(entries: readonly FindingEntry[]): string {
     message: one.message,
     consequence: one.consequence,
     fix: one.fix,
+    goes: one.goes.map(({ count, what }) => `${count} ${what}`).join(', '),
     places: one.places,
     pages: one.pages.join(', '),
     decided: one.decided?.state ?? '',

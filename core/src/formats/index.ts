@@ -1,3 +1,4 @@
+export { helpMarkdown } from './help';
 export { type Decisions, decisionsDocument, type DecisionsDocument, parseDecisions } from './decisions';
 export { parsePlan, type PlanDocument, planDocument } from './plan-document';
 export { nodeWords, planDot, planMarkdown, planMermaid } from './plan-text';

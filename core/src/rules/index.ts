@@ -7,7 +7,7 @@ import { surveyPages, type SurveyKeep } from './pages';
 import { rules } from './registry';
 import type { Check, Found } from './rule';
 
-export { catalogue, entryOf, type Entry, type RuleId } from './catalogue';
+export { catalogue, entryOf, type Entry, type HelpForm, type RuleId } from './catalogue';
 export { counted, listed } from './sentences';
 export { carriedProps } from './prop-carried';
 export { type SharedValue, sharedValues } from './stores';
