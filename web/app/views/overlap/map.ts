@@ -17,7 +17,7 @@ export function layMap({ groups }: AlikeAnswer, width: number, height: number): 
   if (groups.length === 0) return { groups: [] };
   const root: Node = { children: groups.map((group) => ({ group, children: group.members.map((member) => ({ member })) })) };
   // A few groups need no more room than their names.
-  const side = Math.min(width, 280 * Math.sqrt(groups.length));
+  const side = Math.min(width, 430 * Math.sqrt(groups.length));
   const [wide, high] = [Math.min(width, Math.max(side, 420)), Math.min(height, side)];
   const [left, top] = [(width - wide) / 2, (height - high) / 2];
   const laid = pack<Node>()
