@@ -4,7 +4,17 @@ import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/node_modules/**', '**/build/**', '**/.react-router/**', 'bench/.corpus/**', 'bench/.judge/**', 'demo/**', 'e2e/.results/**'] },
+  {
+    ignores: [
+      '**/node_modules/**',
+      '**/build/**',
+      '**/.react-router/**',
+      'bench/.corpus/**',
+      'bench/.judge/**',
+      'demo/**',
+      'e2e/.results/**',
+    ],
+  },
   js.configs.recommended,
   ...tseslint.configs.strict,
   {

@@ -3,6 +3,7 @@ import type { Component, Model } from '../model/model';
 import { locate } from '../model/span';
 import { ownComponents } from './all-uses';
 import { listed } from './sentences';
+import { baseName } from './stores';
 import type { Found, Rule } from './rule';
 
 /** Files that a framework finds by their names. */
@@ -48,18 +49,17 @@ function mentioned(model: Model): Set<ComponentId> {
 /** Files that are imported or handed on as a whole, or loaded while the code runs: any of their components may be meant. */
 function importedWhole(model: Model): (component: Component) => boolean {
   const names = new Set<string>();
-  const baseOf = (path: string): string => (path.split('/').at(-1) ?? '').replace(/\.\w+$/, '');
-  for (const facts of model.files.values()) for (const one of facts.imports) if (one.imported === '*') names.add(baseOf(one.from));
+  for (const facts of model.files.values()) for (const one of facts.imports) if (one.imported === '*') names.add(baseName(one.from));
   for (const facts of model.files.values()) {
-    for (const one of facts.exports) if (one.from !== undefined) names.add(baseOf(one.from));
+    for (const one of facts.exports) if (one.from !== undefined) names.add(baseName(one.from));
     for (const way of facts.later ?? []) {
       // Of a pattern the folder counts: `./parts/*.vue`.
       const fixed = way.split('*')[0] ?? '';
-      names.add(way.includes('*') || way.includes('${') ? (fixed.split('/').at(-2) ?? '') : baseOf(way));
+      names.add(way.includes('*') || way.includes('${') ? (fixed.split('/').at(-2) ?? '') : baseName(way));
     }
   }
   return ({ file }) =>
-    names.has(baseOf(file)) ||
+    names.has(baseName(file)) ||
     file
       .split('/')
       .slice(0, -1)

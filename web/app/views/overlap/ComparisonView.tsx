@@ -136,6 +136,7 @@ export function ComparisonView({ project, compared }: Props) {
         </section>
         <section className="card detail" aria-label="Each use, rewritten">
           <h2>Each use, rewritten</h2>
+          {!merged && <p>Nothing is rewritten as long as there is no one component in their place.</p>}
           {merged && merged.uses === 0 && <p>Nothing uses {b.name}; it can go as it is.</p>}
           {usesPatch !== '' && <Diff text={usesPatch} />}
           {merged && (

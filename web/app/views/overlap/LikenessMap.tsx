@@ -14,7 +14,7 @@ type Props = { readonly project: { readonly id: string }; readonly alike: AlikeA
 /** What a name leaves of itself in a circle. */
 const fitting = (name: string, r: number): string => {
   const most = Math.floor((2 * r - 8) / 7.2);
-  return name.length <= most ? name : most < 4 ? '' : `${name.slice(0, most - 1)}…`;
+  return name.length <= most ? name : most < 3 ? '' : `${name.slice(0, most - 1)}…`;
 };
 
 /** The components of a project that are like others, in groups; each group leads to its comparison. */

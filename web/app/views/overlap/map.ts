@@ -23,7 +23,7 @@ export function layMap({ groups }: AlikeAnswer, width: number, height: number): 
   const laid = pack<Node>()
     .size([wide, high])
     // Lines between members need room, and so do names around a group.
-    .padding((node) => (node.depth === 0 ? 26 : 22))(
+    .padding((node) => (node.depth === 0 ? (groups.length > 6 ? 10 : 26) : groups.length > 6 ? 9 : 22))(
     hierarchy<Node>(root, (node) => node.children).sum((node) => (node.member ? Math.sqrt(node.member.lines + 12) : 0)),
   );
   return {
