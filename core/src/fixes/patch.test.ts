@@ -123,6 +123,15 @@ export function App({ all }: { all: { id: string }[] }) {
     ['handler-missing', 'list-unkeyed', 'prop-missing', 'subscription-kept', 'two-way-half'],
   ],
   [
+    'a fragment that does nothing',
+    {
+      ...react,
+      'src/App.tsx':
+        'export function App({ all }: { all: string[] }) {\n  return (\n    <>\n      <main>{all.length > 0 && <><b>{all}</b></>}</main>\n    </>\n  );\n}\n',
+    },
+    ['wrapper-empty', 'wrapper-empty'],
+  ],
+  [
     'the same in Vue',
     {
       ...vue,
@@ -148,7 +157,7 @@ export function App({ all }: { all: { id: string }[] }) {
 
 describe.each(projects)('%s', (name, files, rules) => {
   const found = (texts: Files): ReturnType<typeof analyseFiles>['findings'] =>
-    analyseFiles(texts).findings.filter((finding) => finding.severity !== 'tidy');
+    analyseFiles(texts).findings.filter((finding) => finding.severity !== 'tidy' || finding.edits !== undefined);
 
   test('git applies the patch, and reading again finds these gone and nothing new', () => {
     const before = found(files);

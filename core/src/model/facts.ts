@@ -37,6 +37,8 @@ export type FileFacts = {
   readonly module?: ModuleFacts;
   /** Modules that its code loads while it runs, as written; absent for none. */
   readonly later?: readonly string[];
+  /** Names of events that some code of the file listens for, whichever function it stands in; absent for none. */
+  readonly listens?: readonly string[];
   /** Where the file says it runs: a mark at its top. */
   readonly runs?: 'client' | 'server';
 };

@@ -1,5 +1,5 @@
 import type { FileFacts } from '../model/facts';
-import { loadedLater, unmentionedProps } from './mentions';
+import { listenedNames, loadedLater, unmentionedProps } from './mentions';
 import { readReact } from './react';
 import { readVue } from './vue';
 import { readSvelte } from './svelte';
@@ -29,12 +29,13 @@ function readScript(file: string, text: string): FileFacts {
 /** What is told by the text as a whole, whatever its framework. */
 function withMentions(facts: FileFacts, text: string): FileFacts {
   const later = /import\s*\(|\.glob|require/.test(text) ? loadedLater(text) : [];
+  const listens = text.includes('addEventListener') ? listenedNames(text) : [];
   const components = facts.components.map((component) => {
     const unmentioned = unmentionedProps(component, facts.framework, text);
     const own = component.form === 'file' ? text : text.slice(component.span.start, component.span.end);
     return { ...component, lines: own.split('\n').length, ...(unmentioned.length > 0 ? { unmentioned } : {}) };
   });
-  return { ...facts, components, ...(later.length > 0 ? { later } : {}) };
+  return { ...facts, components, ...(later.length > 0 ? { later } : {}), ...(listens.length > 0 ? { listens } : {}) };
 }
 
 /** Tells whether some reader understands files of this name. */

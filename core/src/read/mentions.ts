@@ -9,6 +9,11 @@ export function loadedLater(text: string): string[] {
   ].map((match) => match[2] ?? '');
 }
 
+/** Names of events that some code listens for: `addEventListener('towpath:alarm', …)`. */
+export function listenedNames(text: string): string[] {
+  return [...new Set([...text.matchAll(/\baddEventListener\(\s*(['"`])([^'"`\n]+)\1/g)].map((match) => match[2] ?? ''))];
+}
+
 /**
  * The props of a component whose names stand nowhere in its text but where they are declared: in a
  * type, in the options of a declaration, or taken out of the props. Whatever else the text does with

@@ -513,3 +513,131 @@ table(
     ['a key that is spread', { App: `${setup('const all = load();')}<template><p v-for="one in all" v-bind="one"/></template>` }],
   ],
 );
+
+const sends = "const send = () => document.dispatchEvent(new CustomEvent('towpath:alarm', { bubbles: true }));";
+const hears = (name = 'towpath:alarm'): string => `document.addEventListener('${name}', ring);`;
+const vueSends = `${setup(sends)}<template><button @click="send">x</button></template>`;
+const vueHears = (name?: string): string =>
+  `${setup(`import { onMounted, onUnmounted } from 'vue'; const ring = () => 1; onMounted(() => { ${hears(name)} }); onUnmounted(() => document.removeEventListener('${name ?? 'towpath:alarm'}', ring));`)}<template><p/></template>`;
+table(
+  'channel-unpaired',
+  'vue',
+  [
+    ['sent, and nobody hears', { App: vueSends }, 'App towpath:alarm'],
+    [
+      'heard under a near name',
+      {
+        App: `${setup('')}<template><main><Bell/><Other/><Badge/></main></template>`,
+        Bell: vueSends,
+        Other: vueHears(),
+        Badge: vueHears('towpath:alram'),
+      },
+      'Badge towpath:alram',
+    ],
+    ['sent in a part', { App: `${setup('')}<template><main><Bell/></main></template>`, Bell: vueSends }, 'Bell towpath:alarm'],
+  ],
+  [
+    ['both ends', { App: `${setup('')}<template><main><Bell/><Badge/></main></template>`, Bell: vueSends, Badge: vueHears() }],
+    ['an event of the platform', { App: vueHears('visibilitychange') }],
+    ['heard by a module', { App: vueSends, 'ring.js': "export const start = (ring) => document.addEventListener('towpath:alarm', ring);" }],
+    [
+      'a name known while running',
+      {
+        App: `${setup('const send = (name) => document.dispatchEvent(new CustomEvent(name));')}<template><button @click="send(a)">x</button></template>`,
+      },
+    ],
+    [
+      'heard under a name known while running',
+      {
+        App: `${setup('')}<template><main><Bell/><Badge/></main></template>`,
+        Bell: vueSends,
+        Badge: `${setup('const start = (name, ring) => document.addEventListener(name, ring);')}<template><p @click="start(a, b)"/></template>`,
+      },
+    ],
+  ],
+);
+const svelteSends = `${script(sends)}<button onclick={send}>x</button>`;
+const svelteHears = (name?: string): string =>
+  `${script(`import { onMount } from 'svelte'; const ring = () => 1; onMount(() => { ${hears(name)} return () => document.removeEventListener('${name ?? 'towpath:alarm'}', ring); });`)}<p/>`;
+table(
+  'channel-unpaired',
+  'svelte',
+  [
+    ['sent, and nobody hears', { App: svelteSends }, 'App towpath:alarm'],
+    [
+      'heard under a near name',
+      { App: '<Bell/><Other/><Badge/>', Bell: svelteSends, Other: svelteHears(), Badge: svelteHears('towpath:alram') },
+      'Badge towpath:alram',
+    ],
+    ['sent in a part', { App: '<Bell/>', Bell: svelteSends }, 'Bell towpath:alarm'],
+  ],
+  [
+    ['both ends', { App: '<Bell/><Badge/>', Bell: svelteSends, Badge: svelteHears() }],
+    ['an event of the platform', { App: svelteHears('visibilitychange') }],
+    [
+      'heard by a module',
+      { App: svelteSends, 'ring.js': "export const start = (ring) => document.addEventListener('towpath:alarm', ring);" },
+    ],
+    [
+      'a name known while running',
+      {
+        App: `${script('const send = (name) => document.dispatchEvent(new CustomEvent(name));')}<button onclick={() => send(a)}>x</button>`,
+      },
+    ],
+    [
+      'heard under a name known while running',
+      {
+        App: '<Bell/><Badge/>',
+        Bell: svelteSends,
+        Badge: `${script('const start = (name, ring) => document.addEventListener(name, ring);')}<p onclick={() => start(a, b)}/>`,
+      },
+    ],
+  ],
+);
+
+table(
+  'endless-render',
+  'vue',
+  [
+    ['itself', { App: `${setup('')}<template><main><Row/></main></template>`, Row: '<template><p><Row/></p></template>' }, 'Row Row'],
+    [
+      'each other',
+      {
+        App: `${setup('')}<template><main><A/></main></template>`,
+        A: `${setup('')}<template><p><B/></p></template>`,
+        B: `${setup('')}<template><p><A/></p></template>`,
+      },
+      'A A',
+    ],
+    [
+      'with a prop',
+      {
+        App: `${setup('')}<template><main><Row a="1"/></main></template>`,
+        Row: `${setup('defineProps({ a: String });')}<template><p>{{ a }}<Row :a="a"/></p></template>`,
+      },
+      'Row Row',
+    ],
+  ],
+  [
+    [
+      'under a condition',
+      {
+        App: `${setup('')}<template><main><Row/></main></template>`,
+        Row: `${setup('const more = load();')}<template><p><Row v-if="more"/></p></template>`,
+      },
+    ],
+    [
+      'in a list',
+      {
+        App: `${setup('')}<template><main><Row :all="[]"/></main></template>`,
+        Row: `${setup('defineProps({ all: Array });')}<template><p><Row v-for="one in all" :key="one" :all="one"/></p></template>`,
+      },
+    ],
+    ['as content', { App: `${setup('')}<template><main><Row><Row/></Row></main></template>`, Row: '<template><p><slot/></p></template>' }],
+    [
+      'in a slot’s fallback',
+      { App: `${setup('')}<template><main><Row>a</Row></main></template>`, Row: '<template><p><slot/></p></template>' },
+    ],
+    ['another of the same name', { App: `${setup("import Row from 'rows';")}<template><main><Row/></main></template>` }],
+  ],
+);

@@ -16,7 +16,9 @@ export const channelUnpaired: Rule = {
   inProject: ({ model }) => {
     const { sends, hears } = channelEnds(model);
     const sent = new Set(sends.flatMap((end) => end.channel.event ?? []));
-    const heard = new Set(hears.flatMap((end) => end.channel.event ?? []));
+    // Functions of modules listen as well, whoever calls them.
+    const listened = [...model.files.values()].flatMap((file) => file.listens ?? []);
+    const heard = new Set([...hears.flatMap((end) => end.channel.event ?? []), ...listened]);
     const isVague = [...sends, ...hears].some((end) => end.channel.event === undefined || end.channel.event.startsWith('{'));
     if (isVague) return [];
     const lone = (end: End, other: ReadonlySet<string>, does: 'sends' | 'hears'): Found[] => {

@@ -1,4 +1,5 @@
 import type { TemplateNode } from '../model/facts';
+import type { TextEdit } from '../model/finding';
 import type { Component } from '../model/model';
 import { locate, type Span } from '../model/span';
 import { walkTemplate } from '../model/walk';
@@ -10,15 +11,22 @@ type Element = Extract<TemplateNode, { kind: 'element' }>;
 const isFragment = (node: TemplateNode): node is Element => node.kind === 'element' && node.tag === '';
 
 /** Fragments around one element alone. */
-const emptyFragments = remembered((component: Component): readonly Span[] => {
+const emptyFragments = remembered((component: Component): readonly Element[] => {
   if (component.framework !== 'react' || component.role !== 'component') return [];
-  const found: Span[] = [];
+  const found: Element[] = [];
   walkTemplate(component.facts.template, (node) => {
-    if (isFragment(node) && node.aroundOne && node.key.kind === 'none')
-      found.push(node.nameSpan.end > node.nameSpan.start ? node.nameSpan : node.span);
+    if (isFragment(node) && node.aroundOne && node.key.kind === 'none') found.push(node);
   });
   return found;
 });
+
+/** Both tags of a fragment go, and what is inside stays. */
+function withoutTags({ file }: Component, { span }: Element): TextEdit[] {
+  return [
+    { file, start: span.start, end: span.start + 2, was: '<>', text: '' },
+    { file, start: span.end - 3, end: span.end, was: '</>', text: '' },
+  ];
+}
 
 /** A provider that gives what its own component took from the provider around it. */
 function emptyProviders(component: Component): { readonly name: string; readonly span: Span }[] {
@@ -38,7 +46,10 @@ function emptyProviders(component: Component): { readonly name: string; readonly
 /** Markup or provider layers without effect. */
 export const wrapperEmpty: Rule = {
   inComponent: (component) => {
-    const fragments = emptyFragments(component).map((span): Found => foundAt(component, 'fragment', 'a fragment', span));
+    const fragments = emptyFragments(component).map((node): Found => ({
+      ...foundAt(component, 'fragment', 'a fragment', node.nameSpan.end > node.nameSpan.start ? node.nameSpan : node.span),
+      edits: withoutTags(component, node),
+    }));
     return [...fragments, ...emptyProviders(component).map(({ name, span }) => foundAt(component, name, `a provider of ${name}`, span))];
   },
   inProject: ({ model }) =>

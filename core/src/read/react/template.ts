@@ -540,11 +540,8 @@ function valueMeaning(
 
 /** Constant texts and expressions without markup are no nodes of the template: the syntax tells whether there are any. */
 function isAroundOne({ children }: t.JSXFragment): boolean {
-  const said = children.filter(
-    (one) =>
-      !(one.type === 'JSXText' && one.value.trim() === '') &&
-      !(one.type === 'JSXExpressionContainer' && one.expression.type === 'JSXEmptyExpression'),
-  );
+  // A comment would have no place without the fragment.
+  const said = children.filter((one) => !(one.type === 'JSXText' && one.value.trim() === ''));
   return said.length === 1 && (said[0]?.type === 'JSXElement' || said[0]?.type === 'JSXFragment');
 }
 
