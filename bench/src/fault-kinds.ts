@@ -374,6 +374,9 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
   'a slot is renamed': (project) =>
     [...project.model.components.values()].flatMap((component): Fault[] => {
       if (component.fileRole !== 'source' || component.framework === 'react') return [];
+      // Of what takes anything, and of slots whose names are known while running, nothing is said.
+      const isOpen = component.contract.openness === 'open' || component.facts.openness === 'open';
+      if (isOpen || component.facts.slots.some((slot) => /[[\]{}$*]/.test(slot.name))) return [];
       const text = project.texts.get(component.file) ?? '';
       return [...text.matchAll(/<slot\s+name="(\w+)"/g)].flatMap((match): Fault[] => {
         const name = match[1] ?? '';
