@@ -1,12 +1,14 @@
 import type { KnownUse } from '../flow';
 import type { Span } from '../model/span';
+import { speltBindings } from './prop-spelt';
 import { locate } from '../model/span';
 import type { Found, Rule } from './rule';
 
 type Lost = { readonly slot: string; readonly span: Span };
 
 /** Contents of a use that the component renders nowhere. */
-function lostContents({ use, target }: KnownUse): Lost[] {
+function lostContents(known: KnownUse): Lost[] {
+  const { use, target } = known;
   const { facts, contract } = target;
   if (contract.openness === 'open' || facts.openness === 'open' || facts.wrappedBy.length > 0) return [];
   const { node } = use;
@@ -17,9 +19,12 @@ function lostContents({ use, target }: KnownUse): Lost[] {
   const takesContent = contract.props.has('children') || (isFile && facts.slots.some((slot) => slot.name === 'children'));
   if (node.content !== 'none' && !takesContent && (isFile || contract.openness === 'closed'))
     lost.push({ slot: 'children', span: node.children[0]?.span ?? node.nameSpan });
-  if (target.framework === 'vue')
+  // Of a misspelt name another rule speaks.
+  const spelt = new Set(speltBindings(known).map((one) => one.binding));
+  // In Svelte `slot="x"` reaches a slot of that name alone, never a snippet prop.
+  if (target.framework === 'vue' || target.framework === 'svelte')
     for (const binding of node.bindings)
-      if (binding.markup && binding.name.startsWith('#') && !contract.props.has(binding.name))
+      if (binding.markup && binding.name.startsWith('#') && !contract.props.has(binding.name) && !spelt.has(binding))
         lost.push({ slot: binding.name, span: binding.nameSpan });
   return lost;
 }
