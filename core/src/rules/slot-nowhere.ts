@@ -21,7 +21,6 @@ function lostContents(known: KnownUse): Lost[] {
     lost.push({ slot: 'children', span: node.children[0]?.span ?? node.nameSpan });
   // Of a misspelt name another rule speaks.
   const spelt = new Set(speltBindings(known).map((one) => one.binding));
-  // In Svelte `slot="x"` reaches a slot of that name alone, never a snippet prop.
   if (target.framework === 'vue' || target.framework === 'svelte')
     for (const binding of node.bindings)
       if (binding.markup && binding.name.startsWith('#') && !contract.props.has(binding.name) && !spelt.has(binding))
