@@ -89,6 +89,7 @@ test('grouped and filtered, with all of it in the URL', async ({ page }) => {
   await page.getByLabel('Find in findings').fill('nothing of that name');
   await expect(page.getByRole('heading', { name: 'Nothing fits' })).toBeVisible();
   await page.getByRole('button', { name: 'Show all' }).click();
+  await expect(page.getByLabel('Find in findings')).toHaveValue('');
   await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
 });
 

@@ -47,16 +47,29 @@ type Props = {
 /** What is shown of the findings, in which order, and what can be taken away from here. */
 export function FindingsControls({ state, told, fitting, shown, gone, onChange, onExport }: Props) {
   const [text, setText] = useState(state.text);
+  const [asked, setAsked] = useState(state.text);
+  const [known, setKnown] = useState(state.text);
+  // What the URL says of itself, and was not asked for here, is what the field says.
+  if (state.text !== known) {
+    setKnown(state.text);
+    if (state.text !== asked) {
+      setAsked(state.text);
+      setText(state.text);
+    }
+  }
   const toggle = (severity: Severity): void => {
     const without = severities.filter((one) => state.without.has(one) !== (one === severity));
     onChange({ without: without.join('.') });
   };
   // Typing shows its result when it pauses; each letter would be a step of the browser's history.
   useEffect(() => {
-    if (text === state.text) return;
-    const timer = setTimeout(() => onChange({ text }), 150);
+    if (text === asked) return;
+    const timer = setTimeout(() => {
+      setAsked(text);
+      onChange({ text });
+    }, 150);
     return () => clearTimeout(timer);
-  }, [text, state.text, onChange]);
+  }, [text, asked, onChange]);
   const rules = choicesOf(told, ({ finding }) => [finding.rule]);
   const frameworks = choicesOf(told, ({ finding }) => [finding.framework]);
   const folders = choicesOf(told, ({ finding }) => foldersOf(finding.at.file)).sort((a, b) => a.value.localeCompare(b.value));
