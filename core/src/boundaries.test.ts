@@ -16,7 +16,7 @@ const beside: Readonly<Record<string, readonly string[]>> = {
   carve: ['model', 'overlap', 'tree', 'flow', 'rules'],
   formats: ['model', 'carve', 'rules', 'triage'],
   triage: ['model', 'rules'],
-  fixes: ['model'],
+  fixes: ['model', 'read', 'overlap', 'rules'],
   figures: ['model', 'tree', 'overlap', 'rules'],
 };
 const packages = new Set([

@@ -1,1 +1,2 @@
 export { applyEdits, patchOf } from './patch';
+export { isProposed, type Proposal, propose } from './propose';

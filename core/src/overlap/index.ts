@@ -9,3 +9,7 @@ export { findRepeats, type Repeated } from './code/repeats';
 export { compareCode, type Comparison, type ComparedRow, type Hole, type HoleKind } from './code/compare';
 export { mergeTwins, type Merged, type MergeNames } from './code/merge';
 export { type Overlap, type OverlapKeep, surveyOverlap } from './code/survey';
+export { pathBetween } from './code/imports';
+export { bound, CannotMerge, type Framework, giving, literalOf, pascal, quoted, shown } from './code/written';
+export { staticTexts } from './code/holes';
+export { withBraces } from './code/text';

@@ -5,6 +5,7 @@ import { locate, type Span } from '../model/span';
 import { walkTemplate } from '../model/walk';
 import { ownComponents } from './all-uses';
 import { indexOf } from './index-of';
+import type { Link } from './links';
 import { remembered } from './remembered';
 import { listed } from './sentences';
 import type { Found, Rule } from './rule';
@@ -80,22 +81,51 @@ function stepsOf(model: Model): Map<string, Step> {
   return steps;
 }
 
+/** The steps that hear what another one raises. */
+function stepsAbove(steps: ReadonlyMap<string, Step>): Map<string, Step[]> {
+  const above = new Map<string, Step[]>();
+  for (const step of steps.values()) above.set(step.below, [...(above.get(step.below) ?? []), step]);
+  return above;
+}
+
+/** The steps from a relay up to the one that nothing raises again. */
+function wayUp(steps: ReadonlyMap<string, Step>, above: ReadonlyMap<string, readonly Step[]>, key: string): Step[] {
+  const lowest = steps.get(key);
+  const way = lowest ? [lowest] : [];
+  const seen = new Set([key]);
+  for (let at = key, next = above.get(at)?.[0]; next; next = above.get(at)?.[0]) {
+    at = keyOf(next.component.id, next.relay.event.spelling);
+    if (seen.has(at)) break;
+    seen.add(at);
+    way.push(next);
+  }
+  return way;
+}
+
+/** The relays of an event from the lowest up, each with the place where it hears it. */
+export function relayedAbove(model: Model, lowest: ComponentId, spelling: string): Link[] {
+  const steps = stepsOf(model);
+  return wayUp(steps, stepsAbove(steps), keyOf(lowest, spelling)).map(({ component, relay, below }) => ({
+    component: component.id,
+    prop: relay.event.spelling,
+    hands: [
+      {
+        node: relay.from,
+        binding: relay.binding,
+        to: { component: below.slice(0, below.lastIndexOf(' ')) as ComponentId, prop: relay.binding.name },
+      },
+    ],
+  }));
+}
+
 /** An event is caught and raised again unchanged by two or more components in a row. */
 export const eventRelayed: Rule = {
   inProject: ({ model }) => {
     const steps = stepsOf(model);
-    const above = new Map<string, Step[]>();
-    for (const step of steps.values()) above.set(step.below, [...(above.get(step.below) ?? []), step]);
+    const above = stepsAbove(steps);
     return [...steps].flatMap(([key, lowest]): Found[] => {
       if (steps.has(lowest.below)) return [];
-      const way = [lowest];
-      const seen = new Set([key]);
-      for (let at = key, next = above.get(at)?.[0]; next; next = above.get(at)?.[0]) {
-        at = keyOf(next.component.id, next.relay.event.spelling);
-        if (seen.has(at)) break;
-        seen.add(at);
-        way.push(next);
-      }
+      const way = wayUp(steps, above, key);
       if (way.length < 2) return [];
       const { component, relay } = lowest;
       const source = parseComponentId(lowest.below.slice(0, lowest.below.lastIndexOf(' ')) as ComponentId).name;

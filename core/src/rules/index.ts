@@ -9,7 +9,10 @@ import type { Check, Found } from './rule';
 
 export { catalogue, entryOf, type Entry, type HelpForm, type RuleId } from './catalogue';
 export { counted, listed } from './sentences';
-export { carriedProps } from './prop-carried';
+export { carriedBelow, carriedProps } from './prop-carried';
+export { repeatedName } from './markup-repeated';
+export { relayedAbove } from './event-relayed';
+export type { Link, Step } from './links';
 export { type SharedValue, sharedValues } from './stores';
 
 function toFinding(check: Check, found: Found): Finding {

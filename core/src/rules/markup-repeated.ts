@@ -22,7 +22,8 @@ const telling = new Set([
   'menu',
 ]);
 
-function nameFor({ node, label }: Piece): string {
+/** A name for a component that is made of a stretch of markup. */
+export function repeatedName({ node, label }: Piece): string {
   const dressed = node.kind === 'element' ? node.bindings.find((one) => /^class(?:Name)?$/.test(one.name))?.constant : undefined;
   const word = dressed?.replace(/["']/g, '').split(/\s+/)[0]?.split(/__|--/)[0];
   const base = word && /^[a-z][\w-]*$/i.test(word) ? word : telling.has(label) ? `Shared-${label}` : 'Shared-part';
@@ -61,7 +62,7 @@ export const markupRepeated: Rule = {
             places: isOwn ? `${owner.name} again` : listed(names),
             count: `about ${lines}`,
             times: String(places.length),
-            name: nameFor(first.piece),
+            name: repeatedName(first.piece),
             holes: ', with what differs as its props',
           },
           evidence: places.slice(0, 5).map(({ component, piece }) => ({

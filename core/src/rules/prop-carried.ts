@@ -1,15 +1,15 @@
-import type { Binding, Reading } from '../model/facts';
+import type { Binding, Reading, TemplateUse } from '../model/facts';
 import type { Component, Model } from '../model/model';
-import { type ComponentId, parseComponentId } from '../model/ids';
+import { parseComponentId } from '../model/ids';
 import { locate, type Span } from '../model/span';
 import { walkTemplate } from '../model/walk';
+import type { Link, Step } from './links';
 import { listed } from './sentences';
 import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
-type Step = { readonly component: ComponentId; readonly prop: string };
-type Handed = { readonly value: number; readonly binding: Binding; readonly to: Step };
-type Carrier = Step & { readonly spans: readonly Span[]; readonly to: readonly Step[] };
+type Handed = { readonly value: number; readonly node: TemplateUse; readonly binding: Binding; readonly to: Step };
+type Carrier = Step & { readonly spans: readonly Span[]; readonly to: readonly Step[]; readonly hands: Link['hands'] };
 
 /** Props of the platform, handed down to style or name an element: carrying them is what they are for. */
 const platform = /^(className|style|id|children|as|ref|theme|disabled|(data|aria)-.*|\w+ClassName)$/;
@@ -25,7 +25,7 @@ function handedIn(model: Model, component: Component): Handed[] {
     for (const binding of use.node.bindings) {
       const [only] = binding.readings;
       if (only?.how !== 'same' || binding.readings.length > 1 || binding.markup || values[only.value]?.kind !== 'prop') continue;
-      found.push({ value: only.value, binding, to: { component: use.target.id, prop: binding.name } });
+      found.push({ value: only.value, node: use.node, binding, to: { component: use.target.id, prop: binding.name } });
     }
   }
   return found;
@@ -66,7 +66,8 @@ const carriersIn = remembered((component: Component, model: Model): readonly Car
     const prop = facts.values[value]?.name ?? '';
     if (platform.test(prop) || contract.props.get(prop)?.kind === 'slot') return [];
     const own = handed.filter((one) => one.value === value);
-    return [{ component: component.id, prop, spans: own.map((one) => one.binding.span), to: own.map((one) => one.to) }];
+    const hands = own.map(({ node, binding, to }) => ({ node, binding, to }));
+    return [{ component: component.id, prop, spans: own.map((one) => one.binding.span), to: own.map((one) => one.to), hands }];
   });
 });
 
@@ -90,14 +91,35 @@ export function carriedProps(model: Model): number {
   );
 }
 
+function allCarriers(model: Model): Map<string, Carrier> {
+  const carriers = new Map<string, Carrier>();
+  for (const component of model.components.values()) {
+    if (component.role !== 'component' || component.fileRole !== 'source') continue;
+    for (const carrier of carriersIn(component, model)) carriers.set(keyOf(carrier), carrier);
+  }
+  return carriers;
+}
+
+/** A prop of a component and all below to which it is only handed on, from the top down; empty where it is read there. */
+export function carriedBelow(model: Model, from: Step): Link[] {
+  const carriers = allCarriers(model);
+  const links: Link[] = [];
+  const waiting = [from];
+  const seen = new Set<string>();
+  for (let step = waiting.shift(); step; step = waiting.shift()) {
+    const carrier = carriers.get(keyOf(step));
+    if (!carrier || seen.has(keyOf(step))) continue;
+    seen.add(keyOf(step));
+    links.push({ component: carrier.component, prop: carrier.prop, hands: carrier.hands });
+    waiting.push(...carrier.to);
+  }
+  return links;
+}
+
 /** A value passes unread through two or more components in a row. One finding a chain, at its first carrier. */
 export const propCarried: Rule = {
   inProject: ({ model }) => {
-    const carriers = new Map<string, Carrier>();
-    for (const component of model.components.values()) {
-      if (component.role !== 'component' || component.fileRole !== 'source') continue;
-      for (const carrier of carriersIn(component, model)) carriers.set(keyOf(carrier), carrier);
-    }
+    const carriers = allCarriers(model);
     const followed = new Set([...carriers.values()].flatMap((carrier) => carrier.to.map(keyOf)));
     return [...carriers.values()].flatMap((carrier): Found[] => {
       const component = model.components.get(carrier.component);

@@ -92,7 +92,7 @@ function elementsIn(nodes: readonly TemplateNode[]): Span[] {
 }
 
 /** The constant texts between the children of an element: what is left when elements and expressions are taken out. */
-function staticTexts(text: string, piece: Piece): Span[] {
+export function staticTexts(text: string, piece: Piece): Span[] {
   const content = contentSpan(text, piece.span);
   if (!content) return [];
   let left = text.slice(content.start, content.end);

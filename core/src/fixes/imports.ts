@@ -1,0 +1,170 @@
+import type * as t from '@babel/types';
+import { pathBetween } from '../overlap';
+import type { FilePath } from '../model/span';
+import { applyEdits } from './patch';
+import { memberSpan, statementSpan } from './lists';
+import type { Rewrite } from './rewrite';
+import { endOf, indentAt, type Source, startOf, written } from './source';
+
+const importsOf = ({ program }: Source): t.ImportDeclaration[] =>
+  program.body.filter((one): one is t.ImportDeclaration => one.type === 'ImportDeclaration');
+
+/** Where a new statement may stand after the imports: an offset, and the text that has to stand before and after it. */
+function afterImports(source: Source): { readonly at: number; readonly indent: string } {
+  const last = importsOf(source).at(-1);
+  if (last) return { at: statementSpan(source, last).end, indent: indentAt(source.text, startOf(last)) };
+  const script = /<script\b(?![^>]*\bmodule\b)[^>]*>[^\S\n]*\n?/.exec(source.text);
+  if (!script) return { at: startOf(source.program.body[0] ?? source.program), indent: '' };
+  const at = script.index + script[0].length;
+  return { at, indent: /^[^\S\n]*/.exec(source.text.slice(at))?.[0] ?? '' };
+}
+
+/** Puts a statement after the imports of a file, before all else, with an empty line between. */
+export function putAfterImports(rewrite: Rewrite, source: Source, line: string): void {
+  const { at, indent } = afterImports(source);
+  rewrite.insert(source, at, `\n${indent}${line}\n`);
+}
+
+/** Names that a file imports from a module, for a value, as they are called in it. */
+function importedFrom(source: Source, from: string, name: string): string | undefined {
+  for (const statement of importsOf(source)) {
+    if (statement.source.value !== from || statement.importKind === 'type') continue;
+    for (const one of statement.specifiers)
+      if (one.type === 'ImportSpecifier' && one.imported.type === 'Identifier' && one.imported.name === name) return one.local.name;
+  }
+  return undefined;
+}
+
+/** The way from one file to another as the file writes such ways: by its alias where it has one that leads there. */
+export function wayTo(source: Source, rewrite: Rewrite, to: FilePath): string {
+  const relative = pathBetween(source.file, to);
+  for (const { source: from, specifiers } of importsOf(source)) {
+    const way = from.value;
+    const slash = way.indexOf('/');
+    if (way.startsWith('.') || slash < 0 || (way.startsWith('@') && slash > 1)) continue;
+    for (const { local } of specifiers) {
+      const meant = rewrite.model.named(source.file, local.name);
+      const file =
+        meant.kind === 'component' ? rewrite.model.components.get(meant.id)?.file : meant.kind === 'value' ? meant.file : undefined;
+      const tail = way.slice(slash + 1);
+      const bareFile = file?.replace(/\.(?:[cm]?[jt]sx?)$/, '').replace(/\/index$/, '');
+      if (bareFile === undefined || !bareFile.endsWith(tail.replace(/\.(?:[cm]?[jt]sx?)$/, ''))) continue;
+      const root = bareFile.slice(0, -tail.length);
+      const wanted = to.replace(/\.(?:[cm]?[jt]sx?)$/, '').replace(/\/index$/, '');
+      if (root !== '' && wanted.startsWith(root) && relative.startsWith('..')) return way.slice(0, slash + 1) + wanted.slice(root.length);
+    }
+  }
+  return relative;
+}
+
+/** Writes the imports that were asked for, beside those that the files have from the same modules already. */
+export function writeImports(rewrite: Rewrite): void {
+  const byFile = new Map<Source, Map<string, Set<string>>>();
+  for (const { source, name, from } of rewrite.imports) {
+    if (importedFrom(source, from, name.replace(/^type /, '')) !== undefined) continue;
+    const modules = byFile.get(source) ?? new Map<string, Set<string>>();
+    modules.set(from, (modules.get(from) ?? new Set()).add(name));
+    byFile.set(source, modules);
+  }
+  for (const [source, modules] of byFile) for (const [from, names] of modules) importFrom(rewrite, source, [...names], from);
+}
+
+const plainName = (name: string): string => name.replace(/^type /, '').toLowerCase();
+
+function importFrom(rewrite: Rewrite, source: Source, names: readonly string[], from: string): void {
+  // What a module exports by default has a statement of its own.
+  const whole = names.filter((name) => name.startsWith('default '));
+  for (const name of whole) {
+    const { at, indent } = afterImports(source);
+    rewrite.insertFirst(source, at, `${indent}import ${name.slice('default '.length)} from '${from}';\n`);
+  }
+  const sorted = names.filter((name) => !whole.includes(name)).sort((a, b) => plainName(a).localeCompare(plainName(b)));
+  const beside = importsOf(source).find(
+    (one) => one.source.value === from && one.importKind !== 'type' && one.specifiers.some(({ type }) => type === 'ImportSpecifier'),
+  );
+  const own = beside?.specifiers.filter((one) => one.type === 'ImportSpecifier') ?? [];
+  const last = own.at(-1);
+  if (sorted.length === 0) return;
+  if (!last) {
+    const line = `import { ${sorted.join(', ')} } from '${from}';\n`;
+    const first = importsOf(source)[0];
+    const { at, indent } = afterImports(source);
+    // Packages come before files of the project.
+    if (first && !/^[.@~#]/.test(from)) rewrite.insertFirst(source, startOf(first), `${line}${indentAt(source.text, startOf(first))}`);
+    else rewrite.insertFirst(source, at, `${indent}${line}`);
+    return;
+  }
+  // Those that come at one place are put in one after the other.
+  const puts = new Map<number, string>();
+  for (const name of sorted) {
+    const next = own.find((one) => plainName(one.local.name) > plainName(name));
+    const at = next ? startOf(next) : endOf(last);
+    puts.set(at, `${puts.get(at) ?? ''}${next ? `${name}, ` : `, ${name}`}`);
+  }
+  for (const [at, text] of puts) rewrite.insert(source, at, text);
+}
+
+/** The imports of a file that some other text needs, as the lines of a file elsewhere; names of the file itself count where it exports them. */
+export function bringImports(
+  rewrite: Rewrite,
+  source: Source,
+  to: FilePath,
+  body: string,
+): { readonly name: string; readonly line: string }[] {
+  const stands = (name: string): boolean => new RegExp(`(?<![\\w$.'"])${name.replace(/\$/g, '\\$')}(?![\\w$])`).test(body);
+  const folder = source.file.split('/').slice(0, -1);
+  const way = (from: string): string => {
+    if (!from.startsWith('.')) return from;
+    const steps = [...folder];
+    for (const step of from.split('/')) {
+      if (step === '..') steps.pop();
+      else if (step !== '.') steps.push(step);
+    }
+    return pathBetween(to, steps.join('/'));
+  };
+  const brought = importsOf(source).flatMap((statement) =>
+    statement.specifiers
+      .filter(({ local }) => stands(local.name))
+      .map((one) => {
+        const what =
+          one.type === 'ImportDefaultSpecifier'
+            ? one.local.name
+            : one.type === 'ImportNamespaceSpecifier'
+              ? `* as ${one.local.name}`
+              : `{ ${written(source, one)} }`;
+        return {
+          name: one.local.name,
+          line: `import ${statement.importKind === 'type' ? 'type ' : ''}${what} from '${way(statement.source.value)}';`,
+        };
+      }),
+  );
+  const own = (rewrite.model.files.get(source.file)?.exports ?? [])
+    .filter((one) => one.from === undefined && one.exported === one.local && stands(one.local))
+    .map((one) => ({ name: one.local, line: `import { ${one.local} } from '${pathBetween(to, source.file)}';` }));
+  return [...brought, ...own];
+}
+
+/** Takes imports away whose names stood in a file and stand there no more, after all other changes of it. */
+export function dropUnusedImports(rewrite: Rewrite, source: Source): void {
+  const statements = importsOf(source);
+  const edits = rewrite.editsOf(source.file);
+  if (edits.length === 0) return;
+  const without = (text: string): string => text.replace(/^[^\S\n]*import\s[^'"]*from\s*['"][^'"]+['"];?/gm, '');
+  const [before, after] = [without(source.text), without(applyEdits(source.text, edits))];
+  const stands = (text: string, name: string): boolean => new RegExp(`(?<![\\w$])${name.replace(/\$/g, '\\$')}(?![\\w$])`).test(text);
+  for (const statement of statements) {
+    const gone = statement.specifiers.filter(({ local }) => stands(before, local.name) && !stands(after, local.name));
+    if (gone.length === 0) continue;
+    if (gone.length === statement.specifiers.length) rewrite.put(source, statementSpan(source, statement), '');
+    else
+      for (const one of gone) {
+        const own = statement.specifiers.filter((other) => other.type === 'ImportSpecifier');
+        const at = own.indexOf(one as t.ImportSpecifier);
+        // What is imported by default stands before the braces, and goes with its comma; or the braces go.
+        if (at < 0) rewrite.put(source, { start: startOf(one), end: source.text.indexOf('{', endOf(one)) }, '');
+        else if (own.length === 1)
+          rewrite.put(source, { start: source.text.lastIndexOf(',', startOf(one)), end: source.text.indexOf('}', endOf(one)) + 1 }, '');
+        else rewrite.put(source, memberSpan(source, own, at), '');
+      }
+  }
+}
