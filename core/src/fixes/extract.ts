@@ -327,9 +327,10 @@ function componentText(framework: Framework, name: string, place: Place, holes: 
     const declared = isOlder ? props.map((one) => `  export let ${one.name};\n`).join('') : `  let { ${names} } = $props();\n`;
     return `<script>\n${props.length > 0 ? declared : ''}</script>\n\n${stretchText(place, holes, '')}\n`;
   }
-  const type = isTyped
-    ? `type Props = { ${props.map((one) => `${one.name}: ${one.type === '' ? 'unknown' : one.type}`).join('; ')} };\n\n`
-    : '';
+  const members = props.map((one) => `${one.name}: ${one.type === '' ? 'unknown' : one.type};`);
+  const line = `type Props = { ${members.join(' ').replace(/;$/, '')} };\n\n`;
+  const long = `type Props = {\n${members.map((one) => `  ${one}\n`).join('')}};\n\n`;
+  const type = !isTyped ? '' : line.length <= 100 ? line : long;
   const params = props.length === 0 ? '' : `{ ${names} }${isTyped ? ': Props' : ''}`;
   return `${props.length > 0 ? type : ''}export function ${name}(${params}) {\n  return (\n    ${stretchText(place, holes, '    ')}\n  );\n}\n`;
 }

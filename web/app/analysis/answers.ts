@@ -143,6 +143,9 @@ export type AlikeAnswer = {
   readonly others: number;
 };
 
+/** A change that answers a finding, as a patch, and in which way it does; or why it cannot be written, as a sentence. */
+export type ProposalAnswer = { readonly says: string; readonly patch: string } | { readonly wrong: string };
+
 export type ComparedAnswer = {
   readonly a: AlikeMember;
   readonly b: AlikeMember;

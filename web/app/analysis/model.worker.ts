@@ -31,7 +31,9 @@ import {
   orderColumns,
   type Page,
   pageOf,
+  isProposed,
   patchOf,
+  propose,
   placeCard,
   type Question,
   readerVersion,
@@ -62,6 +64,7 @@ import type {
   Excerpt,
   FindingView,
   PageEntry,
+  ProposalAnswer,
   SearchHit,
   SubjectEntry,
   Summary,
@@ -379,6 +382,26 @@ const analyst = {
     const texts = new Map<string, string>();
     for (const { file } of edits) if (!texts.has(file)) texts.set(file, await textOf(held, file));
     return patchOf(edits, (file) => texts.get(file));
+  },
+
+  /** The change that Liana proposes for a finding, as a patch, or why it cannot be written; undefined for rules without one. */
+  async proposal(projectId: string, key: string): Promise<ProposalAnswer | undefined> {
+    const held = await ensure(projectId);
+    const finding = held.findings.find((one) => one.key === key);
+    if (!finding || !isProposed(finding.rule)) return undefined;
+    // Which files it takes is known only on the way: those that are missed are fetched, and it is asked again.
+    const texts = new Map<FilePath, string>();
+    for (;;) {
+      const missed = new Set<FilePath>();
+      const textIn = (file: FilePath): string | undefined => {
+        if (!texts.has(file) && held.model.files.has(file)) missed.add(file);
+        return texts.get(file);
+      };
+      const proposal = propose(held.model, finding, textIn);
+      if (missed.size === 0)
+        return proposal && 'edits' in proposal ? { says: proposal.says, patch: patchOf(proposal.edits, textIn) } : proposal;
+      for (const file of missed) texts.set(file, await textOf(held, file));
+    }
   },
 
   /** Some findings, in their order and with their severity as given, as a file of some form. */

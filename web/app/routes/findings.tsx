@@ -46,8 +46,9 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
   const place = chosen ? await getAnalyst().placeOf(project.id, chosen.touches.component, undefined) : undefined;
   const trace = chosen && (await traceFor(project.id, chosen, place?.pageId));
   const patch = chosen?.edits ? await getAnalyst().patch(project.id, [chosen.key]) : '';
+  const proposal = chosen && (await getAnalyst().proposal(project.id, chosen.key));
   const twin = chosen?.rule === 'twins' ? await getAnalyst().twinsOf(project.id, chosen.component) : undefined;
-  return { project, summary, findings, triage, chosen, code, patch, place, trace, twin };
+  return { project, summary, findings, triage, chosen, code, patch, proposal, place, trace, twin };
 }
 
 /** Keeps what is decided about a finding, or what the project says of a rule. */

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { counted, listed, type MarkState, type RuleSetting } from '@liana/core';
 import { Link } from 'react-router';
-import type { Excerpt } from '../../analysis/answers';
+import type { Excerpt, ProposalAnswer } from '../../analysis/answers';
 import { Code } from '../../parts/Code';
 import { useTraceName } from '../../parts/useTraceName';
 import { FixDiff } from './FixDiff';
@@ -12,6 +12,8 @@ type Props = {
   told: Told;
   /** The certain fix; empty where there is none. */
   patch: string;
+  /** The change that Liana proposes, or why there is none; undefined for rules without one. */
+  proposal: ProposalAnswer | undefined;
   setting: RuleSetting | undefined;
   code: readonly (Excerpt | undefined)[];
   projectId: string;
@@ -25,7 +27,7 @@ type Props = {
 };
 
 /** One finding: what is wrong, what comes of it, the evidence rung by rung, and what to do. */
-export function FindingDetail({ told, code, patch, setting, projectId, place, traceTo, compareTo, onMark, onRule }: Props) {
+export function FindingDetail({ told, code, patch, proposal, setting, projectId, place, traceTo, compareTo, onMark, onRule }: Props) {
   const { finding } = told;
   const { places } = finding.touches;
   const trace = useTraceName(projectId, place?.pageId);
@@ -50,6 +52,13 @@ export function FindingDetail({ told, code, patch, setting, projectId, place, tr
       <h3>What to do</h3>
       <p>{finding.fix}</p>
       {patch !== '' && <FixDiff patch={patch} />}
+      {proposal && 'patch' in proposal && (
+        <>
+          <p>{proposal.says}</p>
+          <FixDiff patch={proposal.patch} />
+        </>
+      )}
+      {proposal && 'wrong' in proposal && <p>Liana cannot write this change for you. {proposal.wrong}</p>}
       <h3>Where it touches</h3>
       <p>
         {places > 0 ? `${counted(places, 'place')} in the trees of all pages.` : 'No page that is mounted in this project.'}

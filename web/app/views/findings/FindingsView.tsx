@@ -2,7 +2,7 @@ import { counted, type MarkState, type RuleSetting } from '@liana/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef } from 'react';
 import { Link, useFetcher, useNavigate } from 'react-router';
-import type { Excerpt, FindingView, Summary } from '../../analysis/answers';
+import type { Excerpt, FindingView, ProposalAnswer, Summary } from '../../analysis/answers';
 import { getAnalyst } from '../../analysis/client';
 import { useTell } from '../../parts/Notices';
 import { useUrlParams } from '../../parts/useUrlParams';
@@ -24,6 +24,7 @@ type Props = {
   chosen: FindingView | undefined;
   code: readonly (Excerpt | undefined)[];
   patch: string;
+  proposal: ProposalAnswer | undefined;
   place: { readonly pageId: string; readonly place: number } | undefined;
   trace: string | undefined;
   /** The first two of components that are alike. */
@@ -58,7 +59,7 @@ function touchWords(finding: FindingView): string {
 }
 
 /** What is wrong or superfluous, each with its evidence, to be worked through. */
-export function FindingsView({ project, summary, findings, triage, chosen, code, patch, place, trace, twin }: Props) {
+export function FindingsView({ project, summary, findings, triage, chosen, code, patch, proposal, place, trace, twin }: Props) {
   const scroll = useRef<HTMLDivElement>(null);
   const navigate = useNavigate();
   const fetcher = useFetcher();
@@ -242,6 +243,7 @@ export function FindingsView({ project, summary, findings, triage, chosen, code,
                 told={current}
                 code={code}
                 patch={patch}
+                proposal={proposal}
                 setting={triage.rules[chosen.rule]}
                 projectId={project.id}
                 place={place}

@@ -3,6 +3,7 @@ import { type ComparedRow, counted } from '@liana/core';
 import { Fragment } from 'react';
 import { Link, useFetcher } from 'react-router';
 import type { AlikeMember, ComparedAnswer } from '../../analysis/answers';
+import { Diff } from '../../parts/Diff';
 import { useTell } from '../../parts/Notices';
 import { useUrlParams } from '../../parts/useUrlParams';
 import { download, fileName } from '../carve/download';
@@ -138,7 +139,7 @@ export function ComparisonView({ project, compared }: Props) {
           <h2>Each use, rewritten</h2>
           {!merged && <p>Nothing is rewritten as long as there is no one component in their place.</p>}
           {merged && merged.uses === 0 && <p>Nothing uses {b.name}; it can go as it is.</p>}
-          {usesPatch !== '' && <Diff text={usesPatch} />}
+          {usesPatch !== '' && <Diff patch={usesPatch} label="Changes of the uses" />}
           {merged && (
             <p className="row-of-controls">
               <Button
@@ -218,23 +219,4 @@ function Marked({ text, names }: { text: string; names: readonly string[] }) {
   const pattern = new RegExp(`(?<![\\w$.])(${names.map((name) => name.replace(/\$/g, '\\$')).join('|')})(?![\\w$])`, 'g');
   const parts = text.split(pattern);
   return parts.map((part, index) => (index % 2 === 1 ? <mark key={index}>{part}</mark> : <Fragment key={index}>{part}</Fragment>));
-}
-
-function Diff({ text }: { text: string }) {
-  const lines = text
-    .trimEnd()
-    .split('\n')
-    .filter((line) => !/^(?:---|===|@@|\\ No newline)/.test(line));
-  const kindOf = (line: string): string =>
-    line.startsWith('+++ ') ? 'where' : line.startsWith('+') ? 'added' : line.startsWith('-') ? 'gone' : '';
-  return (
-    <pre className="diff" tabIndex={0} aria-label="Changes of the uses">
-      {lines.map((line, index) => (
-        <span key={`${index} ${line}`} className={kindOf(line)}>
-          {line.startsWith('+++ ') ? line.slice(6) : line}
-          {'\n'}
-        </span>
-      ))}
-    </pre>
-  );
 }

@@ -1,0 +1,149 @@
+import type { Page } from '@playwright/test';
+import type { Interaction } from './check';
+
+export type PageName = 'TodayPage' | 'LockPage' | 'RosterPage';
+/** Something that a user does on a page of the demo, whatever the framework. */
+export type Act = Omit<Interaction, 'at' | 'page' | 'events'> & {
+  readonly page: PageName;
+  readonly event: 'click' | 'input' | 'submit' | 'mouseenter';
+  /** The only demos that have it. */
+  readonly in?: readonly string[];
+};
+
+export const paths = { TodayPage: '/', LockPage: '/locks/aldermoor', RosterPage: '/roster' };
+const select = (page: Page): Promise<void> => page.getByRole('button', { name: 'Quarry Rise', exact: true }).first().click();
+
+/** The same acts in each demo; `event` is what the platform raises. */
+export const acts: readonly Act[] = [
+  {
+    name: 'a notice is dismissed',
+    page: 'TodayPage',
+    component: 'NoticeStrip',
+    event: 'click',
+    act: (page) => page.getByRole('button', { name: 'Dismiss' }).click(),
+  },
+  { name: 'a lock is selected', page: 'TodayPage', component: 'LockCard', event: 'click', act: select },
+  {
+    name: 'a lock is filled',
+    page: 'TodayPage',
+    component: 'GateSwitch',
+    event: 'click',
+    act: (page) => page.getByRole('button', { name: 'Fill' }).first().click(),
+  },
+  {
+    name: 'a lock is drained',
+    page: 'TodayPage',
+    component: 'GateSwitch',
+    event: 'click',
+    act: (page) => page.getByRole('button', { name: 'Drain' }).last().click(),
+  },
+  {
+    name: 'a boat’s name is typed',
+    quietIn: ['svelte'],
+    page: 'TodayPage',
+    component: 'PassageForm',
+    event: 'input',
+    act: (page) => page.getByLabel('Boat').fill('Grey Wagtail'),
+  },
+  {
+    name: 'another lock is chosen in the form',
+    quietIn: ['svelte'],
+    page: 'TodayPage',
+    component: 'PassageForm',
+    event: 'input',
+    act: async (page) => void (await page.getByRole('combobox').selectOption('quarry')),
+  },
+  {
+    name: 'the time is changed',
+    quietIn: ['svelte'],
+    page: 'TodayPage',
+    component: 'DateField',
+    event: 'input',
+    act: (page) => page.getByLabel('Arrives').fill('13:30'),
+  },
+  {
+    name: 'a passage is booked',
+    page: 'TodayPage',
+    component: 'PassageForm',
+    event: 'submit',
+    before: (page) => page.getByLabel('Boat').fill('Grey Wagtail'),
+    act: (page) => page.getByRole('button', { name: 'Book' }).click(),
+  },
+  {
+    name: 'a passage is cleared',
+    page: 'TodayPage',
+    component: 'StatusPill',
+    event: 'click',
+    act: (page) => page.getByRole('button', { name: 'Clear' }).first().click(),
+  },
+  {
+    name: 'the keeper signs off',
+    page: 'TodayPage',
+    component: 'KeeperMenu',
+    event: 'click',
+    act: (page) => page.getByRole('button', { name: 'Sign off' }).click(),
+  },
+  {
+    name: 'a lock is chosen on the map',
+    in: ['react'],
+    page: 'TodayPage',
+    component: 'CanalMap',
+    event: 'click',
+    before: select,
+    act: (page) => page.getByRole('button', { name: 'Saltings Gate' }).last().click(),
+  },
+  {
+    name: 'the alarm is raised',
+    page: 'TodayPage',
+    component: 'AlarmButton',
+    event: 'click',
+    before: select,
+    act: (page) => page.getByRole('button', { name: 'Raise the alarm' }).click(),
+  },
+  {
+    name: 'a hint is opened',
+    in: ['vue', 'svelte'],
+    page: 'TodayPage',
+    component: 'HintBubble',
+    event: 'click',
+    before: select,
+    act: (page) => page.getByRole('button', { name: '?' }).click(),
+  },
+  {
+    name: 'a hint is pointed at',
+    in: ['react'],
+    page: 'TodayPage',
+    component: 'HintBubble',
+    event: 'mouseenter',
+    before: select,
+    act: (page) => page.getByText(/^\d+ waiting$/).hover(),
+  },
+  {
+    name: 'the lock of the page is filled',
+    page: 'LockPage',
+    component: 'GateSwitch',
+    event: 'click',
+    act: (page) => page.getByRole('button', { name: 'Fill' }).click(),
+  },
+  {
+    name: 'a passage of the lock is cleared by the reducer',
+    page: 'LockPage',
+    component: 'StatusPill',
+    event: 'click',
+    act: (page) => page.getByRole('button', { name: 'Clear' }).first().click(),
+  },
+  {
+    name: 'a shift is swapped',
+    page: 'RosterPage',
+    component: 'ShiftCell',
+    event: 'click',
+    act: (page) => page.getByRole('button', { name: 'Swap' }).first().click(),
+  },
+  {
+    name: 'a note is written into the class',
+    page: 'RosterPage',
+    component: 'NoteField',
+    event: 'input',
+    act: (page) => page.getByRole('textbox').first().fill('late'),
+  },
+];
