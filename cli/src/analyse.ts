@@ -87,7 +87,7 @@ const program = new Command('analyse')
       const baseline = options.baseline ?? (settings.baseline === undefined ? undefined : path.resolve(directory, settings.baseline));
       const known = baseline === undefined ? undefined : baselineIn(baseline);
       const folder = await readFolder(directory);
-      const gated = gate(analyseFolder(folder), {
+      const gated = gate(analyseFolder(folder, settings.twinsFrom === undefined ? {} : { twinsFrom: settings.twinsFrom }), {
         settings: settings.rules ?? {},
         only: options.rules?.split(',').map((one) => one.trim()),
       });

@@ -2,6 +2,7 @@ import { performance } from 'node:perf_hooks';
 import {
   acceptedInSource,
   check,
+  type CheckOptions,
   counted,
   type FileFacts,
   fileRole,
@@ -69,11 +70,11 @@ function timed<T>(run: () => T): { result: T; seconds: number } {
 export type Analysed = { readonly model: Model; readonly findings: readonly Finding[]; readonly seconds: Seconds };
 
 /** Analyses a folder, timing each phase beside the bare parsers. */
-export function analyseFolder(folder: Folder): Analysed {
+export function analyseFolder(folder: Folder, options: CheckOptions = {}): Analysed {
   const floor = parseFloor(folder);
   const read = timed(() => new Map<string, FileFacts>(folder.sources.map(({ file, text }) => [file, readFile(file, text)])));
   const linked = timed(() => link(read.result, folder.configs));
-  const checked = timed(() => check(linked.result));
+  const checked = timed(() => check(linked.result, undefined, options));
   const total = read.seconds + linked.seconds + checked.seconds;
   return {
     model: linked.result,

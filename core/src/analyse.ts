@@ -4,16 +4,16 @@ import type { Finding } from './model/finding';
 import type { ConfigFile, Model } from './model/model';
 import type { FilePath } from './model/span';
 import { isReadable, readFile } from './read';
-import { check } from './rules';
+import { check, type CheckOptions } from './rules';
 
 export type SourceFile = { readonly file: FilePath; readonly text: string };
 
 export type Analysis = { readonly model: Model; readonly findings: readonly Finding[] };
 
 /** The whole way from texts to findings, in one go: for the shell, for tests, for the benchmarks. */
-export function analyse(sources: readonly SourceFile[], configs: readonly ConfigFile[] = []): Analysis {
+export function analyse(sources: readonly SourceFile[], configs: readonly ConfigFile[] = [], options: CheckOptions = {}): Analysis {
   const files = new Map<FilePath, FileFacts>();
   for (const { file, text } of sources) if (isReadable(file)) files.set(file, readFile(file, text));
   const model = link(files, configs);
-  return { model, findings: check(model) };
+  return { model, findings: check(model, undefined, options) };
 }

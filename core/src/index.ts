@@ -88,6 +88,17 @@ export {
   type TwinOptions,
 } from './overlap';
 export { findNames, type NameHit, pageOf } from './find';
-export { catalogue, check, type CheckKeep, counted, entryOf, type Entry, listed, newCheckKeep, type RuleId } from './rules';
+export {
+  catalogue,
+  check,
+  type CheckKeep,
+  type CheckOptions,
+  counted,
+  entryOf,
+  type Entry,
+  listed,
+  newCheckKeep,
+  type RuleId,
+} from './rules';
 export * from './intake';
 export { type Analysis, analyse, type SourceFile } from './analyse';

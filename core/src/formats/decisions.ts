@@ -1,16 +1,22 @@
 import Joi from 'joi';
 import { severities } from '../model/finding';
+import { twinsFromSchema } from './settings';
 import { markStates, type RuleSettings, type TriageMark } from '../triage';
 
 /** What was decided in a project: about findings by their key, and about rules. */
-export type Decisions = { readonly marks: Readonly<Record<string, TriageMark>>; readonly rules: RuleSettings };
+export type Decisions = {
+  readonly marks: Readonly<Record<string, TriageMark>>;
+  readonly rules: RuleSettings;
+  /** From which likeness on two components are twins; absent for Liana's own. */
+  readonly twinsFrom?: number;
+};
 
 /** Decisions as they are saved and sent. The format is told in `docs/project-file.md`. */
 export type DecisionsDocument = { readonly format: 'liana-decisions'; readonly version: 1 } & Decisions;
 
 /** Puts decisions into the form in which they are saved. */
-export function decisionsDocument({ marks, rules }: Decisions): DecisionsDocument {
-  return { format: 'liana-decisions', version: 1, marks, rules };
+export function decisionsDocument({ marks, rules, twinsFrom }: Decisions): DecisionsDocument {
+  return { format: 'liana-decisions', version: 1, marks, rules, ...(twinsFrom === undefined ? {} : { twinsFrom }) };
 }
 
 const schema = Joi.object<DecisionsDocument>({
@@ -30,12 +36,13 @@ const schema = Joi.object<DecisionsDocument>({
   rules: Joi.object()
     .pattern(Joi.string(), Joi.valid('off', ...severities))
     .required(),
+  twinsFrom: twinsFromSchema,
 });
 
 /** Reads decisions out of what was saved; says what is wrong with it, with the name of the field. */
 export function parseDecisions(given: unknown): { readonly decisions: Decisions } | { readonly wrong: string } {
   const { value, error } = schema.validate(given);
   if (error) return { wrong: `${error.message}.` };
-  const { marks, rules } = value as DecisionsDocument;
-  return { decisions: { marks, rules } };
+  const { marks, rules, twinsFrom } = value as DecisionsDocument;
+  return { decisions: { marks, rules, ...(twinsFrom === undefined ? {} : { twinsFrom }) } };
 }

@@ -12,6 +12,8 @@ export type FindingFormat = (typeof findingFormats)[number];
 /** What `liana.config.json` may say. */
 export type Settings = {
   readonly rules?: RuleSettings;
+  /** From which likeness on two components are twins, 0.5 to 1. */
+  readonly twinsFrom?: number;
   readonly failOn?: FailOn;
   readonly format?: FindingFormat;
   readonly baseline?: string;
@@ -19,9 +21,13 @@ export type Settings = {
 
 export const settingsFile = 'liana.config.json';
 
+/** What a project may say of the likeness from which on two components are twins. */
+export const twinsFromSchema = Joi.number().min(0.5).max(1);
+
 const ruleSetting = Joi.string().valid('off', ...severities);
 const schema = Joi.object<Settings>({
   rules: Joi.object(Object.fromEntries(Object.keys(catalogue).map((rule) => [rule, ruleSetting]))),
+  twinsFrom: twinsFromSchema,
   failOn: Joi.string().valid(...failOns),
   format: Joi.string().valid(...findingFormats),
   baseline: Joi.string(),

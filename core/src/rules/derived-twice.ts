@@ -7,7 +7,11 @@ import type { Check, Found, Rule } from './rule';
 type Computed = { readonly component: Component; readonly value: ValueFact; readonly source: string };
 
 /** A computation is worth a name of its own when it does something: a call or an operation, not a mere reading. */
-const isWorthIt = (formula: string): boolean => formula.length >= 24 && /[(?+*/<>]|&&|\|\|/.test(formula);
+function isWorthIt(formula: string): boolean {
+  // What the framework has around it is no computation.
+  const inner = formula.replace(/^(?:computed|useMemo|\$derived(?:\.by)?)\(\s*(?:\(\)\s*=>\s*)?/, '');
+  return formula.length >= 24 && /[?+*/<>]|\w\(|&&|\|\|/.test(inner);
+}
 
 /** What a reading comes from, as one name for the whole project; undefined for what is a component's own. */
 function sourceOf(model: Model, component: Component, reading: Reading): { readonly key: string; readonly name: string } | undefined {
@@ -28,11 +32,14 @@ function sourceOf(model: Model, component: Component, reading: Reading): { reado
       return { key: `${meant.file} ${meant.fact.name} ${path}`, name: value.source };
     case 'value':
       // Functions and constants of modules are the same for all; what varies must come from something that is held.
-      return { key: `${meant.file} ${meant.name} ${path}`, name: value.kind === 'module' ? '' : value.source };
+      return { key: `${meant.file} ${meant.name} ${path}`, name: value.kind === 'module' && !isStore(model, meant) ? '' : value.source };
     default:
       return undefined;
   }
 }
+
+const isStore = (model: Model, { file, name }: { readonly file: string; readonly name: string }): boolean =>
+  model.files.get(file)?.module?.values.some((value) => value.kind === 'store' && value.name === name) ?? false;
 
 function computedIn(model: Model, component: Component): (Computed & { readonly key: string })[] {
   return component.facts.values.flatMap((value) => {

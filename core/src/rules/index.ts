@@ -2,7 +2,7 @@ import { type KnownUse, knownUses } from '../flow';
 import { type Finding, goneWeight, severities } from '../model/finding';
 import type { Component, Model, Use } from '../model/model';
 import { entryOf } from './catalogue';
-import { type OverlapKeep, surveyOverlap } from '../overlap';
+import { type OverlapKeep, surveyOverlap, twinDefaults } from '../overlap';
 import { surveyPages, type SurveyKeep } from './pages';
 import { rules } from './registry';
 import type { Check, Found } from './rule';
@@ -98,12 +98,18 @@ function onePerPlace(all: readonly Found[]): Found[] {
   });
 }
 
+/** What a project may set for itself. */
+export type CheckOptions = {
+  /** From which likeness on two components are twins, 0 to 1; absent for Liana's own. */
+  readonly twinsFrom?: number;
+};
+
 /**
  * All findings of a model, worst first; within a severity by how much would go, by how many places
  * they touch, then by place. With the `keep` of an earlier check, only what has changed since is asked again; `keep` is
  * brought up to date.
  */
-export function check(model: Model, keep: CheckKeep = newCheckKeep()): Finding[] {
+export function check(model: Model, keep: CheckKeep = newCheckKeep(), { twinsFrom = twinDefaults.likeness }: CheckOptions = {}): Finding[] {
   const uses = knownUses(model, keep.known);
   const byTarget = groupBy(uses, (known) => known.target.id);
   const shared: Check = {
@@ -111,7 +117,7 @@ export function check(model: Model, keep: CheckKeep = newCheckKeep()): Finding[]
     uses,
     usesOf: (id) => byTarget.get(id) ?? [],
     pages: surveyPages(model, keep.pages),
-    overlap: surveyOverlap(model, keep.overlap),
+    overlap: surveyOverlap(model, keep.overlap, { likeness: twinsFrom }),
   };
   const source = [...model.components.values()].filter((component) => component.fileRole === 'source');
   const findings = onePerPlace([

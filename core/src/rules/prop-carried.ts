@@ -39,6 +39,7 @@ function withoutRead(component: Component, candidates: ReadonlySet<number>, hand
   };
   for (const action of component.facts.actions) {
     note(action.reads);
+    note(action.follows ?? []);
     for (const change of action.changes) left.delete(change.value);
   }
   for (const value of component.facts.values) note(value.from);

@@ -1,9 +1,17 @@
+import type { ActionFact, Reading } from '../model/facts';
 import type { Component } from '../model/model';
 import { locate, type Span } from '../model/span';
 import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
 type Copy = { readonly prop: string; readonly state: string; readonly declared: Span; readonly synced: Span };
+
+/** What is read: where that is what an effect is handed, the one value that it follows. */
+function watched(facts: Component['facts'], { follows }: ActionFact, reading: Reading): Reading {
+  const value = facts.values[reading.value];
+  const [followed, ...more] = follows ?? [];
+  return value?.kind === 'param' && value.position === 0 && reading.how === 'same' && followed && more.length === 0 ? followed : reading;
+}
 
 /** States that an effect takes over from a prop, and that the component changes by itself as well. */
 const syncedCopies = remembered(({ facts }: Component): readonly Copy[] =>
@@ -12,7 +20,8 @@ const syncedCopies = remembered(({ facts }: Component): readonly Copy[] =>
     const from = (action: (typeof facts.actions)[number]): { prop: string; span: Span } | undefined => {
       if (action.kind !== 'effect') return undefined;
       for (const change of action.changes) {
-        const [only, ...more] = change.from;
+        const [written, ...more] = change.from;
+        const only = written && watched(facts, action, written);
         const prop = only && facts.values[only.value];
         if (change.value === state && only?.how === 'same' && only.path.length === 0 && more.length === 0 && prop?.kind === 'prop')
           return { prop: prop.name, span: change.span };

@@ -24,6 +24,7 @@ export const twins: Rule = {
             first: first.name,
             second: others,
             alike: `${Math.round(100 * likeness)} %`,
+            across: all.some((one) => one.framework !== first.framework) ? 'yes' : '',
             holes: 'texts, values or single parts',
           },
           evidence: all.slice(0, 6).map((one) => ({

@@ -54,12 +54,19 @@ export const wrapperEmpty: Rule = {
   },
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) => {
-      if (component.framework !== 'react' || component.fileRole !== 'source') return [];
+      if (component.fileRole !== 'source') return [];
       return (model.usesBy.get(component.id) ?? []).flatMap((use): Found[] => {
         const context = use.target.kind === 'provider' ? use.target.context : undefined;
         const [only, ...more] = use.node.bindings.find((one) => one.name === 'value')?.readings ?? [];
         if (!context || only?.how !== 'same' || only.path.length > 0 || more.length > 0) return [];
-        const taken = component.takes.some((take) => take.value === only.value && take.context === context && take.via.length === 0);
+        const taken = component.takes.some(
+          (take) =>
+            take.value === only.value &&
+            take.context === context &&
+            take.via.length === 0 &&
+            // Where it has something to give in the provider's stead, it provides that.
+            (component.framework === 'react' || component.facts.values[take.value]?.guarded !== true),
+        );
         const name = model.contexts.get(context)?.name ?? '';
         return taken ? [foundAt(component, name, `a provider of ${name}`, use.node.nameSpan)] : [];
       });

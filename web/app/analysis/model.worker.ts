@@ -91,6 +91,8 @@ type Opened = {
   readonly hashes: ReadonlyMap<FilePath, string>;
   readonly keep: CheckKeep;
   readonly findings: readonly Finding[];
+  /** The setting of the project that they were found by. */
+  readonly twinsFrom: number | undefined;
   readonly pageNames: ReadonlyMap<ComponentId, readonly string[]>;
   readonly texts: Map<FilePath, string>;
   readonly pages: Map<string, UnfoldedPage>;
@@ -189,8 +191,10 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
   if (frameworks.join() !== project.frameworks?.join()) await database.projects.update(projectId, { frameworks });
   const keep = before?.keep ?? newCheckKeep();
   report({ stage: 'Checking', done: 0, total: 0 });
-  const findings = check(model, keep);
+  const twinsFrom = (await database.triage.get(projectId))?.twinsFrom;
+  const findings = check(model, keep, twinsFrom === undefined ? {} : { twinsFrom });
   return {
+    twinsFrom,
     projectId,
     readAt: project.readAt,
     model,
@@ -214,9 +218,18 @@ function sameConfigs(hashes: ReadonlyMap<FilePath, string>, files: readonly Stor
   return configs.length === known.length && configs.every((file) => hashes.get(file.file) === file.hash);
 }
 
+/** The same project, asked again by another setting of its own. */
+function checkedAnew({ views: _, figures: __, ...held }: Opened, twinsFrom: number | undefined): Opened {
+  const set = twinsFrom === undefined ? {} : { twinsFrom };
+  return { ...held, twinsFrom, findings: check(held.model, held.keep, set) };
+}
+
 async function ensure(projectId: string, report: ReportProgress = () => undefined): Promise<Opened> {
-  const project = await database.projects.get(projectId);
-  if (opened?.projectId === projectId && opened.readAt === project?.readAt) return opened;
+  const [project, triage] = await Promise.all([database.projects.get(projectId), database.triage.get(projectId)]);
+  if (opened?.projectId === projectId && opened.readAt === project?.readAt) {
+    if (opened.twinsFrom !== triage?.twinsFrom) opened = checkedAnew(opened, triage?.twinsFrom);
+    return opened;
+  }
   const mine = ++job;
   const found = await analyse(projectId, report, () => mine !== job);
   opened = found;

@@ -3,7 +3,7 @@ import { data } from 'react-router';
 import type { FindingView } from '../analysis/answers';
 import { getAnalyst, openProject } from '../analysis/client';
 import { getProject } from '../storage/projects';
-import { markFinding, noteReading, setRule } from '../storage/triage';
+import { markFinding, noteReading, setRule, setTwinsFrom } from '../storage/triage';
 import { fittingFindings, parseFindingsState, toldFindings } from '../views/findings/state';
 import { FindingsView } from '../views/findings/FindingsView';
 import { traceLink } from '../views/trace/state';
@@ -65,6 +65,9 @@ export async function clientAction({ params, request }: Route.ClientActionArgs) 
   } else if (field('about') === 'rule') {
     const setting = (['off', ...severities] as const).find((one) => one === field('setting'));
     await setRule(params.projectId, field('rule'), setting);
+  } else if (field('about') === 'twins') {
+    const likeness = Number(field('likeness'));
+    await setTwinsFrom(params.projectId, likeness >= 0.5 && likeness <= 1 ? likeness : undefined);
   }
   return null;
 }

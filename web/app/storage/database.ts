@@ -59,6 +59,8 @@ export type StoredTriage = {
   readonly projectId: string;
   readonly marks: Readonly<Record<string, TriageMark>>;
   readonly rules: RuleSettings;
+  /** From which likeness on two components are twins; absent for Liana's own. */
+  readonly twinsFrom?: number;
   /** Keys of the findings of the last reading, and the project's `readAt` then; 0 before the first. */
   readonly latest: readonly string[];
   readonly latestAt: number;

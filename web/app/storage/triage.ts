@@ -26,8 +26,18 @@ export async function markFinding(projectId: string, key: string, mark: TriageMa
 }
 
 /** Takes over decisions that came with a project. */
-export async function saveDecisions(projectId: string, { marks, rules }: Decisions): Promise<void> {
-  await change(projectId, (before) => ({ ...before, marks: { ...before.marks, ...marks }, rules: { ...before.rules, ...rules } }));
+export async function saveDecisions(projectId: string, { marks, rules, twinsFrom }: Decisions): Promise<void> {
+  await change(projectId, (before) => ({
+    ...before,
+    marks: { ...before.marks, ...marks },
+    rules: { ...before.rules, ...rules },
+    ...(twinsFrom === undefined ? {} : { twinsFrom }),
+  }));
+}
+
+/** Keeps from which likeness on the project takes two components for twins; undefined for Liana's own. */
+export async function setTwinsFrom(projectId: string, twinsFrom: number | undefined): Promise<void> {
+  await change(projectId, ({ twinsFrom: _, ...before }) => (twinsFrom === undefined ? before : { ...before, twinsFrom }));
 }
 
 /** Keeps what the project says of a rule; undefined takes it back. */
@@ -44,7 +54,7 @@ export async function noteReading(projectId: string, readAt: number, keys: reado
   const before = await loadTriage(projectId);
   if (before.latestAt === readAt) return before;
   // The first reading has nothing to be compared with.
-  const noted: StoredTriage = { ...before, latest: [...keys], latestAt: readAt, ...(before.latestAt > 0 ? { known: before.latest } : {}) };
-  await change(projectId, (now) => ({ ...now, ...noted, marks: now.marks, rules: now.rules }));
-  return noted;
+  const noted = { latest: [...keys], latestAt: readAt, ...(before.latestAt > 0 ? { known: before.latest } : {}) };
+  await change(projectId, (now) => ({ ...now, ...noted }));
+  return { ...before, ...noted };
 }

@@ -1,4 +1,5 @@
 import type { Binding, TemplateNode } from '../../model/facts';
+import { parseComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import type { Span } from '../../model/span';
 
@@ -38,22 +39,37 @@ export type Pieces = {
   readonly total: number;
 };
 
-const kept = new WeakMap<Component, Pieces>();
+const kept = { exact: new WeakMap<Component, Pieces>(), 'by name': new WeakMap<Component, Pieces>() };
 /** Attributes that tell a thing apart for the framework alone. */
 const unsaid = new Set(['key', 'ref', 'slot']);
 
+/** An attribute's name as every framework may write it: `onClick`, `@click` and `on:click` are one, so are `maxLevel` and `max-level`. */
+function plainName(name: string): string {
+  if (/^(?:class|className|:class)$/.test(name)) return 'class';
+  if (name === 'htmlFor') return 'for';
+  return name
+    .replace(/^(?:@|on:)/, 'on')
+    .replace(/[-:]/g, '')
+    .toLowerCase();
+}
+
 function traitOf(binding: Binding): Trait {
-  const name = /^(class|className|:class)$/.test(binding.name) ? 'class' : binding.name;
+  const name = plainName(binding.name);
   if (name === 'class') return { name, kind: 'class', binding };
   if (binding.markup) return { name, kind: 'content', binding };
-  if (binding.direction === 'out' || binding.action !== undefined || /^on[A-Z]/.test(name)) return { name, kind: 'handler', binding };
+  if (binding.direction === 'out' || binding.action !== undefined || /^on[A-Z]/.test(binding.name))
+    return { name, kind: 'handler', binding };
   return { name, kind: binding.readings.length === 0 && binding.constant !== undefined ? 'constant' : 'value', binding };
 }
 
-function labelOf(model: Model, node: TemplateNode): string {
+/** Whom a tag means: the very component, or, where components of several frameworks are compared, any of that name. */
+export type Naming = 'exact' | 'by name';
+
+function labelOf(model: Model, node: TemplateNode, naming: Naming): string {
   if (node.kind === 'element') return node.tag;
   if (node.kind !== 'use') return '';
   const target = model.useOfNode.get(node)?.target;
+  if (naming === 'by name') return target?.kind === 'component' ? parseComponentId(target.id).name : node.tag;
   if (target?.kind === 'component') return target.id;
   if (target?.kind === 'outside') return `${target.module} ${target.name}`;
   return node.tag;
@@ -63,8 +79,8 @@ function labelOf(model: Model, node: TemplateNode): string {
 const isDrawing = (node: TemplateNode): boolean => node.kind === 'element' && node.tag === 'svg';
 
 /** The pieces of a component; empty for one without markup. */
-export function piecesOf(model: Model, component: Component): Pieces {
-  const known = kept.get(component);
+export function piecesOf(model: Model, component: Component, naming: Naming = 'exact'): Pieces {
+  const known = kept[naming].get(component);
   if (known) return known;
   type Growing = { -readonly [Key in keyof Piece]: Piece[Key] } & { children: number[] };
   const nodes: Growing[] = [];
@@ -98,7 +114,7 @@ export function piecesOf(model: Model, component: Component): Pieces {
       end: index + 1,
       kind: node.kind,
       role: node.kind === 'outlet' ? 'text' : node.kind,
-      label: labelOf(model, node),
+      label: labelOf(model, node, naming),
       traits,
       own,
       total: own,
@@ -116,6 +132,6 @@ export function piecesOf(model: Model, component: Component): Pieces {
     if (hasTraits) for (const trait of [...traits].reverse()) push(trait.binding.markup ?? [], index);
   }
   const made = { component, nodes, roots, total: roots.reduce((sum, root) => sum + (nodes[root]?.total ?? 0), 0) };
-  kept.set(component, made);
+  kept[naming].set(component, made);
   return made;
 }

@@ -10,11 +10,12 @@ const weightLeast = 20;
 const piecesLeast = 5;
 
 /** One name for the structure of each piece and all that is in it: what it is, the names of its attributes, its children. */
-function printsOf(nodes: readonly Piece[], names: Map<string, number>): number[] {
+function printsOf(nodes: readonly Piece[], framework: string, names: Map<string, number>): number[] {
   const prints = new Array<number>(nodes.length).fill(-1);
   for (let at = nodes.length - 1; at >= 0; at--) {
     const node = nodes[at] as Piece;
-    const text = `${node.role}:${node.label}[${node.traits
+    // Markup of two frameworks cannot be one component.
+    const text = `${framework} ${node.role}:${node.label}[${node.traits
       .map((trait) => trait.name)
       .sort()
       .join(' ')}](${node.children.map((child) => prints[child]).join(',')})`;
@@ -37,7 +38,7 @@ export function findRepeats(model: Model): Repeated[] {
   for (const component of model.components.values()) {
     if (component.role !== 'component' || component.fileRole !== 'source') continue;
     const { nodes } = piecesOf(model, component);
-    const prints = printsOf(nodes, names);
+    const prints = printsOf(nodes, component.framework, names);
     for (const piece of nodes) {
       if (!isWhole(piece)) continue;
       const print = prints[piece.index] ?? -1;

@@ -2,26 +2,31 @@ import type { ComponentId } from '../../model/ids';
 import type { Model } from '../../model/model';
 import { piecesOf } from './pieces';
 import { findRepeats, type Repeated } from './repeats';
-import { findTwins, structureOf, type TwinCluster } from './twins';
+import { findTwins, structureOf, type TwinCluster, twinDefaults, type TwinOptions } from './twins';
 
 /** What the components of a project have in common. */
 export type Overlap = { readonly twins: readonly TwinCluster[]; readonly repeats: readonly Repeated[] };
 
 /** What an earlier survey found, with the structures that it was found from. */
-export type OverlapKeep = { last?: { readonly structures: ReadonlyMap<ComponentId, string>; readonly overlap: Overlap } };
+export type OverlapKeep = {
+  last?: { readonly likeness: number; readonly structures: ReadonlyMap<ComponentId, string>; readonly overlap: Overlap };
+};
 
 /**
  * Twins and repeated markup of a project. Where no component's structure has changed since the survey
  * that `keep` has, and none has come or gone, that answer holds still; `keep` is brought up to date.
  */
-export function surveyOverlap(model: Model, keep: OverlapKeep): Overlap {
+export function surveyOverlap(model: Model, keep: OverlapKeep, options: TwinOptions = twinDefaults): Overlap {
   const structures = structureOf(model);
   const { last } = keep;
-  const isSame = last?.structures.size === structures.size && [...structures].every(([id, print]) => last.structures.get(id) === print);
+  const isSame =
+    last?.likeness === options.likeness &&
+    last.structures.size === structures.size &&
+    [...structures].every(([id, print]) => last.structures.get(id) === print);
   const overlap = isSame
     ? { twins: last.overlap.twins, repeats: moved(model, last.overlap.repeats) }
-    : { twins: findTwins(model), repeats: findRepeats(model) };
-  keep.last = { structures, overlap };
+    : { twins: findTwins(model, options), repeats: findRepeats(model) };
+  keep.last = { likeness: options.likeness, structures, overlap };
   return overlap;
 }
 

@@ -2,7 +2,7 @@ import type { ActionFact } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { sharedWeight } from './align';
-import { type Pieces, piecesOf } from './pieces';
+import { type Naming, type Pieces, piecesOf } from './pieces';
 
 export type TwinOptions = {
   /** From this likeness on two components are twins, 0 to 1. */
@@ -94,18 +94,19 @@ const printOf = (pieces: Pieces, behaviour: ReadonlyMap<string, number>): string
     .sort()
     .join(',')}`;
 
-const keptCandidates = new WeakMap<Component, { readonly candidate: Candidate | undefined }>();
+type Kept = WeakMap<Component, { readonly candidate: Candidate | undefined }>;
+const keptCandidates: Readonly<Record<Naming, Kept>> = { exact: new WeakMap(), 'by name': new WeakMap() };
 
-function candidateOf(model: Model, component: Component): Candidate | undefined {
-  const known = keptCandidates.get(component);
+function candidateOf(model: Model, component: Component, naming: Naming): Candidate | undefined {
+  const known = keptCandidates[naming].get(component);
   if (known) return known.candidate;
-  const candidate = makeCandidate(model, component);
-  keptCandidates.set(component, { candidate });
+  const candidate = makeCandidate(model, component, naming);
+  keptCandidates[naming].set(component, { candidate });
   return candidate;
 }
 
-function makeCandidate(model: Model, component: Component): Candidate | undefined {
-  const pieces = piecesOf(model, component);
+function makeCandidate(model: Model, component: Component, naming: Naming): Candidate | undefined {
+  const pieces = piecesOf(model, component, naming);
   const kinds = new Set(pieces.nodes.map((node) => `${node.role} ${node.label}`));
   // A label with its input is alike wherever it stands; it takes more to be a thing of one's own.
   if (pieces.nodes.length < 4 || kinds.size < 3) return undefined;
@@ -114,9 +115,9 @@ function makeCandidate(model: Model, component: Component): Candidate | undefine
   return { component, pieces, behaviour, size, features: featuresOf(pieces), print: printOf(pieces, behaviour) };
 }
 
-function candidatesOf(model: Model): Candidate[] {
+function candidatesOf(model: Model, naming: Naming = 'exact'): Candidate[] {
   return [...model.components.values()].flatMap((component): Candidate | [] =>
-    component.role === 'component' && component.fileRole === 'source' ? (candidateOf(model, component) ?? []) : [],
+    component.role === 'component' && component.fileRole === 'source' ? (candidateOf(model, component, naming) ?? []) : [],
   );
 }
 
@@ -135,15 +136,16 @@ function likenessBetween(one: Candidate, other: Candidate): number {
 function computeLikeness(one: Candidate, other: Candidate): number {
   const smaller = Math.min(one.size, other.size);
   const larger = Math.max(one.size, other.size);
-  if (smaller === 0 || smaller < sizeRatio * larger || one.component.framework !== other.component.framework) return 0;
+  if (smaller === 0 || smaller < sizeRatio * larger) return 0;
   const shared = sharedWeight(one.pieces, other.pieces) + behaviourWeight * sharedOf(one.behaviour, other.behaviour);
   return Math.min(1, shared / smaller);
 }
 
-/** How alike two components of a project are, 0 to 1; 0 for short ones and those of different frameworks. */
+/** How alike two components of a project are, 0 to 1; 0 for short ones. */
 export function likenessOf(model: Model, a: Component, b: Component): number {
+  const naming = a.framework === b.framework ? 'exact' : 'by name';
   const make = (component: Component): Candidate => {
-    const pieces = piecesOf(model, component);
+    const pieces = piecesOf(model, component, naming);
     const behaviour = behaviourOf(component);
     return { component, pieces, behaviour, size: pieces.total + behaviourWeight * sumOf(behaviour), features: new Map(), print: '' };
   };
@@ -155,7 +157,7 @@ export function structureOf(model: Model): Map<ComponentId, string> {
   const found = new Map<ComponentId, string>();
   for (const component of model.components.values())
     if (component.role === 'component' && component.fileRole === 'source')
-      found.set(component.id, candidateOf(model, component)?.print ?? '');
+      found.set(component.id, candidateOf(model, component, 'exact')?.print ?? '');
   return found;
 }
 
@@ -173,7 +175,7 @@ const usesOther = (model: Model, a: Component, b: Component): boolean =>
   );
 
 /** Pairs that share enough rare features to be worth laying side by side: few for each component, so that it grows with their number. */
-function likelyPairs(groups: readonly Candidate[]): [number, number][] {
+function likelyPairs(groups: readonly Candidate[], fits: (a: Candidate, b: Candidate) => boolean = () => true): [number, number][] {
   const having = new Map<string, number[]>();
   groups.forEach(({ features }, at) => {
     for (const feature of features.keys()) {
@@ -196,7 +198,9 @@ function likelyPairs(groups: readonly Candidate[]): [number, number][] {
         shared[other] = (shared[other] ?? 0) + Math.min(count, groups[other]?.features.get(feature) ?? 0);
       }
     for (const other of touched) {
-      if ((shared[other] ?? 0) >= featuresLeast * Math.min(weight[at] ?? 0, weight[other] ?? 0)) pairs.push([at, other]);
+      const [one, two] = [groups[at], groups[other]];
+      if ((shared[other] ?? 0) >= featuresLeast * Math.min(weight[at] ?? 0, weight[other] ?? 0) && one && two && fits(one, two))
+        pairs.push([at, other]);
       shared[other] = 0;
     }
   });
@@ -209,9 +213,29 @@ function sizeFloor(all: readonly Candidate[]): number {
   return Math.max(leastOfAll, Math.min(30, sizes[Math.floor(sizes.length / 4)] ?? 0));
 }
 
+/** Pairs across frameworks, in a project that has several: each with the one that it is likest to. */
+function acrossFrameworks(model: Model, floor: number, likeness: number): TwinCluster[] {
+  const all = candidatesOf(model, 'by name').filter((one) => one.size >= floor);
+  if (new Set(all.map((one) => one.component.framework)).size < 2) return [];
+  const pairs = likelyPairs(all, (a, b) => a.component.framework !== b.component.framework)
+    .flatMap(([one, other]): TwinPair[] => {
+      const [a, b] = [all[one], all[other]];
+      const alike = a && b ? likenessBetween(a, b) : 0;
+      return a && b && alike >= likeness ? [{ a: a.component.id, b: b.component.id, likeness: alike }] : [];
+    })
+    .sort((x, y) => y.likeness - x.likeness);
+  const taken = new Set<ComponentId>();
+  return pairs.flatMap((pair): TwinCluster[] => {
+    if (taken.has(pair.a) || taken.has(pair.b)) return [];
+    taken.add(pair.a).add(pair.b);
+    return [{ members: [pair.a, pair.b].sort((a, b) => a.localeCompare(b)), pairs: [pair], likeness: pair.likeness }];
+  });
+}
+
 /**
  * The components of a project that are alike. Those of one structure are grouped by a fingerprint;
- * of different ones, pairs that share rare features are aligned. Largest saving first.
+ * of different ones, pairs that share rare features are aligned. Those of different frameworks come
+ * last, in pairs.
  */
 export function findTwins(model: Model, options: TwinOptions = twinDefaults): TwinCluster[] {
   const all = candidatesOf(model);
@@ -252,9 +276,10 @@ export function findTwins(model: Model, options: TwinOptions = twinDefaults): Tw
           likeness: index < 3 ? likenessBetween(first, other) : 1,
         });
   });
-  return [...clusters.values()].map(({ members, pairs: own }) => ({
+  const own = [...clusters.values()].map(({ members, pairs }) => ({
     members: [...members].sort((a, b) => a.localeCompare(b)),
-    pairs: own,
-    likeness: Math.max(...own.map((pair) => pair.likeness)),
+    pairs,
+    likeness: Math.max(...pairs.map((pair) => pair.likeness)),
   }));
+  return [...own, ...acrossFrameworks(model, floor, options.likeness)];
 }

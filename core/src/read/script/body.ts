@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import type { StoreShape } from './store-shapes';
 import type {
   ActionFact,
   ActionKind,
@@ -102,6 +103,8 @@ export type Dialect = {
   readonly write?: (body: Body, value: number, path: readonly string[], from: readonly Reading[], span: Span, sink: Sink) => boolean;
   /** The value that a call of a hook stands for; undefined for other calls. */
   readonly hook?: (body: Body, call: t.CallExpression, scope: Scope) => number | undefined;
+  /** What the framework itself holds outside components; undefined for all else. */
+  readonly store?: (init: t.Node) => StoreShape | undefined;
   /** Reads a call on `this`; false for those that are ordinary. */
   readonly onThis?: (
     body: Body,

@@ -11,7 +11,7 @@ export type ModuleDeclaration = { readonly name: string; readonly node: t.Node; 
 
 /** Tells whether the text of a module may hold something that lasts, or ask for something from outside. */
 export function mayLast(text: string): boolean {
-  return /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\baction\b|\bdispatch|\bemit|Storage\b|\.postMessage|\baxios\b/.test(
+  return /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\b(?:ref|reactive|shallowRef|shallowReactive)\s*[(<]|\baction\b|\bdispatch|\bemit|Storage\b|\.postMessage|\baxios\b/.test(
     text,
   );
 }
@@ -114,7 +114,7 @@ function declareVariable(reader: Reader, declarator: t.VariableDeclarator, kind:
     declareModuleFunction(reader, name, init, { ...declarator.id, start: span.start, end: span.end });
     return;
   }
-  const shape = init && storeShapeOf(init);
+  const shape = init && (storeShapeOf(init) ?? body.dialect.store?.(init));
   const instance = init?.type === 'NewExpression' && init.callee.type === 'Identifier' ? reader.classes.get(init.callee.name) : undefined;
   const maker =
     init?.type === 'CallExpression' && init.callee.type === 'Identifier' ? body.module.functions.get(init.callee.name) : undefined;

@@ -82,6 +82,11 @@ function moduleDialect(): Dialect {
   const setters = new Map<number, number>();
   return {
     ...vueDialect(declared, setters),
+    store: (init) => {
+      const first = init.type === 'CallExpression' ? init.arguments[0] : undefined;
+      if (!/^(?:shallow)?(?:[rR]ef|[rR]eactive)$/.test(calleeName(init) ?? '')) return undefined;
+      return { shape: 'observable', ...(first ? { first } : {}) };
+    },
     setUp: (body, statements, scope) => readSetup({ body, declared, statements: [], setters, lazy: new Map() }, statements, scope),
   };
 }

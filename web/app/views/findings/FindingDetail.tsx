@@ -24,10 +24,27 @@ type Props = {
   compareTo: string | undefined;
   onMark: (state: MarkState | undefined, reason: string) => void;
   onRule: (setting: RuleSetting | undefined) => void;
+  /** From which likeness on two components are twins here; undefined for Liana's own. */
+  twinsFrom: number | undefined;
+  onTwins: (likeness: string) => void;
 };
 
 /** One finding: what is wrong, what comes of it, the evidence rung by rung, and what to do. */
-export function FindingDetail({ told, code, patch, proposal, setting, projectId, place, traceTo, compareTo, onMark, onRule }: Props) {
+export function FindingDetail({
+  told,
+  code,
+  patch,
+  proposal,
+  setting,
+  projectId,
+  place,
+  traceTo,
+  compareTo,
+  onMark,
+  onRule,
+  twinsFrom,
+  onTwins,
+}: Props) {
   const { finding } = told;
   const { places } = finding.touches;
   const trace = useTraceName(projectId, place?.pageId);
@@ -89,6 +106,28 @@ export function FindingDetail({ told, code, patch, proposal, setting, projectId,
         </Button>
       </div>
       <Triage told={told} setting={setting} onMark={onMark} onRule={onRule} />
+      {finding.rule === 'twins' && <TwinsFrom twinsFrom={twinsFrom} onTwins={onTwins} />}
     </>
+  );
+}
+
+const likenesses = [0.6, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95, 1];
+
+function TwinsFrom({ twinsFrom, onTwins }: Pick<Props, 'twinsFrom' | 'onTwins'>) {
+  return (
+    <p className="rule-setting">
+      <label>
+        In this project two components are twins from{' '}
+        <select className="chip" value={twinsFrom ?? ''} onChange={(event) => onTwins(event.currentTarget.value)}>
+          <option value="">80 %, as Liana has it</option>
+          {likenesses.map((one) => (
+            <option key={one} value={one}>
+              {Math.round(100 * one)} %
+            </option>
+          ))}
+        </select>
+      </label>{' '}
+      alike on.
+    </p>
   );
 }

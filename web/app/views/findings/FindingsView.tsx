@@ -132,10 +132,22 @@ export function FindingsView({ project, summary, findings, triage, chosen, code,
       run: () => submit({ about: 'rule', rule, setting: before ?? '' }),
     });
   };
+  const setTwins = (likeness: string): void => {
+    const before = triage.twinsFrom;
+    submit({ about: 'twins', likeness });
+    tell('What counts as twins is set for this project.', {
+      label: 'Undo',
+      run: () => submit({ about: 'twins', likeness: before === undefined ? '' : String(before) }),
+    });
+  };
   const save = async (form: ExportForm): Promise<void> => {
     const name = fileName(project.name);
     if (form === 'settings') {
-      download('liana.config.json', [`${JSON.stringify({ rules: triage.rules }, undefined, 2)}\n`], 'application/json');
+      download(
+        'liana.config.json',
+        [`${JSON.stringify({ rules: triage.rules, twinsFrom: triage.twinsFrom }, undefined, 2)}\n`],
+        'application/json',
+      );
       return;
     }
     if (form === 'project') {
@@ -251,6 +263,8 @@ export function FindingsView({ project, summary, findings, triage, chosen, code,
                 compareTo={twin && comparisonLink(project.id, twin[0], twin[1])}
                 onMark={(to, reason) => mark(chosen.key, to, reason)}
                 onRule={(setting) => setRule(chosen.rule, setting)}
+                twinsFrom={triage.twinsFrom}
+                onTwins={setTwins}
               />
             )}
             {chosen && !current && <p>The rule of this finding is off in this project.</p>}
