@@ -2,12 +2,16 @@ import type { Component } from '../../model/model';
 import { closingAt } from './text';
 
 /** A prop that is to be added to a component: what it is when it is not given, and its type, both as code. */
-export type NewProp = { readonly name: string; readonly fallback: string; readonly type: 'string' | 'number' | 'boolean' | 'unknown' };
+export type NewProp = {
+  readonly name: string;
+  readonly fallback: string;
+  readonly type: 'string' | 'number' | 'boolean' | 'unknown' | 'ReactNode';
+};
 
 export type Insertion = { readonly at: number; readonly text: string };
 
 const patternEntry = ({ name, fallback }: NewProp): string => (fallback === 'undefined' ? ` ${name},` : ` ${name} = ${fallback},`);
-const typeEntry = ({ name, type }: NewProp): string => ` ${name}?: ${type};`;
+const typeEntry = ({ name, type }: NewProp): string => ` ${name}?: ${type === 'ReactNode' ? "import('react').ReactNode" : type};`;
 
 /** Where the braces of a type of this name stand in a file; -1 for one that is not declared there as a literal. */
 function typeBraces(text: string, name: string): number {
@@ -47,7 +51,7 @@ function inReact(text: string, component: Component, props: readonly NewProp[]):
   return intoPattern(text, at, props, typed);
 }
 
-const runtimeType = { string: 'String', number: 'Number', boolean: 'Boolean', unknown: 'null' } as const;
+const runtimeType = { string: 'String', number: 'Number', boolean: 'Boolean', unknown: 'null', ReactNode: 'null' } as const;
 
 function inVue(text: string, props: readonly NewProp[]): Insertion[] | undefined {
   const script = /<script\b[^>]*\bsetup\b[^>]*>/.exec(text);

@@ -24,7 +24,7 @@ import {
 /** A prop of the merged component that stands for what differs; `key` names it whatever it is called. */
 export type MergedProp = NewProp & {
   readonly key: string;
-  readonly kind: Hole['kind'] | 'form';
+  readonly kind: Hole['kind'] | 'form' | 'slot';
   /** What uses of the second give, as code. */ readonly given: string;
 };
 
@@ -49,7 +49,7 @@ export type Work = {
 };
 
 /** A prop for what differs; its key is where it stands, so that it stays when others are renamed. */
-function newProp(work: Work, kind: MergedProp['kind'], proposed: string, fallback: string, given: string): string {
+export function newProp(work: Work, kind: MergedProp['kind'], proposed: string, fallback: string, given: string): string {
   const key = `${kind}-${work.props.filter((one) => one.kind === kind).length + 1}`;
   const asked = work.names[key];
   let name = asked !== undefined && /^[A-Za-z_$][\w$]*$/.test(asked) ? asked : proposed;

@@ -41,6 +41,13 @@ const react = (head: string, body: string, name: string): string =>
 const box = (inner: string, tone = 'hint'): string => `<div className="${tone}" role="note">\n      ${inner}\n    </div>`;
 const reactPairs: readonly Pair[] = [
   [
+    'another element in its place',
+    react('{ label }: { label: string }', box('<b>{label}</b><i>!</i><u>a</u>'), 'Hint'),
+    react('{ label }: { label: string }', box('<b>{label}</b><em className="loud">!!</em><u>a</u>'), 'Info'),
+    'label',
+    ['mark = undefined / <em className="loud">!!</em>'],
+  ],
+  [
     'a class',
     react('{ label }: { label: string }', box('<b>{label}</b><i>!</i>'), 'Hint'),
     react('{ label }: { label: string }', box('<b>{label}</b><i>!</i>', 'info'), 'Info'),
@@ -116,6 +123,13 @@ const vueOf = (props: string, inner: string): string =>
 const vueBox = (inner: string, tone = 'hint'): string => `<div class="${tone}" role="note">${inner}</div>`;
 const vuePairs: readonly Pair[] = [
   [
+    'another element in its place',
+    vueOf('label', vueBox('<b>{{ label }}</b><i>!</i><u>a</u>')),
+    vueOf('label', vueBox('<b>{{ label }}</b><em class="loud">!!</em><u>a</u>')),
+    'label',
+    ['mark = undefined / <em class="loud">!!</em>'],
+  ],
+  [
     'a class and a text',
     vueOf('label', vueBox('<b>{{ label }}</b><button>Close</button>')),
     vueOf('label', vueBox('<b>{{ label }}</b><button>Leave it</button>', 'info')),
@@ -162,6 +176,27 @@ describe('Vue: the merged component renders what both did', () => {
 
 const svelteOf = (prop: string, inner: string): string => `<script>\n  let { ${prop} } = $props();\n</script>\n\n${inner}\n`;
 const sveltePairs: readonly Pair[] = [
+  [
+    'another element in its place, the older way',
+    '<script>\n  export let label;\n</script>\n\n<div class="hint"><b>{label}</b><i>!</i><u>a</u></div>\n',
+    '<script>\n  export let label;\n</script>\n\n<div class="hint"><b>{label}</b><em>!!</em><u>a</u></div>\n',
+    'label',
+    ['mark = undefined / <em>!!</em>'],
+  ],
+  [
+    'another element that reads something',
+    svelteOf('label', vueBox('<b>{label}</b><i>!</i><u>a</u>')),
+    svelteOf('label', vueBox('<b>{label}</b><em>{label}</em><u>a</u>')),
+    'label',
+    ['withI = true / false', 'withEm = false / true'],
+  ],
+  [
+    'another element in its place',
+    svelteOf('label', vueBox('<b>{label}</b><i>!</i><u>a</u>')),
+    svelteOf('label', vueBox('<b>{label}</b><em class="loud">!!</em><u>a</u>')),
+    'label',
+    ['mark = undefined / <em class="loud">!!</em>'],
+  ],
   [
     'a class and a text',
     svelteOf('label', vueBox('<b>{label}</b><button>Close</button>')),

@@ -7,6 +7,7 @@ import { enclosingPair, formHole, isForm, type MergedProp, type MergeNames, prop
 import { type Hole, layBeside } from './holes';
 import { importEdits } from './imports';
 import { sameScript } from './script';
+import { isPropSlot, slotGiven, slotHole, swapsOf } from './slots';
 import { CannotMerge, giving } from './written';
 
 export type { MergedProp, MergeNames } from './fill';
@@ -58,7 +59,9 @@ function useEdits(work: Work, use: Use, text: string, tag: string): TextEdit[] {
       edits.push(edit(binding.nameSpan.end - plain.length, binding.nameSpan.end, mine));
     else throw new CannotMerge(`${plain} is given in ${file} in a form that is not followed.`);
   }
+  for (const given of slotGiven(work, text, node.span, tag)) edits.push(edit(given.start, given.end, given.text));
   const added = work.props
+    .filter((prop) => prop.kind !== 'slot' || work.framework === 'react')
     .filter((prop) => prop.given !== '' && prop.given !== prop.fallback && prop.given !== 'undefined')
     .map((prop) => giving(work.framework, prop.name, prop.given));
   // Where the first has a default of its own, what is not given must be said.
@@ -67,6 +70,9 @@ function useEdits(work: Work, use: Use, text: string, tag: string): TextEdit[] {
   if (added.length > 0) edits.push(edit(node.nameSpan.end, node.nameSpan.end, added.join('')));
   return edits;
 }
+
+const isWithinSpan = (inner: Span | undefined, outer: Span): boolean =>
+  inner !== undefined && inner.start >= outer.start && inner.end <= outer.end;
 
 /** A component's own text, from the line on of whatever is changed before it: the type of its props. */
 function withTypes(text: string, span: Span, puts: readonly Put[]): Span {
@@ -109,10 +115,14 @@ function merge(
   const taken = new Set([...one.facts.values.map((value) => value.name), ...one.contract.props.keys()]);
   const work: Work = { model, laid, framework, puts: [], props: [], names: asked, taken, imports: new Set() };
   const forms = new Map<number, string>();
+  const swaps = swapsOf(laid, framework);
+  const swapped = new Set(swaps.flatMap((swap) => swap.holes));
+  const isInSwap = (hole: Hole): boolean =>
+    swapped.has(hole) || swaps.some(({ a, b }) => isWithinSpan(hole.a, a.span) || isWithinSpan(hole.b, b.span));
   const regions = [
     ...new Map(
       laid.holes
-        .filter((hole) => isForm(work, hole))
+        .filter((hole) => !isInSwap(hole) && isForm(work, hole))
         .map((hole) => {
           const pair = enclosingPair(laid, hole.around);
           return [pair[0], pair] as const;
@@ -129,8 +139,17 @@ function merge(
       );
     });
   for (const pair of outer) formHole(work, pair, forms);
-  for (const hole of laid.holes) if (!isForm(work, hole) && !isInForm(hole)) propHole(work, hole);
-  const declared = declareProps(texts[0], one, work.props);
+  for (const hole of laid.holes) {
+    if (isInForm(hole)) continue;
+    const swap = swaps.find((one) => one.holes[0] === hole);
+    if (swap) slotHole(work, swap);
+    else if (!isInSwap(hole) && !isForm(work, hole)) propHole(work, hole);
+  }
+  const declared = declareProps(
+    texts[0],
+    one,
+    work.props.filter((prop) => prop.kind !== 'slot' || isPropSlot(work)),
+  );
   if (!declared) throw new CannotMerge(`The props of ${one.name} are declared in a form that is not followed.`);
   const puts = [...work.puts, ...declared.map(({ at, text }): Put => ({ start: at, end: at, text }))];
   const uses = (model.usesOf.get(other.id) ?? []).filter((use) => model.components.get(use.owner)?.fileRole === 'source');
