@@ -188,7 +188,7 @@ const sveltePairs: readonly Pair[] = [
     svelteOf('label', vueBox('<b>{label}</b><i>!</i><u>a</u>')),
     svelteOf('label', vueBox('<b>{label}</b><em>{label}</em><u>a</u>')),
     'label',
-    ['withI = true / false', 'withEm = false / true'],
+    ['isInfo = false / true'],
   ],
   [
     'another element in its place',
