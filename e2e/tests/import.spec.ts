@@ -187,5 +187,7 @@ test('stopped while it is reading, the project is kept and opens later', async (
   await expect(notice).toBeVisible({ timeout: 30_000 });
   await notice.getByRole('button', { name: 'Stop' }).click();
   await page.getByRole('link', { name: 'many' }).click({ timeout: 30_000 });
+  await expect(page.getByRole('region', { name: 'components', exact: true })).toContainText('402', { timeout: 30_000 });
+  await page.getByRole('link', { name: 'Tree', exact: true }).click();
   await expect(page.getByRole('treeitem', { name: /^Part1\b/ })).toBeVisible({ timeout: 30_000 });
 });

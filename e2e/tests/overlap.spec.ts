@@ -57,6 +57,19 @@ test('both can be accepted, and that can be undone', async ({ page }) => {
   await expect(page.getByRole('link', { name: /^Findings/ })).toContainText('34');
 });
 
+test('a project sets from which likeness on two components are twins', async ({ page }) => {
+  await page
+    .getByRole('listbox')
+    .getByRole('option', { name: /HintBubble and InfoBubble/ })
+    .click();
+  await page.getByLabel('In this project two components are twins from').selectOption('100 %');
+  await expect(page.getByRole('link', { name: /^Findings/ })).toContainText('33');
+  await expect(page.getByRole('listbox').getByRole('option', { name: /HintBubble and InfoBubble/ })).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('link', { name: /^Findings/ })).toContainText('33');
+  await page.goto(page.url().replace(/\?.*/, ''));
+});
+
 test('the map of likeness leads to a comparison', async ({ page }) => {
   await page.getByRole('link', { name: 'By likeness' }).click();
   await expect(page.getByText('39 components are like no other.')).toBeVisible();
@@ -84,12 +97,8 @@ test('a component that is gone is named, not shown as empty', async ({ page }) =
   await expect(page.getByText('One of these components is not in the project any more.')).toBeVisible();
 });
 
-for (const view of [
-  'overlap',
-  'figures',
-  'overlap?a=src%2Fparts%2FHintBubble.tsx%23HintBubble&b=src%2Fparts%2FInfoBubble.tsx%23InfoBubble',
-])
-  test(`${view.split('?')[0] ?? ''}${view.includes('?') ? ' of two' : ''}: nothing serious for those who do not see it`, async ({
+for (const view of ['overlap', '', 'overlap?a=src%2Fparts%2FHintBubble.tsx%23HintBubble&b=src%2Fparts%2FInfoBubble.tsx%23InfoBubble'])
+  test(`${view.split('?')[0] || 'figures'}${view.includes('?') ? ' of two' : ''}: nothing serious for those who do not see it`, async ({
     page,
   }) => {
     await page.goto(page.url().replace(/findings.*/, view));

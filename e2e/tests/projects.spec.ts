@@ -22,11 +22,13 @@ test('delete, and undo brings all of it back', async ({ page }) => {
   await expect(page.getByRole('link', { name: 'boats' })).toBeHidden();
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('link', { name: 'boats' }).click();
+  await page.getByRole('link', { name: 'Tree', exact: true }).click();
   await expect(page.getByRole('treeitem', { name: /^Row/ })).toBeVisible();
 });
 
 test('a deleted project’s address says what happened', async ({ page }) => {
   await page.getByRole('link', { name: 'boats' }).click();
+  await page.getByRole('link', { name: 'Tree', exact: true }).click();
   await expect(page.getByRole('treeitem', { name: /^Row/ })).toBeVisible();
   const address = page.url();
   await page.goto('/');

@@ -14,7 +14,6 @@ export default [
       route('trace', 'routes/trace.tsx'),
       route('findings', 'routes/findings.tsx'),
       route('overlap', 'routes/overlap.tsx'),
-      route('figures', 'routes/figures.tsx'),
     ]),
   ]),
 ] satisfies RouteConfig;

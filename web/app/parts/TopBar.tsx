@@ -14,7 +14,7 @@ export function TopBar({ project, summary, open }: { project: Project; summary: 
         Liana
       </Link>
       <span className="project" title={project.name}>
-        <Link to={`${base}/figures`} title="The project in figures">
+        <Link to={base} title="The project in figures">
           {project.name}
         </Link>{' '}
         <small>

@@ -1,13 +1,21 @@
-import { redirect } from 'react-router';
+import { data, redirect } from 'react-router';
+import { getAnalyst, openProject } from '../analysis/client';
 import { getProject } from '../storage/projects';
+import { FiguresView } from '../views/figures/FiguresView';
 import type { Route } from './+types/start';
 
-/** A project opens with its tree; one without source opens with its plan. */
+export const meta: Route.MetaFunction = () => [{ title: 'Figures · Liana' }];
+
+/** A project’s first page is what it amounts to; one without source opens with its plan. */
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   const project = await getProject(params.projectId);
-  return redirect(`/projects/${params.projectId}/${project?.origin.kind === 'plan' ? 'carve' : 'tree'}`);
+  if (!project) throw data('This browser does not hold that project.', { status: 404 });
+  if (project.origin.kind === 'plan') return redirect(`/projects/${project.id}/carve`);
+  const summary = await openProject(project.id, project.name, project.readAt).catch(() => undefined);
+  if (!summary) return undefined;
+  return { project, ...(await getAnalyst().figures(project.id)) };
 }
 
-export default function Start() {
-  return null;
+export default function Start({ loaderData }: Route.ComponentProps) {
+  return loaderData ? <FiguresView {...loaderData} /> : null;
 }

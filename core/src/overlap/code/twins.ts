@@ -267,14 +267,12 @@ export function findTwins(model: Model, options: TwinOptions = twinDefaults): Tw
   }
   heads.forEach((group, at) => {
     const [first] = group;
-    for (const [index, other] of group.slice(1).entries())
-      if (first && !usesOther(model, first.component, other.component))
-        add(leader[at] ?? at, {
-          a: first.component.id,
-          b: other.component.id,
-          // Of one structure, they differ in values alone; how much is worth a look at the first few.
-          likeness: index < 3 ? likenessBetween(first, other) : 1,
-        });
+    for (const [index, other] of group.slice(1).entries()) {
+      if (!first || usesOther(model, first.component, other.component)) continue;
+      // Of one structure, they differ in values alone; how much is worth a look at the first few, or where it decides.
+      const alike = index < 3 || options.likeness > twinDefaults.likeness ? likenessBetween(first, other) : 1;
+      if (alike >= options.likeness) add(leader[at] ?? at, { a: first.component.id, b: other.component.id, likeness: alike });
+    }
   });
   const own = [...clusters.values()].map(({ members, pairs }) => ({
     members: [...members].sort((a, b) => a.localeCompare(b)),

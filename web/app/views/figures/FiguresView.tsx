@@ -176,7 +176,11 @@ export function FiguresView({ project, figures, csv }: Props) {
         >
           <Bars
             label="Most used components"
-            bars={figures.reuse.slice(0, 8).map((one) => ({ label: `${one.name} (${one.owners})`, value: one.uses }))}
+            bars={figures.reuse.slice(0, 8).map((one) => ({
+              label: `${one.name} (${one.owners})`,
+              value: one.uses,
+              to: `${base}/tree?component=${encodeURIComponent(one.id)}`,
+            }))}
           />
         </Figure>
       </main>
