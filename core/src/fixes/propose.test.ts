@@ -34,16 +34,16 @@ function proposed(files: Files, rule: string) {
 function changed(files: Files, rule: string): { after: Files; before: readonly string[]; key: string } {
   const { keys, finding, proposal } = proposed(files, rule);
   if (!proposal || 'wrong' in proposal) throw new Error(proposal?.wrong ?? 'Nothing is proposed.');
-  const after: Record<string, string> = { ...files };
+  const after = new Map(Object.entries(files));
   for (const file of new Set(proposal.edits.map((edit) => edit.file))) {
     const text = applyEdits(
       files[file] ?? '',
       proposal.edits.filter((edit) => edit.file === file),
     );
-    if (text === '') delete after[file];
-    else after[file] = text;
+    if (text === '') after.delete(file);
+    else after.set(file, text);
   }
-  return { after, before: keys, key: finding.key };
+  return { after: Object.fromEntries(after), before: keys, key: finding.key };
 }
 
 function tables(rule: string, written: readonly Case[], refused: readonly Refused[]): void {

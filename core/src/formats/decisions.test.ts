@@ -7,6 +7,7 @@ test('decisions come back as they were saved', () => {
   const decisions = {
     marks: { 'prop-missing:src/App.tsx#App:eta': mark },
     rules: { 'prop-carried': 'off', 'a-rule-to-come': 'risk' },
+    twinsFrom: 0.9,
   } as const;
   expect(parseDecisions(JSON.parse(JSON.stringify(decisionsDocument(decisions))))).toEqual({ decisions });
 });
@@ -20,6 +21,7 @@ describe('what is wrong is named', () => {
     ['a state that there is not', { ...sound, marks: { a: { ...mark, state: 'maybe' } } }, /"marks\.a\.state" must be one of/],
     ['a time that is none', { ...sound, marks: { a: { ...mark, at: 'now' } } }, /"marks\.a\.at" must be a number/],
     ['a setting that there is not', { ...sound, rules: { a: 'loud' } }, /"rules\.a" must be one of/],
+    ['a likeness that cannot be', { ...sound, twinsFrom: 2 }, /"twinsFrom" must be less/],
     ['no object', [], /must be of type object/],
   ])('%s', (_, given, says) => {
     expect(parseDecisions(given)).toEqual({ wrong: expect.stringMatching(says) as string });

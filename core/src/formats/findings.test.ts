@@ -111,6 +111,8 @@ describe('settings', () => {
     ],
     ['{"rules":{"prop-mising":"off"}}', { wrong: 'rules.prop-mising is not allowed' }],
     ['{"rules":{"prop-missing":"never"}}', { wrong: 'rules.prop-missing must be one of [off, fault, risk, tidy]' }],
+    ['{"twinsFrom":0.9}', { settings: { twinsFrom: 0.9 } }],
+    ['{"twinsFrom":80}', { wrong: 'twinsFrom must be less than or equal to 1' }],
     ['{"failOn":"always","fromat":"json"}', { wrong: 'failOn must be one of [fault, risk, tidy, never]; fromat is not allowed' }],
     ['[]', { wrong: 'value must be of type object' }],
   ])('%s', (text, expected) => {
