@@ -1,4 +1,4 @@
-import type { Binding, ComponentFacts, Reading } from '../model/facts';
+import type { Binding, ComponentFacts, Reading, SpreadFact } from '../model/facts';
 import type { Component } from '../model/model';
 import type { FilePath, Span } from '../model/span';
 import {
@@ -36,6 +36,8 @@ type Hole = {
   /** Where it stands at each place, and what comes there. */
   readonly spans: readonly Span[];
   readonly text: string;
+  /** It is bound both ways. */
+  readonly isTwoWay?: true;
 };
 
 const innerKinds = new Set(['item', 'handed', 'param']);
@@ -48,10 +50,14 @@ function ownerOf({ component, piece }: Place, value: number): 'inner' | 'module'
   return innerKinds.has(known.kind) && isWithin ? 'inner' : 'owner';
 }
 
-function valuesOf(facts: ComponentFacts, readings: readonly Reading[], action?: number): number[] {
+/** A value that is read, called or changed in some code, and where. */
+type Mention = { readonly value: number; readonly span: Span; readonly isChange?: true };
+
+function mentionsOf(facts: ComponentFacts, readings: readonly Reading[], action?: number): Mention[] {
   const run = action === undefined ? undefined : facts.actions[action];
-  const more = run ? [...run.reads, ...run.changes, ...run.invokes, ...run.raises] : [];
-  return [...readings, ...more].flatMap((one) => one.value ?? []);
+  const changes = (run?.changes ?? []).map(({ value, span }): Mention => ({ value, span, isChange: true }));
+  const raises = (run?.raises ?? []).flatMap(({ value, span }): Mention[] => (value === undefined ? [] : [{ value, span }]));
+  return [...readings, ...(run?.reads ?? []), ...(run?.invokes ?? []), ...raises, ...changes];
 }
 
 const folded = (text: string): string => text.replace(/\s+/g, ' ').trim();
@@ -59,6 +65,16 @@ const says = ({ source }: Place, { start, end }: Span): string => folded(source.
 
 /** The last name in an expression, as a name for what it gives: `keeper.name` → `name`. */
 const lastName = (code: string): string | undefined => /(?:^|\.)([A-Za-z_$][\w$]*)(?:\.length)?$/.exec(code.replace(/^props\./, ''))?.[1];
+
+/** What several names have in common, where that is a name: `ratings`, `ratings2` → `ratings`. */
+function commonName(names: readonly (string | undefined)[]): string | undefined {
+  const [first, ...more] = names;
+  if (first === undefined) return undefined;
+  let length = first.length;
+  for (const name of more) while (length > 0 && name?.slice(0, length) !== first.slice(0, length)) length--;
+  const common = first.slice(0, length);
+  return more.every((name) => name === first) || /^[a-z][a-zA-Z]{3,}$/.test(common) ? common : undefined;
+}
 
 const camel = (name: string): string => name.replace(/^[:@]|^on:/, '').replace(/[-:](\w)/g, (_, letter: string) => letter.toUpperCase());
 
@@ -84,6 +100,11 @@ class Holes {
     return name;
   }
 
+  /** Whether a stretch of the first place is a hole already. */
+  private isMade({ start, end }: Span): boolean {
+    return this.found.some(({ spans: [one] }) => one?.start === start && one.end === end);
+  }
+
   /** Adds a hole; where one about the same thing gives the same at each place already, that one is used again. */
   add({
     wanted,
@@ -96,14 +117,77 @@ class Holes {
     this.found.push({ ...hole, name, text: write(name) });
   }
 
-  /** Whether some readings, the same at each place, may stay; throws where they belong to both the stretch and its owner. */
-  stays(values: readonly (readonly number[])[], texts: readonly string[]): boolean {
-    const owners = values.map((all, at) => new Set(all.map((value) => ownerOf(this.places[at] as Place, value))));
-    const isOwners = owners.some((one) => one.has('owner'));
-    const isSame = new Set(texts).size === 1;
-    if (!isOwners && isSame) return true;
-    if (owners.some((one) => one.has('inner'))) throw new CannotWrite(`${texts[0] ?? ''} belongs to a list in it, and differs.`);
-    return false;
+  /**
+   * What some code is, by what it mentions at each place: the same everywhere (`stays`), its owner's
+   * (`given`), or made of both what the stretch itself has and what its owner has (`mixed`).
+   */
+  kindOf(mentions: readonly (readonly Mention[])[], texts: readonly string[]): 'stays' | 'given' | 'mixed' {
+    const owners = mentions.map((all, at) => new Set(all.map(({ value }) => ownerOf(this.places[at] as Place, value))));
+    if (!owners.some((one) => one.has('owner')) && new Set(texts).size === 1) return 'stays';
+    return owners.some((one) => one.has('inner')) ? 'mixed' : 'given';
+  }
+
+  /** Leaves code where it is, and makes a prop of each thing in it that is its owner's. */
+  closeOver(mentions: readonly (readonly Mention[])[], about: string): void {
+    const roots = mentions.map((all, at) => this.rootsOf(all, at, about));
+    const [first = []] = roots;
+    if (roots.some((own) => own.length !== first.length)) throw new CannotWrite(`${about} belongs to a list in it, and differs.`);
+    if (this.framework === 'react' && this.places[0]?.source.isTyped && first.length > 0)
+      throw new CannotWrite(`${about} takes ${first[0]?.text ?? ''} of its owner, whose kind is not written in it.`);
+    first.forEach(({ name }, index) => {
+      const own = roots.map((one) => one[index] as { text: string; span: Span });
+      this.add({
+        about: 'expression',
+        spans: own.map((one) => one.span),
+        given: own.map((one) => one.text),
+        wanted: name,
+        tag: '',
+        type: '',
+        write: (to) => to,
+      });
+      const { source } = this.places[0] as Place;
+      const isShorthand = /[{,]\s*$/.test(source.text.slice(0, own[0]?.span.start)) && /^\s*[,}]/.test(source.text.slice(own[0]?.span.end));
+      if (isShorthand && this.found.at(-1)?.name !== name) throw new CannotWrite(`${name} names a member in it.`);
+    });
+  }
+
+  /** The names of the owner's things in some code, as they stand there: `ui`, `props.ui`. */
+  private rootsOf(all: readonly Mention[], at: number, about: string): { name: string; text: string; span: Span }[] {
+    const place = this.places[at] as Place;
+    const { text } = place.source;
+    const found = new Map<number, { name: string; text: string; span: Span }>();
+    for (const { value, span, isChange } of all) {
+      if (ownerOf(place, value) !== 'owner') continue;
+      const name = place.component.facts.values[value]?.name ?? '';
+      const root = new RegExp(`^(?:[\\w$]+\\.)?${name.replace(/[^\w]/g, '\\$&')}(?![\\w$])`).exec(text.slice(span.start, span.end))?.[0];
+      if (isChange || root === undefined) throw new CannotWrite(`${about} changes or takes ${name} in a way that is not followed.`);
+      found.set(span.start, { name, text: root, span: { start: span.start, end: span.start + root.length } });
+    }
+    return [...found.values()].sort((x, y) => x.span.start - y.span.start);
+  }
+
+  /** A component that a value holds comes from who has the stretch. */
+  chosen(pieces: readonly Piece[]): void {
+    const mentions = pieces.map(({ node }): Mention[] =>
+      node.kind === 'use' && node.dynamic !== undefined ? [{ value: node.dynamic, span: node.nameSpan }] : [],
+    );
+    const texts = pieces.map(({ node }, at) => (node.kind === 'use' ? says(this.places[at] as Place, node.nameSpan) : ''));
+    if (mentions.some((one) => one.length > 0) && this.kindOf(mentions, texts) !== 'stays') this.closeOver(mentions, texts[0] ?? '');
+  }
+
+  /** What is spread on an element is handed in as the object that it is. */
+  spread(pieces: readonly Piece[]): void {
+    const all = pieces.map(({ node }) =>
+      node.kind === 'element' || node.kind === 'use' ? node.spreads.filter((one) => one.span.end > node.nameSpan.end) : [],
+    );
+    const [first = []] = all;
+    if (all.some((own) => own.length !== first.length)) throw new CannotWrite('Something is spread in one of the places alone.');
+    first.forEach((_, index) => {
+      const own = all.map((spreads) => spreads[index] as SpreadFact);
+      const mentions = own.map((one, at) => mentionsOf((this.places[at] as Place).component.facts, one.readings));
+      const texts = own.map((one, at) => says(this.places[at] as Place, one.span));
+      if (this.kindOf(mentions, texts) !== 'stays') this.closeOver(mentions, texts[0] ?? '');
+    });
   }
 
   text(element: readonly Piece[]): void {
@@ -131,20 +215,30 @@ class Holes {
     const [first] = bindings;
     const [element] = elements;
     if (!first || !element) return;
+    // What is bound both ways is told as its value and as its event, by one text.
+    if (this.isMade(first.span)) return;
     if (first.markup) throw new CannotWrite(`${first.name} is given markup.`);
     const texts = bindings.map((binding, at) => says(this.places[at] as Place, binding.span));
-    const values = bindings.map((binding, at) => valuesOf((this.places[at] as Place).component.facts, binding.readings, binding.action));
-    if (this.stays(values, texts)) return;
-    if (bindings.some((one) => one.direction === 'two-way')) throw new CannotWrite(`${first.name} is bound both ways.`);
-    if (this.framework === 'vue' && first.name.startsWith('@')) throw new CannotWrite(`It listens for ${first.name.slice(1)} itself.`);
+    const mentions = bindings.map((binding, at) =>
+      mentionsOf((this.places[at] as Place).component.facts, binding.readings, binding.action),
+    );
+    const kind = this.kindOf(mentions, texts);
+    if (kind === 'stays') return;
+    if (bindings.some((one) => one.direction === 'two-way') || texts[0]?.startsWith('bind:')) {
+      this.twoWay(bindings, texts);
+      return;
+    }
+    if (kind === 'mixed' || (this.framework === 'vue' && first.name.startsWith('@'))) {
+      this.closeOver(mentions, first.name);
+      return;
+    }
     if (/^(?:on|bind|use|class|style|transition|in|out|animate):/.test(first.name))
       throw new CannotWrite(`${first.name} is no plain attribute.`);
     const given = texts.map((text) => (/^\{[\w$]+\}$/.test(text) ? text.slice(1, -1) : literalOf(this.framework, text)));
     const isConstant = bindings.every((one) => one.constant !== undefined && one.readings.length === 0);
-    const names = new Set(given.map((code) => (isConstant ? undefined : lastName(code))));
+    const own = isConstant ? undefined : commonName(given.map(lastName));
     const attribute = camel(first.name.replace(/^:/, ''));
-    const [own] = names;
-    const wanted = names.size === 1 && own !== undefined && !/^on[A-Z]/.test(attribute) ? own : attribute;
+    const wanted = own !== undefined && !/^on[A-Z]/.test(attribute) ? own : attribute;
     const spelt = first.name.replace(/^:|^v-bind:/, '');
     const type = given.every((code) => /^'/.test(code)) ? 'string' : typeOf(element, spelt);
     this.add({
@@ -158,28 +252,62 @@ class Holes {
     });
   }
 
+  /** Whether an expression is a flag, by how it is written or how the one value that it is was made. */
+  private isBoolean(text: string, mentions: readonly Mention[], at: number): boolean {
+    const looks = (code: string): boolean => /^!|[=!]==?|[<>]/.test(code) && !/=>|\?/.test(code);
+    const { facts, contract } = (this.places[at] as Place).component;
+    const [only, ...more] = mentions;
+    const value = only && more.length === 0 ? facts.values[only.value] : undefined;
+    if (looks(text)) return true;
+    if (!value || value.name !== text) return false;
+    const kinds = value.kind === 'prop' ? contract.props.get(text)?.kinds : undefined;
+    return looks(value.formula ?? '') || (kinds !== undefined && kinds.size > 0 && [...kinds].every((kind) => kind === 'flag'));
+  }
+
+  /** In Svelte: a prop that may be bound goes on to what it was bound to. */
+  private twoWay(bindings: readonly Binding[], texts: readonly string[]): void {
+    const [first] = bindings;
+    const given = texts.map((text) => /^bind:[\w-]+=\{([\w$.]+)\}$/.exec(text)?.[1] ?? /^bind:([\w$]+)$/.exec(text)?.[1]);
+    const about = first?.name.replace(/^bind:/, '') ?? '';
+    if (!first || this.framework !== 'svelte' || given.includes(undefined) || about === 'this' || about === 'group')
+      throw new CannotWrite(`${first?.name ?? 'It'} is bound both ways.`);
+    this.add({
+      about: `both ways ${about}`,
+      isTwoWay: true,
+      spans: bindings.map((one) => one.span),
+      given: given.map((one) => one ?? ''),
+      wanted: camel(about),
+      tag: '',
+      type: '',
+      write: (name) => (name === about ? `bind:${about}` : `bind:${about}={${name}}`),
+    });
+  }
+
   /** What is shown, decided or repeated by an expression. */
   expression(
     pieces: readonly Piece[],
     spans: readonly Span[],
-    values: readonly (readonly number[])[],
+    mentions: readonly (readonly Mention[])[],
     kind: 'shown' | 'condition' | 'list',
   ): void {
     const texts = spans.map((span, at) => says(this.places[at] as Place, span));
-    if (this.stays(values, texts)) return;
     const [first] = spans;
-    if (!first || this.found.some(({ spans: [one] }) => one?.start === first.start && one.end === first.end)) return;
+    const made = this.kindOf(mentions, texts);
+    if (made === 'stays' || !first || this.isMade(first)) return;
+    if (made === 'mixed') {
+      this.closeOver(mentions, texts[0] ?? '');
+      return;
+    }
     const source = (this.places[0] as Place).source;
     if (kind === 'list' && this.framework === 'react' && source.isTyped)
       throw new CannotWrite(`It repeats over ${texts[0] ?? ''}, whose kind is not written in it.`);
-    const isBoolean = texts.every((text) => /^!|[=!]==?|[<>]/.test(text));
+    const isBoolean = texts.every((text, at) => this.isBoolean(text, mentions[at] ?? [], at));
     if (kind === 'condition' && this.framework === 'react' && source.isTyped && !isBoolean)
       throw new CannotWrite(`It stands and falls with ${texts[0] ?? ''}, whose kind is not known.`);
-    const names = new Set(texts.map(lastName));
-    const [own] = names;
+    const own = commonName(texts.map(lastName));
     const tag = pieces[0]?.parent === undefined ? '' : ((this.places[0] as Place).nodes[pieces[0].parent]?.label ?? '');
-    const wanted = names.size === 1 && own !== undefined ? own : kind === 'condition' ? 'isShown' : kind === 'list' ? 'items' : 'value';
-    const type = kind === 'condition' ? 'boolean' : kind === 'shown' ? 'ReactNode' : '';
+    const wanted = own ?? (kind === 'condition' ? 'isShown' : kind === 'list' ? 'items' : 'value');
+    const type = kind === 'condition' && isBoolean ? 'boolean' : kind === 'shown' ? 'ReactNode' : '';
     this.add({ about: 'expression', spans, given: texts, wanted, tag: /^[a-z]\w*$/.test(tag) ? tag : '', type, write: (name) => name });
   }
 }
@@ -217,10 +345,9 @@ function gather(places: readonly Place[], framework: Framework): Hole[] {
     if (!piece) continue;
     const { node } = piece;
     if (node.kind === 'element' || node.kind === 'use') {
-      if (node.kind === 'use' && (node.dynamic !== undefined || node.ref))
-        throw new CannotWrite(`${node.tag} is chosen or held while it runs.`);
-      if (node.spreads.some((spread) => spread.span.start >= piece.span.start && spread.span.end > node.nameSpan.end))
-        throw new CannotWrite('Something is spread in it.');
+      if (node.kind === 'use' && node.ref) throw new CannotWrite(`${node.tag} is held while it runs.`);
+      holes.chosen(pieces);
+      holes.spread(pieces);
       if (node.bindings.some((one) => one.name === 'ref' || one.name === 'bind:this'))
         throw new CannotWrite('An element of it is held by a reference.');
       holes.text(pieces);
@@ -234,11 +361,7 @@ function gather(places: readonly Place[], framework: Framework): Hole[] {
     } else if (node.kind === 'text' || (node.kind === 'outlet' && framework === 'react')) {
       const spans = pieces.map((one, at) => expressionSpan(framework, (places[at] as Place).source.text, one.span));
       const values = pieces.map(({ node: one }) =>
-        one.kind === 'text'
-          ? one.readings.map((reading) => reading.value)
-          : one.kind === 'outlet' && one.reading
-            ? [one.reading.value]
-            : [],
+        one.kind === 'text' ? one.readings : one.kind === 'outlet' && one.reading ? [one.reading] : [],
       );
       if (pieces.some(({ node: one }) => one.kind === 'outlet' && one.hands.length > 0))
         throw new CannotWrite('It has a place for content that is handed something.');
@@ -247,7 +370,7 @@ function gather(places: readonly Place[], framework: Framework): Hole[] {
       holes.expression(
         pieces,
         pieces.map((one) => one.span),
-        pieces.map(({ node: one }) => (one.kind === 'branch' ? one.readings.map((reading) => reading.value) : [])),
+        pieces.map(({ node: one }) => (one.kind === 'branch' ? one.readings : [])),
         'condition',
       );
     else if (node.kind === 'repeat') {
@@ -257,7 +380,7 @@ function gather(places: readonly Place[], framework: Framework): Hole[] {
       holes.expression(
         pieces,
         spans,
-        pieces.map(({ node: one }) => (one.kind === 'repeat' ? one.readings.map((reading) => reading.value) : [])),
+        pieces.map(({ node: one }) => (one.kind === 'repeat' ? one.readings : [])),
         'list',
       );
     } else throw new CannotWrite('It has a place for content.');
@@ -292,19 +415,27 @@ function refuseOther(places: readonly Place[], holes: readonly Hole[]): void {
   if (new Set(left).size > 1) throw new CannotWrite('The places differ in a way that no prop can say.');
 }
 
-/** One of each name; what is shown and given to an attribute too must be fit for that. */
+/** One of each name. What is shown and given to an attribute too must be fit for that; of all else that differs the type is not known. */
 function unique(holes: readonly Hole[]): Hole[] {
   const byName = new Map<string, Hole>();
   for (const hole of holes) {
+    if (hole.name === '') continue;
     const known = byName.get(hole.name);
-    if (hole.name !== '' && (!known || known.type === 'ReactNode')) byName.set(hole.name, known ? { ...known, type: hole.type } : hole);
+    const type = !known || known.type === 'ReactNode' ? hole.type : hole.type === 'ReactNode' || hole.type === known.type ? known.type : '';
+    byName.set(hole.name, { ...(known ?? hole), type });
   }
   return [...byName.values()];
 }
 
+function given(framework: Framework, { name, given: all, isTwoWay }: Hole, at: number): string {
+  const code = all[at] ?? '';
+  if (isTwoWay) return code === name ? `bind:${name}` : `bind:${name}={${code}}`;
+  return giving(framework, name, code).trim();
+}
+
 /** A use of the new component, in one line or, where that is long, an attribute to a line. */
 function useText(framework: Framework, name: string, holes: readonly Hole[], at: number, indent: string, key: string): string {
-  const all = [...(key === '' ? [] : [key]), ...unique(holes).map((hole) => giving(framework, hole.name, hole.given[at] ?? '').trim())];
+  const all = [...(key === '' ? [] : [key]), ...unique(holes).map((hole) => given(framework, hole, at))];
   const line = `<${name}${all.map((one) => ` ${one}`).join('')} />`;
   return indent.length + line.length <= 100 ? line : `<${name}\n${all.map((one) => `${indent}  ${one}\n`).join('')}${indent}/>`;
 }
@@ -324,8 +455,13 @@ function componentText(framework: Framework, name: string, place: Place, holes: 
   }
   if (framework === 'svelte') {
     const isOlder = /\bexport let\b|^\s*\$:/m.test(text) || (!/\$(?:props|state|derived)\b/.test(text) && /\bon:\w/.test(text));
-    const declared = isOlder ? props.map((one) => `  export let ${one.name};\n`).join('') : `  let { ${names} } = $props();\n`;
-    return `<script>\n${props.length > 0 ? declared : ''}</script>\n\n${stretchText(place, holes, '')}\n`;
+    const typeIn = ({ type }: Hole): string => (/^(?:string|boolean)$/.test(type) ? type : 'any');
+    const types = isTyped ? `: { ${props.map((one) => `${one.name}: ${typeIn(one)}`).join('; ')} }` : '';
+    const pattern = props.map((one) => (one.isTwoWay ? `${one.name} = $bindable()` : one.name)).join(', ');
+    const declared = isOlder
+      ? props.map((one) => `  export let ${one.name}${isTyped ? `: ${typeIn(one)}` : ''};\n`).join('')
+      : `  let { ${pattern} }${types} = $props();\n`;
+    return `<script${isTyped ? ' lang="ts"' : ''}>\n${props.length > 0 ? declared : ''}</script>\n\n${stretchText(place, holes, '')}\n`;
   }
   const members = props.map((one) => `${one.name}: ${one.type === '' ? 'unknown' : one.type};`);
   const line = `type Props = { ${members.join(' ').replace(/;$/, '')} };\n\n`;

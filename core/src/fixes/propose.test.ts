@@ -458,6 +458,12 @@ const svelteSides = (older = false, style = ''): Files => {
   });
 };
 
+/** The same files with more in the stretch. */
+const withMore = (files: Files, more: (since: string) => string): Files =>
+  Object.fromEntries(
+    Object.entries(files).map(([file, text]) => [file, text.replace('</dl>', `${more(/Lower/.test(file) ? 'when' : 'since')}</dl>`)]),
+  );
+
 tables(
   'markup-repeated',
   [
@@ -487,6 +493,41 @@ tables(
     ['Vue', vueSides(), { 'src/Facts.vue': "defineProps(['", 'src/Upper.vue': "import Facts from './Facts.vue';" }],
     ['Svelte', svelteSides(), { 'src/Facts.svelte': '} = $props();', 'src/Upper.svelte': "import Facts from './Facts.svelte';" }],
     ['Svelte before 5', svelteSides(true), { 'src/Facts.svelte': 'export let' }],
+    [
+      'Svelte: bound both ways, spread, and called from a list',
+      withMore(
+        svelteSides(),
+        (since) => `<input bind:value={${since}} {...level} />{#each [1, 2] as one (one)}<b onclick={() => ${since}(one)}>{one}</b>{/each}`,
+      ),
+      { 'src/Facts.svelte': 'bind:value', 'src/Upper.svelte': 'bind:value={since}' },
+    ],
+    [
+      'Vue: it listens by its owner, in a list too',
+      withMore(
+        vueSides(),
+        (since) => `<b v-for="n in 2" :key="n" :title="level + n" @click="${since}(n)">{{ n }}</b><i @click="${since}">a</i>`,
+      ),
+      { 'src/Facts.vue': '(n)">{{ n }}</b>' },
+    ],
+    [
+      'React without types: what its owner has in a list',
+      Object.fromEntries(
+        Object.entries(
+          reactFiles(
+            reactPlace(
+              'Upper',
+              reactFacts('Upper', 'since', '{[1, 2].map((one) => <i key={one} title={level + one} onClick={() => since(one)}>{one}</i>)}'),
+            ),
+            reactPlace(
+              'Lower',
+              reactFacts('Lower', 'when', '{[1, 2].map((one) => <i key={one} title={level + one} onClick={() => when(one)}>{one}</i>)}'),
+              lowerParams,
+            ),
+          ),
+        ).map(([file, text]) => [file.replace('.tsx', '.jsx'), text.replace(/: \{ level: string; (?:since|when): string \}\)/, ')')]),
+      ),
+      { 'src/Facts.jsx': 'title={level + one}' },
+    ],
   ],
   [
     [
@@ -519,7 +560,7 @@ tables(
           '{ level, when, ...rest }: any',
         ),
       ),
-      'Something is spread in it',
+      'whose kind is not written in it',
     ],
     [
       'React: one name that means two things',

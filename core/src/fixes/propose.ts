@@ -39,9 +39,8 @@ const writers: Readonly<Record<string, Writer>> = {
       const repeated = findRepeats(rewrite.model).find(
         ({ places: [first] }) => first?.component === component && first.piece.span.start === at.start,
       );
-      const [first] = repeated?.places ?? [];
-      if (!repeated || !first) throw new CannotWrite('It does not repeat any more.');
-      extractRepeated(rewrite, repeated, repeatedName(first.piece));
+      if (!repeated) throw new CannotWrite('It does not repeat any more.');
+      extractRepeated(rewrite, repeated, repeatedName(rewrite.model, repeated));
     },
   },
 };

@@ -1,4 +1,5 @@
-import type { Piece } from '../overlap';
+import type { Model } from '../model/model';
+import type { Repeated } from '../overlap';
 import { locate } from '../model/span';
 import { counted, listed } from './sentences';
 import type { Found, Rule } from './rule';
@@ -22,11 +23,25 @@ const telling = new Set([
   'menu',
 ]);
 
-/** A name for a component that is made of a stretch of markup. */
-export function repeatedName({ node, label }: Piece): string {
+/** A name for the component that repeated markup could be: by its class or tag, else by the one component that has it. */
+export function repeatedName(model: Model, { places }: Repeated): string {
+  const [first] = places;
+  if (!first) return 'SharedPart';
+  const { node, label } = first.piece;
   const dressed = node.kind === 'element' ? node.bindings.find((one) => /^class(?:Name)?$/.test(one.name))?.constant : undefined;
   const word = dressed?.replace(/["']/g, '').split(/\s+/)[0]?.split(/__|--/)[0];
-  const base = word && /^[a-z][\w-]*$/i.test(word) ? word : telling.has(label) ? `Shared-${label}` : 'Shared-part';
+  // A class that sets one thing alone says nothing of what it is: `w-full`, `mt-2`.
+  const isNamed =
+    word !== undefined &&
+    /^[a-z][\w-]*$/i.test(word) &&
+    !/^(?:[a-z]{1,3}|flex|grid|block|inline|relative|absolute|w|h|text|bg|gap|space|mx|my)(?:-|$)/.test(word);
+  const isOwn = places.every((place) => place.component === first.component);
+  const owner = isOwn ? `${model.components.get(first.component)?.name ?? ''}-part` : 'Shared-part';
+  const base = isNamed
+    ? word
+    : telling.has(label)
+      ? `${isOwn ? (model.components.get(first.component)?.name ?? '') : 'Shared'}-${label}`
+      : owner;
   return base.replace(/(?:^|[-_])([a-z])/gi, (_, letter: string) => letter.toUpperCase());
 }
 
@@ -38,7 +53,8 @@ export const markupRepeated: Rule = {
   inProject: ({ model, overlap }) => {
     // Twins say more: all that is in them repeats.
     const twin = new Map(overlap.twins.flatMap(({ members }, at) => members.map((id) => [id, at] as const)));
-    return overlap.repeats.flatMap(({ places }): Found[] => {
+    return overlap.repeats.flatMap((repeated): Found[] => {
+      const { places } = repeated;
       const [first, ...others] = places;
       const owner = first && model.components.get(first.component);
       if (!first || !owner) return [];
@@ -62,7 +78,7 @@ export const markupRepeated: Rule = {
             places: isOwn ? `${owner.name} again` : listed(names),
             count: `about ${lines}`,
             times: String(places.length),
-            name: repeatedName(first.piece),
+            name: repeatedName(model, repeated),
             holes: ', with what differs as its props',
           },
           evidence: places.slice(0, 5).map(({ component, piece }) => ({
