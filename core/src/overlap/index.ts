@@ -5,7 +5,7 @@ export { elementChildren, elementCount, isElement, isWithin, type MarkupNode, ty
 export { type Piece, type Pieces, piecesOf, type Trait } from './code/pieces';
 export { type Alignment, alignPieces, type Difference } from './code/align';
 export { comparable, findTwins, type TwinCluster, type TwinOptions, twinDefaults, likenessOf, type TwinPair } from './code/twins';
-export { findRepeats, type Repeated } from './code/repeats';
+export { findRepeats, type Repeated, writtenIn } from './code/repeats';
 export { compareCode, type Comparison, type ComparedRow, type Hole, type HoleKind } from './code/compare';
 export { mergeTwins, type Merged, type MergeNames } from './code/merge';
 export { type Overlap, type OverlapKeep, surveyOverlap } from './code/survey';

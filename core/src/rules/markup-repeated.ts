@@ -1,5 +1,5 @@
 import type { Model } from '../model/model';
-import type { Repeated } from '../overlap';
+import { piecesOf, type Repeated, writtenIn } from '../overlap';
 import { locate } from '../model/span';
 import { counted, listed } from './sentences';
 import type { Found, Rule } from './rule';
@@ -60,7 +60,7 @@ export const markupRepeated: Rule = {
       if (!first || !owner) return [];
       const clusters = new Set(places.map((place) => twin.get(place.component) ?? -1));
       if (clusters.size === 1 && !clusters.has(-1)) return [];
-      const lines = linesOf(first.piece.end - first.piece.index);
+      const lines = linesOf(writtenIn(piecesOf(model, owner).nodes, first.piece).length);
       const names = [...new Set(others.map((place) => model.components.get(place.component)?.name ?? ''))];
       const isOwn = names.length === 1 && names[0] === owner.name;
       const at = locate(owner.file, first.piece.span);

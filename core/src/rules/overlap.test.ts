@@ -206,6 +206,29 @@ table(
       ),
     ],
     ['twins say more', app('<A label="1"/><B label="2"/>', '', card('A', inner) + card('B', inner))],
+    [
+      'a row of one element',
+      app(
+        '<A one={1}/><B one={2}/>',
+        '',
+        holds(
+          'A',
+          `<form>${'<div className="a" title="b"><div className="c" title="d"/><div className="c" title="d"/></div>'.repeat(3)}</form>`,
+        ) +
+          holds(
+            'B',
+            `<nav><i/>${'<div className="e" title="f"><div className="g" title="h"/><div className="g" title="h"/></div>'.repeat(3)}</nav>`,
+          ),
+      ),
+    ],
+    [
+      'written once, shown twice',
+      app(
+        '<A one={1}/>',
+        '',
+        `function A({ one }) { const all = ${facts('a', 'a')}; return one ? <form>{all}</form> : <nav><i/>{all}</nav>; }\n`,
+      ),
+    ],
   ],
 );
 

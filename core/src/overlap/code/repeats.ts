@@ -8,6 +8,7 @@ export type Repeated = { readonly places: readonly { readonly component: Compone
 /** Lighter stretches are alike because the platform makes them so. */
 const weightLeast = 20;
 const piecesLeast = 5;
+const kindsLeast = 3;
 
 /** One name for the structure of each piece and all that is in it: what it is, the names of its attributes, its children. */
 function printsOf(nodes: readonly Piece[], framework: string, names: Map<string, number>): number[] {
@@ -26,7 +27,17 @@ function printsOf(nodes: readonly Piece[], framework: string, names: Map<string,
   return prints;
 }
 
-const isWhole = (piece: Piece): boolean => piece.kind === 'element' && piece.end - piece.index >= piecesLeast && piece.total >= weightLeast;
+/** The pieces that are written where a piece stands; markup that is kept elsewhere and shown in it is written once, wherever it shows. */
+export const writtenIn = (nodes: readonly Piece[], { index, end, span }: Piece): Piece[] =>
+  nodes.slice(index, end).filter((one) => one.span.start >= span.start && one.span.end <= span.end);
+
+function isWhole(nodes: readonly Piece[], piece: Piece): boolean {
+  if (piece.kind !== 'element' || piece.end - piece.index < piecesLeast || piece.total < weightLeast) return false;
+  const own = writtenIn(nodes, piece);
+  // A row of one element over and over is alike wherever it stands.
+  const kinds = new Set(own.map((one) => `${one.role} ${one.label}`));
+  return own.length >= piecesLeast && kinds.size >= kindsLeast && own.reduce((sum, one) => sum + one.own, 0) >= weightLeast;
+}
 
 /**
  * The same markup in several places of a project, the heaviest first: equal structure, whatever the
@@ -34,15 +45,20 @@ const isWhole = (piece: Piece): boolean => piece.kind === 'element' && piece.end
  */
 export function findRepeats(model: Model): Repeated[] {
   const names = new Map<string, number>();
+  const seen = new Set<string>();
   const found = new Map<number, { component: Component; piece: Piece; parentPrint: number }[]>();
   for (const component of model.components.values()) {
     if (component.role !== 'component' || component.fileRole !== 'source') continue;
     const { nodes } = piecesOf(model, component);
     const prints = printsOf(nodes, component.framework, names);
     for (const piece of nodes) {
-      if (!isWhole(piece)) continue;
+      if (!isWhole(nodes, piece)) continue;
       const print = prints[piece.index] ?? -1;
       const place = { component, piece, parentPrint: prints[piece.parent] ?? -1 };
+      // Markup that shows at several places may be written at one.
+      const written = `${print} ${component.id} ${piece.span.start}`;
+      if (seen.has(written)) continue;
+      seen.add(written);
       const known = found.get(print);
       if (known) known.push(place);
       else found.set(print, [place]);
