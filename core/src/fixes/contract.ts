@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import type { FileFacts } from '../model/facts';
 import type { Component } from '../model/model';
 import { isFunction } from '../read/script/syntax';
 import type { FunctionNode } from '../read/script/syntax';
@@ -63,13 +64,17 @@ const isMember = (node: t.Node): node is Member =>
   node.type === 'TSPropertySignature' || node.type === 'TSMethodSignature' || node.type === 'TSCallSignatureDeclaration';
 
 /** The declaration of a prop or an event, wherever it stands in the component's file, with the list that it is part of. */
-type Declared = { readonly node: t.Node; readonly list: readonly (t.Node | null)[]; readonly parents: readonly t.Node[] };
+type Declared = {
+  readonly source: Source;
+  readonly node: t.Node;
+  readonly list: readonly (t.Node | null)[];
+  readonly parents: readonly t.Node[];
+};
 
-function declaredAt(source: Source, component: Component, name: string): Declared | undefined {
+function declaredAt(rewrite: Rewrite, component: Component, name: string): Declared | undefined {
   const declared = component.contract.props.get(name)?.declared;
   if (!declared) return undefined;
-  if (declared.file !== component.file)
-    throw new CannotWrite(`${name} of ${component.name} is declared in ${declared.file}, maybe for others too.`);
+  const source = rewrite.source(component, declared.file);
   let found: Declared | undefined;
   everyNode(source.program, (node, parents) => {
     const holder = parents.at(-1);
@@ -87,25 +92,36 @@ function declaredAt(source: Source, component: Component, name: string): Declare
             : node.type === 'StringLiteral' && holder.type === 'ArrayExpression'
               ? holder.elements
               : undefined;
-    if (list) found = { node, list, parents: [...parents] };
+    if (list) found = { source, node, list, parents: [...parents] };
   });
   return found;
 }
 
 /** A type that others read too must stay as it is. */
-function refuseShared(source: Source, component: Component, { parents }: Declared): void {
+function refuseShared({ model }: Rewrite, component: Component, { source, parents }: Declared): void {
   const named = parents.find(
     (one): one is t.TSTypeAliasDeclaration | t.TSInterfaceDeclaration =>
       one.type === 'TSTypeAliasDeclaration' || one.type === 'TSInterfaceDeclaration',
   );
   if (!named) return;
+  const { name } = named.id;
   let uses = 0;
   everyNode(source.program, (node) => {
-    if (node.type === 'Identifier' && node.name === named.id.name) uses++;
+    if (node.type === 'Identifier' && node.name === name) uses++;
   });
+  const isOwn = source.file === component.file;
   const isExported = parents.some((one) => one.type === 'ExportNamedDeclaration');
-  if (uses > 2 || isExported) throw new CannotWrite(`${named.id.name}, the type of the props of ${component.name}, may be used elsewhere.`);
+  const isElsewhere =
+    (isOwn ? isExported : true) && [...model.files.values()].some((facts) => facts.file !== component.file && mentions(facts, name));
+  // Once where it is declared, and, in the component's own file, once where it is taken.
+  if (uses > (isOwn ? 2 : 1) || isElsewhere || (isOwn && isExported && component.isPublic))
+    throw new CannotWrite(`${name}, the type of the props of ${component.name}, may be used elsewhere.`);
 }
+
+/** Whether a file brings in or hands on something of a name. */
+const mentions = ({ imports, exports }: FileFacts, name: string): boolean =>
+  imports.some((one) => one.imported === name) ||
+  exports.some((one) => one.from !== undefined && (one.local === name || one.local === '*'));
 
 /** What a declaration says of a prop. */
 export type PropText = {
@@ -138,14 +154,14 @@ function patternMember(pattern: t.ObjectPattern | undefined, name: string): t.Ob
 export function dropProp(rewrite: Rewrite, component: Component, name: string): PropText {
   const source = rewrite.source(component);
   const taken = takenProps(source, component);
-  const declared = declaredAt(source, component, name);
+  const declared = declaredAt(rewrite, component, name);
   const member = patternMember(taken.pattern, name);
   if (!declared && !member) throw new CannotWrite(`${component.name} takes ${name} in a form that is not followed.`);
-  if (declared) refuseShared(source, component, declared);
+  if (declared) refuseShared(rewrite, component, declared);
   const value = member?.value.type === 'AssignmentPattern' ? member.value.left : member?.value;
   const fallback =
     member?.value.type === 'AssignmentPattern' ? written(source, member.value.right) : dropDefault(rewrite, source, taken, name);
-  const type = declared && typeText(source, declared.node);
+  const type = declared && typeText(declared.source, declared.node);
   dropMember(rewrite, source, taken, member, declared);
   return {
     local: value?.type === 'Identifier' ? value.name : name,
@@ -181,7 +197,7 @@ function dropMember(
     const named =
       declared?.parents.findIndex((one) => one.type === 'TSTypeAliasDeclaration' || one.type === 'TSInterfaceDeclaration') ?? -1;
     const alias = declared?.parents[named];
-    if (alias) rewrite.put(source, statementSpan(source, alias), '');
+    if (alias && declared) rewrite.put(declared.source, statementSpan(declared.source, exportOf(declared.parents) ?? alias), '');
     return;
   }
   if (isLast && statement && !alias(declared)) {
@@ -189,8 +205,10 @@ function dropMember(
     return;
   }
   if (member && pattern) rewrite.put(source, memberSpan(source, pattern.properties, pattern.properties.indexOf(member)), '');
-  if (declared) rewrite.put(source, memberSpan(source, declared.list, declared.list.indexOf(declared.node)), '');
+  if (declared) rewrite.put(declared.source, memberSpan(declared.source, declared.list, declared.list.indexOf(declared.node)), '');
 }
+
+const exportOf = (parents: readonly t.Node[]): t.Node | undefined => parents.find((one) => one.type === 'ExportNamedDeclaration');
 
 const alias = (declared: Declared | undefined): boolean =>
   declared?.parents.some((one) => one.type === 'TSTypeAliasDeclaration' || one.type === 'TSInterfaceDeclaration') ?? false;
@@ -198,9 +216,9 @@ const alias = (declared: Declared | undefined): boolean =>
 /** Takes an event out of what a component of Vue declares; the type of who hears it, and the name of what raises it. */
 export function dropEvent(rewrite: Rewrite, component: Component, spelling: string): { readonly type?: string; readonly emit?: string } {
   const source = rewrite.source(component);
-  const declared = declaredAt(source, component, spelling);
+  const declared = declaredAt(rewrite, component, spelling);
   if (!declared) throw new CannotWrite(`${component.name} declares ${spelling} in a form that is not followed.`);
-  refuseShared(source, component, declared);
+  refuseShared(rewrite, component, declared);
   const call = declared.parents.find((one) => isCallOf(one, ['defineEmits']));
   const declarator = declared.parents.find((one): one is t.VariableDeclarator => one.type === 'VariableDeclarator');
   const statement = declared.parents[1];

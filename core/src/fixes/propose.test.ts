@@ -172,6 +172,17 @@ tables(
       { 'src/Clock.jsx': 'createContext(undefined)' },
     ],
     [
+      'types that stand in a file of their own',
+      react({
+        ...canal,
+        'src/Lane.tsx': lane.replace(/type Props.*\n/, "import type { LaneProps } from './types';\n").replace(': Props)', ': LaneProps)'),
+        'src/Clock.tsx':
+          "import type { ClockProps } from './types';\n\nexport function Clock({ at }: ClockProps) {\n  return <time>{at.toUpperCase()}</time>;\n}\n",
+        'src/types.ts': 'export type LaneProps = { eta: string; tone?: string };\n\nexport interface ClockProps {\n  at: string;\n}\n',
+      }),
+      { 'src/types.ts': 'export type LaneProps = { tone?: string };\n' },
+    ],
+    [
       'a name that is taken already',
       react({
         ...canal,
@@ -257,13 +268,14 @@ tables(
       'two levels below',
     ],
     [
-      'a type that is declared elsewhere',
+      'a type that is declared elsewhere, for others too',
       react({
         ...canal,
         'src/Lane.tsx': lane.replace(/type Props.*\n/, "import type { Props } from './types';\n"),
         'src/types.ts': 'export type Props = { eta: string; tone?: string };\n',
+        'src/show.ts': "import type { Props } from './types';\nexport const show = (all: Props) => all.eta;\n",
       }),
-      'declared in src/types.ts',
+      'may be used elsewhere',
     ],
     [
       'a type that two components have',
