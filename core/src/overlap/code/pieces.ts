@@ -45,6 +45,16 @@ const unsaid = new Set(['key', 'ref', 'slot']);
 
 /** An attribute's name as every framework may write it: `onClick`, `@click` and `on:click` are one, so are `maxLevel` and `max-level`. */
 function plainName(name: string): string {
+  const known = plainNames.get(name);
+  if (known !== undefined) return known;
+  const plain = makePlain(name);
+  plainNames.set(name, plain);
+  return plain;
+}
+
+const plainNames = new Map<string, string>();
+
+function makePlain(name: string): string {
   if (/^(?:class|className|:class)$/.test(name)) return 'class';
   if (name === 'htmlFor') return 'for';
   return name
