@@ -160,6 +160,11 @@ tables(
       { 'src/Clock.tsx': "useContext(EtaContext) ?? 'never';" },
     ],
     [
+      'an arrow whose expression begins on a line of its own',
+      react({ ...canal, 'src/Clock.tsx': 'export const Clock = ({ at }: { at: string }) =>\n  <time>{at}</time>;\n' }),
+      { 'src/Clock.tsx': 'return (\n' },
+    ],
+    [
       'without types',
       react(
         Object.fromEntries(

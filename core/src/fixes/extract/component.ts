@@ -1,0 +1,87 @@
+import { type Framework, giving } from '../../overlap';
+import { CannotWrite } from '../rewrite';
+import { indentAt } from '../source';
+import type { Hole, Place } from './places';
+
+/** The text of the stretch at one place with something in the place of each hole. */
+function filledText({ source, piece }: Place, at: number, holes: readonly Hole[], fill: (hole: Hole) => string): string {
+  let made = source.text.slice(piece.span.start, piece.span.end);
+  const puts = holes.flatMap((hole) => (hole.spans[at] ? [{ span: hole.spans[at], text: fill(hole) }] : []));
+  for (const { span, text } of puts.sort((a, b) => b.span.start - a.span.start))
+    made = made.slice(0, span.start - piece.span.start) + text + made.slice(span.end - piece.span.start);
+  return made;
+}
+
+/** The text of the stretch with its holes filled, without the indentation of where it stood. */
+function stretchText(place: Place, holes: readonly Hole[], indent: string): string {
+  const own = indentAt(place.source.text, place.piece.span.start);
+  return filledText(place, 0, holes, (hole) => hole.text)
+    .split('\n')
+    .map((line, at) => (at === 0 ? line : line.startsWith(own) ? indent + line.slice(own.length) : line))
+    .join('\n');
+}
+
+/** White space that shows in no framework: at the ends of lines, and all but one blank elsewhere. */
+const unspaced = (text: string): string => text.replace(/(?<=[<>{}§])\s*\n\s*|\s*\n\s*(?=[<>{}§/])/g, '').replace(/\s+/g, ' ');
+
+/** All that is no hole must be the same at each place, down to the letter: not every difference has a place in the facts. */
+export function refuseOther(places: readonly Place[], holes: readonly Hole[]): void {
+  const left = places.map((place, at) => unspaced(filledText(place, at, holes, (hole) => (hole.name === '' ? '' : '§'))));
+  if (new Set(left).size > 1) throw new CannotWrite('The places differ in a way that no prop can say.');
+}
+
+/** One of each name. What is shown and given to an attribute too must be fit for that; of all else that differs the type is not known. */
+export function unique(holes: readonly Hole[]): Hole[] {
+  const byName = new Map<string, Hole>();
+  for (const hole of holes) {
+    if (hole.name === '') continue;
+    const known = byName.get(hole.name);
+    const type = !known || known.type === 'ReactNode' ? hole.type : hole.type === 'ReactNode' || hole.type === known.type ? known.type : '';
+    byName.set(hole.name, { ...(known ?? hole), type });
+  }
+  return [...byName.values()];
+}
+
+function given(framework: Framework, { name, given: all, isTwoWay }: Hole, at: number): string {
+  const code = all[at] ?? '';
+  if (isTwoWay) return code === name ? `bind:${name}` : `bind:${name}={${code}}`;
+  return giving(framework, name, code).trim();
+}
+
+/** A use of the new component, in one line or, where that is long, an attribute to a line. */
+export function useText(framework: Framework, name: string, holes: readonly Hole[], at: number, indent: string, key: string): string {
+  const all = [...(key === '' ? [] : [key]), ...unique(holes).map((hole) => given(framework, hole, at))];
+  const line = `<${name}${all.map((one) => ` ${one}`).join('')} />`;
+  return indent.length + line.length <= 100 ? line : `<${name}\n${all.map((one) => `${indent}  ${one}\n`).join('')}${indent}/>`;
+}
+
+/** The whole text of the new component, without its imports. */
+export function componentText(framework: Framework, name: string, place: Place, holes: readonly Hole[]): string {
+  const props = unique(holes);
+  const { isTyped, text } = place.source;
+  const names = props.map((one) => one.name).join(', ');
+  if (framework === 'vue') {
+    const known = props.every((one) => one.type === 'string' || one.type === 'boolean');
+    const declared =
+      isTyped && known
+        ? `defineProps<{ ${props.map((one) => `${one.name}: ${one.type}`).join('; ')} }>();`
+        : `defineProps([${props.map((one) => `'${one.name}'`).join(', ')}]);`;
+    return `<script setup${isTyped ? ' lang="ts"' : ''}>\n${props.length > 0 ? `${declared}\n` : ''}</script>\n\n<template>\n  ${stretchText(place, holes, '  ')}\n</template>\n`;
+  }
+  if (framework === 'svelte') {
+    const isOlder = /\bexport let\b|^\s*\$:/m.test(text) || (!/\$(?:props|state|derived)\b/.test(text) && /\bon:\w/.test(text));
+    const typeIn = ({ type }: Hole): string => (/^(?:string|boolean)$/.test(type) ? type : 'any');
+    const types = isTyped ? `: { ${props.map((one) => `${one.name}: ${typeIn(one)}`).join('; ')} }` : '';
+    const pattern = props.map((one) => (one.isTwoWay ? `${one.name} = $bindable()` : one.name)).join(', ');
+    const declared = isOlder
+      ? props.map((one) => `  export let ${one.name}${isTyped ? `: ${typeIn(one)}` : ''};\n`).join('')
+      : `  let { ${pattern} }${types} = $props();\n`;
+    return `<script${isTyped ? ' lang="ts"' : ''}>\n${props.length > 0 ? declared : ''}</script>\n\n${stretchText(place, holes, '')}\n`;
+  }
+  const members = props.map((one) => `${one.name}: ${one.type === '' ? 'unknown' : one.type};`);
+  const line = `type Props = { ${members.join(' ').replace(/;$/, '')} };\n\n`;
+  const long = `type Props = {\n${members.map((one) => `  ${one}\n`).join('')}};\n\n`;
+  const type = !isTyped ? '' : line.length <= 100 ? line : long;
+  const params = props.length === 0 ? '' : `{ ${names} }${isTyped ? ': Props' : ''}`;
+  return `${props.length > 0 ? type : ''}export function ${name}(${params}) {\n  return (\n    ${stretchText(place, holes, '    ')}\n  );\n}\n`;
+}

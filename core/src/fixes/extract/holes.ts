@@ -1,0 +1,246 @@
+import type { Binding, SpreadFact } from '../../model/facts';
+import type { Span } from '../../model/span';
+import { bound, type Framework, literalOf, pascal, type Piece, quoted, shown, staticTexts } from '../../overlap';
+import { CannotWrite } from '../rewrite';
+import { camel, commonName, lastName } from './names';
+import { type Hole, type Mention, mentionsOf, ownerOf, type Place, says } from './places';
+
+/** Names that mean something else to a framework when they are given to a component. */
+const taken = new Set(['class', 'className', 'style', 'key', 'ref', 'slot', 'is', 'children']);
+
+/** Gathers what becomes a prop, walking all places side by side. */
+export class Holes {
+  readonly found: Hole[] = [];
+
+  constructor(
+    private readonly places: readonly Place[],
+    private readonly framework: Framework,
+  ) {}
+
+  private nameFor(wanted: string, tag: string): string {
+    const used = new Set(this.found.map((one) => one.name));
+    const first = taken.has(wanted) || !/^[A-Za-z_$][\w$]*$/.test(wanted) ? 'tone' : wanted;
+    if (!used.has(first)) return first;
+    const second = tag === '' ? `${first}2` : `${camel(tag)}${pascal(first)}`;
+    let name = second;
+    for (let turn = 2; used.has(name); turn++) name = `${second}${turn}`;
+    return name;
+  }
+
+  /** Whether a stretch of the first place is a hole already. */
+  private isMade({ start, end }: Span): boolean {
+    return this.found.some(({ spans: [one] }) => one?.start === start && one.end === end);
+  }
+
+  /** Adds a hole; where one about the same thing gives the same at each place already, that one is used again. */
+  add({
+    wanted,
+    tag,
+    write,
+    ...hole
+  }: Omit<Hole, 'name' | 'text'> & { wanted: string; tag: string; write: (name: string) => string }): void {
+    const same = this.found.find((one) => one.about === hole.about && one.given.every((code, at) => code === hole.given[at]));
+    const name = same?.name ?? this.nameFor(wanted, tag);
+    this.found.push({ ...hole, name, text: write(name) });
+  }
+
+  /**
+   * What some code is, by what it mentions at each place: the same everywhere (`stays`), its owner's
+   * (`given`), or made of both what the stretch itself has and what its owner has (`mixed`).
+   */
+  kindOf(mentions: readonly (readonly Mention[])[], texts: readonly string[]): 'stays' | 'given' | 'mixed' {
+    const owners = mentions.map((all, at) => new Set(all.map(({ value }) => ownerOf(this.places[at] as Place, value))));
+    if (!owners.some((one) => one.has('owner')) && new Set(texts).size === 1) return 'stays';
+    return owners.some((one) => one.has('inner')) ? 'mixed' : 'given';
+  }
+
+  /** Leaves code where it is, and makes a prop of each thing in it that is its owner's. */
+  closeOver(mentions: readonly (readonly Mention[])[], about: string): void {
+    const roots = mentions.map((all, at) => this.rootsOf(all, at, about));
+    const [first = []] = roots;
+    if (roots.some((own) => own.length !== first.length)) throw new CannotWrite(`${about} belongs to a list in it, and differs.`);
+    if (this.framework === 'react' && this.places[0]?.source.isTyped && first.length > 0)
+      throw new CannotWrite(`${about} takes ${first[0]?.text ?? ''} of its owner, whose kind is not written in it.`);
+    first.forEach(({ name }, index) => {
+      const own = roots.map((one) => one[index] as { text: string; span: Span });
+      this.add({
+        about: 'expression',
+        spans: own.map((one) => one.span),
+        given: own.map((one) => one.text),
+        wanted: name,
+        tag: '',
+        type: '',
+        write: (to) => to,
+      });
+      const { source } = this.places[0] as Place;
+      const isShorthand = /[{,]\s*$/.test(source.text.slice(0, own[0]?.span.start)) && /^\s*[,}]/.test(source.text.slice(own[0]?.span.end));
+      if (isShorthand && this.found.at(-1)?.name !== name) throw new CannotWrite(`${name} names a member in it.`);
+    });
+  }
+
+  /** The names of the owner's things in some code, as they stand there: `ui`, `props.ui`. */
+  private rootsOf(all: readonly Mention[], at: number, about: string): { name: string; text: string; span: Span }[] {
+    const place = this.places[at] as Place;
+    const { text } = place.source;
+    const found = new Map<number, { name: string; text: string; span: Span }>();
+    for (const { value, span, isChange } of all) {
+      if (ownerOf(place, value) !== 'owner') continue;
+      const name = place.component.facts.values[value]?.name ?? '';
+      const root = new RegExp(`^(?:[\\w$]+\\.)?${name.replace(/[^\w]/g, '\\$&')}(?![\\w$])`).exec(text.slice(span.start, span.end))?.[0];
+      if (isChange || root === undefined) throw new CannotWrite(`${about} changes or takes ${name} in a way that is not followed.`);
+      found.set(span.start, { name, text: root, span: { start: span.start, end: span.start + root.length } });
+    }
+    return [...found.values()].sort((x, y) => x.span.start - y.span.start);
+  }
+
+  /** A component that a value holds comes from who has the stretch. */
+  chosen(pieces: readonly Piece[]): void {
+    const mentions = pieces.map(({ node }): Mention[] =>
+      node.kind === 'use' && node.dynamic !== undefined ? [{ value: node.dynamic, span: node.nameSpan }] : [],
+    );
+    const texts = pieces.map(({ node }, at) => (node.kind === 'use' ? says(this.places[at] as Place, node.nameSpan) : ''));
+    if (mentions.some((one) => one.length > 0) && this.kindOf(mentions, texts) !== 'stays') this.closeOver(mentions, texts[0] ?? '');
+  }
+
+  /** What is spread on an element is handed in as the object that it is. */
+  spread(pieces: readonly Piece[]): void {
+    const all = pieces.map(({ node }) =>
+      node.kind === 'element' || node.kind === 'use' ? node.spreads.filter((one) => one.span.end > node.nameSpan.end) : [],
+    );
+    const [first = []] = all;
+    if (all.some((own) => own.length !== first.length)) throw new CannotWrite('Something is spread in one of the places alone.');
+    first.forEach((_, index) => {
+      const own = all.map((spreads) => spreads[index] as SpreadFact);
+      const mentions = own.map((one, at) => mentionsOf((this.places[at] as Place).component.facts, one.readings));
+      const texts = own.map((one, at) => says(this.places[at] as Place, one.span));
+      if (this.kindOf(mentions, texts) !== 'stays') this.closeOver(mentions, texts[0] ?? '');
+    });
+  }
+
+  text(element: readonly Piece[]): void {
+    const all = element.map((piece, at) => staticTexts((this.places[at] as Place).source.text, piece));
+    const [first = []] = all;
+    if (all.some((one) => one.length !== first.length)) throw new CannotWrite('Texts stand at different places in it.');
+    first.forEach((_, index) => {
+      const given = all.map((spans, at) => says(this.places[at] as Place, spans[index] as Span));
+      if (new Set(given).size === 1) return;
+      const tag = element[0]?.label ?? '';
+      const wanted = /^h\d$/.test(tag) ? 'title' : /^(?:label|legend|dt|th)$/.test(tag) ? 'label' : tag === 'button' ? 'action' : 'text';
+      this.add({
+        about: 'text',
+        spans: all.map((spans) => spans[index] as Span),
+        given: given.map(quoted),
+        wanted,
+        tag,
+        type: 'string',
+        write: (name) => shown(this.framework, name),
+      });
+    });
+  }
+
+  binding(elements: readonly Piece[], bindings: readonly Binding[]): void {
+    const [first] = bindings;
+    const [element] = elements;
+    if (!first || !element) return;
+    // What is bound both ways is told as its value and as its event, by one text.
+    if (this.isMade(first.span)) return;
+    if (first.markup) throw new CannotWrite(`${first.name} is given markup.`);
+    const texts = bindings.map((binding, at) => says(this.places[at] as Place, binding.span));
+    const mentions = bindings.map((binding, at) =>
+      mentionsOf((this.places[at] as Place).component.facts, binding.readings, binding.action),
+    );
+    const kind = this.kindOf(mentions, texts);
+    if (kind === 'stays') return;
+    if (bindings.some((one) => one.direction === 'two-way') || texts[0]?.startsWith('bind:')) {
+      this.twoWay(bindings, texts);
+      return;
+    }
+    if (kind === 'mixed' || (this.framework === 'vue' && first.name.startsWith('@'))) {
+      this.closeOver(mentions, first.name);
+      return;
+    }
+    if (/^(?:on|bind|use|class|style|transition|in|out|animate):/.test(first.name))
+      throw new CannotWrite(`${first.name} is no plain attribute.`);
+    const given = texts.map((text) => (/^\{[\w$]+\}$/.test(text) ? text.slice(1, -1) : literalOf(this.framework, text)));
+    const isConstant = bindings.every((one) => one.constant !== undefined && one.readings.length === 0);
+    const own = isConstant ? undefined : commonName(given.map(lastName));
+    const attribute = camel(first.name.replace(/^:/, ''));
+    const wanted = own !== undefined && !/^on[A-Z]/.test(attribute) ? own : attribute;
+    const spelt = first.name.replace(/^:|^v-bind:/, '');
+    const type = given.every((code) => /^'/.test(code)) ? 'string' : typeOf(element, spelt);
+    this.add({
+      about: !isConstant ? 'expression' : /^(?:id|for|htmlFor|aria-\w+)$/.test(spelt) ? 'id' : spelt,
+      spans: bindings.map((one) => one.span),
+      given,
+      wanted,
+      tag: element.label,
+      type,
+      write: (name) => bound(this.framework, spelt, name),
+    });
+  }
+
+  /** Whether an expression is a flag, by how it is written or how the one value that it is was made. */
+  private isBoolean(text: string, mentions: readonly Mention[], at: number): boolean {
+    const looks = (code: string): boolean => /^!|[=!]==?|[<>]/.test(code) && !/=>|\?/.test(code);
+    const { facts, contract } = (this.places[at] as Place).component;
+    const [only, ...more] = mentions;
+    const value = only && more.length === 0 ? facts.values[only.value] : undefined;
+    if (looks(text)) return true;
+    if (!value || value.name !== text) return false;
+    const kinds = value.kind === 'prop' ? contract.props.get(text)?.kinds : undefined;
+    return looks(value.formula ?? '') || (kinds !== undefined && kinds.size > 0 && [...kinds].every((kind) => kind === 'flag'));
+  }
+
+  /** In Svelte: a prop that may be bound goes on to what it was bound to. */
+  private twoWay(bindings: readonly Binding[], texts: readonly string[]): void {
+    const [first] = bindings;
+    const given = texts.map((text) => /^bind:[\w-]+=\{([\w$.]+)\}$/.exec(text)?.[1] ?? /^bind:([\w$]+)$/.exec(text)?.[1]);
+    const about = first?.name.replace(/^bind:/, '') ?? '';
+    if (!first || this.framework !== 'svelte' || given.includes(undefined) || about === 'this' || about === 'group')
+      throw new CannotWrite(`${first?.name ?? 'It'} is bound both ways.`);
+    this.add({
+      about: `both ways ${about}`,
+      isTwoWay: true,
+      spans: bindings.map((one) => one.span),
+      given: given.map((one) => one ?? ''),
+      wanted: camel(about),
+      tag: '',
+      type: '',
+      write: (name) => (name === about ? `bind:${about}` : `bind:${about}={${name}}`),
+    });
+  }
+
+  /** What is shown, decided or repeated by an expression. */
+  expression(
+    pieces: readonly Piece[],
+    spans: readonly Span[],
+    mentions: readonly (readonly Mention[])[],
+    kind: 'shown' | 'condition' | 'list',
+  ): void {
+    const texts = spans.map((span, at) => says(this.places[at] as Place, span));
+    const [first] = spans;
+    const made = this.kindOf(mentions, texts);
+    if (made === 'stays' || !first || this.isMade(first)) return;
+    if (made === 'mixed') {
+      this.closeOver(mentions, texts[0] ?? '');
+      return;
+    }
+    const source = (this.places[0] as Place).source;
+    if (kind === 'list' && this.framework === 'react' && source.isTyped)
+      throw new CannotWrite(`It repeats over ${texts[0] ?? ''}, whose kind is not written in it.`);
+    const isBoolean = texts.every((text, at) => this.isBoolean(text, mentions[at] ?? [], at));
+    if (kind === 'condition' && this.framework === 'react' && source.isTyped && !isBoolean)
+      throw new CannotWrite(`It stands and falls with ${texts[0] ?? ''}, whose kind is not known.`);
+    const own = commonName(texts.map(lastName));
+    const tag = pieces[0]?.parent === undefined ? '' : ((this.places[0] as Place).nodes[pieces[0].parent]?.label ?? '');
+    const wanted = own ?? (kind === 'condition' ? 'isShown' : kind === 'list' ? 'items' : 'value');
+    const type = kind === 'condition' && isBoolean ? 'boolean' : kind === 'shown' ? 'ReactNode' : '';
+    this.add({ about: 'expression', spans, given: texts, wanted, tag: /^[a-z]\w*$/.test(tag) ? tag : '', type, write: (name) => name });
+  }
+}
+
+/** In TypeScript: what an attribute takes, told by the element or component that it stands on. */
+function typeOf({ kind, label, node }: Piece, attribute: string): string {
+  if (kind === 'element') return `ComponentProps<'${label}'>['${attribute}']`;
+  return node.kind === 'use' ? `ComponentProps<typeof ${node.tag}>['${attribute}']` : '';
+}

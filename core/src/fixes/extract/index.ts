@@ -1,0 +1,114 @@
+import type { FilePath, Span } from '../../model/span';
+import { piecesOf, type Repeated } from '../../overlap';
+import { readFile } from '../../read';
+import { freeNames } from '../free-names';
+import { bringImports, dropUnusedImports, wayTo, writeImports } from '../imports';
+import { CannotWrite, type Rewrite } from '../rewrite';
+import { indentAt, sourceOf, startsLine } from '../source';
+import { componentText, refuseOther, unique, useText } from './component';
+import { gather } from './gather';
+import type { Hole, Place } from './places';
+
+/** A file and a component of a name that nothing has yet, in the folder of the first place. */
+function freshName(rewrite: Rewrite, { component, source }: Place, wanted: string): { readonly name: string; readonly file: FilePath } {
+  const folder = component.file.slice(0, component.file.lastIndexOf('/') + 1);
+  const ending =
+    component.framework === 'react' ? (source.isTyped ? 'tsx' : component.file.endsWith('.js') ? 'js' : 'jsx') : component.framework;
+  const names = new Set([...rewrite.model.components.values()].map((one) => one.name));
+  let name = wanted;
+  for (let turn = 2; names.has(name) || rewrite.has(`${folder}${name}.${ending}`); turn++) name = `${wanted}${turn}`;
+  return { name, file: `${folder}${name}.${ending}` };
+}
+
+function keyOf({ source, piece }: Place): string {
+  const { node } = piece;
+  if ((node.kind !== 'element' && node.kind !== 'use') || node.key.kind === 'none') return '';
+  if (node.key.kind === 'spread') throw new CannotWrite('Its key cannot be seen.');
+  const found = /(?<=\s):?key\s*=\s*(?:\{[^{}]*\}|"[^"]*")/.exec(source.text.slice(piece.span.start, piece.span.end));
+  if (!found) throw new CannotWrite('Its key stands in a form that is not followed.');
+  return found[0];
+}
+
+/** Stretches whose look comes from styles of their own component cannot leave it. */
+function refuseStyled({ source, component }: Place): void {
+  const scoped = component.framework === 'svelte' ? /<style\b/ : /<style\b[^>]*\b(?:scoped|module)\b/;
+  if (component.framework !== 'react' && scoped.test(source.text))
+    throw new CannotWrite(`The styles of ${component.name} are its own and would not reach it.`);
+}
+
+/**
+ * The edits by which markup that stands in several places becomes a component of its own: what
+ * differs, and what comes from who has it, are its props; each place becomes a use. Throws
+ * `CannotWrite` where that is not certain.
+ */
+export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wanted: string): void {
+  const places = all.map(({ component: id, piece }): Place => {
+    const component = rewrite.model.components.get(id);
+    if (!component) throw new CannotWrite('One of the places is not there any more.');
+    return { component, source: rewrite.source(component), piece, nodes: piecesOf(rewrite.model, component).nodes };
+  });
+  const [first] = places;
+  if (!first) throw new CannotWrite('It stands nowhere any more.');
+  const { framework } = first.component;
+  if (places.some((one) => one.component.framework !== framework)) throw new CannotWrite('It stands in components of two frameworks.');
+  if (places.some((one) => one.component.facts.form === 'class'))
+    throw new CannotWrite('It stands in a class, where what it reads is not plain.');
+  places.forEach(refuseStyled);
+  const holes = [...gather(places, framework), keyHole(places)];
+  refuseOther(places, holes);
+  if (unique(holes).length > 12) throw new CannotWrite(`It would need ${unique(holes).length} props.`);
+  const { name, file } = freshName(rewrite, first, wanted);
+  const body = componentText(framework, name, first, holes);
+  const text = withImports(rewrite, first, places, file, body, holes);
+  const facts = readFile(file, text);
+  const made = facts.components[0];
+  const free = framework === 'react' ? freeNames(sourceOf(file, text, framework)) : (made?.undeclared ?? []).map((one) => one.name);
+  if (facts.problems.length > 0 || !made || free.length > 0)
+    throw new CannotWrite(`${free[0] ?? 'Something'} in it comes from where it stands.`);
+  rewrite.create(file, text);
+  places.forEach((place, at) => {
+    const { source, piece } = place;
+    const indent = startsLine(source.text, piece.span.start) ? indentAt(source.text, piece.span.start) : '';
+    rewrite.put(source, piece.span, useText(framework, name, holes, at, indent, keyOf(place)));
+    rewrite.need(source, framework === 'react' ? name : `default ${name}`, wayTo(source, rewrite, file));
+  });
+  writeImports(rewrite);
+  for (const source of rewrite.opened()) dropUnusedImports(rewrite, source);
+}
+
+/** Keys go with the uses; nothing comes in their place. */
+function keyHole(places: readonly Place[]): Hole {
+  const spans = places.map((place): Span => {
+    const key = keyOf(place);
+    const at = place.source.text.indexOf(key, place.piece.span.start);
+    return key === '' ? { start: place.piece.span.start, end: place.piece.span.start } : { start: at - 1, end: at + key.length };
+  });
+  return { name: '', about: '', given: [], type: '', spans, text: '' };
+}
+
+/** The new component's text with the imports that it needs. */
+function withImports(
+  rewrite: Rewrite,
+  first: Place,
+  places: readonly Place[],
+  file: FilePath,
+  body: string,
+  holes: readonly Hole[],
+): string {
+  const { framework } = first.component;
+  const own = bringImports(rewrite, first.source, file, body);
+  for (const { source } of places)
+    for (const { name } of own) {
+      const [mine, theirs] = [rewrite.model.named(first.source.file, name), rewrite.model.named(source.file, name)];
+      if (JSON.stringify(mine) !== JSON.stringify(theirs) || mine.kind === 'unknown')
+        throw new CannotWrite(`${name} means one thing here and another there.`);
+    }
+  const types = ['ComponentProps', 'ReactNode'].filter(
+    (one) => first.source.isTyped && framework === 'react' && holes.some((hole) => hole.type.includes(one)),
+  );
+  const lines = [...(types.length > 0 ? [`import type { ${types.join(', ')} } from 'react';`] : []), ...own.map((one) => one.line)];
+  if (lines.length === 0) return body;
+  return framework === 'react'
+    ? `${lines.join('\n')}\n\n${body}`
+    : body.replace(/(<script[^>]*>\n)/, `$1${lines.map((line) => `${framework === 'svelte' ? '  ' : ''}${line}\n`).join('')}\n`);
+}

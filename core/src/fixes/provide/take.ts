@@ -1,0 +1,167 @@
+import type { Component } from '../../model/model';
+import { pascal } from '../../overlap';
+import type { Step } from '../../rules';
+import { dropEvent, dropProp, memberReads, type PropText, takenProps } from '../contract';
+import { putAfterImports } from '../imports';
+import { statementSpan } from '../lists';
+import { CannotWrite, type Rewrite } from '../rewrite';
+import { endOf, everyNode, indentAt, type Source, startOf, startsLine } from '../source';
+import { type Chain, topicOf } from './chain';
+
+/** Who takes from the context: what it calls it, and what its declaration said. */
+type Taking = { readonly component: Component; readonly link: Step };
+
+/** Puts a line at the start of what a component of React does. */
+function putFirst(rewrite: Rewrite, source: Source, component: Component, lines: readonly string[]): void {
+  const { run } = takenProps(source, component);
+  if (!run) throw new CannotWrite(`${component.name} is no plain function.`);
+  if (run.body.type === 'BlockStatement') {
+    const [first] = run.body.body;
+    const at = first ? startOf(first) : endOf(run.body) - 1;
+    const indent = first && startsLine(source.text, at) ? `\n${indentAt(source.text, at)}` : ' ';
+    const gap = first?.type === 'ReturnStatement' && startsLine(source.text, at) ? '\n' : '';
+    rewrite.insert(source, at, `${lines.join(indent)}${gap}${indent}`);
+    return;
+  }
+  // An arrow that is all expression gets a body.
+  const { text } = source;
+  const indent = indentAt(text, startOf(run));
+  const arrow = text.slice(0, startOf(run.body)).lastIndexOf('=>');
+  const end = endOf(run);
+  const between = text.slice(arrow + 2, startOf(run.body));
+  // After a mere `return`, a new line would end the statement.
+  const [open, close] = between.includes('\n') && !between.includes('(') ? [' (', `\n${indent}  )`] : ['', ''];
+  rewrite.insert(source, arrow + 2, ` {${lines.map((line) => `\n${indent}  ${line}`).join('')}\n${indent}  return${open}`);
+  rewrite.insert(source, end, `${close};\n${indent}}`);
+}
+
+/** A name that stands for nothing in a component's file yet. */
+export function freeName({ program }: Source, { facts }: Component, wanted: string): string {
+  const taken = new Set(facts.values.map((value) => value.name));
+  everyNode(program, (node, parents) => {
+    const holder = parents.at(-1);
+    const isKey = holder && (('key' in holder && holder.key === node) || ('property' in holder && holder.property === node));
+    if (node.type === 'Identifier' && !isKey) taken.add(node.name);
+  });
+  let name = wanted;
+  for (let turn = 2; taken.has(name); turn++) name = `${wanted}${turn}`;
+  return name;
+}
+
+/** Lets a component take what was its prop, or what raises its event, from the context. */
+export function take(chain: Chain, { component, link }: Taking, context: string, typed: Map<string, string>): void {
+  const { rewrite, isEvent } = chain;
+  const source = rewrite.source(component);
+  if (component.isPublic) throw new CannotWrite(`${component.name} may be used outside the project.`);
+  if (isEvent && component.framework === 'vue') takeHandler(chain, component, link.prop, context);
+  else if (component.framework === 'react')
+    takeInReact(rewrite, source, component, dropProp(rewrite, component, link.prop), context, typed, link.prop);
+  else if (component.framework === 'vue')
+    takeInVue(rewrite, source, component, dropProp(rewrite, component, link.prop), context, link.prop);
+  else if (component.framework === 'svelte') takeInSvelte(rewrite, source, component, dropProp(rewrite, component, link.prop), context);
+}
+
+function takeInReact(
+  rewrite: Rewrite,
+  source: Source,
+  component: Component,
+  prop: PropText,
+  context: string,
+  typed: Map<string, string>,
+  name: string,
+): void {
+  if (source.isTyped && prop.type === undefined)
+    throw new CannotWrite(`The type of ${name} in ${component.name} is not written where it is taken.`);
+  const { all } = takenProps(source, component);
+  if (all !== undefined)
+    for (const read of memberReads(source, all, name)) rewrite.put(source, { start: startOf(read), end: endOf(read) }, prop.local);
+  typed.set(component.file, source.isTyped ? (prop.type ?? '') : '');
+  rewrite.need(source, 'useContext', 'react');
+  const call = `const ${prop.local} = useContext(${context})`;
+  if (prop.fallback !== undefined) putFirst(rewrite, source, component, [`${call} ?? ${prop.fallback};`]);
+  else if (prop.optional || !source.isTyped) putFirst(rewrite, source, component, [`${call};`]);
+  else
+    putFirst(rewrite, source, component, [
+      `${call};`,
+      `if (${prop.local} === undefined) throw new Error('${component.name} stands outside ${context}.');`,
+    ]);
+}
+
+function takeInVue(rewrite: Rewrite, source: Source, component: Component, prop: PropText, key: string, name: string): void {
+  if (source.isTyped && prop.type === undefined)
+    throw new CannotWrite(`The type of ${name} in ${component.name} is not written where it is taken.`);
+  const taken = takenProps(source, component);
+  followedReads(rewrite, source, taken.all, name, prop.local);
+  const isPlain = /=>/.test(prop.type ?? '');
+  if (prop.fallback !== undefined) throw new CannotWrite(`${component.name} has a default for ${name}.`);
+  rewrite.need(source, 'inject', 'vue');
+  if (source.isTyped && !isPlain) rewrite.need(source, 'type Ref', 'vue');
+  const type = source.isTyped ? `<${isPlain ? (prop.type ?? '') : `Ref<${prop.type ?? ''}>`}>` : '';
+  const line = `const ${prop.local} = inject${type}('${key}')${source.isTyped && !prop.optional ? '!' : ''};`;
+  putAfterImports(rewrite, source, line);
+}
+
+/** What was a prop is held by a reference now: its readings in script and markup. */
+function followedReads(rewrite: Rewrite, source: Source, all: string | undefined, name: string, local: string): void {
+  const declared = new Set<number>();
+  everyNode(source.program, (node, parents) => {
+    if (node.type !== 'Identifier' || node.name !== local) return;
+    const holder = parents.at(-1);
+    const isKey = holder && 'key' in holder && holder.key === node;
+    const isMember =
+      (holder?.type === 'MemberExpression' || holder?.type === 'OptionalMemberExpression') && holder.property === node && !holder.computed;
+    const isPattern = parents.some((one, at) => one.type === 'ObjectPattern' && parents[at - 1]?.type === 'VariableDeclarator');
+    if (isKey || isMember || isPattern || declared.has(startOf(node)) || parents.some((one) => one.type.startsWith('TS'))) return;
+    if (all !== undefined) throw new CannotWrite(`${local} is the name of something else in ${source.file}.`);
+    if (holder?.type === 'VariableDeclarator' || holder?.type.includes('Function'))
+      throw new CannotWrite(`${local} is the name of something else in ${source.file}.`);
+    const isShorthand = holder?.type === 'ObjectProperty' && holder.shorthand;
+    declared.add(startOf(node));
+    rewrite.insert(source, endOf(node), isShorthand ? `: ${local}.value` : '.value');
+  });
+  if (all === undefined) return;
+  for (const read of memberReads(source, all, name)) rewrite.put(source, { start: startOf(read), end: endOf(read) }, `${local}.value`);
+  const script = source.text.indexOf('<template');
+  for (const match of source.text.slice(script).matchAll(new RegExp(`(?<![\\w$.])${all}\\.${name}(?![\\w$])`, 'g'))) {
+    const at = script + match.index;
+    if (source.program.body.every((one) => at < startOf(one) || at > endOf(one)))
+      rewrite.put(source, { start: at, end: at + match[0].length }, local);
+  }
+}
+
+function takeInSvelte(rewrite: Rewrite, source: Source, component: Component, prop: PropText, key: string): void {
+  const { statement } = takenProps(source, component);
+  if (!statement) throw new CannotWrite(`${component.name} takes its props in a form that is not followed.`);
+  const getter = freeName(source, component, `get${pascal(prop.local)}`);
+  const type = prop.type === undefined ? '' : prop.optional ? `<(() => ${prop.type}) | undefined>` : `<() => ${prop.type}>`;
+  const given = prop.optional || prop.fallback !== undefined ? `${getter}?.()` : `${getter}()`;
+  const indent = indentAt(source.text, startOf(statement));
+  rewrite.need(source, 'getContext', 'svelte');
+  rewrite.insert(
+    source,
+    statementSpan(source, statement).end,
+    `${indent}const ${getter} = getContext${type}('${key}');\n${indent}const ${prop.local} = $derived(${given}${prop.fallback === undefined ? '' : ` ?? ${prop.fallback}`});\n`,
+  );
+}
+
+/** In Vue: what raised an event calls what the context gives. */
+function takeHandler({ rewrite }: Chain, component: Component, spelling: string, key: string): void {
+  const source = rewrite.source(component);
+  const event = component.facts.events.find((one) => one.spelling === spelling);
+  if (!event || component.facts.raisesUnseen || event.raised.length === 0)
+    throw new CannotWrite(`${component.name} raises ${topicOf(spelling)} in a form that is not followed.`);
+  const { type } = dropEvent(rewrite, component, spelling);
+  if (source.isTyped && type === undefined) throw new CannotWrite(`${component.name} does not say what ${topicOf(spelling)} hands over.`);
+  const local = freeName(source, component, topicOf(spelling));
+  for (const raise of event.raised) {
+    const call = /^[\w$]+\(\s*(['"])[^'"]+\1\s*(?:,\s*)?/.exec(source.text.slice(raise.span.start, raise.span.end));
+    if (!call) throw new CannotWrite(`${component.name} raises ${topicOf(spelling)} in a form that is not followed.`);
+    rewrite.put(source, { start: raise.span.start, end: raise.span.start + call[0].length }, `${local}(`);
+  }
+  rewrite.need(source, 'inject', 'vue');
+  putAfterImports(
+    rewrite,
+    source,
+    `const ${local} = inject${type === undefined ? '' : `<${type}>`}('${key}')${source.isTyped ? '!' : ''};`,
+  );
+}
