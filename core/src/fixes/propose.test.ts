@@ -48,7 +48,8 @@ function changed(files: Files, rule: string): { after: Files; before: readonly s
 
 function tables(rule: string, written: readonly Case[], refused: readonly Refused[]): void {
   describe(rule, () => {
-    test.each(written)('%s: it renders the same, the finding is gone and none is new', async (_, files, holds = {}) => {
+    const cases = written.map(([name, files, holds = {}]) => ({ name, files, holds }));
+    test.each(cases)('$name: it renders the same, the finding is gone and none is new', async ({ files, holds }) => {
       const { after, before, key } = changed(files, rule);
       for (const [file, text] of Object.entries(holds)) expect(after[file]).toContain(text);
       const left = analyseFiles(after).findings.map((one) => one.key);

@@ -31,7 +31,10 @@ function intoPattern(text: string, open: number, props: readonly NewProp[], type
   if (!after && typed === undefined) return [pattern];
   const braces =
     after && text[close + 1 + after[0].length] === '{' ? close + 1 + after[0].length : named === undefined ? -1 : typeBraces(text, named);
-  return braces < 0 ? undefined : [pattern, { at: braces + 1, text: props.map(typeEntry).join('') }];
+  if (braces >= 0) return [pattern, { at: braces + 1, text: props.map(typeEntry).join('') }];
+  // A type from elsewhere stays as it is, and gets what is new beside it.
+  const reference = /^\s*:\s*[\w.]+(?:<[^<>]*>)?(?=\s*[=),])/.exec(text.slice(close + 1));
+  return reference ? [pattern, { at: close + 1 + reference[0].length, text: ` & {${props.map(typeEntry).join('')} }` }] : undefined;
 }
 
 function inReact(text: string, component: Component, props: readonly NewProp[]): Insertion[] | undefined {

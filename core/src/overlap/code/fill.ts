@@ -4,6 +4,7 @@ import { walkTemplate } from '../../model/walk';
 import type { NewProp } from './declare';
 import { type Hole, type Laid, nameOf } from './holes';
 import type { Piece } from './pieces';
+import type { ScriptHole } from './script';
 import { contentSpan, renamed } from './text';
 import {
   bound,
@@ -238,4 +239,27 @@ function placeFor({ laid, framework }: Work, theirs: Piece): number {
   const content = into && contentSpan(laid.texts[0], into.span);
   if (!content) throw new CannotMerge(`There is no place for ${nameOf(theirs)}.`);
   return content.start;
+}
+
+/** A constant of the script, as code with plain quotes. */
+const plainQuoted = (token: string): string => (/^"[^"'\\]*"$/.test(token) ? `'${token.slice(1, -1)}'` : token);
+
+/** How the script of a component reads a prop of its own; throws where it has no name for them. */
+function readProp({ framework, laid }: Work, name: string): string {
+  if (framework !== 'vue') return name;
+  const taken = /(?:const|let)\s+(?:(\w+)|\{[^{}]*\})\s*=\s*(?:withDefaults\(\s*)?defineProps/.exec(laid.texts[0]);
+  if (!taken) throw new CannotMerge(`${laid.a.component.name} has no name for its props in script, where one would be read.`);
+  return taken[1] === undefined ? name : `${taken[1]}.${name}`;
+}
+
+/** A constant in what both do becomes a prop; one that differs in the same way already is that. */
+export function scriptHole(work: Work, { a, texts, about }: ScriptHole): void {
+  const [first, second] = texts.map(plainQuoted) as [string, string];
+  const same = work.props.find((prop) => prop.kind === 'value' && prop.fallback === first && prop.given === second);
+  const proposed =
+    /^[a-z]\w*$/i.test(about) && !/^(?:default|class|key|ref|style|slot)$/.test(about)
+      ? `${about[0]?.toLowerCase() ?? ''}${about.slice(1)}`
+      : 'kind';
+  const name = same?.name ?? newProp(work, 'value', proposed, first, second);
+  work.puts.push({ ...a, text: readProp(work, name) });
 }

@@ -35,8 +35,12 @@ export type Laid = {
 /** Values that stand for each other, by how they are read at the same places: the second's name to the first's. */
 function correspondence(a: Pieces, b: Pieces, { pairs }: Alignment): Map<string, string> {
   const votes = new Map<string, Map<string, number>>();
+  // What a module declares or imports is no name of the component's own: it is not called otherwise there.
+  const fixed = new Set(
+    [...a.component.facts.values, ...b.component.facts.values].flatMap((value) => (value.kind === 'module' ? [value.name] : [])),
+  );
   const vote = (theirs: string | undefined, mine: string | undefined): void => {
-    if (!theirs || !mine) return;
+    if (!theirs || !mine || (theirs !== mine && (fixed.has(theirs) || fixed.has(mine)))) return;
     const known = votes.get(theirs) ?? new Map<string, number>();
     known.set(mine, (known.get(mine) ?? 0) + 1);
     votes.set(theirs, known);

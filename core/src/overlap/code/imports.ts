@@ -71,6 +71,18 @@ function statementFor(
   return `${indent}import ${what} from '${way}';\n`;
 }
 
+/** Whether a name of one file's module stands for the same thing as in another file: the same declaration, or an import of the same. */
+export function sameMeaning(model: Model, one: FilePath, other: FilePath, name: string): boolean {
+  const meant = model.named(one, name);
+  if (meant.kind !== 'unknown') return JSON.stringify(meant) === JSON.stringify(model.named(other, name));
+  const [mine, theirs] = [one, other].map((file) => {
+    const found = model.files.get(file)?.imports.find((fact) => fact.local === name);
+    const from = found?.from.startsWith('.') ? resolve(file.split('/').slice(0, -1), found.from) : found?.from;
+    return found ? `${found.imported} ${from ?? ''}` : 'a global';
+  });
+  return mine === theirs;
+}
+
 type IntoFile = { readonly file: FilePath; readonly text: string };
 type AlongWith = { readonly names: ReadonlySet<string>; readonly into: string; readonly from: string };
 

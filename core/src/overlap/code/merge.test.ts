@@ -41,6 +41,20 @@ const react = (head: string, body: string, name: string): string =>
 const box = (inner: string, tone = 'hint'): string => `<div className="${tone}" role="note">\n      ${inner}\n    </div>`;
 const reactPairs: readonly Pair[] = [
   [
+    'a class, with a type from elsewhere',
+    'import type { Props } from \'./types\';\n\nexport function Hint({ label }: Props) {\n  return <div className="hint" role="note"><b>{label}</b><i>!</i></div>;\n}\n',
+    'import type { Props } from \'./types\';\n\nexport function Info({ label }: Props) {\n  return <div className="info" role="note"><b>{label}</b><i>!</i></div>;\n}\n',
+    'label',
+    ["tone = 'hint' / 'info'"],
+  ],
+  [
+    'constants in what they do',
+    "import { useState } from 'react';\n\nexport function Hint({ label }: { label: string }) {\n  const [open] = useState('hint');\n  const size = { width: 12, tone: 'a' };\n  return (\n    <div className={open} role=\"note\">\n      <b>{label}</b>\n      <i>{size.width + size.tone}</i>\n    </div>\n  );\n}\n",
+    "import { useState } from 'react';\n\nexport function Info({ label }: { label: string }) {\n  const [open] = useState('info');\n  const size = { width: 20, tone: 'a' };\n  return (\n    <div className={open} role=\"note\">\n      <b>{label}</b>\n      <i>{size.width + size.tone}</i>\n    </div>\n  );\n}\n",
+    'label',
+    ["state = 'hint' / 'info'", 'width = 12 / 20'],
+  ],
+  [
     'another element in its place',
     react('{ label }: { label: string }', box('<b>{label}</b><i>!</i><u>a</u>'), 'Hint'),
     react('{ label }: { label: string }', box('<b>{label}</b><em className="loud">!!</em><u>a</u>'), 'Info'),
@@ -105,6 +119,30 @@ const reactPairs: readonly Pair[] = [
   ],
 ];
 
+test.each([
+  [
+    'styles of their own',
+    "import styles from './Hint.module.css';\n",
+    "import styles from './Info.module.css';\n",
+    'styles.box',
+    'styles.box',
+    'styles means one thing in Hint and another in Info',
+  ],
+  ['two functions', "import { one } from './kit';\n", "import { two } from './kit';\n", 'one()', 'two()', 'What they do differs'],
+])('not merged: %s', (_, first, second, mine, theirs, why) => {
+  const part = (head: string, name: string, tone: string): string =>
+    `${head}\nexport function ${name}({ label }: { label: string }) {\n  const tone = ${tone};\n  return (\n    <div className={tone} role="note">\n      <b>{label}</b>\n      <i>!</i>\n    </div>\n  );\n}\n`;
+  const files = {
+    'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
+    'src/App.tsx':
+      'import { Hint } from \'./Hint\';\nimport { Info } from \'./Info\';\n\nexport function App() {\n  return <main><Hint label="1" /><Info label="2" /></main>;\n}\n',
+    'src/Hint.tsx': part(first, 'Hint', mine),
+    'src/Info.tsx': part(second, 'Info', theirs),
+    'src/kit.ts': "export const one = () => 'one';\nexport const two = () => 'two';\n",
+  };
+  expect(merged(files, 'Hint', 'Info')).toEqual({ wrong: expect.stringContaining(why) as string });
+});
+
 describe('React: the merged component renders what both did', () => {
   test.each(reactPairs)('%s', async (_, first, second, prop, props) => {
     const app = `import { Hint } from './Hint';\nimport { Info } from './Info';\n\nexport function App() {\n  return (\n    <main>\n      <Hint label="one" />\n      <Info ${prop}="two" />\n      <Info ${prop}={'three'}></Info>\n    </main>\n  );\n}\n`;
@@ -122,6 +160,13 @@ const vueOf = (props: string, inner: string): string =>
   `<script setup>\ndefineProps({ ${props}: { type: String, required: true } });\n</script>\n\n<template>\n  ${inner}\n</template>\n`;
 const vueBox = (inner: string, tone = 'hint'): string => `<div class="${tone}" role="note">${inner}</div>`;
 const vuePairs: readonly Pair[] = [
+  [
+    'constants in what they do',
+    '<script setup>\nconst props = defineProps({ label: { type: String, required: true } });\nconst mark = \'hint\';\n</script>\n\n<template>\n  <div role="note" :title="mark"><b>{{ props.label }}</b><u>a</u><i>b</i></div>\n</template>\n',
+    '<script setup>\nconst props = defineProps({ label: { type: String, required: true } });\nconst mark = \'info\';\n</script>\n\n<template>\n  <div role="note" :title="mark"><b>{{ props.label }}</b><u>a</u><i>b</i></div>\n</template>\n',
+    'label',
+    ["mark2 = 'hint' / 'info'"],
+  ],
   [
     'another element in its place',
     vueOf('label', vueBox('<b>{{ label }}</b><i>!</i><u>a</u>')),
@@ -176,6 +221,13 @@ describe('Vue: the merged component renders what both did', () => {
 
 const svelteOf = (prop: string, inner: string): string => `<script>\n  let { ${prop} } = $props();\n</script>\n\n${inner}\n`;
 const sveltePairs: readonly Pair[] = [
+  [
+    'constants in what they do',
+    '<script>\n  let { label } = $props();\n  const tone = toneOf(\'hint\');\n  function toneOf(kind) {\n    return kind + kind;\n  }\n</script>\n\n<div role="note" class={tone}><b>{label}</b><u>a</u><i>b</i></div>\n',
+    '<script>\n  let { label } = $props();\n  const tone = toneOf(\'info\');\n  function toneOf(kind) {\n    return kind + kind;\n  }\n</script>\n\n<div role="note" class={tone}><b>{label}</b><u>a</u><i>b</i></div>\n',
+    'label',
+    ["toneOf2 = 'hint' / 'info'"],
+  ],
   [
     'another element in its place, the older way',
     '<script>\n  export let label;\n</script>\n\n<div class="hint"><b>{label}</b><i>!</i><u>a</u></div>\n',

@@ -3,10 +3,10 @@ import type { ComponentId } from '../../model/ids';
 import type { Component, Model, Use } from '../../model/model';
 import type { FilePath, Span } from '../../model/span';
 import { declareProps } from './declare';
-import { enclosingPair, formHole, isForm, type MergedProp, type MergeNames, propHole, type Put, type Work } from './fill';
+import { enclosingPair, formHole, isForm, type MergedProp, type MergeNames, propHole, type Put, scriptHole, type Work } from './fill';
 import { type Hole, layBeside } from './holes';
-import { importEdits } from './imports';
-import { sameScript } from './script';
+import { importEdits, sameMeaning } from './imports';
+import { compareScripts } from './script';
 import { isPropSlot, slotGiven, slotHole, swapsOf } from './slots';
 import { CannotMerge, giving } from './written';
 
@@ -97,6 +97,17 @@ function removalOf(model: Model, component: Component, text: string): TextEdit {
   return { file: component.file, ...span, was: text.slice(span.start, span.end), text: '' };
 }
 
+/** What both call by one name must be one thing: styles and settings often are not. */
+function refuseOtherMeanings(model: Model, one: Component, other: Component): void {
+  const theirs = new Set(importedNames(model, other));
+  for (const name of importedNames(model, one))
+    if (theirs.has(name) && !sameMeaning(model, one.file, other.file, name))
+      throw new CannotMerge(`${name} means one thing in ${one.name} and another in ${other.name}.`);
+}
+
+const importedNames = (model: Model, { file }: Component): string[] =>
+  (model.files.get(file)?.imports ?? []).flatMap((fact) => (fact.typeOnly ? [] : [fact.local]));
+
 function merge(
   model: Model,
   one: Component,
@@ -110,8 +121,9 @@ function merge(
   if (laid.alignment.pairs.length === 0) throw new CannotMerge('Their markup has nothing in common.');
   if (laid.a.nodes.length > 0 && one.facts.wrappedBy.length + other.facts.wrappedBy.length > 0)
     throw new CannotMerge('One of them is wrapped by a function.');
-  const differs = sameScript(one, other, texts, laid.names as Map<string, string>);
-  if (differs !== undefined) throw new CannotMerge(differs);
+  refuseOtherMeanings(model, one, other);
+  const scripts = compareScripts(one, other, texts, laid.names as Map<string, string>);
+  if ('wrong' in scripts) throw new CannotMerge(scripts.wrong);
   const taken = new Set([...one.facts.values.map((value) => value.name), ...one.contract.props.keys()]);
   const work: Work = { model, laid, framework, puts: [], props: [], names: asked, taken, imports: new Set() };
   const forms = new Map<number, string>();
@@ -145,6 +157,7 @@ function merge(
     if (swap) slotHole(work, swap);
     else if (!isInSwap(hole) && !isForm(work, hole)) propHole(work, hole);
   }
+  for (const hole of scripts.holes) scriptHole(work, hole);
   const declared = declareProps(
     texts[0],
     one,
