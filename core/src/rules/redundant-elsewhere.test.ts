@@ -508,3 +508,34 @@ for (const framework of ['vue', 'svelte'] as const)
       ],
     ],
   );
+
+const svelteLegend = `${script('let { colour = false, times = false, help = false } = $props();')}<p>{#if colour}<i></i>{/if}{#if times}<b></b>{/if}{#if help}<u></u>{/if}</p>`;
+table(
+  'flags-many',
+  'svelte',
+  [
+    ['one form', { App: '<Legend colour/><Legend colour/><Legend colour/>', Legend: svelteLegend }, 'Legend Legend'],
+    ['two forms', { App: '<Legend colour times/><Legend colour times/><Legend help/>', Legend: svelteLegend }, 'Legend Legend'],
+    [
+      'the older way',
+      {
+        App: '<Legend colour={true}/><Legend colour={true}/><Legend/>',
+        Legend: `${script('export let colour = false; export let times = false; export let help = false;')}<p>{#if colour}<i></i>{/if}{#if times}<b></b>{/if}{#if help}<u></u>{/if}</p>`,
+      },
+      'Legend Legend',
+    ],
+  ],
+  [
+    ['five forms', { App: '<Legend/><Legend colour/><Legend times/><Legend help/><Legend colour help/>', Legend: svelteLegend }],
+    ['known while running', { App: `${script('let a = $state(true);')}<Legend colour={a}/><Legend/><Legend help/>`, Legend: svelteLegend }],
+    ['two uses', { App: '<Legend colour/><Legend times/>', Legend: svelteLegend }],
+    ['an object is given', { App: `${script('const a = load();')}<Legend {...a}/><Legend/><Legend help/>`, Legend: svelteLegend }],
+    [
+      'texts',
+      {
+        App: '<Legend tone="a"/><Legend tone="b"/><Legend tone="a"/>',
+        Legend: `${script("let { tone = '' } = $props();")}<p>{#if tone}<i></i>{/if}</p>`,
+      },
+    ],
+  ],
+);
