@@ -539,3 +539,32 @@ table(
     ],
   ],
 );
+
+const dispatcher = (types: string, markup = '<b on:click={() => dispatch("pick", 1)}></b>'): string =>
+  `<script lang="ts">import { createEventDispatcher } from 'svelte'; const dispatch = createEventDispatcher<${types}>();</script>${markup}`;
+const heard = '<Row on:pick={() => print()}/>';
+table(
+  'event-idle',
+  'svelte',
+  [
+    ['beside one that is raised', { App: heard, Row: dispatcher('{ pick: number; drop: void }') }, 'Row on:drop'],
+    ['a quoted name', { App: heard, Row: dispatcher("{ pick: number; 'drop-all': void }") }, 'Row on:drop-all'],
+    ['alone', { App: '<Row/>', Row: dispatcher('{ drop: void }', '<b></b>') }, 'Row on:drop'],
+  ],
+  [
+    ['raised', { App: heard, Row: dispatcher('{ pick: number }') }],
+    [
+      'somebody waits for it',
+      { App: '<Row on:pick={() => print()} on:drop={() => print()}/>', Row: dispatcher('{ pick: number; drop: void }') },
+    ],
+    [
+      'raised by a name that is computed',
+      { App: heard, Row: dispatcher('{ pick: number; drop: void }', '<b on:click={() => dispatch(next())}></b>') },
+    ],
+    [
+      'the dispatcher is handed on',
+      { App: heard, Row: dispatcher('{ pick: number; drop: void }', '<b on:click={() => dispatch("pick", 1)} use:hold={dispatch}></b>') },
+    ],
+    ['without types', { App: heard, Row: dispatcher('any') }],
+  ],
+);

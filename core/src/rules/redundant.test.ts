@@ -201,6 +201,10 @@ table(
     ['somebody listens', { App: vueApp('<Pill @hover="go"/>', 'const go = () => 1;'), Pill: emits("'clear', 'hover'") }],
     ['what raises is handed on', { App: vueApp('<Pill/>'), Pill: emits("'clear', 'hover'", 'useHover(emit);') }],
     ['all listeners of an object', { App: vueApp('<Pill v-on="all"/>', 'const all = load();'), Pill: emits("'clear', 'hover'") }],
+    [
+      'raised by a name that is computed',
+      { App: vueApp('<Pill/>'), Pill: emits("'clear', 'hover'", 'const tell = (name) => emit(name);') },
+    ],
   ],
 );
 

@@ -65,7 +65,11 @@ function readDispatch(
     })),
   }));
   const name = first?.type === 'StringLiteral' ? first.value : first?.type === 'Identifier' ? body.module.texts.get(first.name) : undefined;
-  if (name === undefined || !first) return true;
+  if (name === undefined || !first) {
+    // Which one is known only while it runs: it may be any.
+    body.raisesUnseen = true;
+    return true;
+  }
   const key = eventKey(name);
   (sink.raises ??= []).push({ event: key, value: propValue(body, key, spanOf(first)), optional: true, span: spanOf(call), args });
   return true;

@@ -21,7 +21,7 @@ import { bindProps } from '../script/props';
 import { hoisted, lookUp, type Meaning, type Scope } from '../script/scope';
 import { annotationOf, bare, dottedName, noteEnding, isFunction, type PatternName, patternNames, spanOf } from '../script/syntax';
 import { readType } from '../script/types';
-import { type Declared, isCallback } from './declared';
+import { type Declared, eventKey, isCallback } from './declared';
 import { apiName, later, madeValue } from './dialect';
 
 const lifecycles = new Set(['onMount', 'onDestroy', 'beforeUpdate', 'afterUpdate']);
@@ -189,6 +189,18 @@ function readLoose({ body }: Instance, node: t.Node, scope: Scope): boolean {
   return true;
 }
 
+/** Events that the type of a dispatcher names: `createEventDispatcher<{ pick: string }>()`. */
+function declareEvents({ declared }: Instance, { typeParameters }: t.CallExpression): void {
+  const [type] = typeParameters?.type === 'TSTypeParameterInstantiation' ? typeParameters.params : [];
+  if (type?.type !== 'TSTypeLiteral') return;
+  for (const member of type.members) {
+    if (member.type !== 'TSPropertySignature' || member.computed) continue;
+    const name = member.key.type === 'Identifier' ? member.key.name : member.key.type === 'StringLiteral' ? member.key.value : undefined;
+    if (name === undefined) continue;
+    declared.props.set(eventKey(name), { name: eventKey(name), span: spanOf(member.key), kind: 'callback', required: 'no' });
+  }
+}
+
 /** Gives the names of one declarator their meaning. */
 function declare(instance: Instance, declarator: t.VariableDeclarator, kind: string, scope: Scope, done: Sink): void {
   const { body, runes } = instance;
@@ -207,6 +219,7 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
     }
     if (api === 'createEventDispatcher' && whole) {
       scope.names.set(whole.name, { kind: 'emits' });
+      declareEvents(instance, init);
       return;
     }
     const whence = api === '$derived' && init.arguments[0] ? bare(init.arguments[0]) : undefined;

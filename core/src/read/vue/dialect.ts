@@ -86,7 +86,10 @@ function readEmit(body: Body, call: Call, { base, path }: { base: t.Node; path: 
 function raise(body: Body, call: Call, scope: Scope, sink: Sink): void {
   const [first, ...rest] = call.arguments;
   const args = readArgs(body, rest, scope, sink);
-  for (const name of first ? textsOf(body, first) : []) {
+  const names = first ? textsOf(body, first) : [];
+  // Which one is known only while it runs: it may be any.
+  if (names.length === 0) body.raisesUnseen = true;
+  for (const name of names) {
     const key = eventKey(name);
     (sink.raises ??= []).push({
       event: key,
