@@ -9,6 +9,7 @@ import { build } from 'vite';
 import { type Finding, isProposed, patchOf, propose } from '@liana/core';
 import { readFolder } from '../../cli/src/folder';
 import { analyseFolder } from '../../cli/src/report';
+import { openHome, zip } from '../sources';
 import { type Act, acts, paths } from '../truth/acts';
 
 const repository = fileURLToPath(new URL('../..', import.meta.url));
@@ -128,6 +129,32 @@ for (const [framework, expected] of [
     for (const copy of [before, after]) rmSync(copy, { recursive: true });
   });
 }
+
+for (const framework of ['vue', 'svelte'] as const)
+  test(`${framework}: repeated markup is taken out in the browser too`, async ({ page }) => {
+    const [open, close] = framework === 'vue' ? ['{{ ', ' }}'] : ['{', '}'];
+    const facts = (side: string): string =>
+      `<dl class="facts" title="${side}"><dt class="fact" id="${side}">${side}</dt><dd title="m" class="value">${open}level${close}</dd><dt class="fact" id="${side}-since">Since</dt><dd title="at" class="value">noon</dd></dl>`;
+    const script =
+      framework === 'vue' ? "<script setup>\ndefineProps(['level']);\n</script>" : '<script>\n  let { level } = $props();\n</script>';
+    const markup = `<section><h2>Levels</h2>${facts('Upper')}<hr />${facts('Lower')}</section>`;
+    const part = `${script}\n\n${framework === 'vue' ? `<template>\n  ${markup}\n</template>` : markup}\n`;
+    const main = framework === 'vue' ? "createApp(App).mount('#app');" : 'mount(App, { target: document.body });';
+    const taken = framework === 'vue' ? "import { createApp } from 'vue';" : "import { mount } from 'svelte';";
+    await openHome(page);
+    await page
+      .getByLabel('Zip archive', { exact: true })
+      .setInputFiles(
+        zip('levels.zip', { 'src/main.ts': `${taken}\nimport App from './App.${framework}';\n${main}\n`, [`src/App.${framework}`]: part }),
+      );
+    await page.getByRole('link', { name: /^Findings/ }).click();
+    await page
+      .getByRole('listbox')
+      .getByRole('option', { name: /lines of markup in common/ })
+      .click();
+    await expect(page.getByText('This is that component, with each place as a use of it.')).toBeVisible();
+    await expect(page.getByLabel('The change')).toContainText(`src/Facts.${framework}, new`);
+  });
 
 test('a proposal is shown with its finding, and its patch is one that git takes', async ({ page }) => {
   await page.goto('/demo');

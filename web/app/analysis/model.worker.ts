@@ -32,6 +32,7 @@ import {
   type Page,
   pageOf,
   isProposed,
+  loadCompilers,
   patchOf,
   propose,
   placeCard,
@@ -402,6 +403,8 @@ const analyst = {
     const held = await ensure(projectId);
     const finding = held.findings.find((one) => one.key === key);
     if (!finding || !isProposed(finding.rule)) return undefined;
+    // A new component is read before it is proposed.
+    await loadCompilers([finding.at.file]);
     // Which files it takes is known only on the way: those that are missed are fetched, and it is asked again.
     const texts = new Map<FilePath, string>();
     for (;;) {
