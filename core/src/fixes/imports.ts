@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import { pathBetween } from '../overlap';
+import { byAlias, pathBetween, resolve } from '../overlap';
 import type { FilePath } from '../model/span';
 import { applyEdits } from './patch';
 import { memberSpan, statementSpan } from './lists';
@@ -38,22 +38,15 @@ function importedFrom(source: Source, from: string, name: string): string | unde
 /** The way from one file to another as the file writes such ways: by its alias where it has one that leads there. */
 export function wayTo(source: Source, rewrite: Rewrite, to: FilePath): string {
   const relative = pathBetween(source.file, to);
-  for (const { source: from, specifiers } of importsOf(source)) {
-    const way = from.value;
-    const slash = way.indexOf('/');
-    if (way.startsWith('.') || slash < 0 || (way.startsWith('@') && slash > 1)) continue;
+  if (!relative.startsWith('..')) return relative;
+  for (const { source: from, specifiers } of importsOf(source))
     for (const { local } of specifiers) {
       const meant = rewrite.model.named(source.file, local.name);
       const file =
         meant.kind === 'component' ? rewrite.model.components.get(meant.id)?.file : meant.kind === 'value' ? meant.file : undefined;
-      const tail = way.slice(slash + 1);
-      const bareFile = file?.replace(/\.(?:[cm]?[jt]sx?)$/, '').replace(/\/index$/, '');
-      if (bareFile === undefined || !bareFile.endsWith(tail.replace(/\.(?:[cm]?[jt]sx?)$/, ''))) continue;
-      const root = bareFile.slice(0, -tail.length);
-      const wanted = to.replace(/\.(?:[cm]?[jt]sx?)$/, '').replace(/\/index$/, '');
-      if (root !== '' && wanted.startsWith(root) && relative.startsWith('..')) return way.slice(0, slash + 1) + wanted.slice(root.length);
+      const way = file === undefined ? undefined : byAlias(from.value, file, to);
+      if (way !== undefined) return way;
     }
-  }
   return relative;
 }
 
@@ -113,15 +106,7 @@ export function bringImports(
 ): { readonly name: string; readonly line: string }[] {
   const stands = (name: string): boolean => new RegExp(`(?<![\\w$.'"])${name.replace(/\$/g, '\\$')}(?![\\w$])`).test(body);
   const folder = source.file.split('/').slice(0, -1);
-  const way = (from: string): string => {
-    if (!from.startsWith('.')) return from;
-    const steps = [...folder];
-    for (const step of from.split('/')) {
-      if (step === '..') steps.pop();
-      else if (step !== '.') steps.push(step);
-    }
-    return pathBetween(to, steps.join('/'));
-  };
+  const way = (from: string): string => (from.startsWith('.') ? pathBetween(to, resolve(folder, from)) : from);
   const brought = importsOf(source).flatMap((statement) =>
     statement.specifiers
       .filter(({ local }) => stands(local.name))

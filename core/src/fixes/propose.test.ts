@@ -221,6 +221,31 @@ tables(
       { 'src/Clock.vue': '({ at: at.value })' },
     ],
     [
+      'Vue: a constant, read in script',
+      vue({ ...vueCanal, 'src/App.vue': vueApp('<Lane eta="noon" />{{ eta }}') }),
+      { 'src/App.vue': "provide('eta', ref('noon'));" },
+    ],
+    [
+      'Vue without types: a function',
+      vue(
+        Object.fromEntries(
+          Object.entries({
+            'src/App.vue': vueApp('<Lane :eta="eta" />', "const eta = () => 'noon';\nconst on = ref(1);"),
+            'src/Lane.vue': vueLane,
+            'src/Berth.vue': vueBerth,
+            'src/Clock.vue': vuePart(
+              "const props = defineProps(['at']);\nconst now = () => props.at();",
+              '<time>{{ now() }}{{ props.at() }}</time>',
+            ),
+          }).map(([file, text]) => [
+            file,
+            text.replace(' lang="ts"', '').replace(/defineProps<\{ eta: string(; tone\?: string)? \}>\(\)/, "defineProps(['eta', 'tone'])"),
+          ]),
+        ),
+      ),
+      { 'src/Clock.vue': 'const now = () => at();' },
+    ],
+    [
       'Vue: the reader is used elsewhere too',
       vue({
         ...vueCanal,

@@ -124,6 +124,9 @@ export class Holes {
     first.forEach((_, index) => {
       const given = all.map((spans, at) => says(this.places[at] as Place, spans[index] as Span));
       if (new Set(given).size === 1) return;
+      // What can stand in no attribute is given by script, which says letters as they are.
+      if (given.some((text) => /&#?\w+;/.test(text) && /['"\\{}<>]/.test(text)))
+        throw new CannotWrite(`A text in it names a letter: ${given.join(' or ')}.`);
       const tag = element[0]?.label ?? '';
       const wanted = /^h\d$/.test(tag) ? 'title' : /^(?:label|legend|dt|th)$/.test(tag) ? 'label' : tag === 'button' ? 'action' : 'text';
       this.add({

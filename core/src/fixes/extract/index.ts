@@ -1,5 +1,5 @@
 import type { FilePath, Span } from '../../model/span';
-import { piecesOf, type Repeated } from '../../overlap';
+import { piecesOf, type Repeated, sameMeaning } from '../../overlap';
 import { readFile } from '../../read';
 import { freeNames } from '../free-names';
 import { bringImports, dropUnusedImports, wayTo, writeImports } from '../imports';
@@ -98,11 +98,9 @@ function withImports(
   const { framework } = first.component;
   const own = bringImports(rewrite, first.source, file, body);
   for (const { source } of places)
-    for (const { name } of own) {
-      const [mine, theirs] = [rewrite.model.named(first.source.file, name), rewrite.model.named(source.file, name)];
-      if (JSON.stringify(mine) !== JSON.stringify(theirs) || mine.kind === 'unknown')
+    for (const { name } of own)
+      if (!sameMeaning(rewrite.model, first.source.file, source.file, name))
         throw new CannotWrite(`${name} means one thing here and another there.`);
-    }
   const types = ['ComponentProps', 'ReactNode'].filter(
     (one) => first.source.isTyped && framework === 'react' && holes.some((hole) => hole.type.includes(one)),
   );

@@ -14,25 +14,37 @@ export type Chain = {
   /** What the context is about: the name of the first prop, without the mark of an event. */
   readonly topic: string;
   readonly isEvent: boolean;
+  /** In Vue: a function, which is given as it is; all else is given as something that is followed. */
+  readonly isFunction: boolean;
 };
 
 export const keyOf = ({ component, prop }: Step): string => `${component} ${prop}`;
 
-export const componentOf = ({ rewrite }: Chain, id: ComponentId): Component => {
+export const componentOf = ({ rewrite }: Pick<Chain, 'rewrite'>, id: ComponentId): Component => {
   const found = rewrite.model.components.get(id);
   if (!found) throw new CannotWrite('One of the components is not there any more.');
   return found;
 };
 
-export const usesOf = ({ rewrite }: Chain, id: ComponentId): Use[] =>
+export const usesOf = ({ rewrite }: Pick<Chain, 'rewrite'>, id: ComponentId): Use[] =>
   (rewrite.model.usesOf.get(id) ?? []).filter((use) => rewrite.model.components.get(use.owner)?.fileRole === 'source');
 
 /** `onPick`, `@pick`, `on:pick` → `pick`; `passages` stays. */
 export const topicOf = (prop: string): string =>
   prop.replace(/^(?:@|on:)/, '').replace(/[-:](\w)/g, (_, letter: string) => letter.toUpperCase());
 
+/** Whether all who give it give a function of their own; throws where some do and others do not. */
+export function givesFunction(rewrite: Rewrite, all: readonly Giving[]): boolean {
+  const kinds = all.map(({ use, binding: { readings } }) => {
+    const value = rewrite.model.components.get(use.owner)?.facts.values[readings[0]?.value ?? -1];
+    return readings.length === 1 && value?.kind === 'function';
+  });
+  if (new Set(kinds).size > 1) throw new CannotWrite('Some give it a function, and others something else.');
+  return kinds[0] ?? false;
+}
+
 /** Who gives the value from outside the chain. */
-export function givings(chain: Chain): Giving[] {
+export function givings(chain: Pick<Chain, 'rewrite' | 'links'>): Giving[] {
   const handed = new Set(chain.links.flatMap((link) => link.hands.map((one) => one.binding)));
   return chain.links.flatMap((link) =>
     usesOf(chain, link.component).flatMap((use): Giving[] => {

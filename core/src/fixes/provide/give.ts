@@ -108,7 +108,10 @@ function vueGiven(chain: Chain, source: Source, owner: Component, { binding }: G
   const code = givenCode(source, binding);
   const [only] = binding.readings;
   const value = only && owner.facts.values[only.value];
-  if (binding.constant !== undefined) return code;
+  if (binding.constant !== undefined) {
+    rewrite.need(source, 'ref', 'vue');
+    return `ref(${code})`;
+  }
   if (!value || binding.readings.length > 1 || only.how !== 'same' || only.path.length > 0)
     throw new CannotWrite(`What ${owner.name} gives stands in the markup as an expression; give it a name first.`);
   if (value.kind === 'function') return code;

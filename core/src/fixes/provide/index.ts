@@ -7,9 +7,9 @@ import { dropEvent, dropProp } from '../contract';
 import { dropUnusedImports, putAfterImports, wayTo, writeImports } from '../imports';
 import { bindingSpan } from '../lists';
 import { CannotWrite, type Rewrite } from '../rewrite';
-import { type Chain, componentOf, type Giving, givings, keyOf, topicOf, usesOf } from './chain';
+import { type Chain, componentOf, type Giving, givesFunction, givings, keyOf, topicOf, usesOf } from './chain';
 import { provideAround, provideFromScript } from './give';
-import { freeName, take } from './take';
+import { freeName, inject, take } from './take';
 
 /** The name of a context that nothing has yet: one of the project's for React, a key for the others. */
 function contextName(chain: Chain): string {
@@ -33,7 +33,9 @@ function contextName(chain: Chain): string {
 export function provideInstead(rewrite: Rewrite, links: readonly Link[], isEvent: boolean): void {
   const [first] = links;
   if (!first) throw new CannotWrite('It is not handed on any more.');
-  const chain: Chain = { rewrite, links, topic: topicOf(first.prop), isEvent };
+  const all = givings({ rewrite, links });
+  const isFunction = givesFunction(rewrite, all);
+  const chain: Chain = { rewrite, links, topic: topicOf(first.prop), isEvent, isFunction };
   const framework = componentOf(chain, first.component).framework;
   if (links.some((link) => componentOf(chain, link.component).framework !== framework))
     throw new CannotWrite('It goes through two frameworks.');
@@ -43,7 +45,6 @@ export function provideInstead(rewrite: Rewrite, links: readonly Link[], isEvent
     throw new CannotWrite('What hears an event of Svelte before version 5 waits for the event itself; make it a callback first.');
   const inChain = new Set(links.map(keyOf));
   const name = contextName(chain);
-  const all = givings(chain);
   if (all.length === 0) throw new CannotWrite('Nobody gives it.');
   if (all.some(({ binding }) => binding.direction === 'two-way')) throw new CannotWrite('It is bound both ways.');
   const typed = new Map<string, string>();
@@ -129,12 +130,7 @@ function takeInCarrier(chain: Chain, link: Link, name: string, typed: Map<string
     const { type } = dropEvent(rewrite, component, link.prop);
     const local = freeName(source, component, topicOf(link.prop));
     for (const { binding } of link.hands) rewrite.put(source, { start: binding.nameSpan.end, end: binding.span.end }, `="${local}"`);
-    rewrite.need(source, 'inject', 'vue');
-    putAfterImports(
-      rewrite,
-      source,
-      `const ${local} = inject${type === undefined ? '' : `<${type}>`}('${name}')${source.isTyped ? '!' : ''};`,
-    );
+    inject(rewrite, source, local, type, name);
     return;
   }
   take(chain, { component, link }, name, typed);

@@ -56,8 +56,7 @@ export function take(chain: Chain, { component, link }: Taking, context: string,
   if (isEvent && component.framework === 'vue') takeHandler(chain, component, link.prop, context);
   else if (component.framework === 'react')
     takeInReact(rewrite, source, component, dropProp(rewrite, component, link.prop), context, typed, link.prop);
-  else if (component.framework === 'vue')
-    takeInVue(rewrite, source, component, dropProp(rewrite, component, link.prop), context, link.prop);
+  else if (component.framework === 'vue') takeInVue(chain, source, component, dropProp(rewrite, component, link.prop), context, link.prop);
   else if (component.framework === 'svelte') takeInSvelte(rewrite, source, component, dropProp(rewrite, component, link.prop), context);
 }
 
@@ -87,22 +86,25 @@ function takeInReact(
     ]);
 }
 
-function takeInVue(rewrite: Rewrite, source: Source, component: Component, prop: PropText, key: string, name: string): void {
+function takeInVue({ rewrite, isFunction }: Chain, source: Source, component: Component, prop: PropText, key: string, name: string): void {
   if (source.isTyped && prop.type === undefined)
     throw new CannotWrite(`The type of ${name} in ${component.name} is not written where it is taken.`);
   const taken = takenProps(source, component);
-  followedReads(rewrite, source, taken.all, name, prop.local);
-  const isPlain = /=>/.test(prop.type ?? '');
-  if (prop.fallback !== undefined) throw new CannotWrite(`${component.name} has a default for ${name}.`);
-  rewrite.need(source, 'inject', 'vue');
-  if (source.isTyped && !isPlain) rewrite.need(source, 'type Ref', 'vue');
-  const type = source.isTyped ? `<${isPlain ? (prop.type ?? '') : `Ref<${prop.type ?? ''}>`}>` : '';
-  const line = `const ${prop.local} = inject${type}('${key}')${source.isTyped && !prop.optional ? '!' : ''};`;
-  putAfterImports(rewrite, source, line);
+  if (prop.fallback !== undefined || prop.optional) throw new CannotWrite(`${component.name} may be left without ${name}.`);
+  followedReads(rewrite, source, taken.all, name, prop.local, isFunction ? '' : '.value');
+  if (source.isTyped && !isFunction) rewrite.need(source, 'type Ref', 'vue');
+  inject(rewrite, source, prop.local, prop.type === undefined || isFunction ? prop.type : `Ref<${prop.type}>`, key);
 }
 
-/** What was a prop is held by a reference now: its readings in script and markup. */
-function followedReads(rewrite: Rewrite, source: Source, all: string | undefined, name: string, local: string): void {
+/** In Vue: the line by which a component takes what is given under a key. */
+export function inject(rewrite: Rewrite, source: Source, local: string, type: string | undefined, key: string): void {
+  rewrite.need(source, 'inject', 'vue');
+  const given = type === undefined || !source.isTyped ? '' : `<${type}>`;
+  putAfterImports(rewrite, source, `const ${local} = inject${given}('${key}')${source.isTyped ? '!' : ''};`);
+}
+
+/** What was a prop is a name of its own now, in script with what follows it (`.value`): its readings in script and markup. */
+function followedReads(rewrite: Rewrite, source: Source, all: string | undefined, name: string, local: string, behind: string): void {
   const declared = new Set<number>();
   everyNode(source.program, (node, parents) => {
     if (node.type !== 'Identifier' || node.name !== local) return;
@@ -117,10 +119,10 @@ function followedReads(rewrite: Rewrite, source: Source, all: string | undefined
       throw new CannotWrite(`${local} is the name of something else in ${source.file}.`);
     const isShorthand = holder?.type === 'ObjectProperty' && holder.shorthand;
     declared.add(startOf(node));
-    rewrite.insert(source, endOf(node), isShorthand ? `: ${local}.value` : '.value');
+    rewrite.insert(source, endOf(node), isShorthand ? `: ${local}${behind}` : behind);
   });
   if (all === undefined) return;
-  for (const read of memberReads(source, all, name)) rewrite.put(source, { start: startOf(read), end: endOf(read) }, `${local}.value`);
+  for (const read of memberReads(source, all, name)) rewrite.put(source, { start: startOf(read), end: endOf(read) }, `${local}${behind}`);
   const script = source.text.indexOf('<template');
   for (const match of source.text.slice(script).matchAll(new RegExp(`(?<![\\w$.])${all}\\.${name}(?![\\w$])`, 'g'))) {
     const at = script + match.index;
@@ -158,10 +160,5 @@ function takeHandler({ rewrite }: Chain, component: Component, spelling: string,
     if (!call) throw new CannotWrite(`${component.name} raises ${topicOf(spelling)} in a form that is not followed.`);
     rewrite.put(source, { start: raise.span.start, end: raise.span.start + call[0].length }, `${local}(`);
   }
-  rewrite.need(source, 'inject', 'vue');
-  putAfterImports(
-    rewrite,
-    source,
-    `const ${local} = inject${type === undefined ? '' : `<${type}>`}('${key}')${source.isTyped ? '!' : ''};`,
-  );
+  inject(rewrite, source, local, type, key);
 }

@@ -183,6 +183,8 @@ const textName = (tag: string): string =>
 export function propHole(work: Work, hole: Hole): void {
   const { laid, framework } = work;
   if (hole.kind === 'text' && hole.a && hole.texts) {
+    // A text of script says its letters as they are.
+    if (hole.texts.some((text) => /&#?\w+;/.test(text))) throw new CannotMerge(`A text in it names a letter: ${hole.texts.join(' or ')}.`);
     const name = newProp(work, 'text', textName(hole.about), quoted(hole.texts[0]), quoted(hole.texts[1]));
     work.puts.push({ ...hole.a, text: shown(framework, name) });
   } else if ((hole.kind === 'class' || hole.kind === 'value') && hole.a) {

@@ -18,7 +18,7 @@ export function pathBetween(from: FilePath, to: FilePath): string {
 const bare = (file: FilePath): string => file.replace(/\.(?:[cm]?[jt]sx?)$/, '').replace(/\/index$/, '');
 
 /** The way to a file as a project's alias writes it, where `known` leads to `to` by one: `@/parts/InfoBubble`. */
-function byAlias(known: string, to: FilePath, wanted: FilePath): string | undefined {
+export function byAlias(known: string, to: FilePath, wanted: FilePath): string | undefined {
   const slash = known.indexOf('/');
   const tail = known.slice(slash + 1);
   if (known.startsWith('.') || slash < 0 || !bare(to).endsWith(bare(tail))) return undefined;
@@ -139,7 +139,8 @@ function bringImports(gone: Component, kept: Component, { names, into, from }: A
   return lines.length === 0 ? [] : [{ file: kept.file, start: at, end: at, was: '', text: lines.join('') }];
 }
 
-function resolve(base: readonly string[], way: string): string {
+/** Where a relative way leads from a folder. */
+export function resolve(base: readonly string[], way: string): string {
   const steps = [...base];
   for (const step of way.split('/')) {
     if (step === '..') steps.pop();

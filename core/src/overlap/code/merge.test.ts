@@ -143,6 +143,18 @@ test.each([
   expect(merged(files, 'Hint', 'Info')).toEqual({ wrong: expect.stringContaining(why) as string });
 });
 
+test('not merged: texts that name letters', () => {
+  const part = (name: string, text: string): string => react('{ label }: { label: string }', box(`<b>{label}</b><i>${text}</i>`), name);
+  const files = {
+    'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
+    'src/App.tsx':
+      'import { Hint } from \'./Hint\';\nimport { Info } from \'./Info\';\n\nexport function App() {\n  return <main><Hint label="1" /><Info label="2" /></main>;\n}\n',
+    'src/Hint.tsx': part('Hint', 'Close &times;'),
+    'src/Info.tsx': part('Info', 'Leave &rarr;'),
+  };
+  expect(merged(files, 'Hint', 'Info')).toEqual({ wrong: expect.stringContaining('names a letter') as string });
+});
+
 describe('React: the merged component renders what both did', () => {
   test.each(reactPairs)('%s', async (_, first, second, prop, props) => {
     const app = `import { Hint } from './Hint';\nimport { Info } from './Info';\n\nexport function App() {\n  return (\n    <main>\n      <Hint label="one" />\n      <Info ${prop}="two" />\n      <Info ${prop}={'three'}></Info>\n    </main>\n  );\n}\n`;
