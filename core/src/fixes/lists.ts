@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
-import type { Binding } from '../model/facts';
+import type { Binding, TemplateNode } from '../model/facts';
 import type { Span } from '../model/span';
+import { CannotWrite } from './rewrite';
 import { endOf, type Source, startOf } from './source';
 
 /** The stretch that goes with one member of a list: its separator too, so that the others stand as they did. */
@@ -29,4 +30,14 @@ export function bindingSpan({ text }: Source, { span }: Binding): Span {
   let start = span.start;
   while (/\s/.test(text[start - 1] ?? '')) start--;
   return { start, end: span.end };
+}
+
+/** The attribute that tells one item of a list from the others, with nothing around it; undefined for none. Throws where it cannot be seen. */
+export function keySpan({ text }: Source, node: TemplateNode): Span | undefined {
+  if ((node.kind !== 'element' && node.kind !== 'use') || node.key.kind === 'none') return undefined;
+  if (node.key.kind === 'spread') throw new CannotWrite('Its key cannot be seen.');
+  const found = /(?<=\s):?key\s*=\s*(?:\{[^{}]*\}|"[^"]*")/.exec(text.slice(node.span.start, node.span.end));
+  if (!found) throw new CannotWrite('Its key stands in a form that is not followed.');
+  const start = node.span.start + found.index;
+  return { start, end: start + found[0].length };
 }

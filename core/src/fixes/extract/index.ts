@@ -3,6 +3,7 @@ import { piecesOf, type Repeated, sameMeaning } from '../../overlap';
 import { readFile } from '../../read';
 import { freeNames } from '../free-names';
 import { bringImports, dropUnusedImports, wayTo, writeImports } from '../imports';
+import { keySpan } from '../lists';
 import { CannotWrite, type Rewrite } from '../rewrite';
 import { indentAt, sourceOf, startsLine } from '../source';
 import { componentText, refuseOther, unique, useText } from './component';
@@ -21,12 +22,8 @@ function freshName(rewrite: Rewrite, { component, source }: Place, wanted: strin
 }
 
 function keyOf({ source, piece }: Place): string {
-  const { node } = piece;
-  if ((node.kind !== 'element' && node.kind !== 'use') || node.key.kind === 'none') return '';
-  if (node.key.kind === 'spread') throw new CannotWrite('Its key cannot be seen.');
-  const found = /(?<=\s):?key\s*=\s*(?:\{[^{}]*\}|"[^"]*")/.exec(source.text.slice(piece.span.start, piece.span.end));
-  if (!found) throw new CannotWrite('Its key stands in a form that is not followed.');
-  return found[0];
+  const span = keySpan(source, piece.node);
+  return span ? source.text.slice(span.start, span.end) : '';
 }
 
 /** Stretches whose look comes from styles of their own component cannot leave it. */
@@ -78,10 +75,9 @@ export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wan
 
 /** Keys go with the uses; nothing comes in their place. */
 function keyHole(places: readonly Place[]): Hole {
-  const spans = places.map((place): Span => {
-    const key = keyOf(place);
-    const at = place.source.text.indexOf(key, place.piece.span.start);
-    return key === '' ? { start: place.piece.span.start, end: place.piece.span.start } : { start: at - 1, end: at + key.length };
+  const spans = places.map(({ source, piece }): Span => {
+    const key = keySpan(source, piece.node);
+    return key ? { start: key.start - 1, end: key.end } : { start: piece.span.start, end: piece.span.start };
   });
   return { name: '', about: '', given: [], type: '', spans, text: '' };
 }

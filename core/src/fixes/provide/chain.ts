@@ -1,6 +1,7 @@
-import type { Binding } from '../../model/facts';
+import type { Binding, TemplateNode } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Use } from '../../model/model';
+import { templateChildren } from '../../model/walk';
 import type { Link, Step } from '../../rules';
 import { CannotWrite, type Rewrite } from '../rewrite';
 
@@ -55,4 +56,17 @@ export function givings(chain: Pick<Chain, 'rewrite' | 'links'>): Giving[] {
       return binding && !handed.has(binding) ? [{ use, binding }] : [];
     }),
   );
+}
+
+/** The nodes of a template around one of it, outermost first. */
+export function nodesAbove(roots: readonly TemplateNode[], wanted: TemplateNode): TemplateNode[] {
+  const go = (nodes: readonly TemplateNode[], above: readonly TemplateNode[]): TemplateNode[] | undefined => {
+    for (const node of nodes) {
+      if (node === wanted) return [...above];
+      const found = go(templateChildren(node), [...above, node]);
+      if (found) return found;
+    }
+    return undefined;
+  };
+  return go(roots, []) ?? [];
 }

@@ -1,25 +1,12 @@
-import type { Binding, TemplateNode } from '../../model/facts';
+import type { Binding } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component } from '../../model/model';
-import { templateChildren } from '../../model/walk';
 import { literalOf } from '../../overlap';
 import { takenProps } from '../contract';
-import { bindingSpan, statementSpan } from '../lists';
+import { bindingSpan, keySpan, statementSpan } from '../lists';
 import { CannotWrite } from '../rewrite';
 import { indentAt, type Source, startOf, startsLine } from '../source';
-import { type Chain, componentOf, type Giving, topicOf, usesOf } from './chain';
-
-function nodesAbove(roots: readonly TemplateNode[], wanted: TemplateNode): TemplateNode[] {
-  const go = (nodes: readonly TemplateNode[], above: readonly TemplateNode[]): TemplateNode[] | undefined => {
-    for (const node of nodes) {
-      if (node === wanted) return [...above];
-      const found = go(templateChildren(node), [...above, node]);
-      if (found) return found;
-    }
-    return undefined;
-  };
-  return go(roots, []) ?? [];
-}
+import { type Chain, componentOf, type Giving, nodesAbove, topicOf, usesOf } from './chain';
 
 /** What a use gives, as code of its framework's script. */
 function givenCode(source: Source, binding: Binding): string {
@@ -42,18 +29,10 @@ export function provideAround(chain: Chain, { use, binding }: Giving, context: s
   const target = parent?.kind === 'use' ? rewrite.model.useOfNode.get(parent)?.target : undefined;
   if (target && (target.kind !== 'component' || rewrite.model.components.get(target.id)?.facts.clones) && target.kind !== 'provider')
     throw new CannotWrite(`${parent?.kind === 'use' ? parent.tag : ''} may look at what is in it, which would be a provider.`);
-  if (use.node.key.kind === 'spread') throw new CannotWrite(`${use.file} gives ${use.node.tag} a key that cannot be seen.`);
-  const key = use.node.key.kind === 'none' ? undefined : /\bkey\s*=\s*(?:\{[^{}]*\}|"[^"]*")/.exec(text.slice(span.start, span.end));
-  if (use.node.key.kind !== 'none' && !key) throw new CannotWrite(`${use.file} gives ${use.node.tag} a key that is not followed.`);
-  const keyStart = span.start + (key?.index ?? 0);
-  if (key)
-    rewrite.put(
-      source,
-      { start: text.lastIndexOf(text.slice(0, keyStart).trimEnd().at(-1) ?? '', keyStart) + 1, end: keyStart + key[0].length },
-      '',
-    );
+  const key = keySpan(source, use.node);
+  if (key) rewrite.put(source, { start: text.slice(0, key.start).trimEnd().length, end: key.end }, '');
   const value = text.slice(binding.nameSpan.end, binding.span.end);
-  const open = `<${context}.Provider${key ? ` ${key[0]}` : ''} value${value}>`;
+  const open = `<${context}.Provider${key ? ` ${text.slice(key.start, key.end)}` : ''} value${value}>`;
   const close = `</${context}.Provider>`;
   if (!startsLine(text, span.start)) {
     rewrite.insert(source, span.start, open);

@@ -1,13 +1,12 @@
 import type { Binding } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
-import { walkTemplate } from '../../model/walk';
 import { pascal } from '../../overlap';
 import type { Link, Step } from '../../rules';
 import { dropEvent, dropProp } from '../contract';
 import { dropUnusedImports, putAfterImports, wayTo, writeImports } from '../imports';
 import { bindingSpan } from '../lists';
 import { CannotWrite, type Rewrite } from '../rewrite';
-import { type Chain, componentOf, type Giving, givesFunction, givings, keyOf, topicOf, usesOf } from './chain';
+import { type Chain, componentOf, type Giving, givesFunction, givings, keyOf, nodesAbove, topicOf, usesOf } from './chain';
 import { provideAround, provideFromScript } from './give';
 import { freeName, inject, take } from './take';
 
@@ -108,17 +107,9 @@ function takeAll(chain: Chain, inChain: ReadonlySet<string>, name: string, typed
 }
 
 function isRepeated(chain: Chain, id: ComponentId): boolean {
-  return usesOf(chain, id).some((use) => {
-    let found = false;
-    const owner = chain.rewrite.model.components.get(use.owner);
-    walkTemplate(owner?.facts.template ?? [], (node) => {
-      if (node.kind !== 'repeat') return;
-      walkTemplate(node.children, (one) => {
-        if (one === use.node) found = true;
-      });
-    });
-    return found;
-  });
+  return usesOf(chain, id).some((use) =>
+    nodesAbove(componentOf(chain, use.owner).facts.template, use.node).some((node) => node.kind === 'repeat'),
+  );
 }
 
 /** The last of a chain takes the value itself and hands it on as before. */
