@@ -317,6 +317,18 @@ test('components of two frameworks are held against each other', () => {
   ).toEqual([]);
 });
 
+test('twins of one framework are told by themselves, and with one of another framework once more', () => {
+  const part = (name: string, more: string): string =>
+    card(name, `${inner}${more}`).replace('className="' + name + '"', 'className="card"');
+  const react = `${part('A', '<hr/>')}${part('C', '<em/>')}`;
+  const sources = mixed(react, vueCard('<hr/>')) as Readonly<Record<string, string>>;
+  const old = (sources['src/Old.tsx'] ?? '').replace('<A label="1"/>', '<A label="1"/><C label="2"/>');
+  expect(twinsIn({ ...sources, 'src/Old.tsx': old })).toEqual([
+    expect.stringMatching(/^B and [AC] are \d+ % alike, in two frameworks\.$/),
+    expect.stringMatching(/^A and C are \d+ % alike\.$/),
+  ]);
+});
+
 test('a project sets from which likeness on two are twins', () => {
   const two = app(
     '<A label="1"/><B label="2"/>',

@@ -87,7 +87,7 @@ function featuresOf({ nodes }: Pieces): Map<string, number> {
 
 /** Two that have the same structure to the last attribute, whatever their values. */
 const printOf = (pieces: Pieces, behaviour: ReadonlyMap<string, number>): string =>
-  `${pieces.nodes.map((node) => `${node.parent}.${node.role}:${node.label}[${node.traits.map((trait) => trait.name).join(' ')}]`).join('|')} ${[
+  `${pieces.component.framework} ${pieces.nodes.map((node) => `${node.parent}.${node.role}:${node.label}[${node.traits.map((trait) => trait.name).join(' ')}]`).join('|')} ${[
     ...behaviour,
   ]
     .map(([what, count]) => `${what}×${count}`)
@@ -175,7 +175,7 @@ const usesOther = (model: Model, a: Component, b: Component): boolean =>
   );
 
 /** Pairs that share enough rare features to be worth laying side by side: few for each component, so that it grows with their number. */
-function likelyPairs(groups: readonly Candidate[], fits: (a: Candidate, b: Candidate) => boolean = () => true): [number, number][] {
+function likelyPairs(groups: readonly Candidate[], fits: (a: Candidate, b: Candidate) => boolean): [number, number][] {
   const having = new Map<string, number[]>();
   groups.forEach(({ features }, at) => {
     for (const feature of features.keys()) {
@@ -257,7 +257,11 @@ export function findTwins(model: Model, options: TwinOptions = twinDefaults): Tw
     known.pairs.push(pair);
     clusters.set(at, known);
   };
-  for (const [one, other] of likelyPairs(heads.flatMap((group) => group[0] ?? []))) {
+  const isOne = (a: Candidate, b: Candidate): boolean => a.component.framework === b.component.framework;
+  for (const [one, other] of likelyPairs(
+    heads.flatMap((group) => group[0] ?? []),
+    isOne,
+  )) {
     const [a, b] = [heads[one]?.[0], heads[other]?.[0]];
     if (!a || !b || leader[one] !== one || leader[other] !== other || usesOther(model, a.component, b.component)) continue;
     const alike = likenessBetween(a, b);
