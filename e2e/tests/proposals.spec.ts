@@ -75,6 +75,16 @@ function typeErrors(copy: string): string[] {
 
 const types: Readonly<Record<string, string>> = { '.html': 'text/html', '.js': 'text/javascript', '.css': 'text/css' };
 
+/** The markup of a page when it stays the same from one look to the next. */
+async function settled(page: Page): Promise<string> {
+  for (let last = ''; ; ) {
+    await page.waitForTimeout(120);
+    const now = await page.locator('body').innerHTML();
+    if (now === last) return now;
+    last = now;
+  }
+}
+
 /** What a page of a built demo shows after each act; an act that cannot be done says so. */
 async function shownAfterActs(page: Page, folder: string, framework: string): Promise<string[]> {
   await page.unrouteAll();
@@ -91,13 +101,12 @@ async function shownAfterActs(page: Page, folder: string, framework: string): Pr
     await page.mouse.move(0, 0);
     await page.goto('about:blank');
     await page.goto(`${host}${framework === 'svelte' ? '/#' : ''}${paths[at]}`);
-    await page.waitForFunction(() => document.body.innerText.trim() !== '');
+    await expect(page.locator('body'), `${framework}, before ${name}`).toHaveText(/\S/, { useInnerText: true });
     const done = await (async () => (await before?.(page), act(page)))().then(
       () => true,
       () => false,
     );
-    await page.waitForTimeout(150);
-    const html = await page.locator('body').innerHTML();
+    const html = await settled(page);
     // Comments and scripts show nothing; where an error was thrown tells the names of files.
     const told = html.replace(/<!--[\s\S]*?-->|<(script|pre)[\s\S]*?<\/\1>/g, '');
     shown.push(`${name}: ${done ? '' : 'not possible, '}${told}`);
@@ -112,7 +121,7 @@ for (const [framework, expected] of [
 ] as const) {
   test(`${framework}: with all proposals taken the demo builds, and does what it did`, async ({ page }) => {
     test.setTimeout(240_000);
-    page.setDefaultTimeout(3_000);
+    page.setDefaultTimeout(6_000);
     const [before, after] = [copyOf(framework), copyOf(framework)];
     const taken = await takeProposals(
       after,
