@@ -215,8 +215,8 @@ function sizeFloor(all: readonly Candidate[]): number {
 
 /** Pairs across frameworks, in a project that has several: each with the one that it is likest to. */
 function acrossFrameworks(model: Model, floor: number, likeness: number): TwinCluster[] {
+  if (new Set([...model.components.values()].map((one) => one.framework)).size < 2) return [];
   const all = candidatesOf(model, 'by name').filter((one) => one.size >= floor);
-  if (new Set(all.map((one) => one.component.framework)).size < 2) return [];
   const pairs = likelyPairs(all, (a, b) => a.component.framework !== b.component.framework)
     .flatMap(([one, other]): TwinPair[] => {
       const [a, b] = [all[one], all[other]];
