@@ -97,36 +97,34 @@ function importFrom(rewrite: Rewrite, source: Source, names: readonly string[], 
   for (const [at, text] of puts) rewrite.insert(source, at, text);
 }
 
-/** The imports of a file that some other text needs, as the lines of a file elsewhere; names of the file itself count where it exports them. */
+/** The imports of a file that some other text needs, as statements of a file elsewhere; names of the file itself count where it exports them. */
 export function bringImports(
   rewrite: Rewrite,
   source: Source,
   to: FilePath,
   body: string,
-): { readonly name: string; readonly line: string }[] {
-  const stands = (name: string): boolean => new RegExp(`(?<![\\w$.'"])${name.replace(/\$/g, '\\$')}(?![\\w$])`).test(body);
+): { readonly names: readonly string[]; readonly line: string }[] {
+  // A text in quotes is no name, but for the code in an attribute of Vue.
+  const before = source.framework === 'vue' ? `(?:(?<![\\w$.'"])|(?<=\\s(?:[:@#]|v-)[^\\s="]*="))` : `(?<![\\w$.'"])`;
+  const stands = (name: string): boolean => new RegExp(`${before}${name.replace(/\$/g, '\\$')}(?![\\w$])`).test(body);
   const folder = source.file.split('/').slice(0, -1);
   const way = (from: string): string => (from.startsWith('.') ? pathBetween(to, resolve(folder, from)) : from);
-  const brought = importsOf(source).flatMap((statement) =>
-    statement.specifiers
-      .filter(({ local }) => stands(local.name))
-      .map((one) => {
-        const what =
-          one.type === 'ImportDefaultSpecifier'
-            ? one.local.name
-            : one.type === 'ImportNamespaceSpecifier'
-              ? `* as ${one.local.name}`
-              : `{ ${written(source, one)} }`;
-        return {
-          name: one.local.name,
-          line: `import ${statement.importKind === 'type' ? 'type ' : ''}${what} from '${way(statement.source.value)}';`,
-        };
-      }),
-  );
+  const brought = importsOf(source).flatMap((statement) => {
+    const taken = statement.specifiers.filter(({ local }) => stands(local.name));
+    const first = taken.map((one) =>
+      one.type === 'ImportDefaultSpecifier' ? one.local.name : one.type === 'ImportNamespaceSpecifier' ? `* as ${one.local.name}` : '',
+    );
+    const braced = taken.filter((one) => one.type === 'ImportSpecifier').map((one) => written(source, one));
+    const what = [...first.filter((one) => one !== ''), ...(braced.length > 0 ? [`{ ${braced.join(', ')} }`] : [])].join(', ');
+    if (taken.length === 0) return [];
+    const line = `import ${statement.importKind === 'type' ? 'type ' : ''}${what} from '${way(statement.source.value)}';`;
+    return [{ names: taken.map((one) => one.local.name), line }];
+  });
   const own = (rewrite.model.files.get(source.file)?.exports ?? [])
-    .filter((one) => one.from === undefined && one.exported === one.local && stands(one.local))
-    .map((one) => ({ name: one.local, line: `import { ${one.local} } from '${pathBetween(to, source.file)}';` }));
-  return [...brought, ...own];
+    .filter((one) => one.from === undefined && one.exported === one.local && one.local !== 'default' && stands(one.local))
+    .map((one) => one.local);
+  if (own.length === 0) return brought;
+  return [...brought, { names: own, line: `import { ${own.join(', ')} } from '${pathBetween(to, source.file)}';` }];
 }
 
 /** Takes imports away whose names stood in a file and stand there no more, after all other changes of it. */

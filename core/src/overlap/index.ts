@@ -12,4 +12,5 @@ export { type Overlap, type OverlapKeep, surveyOverlap } from './code/survey';
 export { byAlias, pathBetween, resolve, sameMeaning } from './code/imports';
 export { bound, type Framework, giving, literalOf, pascal, quoted, shown } from './code/written';
 export { staticTexts } from './code/holes';
-export { withBraces } from './code/text';
+export { unspaced } from './code/spacing';
+export { folded, withBraces } from './code/text';

@@ -23,25 +23,32 @@ const telling = new Set([
   'menu',
 ]);
 
-/** A name for the component that repeated markup could be: by its class or tag, else by the one component that has it. */
+const wordsOf = (name: string): string[] => name.match(/[A-Z]+(?![a-z])|[A-Z]?[a-z0-9]+/g) ?? [name];
+
+/** The words that several names end with: `BlogPostFooter`, `DocFooter` → `Footer`; empty for none. */
+function commonEnd(names: readonly string[]): string {
+  const [first = [], ...more] = names.map((name) => wordsOf(name).reverse());
+  const count = first.findIndex((word, at) => more.some((other) => other[at] !== word));
+  return [...(count < 0 ? first : first.slice(0, count))].reverse().join('');
+}
+
+/** A class that says what something is, not how it looks: no `w-full`, `mt-2`, `flex`. */
+const isNaming = (word: string): boolean =>
+  /^[a-z]{3,}(?:[-_]?[a-z]{3,})*$/i.test(word) && !/^(?:flex|grid|block|inline|relative|absolute|text|gap|space)(?:-|$)/.test(word);
+
+/** A name for the component that repeated markup could be: by its class or tag, else by the components that have it. */
 export function repeatedName(model: Model, { places }: Repeated): string {
   const [first] = places;
   if (!first) return 'SharedPart';
   const { node, label } = first.piece;
   const dressed = node.kind === 'element' ? node.bindings.find((one) => /^class(?:Name)?$/.test(one.name))?.constant : undefined;
   const word = dressed?.replace(/["']/g, '').split(/\s+/)[0]?.split(/__|--/)[0];
-  // A class that sets one thing alone says nothing of what it is: `w-full`, `mt-2`.
-  const isNamed =
-    word !== undefined &&
-    /^[a-z][\w-]*$/i.test(word) &&
-    !/^(?:[a-z]{1,3}|flex|grid|block|inline|relative|absolute|w|h|text|bg|gap|space|mx|my)(?:-|$)/.test(word);
-  const isOwn = places.every((place) => place.component === first.component);
-  const owner = isOwn ? `${model.components.get(first.component)?.name ?? ''}-part` : 'Shared-part';
-  const base = isNamed
-    ? word
-    : telling.has(label)
-      ? `${isOwn ? (model.components.get(first.component)?.name ?? '') : 'Shared'}-${label}`
-      : owner;
+  const names = [...new Set(places.map((place) => model.components.get(place.component)?.name ?? ''))];
+  const common = commonEnd(names) || 'Shared';
+  const tag = /^[uod]l$/.test(label) ? 'list' : telling.has(label) ? label : 'part';
+  const isTaken = (name: string): boolean => [...model.components.values()].some((one) => one.name === name);
+  const ofOwners = !common.toLowerCase().endsWith(tag) ? `${common}-${tag}` : isTaken(common) ? `${common}-part` : common;
+  const base = word !== undefined && isNaming(word) ? word : ofOwners;
   return base.replace(/(?:^|[-_])([a-z])/gi, (_, letter: string) => letter.toUpperCase());
 }
 

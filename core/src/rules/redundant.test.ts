@@ -242,9 +242,26 @@ table(
     ['content', { App: vueApp('<Box/>'), Box: '<template><p><slot/></p></template>' }, 'Box children'],
     ['named', { App: vueApp('<Box>a</Box>'), Box: '<template><p><slot/><slot name="foot"/></p></template>' }, 'Box #foot'],
     ['of several uses', { App: vueApp('<Box/><Box/>'), Box: '<template><p><slot name="foot"/></p></template>' }, 'Box #foot'],
+    [
+      'handed on to a place that shows nothing instead',
+      {
+        App: vueApp('<Box/>'),
+        Box: '<template><p><Rim><template v-if="$slots.foot" #foot><slot name="foot"/></template></Rim></p></template>',
+        Rim: '<template><p><slot name="foot"/></p></template>',
+      },
+      'Box #foot',
+    ],
   ],
   [
     ['filled', { App: vueApp('<Box>a</Box>'), Box: '<template><p><slot/></p></template>' }],
+    [
+      'handed on to a place that shows something else instead',
+      {
+        App: vueApp('<Box/>'),
+        Box: '<template><p><Rim><template v-if="$slots.foot" #foot><slot name="foot"/></template></Rim></p></template>',
+        Rim: '<template><p><slot name="foot">none</slot></p></template>',
+      },
+    ],
     [
       'named and filled',
       { App: vueApp('<Box><template #foot>a</template></Box>'), Box: '<template><p><slot name="foot"/></p></template>' },

@@ -28,6 +28,20 @@ function outletsOf(template: readonly TemplateNode[], slot: string): Extract<Tem
   return found;
 }
 
+const hasFallback = (template: readonly TemplateNode[], slot: string): boolean =>
+  outletsOf(template, slot).some((outlet) => outlet.fallback && outlet.fallback.length > 0);
+
+/** It hands on what it is given to a component's named place, where something else may stand in for it. */
+function isHandedOn({ model }: Check, component: Component, slot: string): boolean {
+  return (model.usesBy.get(component.id) ?? []).some(({ node, target }) =>
+    node.bindings.some(({ name, markup }) => {
+      if (!name.startsWith('#') || !markup || outletsOf(markup, slot).length === 0) return false;
+      const known = target.kind === 'component' ? model.components.get(target.id) : undefined;
+      return !known || hasFallback(known.facts.template, name);
+    }),
+  );
+}
+
 /** Where a prop may hold any value, only a declared kind or the name tells that it holds content. */
 function isSlot(component: Component, { name }: SlotFact): boolean {
   if (component.framework !== 'react') return true;
@@ -41,8 +55,8 @@ function idleIn(check: Check, component: Component): Found[] {
   const uses = allUses(check, component);
   if (!uses) return [];
   return slots.flatMap((slot): Found[] => {
-    const outlets = outletsOf(facts.template, slot.name);
-    if (outlets.length === 0 || outlets.some((outlet) => outlet.fallback && outlet.fallback.length > 0)) return [];
+    if (outletsOf(facts.template, slot.name).length === 0 || hasFallback(facts.template, slot.name)) return [];
+    if (isHandedOn(check, component, slot.name)) return [];
     if (uses.some((known) => fills(known, slot.name))) return [];
     const at = locate(component.file, slot.span);
     const name = slot.name.replace(/^#/, '');

@@ -39,7 +39,9 @@ function compiled(file: string, text: string): string {
   if (file.endsWith('.vue')) {
     const { descriptor } = parse(text, { filename: file });
     const sfc =
-      descriptor.scriptSetup || descriptor.script ? descriptor : parse(`<script setup></script>\n${text}`, { filename: file }).descriptor;
+      descriptor.scriptSetup || descriptor.script
+        ? descriptor
+        : parse(`<script setup>/**/</script>\n${text}`, { filename: file }).descriptor;
     return plain(compileScript(sfc, { id: file, inlineTemplate: true }).content);
   }
   return plain(text);

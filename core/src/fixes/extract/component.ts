@@ -1,7 +1,11 @@
-import { type Framework, giving } from '../../overlap';
+import { type Framework, giving, unspaced } from '../../overlap';
 import { CannotWrite } from '../rewrite';
 import { indentAt } from '../source';
-import type { Hole, Place } from './places';
+import type { Passage } from './passages';
+import { type Hole, innerNames, type Place } from './places';
+
+/** What a use has beside its props: how far it is indented, attributes of its own, and what it passes on. */
+type Around = { readonly indent: string; readonly own: readonly string[]; readonly passages: readonly Passage[] };
 
 /** The text of the stretch at one place with something in the place of each hole. */
 function filledText({ source, piece }: Place, at: number, holes: readonly Hole[], fill: (hole: Hole) => string): string {
@@ -21,12 +25,25 @@ function stretchText(place: Place, holes: readonly Hole[], indent: string): stri
     .join('\n');
 }
 
-/** White space that shows in no framework: at the ends of lines, and all but one blank elsewhere. */
-const unspaced = (text: string): string => text.replace(/(?<=[<>{}§])\s*\n\s*|\s*\n\s*(?=[<>{}§/])/g, '').replace(/\s+/g, ' ');
+/** A text with the names that a stretch declares itself changed to those of another place of it. */
+function renamed(text: string, names: readonly string[], to: readonly string[]): string {
+  const other = new Map(names.flatMap((name, at) => (to[at] === undefined || to[at] === name ? [] : [[name, to[at]] as const])));
+  return text.replace(/(?<![\w$.])[A-Za-z_$][\w$]*/g, (word) => other.get(word) ?? word);
+}
 
 /** All that is no hole must be the same at each place, down to the letter: not every difference has a place in the facts. */
 export function refuseOther(places: readonly Place[], holes: readonly Hole[]): void {
-  const left = places.map((place, at) => unspaced(filledText(place, at, holes, (hole) => (hole.name === '' ? '' : '§'))));
+  const names = places.map(innerNames);
+  const left = places.map((place, at) =>
+    renamed(
+      unspaced(
+        place.source.framework,
+        filledText(place, at, holes, (hole) => (hole.name === '' ? '' : '§')),
+      ),
+      names[at] ?? [],
+      names[0] ?? [],
+    ),
+  );
   if (new Set(left).size > 1) throw new CannotWrite('The places differ in a way that no prop can say.');
 }
 
@@ -48,11 +65,23 @@ function given(framework: Framework, { name, given: all, isTwoWay }: Hole, at: n
   return giving(framework, name, code).trim();
 }
 
-/** A use of the new component, in one line or, where that is long, an attribute to a line. */
-export function useText(framework: Framework, name: string, holes: readonly Hole[], at: number, indent: string, key: string): string {
-  const all = [...(key === '' ? [] : [key]), ...unique(holes).map((hole) => given(framework, hole, at))];
-  const line = `<${name}${all.map((one) => ` ${one}`).join('')} />`;
-  return indent.length + line.length <= 100 ? line : `<${name}\n${all.map((one) => `${indent}  ${one}\n`).join('')}${indent}/>`;
+/** In Vue: hands on what is given for a place of content, where something is, with what the place hands out. */
+function forwarded({ name, own: all, hands }: Passage, at: number): string {
+  const own = all[at] ?? name;
+  const given = /^[\w$]+$/.test(own) ? `$slots.${own}` : `$slots['${own}']`;
+  const place = `<slot${own === 'default' ? '' : ` name="${own}"`}${hands ? ' v-bind="given"' : ''} />`;
+  return `<template v-if="${given}" #${name}${hands ? '="given"' : ''}>${place}</template>`;
+}
+
+/** A use of the new component, in one line or, where that is long, an attribute to a line; what it passes on stands in it. */
+export function useText(framework: Framework, name: string, holes: readonly Hole[], at: number, around: Around): string {
+  const { indent, own, passages } = around;
+  const all = [...own, ...unique(holes).map((hole) => given(framework, hole, at))];
+  const start = `<${name}${all.map((one) => ` ${one}`).join('')}`;
+  const isLong = indent.length + start.length + 3 > 100;
+  const head = isLong ? `<${name}\n${all.map((one) => `${indent}  ${one}\n`).join('')}${indent}` : start;
+  if (passages.length === 0) return `${head}${isLong ? '' : ' '}/>`;
+  return `${head}>\n${passages.map((one) => `${indent}  ${forwarded(one, at)}\n`).join('')}${indent}</${name}>`;
 }
 
 /** The whole text of the new component, without its imports. */

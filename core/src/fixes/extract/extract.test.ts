@@ -57,6 +57,35 @@ const withMore = (files: Files, more: (since: string) => string): Files =>
     Object.entries(files).map(([file, text]) => [file, text.replace('</dl>', `${more(/Lower/.test(file) ? 'when' : 'since')}</dl>`)]),
   );
 
+/** Two parts of Vue with places for content, of which the owner gives some. */
+const vueWithContent = (stretch: (own: string, word: string) => string, head = '', given = ''): Files =>
+  vue({
+    'src/App.vue': vuePart(
+      "import Upper from './Upper.vue';\nimport Lower from './Lower.vue';",
+      `<main><Upper :all="['a', 'b']">${given}</Upper><Lower :all="['c']"><template #mark="{ one }">m{{ one }}</template></Lower></main>`,
+    ),
+    'src/Upper.vue': vuePart(
+      `${head}const props = defineProps<{ all: string[] }>();\nconst tone = 'wide';`,
+      `<div>\n    ${stretch('one', 'Upper')}\n  </div>`,
+    ),
+    'src/Lower.vue': vuePart(
+      `${head}const props = defineProps<{ all: string[] }>();\nconst tone = 'small';`,
+      `<div>\n    ${stretch('other', 'Lower')}<form>${form}</form>\n  </div>`,
+    ),
+  });
+const list = (one: string, word: string): string =>
+  `<ul v-if="all.length > 0" class="lines" :title="tone">\n      <li v-for="(${one}, at) in all" :key="at" :class="tone">\n        <slot name="mark" :one="${one}" :tone="tone">{{ ${one} }} {{ at }} {{ tone }}</slot><b v-if="!!$slots.mark">${word}</b>\n      </li>\n      <li class="rest" title="rest"><em class="rest" title="more"><slot /></em><hr class="end" title="end" /></li>\n    </ul>`;
+
+/** Parts of Svelte that show what they are given between their tags. */
+const contentGiven = Object.fromEntries(
+  Object.entries(withMore(svelteSides(), () => '<p>{@render children?.()}</p>')).map(([file, text]) => [
+    file,
+    text
+      .replace(/let \{ level, (\w+) \}: \{/, "let { level, $1, children }: { children?: import('svelte').Snippet;")
+      .replace('<Lower level="1.1" when={now} />', '<Lower level="1.1" when={now}>in it</Lower>'),
+  ]),
+);
+
 proposalTables(
   'markup-repeated',
   [
@@ -121,6 +150,64 @@ proposalTables(
       ),
       { 'src/Facts.jsx': 'title={level + one}' },
     ],
+    [
+      'Vue: places for content, in a list whose item has another name; its condition goes with the use',
+      vueWithContent(list),
+      {
+        'src/Lines.vue': '<slot name="mark" :one="one" :tone="tone">',
+        'src/Upper.vue': '<template v-if="$slots.mark" #mark="given"><slot name="mark" v-bind="given" /></template>',
+        'src/Lower.vue': 'v-if="all.length > 0"',
+      },
+    ],
+    [
+      'Vue: places for content that the owner asks for, by a name in script',
+      vueWithContent(
+        (own, word) => list(own, word).replace('$slots.mark', 'slots.mark'),
+        "import { useSlots } from 'vue';\nconst slots = useSlots();\n",
+        '<template #default>d</template>',
+      ),
+      { 'src/Lines.vue': '<b v-if="!!$slots.mark">' },
+    ],
+    [
+      'Vue: places for content that have other names',
+      vueWithContent((own, word) =>
+        word === 'Lower' ? list(own, word) : list(own, word).replace('name="mark"', 'name="sign"').replace('$slots.mark', '$slots.sign'),
+      ),
+      {
+        'src/Lower.vue': '<template v-if="$slots.mark" #sign="given"><slot name="mark" v-bind="given" /></template>',
+        'src/Upper.vue': '<template v-if="$slots.sign" #sign="given"><slot name="sign" v-bind="given" /></template>',
+      },
+    ],
+    [
+      'Vue: what is given for a component in it has texts of its own',
+      {
+        ...vueWithContent(
+          (own, word) =>
+            `${list(own, word).replace('</ul>', `<Frame><template #head>${word}</template><template #default>a</template></Frame></ul>`)}`,
+          "import Frame from './Frame.vue';\n",
+        ),
+        'src/Frame.vue': vuePart('', '<li><i><slot name="head" /></i><slot /></li>'),
+      },
+      { 'src/Lines.vue': '<template #head>{{ ' },
+    ],
+    ['Svelte: content that it shows is handed in', contentGiven, { 'src/Facts.svelte': '?.()}</p>' }],
+    [
+      'React: written over other lines',
+      reactFiles(
+        reactPlace('Upper', reactFacts('Upper', 'since')),
+        reactPlace('Lower', reactFacts('Lower', 'when'), lowerParams)
+          .replace('<dd title={level}>', '<dd\n          title={level}\n        >')
+          .replace('<dt className="fact">Since</dt>', '<dt className="fact">\n          Since\n        </dt>'),
+      ),
+    ],
+    [
+      'React: texts in quotes stay as they are',
+      reactFiles(
+        reactPlace('Upper', reactFacts('Upper', 'since', "<dd title={['a  b',\n  since].join(' ( ')}>m</dd>")),
+        reactPlace('Lower', reactFacts('Lower', 'when', "<dd title={['c',\n  when].join(' ( ')}>m</dd>"), lowerParams),
+      ),
+      { 'src/Upper.tsx': "{['a  b', since].join(' ( ')}" },
+    ],
   ],
   [
     [
@@ -164,6 +251,34 @@ proposalTables(
           .replace('{ go }', '{ leave as go }'),
       ),
       'go means one thing here and another there',
+    ],
+    [
+      'Vue: an event of the component that it stands in',
+      vueWithContent((own, word) => list(own, word).replace('<hr ', `<hr @click="$emit('pick')" `)),
+      '$emit in it is of the component',
+    ],
+    [
+      'Vue: it asks for content that has no place in it',
+      vueWithContent((own, word) => list(own, word).replace('$slots.mark', '$slots.more')),
+      '$slots.more asks for content',
+    ],
+    [
+      'Vue: a place for content with a computed name',
+      vueWithContent((own, word) => list(own, word).replace('name="mark"', ':name="tone"')),
+      'whose name is computed',
+    ],
+    [
+      'Vue: one place asks how, the other does not',
+      vueWithContent((own, word) => list(own, word).replace('<b ', word === 'Upper' ? '<b @click.once="tone" ' : '<b @click="tone" ')),
+      'in a way that no prop can say',
+    ],
+    [
+      'React: a blank between two, in one of the places',
+      reactFiles(
+        reactPlace('Upper', reactFacts('Upper', 'since', '<dd>a {level}</dd>')),
+        reactPlace('Lower', reactFacts('Lower', 'when', '<dd>a{level}</dd>'), lowerParams),
+      ),
+      'in a way that no prop can say',
     ],
     ['Vue: styles of its own', vueSides('\n<style scoped>\n.fact { color: red; }\n</style>\n'), 'styles of'],
     ['Svelte: styles of its own', svelteSides(false, '\n<style>\n  .fact { color: red; }\n</style>\n'), 'styles of'],

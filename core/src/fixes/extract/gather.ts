@@ -21,9 +21,9 @@ function overSpan(framework: Framework, text: string, { span }: Piece, over: str
   return { start, end: start + over.length };
 }
 
-/** What differs between the places of a stretch, and what comes from who has it, in the order of the text. Throws where no prop can say it. */
-export function gather(places: readonly Place[], framework: Framework): Hole[] {
-  const holes = new Holes(places, framework);
+/** What differs between the places of a stretch, and what comes from who has it, in the order of the text. Throws where no prop can say it. With `byName`, what comes from there keeps its names. */
+export function gather(places: readonly Place[], framework: Framework, byName: boolean): Hole[] {
+  const holes = new Holes(places, framework, byName);
   const [first] = places;
   if (!first) return [];
   for (let step = 0; step < first.piece.end - first.piece.index; step++) {
@@ -70,7 +70,7 @@ export function gather(places: readonly Place[], framework: Framework): Hole[] {
         pieces.map(({ node: one }) => (one.kind === 'repeat' ? one.readings : [])),
         'list',
       );
-    } else throw new CannotWrite('It has a place for content.');
+    } else if (node.kind === 'outlet') holes.outlet(pieces);
   }
   return holes.found;
 }

@@ -1,9 +1,9 @@
 import type { Binding, SpreadFact } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { bound, type Framework, literalOf, pascal, type Piece, quoted, shown, staticTexts } from '../../overlap';
+import { bound, folded, type Framework, literalOf, pascal, type Piece, quoted, shown, staticTexts } from '../../overlap';
 import { CannotWrite } from '../rewrite';
 import { camel, commonName, lastName } from './names';
-import { type Hole, type Mention, mentionsOf, ownerOf, type Place, says } from './places';
+import { type Hole, type Mention, mentionsOf, ownerOf, type Place, says, textAt } from './places';
 
 /** Names that mean something else to a framework when they are given to a component. */
 const taken = new Set(['class', 'className', 'style', 'key', 'ref', 'slot', 'is', 'children']);
@@ -12,16 +12,18 @@ const taken = new Set(['class', 'className', 'style', 'key', 'ref', 'slot', 'is'
 export class Holes {
   readonly found: Hole[] = [];
 
+  /** `byName`: an expression that is the same at each place stays, and what it takes from its owner is handed in under its names. */
   constructor(
     private readonly places: readonly Place[],
     private readonly framework: Framework,
+    private readonly byName: boolean,
   ) {}
 
   private nameFor(wanted: string, tag: string): string {
     const used = new Set(this.found.map((one) => one.name));
     const first = taken.has(wanted) || !/^[A-Za-z_$][\w$]*$/.test(wanted) ? 'tone' : wanted;
     if (!used.has(first)) return first;
-    const second = tag === '' ? `${first}2` : `${camel(tag)}${pascal(first)}`;
+    const second = tag === '' ? `${first}2` : `${camel(tag).replace(/^./, (letter) => letter.toLowerCase())}${pascal(first)}`;
     let name = second;
     for (let turn = 2; used.has(name); turn++) name = `${second}${turn}`;
     return name;
@@ -51,7 +53,8 @@ export class Holes {
   kindOf(mentions: readonly (readonly Mention[])[], texts: readonly string[]): 'stays' | 'given' | 'mixed' {
     const owners = mentions.map((all, at) => new Set(all.map(({ value }) => ownerOf(this.places[at] as Place, value))));
     if (!owners.some((one) => one.has('owner')) && new Set(texts).size === 1) return 'stays';
-    return owners.some((one) => one.has('inner')) ? 'mixed' : 'given';
+    if (owners.some((one) => one.has('inner'))) return 'mixed';
+    return this.byName && new Set(texts).size === 1 ? 'mixed' : 'given';
   }
 
   /** Leaves code where it is, and makes a prop of each thing in it that is its owner's. */
@@ -73,7 +76,8 @@ export class Holes {
         write: (to) => to,
       });
       const { source } = this.places[0] as Place;
-      const isShorthand = /[{,]\s*$/.test(source.text.slice(0, own[0]?.span.start)) && /^\s*[,}]/.test(source.text.slice(own[0]?.span.end));
+      const [before, after] = [source.text.slice(0, own[0]?.span.start), source.text.slice(own[0]?.span.end)];
+      const isShorthand = (/[{,]\s*$/.test(before) && /^\s*[,}]/.test(after)) || /\s:$|v-bind:$/.test(before);
       if (isShorthand && this.found.at(-1)?.name !== name) throw new CannotWrite(`${name} names a member in it.`);
     });
   }
@@ -85,12 +89,27 @@ export class Holes {
     const found = new Map<number, { name: string; text: string; span: Span }>();
     for (const { value, span, isChange } of all) {
       if (ownerOf(place, value) !== 'owner') continue;
-      const name = place.component.facts.values[value]?.name ?? '';
+      // What is taken apart where it is handed over is read by the names of its parts.
+      const known = place.component.facts.values[value]?.name ?? '';
+      const name = /^[{[]/.test(known) ? (/^[A-Za-z_$][\w$]*/.exec(text.slice(span.start, span.end))?.[0] ?? known) : known;
       const root = new RegExp(`^(?:[\\w$]+\\.)?${name.replace(/[^\w]/g, '\\$&')}(?![\\w$])`).exec(text.slice(span.start, span.end))?.[0];
       if (isChange || root === undefined) throw new CannotWrite(`${about} changes or takes ${name} in a way that is not followed.`);
       found.set(span.start, { name, text: root, span: { start: span.start, end: span.start + root.length } });
     }
     return [...found.values()].sort((x, y) => x.span.start - y.span.start);
+  }
+
+  /** Where content shows: in Svelte a value like others, in Vue a place that stays, with what it hands out. */
+  outlet(pieces: readonly Piece[]): void {
+    const nodes = pieces.flatMap(({ node }) => (node.kind === 'outlet' ? [node] : []));
+    const [first] = nodes;
+    if (!first) return;
+    if (this.framework === 'svelte' && nodes.some((one) => !one.reading)) throw new CannotWrite('It has a slot, of Svelte before 5.');
+    const mentions = nodes.map((one, at) =>
+      mentionsOf((this.places[at] as Place).component.facts, [...(one.reading ? [one.reading] : []), ...one.hands.flat()]),
+    );
+    if (new Set(mentions.map((one) => one.length)).size > 1) throw new CannotWrite('Its places for content hand out different things.');
+    this.closeOver(mentions, 'A place for content');
   }
 
   /** A component that a value holds comes from who has the stretch. */
@@ -122,12 +141,12 @@ export class Holes {
     const [first = []] = all;
     if (all.some((one) => one.length !== first.length)) throw new CannotWrite('Texts stand at different places in it.');
     first.forEach((_, index) => {
-      const given = all.map((spans, at) => says(this.places[at] as Place, spans[index] as Span));
+      const given = all.map((spans, at) => folded(textAt(this.places[at] as Place, spans[index] as Span)));
       if (new Set(given).size === 1) return;
       // What can stand in no attribute is given by script, which says letters as they are.
       if (given.some((text) => /&#?\w+;/.test(text) && /['"\\{}<>]/.test(text)))
         throw new CannotWrite(`A text in it names a letter: ${given.join(' or ')}.`);
-      const tag = element[0]?.label ?? '';
+      const tag = tagOf(element[0]);
       const wanted = /^h\d$/.test(tag) ? 'title' : /^(?:label|legend|dt|th)$/.test(tag) ? 'label' : tag === 'button' ? 'action' : 'text';
       this.add({
         about: 'text',
@@ -147,7 +166,8 @@ export class Holes {
     if (!first || !element) return;
     // What is bound both ways is told as its value and as its event, by one text.
     if (this.isMade(first.span)) return;
-    if (first.markup) throw new CannotWrite(`${first.name} is given markup.`);
+    // Markup that is given has pieces of its own.
+    if (first.markup) return;
     const texts = bindings.map((binding, at) => says(this.places[at] as Place, binding.span));
     const mentions = bindings.map((binding, at) =>
       mentionsOf((this.places[at] as Place).component.facts, binding.readings, binding.action),
@@ -176,7 +196,7 @@ export class Holes {
       spans: bindings.map((one) => one.span),
       given,
       wanted,
-      tag: element.label,
+      tag: tagOf(element),
       type,
       write: (name) => bound(this.framework, spelt, name),
     });
@@ -235,12 +255,16 @@ export class Holes {
     if (kind === 'condition' && this.framework === 'react' && source.isTyped && !isBoolean)
       throw new CannotWrite(`It stands and falls with ${texts[0] ?? ''}, whose kind is not known.`);
     const own = commonName(texts.map(lastName));
-    const tag = pieces[0]?.parent === undefined ? '' : ((this.places[0] as Place).nodes[pieces[0].parent]?.label ?? '');
+    const tag = pieces[0]?.parent === undefined ? '' : tagOf((this.places[0] as Place).nodes[pieces[0].parent]);
     const wanted = own ?? (kind === 'condition' ? 'isShown' : kind === 'list' ? 'items' : 'value');
     const type = kind === 'condition' && isBoolean ? 'boolean' : kind === 'shown' ? 'ReactNode' : '';
     this.add({ about: 'expression', spans, given: texts, wanted, tag: /^[a-z]\w*$/.test(tag) ? tag : '', type, write: (name) => name });
   }
 }
+
+/** What an element or a use is called in the markup, for names that are made of it. */
+const tagOf = (piece: Piece | undefined): string =>
+  piece?.node.kind === 'use' ? (piece.node.tag.split('.').at(-1) ?? '') : (piece?.label ?? '');
 
 /** In TypeScript: what an attribute takes, told by the element or component that it stands on. */
 function typeOf({ kind, label, node }: Piece, attribute: string): string {

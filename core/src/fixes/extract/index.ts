@@ -1,14 +1,15 @@
-import type { FilePath, Span } from '../../model/span';
-import { piecesOf, type Repeated, sameMeaning } from '../../overlap';
+import type { FilePath } from '../../model/span';
+import { type Framework, piecesOf, type Repeated, sameMeaning } from '../../overlap';
 import { readFile } from '../../read';
 import { freeNames } from '../free-names';
 import { bringImports, dropUnusedImports, wayTo, writeImports } from '../imports';
-import { keySpan } from '../lists';
 import { CannotWrite, type Rewrite } from '../rewrite';
 import { indentAt, sourceOf, startsLine } from '../source';
 import { componentText, refuseOther, unique, useText } from './component';
 import { gather } from './gather';
+import { nameHoles, passagesOf, slotHoles } from './passages';
 import type { Hole, Place } from './places';
+import { stayingHoles, staysWith } from './root';
 
 /** A file and a component of a name that nothing has yet, in the folder of the first place. */
 function freshName(rewrite: Rewrite, { component, source }: Place, wanted: string): { readonly name: string; readonly file: FilePath } {
@@ -21,16 +22,30 @@ function freshName(rewrite: Rewrite, { component, source }: Place, wanted: strin
   return { name, file: `${folder}${name}.${ending}` };
 }
 
-function keyOf({ source, piece }: Place): string {
-  const span = keySpan(source, piece.node);
-  return span ? source.text.slice(span.start, span.end) : '';
-}
-
 /** Stretches whose look comes from styles of their own component cannot leave it. */
 function refuseStyled({ source, component }: Place): void {
   const scoped = component.framework === 'svelte' ? /<style\b/ : /<style\b[^>]*\b(?:scoped|module)\b/;
   if (component.framework !== 'react' && scoped.test(source.text))
     throw new CannotWrite(`The styles of ${component.name} are its own and would not reach it.`);
+}
+
+/** What a framework gives to each component under one name means another thing in the new one. */
+function refuseOwn({ source: { text, framework }, piece }: Place): void {
+  const own = {
+    react: undefined,
+    vue: /\$(?:attrs|emit|parent|root|refs|el|props|data|options|watch|forceUpdate)\b/,
+    svelte: /\$\$(?:props|restProps|slots)\b/,
+  }[framework as string];
+  const found = own?.exec(text.slice(piece.span.start, piece.span.end))?.[0];
+  if (found) throw new CannotWrite(`${found} in it is of the component that it stands in.`);
+}
+
+const propsMost = 12;
+
+/** What the new component takes: single values where these are few, else what they are made of under its own name. */
+function fewest(places: readonly Place[], framework: Framework): Hole[] {
+  const single = gather(places, framework, false);
+  return unique(single).length > propsMost ? gather(places, framework, true) : single;
 }
 
 /**
@@ -51,9 +66,12 @@ export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wan
   if (places.some((one) => one.component.facts.form === 'class'))
     throw new CannotWrite('It stands in a class, where what it reads is not plain.');
   places.forEach(refuseStyled);
-  const holes = [...gather(places, framework), keyHole(places)];
+  places.forEach(refuseOwn);
+  const passages = passagesOf(places);
+  const taken = [...fewest(places, framework), ...stayingHoles(places)];
+  const holes = [...taken, ...nameHoles(places), ...slotHoles(places, passages, taken)];
   refuseOther(places, holes);
-  if (unique(holes).length > 12) throw new CannotWrite(`It would need ${unique(holes).length} props.`);
+  if (unique(holes).length > propsMost) throw new CannotWrite(`It would need ${unique(holes).length} props.`);
   const { name, file } = freshName(rewrite, first, wanted);
   const body = componentText(framework, name, first, holes);
   const text = withImports(rewrite, first, places, file, body, holes);
@@ -66,20 +84,11 @@ export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wan
   places.forEach((place, at) => {
     const { source, piece } = place;
     const indent = startsLine(source.text, piece.span.start) ? indentAt(source.text, piece.span.start) : '';
-    rewrite.put(source, piece.span, useText(framework, name, holes, at, indent, keyOf(place)));
+    rewrite.put(source, piece.span, useText(framework, name, holes, at, { indent, own: staysWith(place), passages }));
     rewrite.need(source, framework === 'react' ? name : `default ${name}`, wayTo(source, rewrite, file));
   });
   writeImports(rewrite);
   for (const source of rewrite.opened()) dropUnusedImports(rewrite, source);
-}
-
-/** Keys go with the uses; nothing comes in their place. */
-function keyHole(places: readonly Place[]): Hole {
-  const spans = places.map(({ source, piece }): Span => {
-    const key = keySpan(source, piece.node);
-    return key ? { start: key.start - 1, end: key.end } : { start: piece.span.start, end: piece.span.start };
-  });
-  return { name: '', about: '', given: [], type: '', spans, text: '' };
 }
 
 /** The new component's text with the imports that it needs. */
@@ -94,7 +103,7 @@ function withImports(
   const { framework } = first.component;
   const own = bringImports(rewrite, first.source, file, body);
   for (const { source } of places)
-    for (const { name } of own)
+    for (const name of own.flatMap((one) => one.names))
       if (!sameMeaning(rewrite.model, first.source.file, source.file, name))
         throw new CannotWrite(`${name} means one thing here and another there.`);
   const types = ['ComponentProps', 'ReactNode'].filter(

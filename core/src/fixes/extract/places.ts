@@ -1,4 +1,4 @@
-import type { ComponentFacts, Reading } from '../../model/facts';
+import type { ComponentFacts, Reading, ValueFact } from '../../model/facts';
 import type { Component } from '../../model/model';
 import type { Span } from '../../model/span';
 import type { Piece } from '../../overlap';
@@ -25,12 +25,29 @@ export type Hole = {
 
 const innerKinds = new Set(['item', 'handed', 'param']);
 
+const isInner = ({ piece }: Pick<Place, 'piece'>, { kind, span }: ValueFact): boolean =>
+  innerKinds.has(kind) && span.start >= piece.span.start && span.end <= piece.span.end;
+
 /** Whom a reading is of: the stretch itself, the module, or the component that has the stretch. */
-export function ownerOf({ component, piece }: Place, value: number): 'inner' | 'module' | 'owner' {
-  const known = component.facts.values[value];
+export function ownerOf(place: Place, value: number): 'inner' | 'module' | 'owner' {
+  const known = place.component.facts.values[value];
   if (!known || known.kind === 'module') return 'module';
-  const isWithin = known.span.start >= piece.span.start && known.span.end <= piece.span.end;
-  return innerKinds.has(known.kind) && isWithin ? 'inner' : 'owner';
+  return isInner(place, known) ? 'inner' : 'owner';
+}
+
+/** How a list names its item and its position: `(a, at) in all`, `{#each all as a, at}`, `.map((a, at) =>`. */
+const itemNames = /^[^>]*?\sv-for="\(?([^")]*)\)?\s+(?:in|of)\s|^\{#each\s[^}]*?\sas\s+([^}(]*)|\(\(([^()]*)\)\s*=>/;
+
+/** The names that a stretch declares itself, in the order of the text. */
+export function innerNames({ component, source, piece, nodes }: Place): string[] {
+  const named = component.facts.values.filter((value) => isInner({ piece }, value)).map(({ name, span }) => ({ name, at: span.start }));
+  const items = nodes.slice(piece.index, piece.end).flatMap(({ node, span }) => {
+    const found = node.kind === 'repeat' ? itemNames.exec(source.text.slice(span.start, span.end)) : undefined;
+    const names = found?.slice(1).find((one) => one !== undefined);
+    return (names ?? '').split(',').map((name, at) => ({ name: name.trim(), at: span.start + at }));
+  });
+  const all = [...named, ...items].filter(({ name }) => /^[A-Za-z_$][\w$]*$/.test(name)).sort((a, b) => a.at - b.at);
+  return [...new Set(all.map((one) => one.name))];
 }
 
 /** A value that is read, called or changed in some code, and where. */
@@ -43,5 +60,16 @@ export function mentionsOf(facts: ComponentFacts, readings: readonly Reading[], 
   return [...readings, ...(run?.reads ?? []), ...(run?.invokes ?? []), ...raises, ...changes];
 }
 
-const folded = (text: string): string => text.replace(/\s+/g, ' ').trim();
-export const says = ({ source }: Place, { start, end }: Span): string => folded(source.text.slice(start, end));
+export const textAt = ({ source }: Place, { start, end }: Span): string => source.text.slice(start, end);
+
+const quoted = /(["'`])(?:\\[\s\S]|(?!\1)[^\\])*\1/;
+const ofCode = (pattern: string): RegExp => new RegExp(`${quoted.source}|${pattern}`, 'g');
+
+/** Code at a place in one line; texts in quotes stay as they are. */
+export function says(place: Place, span: Span): string {
+  const line = textAt(place, span).replace(ofCode('\\s+'), (found, quote?: string) => (quote === undefined ? ' ' : found));
+  const tidy = line.replace(ofCode('([([]) (?=\\S)|,? ([)\\]])'), (found, quote?: string, opens?: string, closes?: string) =>
+    quote === undefined ? (opens ?? closes ?? found) : found,
+  );
+  return tidy.trim();
+}

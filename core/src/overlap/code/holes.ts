@@ -1,9 +1,10 @@
 import type { TemplateNode } from '../../model/facts';
 import type { Component, Model } from '../../model/model';
 import type { Span } from '../../model/span';
+import { templateChildren } from '../../model/walk';
 import { type Alignment, alignPieces, type Difference } from './align';
 import { type Piece, type Pieces, piecesOf } from './pieces';
-import { closingAt, contentSpan, folded, renamed } from './text';
+import { closingAt, contentSpan, folded, isTag, renamed, tagEnd } from './text';
 
 export type HoleKind = 'text' | 'value' | 'class' | 'element' | 'handler' | 'presence' | 'condition' | 'order' | 'layer';
 
@@ -87,31 +88,38 @@ function correspondence(a: Pieces, b: Pieces, { pairs }: Alignment): Map<string,
 const blanked = (text: string, { start, end }: Span): string =>
   text.slice(0, start) + ' '.repeat(Math.max(0, end - start)) + text.slice(end);
 
-/** The elements that stand in some markup, below conditions and lists, but not within each other. */
+/** The elements that stand in some markup, below fragments, conditions, lists and places for content, but not within each other. */
 function elementsIn(nodes: readonly TemplateNode[]): Span[] {
   return nodes.flatMap((node): readonly Span[] => {
-    if (node.kind === 'element' || node.kind === 'use') return node.span.end > node.span.start ? [node.span] : [];
-    return node.kind === 'branch' || node.kind === 'repeat' ? elementsIn(node.children) : [];
+    if ((node.kind === 'element' && node.tag !== '') || node.kind === 'use') return node.span.end > node.span.start ? [node.span] : [];
+    return elementsIn(templateChildren(node));
   });
 }
 
-/** The constant texts between the children of an element: what is left when elements and expressions are taken out. */
+/** The constant texts between the children of an element: what is left when elements, other tags and expressions are taken out. */
 export function staticTexts(text: string, piece: Piece): Span[] {
   const content = contentSpan(text, piece.span);
   if (!content) return [];
   let left = text.slice(content.start, content.end);
-  const inner = piece.node.kind === 'element' || piece.node.kind === 'use' ? piece.node.children : [];
+  const inner = piece.node.kind === 'element' || piece.node.kind === 'use' ? templateChildren(piece.node) : [];
   for (const span of elementsIn(inner))
-    left = blanked(left, { start: Math.max(0, span.start - content.start), end: Math.min(left.length, span.end - content.start) });
+    if (span.start >= content.start && span.end <= content.end)
+      left = blanked(left, { start: span.start - content.start, end: span.end - content.start });
   left = left.replace(/<!--[\s\S]*?-->/g, (comment) => ' '.repeat(comment.length));
-  for (let at = left.indexOf('{'); at >= 0; at = left.indexOf('{', at)) {
-    const end = closingAt(left, at);
-    left = blanked(left, { start: at, end: end < 0 ? left.length : end + 1 });
+  for (let at = left.search(/[{<]/); at >= 0; at = nextOf(left, at + 1)) {
+    if (left[at] === '<' && !isTag(left, at)) continue;
+    const end = left[at] === '<' ? tagEnd(left, at) : closingAt(left, at);
+    left = blanked(left, { start: at, end: end < 0 ? left.length : Math.min(left.length, end + 1) });
   }
   return [...left.matchAll(/\S+(?:\s(?!\s)\S+|\s*\n\s*(?=\S)\S+)*/g)].map((match) => ({
     start: content.start + match.index,
     end: content.start + match.index + match[0].length,
   }));
+}
+
+function nextOf(text: string, from: number): number {
+  const found = text.slice(from).search(/[{<]/);
+  return found < 0 ? -1 : from + found;
 }
 
 /** Where two components differ, place by place, in the order of the first's text. */

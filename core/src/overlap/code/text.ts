@@ -24,10 +24,10 @@ export function closingAt(text: string, from: number): number {
   return -1;
 }
 
-/** What stands between the tags of an element; undefined for one that closes itself, or has no closing tag of its own. */
-export function contentSpan(text: string, element: Span): Span | undefined {
-  let at = element.start + 1;
-  for (let quote = ''; at < element.end; at++) {
+/** Where the tag that begins at `from` ends: the offset of its `>`, or `to` where it has none before that. */
+export function tagEnd(text: string, from: number, to = text.length): number {
+  let at = from + 1;
+  for (let quote = ''; at < to; at++) {
     const letter = text[at] ?? '';
     if (quote !== '') {
       if (letter === quote) quote = '';
@@ -35,6 +35,15 @@ export function contentSpan(text: string, element: Span): Span | undefined {
     else if (letter === '{') at = Math.max(at, closingAt(text, at));
     else if (letter === '>' && text[at - 1] !== '=') break;
   }
+  return at;
+}
+
+/** Whether a tag begins at an offset: a name follows, or it is one of a fragment. */
+export const isTag = (text: string, at: number): boolean => text[at] === '<' && /[A-Za-z/>]/.test(text[at + 1] ?? '');
+
+/** What stands between the tags of an element; undefined for one that closes itself, or has no closing tag of its own. */
+export function contentSpan(text: string, element: Span): Span | undefined {
+  const at = tagEnd(text, element.start, element.end);
   if (text[at] !== '>' || text[at - 1] === '/') return undefined;
   const end = text.lastIndexOf('</', element.end - 1);
   return end > at ? { start: at + 1, end } : undefined;
