@@ -28,16 +28,13 @@ function outletsOf(template: readonly TemplateNode[], slot: string): Extract<Tem
   return found;
 }
 
-const hasFallback = (template: readonly TemplateNode[], slot: string): boolean =>
-  outletsOf(template, slot).some((outlet) => outlet.fallback && outlet.fallback.length > 0);
-
 /** It hands on what it is given to a component's named place, where something else may stand in for it. */
 function isHandedOn({ model }: Check, component: Component, slot: string): boolean {
   return (model.usesBy.get(component.id) ?? []).some(({ node, target }) =>
     node.bindings.some(({ name, markup }) => {
       if (!name.startsWith('#') || !markup || outletsOf(markup, slot).length === 0) return false;
       const known = target.kind === 'component' ? model.components.get(target.id) : undefined;
-      return !known || hasFallback(known.facts.template, name);
+      return known?.facts.slots.some((one) => one.name === name && one.fallback) ?? true;
     }),
   );
 }
@@ -55,7 +52,8 @@ function idleIn(check: Check, component: Component): Found[] {
   const uses = allUses(check, component);
   if (!uses) return [];
   return slots.flatMap((slot): Found[] => {
-    if (outletsOf(facts.template, slot.name).length === 0 || hasFallback(facts.template, slot.name)) return [];
+    const outlets = outletsOf(facts.template, slot.name);
+    if (outlets.length === 0 || outlets.some((outlet) => outlet.fallback && outlet.fallback.length > 0)) return [];
     if (isHandedOn(check, component, slot.name)) return [];
     if (uses.some((known) => fills(known, slot.name))) return [];
     const at = locate(component.file, slot.span);
