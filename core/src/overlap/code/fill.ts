@@ -1,5 +1,6 @@
 import type { TemplateNode } from '../../model/facts';
 import type { Model } from '../../model/model';
+import type { Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 import type { NewProp } from './declare';
 import { type Hole, type Laid, nameOf } from './holes';
@@ -32,8 +33,8 @@ export type MergedProp = NewProp & {
 /** Names for props by their keys, where they are to be called otherwise than proposed. */
 export type MergeNames = Readonly<Record<string, string>>;
 
-/** A stretch of the first component's file and what comes in its place. */
-export type Put = { readonly start: number; readonly end: number; readonly text: string };
+/** A stretch of the first component's file and what comes in its place; `other`: what stands for it in the second's, where something does. */
+export type Put = { readonly start: number; readonly end: number; readonly text: string; readonly other?: Span };
 
 /** What is being put together while two components are made one. */
 export type Work = {
@@ -173,7 +174,7 @@ export function formHole(work: Work, [a, b]: readonly [number, number], forms: M
   const between =
     mine.parent >= 0 && (isBetweenTags(framework, laid.texts[0], first) || isExpression(laid.texts[0].slice(first.start, first.end)));
   const other = renamed(laid.texts[1].slice(second.start, second.end), laid.names);
-  work.puts.push({ ...first, text: either(framework, flag, other, laid.texts[0].slice(first.start, first.end), between) });
+  work.puts.push({ ...first, other: second, text: either(framework, flag, other, laid.texts[0].slice(first.start, first.end), between) });
 }
 
 /** A name for what a text says: by the element it stands in. */
@@ -186,7 +187,7 @@ export function propHole(work: Work, hole: Hole): void {
     // A text of script says its letters as they are.
     if (hole.texts.some((text) => /&#?\w+;/.test(text))) throw new CannotMerge(`A text in it names a letter: ${hole.texts.join(' or ')}.`);
     const name = newProp(work, 'text', textName(hole.about), quoted(hole.texts[0]), quoted(hole.texts[1]));
-    work.puts.push({ ...hole.a, text: shown(framework, name) });
+    work.puts.push({ ...hole.a, ...(hole.b ? { other: hole.b } : {}), text: shown(framework, name) });
   } else if ((hole.kind === 'class' || hole.kind === 'value') && hole.a) {
     const says = literalOf(framework, laid.texts[0].slice(hole.a.start, hole.a.end));
     const also = hole.b ? literalOf(framework, laid.texts[1].slice(hole.b.start, hole.b.end)) : 'undefined';
@@ -198,7 +199,7 @@ export function propHole(work: Work, hole: Hole): void {
       says,
       also,
     );
-    work.puts.push({ ...hole.a, text: bound(framework, about, name) });
+    work.puts.push({ ...hole.a, ...(hole.b ? { other: hole.b } : {}), text: bound(framework, about, name) });
   } else if (hole.kind === 'presence') presenceHole(work, hole);
 }
 
@@ -218,7 +219,12 @@ function presenceHole(work: Work, hole: Hole): void {
   const flag = newProp(work, 'presence', proposed, 'false', 'true');
   const unit = unitOf(framework, laid.texts[1], theirs);
   const at = placeFor(work, theirs);
-  work.puts.push({ start: at, end: at, text: only(framework, flag, renamed(laid.texts[1].slice(unit.start, unit.end), laid.names), true) });
+  work.puts.push({
+    start: at,
+    end: at,
+    other: unit,
+    text: only(framework, flag, renamed(laid.texts[1].slice(unit.start, unit.end), laid.names), true),
+  });
 }
 
 /** Where in the first a piece of the second belongs: behind what stands before it, or before what stands behind it. */

@@ -6,6 +6,7 @@ import { declareProps } from './declare';
 import { enclosingPair, formHole, isForm, type MergedProp, type MergeNames, propHole, type Put, scriptHole, type Work } from './fill';
 import { type Hole, layBeside } from './holes';
 import { importEdits, sameMeaning } from './imports';
+import { refuseHidden } from './rest';
 import { compareScripts } from './script';
 import { isPropSlot, slotGiven, slotHole, swapsOf } from './slots';
 import { CannotMerge, giving } from './written';
@@ -157,6 +158,7 @@ function merge(
     if (swap) slotHole(work, swap);
     else if (!isInSwap(hole) && !isForm(work, hole)) propHole(work, hole);
   }
+  refuseHidden(work);
   for (const hole of scripts.holes) scriptHole(work, hole);
   const declared = declareProps(
     texts[0],

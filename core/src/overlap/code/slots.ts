@@ -103,7 +103,11 @@ export function slotHole(work: Work, { a, b }: Swap): void {
   work.props.push({ ...(work.props.pop() as MergedProp), type });
   const unit = unitOf(framework, laid.texts[0], a);
   const own = laid.texts[0].slice(unit.start, unit.end);
-  work.puts.push({ ...unit, text: placed(work, name, own, isBetweenTags(framework, laid.texts[0], unit)) });
+  work.puts.push({
+    ...unit,
+    other: unitOf(framework, laid.texts[1], b),
+    text: placed(work, name, own, isBetweenTags(framework, laid.texts[0], unit)),
+  });
 }
 
 function placed(work: Work, name: string, own: string, between: boolean): string {

@@ -63,6 +63,8 @@ class Spacing {
         edge = /^\{[#:/@]/.test(this.text.slice(this.at, this.at + 2)) ? 'block' : 'other';
         this.take();
         this.script('}');
+        // A comment is all that stood in it.
+        if (this.framework === 'react' && this.made.endsWith('{}')) this.made = this.made.slice(0, -2);
       } else if (this.letter !== '') {
         edge = 'other';
         this.take();
@@ -85,20 +87,29 @@ class Spacing {
     const closes = this.text[this.at + 1] === '/';
     const name = /^<\/?([\w.:§-]*)/.exec(this.text.slice(this.at))?.[1] ?? '';
     this.take(name.length + (closes ? 2 : 1));
-    while (this.at < this.text.length) {
+    const attributes: string[] = [];
+    for (;;) {
       this.space();
-      if (this.letter === '>') {
-        this.take();
-        return closes ? 'close' : isVoid.test(name) ? 'both' : 'open';
+      const isEmpty = /^(?:>\s*<\/([\w.:§-]*)\s*>)/.exec(this.text.slice(this.at, this.at + name.length + 20));
+      const end = this.text.startsWith('/>', this.at) ? '/>' : this.letter === '>' ? '>' : '';
+      if (end !== '' || this.at >= this.text.length) {
+        this.made += this.inOrder(attributes).join('');
+        // An element with nothing in it may be closed either way.
+        const whole = !closes && isEmpty?.[1] === name ? isEmpty[0] : end;
+        this.at += whole.length;
+        this.made += whole === end ? end : '/>';
+        return closes ? 'close' : end === '/>' || whole !== end || isVoid.test(name) ? 'both' : 'open';
       }
-      if (this.text.startsWith('/>', this.at)) {
-        this.take(2);
-        return 'both';
-      }
-      this.made += ' ';
+      const before = this.made;
       this.attribute();
+      attributes.push(` ${this.made.slice(before.length)}`);
+      this.made = before;
     }
-    return 'both';
+  }
+
+  /** Attributes say the same in any order, unless one is of several names: then the later wins. */
+  private inOrder(attributes: readonly string[]): readonly string[] {
+    return attributes.some((one) => /^ (?:\{|v-bind=|v-on=|v-model)/.test(one)) ? attributes : [...attributes].sort();
   }
 
   private attribute(): void {
@@ -138,6 +149,11 @@ class Spacing {
   private script(closing: string): void {
     for (let depth = 0; this.at < this.text.length;) {
       const run = this.space();
+      const comment = /^(?:\/\*[\s\S]*?\*\/|\/\/.*)/.exec(this.text.slice(this.at));
+      if (comment) {
+        this.at += comment[0].length;
+        continue;
+      }
       const [before, after] = [this.made.at(-1) ?? '', this.letter];
       if (run !== '' && ((isWord(before) && isWord(after)) || (before === after && /[+-]/.test(before)))) this.made += ' ';
       if (depth === 0 && after === closing) {
