@@ -85,8 +85,11 @@ function correspondence(a: Pieces, b: Pieces, { pairs }: Alignment): Map<string,
   return names;
 }
 
+/** Stands for what is no text, so that the texts before and after it are two. */
+const gone = '\0';
+
 const blanked = (text: string, { start, end }: Span): string =>
-  text.slice(0, start) + ' '.repeat(Math.max(0, end - start)) + text.slice(end);
+  text.slice(0, start) + gone.repeat(Math.max(0, end - start)) + text.slice(end);
 
 /** The elements that stand in some markup, below fragments, conditions, lists and places for content, but not within each other. */
 function elementsIn(nodes: readonly TemplateNode[]): Span[] {
@@ -105,13 +108,13 @@ export function staticTexts(text: string, piece: Piece): Span[] {
   for (const span of elementsIn(inner))
     if (span.start >= content.start && span.end <= content.end)
       left = blanked(left, { start: span.start - content.start, end: span.end - content.start });
-  left = left.replace(/<!--[\s\S]*?-->/g, (comment) => ' '.repeat(comment.length));
+  left = left.replace(/<!--[\s\S]*?-->/g, (comment) => gone.repeat(comment.length));
   for (let at = left.search(/[{<]/); at >= 0; at = nextOf(left, at + 1)) {
     if (left[at] === '<' && !isTag(left, at)) continue;
     const end = left[at] === '<' ? tagEnd(left, at) : closingAt(left, at);
     left = blanked(left, { start: at, end: end < 0 ? left.length : Math.min(left.length, end + 1) });
   }
-  return [...left.matchAll(/\S+(?:\s(?!\s)\S+|\s*\n\s*(?=\S)\S+)*/g)].map((match) => ({
+  return [...left.matchAll(/[^\s\0]+(?:\s(?!\s)[^\s\0]+|\s*\n\s*(?=[^\s\0])[^\s\0]+)*/g)].map((match) => ({
     start: content.start + match.index,
     end: content.start + match.index + match[0].length,
   }));

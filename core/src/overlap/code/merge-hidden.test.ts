@@ -58,6 +58,8 @@ const tables: Readonly<Record<'react' | 'vue' | 'svelte', Table>> = {
       ['a text in a template', '<s>{`near ${label}`}</s>', '<s>{`far ${label}`}</s>'],
       ['a number in code', '<s>{label.length + 1}</s>', '<s>{label.length + 2}</s>'],
       ['an operator', "<s>{label === 'x' ? <em>a</em> : null}</s>", "<s>{label !== 'x' ? <em>a</em> : null}</s>"],
+      ['texts around an element, over several lines', '<s>near\n<em>a</em>\nhere</s>', '<s>far\n<em>a</em>\nhere</s>'],
+      ['a text more', '<s>near\n<em>a</em>\nhere</s>', '<s>near\n<em>a</em>\nhere\n<em>b</em>\nnow</s>'],
       ['a blank', '<s>a {label}</s>', '<s>a{label}</s>'],
       ['a text in markup that a list makes', '{[1, 2].map((one) => <s key={one}>near</s>)}', '{[1, 2].map((one) => <s key={one}>far</s>)}'],
       ['what a list is made of', '{[1, 2].map((one) => <s key={one}>a</s>)}', '{[1, 3, 4].map((one) => <s key={one}>a</s>)}'],
@@ -79,6 +81,7 @@ const tables: Readonly<Record<'react' | 'vue' | 'svelte', Table>> = {
         '<Frame><template #head><s>a</s></template></Frame>',
         '<Frame><template #foot><s>a</s></template></Frame>',
       ],
+      ['texts around an element, over several lines', '<s>near\n<em>a</em>\nhere</s>', '<s>far\n<em>a</em>\nhere</s>'],
       ['a text for a place', '<Frame><template #head>near</template></Frame>', '<Frame><template #head>far</template></Frame>'],
       ['hidden or not', '<s v-show="label === \'x\'">a</s>', '<s v-show="label === \'y\'">a</s>'],
       ['a text in a template element', '<template v-if="label">near</template>', '<template v-if="label">far</template>'],
@@ -101,6 +104,7 @@ const tables: Readonly<Record<'react' | 'vue' | 'svelte', Table>> = {
   svelte: {
     seen: [
       ['shown as text or as markup', '<s>{label}</s>', '<s>{@html label}</s>'],
+      ['texts around an element, over several lines', '<s>near\n<em>a</em>\nhere</s>', '<s>far\n<em>a</em>\nhere</s>'],
       ['a text beside a block', '{#if label}near{/if}', '{#if label}far{/if}'],
       ['the other branch', '{#if !label}<s>a</s>{:else}near{/if}', '{#if !label}<s>a</s>{:else}far{/if}'],
       ['a class by a condition', "<s class:on={label === 'x'}>a</s>", "<s class:on={label === 'y'}>a</s>"],
