@@ -35,10 +35,21 @@ const isCallOf = (node: t.Node | null | undefined, names: readonly string[]): no
 
 /** How a component takes its props. Throws where it has a form that is not followed. */
 export function takenProps(source: Source, component: Component): Taken {
+  const taken = takenBy(source, component);
+  if (taken) return taken;
+  throw new CannotWrite(
+    component.framework === 'react'
+      ? `${component.name} is no plain function.`
+      : `${component.name} declares its props in a form that is not followed.`,
+  );
+}
+
+/** How a component takes its props; undefined where it takes none in a form that is followed. */
+export function takenBy(source: Source, component: Component): Taken | undefined {
   if (component.framework === 'react') {
     const run = functionOf(source, component);
     const param = parameterOf(run?.params[0]);
-    if (!run) throw new CannotWrite(`${component.name} is no plain function.`);
+    if (!run) return undefined;
     if (param?.type === 'ObjectPattern') return { run, pattern: param };
     return param?.type === 'Identifier' ? { run, all: param.name } : { run };
   }
@@ -55,7 +66,7 @@ export function takenProps(source: Source, component: Component): Taken {
           ...(id.type === 'ObjectPattern' ? { pattern: id } : id.type === 'Identifier' ? { all: id.name } : {}),
         };
   }
-  throw new CannotWrite(`${component.name} declares its props in a form that is not followed.`);
+  return undefined;
 }
 
 type Member = t.TSPropertySignature | t.TSMethodSignature | t.TSCallSignatureDeclaration;

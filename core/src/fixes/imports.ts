@@ -1,9 +1,9 @@
 import type * as t from '@babel/types';
-import { byAlias, pathBetween, resolve } from '../overlap';
 import type { FilePath } from '../model/span';
 import { applyEdits } from './patch';
 import { memberSpan, statementSpan } from './lists';
-import type { Rewrite } from './rewrite';
+import { CannotWrite, type Rewrite } from './rewrite';
+import { byAlias, pathBetween, resolve } from './ways';
 import { endOf, indentAt, type Source, startOf, written } from './source';
 
 const importsOf = ({ program }: Source): t.ImportDeclaration[] =>
@@ -125,6 +125,19 @@ export function bringImports(
     .map((one) => one.local);
   if (own.length === 0) return brought;
   return [...brought, { names: own, line: `import { ${own.join(', ')} } from '${pathBetween(to, source.file)}';` }];
+}
+
+/** Asks for a name to be imported that another file imports. */
+export function putImport(rewrite: Rewrite, from: Source, to: Source, name: string): void {
+  for (const { source, specifiers } of importsOf(from))
+    for (const one of specifiers) {
+      if (one.local.name !== name) continue;
+      if (one.type === 'ImportNamespaceSpecifier') throw new CannotWrite(`${name} is imported as a whole.`);
+      const way = source.value.startsWith('.')
+        ? pathBetween(to.file, resolve(from.file.split('/').slice(0, -1), source.value))
+        : source.value;
+      rewrite.need(to, one.type === 'ImportDefaultSpecifier' ? `default ${name}` : written(from, one), way);
+    }
 }
 
 /** Takes imports away whose names stood in a file and stand there no more, after all other changes of it. */

@@ -1,2 +1,3 @@
+export { type Merged, type MergedProp, type MergeNames, mergeTwins } from './merge';
 export { applyEdits, patchOf } from './patch';
 export { isProposed, type Proposal, propose } from './propose';

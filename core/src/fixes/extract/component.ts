@@ -1,6 +1,8 @@
-import { type Framework, giving, unspaced } from '../../overlap';
+import type { Framework } from '../../model/facts';
+import { unspaced } from '../../overlap';
 import { CannotWrite } from '../rewrite';
 import { indentAt } from '../source';
+import { giving } from '../written';
 import type { Passage } from './passages';
 import { type Hole, innerNames, type Place } from './places';
 

@@ -1,6 +1,7 @@
 import type { Span } from '../../model/span';
-import { type Framework, type Piece, withBraces } from '../../overlap';
+import { type Piece, withBraces } from '../../overlap';
 import { CannotWrite } from '../rewrite';
+import type { Framework } from '../../model/facts';
 import { Holes } from './holes';
 import type { Hole, Place } from './places';
 

@@ -1,7 +1,9 @@
+import type { Framework } from '../../model/facts';
 import type { Binding, SpreadFact } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { bound, folded, type Framework, literalOf, pascal, type Piece, quoted, shown, staticTexts } from '../../overlap';
+import { folded, type Piece, staticTexts } from '../../overlap';
 import { CannotWrite } from '../rewrite';
+import { bound, literalOf, pascal, quoted, shown } from '../written';
 import { camel, commonName, lastName } from './names';
 import { type Hole, type Mention, mentionsOf, ownerOf, type Place, says, textAt } from './places';
 

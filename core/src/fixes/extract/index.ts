@@ -1,10 +1,12 @@
 import type { FilePath } from '../../model/span';
-import { type Framework, piecesOf, type Repeated, sameMeaning } from '../../overlap';
+import { piecesOf, type Repeated } from '../../overlap';
 import { readFile } from '../../read';
 import { freeNames } from '../free-names';
 import { bringImports, dropUnusedImports, wayTo, writeImports } from '../imports';
 import { CannotWrite, type Rewrite } from '../rewrite';
 import { indentAt, sourceOf, startsLine } from '../source';
+import { sameMeaning } from '../ways';
+import type { Framework } from '../../model/facts';
 import { componentText, refuseOther, unique, useText } from './component';
 import { gather } from './gather';
 import { nameHoles, passagesOf, slotHoles } from './passages';

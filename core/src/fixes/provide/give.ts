@@ -1,11 +1,11 @@
 import type { Binding } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component } from '../../model/model';
-import { literalOf } from '../../overlap';
 import { takenProps } from '../contract';
 import { bindingSpan, keySpan, statementSpan } from '../lists';
 import { CannotWrite } from '../rewrite';
 import { indentAt, type Source, startOf, startsLine } from '../source';
+import { literalOf } from '../written';
 import { type Chain, componentOf, type Giving, nodesAbove, topicOf, usesOf } from './chain';
 
 /** What a use gives, as code of its framework's script. */

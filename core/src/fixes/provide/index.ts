@@ -1,11 +1,11 @@
 import type { Binding } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
-import { pascal } from '../../overlap';
 import type { Link, Step } from '../../rules';
 import { dropEvent, dropProp } from '../contract';
 import { dropUnusedImports, putAfterImports, wayTo, writeImports } from '../imports';
 import { bindingSpan } from '../lists';
 import { CannotWrite, type Rewrite } from '../rewrite';
+import { pascal } from '../written';
 import { type Chain, componentOf, type Giving, givesFunction, givings, keyOf, nodesAbove, topicOf, usesOf } from './chain';
 import { provideAround, provideFromScript } from './give';
 import { freeName, inject, take } from './take';

@@ -1,10 +1,10 @@
 import type { Component } from '../../model/model';
-import { pascal } from '../../overlap';
 import type { Step } from '../../rules';
 import { dropEvent, dropProp, memberReads, type PropText, takenProps } from '../contract';
 import { putAfterImports } from '../imports';
 import { statementSpan } from '../lists';
 import { CannotWrite, type Rewrite } from '../rewrite';
+import { pascal } from '../written';
 import { endOf, everyNode, indentAt, type Source, startOf, startsLine } from '../source';
 import { type Chain, topicOf } from './chain';
 

@@ -1,4 +1,4 @@
-import type { Framework } from './written';
+import type { Framework } from '../../model/facts';
 
 /** Elements that have no closing tag. */
 const isVoid = /^(?:area|base|br|col|embed|hr|img|input|link|meta|source|track|wbr)$/;

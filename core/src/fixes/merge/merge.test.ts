@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, test } from 'vitest';
-import { patchOf, applyEdits } from '../../fixes';
+import { patchOf, applyEdits } from '..';
 import { loadCompilers } from '../../read';
 import { analyseFiles, type Files } from '../../testing/project';
 import { rendered } from '../../testing/render';
-import { mergeTwins, type MergeNames } from './merge';
+import { mergeTwins, type MergeNames } from '.';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 

@@ -1,10 +1,9 @@
 import type { TemplateNode } from '../../model/facts';
 import type { Span } from '../../model/span';
+import { folded, type Piece, type Pieces, renamed, unspaced } from '../../overlap';
+import { CannotWrite } from '../rewrite';
+import type { Framework } from '../../model/facts';
 import type { Work } from './fill';
-import type { Piece, Pieces } from './pieces';
-import { unspaced } from './spacing';
-import { folded, renamed } from './text';
-import { CannotMerge, type Framework } from './written';
 
 /** A stretch of a text and what is to be read in its place. */
 type Instead = Span & { readonly text: string };
@@ -71,6 +70,6 @@ export function refuseHidden(work: Work): void {
     renamed(without(filled(other, span, [...theirs, ...(isReact ? others : [])])), laid.names),
   );
   const [left, right] = [first, second].map((all) => all.map((one) => unspaced(framework, one)).join('\n'));
-  if (left !== right) throw new CannotMerge('They differ in something that no prop can say.');
-  if (!isReact && stylesOf(text) !== stylesOf(other)) throw new CannotMerge('Their styles differ.');
+  if (left !== right) throw new CannotWrite('They differ in something that no prop can say.');
+  if (!isReact && stylesOf(text) !== stylesOf(other)) throw new CannotWrite('Their styles differ.');
 }

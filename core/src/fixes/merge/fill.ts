@@ -1,27 +1,14 @@
+import type { Framework } from '../../model/facts';
 import type { TemplateNode } from '../../model/facts';
 import type { Model } from '../../model/model';
 import type { Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
+import { contentSpan, type Hole, type Laid, nameOf, type Piece, renamed } from '../../overlap';
+import { CannotWrite } from '../rewrite';
+import { bound, literalOf, pascal, quoted, shown } from '../written';
 import type { NewProp } from './declare';
-import { type Hole, type Laid, nameOf } from './holes';
-import type { Piece } from './pieces';
 import type { ScriptHole } from './script';
-import { contentSpan, renamed } from './text';
-import {
-  bound,
-  CannotMerge,
-  either,
-  type Framework,
-  isBetweenTags,
-  isExpression,
-  literalOf,
-  only,
-  pascal,
-  quoted,
-  shown,
-  typeOf,
-  unitOf,
-} from './written';
+import { either, isBetweenTags, isExpression, only, typeOf, unitOf } from './unit';
 
 /** A prop of the merged component that stands for what differs; `key` names it whatever it is called. */
 export type MergedProp = NewProp & {
@@ -62,7 +49,7 @@ export function newProp(work: Work, kind: MergedProp['kind'], proposed: string, 
   return name;
 }
 
-/** Everything that a stretch of the second's markup reads must be there in the first. Throws `CannotMerge` where it is not. */
+/** Everything that a stretch of the second's markup reads must be there in the first. Throws `CannotWrite` where it is not. */
 function bringAlong(work: Work, root: Piece): void {
   const { b, a, names } = work.laid;
   const values = b.component.facts.values;
@@ -70,7 +57,7 @@ function bringAlong(work: Work, root: Piece): void {
     const mine = work.model.named(a.component.file, name);
     const theirs = work.model.named(b.component.file, name);
     if (JSON.stringify(mine) === JSON.stringify(theirs)) return;
-    if (mine.kind !== 'unknown') throw new CannotMerge(`${name} means one thing here and another there.`);
+    if (mine.kind !== 'unknown') throw new CannotWrite(`${name} means one thing here and another there.`);
     work.imports.add(name);
   };
   const check = (value: number): void => {
@@ -79,7 +66,7 @@ function bringAlong(work: Work, root: Piece): void {
     if (known.kind === 'module') need(known.source?.split('.')[0] ?? known.name);
     else if (!names.has(known.name)) {
       if (known.kind !== 'prop')
-        throw new CannotMerge(`${known.name} of ${b.component.name} has nothing that stands for it in ${a.component.name}.`);
+        throw new CannotWrite(`${known.name} of ${b.component.name} has nothing that stands for it in ${a.component.name}.`);
       work.taken.add(known.name);
       work.props.push({ key: `prop-${known.name}`, kind: 'value', name: known.name, fallback: 'undefined', given: '', type: 'unknown' });
       (names as Map<string, string>).set(known.name, known.name);
@@ -113,7 +100,7 @@ export function enclosingPair(laid: Laid, [a, b]: Hole['around']): readonly [num
   }
   const [root, other] = [laid.a.roots, laid.b.roots];
   if (root.length === 1 && other.length === 1) return [root[0] ?? -1, other[0] ?? -1];
-  throw new CannotMerge('They differ in what stands outermost, and there are several parts of it.');
+  throw new CannotWrite('They differ in what stands outermost, and there are several parts of it.');
 }
 
 function isWithin({ b }: Laid, outer: number, at: number): boolean {
@@ -137,7 +124,7 @@ function canInsert(work: Work, hole: Hole): boolean {
   try {
     unitOf(framework, text, piece);
   } catch (error) {
-    if (error instanceof CannotMerge) return false;
+    if (error instanceof CannotWrite) return false;
     throw error;
   }
   if (hole.a) return piece.parent >= 0;
@@ -165,7 +152,7 @@ function ownWord(first: string, second: string): string {
 export function formHole(work: Work, [a, b]: readonly [number, number], forms: Map<number, string>): void {
   const { laid, framework } = work;
   const [mine, theirs] = [laid.a.nodes[a], laid.b.nodes[b]];
-  if (!mine || !theirs) throw new CannotMerge('They differ as a whole.');
+  if (!mine || !theirs) throw new CannotWrite('They differ as a whole.');
   bringAlong(work, theirs);
   const known = [...forms.values()][0];
   const flag = known ?? newProp(work, 'form', `is${ownWord(laid.a.component.name, laid.b.component.name)}`, 'false', 'true');
@@ -185,7 +172,7 @@ export function propHole(work: Work, hole: Hole): void {
   const { laid, framework } = work;
   if (hole.kind === 'text' && hole.a && hole.texts) {
     // A text of script says its letters as they are.
-    if (hole.texts.some((text) => /&#?\w+;/.test(text))) throw new CannotMerge(`A text in it names a letter: ${hole.texts.join(' or ')}.`);
+    if (hole.texts.some((text) => /&#?\w+;/.test(text))) throw new CannotWrite(`A text in it names a letter: ${hole.texts.join(' or ')}.`);
     const name = newProp(work, 'text', textName(hole.about), quoted(hole.texts[0]), quoted(hole.texts[1]));
     work.puts.push({ ...hole.a, ...(hole.b ? { other: hole.b } : {}), text: shown(framework, name) });
   } else if ((hole.kind === 'class' || hole.kind === 'value') && hole.a) {
@@ -245,7 +232,7 @@ function placeFor({ laid, framework }: Work, theirs: Piece): number {
   }
   const into = partner(theirs.parent);
   const content = into && contentSpan(laid.texts[0], into.span);
-  if (!content) throw new CannotMerge(`There is no place for ${nameOf(theirs)}.`);
+  if (!content) throw new CannotWrite(`There is no place for ${nameOf(theirs)}.`);
   return content.start;
 }
 
@@ -256,7 +243,7 @@ const plainQuoted = (token: string): string => (/^"[^"'\\]*"$/.test(token) ? `'$
 function readProp({ framework, laid }: Work, name: string): string {
   if (framework !== 'vue') return name;
   const taken = /(?:const|let)\s+(?:(\w+)|\{[^{}]*\})\s*=\s*(?:withDefaults\(\s*)?defineProps/.exec(laid.texts[0]);
-  if (!taken) throw new CannotMerge(`${laid.a.component.name} has no name for its props in script, where one would be read.`);
+  if (!taken) throw new CannotWrite(`${laid.a.component.name} has no name for its props in script, where one would be read.`);
   return taken[1] === undefined ? name : `${taken[1]}.${name}`;
 }
 

@@ -1,11 +1,10 @@
 import type { TemplateNode } from '../../model/facts';
 import { walkTemplate } from '../../model/walk';
+import { contentSpan, type Hole, type Laid, nameOf, type Piece } from '../../overlap';
+import type { Framework } from '../../model/facts';
 import type { NewProp } from './declare';
 import { type MergedProp, newProp, type Work } from './fill';
-import { type Hole, type Laid, nameOf } from './holes';
-import type { Piece } from './pieces';
-import { contentSpan } from './text';
-import { type Framework, isBetweenTags, unitOf } from './written';
+import { isBetweenTags, unitOf } from './unit';
 
 /** One piece in the first and another one in its place in the second. */
 export type Swap = { readonly a: Piece; readonly b: Piece; readonly holes: readonly Hole[] };

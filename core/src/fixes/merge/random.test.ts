@@ -1,10 +1,10 @@
 import { beforeAll, describe, expect, test } from 'vitest';
-import { applyEdits } from '../../fixes';
+import { applyEdits } from '..';
 import { loadCompilers } from '../../read';
 import { analyseFiles, type Files } from '../../testing/project';
 import { seeded } from '../../testing/random';
 import { rendered } from '../../testing/render';
-import { mergeTwins } from './merge';
+import { mergeTwins } from '.';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 

@@ -1,46 +1,8 @@
-import type { Component } from '../../model/model';
+import type { Framework } from '../../model/facts';
 import type { Span } from '../../model/span';
+import { closingAt, type Piece, withBraces } from '../../overlap';
+import { CannotWrite } from '../rewrite';
 import type { NewProp } from './declare';
-import type { Piece } from './pieces';
-import { closingAt, withBraces } from './text';
-
-export type Framework = Component['framework'];
-
-/** What differs cannot be written with certainty; the message says why. */
-export class CannotMerge extends Error {}
-
-export const pascal = (text: string): string =>
-  text.replace(/(?:^|[^A-Za-z0-9]+)([A-Za-z0-9])/g, (_, letter: string) => letter.toUpperCase()).replace(/[^A-Za-z0-9]/g, '');
-
-/** An expression in markup: `{x}`, `{{ x }}`. */
-export const shown = (framework: Framework, code: string): string => (framework === 'vue' ? `{{ ${code} }}` : `{${code}}`);
-
-/** An attribute with an expression: `tone={x}`, `:tone="x"`. */
-export const bound = (framework: Framework, name: string, code: string): string =>
-  framework === 'vue' ? `:${name.replace(/^:/, '')}="${code}"` : `${name}={${code}}`;
-
-export const quoted = (text: string): string =>
-  `'${text
-    .replace(/\\/g, '\\\\')
-    .replace(/'/g, "\\'")
-    .replace(/\s*\n\s*/g, ' ')}'`;
-
-/** What an attribute says, as code: `"a"` → `'a'`, `{3}` → `3`, nothing → `true`. */
-export function literalOf(framework: Framework, binding: string): string {
-  const value = /^[^=]+=\s*([\s\S]*)$/.exec(binding)?.[1];
-  if (value === undefined) return 'true';
-  if (value.startsWith('{')) return value.slice(1, -1).trim();
-  const inner = /^(["'])([\s\S]*)\1$/.exec(value)?.[2] ?? value;
-  return framework === 'vue' && /^(?::|v-bind:)/.test(binding) ? inner : quoted(inner);
-}
-
-/** An attribute that gives a literal, in the shortest form the framework has. */
-export function giving(framework: Framework, name: string, code: string): string {
-  const text = /^'([^'"\\{}<>]*)'$/.exec(code)?.[1];
-  if (text !== undefined) return ` ${name}="${text}"`;
-  if (code === 'true') return ` ${name}`;
-  return ` ${bound(framework, name, code.replace(/"/g, "'"))}`;
-}
 
 export const typeOf = (code: string): NewProp['type'] =>
   code.startsWith("'") ? 'string' : /^-?\d/.test(code) ? 'number' : /^(?:true|false)$/.test(code) ? 'boolean' : 'unknown';
@@ -74,7 +36,7 @@ export function unitOf(framework: Framework, text: string, piece: Piece): Span {
     const [only, ...more] = inner;
     // A directive stands on the element that it is about; a block stands around what it is about.
     if (framework === 'vue' && inner.length > 0) {
-      if (!only || more.length > 0 || only.span.end < piece.span.end) throw new CannotMerge('A condition around several parts differs.');
+      if (!only || more.length > 0 || only.span.end < piece.span.end) throw new CannotWrite('A condition around several parts differs.');
       return only.span;
     }
     return inner.length > 0 ? blockSpan(text, piece.span) : withBraces(text, piece.span);
@@ -89,13 +51,13 @@ function blockSpan(text: string, span: Span): Span {
   const start = text.lastIndexOf('{#', span.start);
   const kind = /^\{#(\w+)/.exec(text.slice(start))?.[1];
   if (start < 0 || kind === undefined || /[}>]/.test(text.slice(start + 2, span.start)))
-    throw new CannotMerge('Only one way of a condition differs.');
+    throw new CannotWrite('Only one way of a condition differs.');
   let depth = 0;
   for (const match of text.slice(start).matchAll(new RegExp(`\\{([#/])${kind}\\b[^}]*\\}`, 'g'))) {
     depth += match[1] === '#' ? 1 : -1;
     if (depth === 0) return { start, end: start + match.index + match[0].length };
   }
-  throw new CannotMerge('A block is not closed.');
+  throw new CannotWrite('A block is not closed.');
 }
 
 export const isExpression = (unit: string): boolean => unit.startsWith('{') && unit.endsWith('}');

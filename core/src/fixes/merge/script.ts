@@ -1,6 +1,6 @@
 import type { Component } from '../../model/model';
 import type { Span } from '../../model/span';
-import { closingAt } from './text';
+import { closingAt } from '../../overlap';
 
 const blank = (text: string): string => text.replace(/[^\n]/g, ' ');
 const cut = (text: string, start: number, end: number): string => text.slice(0, start) + blank(text.slice(start, end)) + text.slice(end);

@@ -1,0 +1,37 @@
+import type { Framework } from '../model/facts';
+
+export const pascal = (text: string): string =>
+  text.replace(/(?:^|[^A-Za-z0-9]+)([A-Za-z0-9])/g, (_, letter: string) => letter.toUpperCase()).replace(/[^A-Za-z0-9]/g, '');
+
+/** An expression in markup: `{x}`, `{{ x }}`. */
+export const shown = (framework: Framework, code: string): string => (framework === 'vue' ? `{{ ${code} }}` : `{${code}}`);
+
+/** An attribute with an expression: `tone={x}`, `:tone="x"`. */
+export const bound = (framework: Framework, name: string, code: string): string =>
+  framework === 'vue' ? `:${name.replace(/^:/, '')}="${code}"` : `${name}={${code}}`;
+
+export const quoted = (text: string): string =>
+  `'${text
+    .replace(/\\/g, '\\\\')
+    .replace(/'/g, "\\'")
+    .replace(/\s*\n\s*/g, ' ')}'`;
+
+/** What an attribute says, as code: `"a"` → `'a'`, `{3}` → `3`, nothing → `true`. */
+export function literalOf(framework: Framework, binding: string): string {
+  const value = /^[^=]+=\s*([\s\S]*)$/.exec(binding)?.[1];
+  if (value === undefined) return 'true';
+  if (value.startsWith('{')) return value.slice(1, -1).trim();
+  const inner = /^(["'])([\s\S]*)\1$/.exec(value)?.[2] ?? value;
+  return framework === 'vue' && /^(?::|v-bind:)/.test(binding) ? inner : quoted(inner);
+}
+
+/** Code that can stand between double quotes. */
+const inQuotes = (code: string): string => code.replace(/"/g, code.includes("'") ? '&quot;' : "'");
+
+/** An attribute that gives a literal, in the shortest form the framework has. */
+export function giving(framework: Framework, name: string, code: string): string {
+  const text = /^'([^'"\\{}<>]*)'$/.exec(code)?.[1];
+  if (text !== undefined) return ` ${name}="${text}"`;
+  if (code === 'true') return ` ${name}`;
+  return ` ${bound(framework, name, framework === 'vue' ? inQuotes(code) : code)}`;
+}
