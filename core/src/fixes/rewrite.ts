@@ -81,6 +81,13 @@ export class Rewrite {
     }
   }
 
+  /** The edits that something makes. */
+  recorded(run: () => void): readonly TextEdit[] {
+    const from = new Set(this.made);
+    run();
+    return this.made.filter((edit) => !from.has(edit));
+  }
+
   editsOf(file: FilePath): readonly TextEdit[] {
     return this.made.filter((edit) => edit.file === file);
   }

@@ -11,3 +11,4 @@ export { type Overlap, type OverlapKeep, surveyOverlap } from './code/survey';
 export { type Laid, layBeside, nameOf, staticTexts } from './code/holes';
 export { unspaced } from './code/spacing';
 export { closingAt, contentSpan, folded, renamed, withBraces } from './code/text';
+export { isInSwap, type Swap, swapsOf } from './code/swaps';

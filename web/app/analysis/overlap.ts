@@ -72,7 +72,7 @@ export function comparedIn(
     merged: { name: merged.name, text: merged.text, props: merged.props, uses: merged.uses },
     patch,
     usesPatch: patchOf(
-      merged.edits.filter((edit) => !own.has(edit.file)),
+      merged.edits.filter((edit) => !own.has(edit.file) || merged.useEdits.includes(edit)),
       textOf,
     ),
     saved: lineCount(patch, '-') - lineCount(patch, '+'),

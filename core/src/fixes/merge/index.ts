@@ -1,8 +1,8 @@
 import type { TextEdit } from '../../model/finding';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model, Use } from '../../model/model';
-import type { FilePath, Span } from '../../model/span';
-import { type Hole, layBeside } from '../../overlap';
+import type { FilePath } from '../../model/span';
+import { type Hole, isInSwap, layBeside, swapsOf } from '../../overlap';
 import { dropUnusedImports, putImport, wayTo, writeImports } from '../imports';
 import { statementSpan } from '../lists';
 import { applyEdits } from '../patch';
@@ -14,7 +14,7 @@ import { declareProps } from './declare';
 import { enclosingPair, formHole, isForm, type MergedProp, type MergeNames, propHole, scriptHole, type Work } from './fill';
 import { refuseHidden } from './rest';
 import { compareScripts } from './script';
-import { isPropSlot, slotGiven, slotHole, swapsOf } from './slots';
+import { isPropSlot, slotGiven, slotHole } from './slots';
 
 export type { MergedProp, MergeNames } from './fill';
 
@@ -25,6 +25,8 @@ export type Merged = {
   readonly props: readonly MergedProp[];
   /** All changes: of the component that stays, of each use, and the other one taken away. */
   readonly edits: readonly TextEdit[];
+  /** Those of them that rewrite uses, without imports. */
+  readonly useEdits: readonly TextEdit[];
   readonly uses: number;
 };
 
@@ -80,9 +82,6 @@ function tagIn(rewrite: Rewrite, component: Component, file: FilePath): string {
   rewrite.need(source, isDefault(model, component) ? `default ${component.name}` : component.name, wayTo(source, rewrite, component.file));
   return component.name;
 }
-
-const isWithinSpan = (inner: Span | undefined, outer: Span): boolean =>
-  inner !== undefined && inner.start >= outer.start && inner.end <= outer.end;
 
 /** A component's own text as some edits make it, from the line on of whatever is changed before it: the type of its props. */
 function textAfter({ text }: Source, { facts }: Component, edits: readonly TextEdit[]): string {
@@ -140,13 +139,10 @@ function merge(rewrite: Rewrite, one: Component, other: Component, asked: MergeN
   const work: Work = { model, laid, framework, puts: [], props: [], names: asked, taken, imports: new Set() };
   const forms = new Map<number, string>();
   const swaps = swapsOf(laid, framework);
-  const swapped = new Set(swaps.flatMap((swap) => swap.holes));
-  const isInSwap = (hole: Hole): boolean =>
-    swapped.has(hole) || swaps.some(({ a, b }) => isWithinSpan(hole.a, a.span) || isWithinSpan(hole.b, b.span));
   const regions = [
     ...new Map(
       laid.holes
-        .filter((hole) => !isInSwap(hole) && isForm(work, hole))
+        .filter((hole) => !isInSwap(hole, swaps) && isForm(work, hole))
         .map((hole) => {
           const pair = enclosingPair(laid, hole.around);
           return [pair[0], pair] as const;
@@ -167,7 +163,7 @@ function merge(rewrite: Rewrite, one: Component, other: Component, asked: MergeN
     if (isInForm(hole)) continue;
     const swap = swaps.find((one) => one.holes[0] === hole);
     if (swap) slotHole(work, swap);
-    else if (!isInSwap(hole) && !isForm(work, hole)) propHole(work, hole);
+    else if (!isInSwap(hole, swaps) && !isForm(work, hole)) propHole(work, hole);
   }
   refuseHidden(work);
   for (const hole of scripts.holes) scriptHole(work, hole);
@@ -180,13 +176,15 @@ function merge(rewrite: Rewrite, one: Component, other: Component, asked: MergeN
   const text = textAfter(first, one, rewrite.editsOf(one.file));
   for (const name of work.imports) putImport(rewrite, second, first, name);
   const uses = (model.usesOf.get(other.id) ?? []).filter((use) => model.components.get(use.owner)?.fileRole === 'source');
-  for (const use of uses) rewriteUse(rewrite, work, use, tagIn(rewrite, one, use.file));
+  const useEdits = rewrite.recorded(() => {
+    for (const use of uses) rewriteUse(rewrite, work, use, tagIn(rewrite, one, use.file));
+  });
   const gone = remove(rewrite, other, second);
   const keeper = gone === 'file' ? handsOn(model, other.file) : undefined;
   if (keeper !== undefined) throw new CannotWrite(`${keeper} hands ${other.name} on to others.`);
   writeImports(rewrite);
   for (const source of rewrite.opened()) if (source !== second || gone === 'part') dropUnusedImports(rewrite, source);
-  return { name: one.name, text, props: work.props, edits: rewrite.edits(), uses: uses.length };
+  return { name: one.name, text, props: work.props, edits: rewrite.edits(), useEdits, uses: uses.length };
 }
 
 /**

@@ -6,6 +6,7 @@ import type { FilePath, Span } from '../../model/span';
 import { type Hole, type HoleKind, layBeside } from './holes';
 import type { Pieces } from './pieces';
 import { renamed } from './text';
+import { isInSwap, swapsOf } from './swaps';
 import { likenessOf } from './twins';
 
 export type { Hole, HoleKind } from './holes';
@@ -72,6 +73,20 @@ function linesOf(
   return found;
 }
 
+/** A line as it is whatever the framework, to find the one that goes with it. */
+const plainForm = (line: string): string =>
+  line
+    .replace(/\bclassName=/g, 'class=')
+    .replace(/\bhtmlFor=/g, 'for=')
+    .replace(/(?<=\s)(?:@|on:)(?=\w)/g, 'on')
+    .replace(/(?<=\s)on[A-Z]/g, (name) => name.toLowerCase())
+    .replace(/(?<=\s):(?=\w)/g, '')
+    .replace(/\{\{\s*([^{}]*?)\s*\}\}/g, '{$1}')
+    .replace(
+      /=(?:"([^"]*)"|'([^']*)'|\{([^{}]*)\})/g,
+      (_, ...inner: string[]) => `=${inner.slice(0, 3).find((one) => one !== undefined) ?? ''}`,
+    );
+
 /** The markup of two components row by row; `textOf` gives a file's text. Undefined for a component that there is not. */
 export function compareCode(
   model: Model,
@@ -87,6 +102,12 @@ export function compareCode(
     laid.holes.flatMap((hole) => (hole[which] ? [{ ...hole[which], hole }] : []));
   const left = linesOf(texts[0], laid.a, side('a'));
   const right = linesOf(texts[1], laid.b, side('b'));
+  const swaps = one.framework === other.framework ? swapsOf(laid, one.framework) : [];
+  const becomesOf = (hole: Hole): string | undefined => {
+    if (!isInSwap(hole, swaps)) return becomes[hole.kind];
+    return swaps.some(({ holes: [first] }) => first === hole) ? becomes.element : undefined;
+  };
+  const inOneForm = one.framework === other.framework ? (line: string): string => line : plainForm;
   const rows: ComparedRow[] = [];
   const row = (mine: (typeof left)[number] | undefined, theirs: (typeof right)[number] | undefined): void => {
     const own = new Set([...(mine?.own ?? []), ...(theirs?.own ?? [])]);
@@ -94,7 +115,7 @@ export function compareCode(
       ...(mine ? { a: { line: mine.line, text: mine.text, marks: mine.marks } } : {}),
       ...(theirs ? { b: { line: theirs.line, text: theirs.text, marks: theirs.marks } } : {}),
       holes: [...new Set([...own].map((hole) => hole.kind))],
-      becomes: [...own].filter((hole) => (hole.a ? (mine?.own.includes(hole) ?? false) : true)).map((hole) => becomes[hole.kind]),
+      becomes: [...own].filter((hole) => (hole.a ? (mine?.own.includes(hole) ?? false) : true)).flatMap((hole) => becomesOf(hole) ?? []),
     });
   };
   let [at, bt] = [0, 0];
@@ -104,8 +125,8 @@ export function compareCode(
     [gone, come] = [[], []];
   };
   for (const part of diffArrays(
-    left.map((line) => line.plain),
-    right.map((line) => renamed(line.plain, laid.names)),
+    left.map((line) => inOneForm(line.plain)),
+    right.map((line) => inOneForm(renamed(line.plain, laid.names))),
   )) {
     const count = part.value.length;
     if (part.removed) gone.push(...left.slice(at, (at += count)));

@@ -132,6 +132,7 @@ export function layBeside(model: Model, one: Component, other: Component, texts:
   const names = correspondence(a, b, alignment);
   const says = (side: 0 | 1, span: Span): string =>
     folded(side === 0 ? texts[0].slice(span.start, span.end) : renamed(texts[1].slice(span.start, span.end), names));
+  const isAcross = one.framework !== other.framework;
   const holes: Hole[] = [];
   for (const difference of alignment.differences) {
     const [mine, theirs] = [a.nodes[difference.a], b.nodes[difference.b]];
@@ -140,6 +141,7 @@ export function layBeside(model: Model, one: Component, other: Component, texts:
       case 'trait': {
         const [left, right] = [difference.one?.binding, difference.other?.binding];
         if (left && right && says(0, left.span) === says(1, right.span)) break;
+        if (left && right && isAcross && codeOf(says(0, left.span)) === codeOf(says(1, right.span))) break;
         const isConstant = (binding: typeof left): boolean =>
           binding === undefined || (binding.readings.length === 0 && binding.constant !== undefined && !binding.markup);
         holes.push({
@@ -182,6 +184,15 @@ export function layBeside(model: Model, one: Component, other: Component, texts:
   for (const [at, bt] of alignment.pairs)
     holes.push(...textHoles(a, b, texts, at, bt), ...readingHoles(a.nodes[at] as Piece, b.nodes[bt] as Piece, says));
   return { a, b, texts, alignment, names, holes: holes.sort((x, y) => startOf(x) - startOf(y)) };
+}
+
+/** What an attribute says, in whichever way a framework writes it: `onClick={() => go()}`, `@click="go()"`. */
+function codeOf(attribute: string): string {
+  const value = attribute.startsWith('{') ? attribute : attribute.slice(attribute.indexOf('=') + 1);
+  return value
+    .replace(/^\s*["'{]|["'}]\s*$/g, '')
+    .replace(/^\s*\(\)\s*=>\s*/, '')
+    .trim();
 }
 
 const startOf = ({ a, b }: Hole): number => (a ?? b)?.start ?? 0;
@@ -243,8 +254,11 @@ function readingHoles(one: Piece, other: Piece, says: (side: 0 | 1, span: Span) 
     const isSame = mine.slot === theirs.slot || says(0, mine.span) === says(1, theirs.span);
     return isSame ? [] : [{ kind: 'element', a: mine.span, b: theirs.span, about: 'content', around }];
   }
+  const bare = (text: string): string => text.replace(/^\{+\s*|\s*\}+$/g, '');
   if (one.role === 'text' && other.role === 'text')
-    return says(0, mine.span) === says(1, theirs.span) ? [] : [{ kind: 'element', a: mine.span, b: theirs.span, about: 'content', around }];
+    return bare(says(0, mine.span)) === bare(says(1, theirs.span))
+      ? []
+      : [{ kind: 'element', a: mine.span, b: theirs.span, about: 'content', around }];
   if (mine.kind === 'branch' && theirs.kind === 'branch') {
     const [left, right] = [readingText(says, 0, mine), readingText(says, 1, theirs)];
     return left === right && mine.negated === theirs.negated

@@ -200,12 +200,8 @@ function PropNames({ props }: { props: NonNullable<ComparedAnswer['merged']>['pr
                 }}
               />
             </td>
-            <td>
-              <code>{prop.fallback}</code>
-            </td>
-            <td>
-              <code>{prop.given === '' ? 'as it is given' : prop.given}</code>
-            </td>
+            <td>{prop.kind === 'slot' ? 'what stands there' : prop.fallback === 'undefined' ? 'nothing' : <code>{prop.fallback}</code>}</td>
+            <td>{prop.given === '' ? 'as it is given' : prop.given === 'undefined' ? 'nothing' : <code>{prop.given}</code>}</td>
           </tr>
         ))}
       </tbody>
