@@ -2,7 +2,7 @@ import path from 'node:path';
 import { analyseFolder } from '../../cli/src/report';
 import { readFolder } from '../../cli/src/folder';
 import { fetched, packages } from './corpus-packages';
-import { propose, isProposed, mergeComponents } from '@liana/core';
+import { propose, isProposed } from '@liana/core';
 const only = process.argv[2];
 for (const { name, folder: inner = '' } of packages) {
   if (only && !name.includes(only)) continue;
