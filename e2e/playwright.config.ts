@@ -9,6 +9,8 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   fullyParallel: true,
   workers: 2,
+  // A machine that stands still for seconds is no fault of the application; what passes at the second try is told as flaky.
+  retries: 1,
   reporter: [['list']],
   forbidOnly: Boolean(process.env['CI']),
   use: browser,
