@@ -329,6 +329,19 @@ test('twins of one framework are told by themselves, and with one of another fra
   ]);
 });
 
+test.each([
+  ['classes', inner],
+  ['classes and parts that one alone has', `${inner}<hr/>`],
+  ['classes and values', inner.replace('title="b"', 'title="c"')],
+  ['classes and handlers', inner.replace('<li ', '<li onBlur={go} ')],
+  ['classes and elements', inner.replace(/ul/g, 'ol')],
+  ['classes and layers around what both have', `<div>${inner}</div>`],
+])('twins say in what they differ: %s', (differ, other) => {
+  const text = app('<A label="1"/><B label="2"/>', '', card('A', inner) + card('B', other));
+  const [found] = analyse([{ file: 'src/App.tsx', text }], [], { twinsFrom: 0.6 }).findings.filter((one) => one.rule === 'twins');
+  expect(found?.consequence).toBe(`What is changed in A has to be changed in B too. They differ in ${differ}.`);
+});
+
 test('a project sets from which likeness on two are twins', () => {
   const two = app(
     '<A label="1"/><B label="2"/>',

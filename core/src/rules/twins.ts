@@ -1,6 +1,34 @@
+import type { Component, Model } from '../model/model';
 import { locate } from '../model/span';
+import { alignPieces, type Difference, piecesOf, type Trait } from '../overlap';
 import { listed } from './sentences';
 import type { Found, Rule } from './rule';
+
+const words: Readonly<Record<Exclude<Difference['kind'], 'trait'> | Trait['kind'], string>> = {
+  class: 'classes',
+  constant: 'values',
+  value: 'values',
+  handler: 'handlers',
+  content: 'content',
+  tag: 'elements',
+  presence: 'parts that one alone has',
+  layer: 'layers around what both have',
+  moved: 'order',
+};
+
+/** What two differ in, as far as it shows without their texts. */
+function differencesOf(model: Model, one: Component, other: Component): string {
+  const naming = one.framework === other.framework ? 'exact' : 'by name';
+  const { differences } = alignPieces(piecesOf(model, one, naming), piecesOf(model, other, naming));
+  const found = differences.flatMap((difference): string | [] => {
+    if (difference.kind !== 'trait') return words[difference.kind];
+    const [mine, theirs] = [difference.one?.binding, difference.other?.binding];
+    // Values that are read go by names of their own: whether they are the same is not seen here.
+    const isTold = !mine || !theirs || mine.constant !== theirs.constant;
+    return isTold ? words[difference.of] : [];
+  });
+  return found.length === 0 ? 'names and texts alone' : listed([...new Set(found)].sort());
+}
 
 /** Two or more components are alike in structure and contract. One finding for all that are. */
 export const twins: Rule = {
@@ -25,7 +53,7 @@ export const twins: Rule = {
             second: others,
             alike: `${Math.round(100 * likeness)} %`,
             across: all.some((one) => one.framework !== first.framework) ? 'yes' : '',
-            holes: 'texts, values or single parts',
+            holes: differencesOf(model, first, second),
           },
           evidence: all.slice(0, 6).map((one) => ({
             at: locate(one.file, one.facts.nameSpan),

@@ -160,6 +160,16 @@ proposalTables(
       },
     ],
     [
+      'Vue: in a list, whose item is given; elsewhere alone',
+      vueWithContent((own, word) => {
+        const item = `<li class="line" :title="tone"><b class="what" :title="${own}">{{ ${own} }}</b><i class="how" :title="tone">{{ ${own}.length }}</i><em title="m" class="end">{{ tone }}</em><u class="x" title="y">a</u></li>`;
+        return word === 'Upper'
+          ? `<ul>${item.replace('<li ', `<li v-for="${own} in all" :key="${own}" `)}</ul>`
+          : `<ol>${item.replaceAll(own, 'tone')}</ol><p><slot name="mark" :one="1" /></p>`;
+      }),
+      { 'src/Upper.vue': 'v-for="one in all" :key="one" :tone="tone" :title="one"' },
+    ],
+    [
       'Vue: places for content that the owner asks for, by a name in script',
       vueWithContent(
         (own, word) => list(own, word).replace('$slots.mark', 'slots.mark'),

@@ -11,7 +11,7 @@ import { componentText, refuseOther, unique, useText } from './component';
 import { gather } from './gather';
 import { nameHoles, passagesOf, slotHoles } from './passages';
 import type { Hole, Place } from './places';
-import { stayingHoles, staysWith } from './root';
+import { stayingHoles, stayingOn, staysWith } from './root';
 
 /** A file and a component of a name that nothing has yet, in the folder of the first place. */
 function freshName(rewrite: Rewrite, { component, source }: Place, wanted: string): { readonly name: string; readonly file: FilePath } {
@@ -47,7 +47,14 @@ const propsMost = 12;
 /** What the new component takes: single values where these are few, else what they are made of under its own name. */
 function fewest(places: readonly Place[], framework: Framework): Hole[] {
   const single = gather(places, framework, false);
-  return unique(single).length > propsMost ? gather(places, framework, true) : single;
+  if (unique(single).length <= propsMost) return single;
+  try {
+    const byName = gather(places, framework, true);
+    return unique(byName).length < unique(single).length ? byName : single;
+  } catch (error) {
+    if (error instanceof CannotWrite) return single;
+    throw error;
+  }
 }
 
 /**
@@ -59,7 +66,8 @@ export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wan
   const places = all.map(({ component: id, piece }): Place => {
     const component = rewrite.model.components.get(id);
     if (!component) throw new CannotWrite('One of the places is not there any more.');
-    return { component, source: rewrite.source(component), piece, nodes: piecesOf(rewrite.model, component).nodes };
+    const source = rewrite.source(component);
+    return { component, source, piece, nodes: piecesOf(rewrite.model, component).nodes, staying: stayingOn({ source, piece }) };
   });
   const [first] = places;
   if (!first) throw new CannotWrite('It stands nowhere any more.');

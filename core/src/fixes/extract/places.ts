@@ -5,7 +5,14 @@ import type { Piece } from '../../overlap';
 import type { Source } from '../source';
 
 /** One place of a stretch that repeats. */
-export type Place = { readonly component: Component; readonly source: Source; readonly piece: Piece; readonly nodes: readonly Piece[] };
+export type Place = {
+  readonly component: Component;
+  readonly source: Source;
+  readonly piece: Piece;
+  readonly nodes: readonly Piece[];
+  /** Attributes on its root that do not go into the new component: they are for its use to say. */
+  readonly staying: readonly Span[];
+};
 
 /** What differs, or comes from who has the stretch: a prop of the new component. */
 export type Hole = {
@@ -25,8 +32,10 @@ export type Hole = {
 
 const innerKinds = new Set(['item', 'handed', 'param']);
 
-const isInner = ({ piece }: Pick<Place, 'piece'>, { kind, span }: ValueFact): boolean =>
-  innerKinds.has(kind) && span.start >= piece.span.start && span.end <= piece.span.end;
+const isWithin = (inner: Span, outer: Span): boolean => inner.start >= outer.start && inner.end <= outer.end;
+
+const isInner = ({ piece, staying }: Place, { kind, span }: ValueFact): boolean =>
+  innerKinds.has(kind) && isWithin(span, piece.span) && !staying.some((one) => isWithin(span, one));
 
 /** Whom a reading is of: the stretch itself, the module, or the component that has the stretch. */
 export function ownerOf(place: Place, value: number): 'inner' | 'module' | 'owner' {
@@ -39,8 +48,9 @@ export function ownerOf(place: Place, value: number): 'inner' | 'module' | 'owne
 const itemNames = /^[^>]*?\sv-for="\(?([^")]*)\)?\s+(?:in|of)\s|^\{#each\s[^}]*?\sas\s+([^}(]*)|\(\(([^()]*)\)\s*=>/;
 
 /** The names that a stretch declares itself, in the order of the text. */
-export function innerNames({ component, source, piece, nodes }: Place): string[] {
-  const named = component.facts.values.filter((value) => isInner({ piece }, value)).map(({ name, span }) => ({ name, at: span.start }));
+export function innerNames(place: Place): string[] {
+  const { component, source, piece, nodes } = place;
+  const named = component.facts.values.filter((value) => isInner(place, value)).map(({ name, span }) => ({ name, at: span.start }));
   const items = nodes.slice(piece.index, piece.end).flatMap(({ node, span }) => {
     const found = node.kind === 'repeat' ? itemNames.exec(source.text.slice(span.start, span.end)) : undefined;
     const names = found?.slice(1).find((one) => one !== undefined);

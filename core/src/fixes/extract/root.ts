@@ -1,7 +1,7 @@
 import type { Span } from '../../model/span';
 import { keySpan } from '../lists';
 import { CannotWrite } from '../rewrite';
-import type { Hole, Place } from './places';
+import { type Hole, type Place, textAt } from './places';
 
 /** An attribute of an opening tag, in the form of Vue: its name, and a value in quotes. */
 const attribute = /\s+([^\s=>"'/]+)(?:\s*=\s*(?:"[^"]*"|'[^']*'|[^\s"'>]+))?/y;
@@ -10,8 +10,7 @@ const attribute = /\s+([^\s=>"'/]+)(?:\s*=\s*(?:"[^"]*"|'[^']*'|[^\s"'>]+))?/y;
 const isAbout = /^(?:v-if|v-else-if|v-else|v-for|:key|key|v-bind:key)$/;
 
 /** The attributes on the root of a stretch that stay with its place, in the order of the text. */
-function staying(place: Place): Span[] {
-  const { source, piece } = place;
+export function stayingOn({ source, piece }: Pick<Place, 'source' | 'piece'>): Span[] {
   const { node, span } = piece;
   if (source.framework !== 'vue') {
     const key = keySpan(source, node);
@@ -31,11 +30,11 @@ function staying(place: Place): Span[] {
 }
 
 /** What each use has to say beside its props: its key, and in Vue on what condition and for which items it stands. */
-export const staysWith = (place: Place): string[] => staying(place).map(({ start, end }) => place.source.text.slice(start, end));
+export const staysWith = (place: Place): string[] => place.staying.map((span) => textAt(place, span));
 
 /** What stays with the places; nothing comes for it in the new component. */
 export function stayingHoles(places: readonly Place[]): Hole[] {
-  const all = places.map(staying);
+  const all = places.map((place) => place.staying);
   const most = Math.max(...all.map((one) => one.length));
   return Array.from({ length: most }, (_, index): Hole => {
     const spans = all.map((own, at): Span => {
