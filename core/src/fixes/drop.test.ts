@@ -51,3 +51,78 @@ proposalTables(
     ],
   ],
 );
+
+const lane = (params: string, body: string, head = ''): string =>
+  `${head}\nexport function Lane(${params}) {\n  return <i title={tone}>${body}</i>;\n}\n`;
+const tones = 'type Props = {\n  eta: string;\n  tone?: string;\n};\n';
+
+proposalTables(
+  'prop-unused',
+  [
+    [
+      'React: what nobody gives becomes its default',
+      react({
+        'src/App.tsx': reactApp('<Lane eta={eta} />'),
+        'src/Lane.tsx': lane("{ eta, tone = 'calm' }: Props", '{eta}', tones),
+      }),
+      { 'src/Lane.tsx': "  const tone = 'calm';\n\n  return", 'src/App.tsx': '<Lane eta={eta} />' },
+    ],
+    [
+      'React: what all give alike becomes that',
+      react({
+        'src/App.tsx': reactApp('<Lane eta={eta} tone="loud" />\n      <Lane eta="one" tone="loud" />'),
+        'src/Lane.tsx': lane("{ eta, tone = 'calm' }: Props", '{eta}', tones),
+      }),
+      { 'src/Lane.tsx': "const tone = 'loud';", 'src/App.tsx': '<Lane eta={eta} />\n      <Lane eta="one" />' },
+    ],
+    [
+      'React: read by the name of all props',
+      react({
+        'src/App.tsx': reactApp('<Lane eta={eta} tone={3} />\n      <Lane eta="one" tone={3} />'),
+        'src/Lane.tsx':
+          'type Props = {\n  eta: string;\n  tone: number;\n};\n\nexport function Lane(props: Props) {\n  return <i title={String(props.tone)}>{props.eta}</i>;\n}\n',
+      }),
+      { 'src/Lane.tsx': 'title={String(tone)}' },
+    ],
+    [
+      'Vue: in script and in markup',
+      vue({
+        'src/App.vue': vueApp('<Lane :eta="eta" side="left" /><Lane eta="one" side="left" />'),
+        'src/Lane.vue': vuePart(
+          "const props = defineProps<{ eta: string; side?: string }>();\nconst far = () => props.side + '!';",
+          '<i :title="far()" :class="props.side">{{ eta }} {{ side }}</i>',
+        ),
+      }),
+      { 'src/Lane.vue': "const side = 'left';\nconst far = () => side + '!';", 'src/App.vue': '<Lane :eta="eta" /><Lane eta="one" />' },
+    ],
+    [
+      'Svelte',
+      svelte({
+        'src/App.svelte': svelteApp('<Lane {eta} />'),
+        'src/Lane.svelte': sveltePart(
+          "  let { side = 'right', eta }: { side?: string; eta: string } = $props();",
+          '<i title={side}>{eta}</i>',
+        ),
+      }),
+      { 'src/Lane.svelte': "  const side = 'right';" },
+    ],
+  ],
+  [
+    [
+      'React: nobody says what it is then',
+      react({
+        'src/App.tsx': reactApp('<Lane eta={eta} />'),
+        'src/Lane.tsx': lane('{ eta, tone }: Props', '{eta}', tones),
+      }),
+      'What it switches would have to go with it',
+    ],
+    [
+      'Svelte before 5',
+      svelte({
+        'src/App.svelte': sveltePart("  import Lane from './Lane.svelte';\n  let eta = 'noon';", '<Lane {eta} />{eta}'),
+        'src/Lane.svelte': sveltePart("  export let eta: string;\n  export let side = 'right';", '<i title={side}>{eta}</i>'),
+      }),
+      'in a form that is not followed',
+    ],
+  ],
+);

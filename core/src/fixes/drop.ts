@@ -1,13 +1,14 @@
 import type { Component } from '../model/model';
-import { dropProp } from './contract';
+import { followedReads, putFirst } from './body';
+import { dropProp, memberReads, takenProps } from './contract';
 import { dropUnusedImports } from './imports';
-import { bindingSpan } from './lists';
+import { bindingSpan, statementSpan } from './lists';
 import { CannotWrite, type Rewrite } from './rewrite';
+import { endOf, indentAt, startOf } from './source';
 
-/** The edits by which a prop that is read nowhere goes: from its component, and from all who give it. */
-export function dropEverywhere(rewrite: Rewrite, component: Component, prop: string): void {
+/** Takes a prop from all who give it. Throws where a component may be given it unseen. */
+function takeFromUses(rewrite: Rewrite, component: Component, prop: string): void {
   if (component.isPublic) throw new CannotWrite(`${component.name} may be used outside the project.`);
-  dropProp(rewrite, component, prop);
   for (const use of rewrite.model.usesOf.get(component.id) ?? []) {
     const owner = rewrite.model.components.get(use.owner);
     if (!owner) continue;
@@ -16,5 +17,39 @@ export function dropEverywhere(rewrite: Rewrite, component: Component, prop: str
       throw new CannotWrite(`${use.file} may give it by a spread.`);
     for (const binding of use.node.bindings) if (binding.name === prop) rewrite.put(source, bindingSpan(source, binding), '');
   }
+}
+
+/** The edits by which a prop that is read nowhere goes: from its component, and from all who give it. */
+export function dropEverywhere(rewrite: Rewrite, component: Component, prop: string): void {
+  dropProp(rewrite, component, prop);
+  takeFromUses(rewrite, component, prop);
   for (const source of rewrite.opened()) dropUnusedImports(rewrite, source);
+}
+
+/** What all uses of a component give for a prop, as code; undefined where none gives it. Throws where they differ. */
+function givenBy({ model }: Rewrite, component: Component, prop: string): string | undefined {
+  const given = (model.usesOf.get(component.id) ?? []).map(({ node }) => node.bindings.find((one) => one.name === prop)?.constant);
+  if (new Set(given).size > 1) throw new CannotWrite(`${prop} is not the same in all places.`);
+  return given[0];
+}
+
+/** The edits by which a prop that has one value alone becomes a constant of its component. Throws where its value is not written. */
+export function settle(rewrite: Rewrite, component: Component, prop: string): void {
+  const given = givenBy(rewrite, component, prop);
+  const source = rewrite.source(component);
+  const taken = takenProps(source, component);
+  const { local, fallback } = dropProp(rewrite, component, prop);
+  const value = given ?? fallback;
+  if (value === undefined) throw new CannotWrite('What it switches would have to go with it, which is not seen with certainty.');
+  const line = `const ${local} = ${value.replace(/^"([^"'\\]*)"$/, "'$1'")};`;
+  if (component.framework === 'react') {
+    const reads = taken.all === undefined ? [] : memberReads(source, taken.all, prop);
+    for (const read of reads) rewrite.put(source, { start: startOf(read), end: endOf(read) }, local);
+    putFirst(rewrite, source, component, [line]);
+  } else if (taken.statement) {
+    if (component.framework === 'vue') followedReads(rewrite, source, taken.all, prop, local, '');
+    rewrite.insert(source, statementSpan(source, taken.statement).end, `${indentAt(source.text, startOf(taken.statement))}${line}\n`);
+  }
+  takeFromUses(rewrite, component, prop);
+  for (const opened of rewrite.opened()) dropUnusedImports(rewrite, opened);
 }

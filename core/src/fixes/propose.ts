@@ -1,8 +1,8 @@
 import type { Finding, TextEdit } from '../model/finding';
-import type { Model } from '../model/model';
+import type { Component, Model } from '../model/model';
 import { findRepeats } from '../overlap';
-import { carriedBelow, relayedAbove, repeatedName } from '../rules';
-import { dropEverywhere } from './drop';
+import { carriedBelow, counted, relayedAbove, repeatedName } from '../rules';
+import { dropEverywhere, settle } from './drop';
 import { extractRepeated } from './extract';
 import { provideInstead } from './provide';
 import { CannotWrite, type ReadText, Rewrite } from './rewrite';
@@ -10,39 +10,49 @@ import { CannotWrite, type ReadText, Rewrite } from './rewrite';
 /** A change that would answer a finding, beyond one certain correction, and in which way it does; or why it cannot be written. */
 export type Proposal = { readonly says: string; readonly edits: readonly TextEdit[] } | { readonly wrong: string };
 
-type Writer = {
-  /** Which of several ways it takes, as a sentence. */
-  readonly says: string;
-  readonly write: (rewrite: Rewrite, finding: Finding) => void;
-};
+/** Writes the change; what it is and which of several ways it takes, in sentences. */
+type Writer = (rewrite: Rewrite, finding: Finding) => string;
+
+function componentOf({ model }: Rewrite, { component: id }: Finding): Component {
+  const component = model.components.get(id);
+  if (!component) throw new CannotWrite('It is not there any more.');
+  return component;
+}
+
+const lineBreaks = (text: string): number => text.split('\n').length - 1;
+
+function withoutRepeats(rewrite: Rewrite, { component, at }: Finding): string {
+  const repeated = findRepeats(rewrite.model).find(
+    ({ places: [first] }) => first?.component === component && first.piece.span.start === at.start,
+  );
+  if (!repeated) throw new CannotWrite('It does not repeat any more.');
+  const all = repeated.places.length;
+  const count = extractRepeated(rewrite, repeated, repeatedName(rewrite.model, repeated));
+  const saved = rewrite.edits().reduce((sum, { was, text }) => sum + lineBreaks(was) - lineBreaks(text), 0);
+  const where =
+    count < all ? `for ${count} of the ${all} places; the others differ in a way that no prop can say` : 'with each place as a use of it';
+  const gain = saved > 0 ? `It saves ${counted(saved, 'line')}.` : 'It saves no lines, but one change made in several places.';
+  return `This is that component, ${where}. ${gain}`;
+}
 
 const writers: Readonly<Record<string, Writer>> = {
-  'prop-carried': {
-    says: 'This is the way by a context.',
-    write: (rewrite, { component, subject }) => provideInstead(rewrite, carriedBelow(rewrite.model, { component, prop: subject }), false),
+  'prop-carried': (rewrite, { component, subject }) => {
+    provideInstead(rewrite, carriedBelow(rewrite.model, { component, prop: subject }), false);
+    return 'This is the way by a context.';
   },
-  'event-relayed': {
-    says: 'This is the way by a context that holds the handler.',
-    write: (rewrite, { component, subject }) => provideInstead(rewrite, relayedAbove(rewrite.model, component, subject), true),
+  'event-relayed': (rewrite, { component, subject }) => {
+    provideInstead(rewrite, relayedAbove(rewrite.model, component, subject), true);
+    return 'This is the way by a context that holds the handler.';
   },
-  'prop-idle': {
-    says: 'This takes it out, here and where it is given.',
-    write: (rewrite, { component: id, subject }) => {
-      const component = rewrite.model.components.get(id);
-      if (!component) throw new CannotWrite('It is not there any more.');
-      dropEverywhere(rewrite, component, subject);
-    },
+  'prop-idle': (rewrite, finding) => {
+    dropEverywhere(rewrite, componentOf(rewrite, finding), finding.subject);
+    return 'This takes it out, here and where it is given.';
   },
-  'markup-repeated': {
-    says: 'This is that component, with each place as a use of it.',
-    write: (rewrite, { component, at }) => {
-      const repeated = findRepeats(rewrite.model).find(
-        ({ places: [first] }) => first?.component === component && first.piece.span.start === at.start,
-      );
-      if (!repeated) throw new CannotWrite('It does not repeat any more.');
-      extractRepeated(rewrite, repeated, repeatedName(rewrite.model, repeated));
-    },
+  'prop-unused': (rewrite, finding) => {
+    settle(rewrite, componentOf(rewrite, finding), finding.subject);
+    return 'This makes a constant of it, as which all that it switches is plain to see.';
   },
+  'markup-repeated': withoutRepeats,
 };
 
 /** Whether Liana can propose a change for findings of a rule. */
@@ -54,8 +64,8 @@ export function propose(model: Model, finding: Finding, textOf: ReadText): Propo
   if (!writer) return undefined;
   const rewrite = new Rewrite(model, textOf);
   try {
-    writer.write(rewrite, finding);
-    return { says: writer.says, edits: rewrite.edits() };
+    const says = writer(rewrite, finding);
+    return { says, edits: rewrite.edits() };
   } catch (error) {
     if (error instanceof CannotWrite) return { wrong: error.message };
     throw error;

@@ -112,6 +112,17 @@ proposalTables(
         'export function Lower({ level, when }: { level: string; when: string }) {\n  return <i title={when}>{level}</i>;\n}\n',
       ),
     ],
+    [
+      'React: one of three places is not like the others, and stays',
+      reactFiles(
+        reactPlace(
+          'Upper',
+          `${reactFacts('Upper', 'since', '<dd>a {level}</dd>')}\n      ${reactFacts('Middle', 'level', '<dd>a {level}</dd>')}`,
+        ),
+        reactPlace('Lower', reactFacts('Lower', 'when', '<dd>a{level}</dd>'), lowerParams),
+      ),
+      { 'src/Lower.tsx': '<dl className="facts"', 'src/Upper.tsx': '<Facts' },
+    ],
     ['Vue', vueSides(), { 'src/Facts.vue': "defineProps(['", 'src/Upper.vue': "import Facts from './Facts.vue';" }],
     ['Svelte', svelteSides(), { 'src/Facts.svelte': '} = $props();', 'src/Upper.svelte': "import Facts from './Facts.svelte';" }],
     ['Svelte before 5', svelteSides(true), { 'src/Facts.svelte': 'export let' }],

@@ -9,7 +9,7 @@ import { sameMeaning } from '../ways';
 import type { Framework } from '../../model/facts';
 import { componentText, refuseOther, unique, useText } from './component';
 import { gather } from './gather';
-import { nameHoles, passagesOf, slotHoles } from './passages';
+import { nameHoles, type Passage, passagesOf, slotHoles } from './passages';
 import type { Hole, Place } from './places';
 import { stayingHoles, stayingOn, staysWith } from './root';
 
@@ -44,31 +44,27 @@ function refuseOwn({ source: { text, framework }, piece }: Place): void {
 
 const propsMost = 12;
 
-/** What the new component takes: single values where these are few, else what they are made of under its own name. */
+/** So many props less are worth handing in whole things, of which the new component needs parts. */
+const worthWhole = 3;
+
+/** What the new component takes: single values or, where these are many, what they are made of under its own name. */
 function fewest(places: readonly Place[], framework: Framework): Hole[] {
   const single = gather(places, framework, false);
-  if (unique(single).length <= propsMost) return single;
+  if (unique(single).length <= worthWhole) return single;
   try {
     const byName = gather(places, framework, true);
-    return unique(byName).length < unique(single).length ? byName : single;
+    return unique(byName).length + worthWhole <= unique(single).length ? byName : single;
   } catch (error) {
     if (error instanceof CannotWrite) return single;
     throw error;
   }
 }
 
-/**
- * The edits by which markup that stands in several places becomes a component of its own: what
- * differs, and what comes from who has it, are its props; each place becomes a use. Throws
- * `CannotWrite` where that is not certain.
- */
-export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wanted: string): void {
-  const places = all.map(({ component: id, piece }): Place => {
-    const component = rewrite.model.components.get(id);
-    if (!component) throw new CannotWrite('One of the places is not there any more.');
-    const source = rewrite.source(component);
-    return { component, source, piece, nodes: piecesOf(rewrite.model, component).nodes, staying: stayingOn({ source, piece }) };
-  });
+/** What is to be taken out of some places: what becomes a prop, and what content is handed on. */
+type Plan = { readonly places: readonly Place[]; readonly holes: readonly Hole[]; readonly passages: readonly Passage[] };
+
+/** Throws where the places cannot be made one with certainty. */
+function plan(places: readonly Place[]): Plan {
   const [first] = places;
   if (!first) throw new CannotWrite('It stands nowhere any more.');
   const { framework } = first.component;
@@ -82,6 +78,45 @@ export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wan
   const holes = [...taken, ...nameHoles(places), ...slotHoles(places, passages, taken)];
   refuseOther(places, holes);
   if (unique(holes).length > propsMost) throw new CannotWrite(`It would need ${unique(holes).length} props.`);
+  return { places, holes, passages };
+}
+
+/** A plan for all places or, where some of them are not like the others, for most. */
+function planForMost(places: readonly Place[]): Plan {
+  const attempt = (some: readonly Place[]): Plan | CannotWrite => {
+    try {
+      return plan(some);
+    } catch (error) {
+      if (error instanceof CannotWrite) return error;
+      throw error;
+    }
+  };
+  const whole = attempt(places);
+  if (!(whole instanceof CannotWrite)) return whole;
+  if (places.length === 2) throw whole;
+  const groups = places.map((first) => places.filter((one) => one === first || !(attempt([first, one]) instanceof CannotWrite)));
+  const most = groups.reduce((best, group) => (group.length > best.length ? group : best));
+  const some = most.length > 1 && most.length < places.length ? attempt(most) : whole;
+  if (some instanceof CannotWrite) throw whole;
+  return some;
+}
+
+/**
+ * The edits by which markup that stands in several places becomes a component of its own: what
+ * differs, and what comes from who has it, are its props; each place becomes a use. How many of the
+ * places become one: those that are not like the others stay. Throws `CannotWrite` where that is not certain.
+ */
+export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wanted: string): number {
+  const { places, holes, passages } = planForMost(
+    all.map(({ component: id, piece }): Place => {
+      const component = rewrite.model.components.get(id);
+      if (!component) throw new CannotWrite('One of the places is not there any more.');
+      const source = rewrite.source(component);
+      return { component, source, piece, nodes: piecesOf(rewrite.model, component).nodes, staying: stayingOn({ source, piece }) };
+    }),
+  );
+  const first = places[0] as Place;
+  const { framework } = first.component;
   const { name, file } = freshName(rewrite, first, wanted);
   const body = componentText(framework, name, first, holes);
   const text = withImports(rewrite, first, places, file, body, holes);
@@ -99,6 +134,7 @@ export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wan
   });
   writeImports(rewrite);
   for (const source of rewrite.opened()) dropUnusedImports(rewrite, source);
+  return places.length;
 }
 
 /** The new component's text with the imports that it needs. */

@@ -1,6 +1,7 @@
 import type { Binding } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Link, Step } from '../../rules';
+import { freeName } from '../body';
 import { dropEvent, dropProp } from '../contract';
 import { dropUnusedImports, putAfterImports, wayTo, writeImports } from '../imports';
 import { bindingSpan } from '../lists';
@@ -8,7 +9,7 @@ import { CannotWrite, type Rewrite } from '../rewrite';
 import { pascal } from '../written';
 import { type Chain, componentOf, type Giving, givesFunction, givings, keyOf, nodesAbove, topicOf, usesOf } from './chain';
 import { provideAround, provideFromScript } from './give';
-import { freeName, inject, take } from './take';
+import { inject, take } from './take';
 
 /** The name of a context that nothing has yet: one of the project's for React, a key for the others. */
 function contextName(chain: Chain): string {
