@@ -128,7 +128,14 @@ test.each([
     'styles.box',
     'styles means one thing in Hint and another in Info',
   ],
-  ['two functions', "import { one } from './kit';\n", "import { two } from './kit';\n", 'one()', 'two()', 'What they do differs'],
+  [
+    'two functions',
+    "import { one } from './kit';\n",
+    "import { two } from './kit';\n",
+    'one()',
+    'two()',
+    'Hint has “const tone = one();” in line 4 where Info has “const tone = two();” in line 4',
+  ],
 ])('not merged: %s', (_, first, second, mine, theirs, why) => {
   const part = (head: string, name: string, tone: string): string =>
     `${head}\nexport function ${name}({ label }: { label: string }) {\n  const tone = ${tone};\n  return (\n    <div className={tone} role="note">\n      <b>{label}</b>\n      <i>!</i>\n    </div>\n  );\n}\n`;

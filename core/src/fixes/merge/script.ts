@@ -1,3 +1,4 @@
+import { lineAt, lineSpan, lineStarts } from '../../model/lines';
 import type { Component } from '../../model/model';
 import type { Span } from '../../model/span';
 import { closingAt } from '../../overlap';
@@ -110,6 +111,16 @@ function aboutOf(all: readonly Token[], at: number): string {
   return '';
 }
 
+/** The line of a token, as what a component has there. */
+function hasAt(text: string, token: Token | undefined): string {
+  if (!token) return 'has nothing more';
+  const starts = lineStarts(text);
+  const line = lineAt(starts, token.start);
+  const { start, end } = lineSpan(text, starts, line);
+  const says = text.slice(start, end).trim();
+  return `has “${says.length > 60 ? `${says.slice(0, 59)}…` : says}” in line ${line}`;
+}
+
 /**
  * What two components do in script, laid beside each other: the same but for names, which are noted
  * in `names`, and for constants, which are given. Says where they part for more than that.
@@ -128,9 +139,7 @@ export function compareScripts(
   const holes: ScriptHole[] = [];
   for (let at = 0; at < Math.max(mine.length, theirs.length); at++) {
     const [left, right] = [mine[at], theirs[at]];
-    const wrong = {
-      wrong: `What they do differs: ${one.name} has ${left?.text ?? 'nothing'} where ${other.name} has ${right?.text ?? 'nothing'}.`,
-    };
+    const wrong = { wrong: `What they do differs: ${one.name} ${hasAt(texts[0], left)} where ${other.name} ${hasAt(texts[1], right)}.` };
     if (left === undefined || right === undefined) return wrong;
     if (left.text === one.name && right.text === other.name) continue;
     const to = names.get(right.text);
