@@ -31,7 +31,7 @@ function withoutRepeats(rewrite: Rewrite, { component, at }: Finding): string {
   const saved = rewrite.edits().reduce((sum, { was, text }) => sum + lineBreaks(was) - lineBreaks(text), 0);
   const where =
     count < all ? `for ${count} of the ${all} places; the others differ in a way that no prop can say` : 'with each place as a use of it';
-  const gain = saved > 0 ? `It saves ${counted(saved, 'line')}.` : 'It saves no lines, but one change made in several places.';
+  const gain = saved > 0 ? `It saves ${counted(saved, 'line')}.` : 'It saves no lines, but each change is made once.';
   return `This is that component, ${where}. ${gain}`;
 }
 
