@@ -10,5 +10,5 @@ export { compareCode, type Comparison, type ComparedRow, type Hole, type HoleKin
 export { type Overlap, type OverlapKeep, surveyOverlap } from './code/survey';
 export { type Laid, layBeside, nameOf, staticTexts } from './code/holes';
 export { unspaced } from './code/spacing';
-export { closingAt, contentSpan, folded, renamed, withBraces } from './code/text';
+export { closingAt, contentSpan, folded, renamed, tagEnd, withBraces } from './code/text';
 export { isInSwap, type Swap, swapsOf } from './code/swaps';

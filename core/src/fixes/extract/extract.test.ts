@@ -76,6 +76,19 @@ const vueWithContent = (stretch: (own: string, word: string) => string, head = '
 const list = (one: string, word: string): string =>
   `<ul v-if="all.length > 0" class="lines" :title="tone">\n      <li v-for="(${one}, at) in all" :key="at" :class="tone">\n        <slot name="mark" :one="${one}" :tone="tone">{{ ${one} }} {{ at }} {{ tone }}</slot><b v-if="!!$slots.mark">${word}</b>\n      </li>\n      <li class="rest" title="rest"><em class="rest" title="more"><slot /></em><hr class="end" title="end" /></li>\n    </ul>`;
 
+/** Parts of Svelte that read a store. */
+const ofStore: Files = {
+  ...Object.fromEntries(
+    Object.entries(withMore(svelteSides(), () => '<p title={$tide}>{$tide}</p>{#each [1, 2] as one (one)}<s>{one + $tide}</s>{/each}')).map(
+      ([file, text]) => [
+        file,
+        /Upper|Lower/.test(file) ? text.replace('<script lang="ts">', `<script lang="ts">\n  import { tide } from './tide';`) : text,
+      ],
+    ),
+  ),
+  'src/tide.ts': "import { writable } from 'svelte/store';\n\nexport const tide = writable('low');\n",
+};
+
 /** Parts of Svelte that show what they are given between their tags. */
 const contentGiven = Object.fromEntries(
   Object.entries(withMore(svelteSides(), () => '<p>{@render children?.()}</p>')).map(([file, text]) => [
@@ -211,6 +224,17 @@ proposalTables(
       },
       { 'src/Lines.vue': '<template #head>{{ ' },
     ],
+    ['Svelte: the value of a store', ofStore, { 'src/Facts.svelte': "import { tide } from './tide';" }],
+    [
+      'Svelte: the value of a store of its own',
+      Object.fromEntries(
+        Object.entries(ofStore).map(([file, text]) => [
+          file,
+          text.replace("import { tide } from './tide';", "import { writable } from 'svelte/store';\n  const tide = writable('low');"),
+        ]),
+      ),
+      { 'src/Facts.svelte': '{one + tide}', 'src/Upper.svelte': 'tide={$tide}' },
+    ],
     ['Svelte: content that it shows is handed in', contentGiven, { 'src/Facts.svelte': '?.()}</p>' }],
     [
       'React: written over other lines',
@@ -300,6 +324,16 @@ proposalTables(
         reactPlace('Lower', reactFacts('Lower', 'when', '<dd>a{level}</dd>'), lowerParams),
       ),
       'in a way that no prop can say',
+    ],
+    [
+      'Vue: a directive of the component that it stands in',
+      vueWithContent((own, word) => list(own, word).replace('<hr ', '<hr v-focus '), 'const vFocus = { mounted: () => undefined };\n'),
+      'v-focus in it is of the component',
+    ],
+    [
+      'Svelte: it is given for a place',
+      Object.fromEntries(Object.entries(svelteSides(true)).map(([file, text]) => [file, text.replace('<dl ', '<dl slot="facts" ')])),
+      'has slot=, which belongs to where it stands',
     ],
     ['Vue: styles of its own', vueSides('\n<style scoped>\n.fact { color: red; }\n</style>\n'), 'styles of'],
     ['Svelte: styles of its own', svelteSides(false, '\n<style>\n  .fact { color: red; }\n</style>\n'), 'styles of'],

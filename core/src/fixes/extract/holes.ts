@@ -21,7 +21,9 @@ export class Holes {
     private readonly byName: boolean,
   ) {}
 
-  private nameFor(wanted: string, tag: string): string {
+  private nameFor(asked: string, tag: string): string {
+    // In Svelte a name with this letter is a store's value, which is given under a name of its own.
+    const wanted = this.framework === 'svelte' ? asked.replace(/^\$+/, '') : asked;
     const used = new Set(this.found.map((one) => one.name));
     const first = taken.has(wanted) || !/^[A-Za-z_$][\w$]*$/.test(wanted) ? 'tone' : wanted;
     if (!used.has(first)) return first;
@@ -94,7 +96,9 @@ export class Holes {
       // What is taken apart where it is handed over is read by the names of its parts.
       const known = place.component.facts.values[value]?.name ?? '';
       const name = /^[{[]/.test(known) ? (/^[A-Za-z_$][\w$]*/.exec(text.slice(span.start, span.end))?.[0] ?? known) : known;
-      const root = new RegExp(`^(?:[\\w$]+\\.)?${name.replace(/[^\w]/g, '\\$&')}(?![\\w$])`).exec(text.slice(span.start, span.end))?.[0];
+      const root = new RegExp(`^(?:[\\w$]+\\.)?\\$?${name.replace(/[^\w]/g, '\\$&')}(?![\\w$])`).exec(
+        text.slice(span.start, span.end),
+      )?.[0];
       if (isChange || root === undefined) throw new CannotWrite(`${about} changes or takes ${name} in a way that is not followed.`);
       found.set(span.start, { name, text: root, span: { start: span.start, end: span.start + root.length } });
     }

@@ -1,11 +1,12 @@
 import type { FilePath } from '../../model/span';
-import { piecesOf, type Repeated } from '../../overlap';
+import { piecesOf, type Repeated, tagEnd } from '../../overlap';
 import { readFile } from '../../read';
 import { freeNames } from '../free-names';
 import { bringImports, dropUnusedImports, wayTo, writeImports } from '../imports';
 import { CannotWrite, type Rewrite } from '../rewrite';
 import { indentAt, sourceOf, startsLine } from '../source';
 import { sameMeaning } from '../ways';
+import { pascal } from '../written';
 import type { Framework } from '../../model/facts';
 import { componentText, refuseOther, unique, useText } from './component';
 import { gather } from './gather';
@@ -31,15 +32,29 @@ function refuseStyled({ source, component }: Place): void {
     throw new CannotWrite(`The styles of ${component.name} are its own and would not reach it.`);
 }
 
-/** What a framework gives to each component under one name means another thing in the new one. */
-function refuseOwn({ source: { text, framework }, piece }: Place): void {
-  const own = {
-    react: undefined,
-    vue: /\$(?:attrs|emit|parent|root|refs|el|props|data|options|watch|forceUpdate)\b/,
-    svelte: /\$\$(?:props|restProps|slots)\b/,
-  }[framework as string];
-  const found = own?.exec(text.slice(piece.span.start, piece.span.end))?.[0];
-  if (found) throw new CannotWrite(`${found} in it is of the component that it stands in.`);
+/** Words of Vue that begin as its directives do, and are no names of a component's own. */
+const builtIn = /^v-(?:if|else|else-if|for|bind|on|model|show|text|html|slot|once|pre|cloak|memo|is)$/;
+
+/** A directive that the component has for itself: `v-focus`, declared as `vFocus`. */
+function ownDirective(text: string, stretch: string): string | undefined {
+  const named = [...stretch.matchAll(/\sv-[a-z][\w-]*/g)].map(([found]) => found.trim());
+  return named.find((one) => !builtIn.test(one) && new RegExp(`\\bv${pascal(one.slice(2))}\\b`).test(text));
+}
+
+/** What a framework gives to each component under one name, or to what stands just where it does, means another thing in the new one. */
+function refuseOwn({ source: { text, framework }, piece: { span } }: Place): void {
+  const stretch = text.slice(span.start, span.end);
+  if (framework === 'vue') {
+    const found =
+      /\$(?:attrs|emit|parent|root|refs|el|props|data|options|watch|forceUpdate)\b/.exec(stretch)?.[0] ?? ownDirective(text, stretch);
+    if (found) throw new CannotWrite(`${found} in it is of the component that it stands in.`);
+  }
+  if (framework === 'svelte') {
+    const found = /\$\$(?:props|restProps|slots)\b/.exec(stretch)?.[0];
+    if (found) throw new CannotWrite(`${found} in it is of the component that it stands in.`);
+    const placed = /\s(?:slot=|animate:)/.exec(stretch.slice(0, tagEnd(stretch, 0)))?.[0].trim();
+    if (placed) throw new CannotWrite(`Its outermost element has ${placed}, which belongs to where it stands.`);
+  }
 }
 
 const propsMost = 12;
@@ -94,7 +109,10 @@ function planForMost(places: readonly Place[]): Plan {
   const whole = attempt(places);
   if (!(whole instanceof CannotWrite)) return whole;
   if (places.length === 2) throw whole;
-  const groups = places.map((first) => places.filter((one) => one === first || !(attempt([first, one]) instanceof CannotWrite)));
+  // Whatever most are like, one of the first few is like it.
+  const groups = places
+    .slice(0, 4)
+    .map((first) => places.filter((one) => one === first || !(attempt([first, one]) instanceof CannotWrite)));
   const most = groups.reduce((best, group) => (group.length > best.length ? group : best));
   const some = most.length > 1 && most.length < places.length ? attempt(most) : whole;
   if (some instanceof CannotWrite) throw whole;
@@ -122,7 +140,10 @@ export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wan
   const text = withImports(rewrite, first, places, file, body, holes);
   const facts = readFile(file, text);
   const made = facts.components[0];
-  const free = framework === 'react' ? freeNames(sourceOf(file, text, framework)) : (made?.undeclared ?? []).map((one) => one.name);
+  const free =
+    framework === 'react'
+      ? freeNames(sourceOf(file, text, framework))
+      : [...(made?.undeclared ?? []).map((one) => one.name), ...(framework === 'svelte' ? freeStores(text) : [])];
   if (facts.problems.length > 0 || !made || free.length > 0)
     throw new CannotWrite(`${free[0] ?? 'Something'} in it comes from where it stands.`);
   rewrite.create(file, text);
@@ -135,6 +156,15 @@ export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wan
   writeImports(rewrite);
   for (const source of rewrite.opened()) dropUnusedImports(rewrite, source);
   return places.length;
+}
+
+/** Stores of Svelte that a text reads and does not declare. */
+function freeStores(text: string): string[] {
+  const read = [...text.matchAll(/(?<![\w$.])\$([A-Za-z_]\w*)/g)].map(([, name]) => name ?? '');
+  const isRune = /^(?:state|derived|props|effect|bindable|inspect|host)$/;
+  return read
+    .filter((name) => !isRune.test(name) && !new RegExp(`(?:import|let|const)\\b[^;\\n]*\\b${name}\\b`).test(text))
+    .map((name) => `$${name}`);
 }
 
 /** The new component's text with the imports that it needs. */
