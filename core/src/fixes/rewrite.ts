@@ -40,8 +40,14 @@ export class Rewrite {
     return this.model.files.has(file) || this.textOf(file) !== undefined;
   }
 
+  /** An edit with the line ends of its file; a new file has those of the others. */
+  private inOwnLines(edit: TextEdit): TextEdit {
+    const { text } = this.sources.get(edit.file) ?? this.opened()[0] ?? { text: '' };
+    return /\r\n/.test(text) ? { ...edit, text: edit.text.replace(/\r?\n/g, '\r\n') } : edit;
+  }
+
   put({ file, text }: Source, { start, end }: Span, to: string): void {
-    this.made.push({ file, start, end, was: text.slice(start, end), text: to });
+    this.made.push(this.inOwnLines({ file, start, end, was: text.slice(start, end), text: to }));
   }
 
   insert(source: Source, at: number, text: string): void {
@@ -50,12 +56,12 @@ export class Rewrite {
 
   /** Puts a text before all else that is put in at the same place. */
   insertFirst({ file }: Source, at: number, text: string): void {
-    this.made.unshift({ file, start: at, end: at, was: '', text });
+    this.made.unshift(this.inOwnLines({ file, start: at, end: at, was: '', text }));
   }
 
   /** A file that is not there yet. */
   create(file: FilePath, text: string): void {
-    this.made.push({ file, start: 0, end: 0, was: '', text });
+    this.made.push(this.inOwnLines({ file, start: 0, end: 0, was: '', text }));
   }
 
   /** Asks for a name to be imported; what a file imports already is not imported again. */

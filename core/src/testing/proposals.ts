@@ -57,6 +57,17 @@ export function proposalTables(rule: string, written: readonly Case[], refused: 
       expect(left.filter((one) => !before.includes(one))).toEqual([]);
       expect(await rendered(after)).toBe(await rendered(files));
     });
+    test('with other line ends: each file keeps its own', () => {
+      const [first] = cases;
+      if (!first) return;
+      const files = Object.fromEntries(Object.entries(first.files).map(([file, text]) => [file, text.replace(/\n/g, '\r\n')]));
+      const plain = changed(first.files, rule).after;
+      const { after } = changed(files, rule);
+      for (const [file, text] of Object.entries(after)) {
+        expect(text).not.toMatch(/(?<!\r)\n/);
+        expect(text.replace(/\r\n/g, '\n')).toBe(plain[file]);
+      }
+    });
     test.each(refused)('%s: refused, and it says why', (_, files, why) => {
       const { proposal } = proposed(files, rule);
       expect(proposal).toEqual({ wrong: expect.stringContaining(why) as string });
