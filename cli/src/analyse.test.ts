@@ -5,13 +5,23 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { runAnalyse } from './analyse-command';
 
 const require = createRequire(import.meta.url);
 const command = fileURLToPath(new URL('analyse.ts', import.meta.url));
 const folder = mkdtempSync(path.join(tmpdir(), 'liana cli '));
 
-function run(...args: readonly string[]): { status: number | null; stdout: string; stderr: string } {
+type Ended = { readonly status: number | null; readonly stdout: string; readonly stderr: string };
+
+/** The command as a process of its own, as the shell runs it. */
+function spawned(...args: readonly string[]): Ended {
   return spawnSync(process.execPath, ['--import', require.resolve('tsx'), command, ...args], { encoding: 'utf8' });
+}
+
+async function run(...args: readonly string[]): Promise<Ended> {
+  const said = { stdout: '', stderr: '' };
+  const status = await runAnalyse(args, { out: (text) => (said.stdout += text), err: (text) => (said.stderr += text) });
+  return { status, ...said };
 }
 
 function write(file: string, content: string | Uint8Array): void {
@@ -36,8 +46,8 @@ beforeAll(() => {
 afterAll(() => rmSync(folder, { recursive: true }));
 
 describe('analyse', () => {
-  test('prints one JSON object, and a file that cannot be parsed is a problem in it', () => {
-    const { status, stdout, stderr } = run(folder, '--json');
+  test('prints one JSON object, and a file that cannot be parsed is a problem in it', async () => {
+    const { status, stdout, stderr } = await run(folder, '--json');
     expect([status, stderr]).toEqual([0, '']);
     const report = JSON.parse(stdout) as { problems: { file: string }[]; seconds: object } & Record<string, unknown>;
     expect(Object.keys(report)).toEqual(['files', 'problems', 'components', 'uses', 'pages', 'findings', 'seconds']);
@@ -60,8 +70,20 @@ describe('analyse', () => {
     expect(Object.keys(report.seconds)).toEqual(['floor', 'read', 'link', 'check', 'total']);
   });
 
-  test('prints a summary that people can read', () => {
-    const { status, stdout } = run(folder);
+  test('as a process of its own it says and ends with the same', () => {
+    const { status, stdout, stderr } = spawned(folder, '--format', 'csv', '--fail-on', 'fault');
+    expect([status, stderr]).toEqual([1, '']);
+    expect(stdout).toContain('prop-missing');
+  });
+
+  test('an option that there is not ends with 1 and is named', async () => {
+    const { status, stderr } = await run(folder, '--format', 'poem');
+    expect(status).toBe(1);
+    expect(stderr).toContain('poem');
+  });
+
+  test('prints a summary that people can read', async () => {
+    const { status, stdout } = await run(folder);
     expect(status).toBe(0);
     expect(stdout).toContain('5 files read, 1 left out. 2 components on 1 pages.');
     expect(stdout).toContain('fault  src/Über Blick.tsx:6  Row needs eta, and nothing passes it.  (prop-missing)');
@@ -72,16 +94,16 @@ describe('analyse', () => {
     ['a folder that is not there', [path.join(folder, 'nowhere')], 'There is no folder'],
     ['a file', [path.join(folder, 'README.md')], 'is a file, not a folder'],
   ];
-  test.each(refused)('%s ends with 2 and says so', (_, args, message) => {
-    const { status, stdout, stderr } = run(...args, '--json');
+  test.each(refused)('%s ends with 2 and says so', async (_, args, message) => {
+    const { status, stdout, stderr } = await run(...args, '--json');
     expect(status).toBe(2);
     expect(stdout).toBe('');
     expect(stderr).toContain(message);
   });
 
-  test('an empty folder is no error', () => {
+  test('an empty folder is no error', async () => {
     mkdirSync(path.join(folder, 'void'), { recursive: true });
-    const { status, stdout } = run(path.join(folder, 'void'), '--json');
+    const { status, stdout } = await run(path.join(folder, 'void'), '--json');
     expect(status).toBe(0);
     expect(JSON.parse(stdout)).toMatchObject({ files: { read: 0 }, components: [], findings: [] });
   });
@@ -98,38 +120,38 @@ describe('gates', () => {
     ['a severity that there is not', ['--fail-on', 'always'], 1],
     ['a rule that there is not', ['--rules', 'prop-mising'], 2],
     ['settings that are not there', ['--config', path.join(folder, 'gone.json')], 2],
-  ] as const)('%s', (_, options, status) => {
-    expect(run(folder, ...options).status).toBe(status);
+  ] as const)('%s', async (_, options, status) => {
+    expect((await run(folder, ...options)).status).toBe(status);
   });
 
-  test('what was known before does not fail', () => {
-    writeFileSync(kept, run(folder, '--format', 'json').stdout);
-    expect(run(folder, '--fail-on', 'fault', '--baseline', kept).status).toBe(0);
+  test('what was known before does not fail', async () => {
+    writeFileSync(kept, (await run(folder, '--format', 'json')).stdout);
+    expect((await run(folder, '--fail-on', 'fault', '--baseline', kept)).status).toBe(0);
     writeFileSync(kept, '{"findings":[]}');
-    expect(run(folder, '--fail-on', 'fault', '--baseline', kept).status).toBe(1);
+    expect((await run(folder, '--fail-on', 'fault', '--baseline', kept)).status).toBe(1);
     writeFileSync(kept, '[]');
-    const { status, stderr } = run(folder, '--baseline', kept);
+    const { status, stderr } = await run(folder, '--baseline', kept);
     expect([status, stderr]).toEqual([2, `The baseline ${kept} is not understood: value must be of type object.\n`]);
   });
 
-  test('settings of the folder hold, and wrong keys are named', () => {
+  test('settings of the folder hold, and wrong keys are named', async () => {
     write('liana.config.json', '{"rules":{"prop-missing":"risk"},"failOn":"fault"}');
-    expect(run(folder).status).toBe(0);
-    expect(run(folder, '--fail-on', 'risk').status).toBe(1);
+    expect((await run(folder)).status).toBe(0);
+    expect((await run(folder, '--fail-on', 'risk')).status).toBe(1);
     write('liana.config.json', '{"rules":{"prop-mising":"off"}}');
-    const { status, stderr } = run(folder);
+    const { status, stderr } = await run(folder);
     expect(status).toBe(2);
     expect(stderr).toContain('liana.config.json are not understood: rules.prop-mising is not allowed.');
     rmSync(path.join(folder, 'liana.config.json'));
   });
 
-  test('a comment in the source accepts a finding', () => {
+  test('a comment in the source accepts a finding', async () => {
     write(
       'src/Known.tsx',
       'function Part({ a }: { a: string }) {\n  return <p>{a}</p>;\n}\nexport function Known() {\n  return <Part />; // liana-accept prop-missing: the server adds it\n}\n',
     );
     write('src/known.ts', "import { Known } from './Known';\ncreateRoot(x).render(<Known />);\n");
-    const { findings } = JSON.parse(run(folder, '--json').stdout) as { findings: { file: string; decided?: { reason: string } }[] };
+    const { findings } = JSON.parse((await run(folder, '--json')).stdout) as { findings: { file: string; decided?: { reason: string } }[] };
     expect(findings.find((one) => one.file === 'src/Known.tsx')?.decided?.reason).toBe('the server adds it');
     rmSync(path.join(folder, 'src/Known.tsx'));
     rmSync(path.join(folder, 'src/known.ts'));
@@ -140,8 +162,8 @@ describe('gates', () => {
     ['markdown', '# Findings in'],
     ['csv', 'severity,rule,framework'],
     ['text', 'Findings: 1 fault, 0 risks'],
-  ])('prints %s', (format, contains) => {
-    const { status, stdout } = run(folder, '--format', format);
+  ])('prints %s', async (format, contains) => {
+    const { status, stdout } = await run(folder, '--format', format);
     expect(status).toBe(0);
     expect(stdout).toContain(contains);
   });
