@@ -56,6 +56,23 @@ function findUses({ model, usesOf }: Check, component: Component): readonly Know
   return all.length === known.length && known.every(isSeen) ? known : undefined;
 }
 
+/**
+ * A function whose answers are kept for as long as a component and all that is known of its uses stay
+ * the same; for what follows from these alone.
+ */
+export function rememberedByUses<Answer>(
+  make: (component: Component, uses: readonly KnownUse[]) => Answer,
+): (component: Component, uses: readonly KnownUse[]) => Answer {
+  const kept = new WeakMap<Component, { readonly uses: readonly KnownUse[]; readonly answer: Answer }>();
+  return (component, uses) => {
+    const known = kept.get(component);
+    if (known && known.uses.length === uses.length && known.uses.every((one, at) => one === uses[at])) return known.answer;
+    const answer = make(component, uses);
+    kept.set(component, { uses, answer });
+    return answer;
+  };
+}
+
 /** The names of the components that own some uses, each once, in the order of the uses. */
 export function ownersOf(uses: readonly KnownUse[]): string[] {
   return [...new Set(uses.map(({ owner }) => owner.name))];

@@ -2,6 +2,7 @@ import type { Reading, ValueFact } from '../model/facts';
 import type { Component, Model } from '../model/model';
 import { locate } from '../model/span';
 import { ownComponents } from './all-uses';
+import { remembered } from './remembered';
 import type { Check, Found, Rule } from './rule';
 
 type Computed = { readonly component: Component; readonly value: ValueFact; readonly source: string };
@@ -41,9 +42,13 @@ function sourceOf(model: Model, component: Component, reading: Reading): { reado
 const isStore = (model: Model, { file, name }: { readonly file: string; readonly name: string }): boolean =>
   model.files.get(file)?.module?.values.some((value) => value.kind === 'store' && value.name === name) ?? false;
 
+/** The values of a component that are computed in a way that is worth a name. */
+const worthIn = remembered(({ facts }: Component): readonly ValueFact[] =>
+  facts.values.filter(({ kind, formula, from }) => kind === 'derived' && formula !== undefined && isWorthIt(formula) && from.length > 0),
+);
+
 function computedIn(model: Model, component: Component): (Computed & { readonly key: string })[] {
-  return component.facts.values.flatMap((value) => {
-    if (value.kind !== 'derived' || value.formula === undefined || !isWorthIt(value.formula) || value.from.length === 0) return [];
+  return worthIn(component).flatMap((value) => {
     const inner = value.from.filter(
       (reading) => component.facts.values[reading.value]?.kind !== 'param' && component.facts.values[reading.value]?.kind !== 'item',
     );
@@ -51,7 +56,7 @@ function computedIn(model: Model, component: Component): (Computed & { readonly 
     const held = sources.find((one) => one !== undefined && one.name !== '');
     if (!held || sources.includes(undefined)) return [];
     const keys = sources.map((one) => one?.key ?? '').sort();
-    return [{ component, value, source: held.name, key: `${component.framework} ${value.formula} ← ${keys.join(', ')}` }];
+    return [{ component, value, source: held.name, key: `${component.framework} ${value.formula ?? ''} ← ${keys.join(', ')}` }];
   });
 }
 

@@ -39,6 +39,7 @@ const idleProps = remembered((component: Component): readonly ContractProp[] => 
 export const propIdle: Rule = {
   inProject: (check) => {
     const own = ownComponents(check.model);
+    if (own.every((component) => idleProps(component).length === 0)) return [];
     // A type that several components share declares for all of them.
     const declared = new Map<string, number>();
     for (const { contract } of own)

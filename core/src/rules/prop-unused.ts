@@ -1,12 +1,12 @@
 import { isGiven, type KnownUse } from '../flow';
 import type { Component, ContractProp } from '../model/model';
 import { locate } from '../model/span';
-import { allUses, ownComponents } from './all-uses';
+import { allUses, ownComponents, rememberedByUses } from './all-uses';
 import { demandsOf } from './default-lacking';
 import { indexOf } from './index-of';
 import { speltBindings } from './prop-spelt';
 import { counted } from './sentences';
-import type { Check, Found, Rule } from './rule';
+import type { Found, Rule } from './rule';
 
 /** Names by which an element is addressed or dressed are no choices of the component. */
 const isAddress = (name: string): boolean =>
@@ -26,21 +26,19 @@ function isRead(component: Component, prop: ContractProp): boolean {
   return at !== undefined && ((indexOf(component.facts).sinks.get(at)?.length ?? 0) > 0 || indexOf(component.facts).calls.has(at));
 }
 
-function unusedIn(check: Check, component: Component): Found[] {
-  const uses = allUses(check, component);
-  if (!uses) return [];
+const unusedIn = rememberedByUses((component, uses): readonly Found[] => {
   const { contract } = component;
   return [...contract.props.values()].flatMap((prop): Found[] => {
     // In the older way of Svelte each prop may be bound both ways.
     const isValue = prop.kind === 'value' || (prop.kind === 'two-way' && component.facts.followsAssignment);
     if (!isValue || prop.mixed || isAddress(prop.name) || !isRead(component, prop)) return [];
-    // What is read as if it were always given is more than too much.
-    if (demandsOf(component).some((one) => one.prop.name === prop.name)) return [];
-    if (uses.some((known) => speltBindings(known).some((one) => one.declared === prop.name))) return [];
     const isNever = uses.every(({ use }) => !isGiven(use.node, prop.name));
     if (isNever && prop.required !== 'no' && prop.fallback === undefined) return [];
     const constant = isNever ? '' : uses.length > 1 ? sameConstant(uses, prop.name) : undefined;
     if (constant === undefined) return [];
+    // What is read as if it were always given is more than too much.
+    if (demandsOf(component).some((one) => one.prop.name === prop.name)) return [];
+    if (uses.some((known) => speltBindings(known).some((one) => one.declared === prop.name))) return [];
     // What may be shown as content is a slot, whatever its type says.
     if (isNever && component.facts.slots.some((slot) => slot.name === prop.name)) return [];
     const [first] = uses;
@@ -69,9 +67,13 @@ function unusedIn(check: Check, component: Component): Found[] {
       },
     ];
   });
-}
+});
 
 /** An optional prop that no use ever gives, or one that all uses give as the same constant. */
 export const propUnused: Rule = {
-  inProject: (check) => ownComponents(check.model).flatMap((component) => unusedIn(check, component)),
+  inProject: (check) =>
+    ownComponents(check.model).flatMap((component) => {
+      const uses = allUses(check, component);
+      return uses ? unusedIn(component, uses) : [];
+    }),
 };

@@ -8,8 +8,10 @@ export function remembered<Of extends object, Answer, Given = void>(
 ): (of: Of, given: Given) => Answer {
   const kept = new WeakMap<Of, { readonly answer: Answer }>();
   return (of, given) => {
-    const known = kept.get(of) ?? { answer: make(of, given) };
-    kept.set(of, known);
-    return known.answer;
+    const known = kept.get(of);
+    if (known) return known.answer;
+    const answer = make(of, given);
+    kept.set(of, { answer });
+    return answer;
   };
 }

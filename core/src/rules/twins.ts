@@ -16,8 +16,17 @@ const words: Readonly<Record<Exclude<Difference['kind'], 'trait'> | Trait['kind'
   moved: 'order',
 };
 
-/** What two differ in, as far as it shows without their texts. */
+const kept = new WeakMap<Component, WeakMap<Component, string>>();
+
+/** What two differ in, as far as it shows without their texts. Kept for as long as both are. */
 function differencesOf(model: Model, one: Component, other: Component): string {
+  const row = kept.get(one) ?? new WeakMap<Component, string>();
+  const found = row.get(other) ?? findDifferences(model, one, other);
+  kept.set(one, row.set(other, found));
+  return found;
+}
+
+function findDifferences(model: Model, one: Component, other: Component): string {
   const naming = one.framework === other.framework ? 'exact' : 'by name';
   const { differences } = alignPieces(piecesOf(model, one, naming), piecesOf(model, other, naming));
   const found = differences.flatMap((difference): string | [] => {

@@ -43,11 +43,13 @@ function changesIt(body: BodyFacts, copy: Copy): boolean {
 
 type Kept = { readonly copy: Copy; readonly body: BodyFacts; readonly at: Location };
 
+const hooksIn = remembered((body: BodyFacts) => body.values.filter((value) => value.kind === 'hook'));
+
 /** The copies that a component keeps, by itself or through hooks of the project. */
 function copiesOf(model: Model, component: Component): Kept[] {
   const own = copiesIn(component.facts).map((copy) => ({ copy, body: component.facts, at: locate(component.file, copy.span) }));
-  const through = component.facts.values.flatMap((value): Kept[] => {
-    if (value.kind !== 'hook' || value.source === undefined) return [];
+  const through = hooksIn(component.facts).flatMap((value): Kept[] => {
+    if (value.source === undefined) return [];
     const meant = model.named(component.file, value.source);
     if (meant.kind !== 'hook') return [];
     return copiesIn(meant.fact).map((copy) => ({ copy, body: meant.fact, at: locate(component.file, value.span) }));
