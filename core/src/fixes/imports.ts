@@ -19,6 +19,16 @@ function afterImports(source: Source): { readonly at: number; readonly indent: s
   return { at, indent: /^[^\S\n]*/.exec(source.text.slice(at))?.[0] ?? '' };
 }
 
+/** What a way to a module begins with tells where the project keeps its import. */
+const kindOf = (from: string): string => /^(?:\.\/|\.\.\/|[@~#]\/)/.exec(from)?.[0] ?? 'a package';
+
+/** Where a new import may stand: after the last one of its kind, else after all. */
+function besideAlike(source: Source, from: string): { readonly at: number; readonly indent: string } {
+  const alike = importsOf(source).filter((one) => kindOf(one.source.value) === kindOf(from));
+  const last = alike.at(-1);
+  return last ? { at: statementSpan(source, last).end, indent: indentAt(source.text, startOf(last)) } : afterImports(source);
+}
+
 /** Puts a statement after the imports of a file, before all else, with an empty line between. */
 export function putAfterImports(rewrite: Rewrite, source: Source, line: string): void {
   const { at, indent } = afterImports(source);
@@ -68,7 +78,7 @@ function importFrom(rewrite: Rewrite, source: Source, names: readonly string[], 
   // What a module exports by default has a statement of its own.
   const whole = names.filter((name) => name.startsWith('default '));
   for (const name of whole) {
-    const { at, indent } = afterImports(source);
+    const { at, indent } = besideAlike(source, from);
     rewrite.insertFirst(source, at, `${indent}import ${name.slice('default '.length)} from '${from}';\n`);
   }
   const sorted = names.filter((name) => !whole.includes(name)).sort((a, b) => plainName(a).localeCompare(plainName(b)));
@@ -81,7 +91,7 @@ function importFrom(rewrite: Rewrite, source: Source, names: readonly string[], 
   if (!last) {
     const line = `import { ${sorted.join(', ')} } from '${from}';\n`;
     const first = importsOf(source)[0];
-    const { at, indent } = afterImports(source);
+    const { at, indent } = besideAlike(source, from);
     // Packages come before files of the project.
     if (first && !/^[.@~#]/.test(from)) rewrite.insertFirst(source, startOf(first), `${line}${indentAt(source.text, startOf(first))}`);
     else rewrite.insertFirst(source, at, `${indent}${line}`);
