@@ -96,8 +96,8 @@ async function shownAfterActs(page: Page, folder: string, framework: string): Pr
   });
   const shown: string[] = [];
   for (const { name, page: at, in: only, before, act } of [...acts, askRelief]) {
-    // A fault of the worn demos in React and Svelte leaves nothing of that page to act on.
-    if ((only && !only.includes(framework)) || (at === 'LockPage' && framework !== 'vue')) continue;
+    // A fault of the worn demos throws while that page is rendered: what is left of it to act on is nothing, or not certain.
+    if ((only && !only.includes(framework)) || at === 'LockPage') continue;
     await page.mouse.move(0, 0);
     await page.goto('about:blank');
     await page.goto(`${host}${framework === 'svelte' ? '/#' : ''}${paths[at]}`);
