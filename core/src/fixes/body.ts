@@ -74,3 +74,14 @@ export function followedReads(
       rewrite.put(source, { start: at, end: at + match[0].length }, local);
   }
 }
+
+/** What was a prop is a constant then: throws where its component sets it anew. */
+export function refuseChanged(source: Source, component: Component, prop: string, local: string): void {
+  const at = component.facts.values.findIndex((value) => value.name === local && (value.kind === 'prop' || value.kind === 'state'));
+  let isChanged = component.facts.actions.some((action) => action.changes.some((change) => change.value === at));
+  everyNode(source.program, (node) => {
+    const target = node.type === 'AssignmentExpression' ? node.left : node.type === 'UpdateExpression' ? node.argument : undefined;
+    if (target?.type === 'Identifier' && target.name === local) isChanged = true;
+  });
+  if (isChanged) throw new CannotWrite(`${component.name} changes ${prop}.`);
+}

@@ -85,6 +85,22 @@ proposalTables(
       { 'src/Lane.tsx': 'title={String(tone)}' },
     ],
     [
+      'React: a flag by its name alone',
+      react({
+        'src/App.tsx': reactApp('<Lane eta={eta} loud />\n      <Lane eta="one" loud />'),
+        'src/Lane.tsx':
+          'type Props = {\n  eta: string;\n  loud?: boolean;\n};\n\nexport function Lane({ eta, loud = false }: Props) {\n  return <i title={String(loud)}>{eta}</i>;\n}\n',
+      }),
+      { 'src/Lane.tsx': 'const loud = true;' },
+    ],
+    [
+      'Vue: a flag by its name alone',
+      vue({
+        'src/App.vue': vueApp('<Lane :eta="eta" loud /><Lane eta="one" loud />'),
+        'src/Lane.vue': vuePart('defineProps<{ eta: string; loud?: boolean }>();', '<i :title="String(loud)">{{ eta }}</i>'),
+      }),
+    ],
+    [
       'Vue: in script and in markup',
       vue({
         'src/App.vue': vueApp('<Lane :eta="eta" side="left" /><Lane eta="one" side="left" />'),
@@ -108,6 +124,63 @@ proposalTables(
     ],
   ],
   [
+    [
+      'React: letters by their names, and signs that mean something in script',
+      react({
+        'src/App.tsx': reactApp('<Lane eta={eta} tone="a &amp; b\\\\n it\'s" />\n      <Lane eta="one" tone="a &amp; b\\\\n it\'s" />'),
+        'src/Lane.tsx': lane("{ eta, tone = 'calm' }: Props", '{eta}', tones),
+      }),
+      'names a letter',
+    ],
+    [
+      'React: a sign that means something in script',
+      react({
+        'src/App.tsx': reactApp('<Lane eta={eta} tone="a\\\\n" />\n      <Lane eta="one" tone="a\\\\n" />'),
+        'src/Lane.tsx': lane("{ eta, tone = 'calm' }: Props", '{eta}', tones),
+      }),
+      'says another thing in script',
+    ],
+    [
+      'Vue: letters by their names',
+      vue({
+        'src/App.vue': vueApp('<Lane :eta="eta" side="a &amp; b" /><Lane eta="one" side="a &amp; b" />'),
+        'src/Lane.vue': vuePart('defineProps<{ eta: string; side?: string }>();', '<i :title="side">{{ eta }}</i>'),
+      }),
+      'names a letter',
+    ],
+    [
+      'Vue: a default that is made anew each time',
+      vue({
+        'src/App.vue': vueApp('<Lane :eta="eta" />'),
+        'src/Lane.vue': vuePart(
+          "withDefaults(defineProps<{ eta: string; all?: string[] }>(), { all: () => ['a'] });",
+          '<i v-for="one in all" :key="one">{{ eta }}{{ one }}</i>',
+        ),
+      }),
+      'is made anew for each Lane',
+    ],
+    [
+      'React: the component changes it',
+      react({
+        'src/App.tsx': reactApp('<Lane eta={eta} />'),
+        'src/Lane.tsx': lane("{ eta, tone = 'calm' }: Props", '{eta}', tones).replace(
+          '  return',
+          "  if (eta === 'noon') tone = 'loud';\n  return",
+        ),
+      }),
+      'Lane changes tone',
+    ],
+    [
+      'Svelte: the component changes it',
+      svelte({
+        'src/App.svelte': svelteApp('<Lane {eta} />'),
+        'src/Lane.svelte': sveltePart(
+          "  let { side = 'right', eta }: { side?: string; eta: string } = $props();",
+          "<i title={side}>{eta}</i><button onclick={() => (side = 'left')}>a</button>",
+        ),
+      }),
+      'Lane changes side',
+    ],
     [
       'React: nobody says what it is then',
       react({

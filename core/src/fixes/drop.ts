@@ -1,10 +1,11 @@
 import type { Component } from '../model/model';
-import { followedReads, putFirst } from './body';
+import { followedReads, putFirst, refuseChanged } from './body';
 import { dropProp, memberReads, takenProps } from './contract';
 import { dropUnusedImports } from './imports';
 import { bindingSpan, statementSpan } from './lists';
 import { CannotWrite, type Rewrite } from './rewrite';
 import { endOf, indentAt, startOf } from './source';
+import { refuseLetters } from './written';
 
 /** Takes a prop from all who give it. Throws where a component may be given it unseen. */
 function takeFromUses(rewrite: Rewrite, component: Component, prop: string): void {
@@ -26,11 +27,19 @@ export function dropEverywhere(rewrite: Rewrite, component: Component, prop: str
   for (const source of rewrite.opened()) dropUnusedImports(rewrite, source);
 }
 
-/** What all uses of a component give for a prop, as code; undefined where none gives it. Throws where they differ. */
+/**
+ * What all uses of a component give for a prop, as code; undefined where none gives it. Throws where
+ * they differ, and where script would read the letters of a text otherwise than markup does.
+ */
 function givenBy({ model }: Rewrite, component: Component, prop: string): string | undefined {
-  const given = (model.usesOf.get(component.id) ?? []).map(({ node }) => node.bindings.find((one) => one.name === prop)?.constant);
-  if (new Set(given).size > 1) throw new CannotWrite(`${prop} is not the same in all places.`);
-  return given[0];
+  const given = (model.usesOf.get(component.id) ?? []).map(({ node }) => node.bindings.find((one) => one.name === prop));
+  const [first] = given;
+  if (given.some((one) => one?.constant !== first?.constant || (one && one.constant === undefined)))
+    throw new CannotWrite(`${prop} is not the same in all places.`);
+  const constant = first?.constant;
+  if (constant !== undefined) refuseLetters([constant]);
+  if (constant !== undefined && /^["'].*\\/s.test(constant)) throw new CannotWrite(`${constant} says another thing in script.`);
+  return constant;
 }
 
 /** The edits by which a prop that has one value alone becomes a constant of its component. Throws where its value is not written. */
@@ -41,6 +50,9 @@ export function settle(rewrite: Rewrite, component: Component, prop: string): vo
   const { local, fallback } = dropProp(rewrite, component, prop);
   const value = given ?? fallback;
   if (value === undefined) throw new CannotWrite('What it switches would have to go with it, which is not seen with certainty.');
+  if (given === undefined && component.framework === 'vue' && !taken.pattern && /=>|^(?:async\s+)?function\b/.test(value))
+    throw new CannotWrite(`The default of ${prop} is made anew for each ${component.name}.`);
+  refuseChanged(source, component, prop, local);
   const line = `const ${local} = ${value.replace(/^"([^"'\\]*)"$/, "'$1'")};`;
   if (component.framework === 'react') {
     const reads = taken.all === undefined ? [] : memberReads(source, taken.all, prop);

@@ -1,4 +1,5 @@
 import type { Framework } from '../model/facts';
+import { CannotWrite } from './rewrite';
 
 export const pascal = (text: string): string =>
   text.replace(/(?:^|[^A-Za-z0-9]+)([A-Za-z0-9])/g, (_, letter: string) => letter.toUpperCase()).replace(/[^A-Za-z0-9]/g, '');
@@ -34,4 +35,9 @@ export function giving(framework: Framework, name: string, code: string): string
   if (text !== undefined) return ` ${name}="${text}"`;
   if (code === 'true') return ` ${name}`;
   return ` ${bound(framework, name, framework === 'vue' ? inQuotes(code) : code)}`;
+}
+
+/** Letters by their names (`&times;`) are read in markup alone: throws for code that would show them as they stand. */
+export function refuseLetters(codes: readonly string[]): void {
+  if (codes.some((code) => /&#?\w+;/.test(code))) throw new CannotWrite(`A text in it names a letter: ${codes.join(' or ')}.`);
 }

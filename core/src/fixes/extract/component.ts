@@ -1,5 +1,5 @@
 import type { Framework } from '../../model/facts';
-import { unspaced } from '../../overlap';
+import { renamed, unspaced } from '../../overlap';
 import { CannotWrite } from '../rewrite';
 import { indentAt } from '../source';
 import { giving } from '../written';
@@ -27,25 +27,14 @@ function stretchText(place: Place, holes: readonly Hole[], indent: string): stri
     .join('\n');
 }
 
-/** A text with the names that a stretch declares itself changed to those of another place of it. */
-function renamed(text: string, names: readonly string[], to: readonly string[]): string {
-  const other = new Map(names.flatMap((name, at) => (to[at] === undefined || to[at] === name ? [] : [[name, to[at]] as const])));
-  return text.replace(/(?<![\w$.])[A-Za-z_$][\w$]*/g, (word) => other.get(word) ?? word);
-}
-
 /** All that is no hole must be the same at each place, down to the letter: not every difference has a place in the facts. */
 export function refuseOther(places: readonly Place[], holes: readonly Hole[]): void {
   const names = places.map(innerNames);
-  const left = places.map((place, at) =>
-    renamed(
-      unspaced(
-        place.source.framework,
-        filledText(place, at, holes, (hole) => (hole.name === '' ? '' : '§')),
-      ),
-      names[at] ?? [],
-      names[0] ?? [],
-    ),
-  );
+  const left = places.map((place, at) => {
+    const filled = filledText(place, at, holes, (hole) => (hole.name === '' ? '' : '§'));
+    const asFirst = new Map((names[at] ?? []).map((name, index) => [name, names[0]?.[index] ?? name]));
+    return renamed(unspaced(place.source.framework, filled), asFirst);
+  });
   if (new Set(left).size > 1) throw new CannotWrite('The places differ in a way that no prop can say.');
 }
 

@@ -335,6 +335,14 @@ proposalTables(
       Object.fromEntries(Object.entries(svelteSides(true)).map(([file, text]) => [file, text.replace('<dl ', '<dl slot="facts" ')])),
       'has slot=, which belongs to where it stands',
     ],
+    [
+      'React: letters by their names in an attribute that would become script',
+      reactFiles(
+        reactPlace('Upper', reactFacts('Upper', 'since', '<dd title="near &amp; it\'s">m</dd>')),
+        reactPlace('Lower', reactFacts('Lower', 'when', '<dd title="far &amp; it\'s">m</dd>'), lowerParams),
+      ),
+      'names a letter',
+    ],
     ['Vue: styles of its own', vueSides('\n<style scoped>\n.fact { color: red; }\n</style>\n'), 'styles of'],
     ['Svelte: styles of its own', svelteSides(false, '\n<style>\n  .fact { color: red; }\n</style>\n'), 'styles of'],
   ],

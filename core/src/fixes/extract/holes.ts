@@ -3,7 +3,7 @@ import type { Binding, SpreadFact } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { folded, type Piece, staticTexts } from '../../overlap';
 import { CannotWrite } from '../rewrite';
-import { bound, literalOf, pascal, quoted, shown } from '../written';
+import { bound, literalOf, pascal, quoted, refuseLetters, shown } from '../written';
 import { camel, commonName, lastName } from './names';
 import { type Hole, type Mention, mentionsOf, ownerOf, type Place, says, textAt } from './places';
 
@@ -149,9 +149,7 @@ export class Holes {
     first.forEach((_, index) => {
       const given = all.map((spans, at) => folded(textAt(this.places[at] as Place, spans[index] as Span)));
       if (new Set(given).size === 1) return;
-      // What can stand in no attribute is given by script, which says letters as they are.
-      if (given.some((text) => /&#?\w+;/.test(text) && /['"\\{}<>]/.test(text)))
-        throw new CannotWrite(`A text in it names a letter: ${given.join(' or ')}.`);
+      refuseLettersIn(given.map(quoted));
       const tag = tagOf(element[0]);
       const wanted = /^h\d$/.test(tag) ? 'title' : /^(?:label|legend|dt|th)$/.test(tag) ? 'label' : tag === 'button' ? 'action' : 'text';
       this.add({
@@ -192,6 +190,7 @@ export class Holes {
       throw new CannotWrite(`${first.name} is no plain attribute.`);
     const given = texts.map((text) => (/^\{[\w$]+\}$/.test(text) ? text.slice(1, -1) : literalOf(this.framework, text)));
     const isConstant = bindings.every((one) => one.constant !== undefined && one.readings.length === 0);
+    if (isConstant) refuseLettersIn(given);
     const own = isConstant ? undefined : commonName(given.map(lastName));
     const attribute = camel(first.name.replace(/^:/, ''));
     const wanted = own !== undefined && !/^on[A-Z]/.test(attribute) ? own : attribute;
@@ -267,6 +266,9 @@ export class Holes {
     this.add({ about: 'expression', spans, given: texts, wanted, tag: /^[a-z]\w*$/.test(tag) ? tag : '', type, write: (name) => name });
   }
 }
+
+/** Texts that can stand in no attribute are given by script, which says letters as they are. */
+const refuseLettersIn = (given: readonly string[]): void => refuseLetters(given.filter((code) => /['"\\{}<>]/.test(code.slice(1, -1))));
 
 /** What an element or a use is called in the markup, for names that are made of it. */
 const tagOf = (piece: Piece | undefined): string =>

@@ -1,4 +1,4 @@
-import type { Span } from '../../model/span';
+import { contains, type Span } from '../../model/span';
 import { CannotWrite } from '../rewrite';
 import type { Hole, Place } from './places';
 
@@ -72,7 +72,7 @@ export function slotHoles(places: readonly Place[], passages: readonly Passage[]
     );
     return [...source.text.slice(piece.span.start, piece.span.end).matchAll(asked)].flatMap((found) => {
       const span = { start: piece.span.start + found.index, end: piece.span.start + found.index + found[0].length };
-      const isWithin = others.some(({ spans }) => (spans[at]?.start ?? Infinity) <= span.start && span.end <= (spans[at]?.end ?? -1));
+      const isWithin = others.some(({ spans }) => spans[at] !== undefined && contains(spans[at], span));
       const slot = found[1] ?? found[3];
       const passage = passages.find((one) => one.own[at] === slot);
       if (isWithin) return [];

@@ -1,6 +1,6 @@
 import type { ComponentFacts, Reading, ValueFact } from '../../model/facts';
 import type { Component } from '../../model/model';
-import type { Span } from '../../model/span';
+import { contains, type Span } from '../../model/span';
 import type { Piece } from '../../overlap';
 import type { Source } from '../source';
 
@@ -32,10 +32,8 @@ export type Hole = {
 
 const innerKinds = new Set(['item', 'handed', 'param']);
 
-const isWithin = (inner: Span, outer: Span): boolean => inner.start >= outer.start && inner.end <= outer.end;
-
 const isInner = ({ piece, staying }: Place, { kind, span }: ValueFact): boolean =>
-  innerKinds.has(kind) && isWithin(span, piece.span) && !staying.some((one) => isWithin(span, one));
+  innerKinds.has(kind) && contains(piece.span, span) && !staying.some((one) => contains(one, span));
 
 /** Whom a reading is of: the stretch itself, the module, or the component that has the stretch. */
 export function ownerOf(place: Place, value: number): 'inner' | 'module' | 'owner' {

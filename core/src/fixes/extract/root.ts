@@ -1,6 +1,5 @@
 import type { Span } from '../../model/span';
 import { keySpan } from '../lists';
-import { CannotWrite } from '../rewrite';
 import { type Hole, type Place, textAt } from './places';
 
 /** An attribute of an opening tag, in the form of Vue: its name, and a value in quotes. */
@@ -9,7 +8,7 @@ const attribute = /\s+([^\s=>"'/]+)(?:\s*=\s*(?:"[^"]*"|'[^']*'|[^\s"'>]+))?/y;
 /** Whether, how often and as which one a stretch stands is said on its root, and is for the use to say. */
 const isAbout = /^(?:v-if|v-else-if|v-else|v-for|:key|key|v-bind:key)$/;
 
-/** The attributes on the root of a stretch that stay with its place, in the order of the text. */
+/** The attributes on the root of a stretch, which is an element, that stay with its place; in the order of the text. */
 export function stayingOn({ source, piece }: Pick<Place, 'source' | 'piece'>): Span[] {
   const { node, span } = piece;
   if (source.framework !== 'vue') {
@@ -22,11 +21,7 @@ export function stayingOn({ source, piece }: Pick<Place, 'source' | 'piece'>): S
     const start = attribute.lastIndex - one[0].trimStart().length;
     if (isAbout.test(one[1] ?? '')) found.push({ start, end: attribute.lastIndex });
   }
-  // Where the stretch begins with the condition or the list, that is a part of it.
-  if (node.kind === 'element' || node.kind === 'use') return found;
-  if (found.some(({ start, end }) => source.text.slice(start, end).startsWith('v-else')))
-    throw new CannotWrite('It stands where something else does not.');
-  return [];
+  return found;
 }
 
 /** What each use has to say beside its props: its key, and in Vue on what condition and for which items it stands. */

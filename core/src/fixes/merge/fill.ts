@@ -5,7 +5,7 @@ import type { Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 import { contentSpan, type Hole, type Laid, nameOf, type Piece, renamed } from '../../overlap';
 import { CannotWrite } from '../rewrite';
-import { bound, literalOf, pascal, quoted, shown } from '../written';
+import { bound, literalOf, pascal, quoted, refuseLetters, shown } from '../written';
 import type { NewProp } from './declare';
 import type { ScriptHole } from './script';
 import { either, isBetweenTags, isExpression, only, typeOf, unitOf } from './unit';
@@ -171,13 +171,13 @@ const textName = (tag: string): string =>
 export function propHole(work: Work, hole: Hole): void {
   const { laid, framework } = work;
   if (hole.kind === 'text' && hole.a && hole.texts) {
-    // A text of script says its letters as they are.
-    if (hole.texts.some((text) => /&#?\w+;/.test(text))) throw new CannotWrite(`A text in it names a letter: ${hole.texts.join(' or ')}.`);
+    refuseLetters(hole.texts);
     const name = newProp(work, 'text', textName(hole.about), quoted(hole.texts[0]), quoted(hole.texts[1]));
     work.puts.push({ ...hole.a, ...(hole.b ? { other: hole.b } : {}), text: shown(framework, name) });
   } else if ((hole.kind === 'class' || hole.kind === 'value') && hole.a) {
     const says = literalOf(framework, laid.texts[0].slice(hole.a.start, hole.a.end));
     const also = hole.b ? literalOf(framework, laid.texts[1].slice(hole.b.start, hole.b.end)) : 'undefined';
+    refuseLetters([says, also]);
     const about = hole.about.replace(/^(?::|v-bind:)/, '');
     const name = newProp(
       work,

@@ -63,6 +63,7 @@ const tables: Readonly<Record<'react' | 'vue' | 'svelte', Table>> = {
       ['a blank', '<s>a {label}</s>', '<s>a{label}</s>'],
       ['a text in markup that a list makes', '{[1, 2].map((one) => <s key={one}>near</s>)}', '{[1, 2].map((one) => <s key={one}>far</s>)}'],
       ['what a list is made of', '{[1, 2].map((one) => <s key={one}>a</s>)}', '{[1, 3, 4].map((one) => <s key={one}>a</s>)}'],
+      ['letters by their names in an attribute', '<s title="near &amp; it\'s">a</s>', '<s title="far &lt; here">a</s>'],
       ['a style', '<s style={{ top: 1 }}>a</s>', '<s style={{ top: 2 }}>a</s>'],
     ],
     unseen: [
@@ -83,6 +84,7 @@ const tables: Readonly<Record<'react' | 'vue' | 'svelte', Table>> = {
       ],
       ['texts around an element, over several lines', '<s>near\n<em>a</em>\nhere</s>', '<s>far\n<em>a</em>\nhere</s>'],
       ['a text for a place', '<Frame><template #head>near</template></Frame>', '<Frame><template #head>far</template></Frame>'],
+      ['letters by their names in an attribute', '<s title="near &amp; it\'s">a</s>', '<s title="far &lt; here">a</s>'],
       ['hidden or not', '<s v-show="label === \'x\'">a</s>', '<s v-show="label === \'y\'">a</s>'],
       ['a text in a template element', '<template v-if="label">near</template>', '<template v-if="label">far</template>'],
       ['markup as a text', '<s v-html="`<em>near</em>`" />', '<s v-html="`<em>far</em>`" />'],
@@ -107,6 +109,7 @@ const tables: Readonly<Record<'react' | 'vue' | 'svelte', Table>> = {
       ['texts around an element, over several lines', '<s>near\n<em>a</em>\nhere</s>', '<s>far\n<em>a</em>\nhere</s>'],
       ['a text beside a block', '{#if label}near{/if}', '{#if label}far{/if}'],
       ['the other branch', '{#if !label}<s>a</s>{:else}near{/if}', '{#if !label}<s>a</s>{:else}far{/if}'],
+      ['letters by their names in an attribute', '<s title="near &amp; it\'s">a</s>', '<s title="far &lt; here">a</s>'],
       ['a class by a condition', "<s class:on={label === 'x'}>a</s>", "<s class:on={label === 'y'}>a</s>"],
       ['a style', '<s style:top="1px">a</s>', '<s style:top="2px">a</s>'],
       ['constants in code', "<s>{label ? 'near' : ''}</s>", "<s>{label ? 'far' : ''}</s>"],

@@ -1,8 +1,7 @@
-import type { TemplateNode } from '../../model/facts';
-import type { Span } from '../../model/span';
+import type { Framework, TemplateNode } from '../../model/facts';
+import { contains, type Span } from '../../model/span';
 import { folded, type Piece, type Pieces, renamed, unspaced } from '../../overlap';
 import { CannotWrite } from '../rewrite';
-import type { Framework } from '../../model/facts';
 import type { Work } from './fill';
 
 /** A stretch of a text and what is to be read in its place. */
@@ -10,11 +9,10 @@ type Instead = Span & { readonly text: string };
 
 /** Some stretch of a text with others in place of parts of it; of two that lie within each other, the outer one counts. */
 function filled(text: string, span: Span, all: readonly Instead[]): string {
-  const isWithin = (one: Instead, other: Instead): boolean =>
-    one !== other && one.start >= other.start && one.end <= other.end && one.end - one.start < other.end - other.start;
+  const isWithin = (one: Instead, other: Instead): boolean => contains(other, one) && !contains(one, other);
   let made = text.slice(span.start, span.end);
   for (const one of [...all].sort((x, y) => y.start - x.start || y.end - x.end)) {
-    if (one.start < span.start || one.end > span.end || all.some((other) => isWithin(one, other))) continue;
+    if (!contains(span, one) || all.some((other) => isWithin(one, other))) continue;
     made = made.slice(0, one.start - span.start) + one.text + made.slice(one.end - span.start);
   }
   return made;

@@ -1,6 +1,6 @@
 import type { Component } from '../../model/model';
 import type { Step } from '../../rules';
-import { followedReads, freeName, putFirst } from '../body';
+import { followedReads, freeName, putFirst, refuseChanged } from '../body';
 import { dropEvent, dropProp, memberReads, type PropText, takenProps } from '../contract';
 import { putAfterImports } from '../imports';
 import { statementSpan } from '../lists';
@@ -17,11 +17,15 @@ export function take(chain: Chain, { component, link }: Taking, context: string,
   const { rewrite, isEvent } = chain;
   const source = rewrite.source(component);
   if (component.isPublic) throw new CannotWrite(`${component.name} may be used outside the project.`);
-  if (isEvent && component.framework === 'vue') takeHandler(chain, component, link.prop, context);
-  else if (component.framework === 'react')
-    takeInReact(rewrite, source, component, dropProp(rewrite, component, link.prop), context, typed, link.prop);
-  else if (component.framework === 'vue') takeInVue(chain, source, component, dropProp(rewrite, component, link.prop), context, link.prop);
-  else if (component.framework === 'svelte') takeInSvelte(rewrite, source, component, dropProp(rewrite, component, link.prop), context);
+  if (isEvent && component.framework === 'vue') {
+    takeHandler(chain, component, link.prop, context);
+    return;
+  }
+  const prop = dropProp(rewrite, component, link.prop);
+  refuseChanged(source, component, link.prop, prop.local);
+  if (component.framework === 'react') takeInReact(rewrite, source, component, prop, context, typed, link.prop);
+  else if (component.framework === 'vue') takeInVue(chain, source, component, prop, context, link.prop);
+  else takeInSvelte(rewrite, source, component, prop, context);
 }
 
 function takeInReact(

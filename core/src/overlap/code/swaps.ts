@@ -1,5 +1,5 @@
 import type { Framework, TemplateNode } from '../../model/facts';
-import type { Span } from '../../model/span';
+import { contains } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 import type { Hole, Laid } from './holes';
 import type { Piece } from './pieces';
@@ -73,9 +73,9 @@ export function swapsOf(laid: Laid, framework: Framework): Swap[] {
   return [...tags, ...gapped].filter(fits);
 }
 
-const isWithin = (inner: Span | undefined, outer: Span): boolean =>
-  inner !== undefined && inner.start >= outer.start && inner.end <= outer.end;
-
 /** Whether a difference is one of two elements in each other's place, or lies within these. */
 export const isInSwap = (hole: Hole, swaps: readonly Swap[]): boolean =>
-  swaps.some(({ a, b, holes }) => holes.includes(hole) || isWithin(hole.a, a.span) || isWithin(hole.b, b.span));
+  swaps.some(
+    ({ a, b, holes }) =>
+      holes.includes(hole) || (hole.a !== undefined && contains(a.span, hole.a)) || (hole.b !== undefined && contains(b.span, hole.b)),
+  );
