@@ -85,6 +85,18 @@ proposalTables(
       { 'src/Lane.tsx': 'title={String(tone)}' },
     ],
     [
+      'React: held against other values, it keeps its type',
+      react({
+        'src/App.tsx': reactApp('<Lane eta={eta} tone="loud" />\n      <Lane eta="one" tone="loud" />'),
+        'src/Lane.tsx': lane(
+          "{ eta, tone = 'calm' }: Props",
+          "{tone === 'calm' ? eta : '!'}",
+          tones.replace('string;\n}', "'calm' | 'loud';\n}"),
+        ),
+      }),
+      { 'src/Lane.tsx': "const tone = 'loud' as 'calm' | 'loud';" },
+    ],
+    [
       'React: a flag by its name alone',
       react({
         'src/App.tsx': reactApp('<Lane eta={eta} loud />\n      <Lane eta="one" loud />'),

@@ -4,7 +4,7 @@ import { dropProp, memberReads, takenProps } from './contract';
 import { dropUnusedImports } from './imports';
 import { bindingSpan, statementSpan } from './lists';
 import { CannotWrite, type Rewrite } from './rewrite';
-import { endOf, indentAt, startOf } from './source';
+import { endOf, indentAt, type Source, startOf } from './source';
 import { refuseLetters } from './written';
 
 /** Takes a prop from all who give it. Throws where a component may be given it unseen. */
@@ -42,18 +42,25 @@ function givenBy({ model }: Rewrite, component: Component, prop: string): string
   return constant;
 }
 
+/** Whether a name is held against other values: TypeScript says of a constant that it never is one of them. */
+function isCompared({ text }: Source, local: string, all: string | undefined): boolean {
+  const name = `(?:${all === undefined ? '' : `${all}\\.`})?${local}\\b`;
+  return new RegExp(`(?<![\\w$.])${name}\\s*[!=]==?|[!=]==?\\s*${name}|\\bswitch\\s*\\(\\s*${name}`).test(text);
+}
+
 /** The edits by which a prop that has one value alone becomes a constant of its component. Throws where its value is not written. */
 export function settle(rewrite: Rewrite, component: Component, prop: string): void {
   const given = givenBy(rewrite, component, prop);
   const source = rewrite.source(component);
   const taken = takenProps(source, component);
-  const { local, fallback } = dropProp(rewrite, component, prop);
+  const { local, fallback, type } = dropProp(rewrite, component, prop);
   const value = given ?? fallback;
   if (value === undefined) throw new CannotWrite('What it switches would have to go with it, which is not seen with certainty.');
   if (given === undefined && component.framework === 'vue' && !taken.pattern && /=>|^(?:async\s+)?function\b/.test(value))
     throw new CannotWrite(`The default of ${prop} is made anew for each ${component.name}.`);
   refuseChanged(source, component, prop, local);
-  const line = `const ${local} = ${value.replace(/^"([^"'\\]*)"$/, "'$1'")};`;
+  const kept = source.isTyped && type !== undefined && isCompared(source, local, taken.all) ? ` as ${type}` : '';
+  const line = `const ${local} = ${value.replace(/^"([^"'\\]*)"$/, "'$1'")}${kept};`;
   if (component.framework === 'react') {
     const reads = taken.all === undefined ? [] : memberReads(source, taken.all, prop);
     for (const read of reads) rewrite.put(source, { start: startOf(read), end: endOf(read) }, local);

@@ -50,7 +50,7 @@ const writers: Readonly<Record<string, Writer>> = {
   },
   'prop-unused': (rewrite, finding) => {
     settle(rewrite, componentOf(rewrite, finding), finding.subject);
-    return 'This makes a constant of it, as which all that it switches is plain to see.';
+    return 'This writes its one value into the component, as a constant.';
   },
   'markup-repeated': withoutRepeats,
 };
