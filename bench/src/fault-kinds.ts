@@ -8,6 +8,7 @@ import {
   type TemplateNode,
   walkTemplate,
 } from '@liana/core';
+import { bindingKey, defaultSlot, isListener, memberName, memberOf, propKey, slotKey } from '@liana/core';
 
 /** A project in which faults are planted, one at a time. */
 export type Project = {
@@ -40,20 +41,21 @@ function slip(name: string): string | undefined {
   return at < 0 || name.length < 5 ? undefined : name.slice(0, at) + (name[at + 1] ?? '') + (name[at] ?? '') + name.slice(at + 2);
 }
 
-const plain = ({ use }: KnownUse): boolean => use.node.spreads.every((spread) => spread.names !== undefined);
+const plain = ({ use }: KnownUse): boolean => use.node.spreads.every((spread) => spread.keys !== undefined);
 const textAt = (project: Project, file: FilePath, span: Span): string => project.texts.get(file)?.slice(span.start, span.end) ?? '';
 
 /** Uses with a binding that stands in the text under its own name. */
 function bindings(project: Project): { known: KnownUse; name: string; span: Span; nameSpan: Span; isRequired: boolean }[] {
   return project.uses.flatMap((known) =>
     known.use.node.bindings.flatMap((binding) => {
-      const prop = known.target.contract.props.get(binding.name);
-      const isWritten = textAt(project, known.use.file, binding.nameSpan).endsWith(binding.name) && binding.direction === 'in';
+      const key = bindingKey(binding);
+      const prop = key && known.target.contract.members.get(key);
+      const isWritten = textAt(project, known.use.file, binding.nameSpan).endsWith(binding.to.name) && binding.direction === 'in';
       if (!prop || !isWritten || !plain(known) || known.inContentOfCloner || known.owner.facts.clones) return [];
       return [
         {
           known,
-          name: binding.name,
+          name: binding.to.name,
           span: binding.span,
           nameSpan: binding.nameSpan,
           isRequired: prop.required === 'yes' && prop.fallback === undefined,
@@ -86,7 +88,12 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
   'a prop is misspelt': (project) =>
     bindings(project).flatMap(({ known: { use, target }, name, nameSpan }) => {
       const wrong = slip(name);
-      if (wrong === undefined || target.contract.openness !== 'closed' || target.contract.props.has(wrong) || name.startsWith('on'))
+      if (
+        wrong === undefined ||
+        target.contract.openness !== 'closed' ||
+        target.contract.members.has(propKey(wrong)) ||
+        name.startsWith('on')
+      )
         return [];
       const start = nameSpan.end - name.length;
       return [{ edits: [{ file: use.file, start, end: nameSpan.end, text: wrong }], rules: ['prop-spelt'], subject: wrong, at: start }];
@@ -107,7 +114,7 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
 
   'a flag is given as a text': (project) =>
     bindings(project).flatMap(({ known: { use, target }, name, span }) => {
-      const kinds = target.contract.props.get(name)?.kinds;
+      const kinds = target.contract.members.get(propKey(name))?.kinds;
       if (!kinds || [...kinds].some((kind) => kind !== 'flag' && kind !== 'nothing')) return [];
       return [{ edits: [{ file: use.file, ...span, text: `${name}="false"` }], rules: ['prop-kind'], subject: name, at: span.start }];
     }),
@@ -127,7 +134,7 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
       const { node } = use;
       const whole = textAt(project, use.file, node.span);
       const takes =
-        target.contract.props.has('children') ||
+        target.contract.members.has(defaultSlot) ||
         target.facts.slots.length > 0 ||
         target.contract.openness === 'open' ||
         target.facts.openness === 'open';
@@ -155,7 +162,7 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
       return node.children.flatMap((part): Fault[] => {
         if ((part.kind !== 'element' && part.kind !== 'use') || part.key.kind !== 'value') return [];
         // What is spread may have a key of its own.
-        if (part.spreads.some((spread) => spread.names === undefined)) return [];
+        if (part.spreads.some((spread) => spread.keys === undefined)) return [];
         const text = project.texts.get(file) ?? '';
         const before = /(?:\s:?key=|\sv-bind:key=)[{"]?\s*$/.exec(text.slice(0, part.key.span.start));
         const after = /^\s*[}"]?/.exec(text.slice(part.key.span.end));
@@ -206,7 +213,7 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
       return [...text.matchAll(/(\w+)\s*=\s*\$bindable\(([^()]*)\)/g)].flatMap((match): Fault[] => {
         const name = match[1] ?? '';
         const bound = (project.model.usesOf.get(component.id) ?? []).find((use) =>
-          use.node.bindings.some((one) => one.name === name && one.direction === 'two-way'),
+          use.node.bindings.some((one) => one.to.name === name && one.direction === 'two-way'),
         );
         if (!bound || component.contract.openness === 'open') return [];
         const given = match[2] === '' ? name : `${name} = ${match[2] ?? ''}`;
@@ -225,9 +232,9 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
     nodesOf(project).flatMap(({ file, node, framework }) => {
       if (framework !== 'react' || node.kind !== 'element' || !/^(input|textarea|select)$/.test(node.tag) || node.spreads.length > 0)
         return [];
-      const given = (name: string): (typeof node.bindings)[number] | undefined => node.bindings.find((one) => one.name === name);
+      const given = (name: string): (typeof node.bindings)[number] | undefined => node.bindings.find((one) => one.to.name === name);
       const value = given('value') ?? given('checked');
-      const change = given('onChange');
+      const change = given('change');
       const type = given('type')?.constant ?? '';
       if (
         !value ||
@@ -236,12 +243,12 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
         given('readOnly') ||
         given('disabled') ||
         given('ref') ||
-        given('onInput') ||
+        given('input') ||
         (given('type') && type === '') ||
         /hidden|radio|button|submit|checkbox/.test(type)
       )
         return [];
-      return [{ edits: [{ file, ...change.span, text: '' }], rules: ['two-way-half'], subject: value.name, at: value.nameSpan.start }];
+      return [{ edits: [{ file, ...change.span, text: '' }], rules: ['two-way-half'], subject: value.to.name, at: value.nameSpan.start }];
     }),
 
   'an effect is not undone': (project) =>
@@ -345,25 +352,23 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
     [...project.model.components.values()].flatMap((component): Fault[] => {
       if (component.fileRole !== 'source' || component.facts.raisesUnseen || component.contract.openness === 'open') return [];
       const heard = new Set(
-        project.uses
-          .filter(({ target }) => target.id === component.id)
-          .flatMap(({ use }) => use.node.bindings.map((one) => one.name.replace(/^(?:@|on:)/, ''))),
+        project.uses.filter(({ target }) => target.id === component.id).flatMap(({ use }) => use.node.bindings.map(bindingKey)),
       );
       const text = project.texts.get(component.file) ?? '';
       return component.facts.events.flatMap((event): Fault[] => {
         const [raise, ...more] = event.raised;
-        const isHeard = heard.has(event.spelling) || heard.has(event.name);
-        if (!raise || more.length > 0 || !isHeard || /^(?:bind:|@?update:)/.test(event.spelling)) return [];
+        const isHeard = heard.has(event.key);
+        if (!raise || more.length > 0 || !isHeard || memberOf(event.key).kind === 'model') return [];
         // What is forwarded as it comes has no call that could be taken away.
         if (!/^[$\w.]+(?:\?\.)?\(/.test(textAt(project, component.file, raise.span))) return [];
         // Handed on as well, it is raised still, or may be.
         const own = text.slice(component.facts.span.start, component.facts.span.end);
-        if (component.framework === 'react' && own.split(new RegExp(`\\b${event.spelling}\\b`)).length > 3) return [];
+        if (component.framework === 'react' && own.split(new RegExp(`\\b${event.key}\\b`)).length > 3) return [];
         return [
           {
             edits: [{ file: component.file, ...raise.span, text: 'void 0' }],
             rules: ['event-never-raised', 'event-stops-short', 'prop-idle'],
-            subject: event.spelling,
+            subject: memberName(event.key),
             at: raise.span.start,
             elsewhere: true,
           },
@@ -376,12 +381,12 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
       if (component.fileRole !== 'source' || component.framework === 'react') return [];
       // Of what takes anything, and of slots whose names are known while running, nothing is said.
       const isOpen = component.contract.openness === 'open' || component.facts.openness === 'open';
-      if (isOpen || component.facts.slots.some((slot) => /[[\]{}$*]/.test(slot.name))) return [];
+      if (isOpen || component.facts.slots.some((slot) => /[[\]{}$*]/.test(slot.key))) return [];
       const text = project.texts.get(component.file) ?? '';
       return [...text.matchAll(/<slot\s+name="(\w+)"/g)].flatMap((match): Fault[] => {
         const name = match[1] ?? '';
         const given = (project.model.usesOf.get(component.id) ?? []).find((use) =>
-          use.node.bindings.some((one) => one.name === `#${name}`),
+          use.node.bindings.some((one) => bindingKey(one) === slotKey(name)),
         );
         if (!given || text.split(`name="${name}"`).length > 2) return [];
         const start = match.index + match[0].length - name.length - 1;
@@ -431,7 +436,7 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
       const text = project.texts.get(component.file) ?? '';
       const bound = project.uses.some(
         ({ use, target }) =>
-          target.id === component.id && use.node.bindings.some((one) => one.direction === 'two-way' && one.name === 'modelValue'),
+          target.id === component.id && use.node.bindings.some((one) => one.direction === 'two-way' && one.to.name === 'modelValue'),
       );
       const model = /\bdefineModel(?:<[^>]*>)?\((?=\)|\{)/.exec(text);
       const emits = /(?<=emit\(['"])update:modelValue(?=['"])/.exec(text);
@@ -458,8 +463,7 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
         const name = reading && textAt(project, file, reading.span);
         const wrong = name && /^[A-Za-z]\w*$/.test(name) ? slip(name) : undefined;
         // A name that stands for attribute and value is an attribute misspelt.
-        if (!reading || more.length > 0 || !wrong || !/^(?:@|on)/.test(binding.name) || reading.span.start <= binding.nameSpan.start)
-          return [];
+        if (!reading || more.length > 0 || !wrong || !isListener(binding) || reading.span.start <= binding.nameSpan.start) return [];
         if (new RegExp(`\\b${wrong}\\b`).test(project.texts.get(file) ?? '')) return [];
         return [
           {
@@ -483,7 +487,7 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
           const value = reading && component.facts.values[reading.value];
           const action = value?.action === undefined ? undefined : component.facts.actions[value.action];
           const isPlain = reading && more.length === 0 && textAt(project, component.file, reading.span) === value?.name;
-          if (!/^on[A-Z]/.test(binding.name) || !isPlain || value?.kind !== 'function' || !action || action.returns.length > 0) continue;
+          if (binding.to.kind !== 'listener' || !isPlain || value?.kind !== 'function' || !action || action.returns.length > 0) continue;
           if (!/^\(\s*\)|^\w+\s*\(\s*\)|^(?:async )?function \w*\(\s*\)/.test(textAt(project, component.file, action.span))) continue;
           if (!/\{/.test(textAt(project, component.file, action.span)) || /\breturn\b/.test(textAt(project, component.file, action.span)))
             continue;

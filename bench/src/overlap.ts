@@ -23,7 +23,7 @@ const changes: Readonly<Record<string, (component: Component, text: string, rand
     walkTemplate(facts.template, (node) => {
       if (node.kind !== 'element' && node.kind !== 'use') return;
       for (const one of node.bindings)
-        if (/^class(Name)?$/.test(one.name) && one.constant && text.slice(one.span.start, one.span.end).includes(one.constant))
+        if (/^class(Name)?$/.test(one.to.name) && one.constant && text.slice(one.span.start, one.span.end).includes(one.constant))
           found.push({ ...one.span, text: text.slice(one.span.start, one.span.end).replace(one.constant, 'other') });
     });
     return pick(found, random);

@@ -85,13 +85,13 @@ function some<T>(all: readonly T[], count: number, random: () => number): readon
 
 type Lines = { readonly trees: string[]; readonly strands: string[]; readonly cards: string[]; readonly traces: string[] };
 
-function pageLines(model: Model, page: Page, lines: Lines, random: () => number): void {
+function pageLines(model: Model, findings: readonly Finding[], page: Page, lines: Lines, random: () => number): void {
   const tree = unfold(model, page);
   lines.trees.push(line({ page: page.id, path: page.path, reach: page.reach, places: tree.places.length, truncated: tree.truncated }));
   if (tree.places.length > limits.placesOfAPage) return;
   for (const place of tree.places) lines.trees.push(line(place));
   const ways = makeWays(model, tree);
-  const { strands, local } = strandsOf(model, tree, ways);
+  const { strands, local } = strandsOf(ways, findings);
   lines.strands.push(line({ page: page.id, local, count: strands.length }));
   for (const strand of orderColumns(strands)) lines.strands.push(line(strand));
   for (const { index } of some(tree.places, limits.cards, random)) {
@@ -135,7 +135,7 @@ for await (const { name, sources, configs } of projects()) {
   const model = link(files, configs);
   const findings = check(model);
   const lines: Lines = { trees: [], strands: [], cards: [], traces: [] };
-  for (const page of some(model.pages, limits.pages, random)) pageLines(model, page, lines, random);
+  for (const page of some(model.pages, limits.pages, random)) pageLines(model, findings, page, lines, random);
   const texts = new Map(sources.map(({ file, text }) => [file, text]));
   const all = {
     ...lines,

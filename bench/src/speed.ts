@@ -161,7 +161,7 @@ rows.push(['overlap, 8000 ÷ 1000 components', ratio(overLarge / overThousand), 
 const model = linked;
 const [page] = model.pages;
 if (page) {
-  const strands = least(() => void orderColumns(strandsOf(model, unfold(model, page)).strands), 15);
+  const strands = least(() => void orderColumns(strandsOf(makeWays(model, unfold(model, page))).strands), 15);
   rows.push([
     `a page's tree and strands, 2000 components`,
     `${(strands * 1000).toFixed(1)} ms`,
@@ -173,7 +173,7 @@ if (page) {
   const tree = unfold(model, page);
   const start = performance.now();
   const fresh = makeWays(model, tree);
-  strandsOf(model, tree, fresh);
+  strandsOf(fresh);
   const opened = performance.now() - start;
   const states = fresh.graph.frames.flatMap((frame) =>
     frame.body.values.flatMap((value, index): Spot[] =>

@@ -11,6 +11,7 @@ import {
   type FindingEntry,
   leftOutCount,
   link,
+  memberName,
   type Model,
   parseBare,
   readFile,
@@ -93,9 +94,9 @@ function componentEntries(model: Model): ComponentEntry[] {
       framework: component.framework,
       file: component.file,
       role: pages.has(component.id) ? 'page' : fileRole(component.file) === 'source' ? 'component' : fileRole(component.file),
-      props: [...component.contract.props.values()].map((prop) => ({ name: prop.name, required: prop.required, kind: prop.kind })),
+      props: [...component.contract.members.values()].map((prop) => ({ name: prop.name, required: prop.required, kind: prop.kind })),
       events: component.facts.events.map((event) => event.name),
-      slots: component.facts.slots.map((slot) => slot.name),
+      slots: component.facts.slots.map((slot) => memberName(slot.key)),
     }));
 }
 

@@ -3,7 +3,8 @@ import type { FileFacts } from './model/facts';
 import type { Finding } from './model/finding';
 import type { ConfigFile, Model } from './model/model';
 import type { FilePath } from './model/span';
-import { isReadable, readFile } from './read';
+import { isReadable } from './frameworks/registry';
+import { readFile } from './frameworks/read-file';
 import { check, type CheckOptions } from './rules';
 
 export type SourceFile = { readonly file: FilePath; readonly text: string };

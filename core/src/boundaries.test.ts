@@ -8,15 +8,15 @@ import { rules } from './rules/registry';
 const source = fileURLToPath(new URL('.', import.meta.url));
 
 /** Phases in their order; one may import only those before it, and files of its own. */
-const phases = ['model', 'read', 'link', 'tree', 'flow', 'overlap', 'rules'];
+const phases = ['model', 'read', 'write', 'frameworks', 'link', 'tree', 'contract', 'flow', 'overlap', 'rules'];
 /** Beside the phases: what they may import. */
 const beside: Readonly<Record<string, readonly string[]>> = {
-  intake: ['model', 'read', 'link'],
+  intake: ['model', 'frameworks', 'link'],
   find: ['model', 'tree'],
-  carve: ['model', 'overlap', 'tree', 'flow', 'rules'],
+  carve: ['model', 'write', 'frameworks', 'overlap', 'tree', 'flow', 'rules'],
   formats: ['model', 'carve', 'rules', 'triage'],
   triage: ['model', 'rules'],
-  fixes: ['model', 'read', 'overlap', 'rules'],
+  fixes: ['model', 'read', 'write', 'frameworks', 'overlap', 'rules'],
   figures: ['model', 'tree', 'overlap', 'rules'],
 };
 const packages = new Set([
@@ -40,7 +40,7 @@ const packages = new Set([
 function filesBelow(folder: string): string[] {
   return readdirSync(folder).flatMap((name) => {
     const file = path.join(folder, name);
-    if (statSync(file).isDirectory()) return name === 'testing' ? [] : filesBelow(file);
+    if (statSync(file).isDirectory()) return filesBelow(file);
     return /\.ts$/.test(name) && !name.endsWith('.test.ts') ? [file] : [];
   });
 }

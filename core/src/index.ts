@@ -2,6 +2,8 @@ export * from './model/facts';
 export * from './model/finding';
 export * from './model/ids';
 export * from './model/lines';
+export * from './model/member';
+export { bindingFor, bindingKey, isListener, memberKeyOf } from './model/given';
 export * from './model/model';
 export * from './model/span';
 export * from './model/strand';
@@ -12,7 +14,8 @@ export { walkTemplate, usesIn } from './model/walk';
 export * from './triage';
 export { type KnownUse, knownUses } from './flow';
 export * from './fixes';
-export { isReadable, loadCompilers, parseBare, readerVersion, readFile } from './read';
+export { adapterOf, adapters, isReadable, loadCompilers, parseBare } from './frameworks/registry';
+export { readerVersion, readFile } from './frameworks/read-file';
 export { fileRole, isConfig, link, type Linked, relink } from './link';
 export { ancestors, conditionOf, placesLimit, providerFor, unfold } from './tree';
 export {
@@ -58,6 +61,7 @@ export {
   whoAnswers,
 } from './flow';
 export * from './carve';
+export { callbackName, camelCase, freeName, pascalCase, plural, singular } from './write/case';
 export * from './formats';
 export { type Figures, figuresCsv, figuresOf, type PageFigure, perHundred, type ReuseFigure } from './figures';
 export {

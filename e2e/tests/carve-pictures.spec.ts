@@ -1,7 +1,7 @@
 import { agreement, type Box, boxesLike, regionsOf } from '@liana/core';
 import { expect, test } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { markedPages } from '../../core/src/testing/pages';
+import { markedPages } from '../../testing/src/pages';
 
 /** A look such as many pages have: cards with a border or a ground, lists with room between. */
 const style = `body { margin: 0; padding: 24px; font: 16px/1.4 sans-serif; color: #222; background: #f1f2ee }

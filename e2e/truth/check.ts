@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { expect, type Page } from '@playwright/test';
 import { build } from 'vite';
 import { analyse, loadCompilers, makeWays, unfold, type Ways } from '@liana/core';
-import { type Outcome, outcomeOf } from '../../core/src/testing/outcome';
+import { type Outcome, outcomeOf } from '../../core/src/flow/views/outcome';
 import type { Mark } from './instrument';
 import { instrument } from './instrument';
 
@@ -18,7 +18,7 @@ export type Interaction = {
   /** The address of the page, and its name where the demo has a tree for each. */
   readonly at: string;
   readonly page: string;
-  /** The element’s component, and the events that the platform raises on it, as its template spells them. */
+  /** The element’s component, and the events that the platform raises on it, by their own names. */
   readonly component: string;
   readonly events: readonly string[];
   readonly before?: (page: Page) => Promise<void>;

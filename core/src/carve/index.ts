@@ -1,4 +1,4 @@
-export { type NameAdvice, camelCase, checkName, freeName, pascalCase, plural, singular } from './names';
+export { type NameAdvice, checkName } from './names';
 export { boxesLike, looksAlike } from './picture/like';
 export { agreement, area, bottom, type Box, groundOf, holds, type Pixels, right, shared } from './picture/pixels';
 export { type Edges, edgesOf, type PictureRegion, regionsOf, snap } from './picture/regions';

@@ -1,10 +1,10 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { analyse } from '../analyse';
-import { loadCompilers } from '../read/compilers';
-import { analyseFiles } from '../testing/project';
-import { board, demoPage, drawnPlan, drawnPlans, filesOf, planOf } from '../testing/carve';
-import { planFrom, valueOf } from '../testing/plan';
-import { markedPages } from '../testing/pages';
+import { loadCompilers } from '../frameworks/registry';
+import { analyseFiles } from '../../../testing/src/project';
+import { board, demoPage, drawnPlan, drawnPlans, filesOf, planOf } from '../../../testing/src/carve';
+import { planFrom, valueOf } from '../../../testing/src/plan';
+import { markedPages } from '../../../testing/src/pages';
 import { matchPlan, matchWords, planFromCode } from './match';
 import { changePart } from './plan/edit';
 import { type Plan, type SheetId } from './plan/plan';
@@ -119,7 +119,7 @@ describe('a plan against a project', () => {
     expect(made.parts.find((part) => part.name === 'Tile')?.events).toEqual([{ name: 'select', payload: '' }]);
     const names = (ids: readonly string[]) => ids.map((id) => made.parts.find((part) => part.id === id)?.name);
     expect(made.values.map((value) => [value.name, names(value.readBy), names(value.changedBy)])).toEqual([
-      ['selectedLock', ['Tile'], ['TodayPage']],
+      ['selectedLock', ['Tile'], ['Tile']],
     ]);
   });
 });

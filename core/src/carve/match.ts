@@ -1,13 +1,14 @@
 import type { ComponentId } from '../model/ids';
+import { defaultSlot, type MemberKey, memberName } from '../model/member';
 import type { Component, Model } from '../model/model';
 import type { Place } from '../model/tree';
-import { strandsOf } from '../flow';
+import { makeWays, strandsOf } from '../flow';
 import { unfold } from '../tree';
 import { counted, listed } from '../rules/sentences';
-import { camelCase } from './names';
+import { camelCase } from '../write/case';
 import { emptyPlan, type Part, type PartId, type Plan, planId, type PlannedValue, type Region, type Sheet } from './plan/plan';
 import type { Skeleton, SkeletonPart } from './skeleton';
-import { callbackName } from './skeleton/values';
+import { callbackName } from '../write/case';
 
 /** How a planned part stands in the code. */
 export type PartMatch = {
@@ -26,16 +27,17 @@ export type PlanMatch = {
   readonly unplanned: readonly { readonly component: ComponentId; readonly name: string }[];
 };
 
-const isCallback = (name: string): boolean => /^(on[A-Z]|@|on:)/.test(name);
+/** A prop that is a callback by its name, as plans and components name them. */
+const isCallback = (name: string): boolean => /^on[A-Z]/.test(name);
+const bareEvent = (name: string): string => name.replace(/^on(?=[A-Z])/, '');
 
-/** The name under which an event is compared: `select`, `onSelect`, `@select` and `on:select` are one, and so are `onselect` and `level-change`. */
-const eventName = (name: string): string => {
-  const bare = name.replace(/^(@|on:)/, '').replace(/^on(?=[A-Z])/, '');
-  return callbackName(camelCase(bare));
-};
+/** The name under which an event is compared: `select` and `onSelect` are one, and so are `onselect` and `level-change`. */
+const eventName = (name: string): string => callbackName(camelCase(bareEvent(name)));
 
-/** The name under which a prop or slot is compared. */
-const propName = (name: string): string => (name === '#default' || name === 'default' ? 'children' : name.replace(/^(#|bind:)/, ''));
+/** Content between the tags goes by this name in a plan. */
+const content = 'children';
+const memberLabel = ({ key, name }: { readonly key: MemberKey; readonly name?: string }): string =>
+  key === defaultSlot ? content : (name ?? memberName(key));
 
 type Contract = {
   readonly props: ReadonlySet<string>;
@@ -61,10 +63,10 @@ function planned(part: SkeletonPart): Contract {
 
 function written(model: Model, component: Component): Contract {
   // What it only lets through to others is theirs.
-  const props = [...component.contract.props.values()].filter((prop) => prop.taken || prop.required !== 'unknown');
+  const props = [...component.contract.members.values()].filter((prop) => prop.taken || prop.required !== 'unknown');
   const uses = model.usesBy.get(component.id) ?? [];
   return {
-    props: new Set(props.filter((prop) => prop.kind !== 'callback' && !isCallback(prop.name)).map((prop) => propName(prop.name))),
+    props: new Set(props.filter((prop) => prop.kind !== 'callback' && !isCallback(prop.name)).map(memberLabel)),
     events: new Set(props.filter((prop) => prop.kind === 'callback' || isCallback(prop.name)).map((prop) => eventName(prop.name))),
     holds: new Set(uses.flatMap((use) => (use.target.kind === 'component' ? (model.components.get(use.target.id)?.name ?? []) : []))),
     lives: new Set(component.facts.values.filter((value) => value.kind === 'state').map((value) => value.name)),
@@ -181,7 +183,6 @@ export function matchWords({ parts, unplanned }: PlanMatch): string {
 }
 
 const regionsMost = 2000;
-const slotName = (name: string): string => (name === 'default' || name === '' ? 'children' : name);
 
 /**
  * Makes a plan from code: each page's tree as it is, with contracts and with the values that live in
@@ -202,7 +203,7 @@ export function planFromCode(model: Model, name: string): Plan {
     let free = component.name;
     for (let count = 2; names.has(free); count++) free = `${component.name}${count}`;
     names.add(free);
-    const props = [...component.contract.props.values()];
+    const props = [...component.contract.members.values()];
     const made: Part = {
       id: planId('part', ++number),
       name: free,
@@ -210,11 +211,11 @@ export function planFromCode(model: Model, name: string): Plan {
       note: '',
       props: props
         .filter((prop) => prop.kind !== 'callback' && prop.kind !== 'slot' && !isCallback(prop.name))
-        .map((prop) => ({ name: propName(prop.name), type: 'unknown', optional: prop.required !== 'yes' })),
+        .map((prop) => ({ name: memberLabel(prop), type: 'unknown', optional: prop.required !== 'yes' })),
       events: props
         .filter((prop) => prop.kind === 'callback' || isCallback(prop.name))
-        .map((prop) => ({ name: camelCase(prop.name.replace(/^(@|on:)/, '').replace(/^on(?=[A-Z])/, '')), payload: '' })),
-      slots: component.facts.slots.map((slot) => ({ name: slotName(slot.name), parts: [] })),
+        .map((prop) => ({ name: camelCase(bareEvent(prop.name)), payload: '' })),
+      slots: component.facts.slots.map((slot) => ({ name: memberLabel(slot), parts: [] })),
       list: '',
     };
     parts.set(component.id, made);
@@ -236,7 +237,7 @@ export function planFromCode(model: Model, name: string): Plan {
       const component = model.components.get(place.component);
       if (!component) return;
       const part = partFor(component, 'part');
-      if (place.slot) addToSlot(tree.places[place.slot.of]?.component as ComponentId, slotName(place.slot.name), part.id);
+      if (place.slot) addToSlot(tree.places[place.slot.of]?.component as ComponentId, memberLabel(place.slot), part.id);
       // A list stands for itself and one more, so that the plan shows it as repeated; in a large tree once.
       for (let time = 0; time < (place.repeats.length > 0 && regions.length < regionsMost ? 2 : 1); time++) {
         const region: Region = {
@@ -266,7 +267,7 @@ export function planFromCode(model: Model, name: string): Plan {
     };
     sheets.push(sheet);
     for (const child of below[top.index] ?? []) put(child, sheet, null);
-    for (const strand of strandsOf(model, tree).strands) {
+    for (const strand of strandsOf(makeWays(model, tree)).strands) {
       if (strand.kind !== 'state') continue;
       const known = ways.get(`${strand.home} ${strand.name}`) ?? { reads: new Set(), changes: new Set() };
       ways.set(`${strand.home} ${strand.name}`, known);

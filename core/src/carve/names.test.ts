@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { listName } from './page/props';
-import { camelCase, checkName, freeName, pascalCase, plural, singular } from './names';
+import { checkName } from './names';
+import { camelCase, freeName, pascalCase, plural, singular } from '../write/case';
 
 test.each([
   ['lock-card', 'LockCard', 'lockCard'],

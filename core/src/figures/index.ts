@@ -78,7 +78,7 @@ export function figuresOf(model: Model, findings: readonly Finding[]): Figures {
     pages,
     reuse: reuse.sort((a, b) => b.uses - a.uses || a.name.localeCompare(b.name)),
     carried: carriedProps(model),
-    props: own.reduce((sum, one) => sum + one.contract.props.size, 0),
+    props: own.reduce((sum, one) => sum + one.contract.members.size, 0),
     repeated: weight === 0 ? 0 : Math.min(1, again / weight),
     twins: findTwins(model).reduce((sum, cluster) => sum + cluster.members.length, 0),
     shared: sharedValues(model),

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { findNames, pageOf } from '.';
-import { analyseFiles, componentNamed } from '../testing/project';
+import { analyseFiles, componentNamed } from '../../../testing/src/project';
 
 const { model } = analyseFiles({
   'src/App.tsx':

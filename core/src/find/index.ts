@@ -28,7 +28,7 @@ function* namesOf(model: Model): Generator<NameHit> {
     if (component.role !== 'component') continue;
     const { id, name, file, facts } = component;
     yield { kind: 'component', name, where: file, component: id, at: locate(file, facts.nameSpan) };
-    for (const prop of component.contract.props.values()) {
+    for (const prop of component.contract.members.values()) {
       yield { kind: prop.kind === 'callback' ? 'event' : 'prop', name: prop.name, where: name, component: id, at: prop.declared };
     }
     for (const value of facts.values)

@@ -1,3 +1,4 @@
+import { memberOf } from '../model/member';
 import type { Component } from '../model/model';
 import { memberReads, takenProps } from './contract';
 import { CannotWrite, type Rewrite } from './rewrite';
@@ -29,7 +30,10 @@ export function putFirst(rewrite: Rewrite, source: Source, component: Component,
 
 /** A name that stands for nothing in a component's file yet. */
 export function freeName({ program }: Source, { facts }: Component, wanted: string): string {
-  const taken = new Set(facts.values.map((value) => value.name));
+  // An event is no name of script.
+  const taken = new Set(
+    facts.values.filter(({ member }) => member === undefined || memberOf(member).kind !== 'event').map(({ name }) => name),
+  );
   everyNode(program, (node, parents) => {
     const holder = parents.at(-1);
     const isKey = holder && (('key' in holder && holder.key === node) || ('property' in holder && holder.property === node));

@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import { type MemberKey, memberName } from '../model/member';
 import type { FileFacts } from '../model/facts';
 import type { Component } from '../model/model';
 import { isFunction } from '../read/script/syntax';
@@ -82,8 +83,8 @@ type Declared = {
   readonly parents: readonly t.Node[];
 };
 
-function declaredAt(rewrite: Rewrite, component: Component, name: string): Declared | undefined {
-  const declared = component.contract.props.get(name)?.declared;
+function declaredAt(rewrite: Rewrite, component: Component, key: MemberKey): Declared | undefined {
+  const declared = component.contract.members.get(key)?.declared;
   if (!declared) return undefined;
   const source = rewrite.source(component, declared.file);
   let found: Declared | undefined;
@@ -162,10 +163,11 @@ function patternMember(pattern: t.ObjectPattern | undefined, name: string): t.Ob
 }
 
 /** Takes a prop out of what a component declares and takes; what stood there. Throws where that has a form that is not followed. */
-export function dropProp(rewrite: Rewrite, component: Component, name: string): PropText {
+export function dropProp(rewrite: Rewrite, component: Component, key: MemberKey): PropText {
+  const name = memberName(key);
   const source = rewrite.source(component);
   const taken = takenProps(source, component);
-  const declared = declaredAt(rewrite, component, name);
+  const declared = declaredAt(rewrite, component, key);
   const member = patternMember(taken.pattern, name);
   if (!declared && !member) throw new CannotWrite(`${component.name} takes ${name} in a form that is not followed.`);
   if (declared) refuseShared(rewrite, component, declared);
@@ -225,15 +227,15 @@ const alias = (declared: Declared | undefined): boolean =>
   declared?.parents.some((one) => one.type === 'TSTypeAliasDeclaration' || one.type === 'TSInterfaceDeclaration') ?? false;
 
 /** Takes an event out of what a component of Vue declares; the type of who hears it, and the name of what raises it. */
-export function dropEvent(rewrite: Rewrite, component: Component, spelling: string): { readonly type?: string; readonly emit?: string } {
+export function dropEvent(rewrite: Rewrite, component: Component, key: MemberKey): { readonly type?: string; readonly emit?: string } {
   const source = rewrite.source(component);
-  const declared = declaredAt(rewrite, component, spelling);
-  if (!declared) throw new CannotWrite(`${component.name} declares ${spelling} in a form that is not followed.`);
+  const declared = declaredAt(rewrite, component, key);
+  if (!declared) throw new CannotWrite(`${component.name} declares ${memberName(key)} in a form that is not followed.`);
   refuseShared(rewrite, component, declared);
   const call = declared.parents.find((one) => isCallOf(one, ['defineEmits']));
   const declarator = declared.parents.find((one): one is t.VariableDeclarator => one.type === 'VariableDeclarator');
   const statement = declared.parents[1];
-  if (!call || !statement) throw new CannotWrite(`${component.name} declares ${spelling} in a form that is not followed.`);
+  if (!call || !statement) throw new CannotWrite(`${component.name} declares ${memberName(key)} in a form that is not followed.`);
   if (declared.list.length === 1) rewrite.put(source, statementSpan(source, statement), '');
   else rewrite.put(source, memberSpan(source, declared.list, declared.list.indexOf(declared.node)), '');
   const type = eventType(source, declared.node);

@@ -1,4 +1,4 @@
-import { proposalTables, react, reactApp, svelte, svelteApp, sveltePart, vue, vueApp, vuePart } from '../testing/proposals';
+import { proposalTables, react, reactApp, svelte, svelteApp, sveltePart, vue, vueApp, vuePart } from '../../../testing/src/proposals';
 
 const idle = (params: string, head = ''): string => `${head}\nexport function Lane(${params}) {\n  return <i>{eta}</i>;\n}\n`;
 

@@ -3,8 +3,8 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'nod
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { loadCompilers } from '../read';
-import { analyseFiles, type Files } from '../testing/project';
+import { loadCompilers } from '../frameworks/registry';
+import { analyseFiles, type Files } from '../../../testing/src/project';
 import { applyEdits, patchOf } from '.';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));

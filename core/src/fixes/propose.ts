@@ -1,4 +1,5 @@
 import type { Finding, TextEdit } from '../model/finding';
+import type { MemberKey } from '../model/member';
 import type { Component, Model } from '../model/model';
 import { findRepeats } from '../overlap';
 import { carriedBelow, counted, relayedAbove, repeatedName } from '../rules';
@@ -19,6 +20,11 @@ function componentOf({ model }: Rewrite, { component: id }: Finding): Component 
   return component;
 }
 
+function memberIn({ member, rule }: Finding): MemberKey {
+  if (member === undefined) throw new Error(`A finding of ${rule} names no member.`);
+  return member;
+}
+
 const lineBreaks = (text: string): number => text.split('\n').length - 1;
 
 function withoutRepeats(rewrite: Rewrite, { component, at }: Finding): string {
@@ -36,20 +42,21 @@ function withoutRepeats(rewrite: Rewrite, { component, at }: Finding): string {
 }
 
 const writers: Readonly<Record<string, Writer>> = {
-  'prop-carried': (rewrite, { component, subject }) => {
-    provideInstead(rewrite, carriedBelow(rewrite.model, { component, prop: subject }), false);
+  'prop-carried': (rewrite, finding) => {
+    const { component } = finding;
+    provideInstead(rewrite, carriedBelow(rewrite.model, { component, prop: memberIn(finding) }), false);
     return 'This is the way by a context.';
   },
-  'event-relayed': (rewrite, { component, subject }) => {
-    provideInstead(rewrite, relayedAbove(rewrite.model, component, subject), true);
+  'event-relayed': (rewrite, finding) => {
+    provideInstead(rewrite, relayedAbove(rewrite.model, finding.component, memberIn(finding)), true);
     return 'This is the way by a context that holds the handler.';
   },
   'prop-idle': (rewrite, finding) => {
-    dropEverywhere(rewrite, componentOf(rewrite, finding), finding.subject);
+    dropEverywhere(rewrite, componentOf(rewrite, finding), memberIn(finding));
     return 'This takes it out, here and where it is given.';
   },
   'prop-unused': (rewrite, finding) => {
-    settle(rewrite, componentOf(rewrite, finding), finding.subject);
+    settle(rewrite, componentOf(rewrite, finding), memberIn(finding));
     return 'This writes its one value into the component, as a constant.';
   },
   'markup-repeated': withoutRepeats,

@@ -4,7 +4,7 @@ import formats from 'ajv-formats';
 import Papa from 'papaparse';
 import type { Log } from 'sarif';
 import { describe, expect, test } from 'vitest';
-import { analyseFiles } from '../testing/project';
+import { analyseFiles } from '../../../testing/src/project';
 import { findingEntries, findingsCsv, findingsJson, findingsMarkdown, findingsSarif } from './findings';
 import { parseBaseline, parseSettings } from './settings';
 

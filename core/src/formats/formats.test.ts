@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { changePart } from '../carve/plan/edit';
-import { planFrom, valueOf } from '../testing/plan';
+import { planFrom, valueOf } from '../../../testing/src/plan';
 import { parsePlan, planDocument } from './plan-document';
 import { planDot, planMarkdown, planMermaid } from './plan-text';
 

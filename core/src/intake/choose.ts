@@ -1,7 +1,7 @@
 import ignore, { type Ignore } from 'ignore';
 import { isConfig } from '../link';
 import type { FilePath } from '../model/span';
-import { isReadable } from '../read';
+import { isReadable } from '../frameworks/registry';
 
 /** Why a file of a folder is not read. */
 export type LeftOutReason = 'dependencies' | 'build output' | 'version control' | 'ignored' | 'other kind' | 'too large';

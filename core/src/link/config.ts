@@ -1,7 +1,7 @@
 import { parse } from 'jsonc-parser';
 import type { ConfigFile } from '../model/model';
 import type { FilePath } from '../model/span';
-import { directoryOf, joinPath } from './paths';
+import { directoryOf, joinPath } from '../model/paths';
 
 /** What a `package.json` says that resolution and pages depend on. */
 export type PackageInfo = {

@@ -1,5 +1,7 @@
-import type { ComponentFacts, PropFact } from '../model/facts';
-import type { Contract, ContractProp } from '../model/model';
+import { adapterOf } from '../frameworks/registry';
+import type { ComponentFacts, FileFacts, MemberFact } from '../model/facts';
+import type { MemberKey } from '../model/member';
+import type { Contract, ContractMember } from '../model/model';
 import { type FilePath, locate } from '../model/span';
 import type { TypeExpr } from '../model/types';
 import type { Writable } from '../model/writable';
@@ -11,9 +13,9 @@ import { type Shape, shapeOf } from './shapes';
 export type Contracts = { readonly of: (file: FilePath, facts: ComponentFacts) => Contract };
 
 /** Makes the answers. A contract that depends on itself is open. */
-export function makeContracts(names: Names): Contracts {
+export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'framework'>>, names: Names): Contracts {
   const known = new Map<ComponentFacts, Contract>();
-  const open: Contract = { props: new Map(), openness: 'open' };
+  const open: Contract = { members: new Map(), openness: 'open' };
 
   function of(file: FilePath, facts: ComponentFacts): Contract {
     const found = known.get(facts);
@@ -33,7 +35,7 @@ export function makeContracts(names: Names): Contracts {
   function shapeOfComponent(file: FilePath, name: string): Shape | undefined {
     const contract = ofName(file, name);
     if (!contract) return undefined;
-    const members = [...contract.props.values()].map((prop) => ({
+    const members = [...contract.members.values()].map((prop) => ({
       name: prop.name,
       optional: prop.required !== 'yes',
       type: { kind: 'unknown' } as TypeExpr,
@@ -44,15 +46,18 @@ export function makeContracts(names: Names): Contracts {
   }
 
   function compute(file: FilePath, facts: ComponentFacts): Contract {
-    const taken = new Map(facts.props.map((prop): [string, ContractProp] => [prop.name, takenProp(names, file, prop)]));
+    const taken = new Map(facts.members.map((prop): [MemberKey, ContractMember] => [prop.key, takenProp(names, file, prop)]));
     if (!facts.propsType) return undeclared(file, facts, taken);
+    const { memberOfProp } = adapterOf(files.get(file)?.framework ?? 'script').link;
     const shape = shapeOf(names, shapeOfComponent, file, facts.propsType);
     const props = new Map(taken);
     for (const member of shape.members.values()) {
       if (member.name === 'key' || member.name === 'ref') continue;
-      const own = taken.get(member.name);
-      const prop: Writable<ContractProp> = {
-        name: member.name,
+      const key = memberOfProp(member.name);
+      const own = taken.get(key);
+      const prop: Writable<ContractMember> = {
+        key,
+        name: own?.name ?? member.name,
         kind: kindOf(member.name, member.type, own),
         required: member.optional || own?.fallback !== undefined ? 'no' : 'yes',
         declared: member.span.end > 0 ? locate(member.file, member.span) : (own?.declared ?? locate(file, facts.nameSpan)),
@@ -62,40 +67,46 @@ export function makeContracts(names: Names): Contracts {
       if (member.mixed || member.some) prop.mixed = true;
       const kinds = member.mixed || member.bound ? undefined : kindsOf(names, member.type, { file: member.file });
       if (kinds) prop.kinds = kinds;
-      props.set(member.name, prop);
+      props.set(key, prop);
     }
     if (facts.form === 'file') return withRest(file, facts, props, shape.openness);
     const mayAdd = facts.wrappedBy.length > 0 || facts.form === 'class';
-    return { props, openness: mayAdd ? 'open' : shape.openness };
+    return { members: props, openness: mayAdd ? 'open' : shape.openness };
   }
 
   /** Without a declared type the body alone tells; a rest spread on others takes what they take. */
-  function undeclared(file: FilePath, facts: ComponentFacts, taken: Map<string, ContractProp>): Contract {
+  function undeclared(file: FilePath, facts: ComponentFacts, taken: Map<MemberKey, ContractMember>): Contract {
     return withRest(file, facts, taken, 'closed');
   }
 
   /** What is not declared goes on to others, which may take it. */
-  function withRest(file: FilePath, facts: ComponentFacts, taken: Map<string, ContractProp>, declared: Contract['openness']): Contract {
-    if (declared === 'open') return { props: taken, openness: 'open' };
-    if (facts.openness === 'closed') return { props: taken, openness: declared };
-    if (facts.openness !== 'through') return { props: taken, openness: facts.openness };
+  function withRest(
+    file: FilePath,
+    facts: ComponentFacts,
+    taken: Map<MemberKey, ContractMember>,
+    declared: Contract['openness'],
+  ): Contract {
+    if (declared === 'open') return { members: taken, openness: 'open' };
+    if (facts.openness === 'closed') return { members: taken, openness: declared };
+    if (facts.openness !== 'through') return { members: taken, openness: facts.openness };
     const props = new Map(taken);
     let openness: Contract['openness'] = 'closed';
     for (const name of facts.through) {
       const target = ofName(file, name);
-      if (!target || target.openness === 'open') return { props: taken, openness: 'open' };
+      if (!target || target.openness === 'open') return { members: taken, openness: 'open' };
       if (target.openness === 'native') openness = 'native';
-      for (const [prop, declared] of target.props)
+      for (const [prop, declared] of target.members)
         if (!props.has(prop)) props.set(prop, { ...declared, taken: false, required: 'unknown' });
     }
-    return { props, openness };
+    return { members: props, openness };
   }
 
   return { of };
 }
 
-function takenProp(names: Names, file: FilePath, fact: PropFact): ContractProp {
-  const prop: Writable<ContractProp> = {
+function takenProp(names: Names, file: FilePath, fact: MemberFact): ContractMember {
+  const prop: Writable<ContractMember> = {
+    key: fact.key,
     name: fact.name,
     kind: fact.kind,
     required: fact.required,
@@ -108,7 +119,7 @@ function takenProp(names: Names, file: FilePath, fact: PropFact): ContractProp {
   return prop;
 }
 
-function kindOf(name: string, type: TypeExpr, own: PropFact | ContractProp | undefined): PropFact['kind'] {
+function kindOf(name: string, type: TypeExpr, own: MemberFact | ContractMember | undefined): MemberFact['kind'] {
   if (own && own.kind !== 'value') return own.kind;
   if (name === 'children' || (type.kind === 'ref' && /(^|\.)(ReactNode|ReactElement|ReactChild|JSX\.Element|Element)$/.test(type.name)))
     return 'slot';

@@ -5,8 +5,9 @@ import { type FilePath, locate } from '../model/span';
 import { usesIn } from '../model/walk';
 import { type ProjectConfig, readConfig } from './config';
 import { makeContracts } from './contracts';
-import { type Globals, makeGlobals } from './globals';
-import { placedPages } from './kit';
+import type { Project } from '../frameworks/conventions';
+import { adapters } from '../frameworks/registry';
+import { makeTags, type Tags } from './tags';
 import { type MadeComponent, makeNames, type Meant, type Names } from './names';
 import { findPages } from './pages';
 import { makeResolver, packageOf } from './resolve';
@@ -20,7 +21,7 @@ export { fileRole } from './roles';
 export type Linked = Model & { readonly linkage: Linkage };
 type Linkage = {
   readonly names: Names;
-  readonly globals: Globals;
+  readonly tags: Tags;
   readonly config: ProjectConfig;
   readonly useOfNode: WeakMap<TemplateUse, Use>;
   readonly routes: readonly RouteBody[];
@@ -32,8 +33,9 @@ export function link(files: ReadonlyMap<FilePath, FileFacts>, configs: readonly 
   const config = readConfig(configs);
   const ambient = new Set([...files.values()].flatMap((facts) => facts.ambient.map((one) => one.module)));
   const names = makeNames(files, makeResolver(new Set(files.keys()), config, ambient));
-  const { components, routes, placed } = linkComponents(files, names, config);
-  const linkage: Linkage = { names, globals: makeGlobals(files, names, config), config, useOfNode: new WeakMap(), routes, placed };
+  const project: Project = { files, dependenciesOf: (file) => packageOf(config, file)?.dependencies };
+  const { components, routes, placed } = linkComponents(project, names, config);
+  const linkage: Linkage = { names, tags: makeTags(project, names), config, useOfNode: new WeakMap(), routes, placed };
   const { usesBy, usesOf, counts } = linkUses(components, linkage);
   const pages = findPages({ files, components, usesBy, usesOf, routes, placed, config });
   return {
@@ -64,7 +66,7 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
   const { names, config } = before.linkage;
   for (const facts of edited) names.replace(facts);
   const components = new Map(before.components);
-  const contracts = makeContracts(names);
+  const contracts = makeContracts(files, names);
   const takes = makeTakes(names);
   const editedFiles = new Set(edited.map((facts) => facts.file));
   for (const [id, component] of before.components) {
@@ -115,7 +117,7 @@ function namedBy(names: Names): Model['named'] {
 }
 
 function declaresIn(component: Component, files: ReadonlySet<FilePath>): boolean {
-  for (const prop of component.contract.props.values()) if (files.has(prop.declared.file)) return true;
+  for (const prop of component.contract.members.values()) if (files.has(prop.declared.file)) return true;
   return false;
 }
 
@@ -205,18 +207,19 @@ function mountingPackages(files: ReadonlyMap<FilePath, FileFacts>, config: Proje
 }
 
 function linkComponents(
-  files: ReadonlyMap<FilePath, FileFacts>,
+  project: Project,
   names: Names,
   config: ProjectConfig,
 ): { components: Map<ComponentId, Component>; routes: RouteBody[]; placed: PlacedBody[] } {
-  const contracts = makeContracts(names);
+  const { files } = project;
+  const contracts = makeContracts(files, names);
   const takes = makeTakes(names);
   const mounting = mountingPackages(files, config);
   const components = new Map<ComponentId, Component>();
   const routes: RouteBody[] = [];
   const add = (file: FileFacts, facts: ComponentFacts, role: Component['role'], isPublic: boolean): ComponentId => {
     const id = componentId(file.file, facts.name);
-    const contract = role === 'component' ? contracts.of(file.file, facts) : { props: new Map(), openness: 'open' as const };
+    const contract = role === 'component' ? contracts.of(file.file, facts) : { members: new Map(), openness: 'open' as const };
     components.set(id, {
       id,
       name: facts.name,
@@ -249,11 +252,13 @@ function linkComponents(
     const own = files.get(file);
     if (own) add(own, facts, 'component', false);
   }
-  const placed = placedPages(files, config).flatMap((one): PlacedBody[] => {
-    const own = files.get(one.file);
-    const stand = standIn(`<page ${one.path}>`, { ...one.body, span: { start: 0, end: 0 }, mounts: true });
-    return own ? [{ file: one.file, path: one.path, body: add(own, stand, 'root', false) }] : [];
-  });
+  const placed = adapters
+    .flatMap((adapter) => adapter.link.placedPages?.(project) ?? [])
+    .flatMap((one): PlacedBody[] => {
+      const own = files.get(one.file);
+      const stand = standIn(`<page ${one.path}>`, { ...one.body, span: { start: 0, end: 0 }, mounts: true });
+      return own ? [{ file: one.file, path: one.path, body: add(own, stand, 'root', false) }] : [];
+    });
   return { components, routes, placed };
 }
 
@@ -277,7 +282,7 @@ function standIn(name: string, root: RootFact): ComponentFacts {
     span: root.span,
     nameSpan: root.span,
     form: 'file',
-    props: [],
+    members: [],
     events: [],
     slots: [],
     openness: 'open',
@@ -308,7 +313,7 @@ function routeTemplate(fact: RouteFact): readonly TemplateNode[] {
 
 type LinkedUses = { readonly usesBy: Map<ComponentId, Use[]>; readonly usesOf: Map<ComponentId, Use[]>; readonly counts: UseCounts };
 
-function linkUses(components: ReadonlyMap<ComponentId, Component>, { names, globals, useOfNode }: Linkage): LinkedUses {
+function linkUses(components: ReadonlyMap<ComponentId, Component>, { names, tags, useOfNode }: Linkage): LinkedUses {
   const usesBy = new Map<ComponentId, Use[]>();
   const usesOf = new Map<ComponentId, Use[]>();
   const counts = { resolved: 0, outside: 0, unresolved: 0 };
@@ -318,7 +323,7 @@ function linkUses(components: ReadonlyMap<ComponentId, Component>, { names, glob
       owner: component.id,
       file: component.file,
       node,
-      target: targetOf(names, globals, component.file, node),
+      target: targetOf(names, tags, component.file, node),
     }));
     if (uses.length === 0) continue;
     usesBy.set(component.id, uses);
@@ -340,7 +345,7 @@ function count(counts: { -readonly [Key in keyof UseCounts]: number }, target: T
   else if (target.kind !== 'dynamic') counts.resolved += by;
 }
 
-function targetOf(names: Names, globals: Globals, file: FilePath, node: TemplateUse): Target {
+function targetOf(names: Names, tags: Tags, file: FilePath, node: TemplateUse): Target {
   if (node.tag === '') return { kind: 'dynamic' };
   const lazy = /^import:(.*)#(.*)$/.exec(node.tag);
   if (lazy) {
@@ -357,11 +362,8 @@ function targetOf(names: Names, globals: Globals, file: FilePath, node: Template
     }
   }
   const own = names.meant(file, node.tag);
-  const target = asTarget(own.kind === 'unresolved' ? (globals.of(file, node.tag) ?? own) : own);
-  if (node.asValue && target.kind !== 'component') return { kind: 'dynamic' };
-  if (target.kind === 'unresolved' && node.tag.startsWith('React.'))
-    return { kind: 'outside', module: 'react', name: node.tag.slice('React.'.length) };
-  return target;
+  const target = asTarget(own.kind === 'unresolved' ? (tags(file, node.tag) ?? own) : own);
+  return node.asValue && target.kind !== 'component' ? { kind: 'dynamic' } : target;
 }
 
 /** A route's file may answer requests and show nothing. */

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { analyseFiles, componentNamed, type Files, rows, treeOf } from '../testing/project';
+import { propKey } from '../model/member';
+import { analyseFiles, componentNamed, type Files, rows, treeOf } from '../../../testing/src/project';
 
 /** What the only use in `src/App.tsx` points to. */
 function targetIn(files: Files): string {
@@ -261,7 +262,7 @@ describe('declared props', () => {
   const shape = (type: string, more = '', files: Files = {}): string => {
     const { model } = analyseFiles({ ...files, 'src/C.tsx': `${more}\nexport function C(props: ${type}) { return <p/>; }` });
     const { contract } = componentNamed(model, 'C');
-    const props = [...contract.props.values()].map((prop) => prop.name + (prop.required === 'yes' ? '' : '?'));
+    const props = [...contract.members.values()].map((prop) => prop.name + (prop.required === 'yes' ? '' : '?'));
     return `${props.join(' ')} ${contract.openness}`.trim();
   };
   const cases: readonly [name: string, type: string, more: string, expected: string][] = [
@@ -320,7 +321,7 @@ describe('declared props', () => {
       'src/C.tsx':
         'type P = { a: string };\nexport const A = forwardRef<Element, P>((props, ref) => <p/>);\nexport const B: React.FC<P> = (props) => <p/>;\nexport const D = memo<P>((props) => <p/>);',
     });
-    for (const name of ['A', 'B', 'D']) expect([...componentNamed(model, name).contract.props.keys()]).toEqual(['a']);
+    for (const name of ['A', 'B', 'D']) expect([...componentNamed(model, name).contract.members.keys()]).toEqual(['a']);
   });
 
   test('a default makes a required prop optional, and a rest spread takes what its target takes', () => {
@@ -328,9 +329,9 @@ describe('declared props', () => {
       'src/C.tsx':
         'export function A({ a = 1 }: { a: number }) { return <p>{a}</p>; }\nexport function B({ b, ...rest }) { return <D {...rest} b={b}/>; }\nexport function D({ b, d }) { return <p>{b}{d}</p>; }',
     });
-    expect(componentNamed(model, 'A').contract.props.get('a')?.required).toBe('no');
+    expect(componentNamed(model, 'A').contract.members.get(propKey('a'))?.required).toBe('no');
     const { contract } = componentNamed(model, 'B');
-    expect([[...contract.props.keys()], contract.openness]).toEqual([['b', 'd'], 'closed']);
+    expect([[...contract.members.keys()], contract.openness]).toEqual([['b', 'd'], 'closed']);
   });
 });
 

@@ -1,4 +1,7 @@
 import type { RouteFact } from '../model/facts';
+import { adapters } from '../frameworks/registry';
+import { propKey } from '../model/member';
+import { bindingFor } from '../model/given';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model, Page, RouteStep, Use } from '../model/model';
 import type { FilePath } from '../model/span';
@@ -35,6 +38,9 @@ function joined(parent: string, path: string): string {
   return path === '' ? parent : `${parent.replace(/\/$/, '')}/${path}`;
 }
 
+/** What a route written as markup is given to show, by the props that routers take it by. */
+const showing = new Set(['element', 'component', 'Component']);
+
 /** The component a piece of markup is about: the innermost of its first uses. */
 function aboutOf(linked: Linked, uses: readonly Use[]): Component | undefined {
   const named = uses.filter((use) => use.target.kind === 'component');
@@ -59,12 +65,12 @@ function markupTrees(linked: Linked, owner: ComponentId): RouteTree[] {
   const inner = (use: Use): Use[] => uses.filter((other) => other !== use && within(other, use));
   const direct = (all: readonly Use[]): Use[] => all.filter((use) => !all.some((other) => other !== use && within(use, other)));
   const tree = (use: Use): RouteTree => {
-    const given = use.node.bindings.find((one) => one.name === 'element' || one.name === 'component' || one.name === 'Component');
+    const given = use.node.bindings.find((one) => showing.has(one.to.name));
     const shown = (linked.usesBy.get(owner) ?? []).filter(
       (other) => given && other.node.span.start >= given.span.start && other.node.span.end <= given.span.end,
     );
     const about = aboutOf(linked, shown);
-    const path = use.node.bindings.find((one) => one.name === 'path')?.constant?.replace(/^['"`]|['"`]$/g, '') ?? '';
+    const path = bindingFor(use.node, propKey('path'))?.constant?.replace(/^['"`]|['"`]$/g, '') ?? '';
     const name = about?.name ?? given?.component ?? path;
     return { step: { path, use: use.id }, shows: true, name, file: about?.file ?? use.file, children: direct(inner(use)).map(tree) };
   };
@@ -75,7 +81,7 @@ export function isRouteUse(use: Use): boolean {
   return (
     use.target.kind === 'outside' &&
     /(^|\.)Route$/.test(use.node.tag) &&
-    use.node.bindings.some((one) => /^(path|element|component|Component|index)$/.test(one.name))
+    use.node.bindings.some((one) => showing.has(one.to.name) || one.to.name === 'path' || one.to.name === 'index')
   );
 }
 
@@ -142,28 +148,7 @@ function pagesOfRoot(linked: Linked, root: Component, seenRoutes: Set<unknown>):
   ];
 }
 
-const fileRouters: readonly { readonly needs: RegExp; readonly file: RegExp; readonly path: (match: RegExpExecArray) => string }[] = [
-  { needs: /^next$/, file: /(?:^|\/)app\/(?:(.*)\/)?page\.[jt]sx?$/, path: (match) => `/${(match[1] ?? '').replace(/\([^)]*\)\/?/g, '')}` },
-  {
-    needs: /^(next|gatsby)$/,
-    file: /(?:^|\/)pages\/(?!api\/)((?!_).*)\.[jt]sx?$/,
-    path: (match) => `/${(match[1] ?? '').replace(/(^|\/)index$/, '')}`,
-  },
-  {
-    needs: /^nuxt$/,
-    file: /(?:^|\/)pages\/(.*)\.vue$/,
-    path: (match) => `/${(match[1] ?? '').replace(/(^|\/)index$/, '')}`,
-  },
-  {
-    needs: /^@(react-router|remix-run)\//,
-    file: /(?:^|\/)routes\/(.*)\.[jt]sx$/,
-    path: (match) =>
-      `/${(match[1] ?? '')
-        .replace(/_index|(^|\/)(index|route)$/g, '')
-        .replace(/\./g, '/')
-        .replace(/\$/g, ':')}`,
-  },
-];
+const fileRouters = adapters.flatMap((adapter) => adapter.link.fileRouters ?? []);
 
 /** Pages by their file's place, where the package uses a router that works so. */
 function filePages(linked: Linked): Page[] {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { link, relink } from '.';
 import type { Model } from '../model/model';
-import { readFile } from '../read';
+import { readFile } from '../frameworks/read-file';
 import { check, type CheckKeep, newCheckKeep } from '../rules';
 import { unfold } from '../tree';
 
@@ -29,7 +29,7 @@ function answers(model: Model, keep?: CheckKeep): unknown {
     trees: model.pages.map((page) => unfold(model, page).places.map((place) => [place.component, place.owner, place.parent, place.use])),
     contracts: [...model.components]
       .sort(([a], [b]) => a.localeCompare(b))
-      .map(([id, component]) => [id, [...component.contract.props], component.contract.openness, component.takes]),
+      .map(([id, component]) => [id, [...component.contract.members], component.contract.openness, component.takes]),
     uses: [...model.usesOf].sort(([a], [b]) => a.localeCompare(b)).map(([id, uses]) => [id, uses.map((use) => use.id).sort()]),
   };
 }

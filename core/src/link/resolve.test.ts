@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { isConfig, readConfig } from './config';
-import { directoryOf, isWithin, joinPath } from './paths';
+import { directoryOf, isWithin, joinPath } from '../model/paths';
 import { makeResolver } from './resolve';
 import { fileRole } from './roles';
 

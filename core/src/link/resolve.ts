@@ -1,6 +1,6 @@
 import type { FilePath } from '../model/span';
 import type { PackageInfo, PathsInfo, ProjectConfig } from './config';
-import { directoryOf, isWithin, joinPath } from './paths';
+import { directoryOf, isWithin, joinPath } from '../model/paths';
 
 export type Resolved =
   | { readonly kind: 'file'; readonly file: FilePath }

@@ -1,3 +1,4 @@
+import type { Member, MemberKey } from './member';
 import type { FilePath, Span } from './span';
 import type { TypeExpr, TypeFact } from './types';
 
@@ -104,7 +105,7 @@ export type ComponentFacts = BodyFacts & {
   readonly span: Span;
   readonly nameSpan: Span;
   readonly form: 'function' | 'class' | 'file';
-  readonly props: readonly PropFact[];
+  readonly members: readonly MemberFact[];
   /** The declared type of the props object; link adds its members to `props`. */
   readonly propsType?: TypeExpr;
   readonly events: readonly EventFact[];
@@ -134,7 +135,7 @@ export type ComponentFacts = BodyFacts & {
   /** What raises its events is handed on: others may raise any of them. */
   readonly raisesUnseen?: true;
   /** Props whose names stand nowhere in the component but where they are declared; absent for none. */
-  readonly unmentioned?: readonly string[];
+  readonly unmentioned?: readonly MemberKey[];
   /** How many lines it takes. */
   readonly lines?: number;
 };
@@ -147,7 +148,10 @@ export type NameFact = { readonly name: string; readonly span: Span };
 
 export type ProvideFact = { readonly source: string; readonly span: Span; readonly readings: readonly Reading[] };
 
-export type PropFact = {
+/** What users of a component may give it, as its own file tells: a prop, an event, a slot, the change half of a two-way binding. */
+export type MemberFact = {
+  readonly key: MemberKey;
+  /** The name without its kind. */
   readonly name: string;
   readonly span: Span;
   readonly kind: 'value' | 'callback' | 'two-way' | 'slot';
@@ -160,9 +164,10 @@ export type PropFact = {
 
 /** An event of the contract: a declared event, or a callback prop that the component calls. */
 export type EventFact = {
-  /** Without the spelling of the framework: `book` for `onBook`. */
+  /** Its name as people speak of it: `book` for the callback prop `onBook`. */
   readonly name: string;
-  readonly spelling: string;
+  /** The member by which it is heard. */
+  readonly key: MemberKey;
   readonly span: Span;
   readonly raised: readonly RaiseFact[];
   /** How far it travels by itself; callbacks go to the owner alone. */
@@ -170,7 +175,7 @@ export type EventFact = {
 };
 
 export type SlotFact = {
-  readonly name: string;
+  readonly key: MemberKey;
   readonly span: Span;
   readonly fallback: boolean;
   /** Values it hands out to the content. */
@@ -197,6 +202,8 @@ export type ValueKind =
 
 export type ValueFact = {
   readonly name: string;
+  /** A prop: the member that it holds, where that is not a prop of its name. */
+  readonly member?: MemberKey;
   readonly kind: ValueKind;
   readonly span: Span;
   /** What it is computed from; for state, its first value. */
@@ -367,8 +374,8 @@ export type ChangeFact = {
 };
 
 export type RaiseFact = {
-  /** The event as the component calls it: the callback prop's name, the dispatched name. */
-  readonly event: string;
+  /** The member by which it is heard. */
+  readonly member: MemberKey;
   /** Index of the callback prop's value, where it is one. */
   readonly value?: number;
   /** `optional`: nothing happens when nobody listens. */
@@ -380,10 +387,22 @@ export type RaiseFact = {
 
 export type Direction = 'in' | 'out' | 'two-way';
 
+/** What a binding is to: a member of a component, or something of an element. */
+export type BindingTarget =
+  | Member
+  | { readonly kind: 'attribute' | 'property' | 'class' | 'style' | 'variable'; readonly name: string }
+  /** An event of the platform, on the element itself, the window or the document. */
+  | { readonly kind: 'listener'; readonly name: string; readonly on: 'self' | 'window' | 'document' }
+  /** Behaviour that is put on an element: an action, a directive, a transition. */
+  | { readonly kind: 'directive'; readonly name: string; readonly argument?: string };
+
 /** One attribute on an element or a use of a component. */
 export type Binding = {
-  /** The name as given. */
-  readonly name: string;
+  readonly to: BindingTarget;
+  /** The name as the file has it, for showing and editing; never compared. */
+  readonly written: string;
+  /** `once`, `capture`, `stop`, `prevent`, `lazy`, …; absent for none. */
+  readonly modifiers?: readonly string[];
   readonly span: Span;
   readonly nameSpan: Span;
   readonly direction: Direction;
@@ -404,8 +423,8 @@ export type Binding = {
 export type SpreadFact = {
   readonly span: Span;
   readonly readings: readonly Reading[];
-  /** The names it holds, where the text tells all of them. */
-  readonly names?: readonly string[];
+  /** The members it gives, where the text tells all of them. */
+  readonly keys?: readonly MemberKey[];
 };
 
 export type KeyFact =
@@ -428,7 +447,7 @@ export type TemplateNode =
   | {
       /** Where given content shows: a slot, children, or a prop that may hold markup. */
       readonly kind: 'outlet';
-      readonly slot: string;
+      readonly slot: MemberKey;
       readonly reading?: Reading;
       readonly span: Span;
       /** Values handed to the content, one list of readings for each parameter. */

@@ -1,4 +1,5 @@
-import type { ComponentId } from './ids';
+import type { ComponentId, SharedId, UseId } from './ids';
+import type { MemberKey } from './member';
 import type { Location } from './span';
 
 /** `fault`: it does not work. `risk`: it breaks in a case that can happen. `tidy`: it works and is too much. */
@@ -34,6 +35,20 @@ const weights: Readonly<Record<Gone['what'], number>> = {
 /** How much would go, in lines of code; 0 for nothing. */
 export const goneWeight = (goes: readonly Gone[]): number => goes.reduce((sum, { count, what }) => sum + count * weights[what], 0);
 
+/** A value that does not arrive, an event that nobody hears, a context that nothing provides. */
+export type LooseEnd = {
+  readonly kind: 'prop' | 'event' | 'context';
+  readonly name: string;
+  /** Where it should arrive, or where it is raised. */
+  readonly at: Location;
+  /** The uses at which it hangs. */
+  readonly uses: readonly UseId[];
+  /** It is raised, and not heard. */
+  readonly raised?: true;
+  /** The context that is taken, at each place where nothing provides it. */
+  readonly context?: SharedId;
+};
+
 export type Finding = {
   /** Rule, component and subject, without line numbers: survives edits elsewhere. */
   readonly key: string;
@@ -50,6 +65,10 @@ export type Finding = {
   readonly fix: string;
   /** The change in the text, where it is certain. */
   readonly edits?: readonly TextEdit[];
+  /** The member of the component that it is about, for a change that answers it; absent where it is about none. */
+  readonly member?: MemberKey;
+  /** The end that should be tied and is not, for drawing it in the tree; absent where nothing hangs loose. */
+  readonly loose?: LooseEnd;
   /** What would go; absent where nothing is too much. */
   readonly goes?: readonly Gone[];
   /** Ordered; the first is the place itself. */

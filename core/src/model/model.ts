@@ -1,4 +1,5 @@
-import type { ComponentFacts, FileFacts, Framework, HookFact, PropFact, TemplateUse } from './facts';
+import type { ComponentFacts, FileFacts, Framework, HookFact, MemberFact, TemplateUse } from './facts';
+import type { MemberKey } from './member';
 import type { ComponentId, SharedId, UseId } from './ids';
 import type { FilePath, Location, Span } from './span';
 
@@ -57,11 +58,11 @@ export type Component = {
 
 /** A component's contract when every file is known. */
 export type Contract = {
-  readonly props: ReadonlyMap<string, ContractProp>;
+  readonly members: ReadonlyMap<MemberKey, ContractMember>;
   readonly openness: 'closed' | 'native' | 'open';
 };
 
-export type ContractProp = Omit<PropFact, 'span' | 'type'> & {
+export type ContractMember = Omit<MemberFact, 'span' | 'type'> & {
   /** Where it is declared: in the type where there is one, else where it is taken. */
   readonly declared: Location;
   /** The component's own file reads it by name. */

@@ -1,4 +1,5 @@
 import type { ComponentId, SharedId, UseId } from './ids';
+import type { MemberKey } from './member';
 import type { Span } from './span';
 
 /** Index of a place in its tree's list; -1 for none. */
@@ -17,7 +18,7 @@ export type Place = {
   /** The use it was made by; absent for the first. */
   readonly use?: UseId;
   /** The slot it came through, and whose. */
-  readonly slot?: { readonly name: string; readonly of: PlaceIndex };
+  readonly slot?: { readonly key: MemberKey; readonly of: PlaceIndex };
   /** Lists and conditions between the parent and this place, outermost first. */
   readonly repeats: readonly RepeatMark[];
   readonly branches: readonly BranchMark[];

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { readFile } from '.';
+import { readFile } from '../frameworks/read-file';
 import { loadedLater } from './mentions';
 
 test.each([

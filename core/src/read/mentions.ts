@@ -1,4 +1,5 @@
 import type { ComponentFacts, FileFacts } from '../model/facts';
+import { type MemberKey, memberOf } from '../model/member';
 
 /** Modules that the text loads while it runs: `import('./Chart')`, `import.meta.glob('./parts/*.vue')`. */
 export function loadedLater(text: string): string[] {
@@ -19,10 +20,14 @@ export function listenedNames(text: string): string[] {
  * type, in the options of a declaration, or taken out of the props. Whatever else the text does with
  * a name counts as a mention, so that these surely are not read.
  */
-export function unmentionedProps({ props, span, form }: ComponentFacts, framework: FileFacts['framework'], text: string): string[] {
+export function unmentionedProps(
+  { members: props, span, form }: ComponentFacts,
+  framework: FileFacts['framework'],
+  text: string,
+): MemberKey[] {
   const own = form === 'file' ? text : text.slice(span.start, span.end);
-  return props.flatMap(({ name }) => {
-    if (!/^[A-Za-z_$][\w$]*$/.test(name)) return [];
+  return props.flatMap(({ key, name }) => {
+    if (memberOf(key).kind !== 'prop' || !/^[A-Za-z_$][\w$]*$/.test(name)) return [];
     let taken = 0;
     for (const match of own.matchAll(new RegExp(`(?<![\\w$])${name.replace(/\$/g, '\\$')}(?![\\w$])`, 'g'))) {
       const [before, after] = [own.slice(0, match.index).trimEnd(), own.slice(match.index + name.length)];
@@ -35,6 +40,6 @@ export function unmentionedProps({ props, span, form }: ComponentFacts, framewor
       taken++;
     }
     // Under another name it may be read; a declaration by a macro need not take it out at all.
-    return taken === 1 || (taken === 0 && framework === 'vue') ? [name] : [];
+    return taken === 1 || (taken === 0 && framework === 'vue') ? [key] : [];
   });
 }

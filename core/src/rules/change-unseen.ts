@@ -1,4 +1,5 @@
 import type { ActionFact, ChangeFact, ComponentFacts, TemplateNode, ValueFact } from '../model/facts';
+import { adapterOf, traitsOf } from '../frameworks/registry';
 import type { Component, Model } from '../model/model';
 import { locate, type Location, type Span } from '../model/span';
 import { walkTemplate } from '../model/walk';
@@ -19,7 +20,7 @@ const changesList = (change: ChangeFact): boolean => change.how === 'in-place';
 
 /** Changes inside a list or an object that is held as state, without setting it anew in the same function. */
 function changedInPlace({ facts, framework }: Component): Unseen[] {
-  if (framework !== 'react' && !facts.followsAssignment) return [];
+  if (adapterOf(framework).traits.mutation === 'seen' && !facts.followsAssignment) return [];
   return facts.actions.flatMap((action) =>
     action.changes.filter(changesList).flatMap((change): Unseen[] => {
       const value = facts.values[change.value];
@@ -155,7 +156,7 @@ export const changeUnseen: Rule = {
     [...changedInPlace(component), ...plainWritten(component), ...takenApart(component)].map((unseen) => toFound(component, unseen)),
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) =>
-      component.framework === 'vue' && component.fileRole === 'source'
+      traitsOf(component).storesComeApart && component.fileRole === 'source'
         ? storeApart(model, component).map((unseen) => toFound(component, unseen, unseen.there))
         : [],
     ),

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from 'vitest';
-import { loadCompilers } from '../read';
-import { analyseFiles, findingLines } from '../testing/project';
-import { filesOf, table } from '../testing/rules';
+import { loadCompilers } from '../frameworks/registry';
+import { analyseFiles, findingLines } from '../../../testing/src/project';
+import { filesOf, table } from '../../../testing/src/rules';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 

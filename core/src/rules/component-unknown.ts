@@ -1,4 +1,5 @@
 import { locate } from '../model/span';
+import { traitsOf } from '../frameworks/registry';
 import { nearest } from './near';
 import type { Found, Rule } from './rule';
 
@@ -19,7 +20,7 @@ export const componentUnknown: Rule = {
       const imported = (model.files.get(use.file)?.imports ?? []).flatMap((one) => (/^[A-Z]/.test(one.local) ? [one.local] : []));
       const near = nearest(root, [...new Set([...imported, ...names])]);
       // What exists under that very name may be registered in a way that cannot be seen.
-      if (owner.framework === 'vue' && (near === undefined || names.includes(root))) return [];
+      if (traitsOf(owner).registeredTags && (near === undefined || names.includes(root))) return [];
       if (!/^[A-Z]/.test(root)) return [];
       const at = locate(use.file, node.nameSpan);
       const meant = near === undefined ? undefined : [...model.components.values()].find((one) => one.name === near);

@@ -1,4 +1,5 @@
 import type { Model } from '../model/model';
+import { contextName } from '../flow';
 import { locate } from '../model/span';
 import { listed } from './sentences';
 import type { Found, Rule } from './rule';
@@ -23,6 +24,7 @@ export const contextMissing: Rule = {
             { at: context.declared, says: `${context.name} is made without a usable default.` },
             ...providersOf(model, unmet.context),
           ],
+          loose: { kind: 'context', name: contextName(context.name), at: unmet.take.at, uses: [], context: unmet.context },
           touches: component.id,
           pages: unmet.pages,
         },

@@ -1,18 +1,21 @@
 import { isGiven, isPlain, type KnownUse } from '../flow';
-import type { Component, ContractProp } from '../model/model';
+import type { MemberKey } from '../model/member';
+import { memberKeyOf } from '../model/given';
+import { traitsOf } from '../frameworks/registry';
+import type { Component, ContractMember } from '../model/model';
 import { locate, type Span } from '../model/span';
 import { remembered } from './remembered';
 import { speltBindings } from './prop-spelt';
 import { counted, listed } from './sentences';
 import type { Found, Rule } from './rule';
 
-type Demand = { readonly prop: ContractProp; readonly span: Span };
+type Demand = { readonly prop: ContractMember; readonly span: Span };
 
 /** Props that a component declares as optional, without a default, and reads as if they were always there. */
 export const demandsOf = remembered((component: Component): readonly Demand[] =>
   component.facts.values.flatMap((value): Demand[] => {
     if (value.kind !== 'prop' || !value.demanded) return [];
-    const prop = component.contract.props.get(value.name);
+    const prop = component.contract.members.get(memberKeyOf(value));
     return prop?.required === 'no' && prop.fallback === undefined && !prop.mixed && prop.kind !== 'slot'
       ? [{ prop, span: value.demanded }]
       : [];
@@ -20,17 +23,17 @@ export const demandsOf = remembered((component: Component): readonly Demand[] =>
 );
 
 /** In these a flag that is not given is false, and what a component raises needs no listener. */
-function isFilledIn(component: Component, { kinds }: ContractProp): boolean {
-  return component.framework === 'vue' && (kinds?.has('flag') ?? false);
+function isFilledIn(component: Component, { kinds }: ContractMember): boolean {
+  return traitsOf(component).flagsFromText && (kinds?.has('flag') ?? false);
 }
 
-function leavesOut(known: KnownUse, name: string): boolean {
+function leavesOut(known: KnownUse, key: MemberKey): boolean {
   return (
     isPlain(known.use.node) &&
-    !isGiven(known.use.node, name) &&
+    !isGiven(known.use.node, key) &&
     !known.inContentOfCloner &&
     !known.owner.facts.clones &&
-    !speltBindings(known).some((one) => one.declared === name)
+    !speltBindings(known).some((one) => one.declared === key)
   );
 }
 
@@ -41,7 +44,7 @@ export const defaultLacking: Rule = {
       if (component.fileRole !== 'source' || component.facts.wrappedBy.length > 0) return [];
       return demandsOf(component).flatMap(({ prop, span }): Found[] => {
         if (isFilledIn(component, prop)) return [];
-        const without = usesOf(component.id).filter((known) => leavesOut(known, prop.name));
+        const without = usesOf(component.id).filter((known) => leavesOut(known, prop.key));
         if (without.length === 0) return [];
         const at = locate(component.file, span);
         const owners = listed([...new Set(without.map((known) => known.owner.name))]);

@@ -1,4 +1,5 @@
 import type { HearFact, ActionFact, Reading, TemplateNode } from '../model/facts';
+import { adapterOf } from '../frameworks/registry';
 import type { TextEdit } from '../model/finding';
 import type { Component, Use } from '../model/model';
 import type { FilePath } from '../model/span';
@@ -13,13 +14,9 @@ export function insertAt(file: FilePath, at: number, text: string): TextEdit {
   return { file, start: at, end: at, was: '', text };
 }
 
-const hyphened = (name: string): string => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
-
 /** An attribute that gives an expression, as the framework writes it: `eta={eta}`, `:eta="eta"`. */
-export function attribute(framework: Component['framework'], name: string, expression: string): string {
-  if (framework === 'vue') return ` :${hyphened(name)}="${expression}"`;
-  return framework === 'svelte' && name === expression ? ` {${name}}` : ` ${name}={${expression}}`;
-}
+const attribute = (framework: Component['framework'], name: string, expression: string): string =>
+  ` ${adapterOf(framework).write.attribute(name, expression)}`;
 
 /** Kinds of values that a component's markup may hand on by their name, wherever it stands. */
 const handed = new Set(['prop', 'state', 'derived', 'function']);

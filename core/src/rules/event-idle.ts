@@ -1,4 +1,6 @@
 import { isGiven } from '../flow';
+import { traitsOf } from '../frameworks/registry';
+import { spelling } from '../contract/spelling';
 import type { Component } from '../model/model';
 import { locate } from '../model/span';
 import { allUses, ownComponents } from './all-uses';
@@ -6,27 +8,23 @@ import type { Check, Found, Rule } from './rule';
 
 function idleIn(check: Check, component: Component): Found[] {
   const { facts } = component;
-  if (component.framework === 'react' || facts.openness === 'open' || facts.raisesUnseen || facts.wrappedBy.length > 0) return [];
+  if (traitsOf(component).onlyProps || facts.openness === 'open' || facts.raisesUnseen || facts.wrappedBy.length > 0) return [];
   const idle = facts.events.filter((event) => event.raised.length === 0);
   if (idle.length === 0) return [];
   const uses = allUses(check, component);
   if (!uses) return [];
   return idle.flatMap((event): Found[] => {
-    if (
-      uses.some(
-        ({ use }) => isGiven(use.node, event.spelling) || isGiven(use.node, `on${event.name[0]?.toUpperCase()}${event.name.slice(1)}`),
-      )
-    )
-      return [];
+    if (uses.some(({ use }) => isGiven(use.node, event.key))) return [];
+    const name = spelling(component, event.key);
     const at = locate(component.file, event.span);
     return [
       {
         rule: 'event-idle',
         component: component.id,
-        subject: event.spelling,
+        subject: name,
         at,
-        words: { component: component.name, event: event.spelling },
-        evidence: [{ at, says: `${component.name} declares ${event.spelling}, and no line of it raises it.` }],
+        words: { component: component.name, event: name },
+        evidence: [{ at, says: `${component.name} declares ${name}, and no line of it raises it.` }],
         goes: [{ count: 1, what: 'event' }],
         touches: component.id,
       },

@@ -1,4 +1,7 @@
 import type { ActionFact, Binding, EventFact, TemplateUse } from '../model/facts';
+import { spelling } from '../contract/spelling';
+import type { MemberKey } from '../model/member';
+import { bindingKey, isListener, memberKeyOf } from '../model/given';
 import { type ComponentId, parseComponentId } from '../model/ids';
 import type { Component, Model } from '../model/model';
 import { locate, type Span } from '../model/span';
@@ -37,19 +40,20 @@ const relaysIn = remembered((component: Component): readonly Relay[] => {
   walkTemplate(facts.template, (node) => {
     if (node.kind !== 'use') return;
     for (const binding of node.bindings) {
-      if (binding.direction !== 'out' && !/^on[A-Z:]|^@/.test(binding.name)) continue;
+      if (binding.direction !== 'out' && !isListener(binding)) continue;
       const [only, ...more] = binding.readings;
       const value = only && more.length === 0 && only.path.length === 0 ? facts.values[only.value] : undefined;
       const action = binding.action ?? (value?.kind === 'function' ? value.action : undefined);
-      // `on:clear` without more: the event is passed up as it is.
-      const forwards = value?.kind === 'prop' && /^on:/.test(value.name) && value.name === binding.name ? only?.value : undefined;
+      // Nothing but the event's name is written: it is passed up as it is.
+      const forwards =
+        value?.kind === 'prop' && binding.to.kind === 'event' && memberKeyOf(value) === bindingKey(binding) ? only?.value : undefined;
       if (action !== undefined || forwards !== undefined)
         listeners.push({ node, binding, ...(action === undefined ? {} : { action }), ...(forwards === undefined ? {} : { forwards }) });
     }
   });
   return facts.events.flatMap((event): Relay[] => {
-    const prop = index.props.get(event.spelling);
-    const raisers = facts.actions.flatMap((action, at) => (action.raises.some((raise) => raise.event === event.spelling) ? [at] : []));
+    const prop = index.props.get(event.key);
+    const raisers = facts.actions.flatMap((action, at) => (action.raises.some((raise) => raise.member === event.key) ? [at] : []));
     const forwarding = listeners.filter((one) => one.forwards !== undefined && one.forwards === prop);
     if (forwarding.length === 1 && raisers.length === 0 && forwarding[0])
       return [{ event, from: forwarding[0].node, binding: forwarding[0].binding, span: forwarding[0].binding.span }];
@@ -66,35 +70,36 @@ const relaysIn = remembered((component: Component): readonly Relay[] => {
   });
 });
 
-type Step = { readonly component: Component; readonly relay: Relay; readonly below: string };
+type RelayStep = { readonly component: Component; readonly relay: Relay; readonly below: string };
 
-const keyOf = (id: ComponentId, spelling: string): string => `${id} ${spelling}`;
+const keyOf = (id: ComponentId, key: MemberKey): string => `${id} ${key}`;
 
-function stepsOf(model: Model): Map<string, Step> {
-  const steps = new Map<string, Step>();
+function stepsOf(model: Model): Map<string, RelayStep> {
+  const steps = new Map<string, RelayStep>();
   for (const component of ownComponents(model))
     for (const relay of relaysIn(component)) {
       const target = model.useOfNode.get(relay.from)?.target;
       if (target?.kind !== 'component' || target.wrapped || target.id === component.id) continue;
-      steps.set(keyOf(component.id, relay.event.spelling), { component, relay, below: keyOf(target.id, relay.binding.name) });
+      const below = bindingKey(relay.binding);
+      if (below !== undefined) steps.set(keyOf(component.id, relay.event.key), { component, relay, below: keyOf(target.id, below) });
     }
   return steps;
 }
 
 /** The steps that hear what another one raises. */
-function stepsAbove(steps: ReadonlyMap<string, Step>): Map<string, Step[]> {
-  const above = new Map<string, Step[]>();
+function stepsAbove(steps: ReadonlyMap<string, RelayStep>): Map<string, RelayStep[]> {
+  const above = new Map<string, RelayStep[]>();
   for (const step of steps.values()) above.set(step.below, [...(above.get(step.below) ?? []), step]);
   return above;
 }
 
 /** The steps from a relay up to the one that nothing raises again. */
-function wayUp(steps: ReadonlyMap<string, Step>, above: ReadonlyMap<string, readonly Step[]>, key: string): Step[] {
+function wayUp(steps: ReadonlyMap<string, RelayStep>, above: ReadonlyMap<string, readonly RelayStep[]>, key: string): RelayStep[] {
   const lowest = steps.get(key);
   const way = lowest ? [lowest] : [];
   const seen = new Set([key]);
   for (let at = key, next = above.get(at)?.[0]; next; next = above.get(at)?.[0]) {
-    at = keyOf(next.component.id, next.relay.event.spelling);
+    at = keyOf(next.component.id, next.relay.event.key);
     if (seen.has(at)) break;
     seen.add(at);
     way.push(next);
@@ -103,16 +108,19 @@ function wayUp(steps: ReadonlyMap<string, Step>, above: ReadonlyMap<string, read
 }
 
 /** The relays of an event from the lowest up, each with the place where it hears it. */
-export function relayedAbove(model: Model, lowest: ComponentId, spelling: string): Link[] {
+export function relayedAbove(model: Model, lowest: ComponentId, event: MemberKey): Link[] {
   const steps = stepsOf(model);
-  return wayUp(steps, stepsAbove(steps), keyOf(lowest, spelling)).map(({ component, relay, below }) => ({
+  return wayUp(steps, stepsAbove(steps), keyOf(lowest, event)).map(({ component, relay, below }) => ({
     component: component.id,
-    prop: relay.event.spelling,
+    prop: relay.event.key,
     hands: [
       {
         node: relay.from,
         binding: relay.binding,
-        to: { component: below.slice(0, below.lastIndexOf(' ')) as ComponentId, prop: relay.binding.name },
+        to: {
+          component: below.slice(0, below.lastIndexOf(' ')) as ComponentId,
+          prop: below.slice(below.lastIndexOf(' ') + 1) as MemberKey,
+        },
       },
     ],
   }));
@@ -128,15 +136,17 @@ export const eventRelayed: Rule = {
       const way = wayUp(steps, above, key);
       if (way.length < 2) return [];
       const { component, relay } = lowest;
+      const event = spelling(component, relay.event.key);
       const source = parseComponentId(lowest.below.slice(0, lowest.below.lastIndexOf(' ')) as ComponentId).name;
       return [
         {
           rule: 'event-relayed',
           component: component.id,
-          subject: relay.event.spelling,
+          subject: event,
+          member: relay.event.key,
           at: locate(component.file, relay.span),
           words: {
-            event: relay.event.spelling,
+            event,
             relays: listed(way.map((one) => one.component.name)),
             count: String(way.length),
             source,

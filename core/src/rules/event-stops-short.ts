@@ -1,4 +1,6 @@
 import type { Binding, TemplateNode } from '../model/facts';
+import { keyOfMember, type Member } from '../model/member';
+import { spelling } from '../contract/spelling';
 import type { Component, Model } from '../model/model';
 import { locate } from '../model/span';
 import { walkTemplate } from '../model/walk';
@@ -12,11 +14,9 @@ import type { Check, Found, Rule } from './rule';
 type Element = Extract<TemplateNode, { kind: 'element' }>;
 
 /** The event that an element listens for; undefined for those of the platform and for all that is no listener. */
-function ownEvent(binding: Binding): string | undefined {
-  const event = /^(?:@|on:?)([A-Za-z].*)$/.exec(binding.name)?.[1];
-  const isListener =
-    event !== undefined && binding.direction !== 'two-way' && (binding.readings.length > 0 || binding.action !== undefined);
-  return isListener && !isNativeEvent(event.toLowerCase().replace(/capture$/, '')) && !event.includes(':') ? event : undefined;
+function ownEvent({ to, direction, readings, action }: Binding): string | undefined {
+  const isHeard = to.kind === 'listener' && direction !== 'two-way' && (readings.length > 0 || action !== undefined);
+  return isHeard && !isNativeEvent(to.name.toLowerCase()) && !to.name.includes(':') ? to.name : undefined;
 }
 
 type Listener = { readonly element: Element; readonly binding: Binding; readonly event: string };
@@ -50,23 +50,26 @@ function onElements({ model }: Check): Found[] {
   return [...model.components.values()].flatMap((component) => {
     if (component.fileRole !== 'source') return [];
     return elementListeners(component).flatMap(({ element, binding, event }): Found[] => {
-      const raiser = sent.has(event) || holdsUnseen(model, element) ? undefined : raiserBelow(model, element.children, binding.name);
-      return raiser ? [foundAt(component, binding, `<${element.tag}>`, raiser)] : [];
+      const raiser =
+        sent.has(event) || holdsUnseen(model, element)
+          ? undefined
+          : raiserBelow(model, element.children, ({ name }) => name.toLowerCase() === event.toLowerCase());
+      return raiser ? [foundAt(component, binding.written, binding, `<${element.tag}>`, raiser)] : [];
     });
   });
 }
 
-function foundAt(owner: Component, binding: Binding, listener: string, { component, event }: Raiser): Found {
+function foundAt(owner: Component, heard: string, binding: Binding, listener: string, { component, event }: Raiser): Found {
   const at = locate(owner.file, binding.nameSpan);
   const [raise] = event.raised;
   return {
     rule: 'event-stops-short',
     component: owner.id,
-    subject: binding.name,
+    subject: heard,
     at,
-    words: { listener, event: binding.name, raiser: component.name, owner: owner.name },
+    words: { listener, event: heard, raiser: component.name, owner: owner.name },
     evidence: [
-      { at, says: `${owner.name} waits for ${binding.name} on ${listener}.` },
+      { at, says: `${owner.name} waits for ${heard} on ${listener}.` },
       { at: locate(component.file, raise?.span ?? event.span), says: `${component.name} raises it, for who uses ${component.name} alone.` },
     ],
     touches: owner.id,
@@ -103,7 +106,9 @@ function onChannels({ model }: Check): Found[] {
 export const eventStopsShort: Rule = {
   inProject: (check) => [
     ...check.uses.flatMap((known) =>
-      shortListeners(check.model, known).map(({ binding, raiser }) => foundAt(known.owner, binding, known.target.name, raiser)),
+      shortListeners(check.model, known).map(({ binding, raiser }) =>
+        foundAt(known.owner, spelling(known.target, keyOfMember(binding.to as Member)), binding, known.target.name, raiser),
+      ),
     ),
     ...onElements(check),
     ...onChannels(check),

@@ -1,4 +1,6 @@
 import { isGiven, isPlain, type KnownUse } from '../flow';
+import { type MemberKey, memberOf, propKey } from '../model/member';
+import { spelling } from '../contract/spelling';
 import type { EventFact, RaiseFact } from '../model/facts';
 import type { Component } from '../model/model';
 import { locate } from '../model/span';
@@ -13,15 +15,13 @@ type Offer = { readonly event: EventFact; readonly raise: RaiseFact };
 /** Callbacks that a component calls where they are given; one that it calls anyhow throws, of which another rule speaks. */
 const offersOf = remembered((component: Component): readonly Offer[] => {
   if (component.isPublic || component.facts.wrappedBy.length > 0) return [];
-  const demanded = new Set(demandsOf(component).map((one) => one.prop.name));
+  const demanded = new Set(demandsOf(component).map((one) => one.prop.key));
   return component.facts.events.flatMap((event): Offer[] => {
     // What is not bound both ways has nobody who should hear of its change.
-    if (/^(?:bind:|@update:)/.test(event.spelling)) return [];
-    const prop = component.contract.props.get(event.spelling);
+    if (memberOf(event.key).kind === 'model') return [];
+    const prop = component.contract.members.get(event.key);
     const [raise] = event.raised;
-    return raise && prop && prop.required !== 'yes' && prop.fallback === undefined && !demanded.has(event.spelling)
-      ? [{ event, raise }]
-      : [];
+    return raise && prop && prop.required !== 'yes' && prop.fallback === undefined && !demanded.has(event.key) ? [{ event, raise }] : [];
   });
 });
 
@@ -39,26 +39,27 @@ export const eventUnheard: Rule = {
       const all = (model.usesOf.get(id) ?? []).filter((use) => model.components.get(use.owner)?.fileRole === 'source');
       if (all.length !== known.length || known.some((one) => !isPlain(one.use.node))) return [];
       return offered.flatMap(({ event, raise }): Found[] => {
-        const unheard = known.filter((one) => isUnheard(one, event.spelling));
-        const heard = known.filter((one) => isGiven(one.use.node, event.spelling));
+        const unheard = known.filter((one) => isUnheard(one, event.key));
+        const heard = known.filter((one) => isGiven(one.use.node, event.key));
         if (unheard.length === 0 || (heard.length > 0 && heard.length < unheard.length)) return [];
         const at = locate(component.file, raise.span);
+        const name = spelling(component, event.key);
         const owners = [...new Set(unheard.map((one) => one.owner.name))];
         return [
           {
             rule: 'event-unheard',
             severity: heard.length > 0 ? 'risk' : 'tidy',
             component: id,
-            subject: event.spelling,
+            subject: name,
             at,
             words: {
               component: component.name,
-              event: event.spelling,
+              event: name,
               unheard: `${counted(unheard.length, 'use')} of ${known.length}, in ${listed(owners)}`,
               owners: listed(owners),
             },
             evidence: [
-              { at, says: `${component.name} raises ${event.spelling}.` },
+              { at, says: `${component.name} raises ${name}.` },
               ...unheard
                 .slice(0, 4)
                 .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} does not listen here.` })),
@@ -66,6 +67,13 @@ export const eventUnheard: Rule = {
                 .slice(0, 1)
                 .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} listens here.` })),
             ],
+            loose: {
+              kind: 'event',
+              name: component.contract.members.get(event.key)?.name ?? event.name,
+              at,
+              uses: unheard.map((one) => one.use.id),
+              raised: true,
+            },
             touches: id,
           },
         ];
@@ -74,8 +82,8 @@ export const eventUnheard: Rule = {
 };
 
 /** A part that is switched off raises nothing; of an event under a misspelt name another rule speaks. */
-function isUnheard(known: KnownUse, event: string): boolean {
+function isUnheard(known: KnownUse, event: MemberKey): boolean {
   const { node } = known.use;
   if (speltBindings(known).some((one) => one.declared === event)) return false;
-  return !isGiven(node, event) && !isGiven(node, 'disabled') && !isGiven(node, 'readOnly');
+  return !isGiven(node, event) && !isGiven(node, propKey('disabled')) && !isGiven(node, propKey('readOnly'));
 }

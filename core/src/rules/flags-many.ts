@@ -1,4 +1,6 @@
 import type { KnownUse } from '../flow';
+import type { MemberKey } from '../model/member';
+import { bindingFor } from '../model/given';
 import type { Component } from '../model/model';
 import { locate } from '../model/span';
 import { allUses, ownComponents } from './all-uses';
@@ -12,23 +14,23 @@ const flagsLeast = 3;
 const usesLeast = 3;
 
 /** Props that switch a piece of markup, as what they are or as what they are not, and are read for nothing else. */
-const flagsOf = remembered(({ facts, contract }: Component): readonly string[] => {
+const flagsOf = remembered(({ facts, contract }: Component): readonly MemberKey[] => {
   const index = indexOf(facts);
-  return [...contract.props.values()].flatMap((prop) => {
-    const at = index.props.get(prop.name);
+  return [...contract.members.values()].flatMap((prop) => {
+    const at = index.props.get(prop.key);
     const sinks = at === undefined ? [] : (index.sinks.get(at) ?? []);
     const isFlag = prop.kinds
       ? [...prop.kinds].every((kind) => kind === 'flag' || kind === 'nothing')
       : /^(?:true|false)$/.test(prop.fallback ?? '');
     const switches = sinks.length > 0 && sinks.every((sink) => sink.to === 'decides' && sink.node.kind === 'branch');
-    return isFlag && switches ? [prop.name] : [];
+    return isFlag && switches ? [prop.key] : [];
   });
 });
 
 /** What a use gives for a flag; undefined where that is known only while running. */
-function given({ use, target }: KnownUse, flag: string): boolean | undefined {
-  const binding = use.node.bindings.find((one) => one.name === flag);
-  if (!binding) return target.contract.props.get(flag)?.fallback === 'true';
+function given({ use, target }: KnownUse, flag: MemberKey): boolean | undefined {
+  const binding = bindingFor(use.node, flag);
+  if (!binding) return target.contract.members.get(flag)?.fallback === 'true';
   if (binding.readings.length > 0) return undefined;
   return binding.constant === undefined || binding.constant === '' || binding.constant === 'true';
 }
@@ -66,7 +68,7 @@ function manyIn(check: Check, component: Component): Found[] {
       },
       evidence: [
         ...flags.map((flag) => ({
-          at: component.contract.props.get(flag)?.declared ?? at,
+          at: component.contract.members.get(flag)?.declared ?? at,
           says: `${flag} switches a piece of its markup.`,
         })),
         ...[...forms]

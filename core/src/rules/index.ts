@@ -12,7 +12,7 @@ export { counted, listed } from './sentences';
 export { carriedBelow, carriedProps } from './prop-carried';
 export { repeatedName } from './markup-repeated';
 export { relayedAbove } from './event-relayed';
-export type { Link, Step } from './links';
+export type { Link, MemberStep } from './links';
 export { type SharedValue, sharedValues } from './stores';
 
 function toFinding(check: Check, found: Found): Finding {
@@ -30,6 +30,8 @@ function toFinding(check: Check, found: Found): Finding {
     consequence: entry.consequence(found.words, component?.framework ?? 'script'),
     fix: entry.fix(found.words, component?.framework ?? 'script'),
     ...(found.edits ? { edits: found.edits } : {}),
+    ...(found.member === undefined ? {} : { member: found.member }),
+    ...(found.loose ? { loose: found.loose } : {}),
     ...(found.goes ? { goes: found.goes } : {}),
     evidence: found.evidence,
     touches: { component: found.touches, places: check.pages.places.get(found.touches) ?? 0 },

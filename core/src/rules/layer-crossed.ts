@@ -62,12 +62,12 @@ function crossingsIn(model: Model, component: Component): Crossing[] {
     if (node.kind === 'use' && (!there || runsAt(model, there) !== 'client')) return;
     for (const binding of node.bindings) {
       // A form's action may be a function of the server.
-      if (!ownFunction(component, binding) || (node.kind === 'element' && !/^on[A-Z]/.test(binding.name))) continue;
+      if (!ownFunction(component, binding) || (node.kind === 'element' && binding.to.kind !== 'listener')) continue;
       const to = node.kind === 'use' ? node.tag : `<${node.tag}>`;
       found.push({
-        subject: binding.name,
+        subject: binding.written,
         at: locate(file, binding.nameSpan),
-        what: `the function ${binding.name} for ${to}`,
+        what: `the function ${binding.written} for ${to}`,
         says: `A function is given to ${to}, which lives in the browser.`,
         ...(there ? { there } : {}),
       });

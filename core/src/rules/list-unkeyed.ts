@@ -1,4 +1,6 @@
 import type { ComponentFacts, TemplateNode } from '../model/facts';
+import { propKey } from '../model/member';
+import { traitsOf } from '../frameworks/registry';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model } from '../model/model';
 import { locate } from '../model/span';
@@ -9,9 +11,6 @@ import type { Found, Rule } from './rule';
 
 type Repeat = Extract<TemplateNode, { kind: 'repeat' }>;
 type Part = Extract<TemplateNode, { kind: 'element' | 'use' }>;
-
-/** Frameworks that tell repeated parts apart by a key. */
-const keyed = new Set(['react', 'vue']);
 
 /** Lists that stand in the content of something. A list given as a prop may get its keys where it is shown. */
 function repeatsIn(template: readonly TemplateNode[]): Repeat[] {
@@ -42,8 +41,8 @@ function remembers(model: Model, part: Part, seen: Set<ComponentId>): boolean {
   let found = false;
   walkTemplate([part], (node) => {
     if (node.kind === 'element' && /^(input|textarea|select)$/.test(node.tag)) {
-      const names = node.bindings.map((binding) => binding.name);
-      const button = node.bindings.some((binding) => binding.name === 'type' && /submit|button|hidden/.test(binding.constant ?? ''));
+      const names = node.bindings.map((binding) => binding.to.name);
+      const button = node.bindings.some((binding) => binding.to.name === 'type' && /submit|button|hidden/.test(binding.constant ?? ''));
       if (!button && !names.includes('value') && !names.includes('checked') && node.spreads.length === 0) found = true;
     }
   });
@@ -80,7 +79,7 @@ const unkeyedParts = remembered((component: Component): readonly { readonly repe
     repeat.order === 'platform'
       ? []
       : partsOf(repeat.children)
-          .filter((part) => !part.spreads.some((spread) => spread.names?.includes('key') ?? component.framework === 'vue'))
+          .filter((part) => !part.spreads.some((spread) => spread.keys?.includes(propKey('key')) ?? traitsOf(component).keys === 'spread'))
           .filter(({ key }) => key.kind === 'none' || (key.kind === 'position' && repeat.order !== 'constant'))
           .map((part) => ({ repeat, part })),
   ),
@@ -95,7 +94,7 @@ function problemOf(model: Model, component: Component, repeat: Repeat, part: Par
 export const listUnkeyed: Rule = {
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) => {
-      if (component.fileRole !== 'source' || !keyed.has(component.framework)) return [];
+      if (component.fileRole !== 'source' || traitsOf(component).keys === 'none') return [];
       return unkeyedParts(component).flatMap(({ repeat, part }): Found[] => {
         const how = problemOf(model, component, repeat, part);
         if (!how) return [];

@@ -41,7 +41,8 @@ export function repeatedName(model: Model, { places }: Repeated): string {
   const [first] = places;
   if (!first) return 'SharedPart';
   const { node, label } = first.piece;
-  const dressed = node.kind === 'element' ? node.bindings.find((one) => /^class(?:Name)?$/.test(one.name))?.constant : undefined;
+  const dressed =
+    node.kind === 'element' ? node.bindings.find((one) => one.to.kind === 'attribute' && one.to.name === 'class')?.constant : undefined;
   const word = dressed?.replace(/["']/g, '').split(/\s+/)[0]?.split(/__|--/)[0];
   const names = [...new Set(places.map((place) => model.components.get(place.component)?.name ?? ''))];
   const common = commonEnd(names) || 'Shared';

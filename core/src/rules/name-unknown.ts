@@ -11,8 +11,7 @@ function listenerAt(component: Component, span: Span): string | undefined {
   let found: string | undefined;
   walkTemplate(component.facts.template, (node) => {
     if (node.kind !== 'element' && node.kind !== 'use') return;
-    for (const binding of node.bindings)
-      if (/^(@|on)/.test(binding.name) && binding.direction !== 'two-way' && contains(binding.span, span)) found = binding.name;
+    for (const binding of node.bindings) if (binding.direction === 'out' && contains(binding.span, span)) found = binding.written;
   });
   return found;
 }
@@ -68,7 +67,7 @@ function calledHandlers(component: Component): Found[] {
   const found: Found[] = [];
   walkTemplate(component.facts.template, (node) => {
     if (node.kind !== 'element' && node.kind !== 'use') return;
-    for (const { called, name: listener, span } of node.bindings) {
+    for (const { called, written: listener, span } of node.bindings) {
       if (!called) continue;
       const at = locate(component.file, called.span);
       found.push({

@@ -1,8 +1,8 @@
 import { beforeAll, expect, test } from 'vitest';
 import { analyse } from '../analyse';
-import { loadCompilers } from '../read';
-import { findingLines } from '../testing/project';
-import { filesOf, type Sources, table } from '../testing/rules';
+import { loadCompilers } from '../frameworks/registry';
+import { findingLines } from '../../../testing/src/project';
+import { filesOf, type Sources, table } from '../../../testing/src/rules';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 

@@ -48,8 +48,8 @@ function routeNeed({ model, pages }: Check, page: Component, use: Use): { readon
   // Every page on which it is used that way may have parameters of its own.
   if (params && pages.pagesOf(use.owner).some((one) => !one.path.includes(':')))
     return { what: 'the parameters of its address', at: locate(page.file, params.span) };
-  for (const prop of page.contract.props.values())
-    if (handed.has(prop.name) && isPlain(use.node) && !isGiven(use.node, prop.name)) return { what: prop.name, at: prop.declared };
+  for (const prop of page.contract.members.values())
+    if (handed.has(prop.name) && isPlain(use.node) && !isGiven(use.node, prop.key)) return { what: prop.name, at: prop.declared };
   let outlet: Location | undefined;
   walkTemplate(page.facts.template, (node) => {
     if (node.kind === 'use' && outlets.has(node.tag) && model.useOfNode.get(node)?.target.kind === 'outside')

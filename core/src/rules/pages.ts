@@ -1,4 +1,5 @@
 import { unmetTakes } from '../flow';
+import { traitsOf } from '../frameworks/registry';
 import type { ComponentId, SharedId, UseId } from '../model/ids';
 import { useById } from '../model/lookup';
 import type { Component, Model, Page, Take, Use } from '../model/model';
@@ -85,7 +86,7 @@ const holdsUnseen = (model: Model, component: Component): boolean =>
       target.kind === 'opaque' ||
       target.kind === 'unresolved' ||
       // Keys that are texts are known outside the project too.
-      (target.kind === 'outside' && component.framework !== 'react'),
+      (target.kind === 'outside' && traitsOf(component).contextsByText),
   );
 
 type Answers = {

@@ -1,20 +1,23 @@
 import type { Binding, Reading, TemplateUse } from '../model/facts';
+import { defaultSlot, type MemberKey } from '../model/member';
+import { bindingFor, bindingKey, memberKeyOf } from '../model/given';
+import { spelling } from '../contract/spelling';
 import type { Component, Model } from '../model/model';
 import { parseComponentId } from '../model/ids';
 import { locate, type Span } from '../model/span';
 import { walkTemplate } from '../model/walk';
-import type { Link, Step } from './links';
+import type { Link, MemberStep } from './links';
 import { listed } from './sentences';
 import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
-type Handed = { readonly value: number; readonly node: TemplateUse; readonly binding: Binding; readonly to: Step };
-type Carrier = Step & { readonly spans: readonly Span[]; readonly to: readonly Step[]; readonly hands: Link['hands'] };
+type Handed = { readonly value: number; readonly node: TemplateUse; readonly binding: Binding; readonly to: MemberStep };
+type Carrier = MemberStep & { readonly spans: readonly Span[]; readonly to: readonly MemberStep[]; readonly hands: Link['hands'] };
 
 /** Props of the platform, handed down to style or name an element: carrying them is what they are for. */
-const platform = /^(className|style|id|children|as|ref|theme|disabled|(data|aria)-.*|\w+ClassName)$/;
+const platform = /^(className|style|id|as|ref|theme|disabled|(data|aria)-.*|\w+ClassName)$/;
 
-const keyOf = (step: Step): string => `${step.component} ${step.prop}`;
+const keyOf = (step: MemberStep): string => `${step.component} ${step.prop}`;
 
 /** Bindings that hand a prop on as it is, to a component whose contract is known. */
 function handedIn(model: Model, component: Component): Handed[] {
@@ -25,7 +28,8 @@ function handedIn(model: Model, component: Component): Handed[] {
     for (const binding of use.node.bindings) {
       const [only] = binding.readings;
       if (only?.how !== 'same' || binding.readings.length > 1 || binding.markup || values[only.value]?.kind !== 'prop') continue;
-      found.push({ value: only.value, node: use.node, binding, to: { component: use.target.id, prop: binding.name } });
+      const key = bindingKey(binding);
+      if (key !== undefined) found.push({ value: only.value, node: use.node, binding, to: { component: use.target.id, prop: key } });
     }
   }
   return found;
@@ -59,13 +63,15 @@ function withoutRead(component: Component, candidates: ReadonlySet<number>, hand
 /** The props that a component only hands on, under whatever name, to components of the project. */
 const carriersIn = remembered((component: Component, model: Model): readonly Carrier[] => {
   const { facts, contract } = component;
-  if (facts.openness === 'open' || facts.form === 'class' || facts.props.length === 0) return [];
+  if (facts.openness === 'open' || facts.form === 'class' || facts.members.length === 0) return [];
   const handed = handedIn(model, component);
   if (handed.length === 0) return [];
   const carried = withoutRead(component, new Set(handed.map((one) => one.value)), new Set(handed.map((one) => one.binding)));
   return [...carried].flatMap((value): Carrier[] => {
-    const prop = facts.values[value]?.name ?? '';
-    if (platform.test(prop) || contract.props.get(prop)?.kind === 'slot') return [];
+    const held = facts.values[value];
+    if (!held) return [];
+    const prop = memberKeyOf(held);
+    if (prop === defaultSlot || platform.test(held.name) || contract.members.get(prop)?.kind === 'slot') return [];
     const own = handed.filter((one) => one.value === value);
     const hands = own.map(({ node, binding, to }) => ({ node, binding, to }));
     return [{ component: component.id, prop, spans: own.map((one) => one.binding.span), to: own.map((one) => one.to), hands }];
@@ -102,7 +108,7 @@ function allCarriers(model: Model): Map<string, Carrier> {
 }
 
 /** A prop of a component and all below to which it is only handed on, from the top down; empty where it is read there. */
-export function carriedBelow(model: Model, from: Step): Link[] {
+export function carriedBelow(model: Model, from: MemberStep): Link[] {
   const carriers = allCarriers(model);
   const links: Link[] = [];
   const waiting = [from];
@@ -127,6 +133,7 @@ export const propCarried: Rule = {
       if (!component || component.isPublic || followed.has(keyOf(carrier)) || !isGiven(model, component, carrier.prop)) return [];
       const way = longest(carriers, carrier, new Set([keyOf(carrier)]));
       if (way.length < 2) return [];
+      const prop = spelling(component, carrier.prop);
       const names = way.map((one) => parseComponentId(one.component).name);
       const last = way.at(-1)?.to[0];
       const lastName = last ? parseComponentId(last.component).name : '';
@@ -134,9 +141,10 @@ export const propCarried: Rule = {
         {
           rule: 'prop-carried',
           component: carrier.component,
-          subject: carrier.prop,
-          at: component.contract.props.get(carrier.prop)?.declared ?? locate(component.file, component.facts.nameSpan),
-          words: { prop: carrier.prop, carriers: listed(names), count: String(way.length), last: lastName },
+          subject: prop,
+          member: carrier.prop,
+          at: component.contract.members.get(carrier.prop)?.declared ?? locate(component.file, component.facts.nameSpan),
+          words: { prop, carriers: listed(names), count: String(way.length), last: lastName },
           evidence: way.flatMap((one, index) => {
             const from = model.components.get(one.component);
             const next = way[index + 1] ?? one.to[0];
@@ -154,6 +162,6 @@ export const propCarried: Rule = {
 };
 
 /** Some use passes it: a prop that nobody gives is another matter. */
-function isGiven(model: Model, component: Component, prop: string): boolean {
-  return (model.usesOf.get(component.id) ?? []).some((use) => use.node.bindings.some((binding) => binding.name === prop));
+function isGiven(model: Model, component: Component, prop: MemberKey): boolean {
+  return (model.usesOf.get(component.id) ?? []).some((use) => bindingFor(use.node, prop) !== undefined);
 }

@@ -1,4 +1,6 @@
 import { indexBody } from '../flow';
+import type { MemberKey } from '../model/member';
+import { bindingFor, memberKeyOf } from '../model/given';
 import type { ComponentFacts, ValueFact } from '../model/facts';
 import type { ComponentId } from '../model/ids';
 import type { Model, Use } from '../model/model';
@@ -25,9 +27,9 @@ function isSynced(facts: ComponentFacts, state: number, prop: number): boolean {
 }
 
 /** Uses that give the prop something that changes while the part stays. */
-function changingUses(model: Model, id: ComponentId, prop: string): Use[] {
+function changingUses(model: Model, id: ComponentId, prop: MemberKey): Use[] {
   return (model.usesOf.get(id) ?? []).filter((use) => {
-    const binding = use.node.bindings.find((one) => one.name === prop);
+    const binding = bindingFor(use.node, prop);
     if (!binding || use.node.key.kind === 'value') return false;
     const owner = model.components.get(use.owner);
     return binding.readings.some((reading) => {
@@ -40,17 +42,18 @@ function changingUses(model: Model, id: ComponentId, prop: string): Use[] {
   });
 }
 
-type Copy = { readonly state: ValueFact; readonly prop: string };
+type Copy = { readonly state: ValueFact; readonly prop: string; readonly key: MemberKey };
 
 /** States of a body that take a prop over once, while nothing else of the component reads or follows it. */
 const copiesIn = remembered((facts: ComponentFacts): readonly Copy[] =>
   facts.values.flatMap((value, state): Copy[] => {
     const prop = copiedProp(facts, state);
-    const name = facts.values[prop]?.name ?? '';
-    if (prop < 0 || /^(initial|default|start)/i.test(name) || isSynced(facts, state, prop)) return [];
+    const held = facts.values[prop];
+    const name = held?.name ?? '';
+    if (!held || /^(initial|default|start)/i.test(name) || isSynced(facts, state, prop)) return [];
     // Who reads the prop as well tells the two apart.
     if ((indexBody(facts).sinks.get(prop) ?? []).some((sink) => sink.to !== 'first' || sink.value !== state)) return [];
-    return [{ state: value, prop: name }];
+    return [{ state: value, prop: name, key: memberKeyOf(held) }];
   }),
 );
 
@@ -59,8 +62,8 @@ export const propCopied: Rule = {
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];
-      return copiesIn(component.facts).flatMap(({ state, prop: name }): Found[] => {
-        const [use] = changingUses(model, component.id, name);
+      return copiesIn(component.facts).flatMap(({ state, prop: name, key }): Found[] => {
+        const [use] = changingUses(model, component.id, key);
         if (!use) return [];
         const at = locate(component.file, state.span);
         return [

@@ -1,5 +1,8 @@
 import { isGiven } from '../flow';
-import type { Component, ContractProp } from '../model/model';
+import { memberOf } from '../model/member';
+import { bindingFor } from '../model/given';
+import { adapterOf, traitsOf } from '../frameworks/registry';
+import type { Component, ContractMember } from '../model/model';
 import { locate } from '../model/span';
 import { indexOf } from './index-of';
 import { allUses, ownComponents, ownersOf } from './all-uses';
@@ -8,29 +11,29 @@ import { listed } from './sentences';
 import type { Found, Rule } from './rule';
 
 /** Slots and events have rules of their own; names that begin with a line are left unread on purpose. */
-const isOfOtherRule = (prop: ContractProp, isOlder: boolean): boolean =>
+const isOfOtherRule = (prop: ContractMember, isOlder: boolean): boolean =>
   prop.kind === 'slot' ||
   (prop.kind === 'two-way' && !isOlder) ||
-  prop.name === 'children' ||
+  memberOf(prop.key).kind !== 'prop' ||
   prop.name === 'key' ||
   prop.name === 'ref' ||
-  /^(?:[_@#]|on:|bind:)/.test(prop.name);
+  prop.name.startsWith('_');
 
 /** The props that a component declares in its own file and does nothing with. */
-const idleProps = remembered((component: Component): readonly ContractProp[] => {
+const idleProps = remembered((component: Component): readonly ContractMember[] => {
   const { facts, contract } = component;
   if (facts.form === 'class' || facts.openness === 'open' || facts.wrappedBy.length > 0 || facts.values.some((one) => one.kind === 'props'))
     return [];
   const index = indexOf(facts);
   const hasRest = facts.values.some((one) => one.kind === 'rest') || facts.openness !== 'closed';
-  return [...contract.props.values()].filter((prop) => {
+  return [...contract.members.values()].filter((prop) => {
     // In the older way of Svelte each prop may be bound both ways.
     if (isOfOtherRule(prop, facts.followsAssignment ?? false) || prop.mixed || prop.declared.file !== component.file) return false;
-    const at = index.props.get(prop.name);
+    const at = index.props.get(prop.key);
     // What is not taken by its name may be among the rest.
-    if (at === undefined) return !hasRest && !prop.taken && component.framework === 'react' && contract.openness === 'closed';
+    if (at === undefined) return !hasRest && !prop.taken && traitsOf(component).onlyProps && contract.openness === 'closed';
     const value = facts.values[at];
-    if (!facts.unmentioned?.includes(prop.name)) return false;
+    if (!facts.unmentioned?.includes(prop.key)) return false;
     return !index.sinks.has(at) && !index.calls.has(at) && !index.changes.has(at) && !index.refs.has(at) && value?.demanded === undefined;
   });
 });
@@ -43,7 +46,7 @@ export const propIdle: Rule = {
     // A type that several components share declares for all of them.
     const declared = new Map<string, number>();
     for (const { contract } of own)
-      for (const { declared: at } of contract.props.values()) {
+      for (const { declared: at } of contract.members.values()) {
         const key = `${at.file} ${at.start}`;
         declared.set(key, (declared.get(key) ?? 0) + 1);
       }
@@ -51,8 +54,10 @@ export const propIdle: Rule = {
       idleProps(component).flatMap((prop): Found[] => {
         if ((declared.get(`${prop.declared.file} ${prop.declared.start}`) ?? 0) > 1) return [];
         const uses = allUses(check, component) ?? check.usesOf(component.id);
-        const giving = uses.filter(({ use }) => isGiven(use.node, prop.name));
-        const isCallback = prop.kind === 'callback' || (component.framework === 'react' && /^on[A-Z]/.test(prop.name));
+        const giving = uses.filter(({ use }) => isGiven(use.node, prop.key));
+        const isCallback =
+          prop.kind === 'callback' ||
+          (traitsOf(component).onlyProps && adapterOf(component.framework).link.eventOf(prop.name) !== undefined);
         // Who gives a callback waits for it: that is more than too much.
         if (isCallback && giving.length > 0) return [];
         return [
@@ -60,6 +65,7 @@ export const propIdle: Rule = {
             rule: 'prop-idle',
             component: component.id,
             subject: prop.name,
+            member: prop.key,
             at: prop.declared,
             words: {
               component: component.name,
@@ -69,7 +75,7 @@ export const propIdle: Rule = {
             evidence: [
               { at: prop.declared, says: `${component.name} declares ${prop.name}, and no line of it reads it.` },
               ...giving.slice(0, 3).map(({ use, owner }) => ({
-                at: locate(use.file, use.node.bindings.find((one) => one.name === prop.name)?.span ?? use.node.nameSpan),
+                at: locate(use.file, bindingFor(use.node, prop.key)?.span ?? use.node.nameSpan),
                 says: `${owner.name} gives it.`,
               })),
             ],

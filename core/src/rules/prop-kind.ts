@@ -1,6 +1,8 @@
 import type { KnownUse } from '../flow';
+import { bindingKey } from '../model/given';
+import { traitsOf } from '../frameworks/registry';
 import type { Binding } from '../model/facts';
-import type { ContractProp } from '../model/model';
+import type { ContractMember } from '../model/model';
 import { locate } from '../model/span';
 import { listed } from './sentences';
 import type { Found, Rule } from './rule';
@@ -17,10 +19,10 @@ const kindOf = (value: string | number | boolean): string =>
   typeof value === 'string' ? 'text' : typeof value === 'number' ? 'number' : 'flag';
 
 /** Whether a prop takes a constant, by itself or as the framework turns it. */
-function takes(kinds: ReadonlySet<string>, value: string | number | boolean, framework: string, name: string): boolean {
+function takes(kinds: ReadonlySet<string>, value: string | number | boolean, fromText: boolean, name: string): boolean {
   if (kinds.has(kindOf(value)) || kinds.has(`=${JSON.stringify(value)}`)) return true;
-  // In Vue a flag alone, or given its own name, is true.
-  return framework === 'vue' && kinds.has('flag') && (value === '' || value === name);
+  // A flag alone, or given its own name, may be true.
+  return fromText && kinds.has('flag') && (value === '' || value === name);
 }
 
 const words: Readonly<Record<string, string>> = {
@@ -41,12 +43,13 @@ function kindWords(kinds: ReadonlySet<string>): string {
 function mismatch(
   { target }: KnownUse,
   binding: Binding,
-): { prop: ContractProp; kinds: ReadonlySet<string>; value: string | number | boolean } | undefined {
-  if (binding.constant === undefined || binding.readings.length > 0 || binding.direction !== 'in' || /^(key|ref)$/.test(binding.name))
+): { prop: ContractMember; kinds: ReadonlySet<string>; value: string | number | boolean } | undefined {
+  if (binding.constant === undefined || binding.readings.length > 0 || binding.direction !== 'in' || /^(key|ref)$/.test(binding.to.name))
     return undefined;
-  const prop = target.contract.props.get(binding.name);
+  const key = bindingKey(binding);
+  const prop = key && target.contract.members.get(key);
   const given = valueOf(binding.constant.trim());
-  if (!prop?.kinds || !given || takes(prop.kinds, given.value, target.framework, binding.name)) return undefined;
+  if (!prop?.kinds || !given || takes(prop.kinds, given.value, traitsOf(target).flagsFromText, binding.to.name)) return undefined;
   return { prop, kinds: prop.kinds, value: given.value };
 }
 
@@ -65,11 +68,11 @@ export const propKind: Rule = {
           rule: 'prop-kind',
           severity: fails ? 'fault' : 'risk',
           component: owner.id,
-          subject: binding.name,
+          subject: binding.to.name,
           at,
           words: {
             target: target.name,
-            prop: binding.name,
+            prop: binding.to.name,
             given:
               kinds.has(kindOf(value)) || [...kinds].every((kind) => kind.startsWith('=') || kind === 'nothing')
                 ? JSON.stringify(value)
@@ -77,7 +80,7 @@ export const propKind: Rule = {
             takes: kindWords(kinds),
           },
           evidence: [
-            { at, says: `${owner.name} gives ${binding.name}.` },
+            { at, says: `${owner.name} gives ${binding.to.name}.` },
             { at: prop.declared, says: `${target.name} takes ${kindWords(kinds)}.` },
           ],
           touches: target.id,

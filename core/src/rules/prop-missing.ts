@@ -9,7 +9,7 @@ export const propMissing: Rule = {
   ofUse: (known) => {
     const spelt = new Set(speltBindings(known).map((one) => one.declared));
     return missingProps(known)
-      .filter((prop) => !spelt.has(prop.name))
+      .filter((prop) => !spelt.has(prop.key))
       .map((prop): Found => {
         const { use, owner, target } = known;
         const at = locate(use.file, use.node.nameSpan);
@@ -24,6 +24,7 @@ export const propMissing: Rule = {
             { at: prop.declared, says: `${prop.name} is declared as required.` },
           ],
           ...withEdits(passEdit(use, owner, prop.name)),
+          loose: { kind: prop.kind === 'callback' ? 'event' : 'prop', name: prop.name, at: prop.declared, uses: [use.id] },
           touches: target.id,
         };
       });

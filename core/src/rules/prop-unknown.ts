@@ -1,14 +1,13 @@
 import { type KnownUse, unknownBindings } from '../flow';
+import { traitsOf } from '../frameworks/registry';
 import type { Binding } from '../model/facts';
 import { locate } from '../model/span';
-import { listenedEvent } from './event-never-raised';
 import { speltBindings } from './prop-spelt';
 import type { Found, Rule } from './rule';
 
-/** Listeners and slots have rules of their own, and so has what Vue binds both ways. */
-function isOfOtherRule({ target }: KnownUse, binding: Binding): boolean {
-  if (listenedEvent(binding) !== undefined || /^(#|bind:|@)/.test(binding.name)) return true;
-  return binding.direction === 'two-way' && target.framework === 'vue';
+/** Listeners and slots have rules of their own, and so has what is bound both ways by an event. */
+function isOfOtherRule({ target }: KnownUse, { to, direction }: Binding): boolean {
+  return to.kind !== 'prop' || (direction === 'two-way' && traitsOf(target).twoWay === 'event');
 }
 
 /** A use gives a prop that the component neither declares nor lets through. */
@@ -23,11 +22,11 @@ export const propUnknown: Rule = {
         return {
           rule: 'prop-unknown',
           component: owner.id,
-          subject: binding.name,
+          subject: binding.to.name,
           at,
-          words: { target: target.name, prop: binding.name },
+          words: { target: target.name, prop: binding.to.name },
           evidence: [
-            { at, says: `${owner.name} gives ${binding.name}.` },
+            { at, says: `${owner.name} gives ${binding.to.name}.` },
             { at: locate(target.file, target.facts.nameSpan), says: `${target.name} does not take it.` },
           ],
           touches: target.id,

@@ -1,5 +1,7 @@
 import { isGiven, type KnownUse } from '../flow';
-import type { Component, ContractProp } from '../model/model';
+import { type MemberKey, memberOf } from '../model/member';
+import { bindingFor } from '../model/given';
+import type { Component, ContractMember } from '../model/model';
 import { locate } from '../model/span';
 import { allUses, ownComponents, rememberedByUses } from './all-uses';
 import { demandsOf } from './default-lacking';
@@ -9,44 +11,45 @@ import { counted } from './sentences';
 import type { Found, Rule } from './rule';
 
 /** Names by which an element is addressed or dressed are no choices of the component. */
-const isAddress = (name: string): boolean =>
-  /^(?:key|ref|id|class|className|style|name|title|children|slot)$|-|^[@#_]|^on[:A-Z]|^bind:/.test(name);
+const isAddress = ({ key, name }: ContractMember): boolean =>
+  memberOf(key).kind !== 'prop' || /^(?:key|ref|id|class|className|style|name|title|slot)$|-|^_|^on[A-Z]/.test(name);
 
 /** The constant that all uses give; undefined where they differ, or one gives something that is no constant. */
-function sameConstant(uses: readonly KnownUse[], prop: string): string | undefined {
-  const given = uses.map(({ use }) => use.node.bindings.find((one) => one.name === prop));
+function sameConstant(uses: readonly KnownUse[], prop: MemberKey): string | undefined {
+  const given = uses.map(({ use }) => bindingFor(use.node, prop));
   const [first] = given;
   const isConstant = given.every((one) => one?.constant !== undefined && one.readings.length === 0 && one.constant === first?.constant);
   return isConstant ? first?.constant : undefined;
 }
 
 /** Whether the component does anything with it; if not, another rule speaks. */
-function isRead(component: Component, prop: ContractProp): boolean {
-  const at = indexOf(component.facts).props.get(prop.name);
+function isRead(component: Component, prop: ContractMember): boolean {
+  const at = indexOf(component.facts).props.get(prop.key);
   return at !== undefined && ((indexOf(component.facts).sinks.get(at)?.length ?? 0) > 0 || indexOf(component.facts).calls.has(at));
 }
 
 const unusedIn = rememberedByUses((component, uses): readonly Found[] => {
   const { contract } = component;
-  return [...contract.props.values()].flatMap((prop): Found[] => {
+  return [...contract.members.values()].flatMap((prop): Found[] => {
     // In the older way of Svelte each prop may be bound both ways.
     const isValue = prop.kind === 'value' || (prop.kind === 'two-way' && component.facts.followsAssignment);
-    if (!isValue || prop.mixed || isAddress(prop.name) || !isRead(component, prop)) return [];
-    const isNever = uses.every(({ use }) => !isGiven(use.node, prop.name));
+    if (!isValue || prop.mixed || isAddress(prop) || !isRead(component, prop)) return [];
+    const isNever = uses.every(({ use }) => !isGiven(use.node, prop.key));
     if (isNever && prop.required !== 'no' && prop.fallback === undefined) return [];
-    const constant = isNever ? '' : uses.length > 1 ? sameConstant(uses, prop.name) : undefined;
+    const constant = isNever ? '' : uses.length > 1 ? sameConstant(uses, prop.key) : undefined;
     if (constant === undefined) return [];
     // What is read as if it were always given is more than too much.
-    if (demandsOf(component).some((one) => one.prop.name === prop.name)) return [];
-    if (uses.some((known) => speltBindings(known).some((one) => one.declared === prop.name))) return [];
+    if (demandsOf(component).some((one) => one.prop.key === prop.key)) return [];
+    if (uses.some((known) => speltBindings(known).some((one) => one.declared === prop.key))) return [];
     // What may be shown as content is a slot, whatever its type says.
-    if (isNever && component.facts.slots.some((slot) => slot.name === prop.name)) return [];
+    if (isNever && component.facts.slots.some((slot) => slot.key === prop.key)) return [];
     const [first] = uses;
     return [
       {
         rule: 'prop-unused',
         component: component.id,
         subject: prop.name,
+        member: prop.key,
         at: prop.declared,
         words: { component: component.name, prop: prop.name, constant, count: String(uses.length) },
         evidence: [

@@ -1,4 +1,7 @@
 import type { ChangeFact } from '../model/facts';
+import type { MemberKey } from '../model/member';
+import { memberKeyOf } from '../model/given';
+import { traitsOf } from '../frameworks/registry';
 import type { Component } from '../model/model';
 import { locate } from '../model/span';
 import type { Found, Rule } from './rule';
@@ -11,13 +14,13 @@ function writtenBy(component: Component, change: ChangeFact): 'whole' | 'list' |
   if (change.toProps) return 'whole';
   if (change.how !== 'in-place') return undefined;
   if (change.order !== undefined || (change.path?.length === 1 && /^(\d+|\*)$/.test(change.path[0] ?? ''))) return 'list';
-  const handsDown = component.framework === 'vue' || (component.framework === 'svelte' && !component.facts.followsAssignment);
+  const handsDown = traitsOf(component).followedProps && !component.facts.followsAssignment;
   return handsDown && (change.path?.length ?? 0) > 0 && change.path?.[0] !== 'current' ? 'member' : undefined;
 }
 
 /** Whether the owner means the component to write it: bound both ways, or a handle on something. */
-function isShared(component: Component, name: string): boolean {
-  const prop = component.contract.props.get(name);
+function isShared(component: Component, name: string, key: MemberKey): boolean {
+  const prop = component.contract.members.get(key);
   return prop?.kind === 'two-way' || prop?.kind === 'callback' || /ref$/i.test(name);
 }
 
@@ -28,9 +31,9 @@ export const propWritten: Rule = {
       action.changes.flatMap((change): Found[] => {
         const value = component.facts.values[change.value];
         const what = value?.kind === 'prop' ? writtenBy(component, change) : undefined;
-        if (!value || !what || isShared(component, value.name)) return [];
+        if (!value || !what || isShared(component, value.name, memberKeyOf(value))) return [];
         const at = locate(component.file, change.span);
-        const prop = component.contract.props.get(value.name);
+        const prop = component.contract.members.get(memberKeyOf(value));
         return [
           {
             rule: 'prop-written',

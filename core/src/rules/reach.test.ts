@@ -1,6 +1,6 @@
 import { beforeAll } from 'vitest';
-import { loadCompilers } from '../read';
-import { table } from '../testing/rules';
+import { loadCompilers } from '../frameworks/registry';
+import { table } from '../../../testing/src/rules';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 

@@ -1,6 +1,6 @@
 import { beforeAll } from 'vitest';
-import { loadCompilers } from '../read';
-import { type Sources, table } from '../testing/rules';
+import { loadCompilers } from '../frameworks/registry';
+import { type Sources, table } from '../../../testing/src/rules';
 
 // The rules of the second table in the frameworks where their first cases do not stand.
 

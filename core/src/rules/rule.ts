@@ -1,6 +1,7 @@
 import type { KnownUse } from '../flow';
+import type { MemberKey } from '../model/member';
 import type { Overlap } from '../overlap';
-import type { Evidence, Gone, Severity, TextEdit } from '../model/finding';
+import type { Evidence, Gone, LooseEnd, Severity, TextEdit } from '../model/finding';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model } from '../model/model';
 import type { Location } from '../model/span';
@@ -29,6 +30,8 @@ export type Found = {
   readonly at: Location;
   readonly words: Words;
   readonly evidence: readonly Evidence[];
+  readonly member?: MemberKey;
+  readonly loose?: LooseEnd;
   /** What would go if it were followed. */
   readonly goes?: readonly Gone[];
   /** The change in the text, where it is certain. */

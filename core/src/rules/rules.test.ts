@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { catalogue, entryOf } from './catalogue';
-import { analyseFiles, type Files, findingLines } from '../testing/project';
+import { analyseFiles, type Files, findingLines } from '../../../testing/src/project';
 
 /** Findings of an application in one file, mounted. */
 function foundIn(text: string, more: Files = {}): string[] {

@@ -1,4 +1,8 @@
 import type { KnownUse } from '../flow';
+import { defaultSlot, type MemberKey, memberName } from '../model/member';
+import { bindingKey } from '../model/given';
+import { traitsOf } from '../frameworks/registry';
+import { spelling } from '../contract/spelling';
 import type { SlotFact, TemplateNode } from '../model/facts';
 import type { Component } from '../model/model';
 import { locate } from '../model/span';
@@ -8,19 +12,19 @@ import { counted } from './sentences';
 import type { Check, Found, Rule } from './rule';
 
 /** A name that is put together while running may be any slot. */
-const isDynamic = (name: string): boolean => /[[\]{}$*]/.test(name);
+const isDynamic = (key: MemberKey): boolean => /[[\]{}$*]/.test(key);
 
-function fills({ use }: KnownUse, slot: string): boolean {
+function fills({ use }: KnownUse, slot: MemberKey): boolean {
   const { node } = use;
-  const plain = slot.replace(/^#/, '');
-  if (plain === 'children' || plain === 'default') {
-    if (node.content !== 'none' || node.children.length > 0) return true;
-  }
-  return node.bindings.some(({ name }) => name === slot || name === `#${plain}` || name === plain || isDynamic(name));
+  if (slot === defaultSlot && (node.content !== 'none' || node.children.length > 0)) return true;
+  return node.bindings.some((binding) => {
+    const key = bindingKey(binding);
+    return key !== undefined && (key === slot || isDynamic(key) || binding.to.name === memberName(slot));
+  });
 }
 
 /** It stands in a slot of its own: what fills the outer one is its fallback. */
-function outletsOf(template: readonly TemplateNode[], slot: string): Extract<TemplateNode, { kind: 'outlet' }>[] {
+function outletsOf(template: readonly TemplateNode[], slot: MemberKey): Extract<TemplateNode, { kind: 'outlet' }>[] {
   const found: Extract<TemplateNode, { kind: 'outlet' }>[] = [];
   walkTemplate(template, (node) => {
     if (node.kind === 'outlet' && node.slot === slot) found.push(node);
@@ -29,40 +33,40 @@ function outletsOf(template: readonly TemplateNode[], slot: string): Extract<Tem
 }
 
 /** It hands on what it is given to a component's named place, where something else may stand in for it. */
-function isHandedOn({ model }: Check, component: Component, slot: string): boolean {
+function isHandedOn({ model }: Check, component: Component, slot: MemberKey): boolean {
   return (model.usesBy.get(component.id) ?? []).some(({ node, target }) =>
-    node.bindings.some(({ name, markup }) => {
-      if (!name.startsWith('#') || !markup || outletsOf(markup, slot).length === 0) return false;
+    node.bindings.some((binding) => {
+      const { to, markup } = binding;
+      if (to.kind !== 'slot' || !markup || outletsOf(markup, slot).length === 0) return false;
       const known = target.kind === 'component' ? model.components.get(target.id) : undefined;
-      return known?.facts.slots.some((one) => one.name === name && one.fallback) ?? true;
+      return known?.facts.slots.some((one) => one.key === bindingKey(binding) && one.fallback) ?? true;
     }),
   );
 }
 
 /** Where a prop may hold any value, only a declared kind or the name tells that it holds content. */
-function isSlot(component: Component, { name }: SlotFact): boolean {
-  if (component.framework !== 'react') return true;
-  return name === 'children' || component.contract.props.get(name)?.kind === 'slot';
+function isSlot(component: Component, { key }: SlotFact): boolean {
+  return !traitsOf(component).onlyProps || key === defaultSlot || component.contract.members.get(key)?.kind === 'slot';
 }
 
 function idleIn(check: Check, component: Component): Found[] {
   const { facts } = component;
-  const slots = facts.slots.filter((slot) => !slot.fallback && !isDynamic(slot.name) && isSlot(component, slot));
+  const slots = facts.slots.filter((slot) => !slot.fallback && !isDynamic(slot.key) && isSlot(component, slot));
   if (slots.length === 0 || facts.clones || facts.openness === 'open') return [];
   const uses = allUses(check, component);
   if (!uses) return [];
   return slots.flatMap((slot): Found[] => {
-    const outlets = outletsOf(facts.template, slot.name);
+    const outlets = outletsOf(facts.template, slot.key);
     if (outlets.length === 0 || outlets.some((outlet) => outlet.fallback && outlet.fallback.length > 0)) return [];
-    if (isHandedOn(check, component, slot.name)) return [];
-    if (uses.some((known) => fills(known, slot.name))) return [];
+    if (isHandedOn(check, component, slot.key)) return [];
+    if (uses.some((known) => fills(known, slot.key))) return [];
     const at = locate(component.file, slot.span);
-    const name = slot.name.replace(/^#/, '');
+    const name = slot.key === defaultSlot ? spelling(component, slot.key) : memberName(slot.key);
     return [
       {
         rule: 'slot-idle',
         component: component.id,
-        subject: slot.name,
+        subject: spelling(component, slot.key),
         at,
         words: { component: component.name, slot: name },
         evidence: [

@@ -1,10 +1,13 @@
 import type { KnownUse } from '../flow';
+import { defaultSlot, type MemberKey } from '../model/member';
+import { bindingKey } from '../model/given';
+import { spelling } from '../contract/spelling';
 import type { Span } from '../model/span';
 import { speltBindings } from './prop-spelt';
 import { locate } from '../model/span';
 import type { Found, Rule } from './rule';
 
-type Lost = { readonly slot: string; readonly span: Span };
+type Lost = { readonly slot: MemberKey; readonly span: Span };
 
 /** Contents of a use that the component renders nowhere. */
 function lostContents(known: KnownUse): Lost[] {
@@ -15,26 +18,27 @@ function lostContents(known: KnownUse): Lost[] {
   const lost: Lost[] = [];
   const isFile = facts.form === 'file';
   // A slot whose name is known only while running may be any of them.
-  if (isFile && facts.slots.some((slot) => /[[\]{}$*]/.test(slot.name))) return [];
-  const takesContent = contract.props.has('children') || (isFile && facts.slots.some((slot) => slot.name === 'children'));
+  if (isFile && facts.slots.some((slot) => /[[\]{}$*]/.test(slot.key))) return [];
+  const takesContent = contract.members.has(defaultSlot) || (isFile && facts.slots.some((slot) => slot.key === defaultSlot));
   if (node.content !== 'none' && !takesContent && (isFile || contract.openness === 'closed'))
-    lost.push({ slot: 'children', span: node.children[0]?.span ?? node.nameSpan });
+    lost.push({ slot: defaultSlot, span: node.children[0]?.span ?? node.nameSpan });
   // Of a misspelt name another rule speaks.
   const spelt = new Set(speltBindings(known).map((one) => one.binding));
-  if (target.framework === 'vue' || target.framework === 'svelte')
-    for (const binding of node.bindings)
-      if (binding.markup && binding.name.startsWith('#') && !contract.props.has(binding.name) && !spelt.has(binding))
-        lost.push({ slot: binding.name, span: binding.nameSpan });
+  for (const binding of node.bindings) {
+    const key = binding.to.kind === 'slot' && binding.markup ? bindingKey(binding) : undefined;
+    if (key !== undefined && !contract.members.has(key) && !spelt.has(binding)) lost.push({ slot: key, span: binding.nameSpan });
+  }
   return lost;
 }
 
 /** Content is given that the component does not render. */
 export const slotNowhere: Rule = {
   ofUse: (known) =>
-    lostContents(known).map(({ slot, span }): Found => {
+    lostContents(known).map(({ slot: key, span }): Found => {
       const { use, owner, target } = known;
       const at = locate(use.file, span);
-      const words = slot === 'children' ? 'content between its tags' : `content for ${slot}`;
+      const slot = spelling(target, key);
+      const words = key === defaultSlot ? 'content between its tags' : `content for ${slot}`;
       return {
         rule: 'slot-nowhere',
         component: owner.id,

@@ -1,4 +1,8 @@
 import { indexBody, type KnownUse } from '../flow';
+import { defaultSlot, keyOfMember, type Member, type MemberKey } from '../model/member';
+import { bindingKey } from '../model/given';
+import { traitsOf } from '../frameworks/registry';
+import { spelling } from '../contract/spelling';
 import type { ComponentFacts, Reading, TemplateNode } from '../model/facts';
 import type { Component } from '../model/model';
 import { locate, type Span } from '../model/span';
@@ -9,7 +13,7 @@ import type { Found, Rule } from './rule';
 type Outlet = Extract<TemplateNode, { kind: 'outlet' }>;
 /** Content that a use gives for one slot. */
 type Given = {
-  readonly slot: string;
+  readonly slot: MemberKey;
   readonly form: 'markup' | 'function';
   readonly span: Span;
   readonly hands: readonly number[];
@@ -42,18 +46,26 @@ const readingsOfHanded = remembered((facts: ComponentFacts): ReadonlyMap<number,
 
 function contentsOf({ use: { node } }: KnownUse): Given[] {
   const found: Given[] = node.bindings.flatMap((binding): Given[] =>
-    binding.markup
-      ? [{ slot: binding.name, form: binding.hands ? 'function' : 'markup', span: binding.nameSpan, hands: binding.hands ?? [], parts: 1 }]
+    binding.markup && bindingKey(binding) !== undefined
+      ? [
+          {
+            slot: keyOfMember(binding.to as Member),
+            form: binding.hands ? 'function' : 'markup',
+            span: binding.nameSpan,
+            hands: binding.hands ?? [],
+            parts: 1,
+          },
+        ]
       : [],
   );
   if (node.content === 'none' || node.content === 'value') return found;
   const parts = node.children.filter((child) => child.kind === 'element' || child.kind === 'use').length;
   const form = node.content === 'function' ? 'function' : 'markup';
-  return [...found, { slot: 'children', form, span: node.nameSpan, hands: node.hands ?? [], parts }];
+  return [...found, { slot: defaultSlot, form, span: node.nameSpan, hands: node.hands ?? [], parts }];
 }
 
-/** In React a slot is called, or shown as it is; undefined where it is both or goes elsewhere as well. */
-function shapeOf(target: Component, slot: string, outlets: readonly Outlet[]): 'function' | 'markup' | undefined {
+/** Where slots are props, one is called, or shown as it is; undefined where it is both or goes elsewhere as well. */
+function shapeOf(target: Component, slot: MemberKey, outlets: readonly Outlet[]): 'function' | 'markup' | undefined {
   const { props, sinks, calls } = indexOf(target.facts);
   const value = props.get(slot);
   if (value === undefined || calls.has(value)) return undefined;
@@ -63,7 +75,7 @@ function shapeOf(target: Component, slot: string, outlets: readonly Outlet[]): '
   return called > 0 ? 'function' : 'markup';
 }
 
-function misfitInReact(target: Component, given: Given, outlets: readonly Outlet[]): Misfit | undefined {
+function misfitOfProps(target: Component, given: Given, outlets: readonly Outlet[]): Misfit | undefined {
   const [outlet] = outlets;
   if (!outlet) return undefined;
   if (outlets.every((one) => one.only) && given.form === 'markup' && given.parts > 1)
@@ -116,27 +128,28 @@ export const slotShape: Rule = {
   ofUse: (known) => {
     const { use, owner, target } = known;
     if (target.facts.openness === 'open' || target.facts.wrappedBy.length > 0) return [];
-    const react = target.framework === 'react';
+    const isProp = traitsOf(target).onlyProps;
+    const nameOf = (slot: MemberKey): string => spelling(target, slot);
     return contentsOf(known).flatMap((given): Found[] => {
       const outlets = outletsOf(target.facts).get(given.slot) ?? [];
-      const misfit = react ? misfitInReact(target, given, outlets) : misfitInTemplates(known, given, outlets);
+      const misfit = isProp ? misfitOfProps(target, given, outlets) : misfitInTemplates(known, given, outlets);
       if (!misfit) return [];
       const at = locate(use.file, misfit.at);
       return [
         {
           rule: 'slot-shape',
           component: owner.id,
-          subject: react ? given.slot : misfit.given,
+          subject: isProp ? nameOf(given.slot) : misfit.given,
           at,
-          words: { target: target.name, slot: given.slot, given: misfit.given, wants: misfit.wants, reads: react ? '' : 'yes' },
+          words: { target: target.name, slot: nameOf(given.slot), given: misfit.given, wants: misfit.wants, reads: isProp ? '' : 'yes' },
           evidence: [
             {
               at,
-              says: react ? `${owner.name} gives ${misfit.given}.` : `${owner.name} reads ${misfit.given} of what the slot hands out.`,
+              says: isProp ? `${owner.name} gives ${misfit.given}.` : `${owner.name} reads ${misfit.given} of what the slot hands out.`,
             },
             {
               at: locate(target.file, misfit.outlet.span),
-              says: react ? `${target.name} takes ${misfit.wants}.` : `${target.name} hands out ${misfit.wants} here.`,
+              says: isProp ? `${target.name} takes ${misfit.wants}.` : `${target.name} hands out ${misfit.wants} here.`,
             },
           ],
           touches: target.id,

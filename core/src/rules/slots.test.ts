@@ -1,6 +1,6 @@
 import { beforeAll } from 'vitest';
-import { loadCompilers } from '../read';
-import { type Sources, table } from '../testing/rules';
+import { loadCompilers } from '../frameworks/registry';
+import { type Sources, table } from '../../../testing/src/rules';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 

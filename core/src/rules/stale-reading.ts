@@ -1,4 +1,7 @@
 import type { ActionFact, Reading } from '../model/facts';
+import type { MemberKey } from '../model/member';
+import { bindingFor, memberKeyOf } from '../model/given';
+import { traitsOf } from '../frameworks/registry';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model } from '../model/model';
 import { contains, locate, type Span } from '../model/span';
@@ -10,10 +13,10 @@ function changes(model: Model, component: Component, value: number, depth = 4): 
   switch (facts?.kind) {
     case 'state':
       return component.facts.actions.some((action) =>
-        action.changes.some((change) => change.value === value && (change.how === 'set' || component.framework !== 'react')),
+        action.changes.some((change) => change.value === value && (change.how === 'set' || traitsOf(component).mutation === 'seen')),
       );
     case 'prop':
-      return isGivenAnew(model, component.id, facts.name);
+      return isGivenAnew(model, component.id, memberKeyOf(facts));
     case 'derived':
       return depth > 0 && facts.from.some((reading) => changes(model, component, reading.value, depth - 1));
     default:
@@ -22,14 +25,14 @@ function changes(model: Model, component: Component, value: number, depth = 4): 
 }
 
 /** Some use gives the prop from state of its owner, or of whoever gave it to that one. */
-function isGivenAnew(model: Model, id: ComponentId, prop: string, depth = 4): boolean {
+function isGivenAnew(model: Model, id: ComponentId, prop: MemberKey, depth = 4): boolean {
   return (model.usesOf.get(id) ?? []).some((use) => {
     const owner = model.components.get(use.owner);
-    const binding = use.node.bindings.find((one) => one.name === prop);
+    const binding = bindingFor(use.node, prop);
     if (!owner || !binding || depth === 0) return false;
     return binding.readings.some((reading) => {
       const value = owner.facts.values[reading.value];
-      return value?.kind === 'prop' ? isGivenAnew(model, owner.id, value.name, depth - 1) : changes(model, owner, reading.value);
+      return value?.kind === 'prop' ? isGivenAnew(model, owner.id, memberKeyOf(value), depth - 1) : changes(model, owner, reading.value);
     });
   });
 }
@@ -104,7 +107,7 @@ function staleBy(
   component: Component,
   action: ActionFact,
 ): { readonly how: 'list' | 'late' | 'hidden'; readonly readings: readonly Reading[] } {
-  if (component.framework === 'react') return { how: 'list', readings: staleIn(model, component, action) };
+  if (traitsOf(component).effects === 'listed') return { how: 'list', readings: staleIn(model, component, action) };
   const late = lateIn(model, component, action);
   return late.length > 0 ? { how: 'late', readings: late } : { how: 'hidden', readings: hiddenIn(model, component, action) };
 }

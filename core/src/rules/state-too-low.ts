@@ -1,10 +1,12 @@
 import type { ActionFact, Reading } from '../model/facts';
+import type { MemberKey } from '../model/member';
+import { bindingKey, memberKeyOf } from '../model/given';
 import type { Component } from '../model/model';
 import { locate, type Span } from '../model/span';
 import { remembered } from './remembered';
 import type { Found, Rule } from './rule';
 
-type Copy = { readonly prop: string; readonly state: string; readonly declared: Span; readonly synced: Span };
+type Copy = { readonly prop: MemberKey; readonly state: string; readonly declared: Span; readonly synced: Span };
 
 /** What is read: where that is what an effect is handed, the one value that it follows. */
 function watched(facts: Component['facts'], { follows }: ActionFact, reading: Reading): Reading {
@@ -17,14 +19,14 @@ function watched(facts: Component['facts'], { follows }: ActionFact, reading: Re
 const syncedCopies = remembered(({ facts }: Component): readonly Copy[] =>
   facts.values.flatMap((value, state): Copy[] => {
     if (value.kind !== 'state' || value.shape !== undefined) return [];
-    const from = (action: (typeof facts.actions)[number]): { prop: string; span: Span } | undefined => {
+    const from = (action: (typeof facts.actions)[number]): { prop: MemberKey; span: Span } | undefined => {
       if (action.kind !== 'effect') return undefined;
       for (const change of action.changes) {
         const [written, ...more] = change.from;
         const only = written && watched(facts, action, written);
         const prop = only && facts.values[only.value];
         if (change.value === state && only?.how === 'same' && only.path.length === 0 && more.length === 0 && prop?.kind === 'prop')
-          return { prop: prop.name, span: change.span };
+          return { prop: memberKeyOf(prop), span: change.span };
       }
       return undefined;
     };
@@ -43,7 +45,7 @@ export const stateTooLow: Rule = {
       if (copies.length === 0 || target.isPublic) continue;
       for (const binding of use.node.bindings) {
         const [only, ...more] = binding.readings;
-        const copy = copies.find((one) => one.prop === binding.name);
+        const copy = copies.find((one) => one.prop === bindingKey(binding));
         const value = only && owner.facts.values[only.value];
         if (!copy || !value || only.how !== 'same' || only.path.length > 0 || more.length > 0 || value.kind !== 'state') continue;
         const key = `${owner.id} ${only.value}`;

@@ -1,7 +1,7 @@
 import { beforeAll, expect, test } from 'vitest';
-import { loadCompilers } from '../read';
-import { analyseFiles } from '../testing/project';
-import { filesOf, type Sources, table } from '../testing/rules';
+import { loadCompilers } from '../frameworks/registry';
+import { analyseFiles } from '../../../testing/src/project';
+import { filesOf, type Sources, table } from '../../../testing/src/rules';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 

@@ -1,4 +1,7 @@
 import type { TemplateNode } from '../model/facts';
+import { propKey } from '../model/member';
+import { bindingFor } from '../model/given';
+import { traitsOf } from '../frameworks/registry';
 import type { TextEdit } from '../model/finding';
 import type { Component } from '../model/model';
 import { locate, type Span } from '../model/span';
@@ -12,7 +15,7 @@ const isFragment = (node: TemplateNode): node is Element => node.kind === 'eleme
 
 /** Fragments around one element alone. */
 const emptyFragments = remembered((component: Component): readonly Element[] => {
-  if (component.framework !== 'react' || component.role !== 'component') return [];
+  if (!traitsOf(component).fragments || component.role !== 'component') return [];
   const found: Element[] = [];
   walkTemplate(component.facts.template, (node) => {
     if (isFragment(node) && node.aroundOne && node.key.kind === 'none') found.push(node);
@@ -57,7 +60,7 @@ export const wrapperEmpty: Rule = {
       if (component.fileRole !== 'source') return [];
       return (model.usesBy.get(component.id) ?? []).flatMap((use): Found[] => {
         const context = use.target.kind === 'provider' ? use.target.context : undefined;
-        const [only, ...more] = use.node.bindings.find((one) => one.name === 'value')?.readings ?? [];
+        const [only, ...more] = bindingFor(use.node, propKey('value'))?.readings ?? [];
         if (!context || only?.how !== 'same' || only.path.length > 0 || more.length > 0) return [];
         const taken = component.takes.some(
           (take) =>
@@ -65,7 +68,7 @@ export const wrapperEmpty: Rule = {
             take.context === context &&
             take.via.length === 0 &&
             // Where it has something to give in the provider's stead, it provides that.
-            (component.framework === 'react' || component.facts.values[take.value]?.guarded !== true),
+            (traitsOf(component).onlyProps || component.facts.values[take.value]?.guarded !== true),
         );
         const name = model.contexts.get(context)?.name ?? '';
         return taken ? [foundAt(component, name, `a provider of ${name}`, use.node.nameSpan)] : [];

@@ -1,4 +1,6 @@
 import type { Binding, TemplateNode, TemplateUse } from '../model/facts';
+import { bindingKey, memberKeyOf } from '../model/given';
+import { traitsOf } from '../frameworks/registry';
 import type { Component, Model } from '../model/model';
 import { locate } from '../model/span';
 import { allUses, ownComponents, ownersOf } from './all-uses';
@@ -32,7 +34,7 @@ const handsOnTo = remembered((component: Component): TemplateUse | undefined => 
     return undefined;
   if (
     facts.values.some((value) => !given.has(value.kind) || value.from.length > 0) ||
-    facts.props.some((prop) => prop.fallback !== undefined)
+    facts.members.some((prop) => prop.fallback !== undefined)
   )
     return undefined;
   const node = onlyUse(facts.template);
@@ -41,13 +43,19 @@ const handsOnTo = remembered((component: Component): TemplateUse | undefined => 
     const [only, ...more] = binding.readings;
     const value = only && facts.values[only.value];
     if (binding.markup) return isOwnContent(binding.markup) && binding.markup.length > 0;
-    return only?.how === 'same' && more.length === 0 && only.path.length === 0 && value?.kind === 'prop' && value.name === binding.name;
+    return (
+      only?.how === 'same' &&
+      more.length === 0 &&
+      only.path.length === 0 &&
+      value?.kind === 'prop' &&
+      memberKeyOf(value) === bindingKey(binding)
+    );
   };
   if (!node.bindings.every(isHanded)) return undefined;
   if (!node.spreads.every((one) => one.readings.every((reading) => given.has(facts.values[reading.value]?.kind ?? '')))) return undefined;
   // Where something is handed on at all, or the framework does it for the one root.
   const handsSomething = node.bindings.length > 0 || node.spreads.length > 0 || node.children.length > 0;
-  return handsSomething || component.framework === 'vue' ? node : undefined;
+  return handsSomething || traitsOf(component).fallThrough ? node : undefined;
 });
 
 /** Components that a page is named after are where one begins to read. */

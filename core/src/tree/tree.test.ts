@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { conditionOf, unfold } from '.';
-import { analyseFiles, rows, treeOf } from '../testing/project';
+import { analyseFiles, rows, treeOf } from '../../../testing/src/project';
 
 /** The tree of `App` in one file, with everything in it. */
 function treeIn(text: string): string {
@@ -17,12 +17,12 @@ describe('unfolding', () => {
     [
       'content stands in the slot and keeps its owner',
       'return <Frame><Row/></Frame>;',
-      'App\n  Frame\n    Row\n    Row in children of App',
+      'App\n  Frame\n    Row\n    Row in slot:default of App',
     ],
     [
       'content handed on stands where it ends up',
       'return <Deep><Row/></Deep>;',
-      'App\n  Deep\n    Frame\n      Row\n      Row in children of App',
+      'App\n  Deep\n    Frame\n      Row\n      Row in slot:default of App',
     ],
     ['markup in a prop is a slot of its name', 'return <Frame head={<Row/>}/>;', 'App\n  Frame\n    Row in head of App\n    Row'],
     ['lists', 'return <ul>{props.all.map((one) => <Row key={one}/>)}</ul>;', 'App\n  Row each one'],
@@ -36,13 +36,13 @@ describe('unfolding', () => {
     [
       'content in a loop of the child',
       'return <Each>{(one) => <Row a={one}/>}</Each>;',
-      'App\n  Each\n    Row in children of App each one',
+      'App\n  Each\n    Row in slot:default of App each one',
     ],
     ['recursion is cut at the second turn', 'return <Nest/>;', 'App\n  Nest\n    Nest if n > 0 cut: recursion'],
     [
       'the same component in its own content is no recursion',
       'return <Deep><Deep/></Deep>;',
-      'App\n  Deep\n    Frame\n      Row\n      Deep in children of App\n        Frame\n          Row',
+      'App\n  Deep\n    Frame\n      Row\n      Deep in slot:default of App\n        Frame\n          Row',
     ],
     ['content that the child does not show is nowhere', 'return <Row><Frame/></Row>;', 'App\n  Row'],
   ];

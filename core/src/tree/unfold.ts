@@ -1,4 +1,6 @@
 import type { Binding, Reading, TemplateNode, TemplateUse } from '../model/facts';
+import { defaultSlot, type MemberKey } from '../model/member';
+import { bindingFor, bindingKey, memberKeyOf } from '../model/given';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model, Page, Use } from '../model/model';
 import { useById } from '../model/lookup';
@@ -13,7 +15,7 @@ export const placesLimit = 20_000;
 type Content = { readonly nodes: readonly TemplateNode[]; readonly at: Position };
 
 /** What the place that owns a template was given for its slots. */
-type Given = { readonly contents: ReadonlyMap<string, Content>; readonly placed: Set<string> };
+type Given = { readonly contents: ReadonlyMap<MemberKey, Content>; readonly placed: Set<MemberKey> };
 
 /** Components whose templates are being unfolded, innermost first. */
 type Lineage = { readonly component: ComponentId; readonly outer?: Lineage };
@@ -123,7 +125,7 @@ function fill(unfolding: Unfolding, outlet: Extract<TemplateNode, { kind: 'outle
     sheltered: at.sheltered || content.at.sheltered,
     repeats: at.repeats,
     branches: at.branches,
-    slot: { name: slot, of: at.owner },
+    slot: { key: slot, of: at.owner },
     nextRoute: at.nextRoute,
   });
 }
@@ -182,9 +184,10 @@ function choicesOf(unfolding: Unfolding, node: TemplateUse, at: Position): Choic
   if (value?.kind === 'prop') {
     const id = unfolding.places[at.owner]?.use;
     const use = id && useById(model, id);
-    const given = use?.node.bindings.find((binding) => binding.name === value.name)?.component;
+    const key = memberKeyOf(value);
+    const given = use && bindingFor(use.node, key)?.component;
     if (!use || given === undefined) return [];
-    at.given.placed.add(value.name);
+    at.given.placed.add(key);
     const component = componentOf(model, use.file, given);
     return component ? [{ component, when: '' }] : [];
   }
@@ -237,7 +240,7 @@ function showStep(unfolding: Unfolding, index: number, at: Position): void {
   }
   const use = step?.use && useById(unfolding.model, step.use);
   if (!use) return;
-  const given = use.node.bindings.find((one) => /^(element|component|Component)$/.test(one.name))?.markup ?? [];
+  const given = use.node.bindings.find((one) => /^(element|component|Component)$/.test(one.to.name))?.markup ?? [];
   if (given.length > 0) push(unfolding, given, below);
   else if (unfolding.page.chain[index + 1]) showStep(unfolding, index + 1, at);
   else push(unfolding, use.node.children, below);
@@ -245,9 +248,9 @@ function showStep(unfolding: Unfolding, index: number, at: Position): void {
 
 /** The contents that a use gives, with those that its owner was given and hands on. */
 function givenBy(node: Extract<TemplateNode, { kind: 'use' }>, at: Position): Given {
-  let contents: Map<string, Content> | undefined;
+  let contents: Map<MemberKey, Content> | undefined;
   let bare: Position | undefined;
-  const add = (slot: string, content: Content): void => {
+  const add = (slot: MemberKey, content: Content): void => {
     (contents ??= new Map()).set(slot, content);
   };
   const written = (nodes: readonly TemplateNode[]): Content => ({ nodes, at: (bare ??= { ...at, repeats: none, branches: none }) });
@@ -257,13 +260,15 @@ function givenBy(node: Extract<TemplateNode, { kind: 'use' }>, at: Position): Gi
     if (node.spreads.some((spread) => spread.readings.some(isWhole))) for (const [slot, content] of at.given.contents) add(slot, content);
   }
   for (const binding of node.bindings) {
-    if (binding.markup && binding.markup.length > 0) add(binding.name, written(binding.markup));
+    const key = bindingKey(binding);
+    if (key === undefined) continue;
+    if (binding.markup && binding.markup.length > 0) add(key, written(binding.markup));
     else if (at.given.contents.size > 0) {
       const forwarded = forwardedContent(binding, at);
-      if (forwarded) add(binding.name, forwarded);
+      if (forwarded) add(key, forwarded);
     }
   }
-  if (node.children.length > 0) add('children', written(node.children));
+  if (node.children.length > 0) add(defaultSlot, written(node.children));
   return contents ? { contents, placed: new Set() } : noGiven;
 }
 
@@ -272,9 +277,10 @@ function forwardedContent(binding: Binding, at: Position): Content | undefined {
   for (const reading of binding.readings) {
     const value = at.body.facts.values[reading.value];
     if (value?.kind !== 'prop' || reading.how !== 'same' || reading.path.length > 0) continue;
-    const content = at.given.contents.get(value.name);
+    const key = memberKeyOf(value);
+    const content = at.given.contents.get(key);
     if (!content) continue;
-    at.given.placed.add(value.name);
+    at.given.placed.add(key);
     return content;
   }
   return undefined;
@@ -334,7 +340,7 @@ function isWithin(lineage: Lineage, component: ComponentId): boolean {
 function placeLeftOver(unfolding: Unfolding, given: Given, place: PlaceIndex, at: Position): void {
   for (const [slot, content] of given.contents) {
     if (given.placed.has(slot)) continue;
-    const reads = at.body.facts.props.some((prop) => prop.name === slot) || at.body.facts.openness !== 'closed';
+    const reads = at.body.facts.members.some((prop) => prop.key === slot) || at.body.facts.openness !== 'closed';
     if (!reads) continue;
     push(unfolding, content.nodes, {
       ...content.at,
@@ -343,7 +349,7 @@ function placeLeftOver(unfolding: Unfolding, given: Given, place: PlaceIndex, at
       sheltered: true,
       repeats: [],
       branches: [],
-      slot: { name: slot, of: place },
+      slot: { key: slot, of: place },
       nextRoute: at.nextRoute,
     });
   }

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { Finding } from '../model/finding';
 import { acceptedInSource, withSettings } from '.';
-import { analyseFiles } from '../testing/project';
+import { analyseFiles } from '../../../testing/src/project';
 
 const row = 'function Row({ eta }: { eta: string }) { return <p>{eta}</p>; }\n';
 const main = { 'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);" };

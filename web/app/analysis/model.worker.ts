@@ -255,7 +255,7 @@ function unfolded(held: Opened, page: Page): UnfoldedPage {
   if (known) return known;
   const tree = unfold(held.model, page);
   const ways = makeWays(held.model, tree);
-  const { strands, local } = strandsOf(held.model, tree, ways);
+  const { strands, local } = strandsOf(ways, held.findings);
   const made = { tree, ways, strands: orderColumns(strands), local };
   held.pages.set(page.id, made);
   if (held.pages.size > 6) held.pages.delete(held.pages.keys().next().value ?? '');

@@ -1,4 +1,4 @@
-import { conditionOf } from '@liana/core';
+import { adapterOf, anySlot, conditionOf, defaultSlot, isSlotKey, type MemberKey, memberName } from '@liana/core';
 import type { Component, ComponentId, Finding, Model, Place, Severity, Tree } from '@liana/core';
 import type { Row } from './answers';
 
@@ -8,15 +8,16 @@ function oneOf(name: string): string {
 }
 
 /** A slot by the word of its framework: `children`, `default slot`, `slot foot`. */
-function slotWords(slot: string, owner: Component): string {
-  if (slot === 'children') return owner.framework === 'vue' ? 'default slot' : 'children';
-  return slot === '#*' ? 'slot' : slot.replace(/^#/, 'slot ');
+function slotWords(slot: MemberKey, owner: Component): string {
+  if (slot === defaultSlot) return adapterOf(owner.framework).write.content;
+  if (slot === anySlot) return 'slot';
+  return isSlotKey(slot) ? `slot ${memberName(slot)}` : memberName(slot);
 }
 
 function slotPhrase(place: Place, model: Model, tree: Tree): string {
   const of = place.slot && tree.places[place.slot.of];
   const owner = of && model.components.get(of.component);
-  return place.slot && owner ? `in ${owner.name}’s ${slotWords(place.slot.name, owner)}` : '';
+  return place.slot && owner ? `in ${owner.name}’s ${slotWords(place.slot.key, owner)}` : '';
 }
 
 /** How a place is repeated, under which condition and in whose slot, as the row says it. */
@@ -29,7 +30,7 @@ export function guardOf(place: Place, model: Model, tree: Tree): string {
 
 function roleOf(component: Component | undefined, place: Place): Row['role'] {
   if (place.parent < 0) return 'page';
-  return component?.facts.slots.some((slot) => slot.name === 'children') && place.depth <= 2 ? 'layout' : 'component';
+  return component?.facts.slots.some((slot) => slot.key === defaultSlot) && place.depth <= 2 ? 'layout' : 'component';
 }
 
 const order: readonly Severity[] = ['fault', 'risk', 'tidy'];

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { isElement } from '../../overlap';
-import { markedPages } from '../../testing/pages';
+import { markedPages } from '../../../../testing/src/pages';
 import { proposeProps } from './props';
 import { readPage, textBelow } from './read';
 import { safeHtml, safeRules } from './safe';

@@ -1,5 +1,5 @@
 import { isElement, type Overlay } from '../../overlap';
-import { camelCase, freeName, pascalCase, singular } from '../names';
+import { camelCase, freeName, pascalCase, singular } from '../../write/case';
 import type { PageNode, PageTree } from './read';
 import { textBelow } from './read';
 import type { Variation } from './vary';

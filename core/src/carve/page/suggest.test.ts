@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { findGroups } from '../../overlap';
-import { demoPage } from '../../testing/carve';
-import { markedPages } from '../../testing/pages';
+import { demoPage } from '../../../../testing/src/carve';
+import { markedPages } from '../../../../testing/src/pages';
 import { readPage } from './read';
 import { selectorOf } from './selector';
 import { suggestParts } from './suggest';

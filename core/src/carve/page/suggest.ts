@@ -1,5 +1,5 @@
 import { elementChildren, elementCount, findGroups, isElement, isWithin } from '../../overlap';
-import { freeName, pascalCase, plural, singular } from '../names';
+import { freeName, pascalCase, plural, singular } from '../../write/case';
 import type { PageNode, PageTree } from './read';
 import { textBelow } from './read';
 import { selectorOf } from './selector';

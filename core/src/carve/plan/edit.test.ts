@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { planFrom, valueOf } from '../../testing/plan';
+import { planFrom, valueOf } from '../../../../testing/src/plan';
 import { candidatesOf } from './candidates';
 import {
   addSheet,

@@ -1,4 +1,4 @@
-import { freeName, pascalCase } from '../names';
+import { freeName, pascalCase } from '../../write/case';
 import { bottom, type Box, right } from '../picture/pixels';
 import { nest } from './nest';
 import {

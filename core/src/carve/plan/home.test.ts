@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { planFrom, valueOf } from '../../testing/plan';
-import { seeded } from '../../testing/random';
+import { planFrom, valueOf } from '../../../../testing/src/plan';
+import { seeded } from '../../../../testing/src/random';
 import { closestOwner, homeOf, homeWords, hopWords } from './home';
 import { nameOf } from './plan';
 import { instancesOf, type PlanTree, planTree } from './plan-tree';

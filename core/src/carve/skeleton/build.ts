@@ -11,8 +11,9 @@ import {
   type SkeletonEvent,
   type SkeletonPart,
   type SkeletonProp,
-} from './skeleton';
-import { callbackName, type PartValues, valuesOf } from './values';
+} from '../../model/skeleton';
+import { type PartValues, valuesOf } from './values';
+import { callbackName } from '../../write/case';
 
 const noValues: PartValues = { lives: [], takes: [], given: new Map(), raised: new Map() };
 

@@ -6,8 +6,8 @@ import { fileURLToPath } from 'node:url';
 import * as vue from '@vue/compiler-sfc';
 import * as svelte from 'svelte/compiler';
 import { afterAll, describe, expect, test } from 'vitest';
-import { demoPage, drawnPlan, drawnPlans, filesOf, planOf } from '../../testing/carve';
-import { markedPages } from '../../testing/pages';
+import { demoPage, drawnPlan, drawnPlans, filesOf, planOf } from '../../../../testing/src/carve';
+import { markedPages } from '../../../../testing/src/pages';
 
 // Within the repository, so that the types of React are found as in any project.
 const root = fileURLToPath(new URL('../../../../node_modules', import.meta.url));

@@ -1,12 +1,12 @@
 import type { Overlay } from '../../overlap';
-import { camelCase, freeName } from '../names';
+import { camelCase, freeName } from '../../write/case';
 import { listName, type ProposedProp, proposeProps } from '../page/props';
 import type { PageTree } from '../page/read';
 import { elementAt } from '../page/selector';
 import { type Variation, variationsOf } from '../page/vary';
 import { partOf, type Part, type PartId, type Plan, type RegionId, type SheetId } from '../plan/plan';
 import { instancesOf as instancesOn, type PlanTree } from '../plan/plan-tree';
-import { emptyOf, type SampleItem, type SampleValue } from './skeleton';
+import { emptyOf, type SampleItem, type SampleValue } from '../../model/skeleton';
 
 /** Saved pages by sheet. Sheets that are pictures have none. */
 export type Pages = ReadonlyMap<SheetId, PageTree>;

@@ -1,10 +1,11 @@
 import { type Overlay, spaceLabel, textLabel } from '../../overlap';
-import { camelCase, singular } from '../names';
+import { camelCase, kebab, singular } from '../../write/case';
+import { inlineTags } from '../../write/inline-tags';
 import type { PageTree } from '../page/read';
 import type { Variation } from '../page/vary';
 import type { PartId } from '../plan/plan';
 import { type ContentProp, type Owned, type PartContent } from './content';
-import type { Markup, MarkupAttribute } from './skeleton';
+import type { Markup, MarkupAttribute } from '../../model/skeleton';
 
 /** How the markup of a part says what it is made of: `use` gives an owned part's use, `list` what a list of it runs over. */
 export type MarkupWords = {
@@ -27,11 +28,6 @@ type Work = {
 };
 
 const sampleOf = (node: Overlay): number => node.at.find((at) => at >= 0) ?? -1;
-export const inlineTags: ReadonlySet<string> = new Set(
-  'a abbr b bdi bdo button cite code data dfn em i img input kbd label mark meter output progress q s samp select small span strong sub sup textarea time u var svg'.split(
-    ' ',
-  ),
-);
 const spaceless = new Set('table tbody thead tfoot tr ul ol dl select optgroup svg g colgroup'.split(' '));
 
 /** The page's own markup of a part, cut at the parts inside. Undefined where it stands in pictures alone. */
@@ -215,5 +211,3 @@ export function plainMarkup(content: PartContent, words: MarkupWords): Markup[] 
     },
   ];
 }
-
-export const kebab = (name: string): string => name.replace(/([a-z\d])([A-Z])/g, '$1-$2').toLowerCase();

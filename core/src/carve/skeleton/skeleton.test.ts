@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { drawnPlan, filesOf, planOf } from '../../testing/carve';
+import { drawnPlan, filesOf, planOf } from '../../../../testing/src/carve';
 
 const fileOf = (files: readonly { file: string; text: string }[], name: string): string =>
   files.find(({ file }) => file.endsWith(`/${name}`))?.text ?? `no ${name}`;

@@ -1,4 +1,4 @@
-import { camelCase, pascalCase } from '../names';
+import { camelCase, pascalCase } from '../../write/case';
 import { homeOf, type Home } from '../plan/home';
 import type { PartId, Plan, PlannedEvent, PlannedValue } from '../plan/plan';
 import { ownersOf, type PlanTree } from '../plan/plan-tree';
@@ -22,7 +22,6 @@ export type PartValues = {
 export type RaisedEvent = { readonly event: PlannedEvent; readonly value: PlannedValue | undefined; readonly raises: boolean };
 
 export const changeEvent = (value: PlannedValue): string => `change${pascalCase(value.name)}`;
-export const callbackName = (event: string): string => `on${pascalCase(event)}`;
 
 type Growing = {
   lives: PlannedValue[];

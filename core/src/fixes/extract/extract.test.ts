@@ -1,5 +1,5 @@
-import type { Files } from '../../testing/project';
-import { proposalTables, react, svelte, sveltePart, vue, vuePart } from '../../testing/proposals';
+import type { Files } from '../../../../testing/src/project';
+import { proposalTables, react, svelte, sveltePart, vue, vuePart } from '../../../../testing/src/proposals';
 
 /** The same markup with some words of its own, in each framework. */
 const reactFacts = (side: string, since: string, more = ''): string =>

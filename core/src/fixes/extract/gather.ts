@@ -36,8 +36,7 @@ export function gather(places: readonly Place[], framework: Framework, byName: b
       if (node.kind === 'use' && node.ref) throw new CannotWrite(`${node.tag} is held while it runs.`);
       holes.chosen(pieces);
       holes.spread(pieces);
-      if (node.bindings.some((one) => one.name === 'ref' || one.name === 'bind:this'))
-        throw new CannotWrite('An element of it is held by a reference.');
+      if (node.bindings.some((one) => one.to.name === 'ref')) throw new CannotWrite('An element of it is held by a reference.');
       holes.text(pieces);
       for (const { name } of piece.traits) {
         const all = pieces.map((one) => one.traits.find((trait) => trait.name === name)?.binding);

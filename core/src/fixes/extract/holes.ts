@@ -1,4 +1,6 @@
 import type { Framework } from '../../model/facts';
+import { propKey } from '../../model/member';
+import { isListener } from '../../model/given';
 import type { Binding, SpreadFact } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { folded, type Piece, staticTexts } from '../../overlap';
@@ -6,6 +8,9 @@ import { CannotWrite } from '../rewrite';
 import { bound, literalOf, pascal, quoted, refuseLetters, shown } from '../written';
 import { camel, commonName, lastName } from './names';
 import { type Hole, type Mention, mentionsOf, ownerOf, type Place, says, textAt } from './places';
+
+/** What is given by a plain attribute. */
+const plainTargets = new Set<Binding['to']['kind']>(['prop', 'attribute', 'property', 'slot']);
 
 /** Names that mean something else to a framework when they are given to a component. */
 const taken = new Set(['class', 'className', 'style', 'key', 'ref', 'slot', 'is', 'children']);
@@ -182,19 +187,20 @@ export class Holes {
       this.twoWay(bindings, texts);
       return;
     }
-    if (kind === 'mixed' || (this.framework === 'vue' && first.name.startsWith('@'))) {
-      this.closeOver(mentions, first.name);
+    if (kind === 'mixed' || (this.framework === 'vue' && isListener(first))) {
+      this.closeOver(mentions, first.written);
       return;
     }
-    if (/^(?:on|bind|use|class|style|transition|in|out|animate):/.test(first.name))
-      throw new CannotWrite(`${first.name} is no plain attribute.`);
+    if (!plainTargets.has(first.to.kind) && !/^on[A-Za-z]/.test(first.written))
+      throw new CannotWrite(`${first.written} is no plain attribute.`);
     const given = texts.map((text) => (/^\{[\w$]+\}$/.test(text) ? text.slice(1, -1) : literalOf(this.framework, text)));
     const isConstant = bindings.every((one) => one.constant !== undefined && one.readings.length === 0);
     if (isConstant) refuseLettersIn(given);
     const own = isConstant ? undefined : commonName(given.map(lastName));
-    const attribute = camel(first.name.replace(/^:/, ''));
+    const plain = first.written.replace(/^:|^v-bind:/, '');
+    const attribute = camel(plain);
     const wanted = own !== undefined && !/^on[A-Z]/.test(attribute) ? own : attribute;
-    const spelt = first.name.replace(/^:|^v-bind:/, '');
+    const spelt = plain;
     const type = given.every((code) => /^'/.test(code)) ? 'string' : typeOf(element, spelt);
     this.add({
       about: !isConstant ? 'expression' : /^(?:id|for|htmlFor|aria-\w+)$/.test(spelt) ? 'id' : spelt,
@@ -215,7 +221,7 @@ export class Holes {
     const value = only && more.length === 0 ? facts.values[only.value] : undefined;
     if (looks(text)) return true;
     if (!value || value.name !== text) return false;
-    const kinds = value.kind === 'prop' ? contract.props.get(text)?.kinds : undefined;
+    const kinds = value.kind === 'prop' ? contract.members.get(propKey(text))?.kinds : undefined;
     return looks(value.formula ?? '') || (kinds !== undefined && kinds.size > 0 && [...kinds].every((kind) => kind === 'flag'));
   }
 
@@ -223,9 +229,9 @@ export class Holes {
   private twoWay(bindings: readonly Binding[], texts: readonly string[]): void {
     const [first] = bindings;
     const given = texts.map((text) => /^bind:[\w-]+=\{([\w$.]+)\}$/.exec(text)?.[1] ?? /^bind:([\w$]+)$/.exec(text)?.[1]);
-    const about = first?.name.replace(/^bind:/, '') ?? '';
+    const about = first?.to.name ?? '';
     if (!first || this.framework !== 'svelte' || given.includes(undefined) || about === 'this' || about === 'group')
-      throw new CannotWrite(`${first?.name ?? 'It'} is bound both ways.`);
+      throw new CannotWrite(`${first?.to.name ?? 'It'} is bound both ways.`);
     this.add({
       about: `both ways ${about}`,
       isTwoWay: true,

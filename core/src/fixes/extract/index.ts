@@ -1,6 +1,6 @@
 import type { FilePath } from '../../model/span';
 import { piecesOf, type Repeated, tagEnd } from '../../overlap';
-import { readFile } from '../../read';
+import { readFile } from '../../frameworks/read-file';
 import { freeNames } from '../free-names';
 import { bringImports, dropUnusedImports, wayTo, writeImports } from '../imports';
 import { CannotWrite, type Rewrite } from '../rewrite';

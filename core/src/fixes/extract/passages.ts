@@ -1,4 +1,5 @@
 import { contains, type Span } from '../../model/span';
+import { memberName } from '../../model/member';
 import { CannotWrite } from '../rewrite';
 import type { Hole, Place } from './places';
 
@@ -7,13 +8,11 @@ export type Passage = { readonly name: string; readonly own: readonly string[]; 
 
 const opening = /^<slot((?:\s+[^\s=>"'/]+(?:=(?:"[^"]*"|'[^']*'))?)*)\s*\/?>/;
 
-const nameOf = (slot: string): string => (slot === 'children' ? 'default' : slot.slice(1));
-
 /** The outlets of a stretch of Vue, in the order of the text. */
 function outletsOf({ piece, nodes }: Place): { readonly name: string; readonly span: Span; readonly hands: boolean }[] {
   return nodes
     .slice(piece.index, piece.end)
-    .flatMap(({ node, span }) => (node.kind === 'outlet' ? [{ name: nameOf(node.slot), span, hands: node.hands.length > 0 }] : []));
+    .flatMap(({ node, span }) => (node.kind === 'outlet' ? [{ name: memberName(node.slot), span, hands: node.hands.length > 0 }] : []));
 }
 
 /** The places for content that a stretch of Vue has, each once. Throws where one goes by two names. */

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { applyEdits, mergeTwins } from '..';
-import { analyseFiles, type Files } from '../../testing/project';
+import { analyseFiles, type Files } from '../../../../testing/src/project';
 
 // What a merge does to the files around: imports, exports, and what else stands in the file of the one that goes.
 

@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { applyEdits } from '..';
-import { loadCompilers } from '../../read';
-import { analyseFiles, type Files } from '../../testing/project';
-import { rendered } from '../../testing/render';
+import { loadCompilers } from '../../frameworks/registry';
+import { analyseFiles, type Files } from '../../../../testing/src/project';
+import { rendered } from '../../../../testing/src/render';
 import { mergeTwins } from '.';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));

@@ -46,8 +46,8 @@ function rewriteUse(rewrite: Rewrite, work: Work, { node, file }: Use, tag: stri
   const end = new RegExp(`</\\s*${text.slice(node.nameSpan.start, node.nameSpan.end)}\\s*>$`).exec(whole);
   if (end) edit(node.span.start + end.index + 2, node.span.end - 1, tag);
   for (const binding of node.bindings) {
-    const plain = binding.name.replace(/^(?:@|on:|bind:|#)/, '');
-    const mine = names.get(binding.name)?.replace(/^(?:@|on:|bind:|#)/, '') ?? names.get(plain);
+    const plain = binding.to.name;
+    const mine = names.get(plain);
     if (mine === undefined || mine === plain) continue;
     const written = text.slice(binding.span.start, binding.span.end);
     if (written.startsWith('{')) edit(binding.span.start, binding.span.end, `${mine}=${written}`);
@@ -135,7 +135,7 @@ function merge(rewrite: Rewrite, one: Component, other: Component, asked: MergeN
   refuseOtherMeanings(model, one, other);
   const scripts = compareScripts(one, other, texts, laid.names as Map<string, string>);
   if ('wrong' in scripts) throw new CannotWrite(scripts.wrong);
-  const taken = new Set([...one.facts.values.map((value) => value.name), ...one.contract.props.keys()]);
+  const taken = new Set([...one.facts.values.map((value) => value.name), ...one.contract.members.keys()]);
   const work: Work = { model, laid, framework, puts: [], props: [], names: asked, taken, imports: new Set() };
   const forms = new Map<number, string>();
   const swaps = swapsOf(laid, framework);

@@ -1,4 +1,4 @@
-import { proposalTables, react, reactApp, svelte, svelteApp, sveltePart, vue, vueApp, vuePart } from '../../testing/proposals';
+import { proposalTables, react, reactApp, svelte, svelteApp, sveltePart, vue, vueApp, vuePart } from '../../../../testing/src/proposals';
 
 // A value through two parts, in each framework.
 const lane =

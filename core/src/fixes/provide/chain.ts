@@ -1,8 +1,10 @@
 import type { Binding, TemplateNode } from '../../model/facts';
+import { type MemberKey, memberName } from '../../model/member';
+import { bindingFor } from '../../model/given';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Use } from '../../model/model';
 import { templateChildren } from '../../model/walk';
-import type { Link, Step } from '../../rules';
+import type { Link, MemberStep } from '../../rules';
 import { CannotWrite, type Rewrite } from '../rewrite';
 
 /** A use from outside the chain that gives what goes through it. */
@@ -19,7 +21,7 @@ export type Chain = {
   readonly isFunction: boolean;
 };
 
-export const keyOf = ({ component, prop }: Step): string => `${component} ${prop}`;
+export const keyOf = ({ component, prop }: MemberStep): string => `${component} ${prop}`;
 
 export const componentOf = ({ rewrite }: Pick<Chain, 'rewrite'>, id: ComponentId): Component => {
   const found = rewrite.model.components.get(id);
@@ -30,9 +32,9 @@ export const componentOf = ({ rewrite }: Pick<Chain, 'rewrite'>, id: ComponentId
 export const usesOf = ({ rewrite }: Pick<Chain, 'rewrite'>, id: ComponentId): Use[] =>
   (rewrite.model.usesOf.get(id) ?? []).filter((use) => rewrite.model.components.get(use.owner)?.fileRole === 'source');
 
-/** `onPick`, `@pick`, `on:pick` → `pick`; `passages` stays. */
-export const topicOf = (prop: string): string =>
-  prop.replace(/^(?:@|on:)/, '').replace(/[-:](\w)/g, (_, letter: string) => letter.toUpperCase());
+/** What a member is about, as a name of script: `level-change` → `levelChange`. */
+export const topicOf = (key: MemberKey): string => camelName(memberName(key));
+export const camelName = (name: string): string => name.replace(/[-:](\w)/g, (_, letter: string) => letter.toUpperCase());
 
 /** Whether all who give it give a function of their own; throws where some do and others do not. */
 export function givesFunction(rewrite: Rewrite, all: readonly Giving[]): boolean {
@@ -50,9 +52,9 @@ export function givings(chain: Pick<Chain, 'rewrite' | 'links'>): Giving[] {
   return chain.links.flatMap((link) =>
     usesOf(chain, link.component).flatMap((use): Giving[] => {
       const component = componentOf(chain, link.component);
-      if (use.node.asValue || use.node.spreads.some((spread) => !spread.names && spread.span.end > use.node.nameSpan.end))
+      if (use.node.asValue || use.node.spreads.some((spread) => !spread.keys && spread.span.end > use.node.nameSpan.end))
         throw new CannotWrite(`${use.file} gives ${component.name} what cannot be seen.`);
-      const binding = use.node.bindings.find((one) => one.name === link.prop || topicOf(one.name) === topicOf(link.prop));
+      const binding = bindingFor(use.node, link.prop);
       return binding && !handed.has(binding) ? [{ use, binding }] : [];
     }),
   );

@@ -6,13 +6,13 @@ import { bindingSpan, keySpan, statementSpan } from '../lists';
 import { CannotWrite } from '../rewrite';
 import { indentAt, type Source, startOf, startsLine } from '../source';
 import { literalOf } from '../written';
-import { type Chain, componentOf, type Giving, nodesAbove, topicOf, usesOf } from './chain';
+import { camelName, type Chain, componentOf, type Giving, nodesAbove, usesOf } from './chain';
 
 /** What a use gives, as code of its framework's script. */
 function givenCode(source: Source, binding: Binding): string {
   const text = source.text.slice(binding.span.start, binding.span.end);
   if (/^\{[\w$]+\}$/.test(text)) return text.slice(1, -1);
-  if (source.framework === 'vue' && /^[:@][\w-]+$/.test(text)) return topicOf(text.slice(1));
+  if (source.framework === 'vue' && /^[:@][\w-]+$/.test(text)) return camelName(text.slice(1));
   return literalOf(source.framework, text.replace(/^@/, ':'));
 }
 

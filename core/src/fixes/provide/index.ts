@@ -1,6 +1,7 @@
 import type { Binding } from '../../model/facts';
+import { memberOf } from '../../model/member';
 import type { ComponentId } from '../../model/ids';
-import type { Link, Step } from '../../rules';
+import type { Link, MemberStep } from '../../rules';
 import { freeName } from '../body';
 import { dropEvent, dropProp } from '../contract';
 import { dropUnusedImports, putAfterImports, wayTo, writeImports } from '../imports';
@@ -41,7 +42,7 @@ export function provideInstead(rewrite: Rewrite, links: readonly Link[], isEvent
     throw new CannotWrite('It goes through two frameworks.');
   if (links.some((link) => componentOf(chain, link.component).isPublic))
     throw new CannotWrite('One of them may be used outside the project.');
-  if (/^on:/.test(first.prop))
+  if (framework === 'svelte' && memberOf(first.prop).kind === 'event')
     throw new CannotWrite('What hears an event of Svelte before version 5 waits for the event itself; make it a callback first.');
   const inChain = new Set(links.map(keyOf));
   const name = contextName(chain);
@@ -71,7 +72,7 @@ export function provideInstead(rewrite: Rewrite, links: readonly Link[], isEvent
 function takeAll(chain: Chain, inChain: ReadonlySet<string>, name: string, typed: Map<string, string>): Set<ComponentId> {
   const { rewrite, links } = chain;
   const takers = new Set<ComponentId>();
-  const ends = new Map<string, { readonly to: Step; readonly hands: { readonly link: Link; readonly binding: Binding }[] }>();
+  const ends = new Map<string, { readonly to: MemberStep; readonly hands: { readonly link: Link; readonly binding: Binding }[] }>();
   for (const link of links)
     for (const { binding, to } of link.hands) {
       if (inChain.has(keyOf(to))) continue;

@@ -1,4 +1,4 @@
-import { proposalTables, react, reactApp, svelte, svelteApp, sveltePart, vue, vueApp, vuePart } from '../../testing/proposals';
+import { proposalTables, react, reactApp, svelte, svelteApp, sveltePart, vue, vueApp, vuePart } from '../../../../testing/src/proposals';
 
 const relay = (name: string, below: string, raise: string): string =>
   `import { ${below} } from './${below}';\n\nexport function ${name}({ onPick }: { onPick: (id: string) => void }) {\n  return <p><${below} onPick={(id) => ${raise}} /></p>;\n}\n`;

@@ -1,5 +1,6 @@
 import type { Component } from '../../model/model';
-import type { Step } from '../../rules';
+import { type MemberKey, memberName } from '../../model/member';
+import type { MemberStep } from '../../rules';
 import { followedReads, freeName, putFirst, refuseChanged } from '../body';
 import { dropEvent, dropProp, memberReads, type PropText, takenProps } from '../contract';
 import { putAfterImports } from '../imports';
@@ -10,7 +11,7 @@ import { endOf, indentAt, type Source, startOf } from '../source';
 import { type Chain, topicOf } from './chain';
 
 /** Who takes from the context: what it calls it, and what its declaration said. */
-type Taking = { readonly component: Component; readonly link: Step };
+type Taking = { readonly component: Component; readonly link: MemberStep };
 
 /** Lets a component take what was its prop, or what raises its event, from the context. */
 export function take(chain: Chain, { component, link }: Taking, context: string, typed: Map<string, string>): void {
@@ -22,9 +23,10 @@ export function take(chain: Chain, { component, link }: Taking, context: string,
     return;
   }
   const prop = dropProp(rewrite, component, link.prop);
-  refuseChanged(source, component, link.prop, prop.local);
-  if (component.framework === 'react') takeInReact(rewrite, source, component, prop, context, typed, link.prop);
-  else if (component.framework === 'vue') takeInVue(chain, source, component, prop, context, link.prop);
+  const name = memberName(link.prop);
+  refuseChanged(source, component, name, prop.local);
+  if (component.framework === 'react') takeInReact(rewrite, source, component, prop, context, typed, name);
+  else if (component.framework === 'vue') takeInVue(chain, source, component, prop, context, name);
   else takeInSvelte(rewrite, source, component, prop, context);
 }
 
@@ -87,17 +89,17 @@ function takeInSvelte(rewrite: Rewrite, source: Source, component: Component, pr
 }
 
 /** In Vue: what raised an event calls what the context gives. */
-function takeHandler({ rewrite }: Chain, component: Component, spelling: string, key: string): void {
+function takeHandler({ rewrite }: Chain, component: Component, event: MemberKey, key: string): void {
   const source = rewrite.source(component);
-  const event = component.facts.events.find((one) => one.spelling === spelling);
-  if (!event || component.facts.raisesUnseen || event.raised.length === 0)
-    throw new CannotWrite(`${component.name} raises ${topicOf(spelling)} in a form that is not followed.`);
-  const { type } = dropEvent(rewrite, component, spelling);
-  if (source.isTyped && type === undefined) throw new CannotWrite(`${component.name} does not say what ${topicOf(spelling)} hands over.`);
-  const local = freeName(source, component, topicOf(spelling));
-  for (const raise of event.raised) {
+  const facts = component.facts.events.find((one) => one.key === event);
+  if (!facts || component.facts.raisesUnseen || facts.raised.length === 0)
+    throw new CannotWrite(`${component.name} raises ${topicOf(event)} in a form that is not followed.`);
+  const { type } = dropEvent(rewrite, component, event);
+  if (source.isTyped && type === undefined) throw new CannotWrite(`${component.name} does not say what ${topicOf(event)} hands over.`);
+  const local = freeName(source, component, topicOf(event));
+  for (const raise of facts.raised) {
     const call = /^[\w$]+\(\s*(['"])[^'"]+\1\s*(?:,\s*)?/.exec(source.text.slice(raise.span.start, raise.span.end));
-    if (!call) throw new CannotWrite(`${component.name} raises ${topicOf(spelling)} in a form that is not followed.`);
+    if (!call) throw new CannotWrite(`${component.name} raises ${topicOf(event)} in a form that is not followed.`);
     rewrite.put(source, { start: raise.span.start, end: raise.span.start + call[0].length }, `${local}(`);
   }
   inject(rewrite, source, local, type, key);

@@ -1,6 +1,6 @@
 import { beforeAll, expect, test } from 'vitest';
-import { loadCompilers } from '../../read';
-import { analyseFiles, type Files } from '../../testing/project';
+import { loadCompilers } from '../../frameworks/registry';
+import { analyseFiles, type Files } from '../../../../testing/src/project';
 import { compareCode } from './compare';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));

@@ -156,7 +156,7 @@ export function layBeside(model: Model, one: Component, other: Component, texts:
           ...(left ? { a: left.span } : {}),
           ...(right ? { b: right.span } : {}),
           ...(isConstant(left) && isConstant(right) ? { texts: [left?.constant ?? '', right?.constant ?? ''] as const } : {}),
-          about: (left ?? right)?.name ?? '',
+          about: (left ?? right)?.written ?? '',
           difference,
           around: [difference.a, difference.b],
         });

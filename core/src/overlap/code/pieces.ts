@@ -1,4 +1,5 @@
 import type { Binding, TemplateNode } from '../../model/facts';
+import { adapterOf } from '../../frameworks/registry';
 import { parseComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import type { Span } from '../../model/span';
@@ -43,32 +44,17 @@ const kept = { exact: new WeakMap<Component, Pieces>(), 'by name': new WeakMap<C
 /** Attributes that tell a thing apart for the framework alone. */
 const unsaid = new Set(['key', 'ref', 'slot']);
 
-/** An attribute's name as every framework may write it: `onClick`, `@click` and `on:click` are one, so are `maxLevel` and `max-level`. */
-function plainName(name: string): string {
-  const known = plainNames.get(name);
-  if (known !== undefined) return known;
-  const plain = makePlain(name);
-  plainNames.set(name, plain);
-  return plain;
+/** The name of a trait that is the same whatever a framework has around it: `maxLevel` and `max-level` are one, so are a listener and a prop `onPick`. */
+function traitName({ to }: Binding, classProp: string): string {
+  if (to.kind === 'class' || to.name === 'class' || to.name === classProp) return 'class';
+  return `${to.kind === 'event' || to.kind === 'listener' ? 'on' : ''}${to.name}`.replace(/[-:]/g, '').toLowerCase();
 }
 
-const plainNames = new Map<string, string>();
-
-function makePlain(name: string): string {
-  if (/^(?:class|className|:class)$/.test(name)) return 'class';
-  if (name === 'htmlFor') return 'for';
-  return name
-    .replace(/^(?:@|on:)/, 'on')
-    .replace(/[-:]/g, '')
-    .toLowerCase();
-}
-
-function traitOf(binding: Binding): Trait {
-  const name = plainName(binding.name);
+function traitOf(binding: Binding, classProp: string): Trait {
+  const name = traitName(binding, classProp);
   if (name === 'class') return { name, kind: 'class', binding };
   if (binding.markup) return { name, kind: 'content', binding };
-  if (binding.direction === 'out' || binding.action !== undefined || /^on[A-Z]/.test(binding.name))
-    return { name, kind: 'handler', binding };
+  if (binding.direction === 'out' || binding.action !== undefined) return { name, kind: 'handler', binding };
   return { name, kind: binding.readings.length === 0 && binding.constant !== undefined ? 'constant' : 'value', binding };
 }
 
@@ -93,6 +79,7 @@ export function piecesOf(model: Model, component: Component, naming: Naming = 'e
   const known = kept[naming].get(component);
   if (known) return known;
   type Growing = { -readonly [Key in keyof Piece]: Piece[Key] } & { children: number[] };
+  const { classProp } = adapterOf(component.framework).link;
   const nodes: Growing[] = [];
   const roots: number[] = [];
   // Parents before children, without recursion; a mark closes each node when all below it is placed.
@@ -115,7 +102,7 @@ export function piecesOf(model: Model, component: Component, naming: Naming = 'e
       continue;
     }
     const hasTraits = node.kind === 'element' || node.kind === 'use';
-    const traits = hasTraits ? node.bindings.filter((one) => !unsaid.has(one.name)).map(traitOf) : [];
+    const traits = hasTraits ? node.bindings.filter((one) => !unsaid.has(one.to.name)).map((one) => traitOf(one, classProp)) : [];
     const index = nodes.length;
     const own = (hasTraits ? 2 + traits.length + node.spreads.length : node.kind === 'text' || node.kind === 'outlet' ? 1 : 2) * 1;
     nodes.push({

@@ -55,7 +55,7 @@ function behaviourOf({ facts, contract }: Component): Map<string, number> {
   for (const value of facts.values) if (/^(state|derived|ref|store|context|fetched|hook)$/.test(value.kind)) note(value.kind);
   for (const action of facts.actions)
     if (action.changes.length + action.raises.length + action.sends.length + action.hears.length > 0) note(doesOf(action));
-  for (const prop of contract.props.values()) note(`prop ${prop.kind}`);
+  for (const prop of contract.members.values()) note(`prop ${prop.kind}`);
   return found;
 }
 

@@ -1,16 +1,17 @@
-import type { EventFact, Openness, PropFact, RaiseFact, Reading, SlotFact, TemplateNode, TemplateUse } from '../../model/facts';
+import type { EventFact, Openness, MemberFact, RaiseFact, Reading, SlotFact, TemplateNode, TemplateUse } from '../../model/facts';
 import type { Span } from '../../model/span';
+import type { MemberKey } from '../../model/member';
 import { walkTemplate } from '../../model/walk';
 import type { Body } from '../script/body';
 
 /** The slots that a template shows. */
 export function slotsOf(template: readonly TemplateNode[]): SlotFact[] {
-  const slots = new Map<string, SlotFact>();
+  const slots = new Map<MemberKey, SlotFact>();
   walkTemplate(template, (node) => {
     if (node.kind !== 'outlet') return;
     const known = slots.get(node.slot);
     slots.set(node.slot, {
-      name: node.slot,
+      key: node.slot,
       span: known?.span ?? node.span,
       fallback: (known?.fallback ?? false) || (node.fallback?.length ?? 0) > 0 || node.fallbackText === true,
       hands: (known?.hands ?? false) || node.hands.length > 0,
@@ -20,14 +21,18 @@ export function slotsOf(template: readonly TemplateNode[]): SlotFact[] {
 }
 
 /** The events of a contract: props that are called, by the name without the spelling of markup. */
-export function eventsOf(raises: readonly RaiseFact[], props: readonly PropFact[]): EventFact[] {
+export function eventsOf(
+  raises: readonly RaiseFact[],
+  props: readonly MemberFact[],
+  nameOf = (prop: MemberFact): string => prop.name,
+): EventFact[] {
   return props
     .filter((prop) => prop.kind === 'callback')
     .map((prop) => ({
-      name: prop.name.replace(/^(@|on:)/, ''),
-      spelling: prop.name,
+      name: nameOf(prop),
+      key: prop.key,
       span: prop.span,
-      raised: raises.filter((raise) => raise.event === prop.name),
+      raised: raises.filter((raise) => raise.member === prop.key),
       travels: 'owner',
     }));
 }
@@ -52,7 +57,7 @@ export function provided(provides: readonly Provided[], template: readonly Templ
         tag: key,
         span,
         nameSpan: span,
-        bindings: [{ name: 'value', span, nameSpan: span, direction: 'in', readings }],
+        bindings: [{ to: { kind: 'prop', name: 'value' }, written: 'value', span, nameSpan: span, direction: 'in', readings }],
         spreads: [],
         children: inside,
         key: { kind: 'none' },

@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import type { MemberKey } from '../../model/member';
 import type { Binding, Problem, Reading, SpreadFact, TemplateNode } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { addAction, addValue, type Body, excerpt, fillAction, newSink, type Sink } from '../script/body';
@@ -89,9 +90,12 @@ export function repeat(
   };
 }
 
+/** The name under which what a slot hands out holds a value. */
+const nameIn = ({ to }: Binding): string => to.name;
+
 /** Where content shows that is given from outside: it is handed one object, of attributes and whole objects. */
 export function outlet(
-  slot: string,
+  slot: MemberKey,
   span: Span,
   bindings: readonly Binding[],
   spreads: readonly SpreadFact[],
@@ -103,7 +107,7 @@ export function outlet(
       binding.readings.map((one): Reading => ({
         ...one,
         how: 'computed',
-        held: { at: [binding.name, ...(one.held?.at ?? [])], how: one.held?.how ?? one.how },
+        held: { at: [nameIn(binding), ...(one.held?.at ?? [])], how: one.held?.how ?? one.how },
       })),
     ),
     ...spreads.flatMap((spread) => spread.readings),
@@ -113,7 +117,7 @@ export function outlet(
     slot,
     span,
     hands: bindings.length > 0 || spreads.length > 0 ? [hands] : [],
-    ...(spreads.length === 0 && bindings.every((one) => /^[\w-]+$/.test(one.name)) ? { names: bindings.map((one) => one.name) } : {}),
+    ...(spreads.length === 0 ? { names: bindings.map(nameIn) } : {}),
     ...(fallback.length > 0 ? { fallback } : {}),
     ...(hasText ? { fallbackText: true as const } : {}),
   };

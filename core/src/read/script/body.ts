@@ -13,6 +13,8 @@ import type {
   SendFact,
   ValueFact,
 } from '../../model/facts';
+import { memberKeyOf } from '../../model/given';
+import { type MemberKey, memberName, propKey } from '../../model/member';
 import type { Span } from '../../model/span';
 import type { Writable } from '../../model/writable';
 import { formulaAfter } from './formula';
@@ -45,7 +47,7 @@ export type Body = {
   readonly actions: Writable<ActionFact>[];
   /** Functions met on the way, to be read when every name of the body is known. */
   readonly queue: (() => void)[];
-  readonly propValues: Map<string, number>;
+  readonly propValues: Map<MemberKey, number>;
   readonly moduleValues: Map<string, number>;
   /** Values read in a condition, so their absence is provided for. */
   readonly tested: Set<number>;
@@ -68,7 +70,7 @@ export type Body = {
   /** Content is cloned, so this component may add props to it. */
   clones: boolean;
   /** Props taken apart by name, in the order of the text. */
-  readonly taken: Map<string, { readonly span: Span; readonly fallback?: string }>;
+  readonly taken: Map<MemberKey, { readonly span: Span; readonly fallback?: string }>;
   /** Callback props given to native elements as they are. */
   readonly attached: RaiseFact[];
   /** What `this.x` stands for in a class. */
@@ -113,6 +115,8 @@ export type Dialect = {
     scope: Scope,
     sink: Sink,
   ) => boolean;
+  /** The member that a name of the props object stands for, where that is not a prop of the name. */
+  readonly memberOfProp?: (name: string) => MemberKey;
 };
 
 const none: readonly never[] = [];
@@ -224,13 +228,33 @@ export function fillAction(body: Body, index: number, sink: Sink): void {
   if (sink.returns) action.returns = sink.returns;
 }
 
-/** The value that stands for a prop of the component, made at its first reading. */
+/** The member that a name of the props object stands for. */
+export function propMember(body: Body, name: string): MemberKey {
+  return body.dialect.memberOfProp?.(name) ?? propKey(name);
+}
+
+/** The value that stands for a prop of the component, by its name in the props object; made at its first reading. */
 export function propValue(body: Body, name: string, span: Span): number {
-  const known = body.propValues.get(name);
+  return memberValue(body, propMember(body, name), span, name);
+}
+
+/** The value that stands for a member of the component's contract, made at its first reading. */
+export function memberValue(body: Body, key: MemberKey, span: Span, name = memberName(key)): number {
+  const known = body.propValues.get(key);
   if (known !== undefined) return known;
-  const index = addValue(body, { name, kind: 'prop', span, from: none });
-  body.propValues.set(name, index);
+  const member = key === name ? {} : { member: key };
+  const index = addValue(body, { name, kind: 'prop', span, from: none, ...member });
+  body.propValues.set(key, index);
   return index;
+}
+
+/** A prop that is a function, given to an element or handed on as it is: the platform raises it. */
+export function attachCallbacks(body: Body, readings: readonly Pick<Reading, 'value' | 'how' | 'path' | 'span'>[]): void {
+  for (const { value: index, how, path, span } of readings) {
+    const value = body.values[index];
+    if (value?.kind !== 'prop' || how !== 'same' || path.length > 0) continue;
+    body.attached.push({ member: memberKeyOf(value), value: index, optional: true, span });
+  }
 }
 
 /** The value that stands for the props object as a whole. */

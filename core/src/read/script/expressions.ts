@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import { memberKeyOf } from '../../model/given';
 import type { ArgFact, How, OriginFact, Reading } from '../../model/facts';
 import { contains, type Span } from '../../model/span';
 import {
@@ -419,7 +420,7 @@ function readCalled(
     if (value?.kind === 'prop') {
       if (optional) body.tested.add(called.value);
       else noteDemanded(body, called.value, spanOf(node.callee));
-      (sink.raises ??= []).push({ event: value.name, value: called.value, optional, span, args });
+      (sink.raises ??= []).push({ member: memberKeyOf(value), value: called.value, optional, span, args });
     } else (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args });
     if (value?.action !== undefined) addCall(sink, value.action);
     sink.reads.push({ value: called.value, path: [], how: 'called', span: spanOf(node.callee) });
@@ -558,7 +559,7 @@ function readNamedCallback(body: Body, node: t.Identifier, scope: Scope, sink: S
     (sink.changes ??= []).push({ value: value.partner, span, how: 'set', from: given });
     return true;
   }
-  if (value.kind === 'prop') (sink.raises ??= []).push({ event: value.name, value: meaning.value, optional: false, span, args });
+  if (value.kind === 'prop') (sink.raises ??= []).push({ member: memberKeyOf(value), value: meaning.value, optional: false, span, args });
   return false;
 }
 

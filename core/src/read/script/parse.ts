@@ -124,3 +124,8 @@ function parseSafely(run: () => ReturnType<typeof parse>, length: number): Parse
     return { program: empty as unknown as t.Program, problems: [toProblem(error as ParserError, length)] };
   }
 }
+
+/** Parses a script and throws the result away. Throws where it cannot be parsed. */
+export function parseScriptBare(file: string, text: string): void {
+  parse(text, parserOptions(file, text));
+}

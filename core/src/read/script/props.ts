@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import { addValue, type Body, excerpt, noteDemanded, propValue } from './body';
+import { addValue, type Body, excerpt, noteDemanded, propMember, propValue } from './body';
 import type { Scope } from './scope';
 import { patternNames, spanOf } from './syntax';
 
@@ -27,6 +27,7 @@ export function bindProps(body: Body, pattern: t.Node, scope: Scope): void {
     scope.names.set(found.name, { kind: 'value', value, path });
     if (path.length > 0) noteDemanded(body, value, span);
     const fallback = path.length === 0 && found.fallback ? { fallback: excerpt(body.module, spanOf(found.fallback)) } : {};
-    if (!body.taken.has(prop)) body.taken.set(prop, { span: found.key ? spanOf(found.key) : span, ...fallback });
+    const key = propMember(body, prop);
+    if (!body.taken.has(key)) body.taken.set(key, { span: found.key ? spanOf(found.key) : span, ...fallback });
   }
 }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { factsOf } from '../../testing/project';
+import { factsOf } from '../../../../testing/src/project';
 import { listOrder } from './lists';
 import { parseScript } from './parse';
 import { patternNames } from './syntax';

@@ -1,0 +1,564 @@
+import type { ArgFact, Reading, TemplateNode, TemplateUse } from '../../model/facts';
+import { defaultSlot, type MemberKey, memberName, propKey } from '../../model/member';
+import { bindingFor, bindingKey, memberKeyOf } from '../../model/given';
+import { useById } from '../../model/lookup';
+import type { Span } from '../../model/span';
+import { usesIn } from '../../model/walk';
+import { type Frame, type Graph, type Spot } from '../graph/frames';
+import { isHandler } from './forward';
+import { localKind, type Step } from './step';
+import { codeAt, givenTo } from '../graph/targets';
+import { backward, forward, type Track } from '../graph/track';
+import type { Ways } from './queries';
+
+/** Where the value of a spot comes from: one step for each thing that it is made of. */
+export function backSteps(ways: Ways, spot: Spot): Step[] {
+  const { graph } = ways;
+  const frame = graph.frames[spot.frame];
+  const value = frame?.body.values[spot.value];
+  if (!frame || !value) return [];
+  const at = codeAt(frame, value.span);
+  const here = { how: 'same', at, frame: frame.index, name: value.name } as const;
+  switch (value.kind) {
+    case 'prop':
+      return propBack(ways, frame, memberKeyOf(value), spot.track, value.span);
+    case 'rest':
+    case 'props': {
+      const [prop, ...track] = spot.track;
+      return prop === undefined
+        ? [{ kind: 'passes', ...here, ending: 'page' }]
+        : propBack(ways, frame, prop as MemberKey, track, value.span);
+    }
+    case 'state':
+    case 'store':
+      if (value.kind === 'store' && value.args) return hookBack(ways, frame, spot);
+      return stateBack(ways, frame, spot);
+    case 'ref':
+      return [
+        ...madeFrom(frame, value.from, spot.track[0] === 'current' ? spot.track.slice(1) : spot.track, 'starts'),
+        ...handleBack(graph, frame, spot),
+        ...changedBy(ways, frame, spot),
+      ];
+    case 'derived':
+    case 'item': {
+      const steps = madeFrom(frame, value.from, spot.track);
+      return steps.length > 0 ? steps : [{ kind: 'owns', ...here, ending: 'constant' }];
+    }
+    case 'fetched':
+      return [{ kind: 'owns', ...here, ending: 'asked', by: originText(value.origin) }, ...madeFrom(frame, value.from, spot.track)];
+    case 'hook':
+      return hookBack(ways, frame, spot);
+    case 'context':
+      return contextBack(ways, frame, spot);
+    case 'module':
+      return moduleBack(graph, frame, spot);
+    case 'function':
+      if (spot.track[0] === '()' && value.action !== undefined) {
+        const steps = madeFrom(frame, frame.body.actions[value.action]?.returns ?? [], spot.track.slice(1));
+        if (steps.length > 0) return steps.map((step) => ({ ...step, by: value.name }));
+      }
+      return [{ kind: 'owns', ...here, ending: 'function' }];
+    case 'setter':
+      return [{ kind: 'owns', ...here, ending: 'function' }];
+    case 'param':
+      return paramBack(ways, frame, spot);
+    case 'handed':
+      return handedBack(graph, frame, spot);
+  }
+}
+
+function originText(origin: { readonly kind: string; readonly what: string } | undefined): string {
+  return origin ? `${origin.kind} ${origin.what}` : '';
+}
+
+/** Readings that a value is made of, as steps back. */
+function madeFrom(frame: Frame, from: readonly Reading[], track: Track, kind?: Step['kind']): Step[] {
+  return from.flatMap((reading): Step[] => {
+    const passed = backward(reading, track);
+    if (!passed) return [];
+    const source = frame.body.values[reading.value];
+    return [
+      {
+        kind: kind ?? localKind(passed.how),
+        how: passed.how,
+        at: codeAt(frame, reading.span),
+        frame: frame.index,
+        name: source?.name ?? '',
+        to: { frame: frame.index, value: reading.value, track: passed.track },
+      },
+    ];
+  });
+}
+
+/** A prop: what the use that made the place gives under that name. */
+function propBack({ graph }: Ways, frame: Frame, key: MemberKey, track: Track, span: Span): Step[] {
+  const given = givenTo(graph, frame, key);
+  const prop = frame.component?.contract.members.get(key)?.name ?? memberName(key);
+  const here = { how: 'same', at: codeAt(frame, span), frame: frame.index, name: prop } as const;
+  if (!given) return [{ kind: 'passes', ...here, ending: 'page' }];
+  const { owner, use, binding } = given;
+  if (binding) {
+    const at = codeAt(owner, binding.span);
+    const base = { how: 'same', at, frame: owner.index, name: prop, kind: 'passes' } as const;
+    if (binding.action !== undefined) return [{ ...base, kind: 'catches', action: binding.action }];
+    if (binding.constant !== undefined) return [{ ...base, ending: 'constant', by: binding.constant }];
+    const steps = binding.readings.flatMap((reading): Step[] => {
+      const passed = backward(reading, track);
+      if (!passed) return [];
+      const name = owner.body.values[reading.value]?.name ?? '';
+      const kind = passed.how === 'same' ? (name === prop ? 'passes' : 'renames') : localKind(passed.how);
+      return [{ ...base, kind, how: passed.how, name, to: { frame: owner.index, value: reading.value, track: passed.track } }];
+    });
+    return steps.length > 0 ? steps : [{ ...base, ending: binding.markup ? 'constant' : 'constant' }];
+  }
+  const spread = spreadBack(graph, owner, use, key, track);
+  if (spread.length > 0) return spread;
+  const fallback = frame.component?.contract.members.get(key)?.fallback;
+  return [
+    {
+      kind: 'passes',
+      ...here,
+      ending: fallback === undefined ? 'ungiven' : 'default',
+      ...(fallback === undefined ? {} : { by: fallback }),
+    },
+  ];
+}
+
+/** Whether the place of a component is given something by a name: its rest holds nothing else. */
+function mayGive(graph: Graph, frame: Frame, prop: MemberKey): boolean {
+  const id = graph.tree.places[frame.place]?.use;
+  const use = id && useById(graph.model, id);
+  return !use || use.node.spreads.length > 0 || bindingFor(use.node, prop) !== undefined;
+}
+
+function spreadBack(graph: Graph, owner: Frame, use: TemplateUse, prop: MemberKey, track: Track): Step[] {
+  return use.spreads.flatMap((spread) =>
+    spread.keys && !spread.keys.includes(prop)
+      ? []
+      : spread.readings.flatMap((reading): Step[] => {
+          if (owner.body.values[reading.value]?.kind === 'rest' && !mayGive(graph, owner, prop)) return [];
+          const passed = backward({ ...reading, how: reading.how === 'spread' ? 'same' : reading.how }, [prop, ...track]);
+          if (!passed) return [];
+          const name = owner.body.values[reading.value]?.name ?? '';
+          return [
+            {
+              kind: 'passes',
+              how: passed.how,
+              at: codeAt(owner, spread.span),
+              frame: owner.index,
+              name,
+              to: { frame: owner.index, value: reading.value, track: passed.track },
+            },
+          ];
+        }),
+  );
+}
+
+/** A state: what it held first, and all that was put into it. */
+function stateBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
+  const value = frame.body.values[spot.value];
+  const first = madeFrom(frame, value?.from ?? [], spot.track, value?.shape === 'atom' ? undefined : 'starts');
+  const here = {
+    how: 'same',
+    at: codeAt(frame, value?.span ?? { start: 0, end: 0 }),
+    frame: frame.index,
+    name: value?.name ?? '',
+  } as const;
+  const own: Step[] = first.length > 0 ? first : [{ kind: 'owns', ...here, ending: 'constant' }];
+  return [...own, ...changedBy(ways, frame, spot)];
+}
+
+function changedBy(ways: Ways, frame: Frame, spot: Spot): Step[] {
+  return ways.writers(frame, spot.value).flatMap((writer): Step[] => {
+    const rest = under(writer.path, spot.track);
+    if (!rest) return [];
+    const base = { kind: 'changes', how: 'same', at: writer.at, frame: writer.frame.index, name: writer.name } as const;
+    const steps = argBack(writer.frame, writer.args[0], rest).map((step): Step => ({
+      ...step,
+      kind: 'changes',
+      at: writer.at,
+      via: writer.trail,
+    }));
+    const others = steps.filter((step) => !(step.to?.frame === frame.index && step.to.value === spot.value));
+    if (others.length > 0) return others;
+    return steps.length > 0
+      ? []
+      : [
+          {
+            ...base,
+            ending: writer.action < 0 ? 'platform' : 'constant',
+            via: writer.trail,
+            ...(writer.args[0]?.constant === undefined ? {} : { by: writer.args[0].constant }),
+          },
+        ];
+  });
+}
+
+/** Of a part that is followed, what is left below a changed part; undefined where the change is elsewhere. */
+function under(changed: Track, track: Track): Track | undefined {
+  const reading: Reading = { value: 0, path: changed, how: changed.length > 0 ? 'part' : 'same', span: { start: 0, end: 0 } };
+  return forward(reading, track)?.track;
+}
+
+function argBack(frame: Frame, arg: ArgFact | undefined, track: Track): Step[] {
+  return arg ? madeFrom(frame, arg.readings, track) : [];
+}
+
+/** A handle: what the component that it is put on exposes. */
+function handleBack(graph: Graph, frame: Frame, spot: Spot): Step[] {
+  return (graph.indexOf(frame).refs.get(spot.value) ?? []).flatMap((use) => {
+    const path = use.ref?.path ?? [];
+    if (!path.every((one, at) => spot.track[at] === one)) return [];
+    const track = spot.track.slice(path.length);
+    return graph.madeBy(frame, use).flatMap((place) => {
+      const below = graph.frames[place.index];
+      return below?.component?.facts.exposes ? madeFrom(below, below.component.facts.exposes, track) : [];
+    });
+  });
+}
+
+/** What a hook gives: from inside the hook of the project, from the store it reads, or from outside. */
+function hookBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
+  const { graph } = ways;
+  const value = frame.body.values[spot.value];
+  if (!value) return [];
+  const base = { how: 'same', at: codeAt(frame, value.span), frame: frame.index, name: value.name } as const;
+  const hook = graph.hookFrame(frame.index, spot.value);
+  if (hook?.body.returns) {
+    const steps = madeFrom(hook, hook.body.returns, spot.track, undefined).map((step): Step => ({
+      ...step,
+      kind: step.how === 'computed' ? 'derives' : 'gives',
+      by: hook.name,
+    }));
+    return steps.length > 0 ? steps : [{ kind: 'gives', ...base, ending: 'unknown', by: hook.name }];
+  }
+  const stored = storeBack(ways, frame, spot);
+  if (stored.length > 0) return stored;
+  const meant = value.source === undefined ? undefined : graph.named(frame, value.source);
+  const by = meant?.kind === 'outside' ? `${meant.name} of ${meant.module}` : (value.source ?? '');
+  const end: Step = value.origin
+    ? { kind: 'owns', ...base, ending: 'asked', by: originText(value.origin) }
+    : { kind: 'owns', ...base, ending: 'leaves', by };
+  const given = (value.args ?? []).flatMap((arg) =>
+    arg.readings.flatMap((reading) => madeFrom(frame, [{ ...reading, how: 'computed' }], [])),
+  );
+  const known = given.filter((step) => frame.body.values[step.to?.value ?? -1]?.kind !== 'function');
+  if (meant?.kind !== 'value' || value.origin) return [end, ...known];
+  return known.length > 0 ? known : [{ ...end, kind: 'gives', ending: 'unknown' }];
+}
+
+/** What a hook from outside, or one made with the store, gives of it. */
+function storeBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
+  const { graph } = ways;
+  const value = frame.body.values[spot.value];
+  const base = { kind: 'takes', how: 'same', at: codeAt(frame, value?.span ?? { start: 0, end: 0 }), frame: frame.index } as const;
+  const readingsAt = (position: number): readonly Reading[] => value?.args?.[position]?.readings ?? [];
+  const made = value?.source === undefined ? undefined : graph.moduleSpot(frame, value.source);
+  const store = made && made.frame.body.values[made.value];
+  if (made && store?.shape === 'factory') {
+    const tracks = value?.args?.[0] ? throughSelector(ways, frame, readingsAt(0), spot.track) : [spot.track];
+    return tracks.map((track): Step => ({ ...base, name: store.name, to: { frame: made.frame.index, value: made.value, track } }));
+  }
+  const gives = value?.gives;
+  switch (gives?.gives) {
+    case 'store': {
+      const tracks =
+        gives.selector !== undefined && value?.args?.[gives.selector]
+          ? throughSelector(ways, frame, readingsAt(gives.selector), spot.track)
+          : [spot.track];
+      return tracks.flatMap((track) => madeFrom(frame, readingsAt(gives.store), track).map((step): Step => ({ ...step, kind: 'takes' })));
+    }
+    case 'pair':
+      if (spot.track[0] === '1') return [{ ...base, name: value?.name ?? '', ending: 'function' }];
+      return madeFrom(frame, readingsAt(gives.store), spot.track.slice(1)).map((step): Step => ({ ...step, kind: 'takes' }));
+    case 'snapshot':
+      return madeFrom(frame, readingsAt(gives.snapshot), ['()', ...spot.track]).map((step): Step => ({ ...step, kind: 'takes' }));
+    case 'root':
+      return throughSelector(ways, frame, readingsAt(gives.selector), spot.track).flatMap((track) =>
+        rootStores(graph).map((root): Step => ({ ...base, name: 'store', to: { ...root, track } })),
+      );
+    default:
+      return [];
+  }
+}
+
+/** The stores that hold all others. */
+function rootStores(graph: Graph): Spot[] {
+  return graph.frames.flatMap((frame) =>
+    frame.kind === 'module'
+      ? frame.body.values.flatMap((value, index) => (value.shape === 'root' ? [{ frame: frame.index, value: index, track: [] }] : []))
+      : [],
+  );
+}
+
+/** Which parts of its store a selector takes; the whole where its text does not tell. */
+function throughSelector(ways: Ways, frame: Frame, selector: readonly Reading[], track: Track): Track[] {
+  return selector.flatMap((reading) =>
+    ways.runs({ frame: frame.index, value: reading.value, track: reading.path }).flatMap((run): Track[] => {
+      if (run.kind !== 'action') return [];
+      const param = ways.graph.indexOf(run.frame).params.get(run.action)?.get(0);
+      const results = (run.frame.body.actions[run.action]?.returns ?? []).filter((one) => one.value === param);
+      const tracks = results.flatMap((one): Track[] => {
+        const passed = backward(one, track);
+        return passed ? [passed.track] : [];
+      });
+      return tracks.length > 0 ? tracks : [[]];
+    }),
+  );
+}
+
+/** A taken context: what its nearest provider is given. */
+function contextBack({ graph }: Ways, frame: Frame, spot: Spot): Step[] {
+  const value = frame.body.values[spot.value];
+  const meant = value?.source === undefined ? undefined : graph.named(frame, value.source);
+  const base = { kind: 'takes', how: 'same', at: codeAt(frame, value?.span ?? { start: 0, end: 0 }), frame: frame.index } as const;
+  if (meant?.kind !== 'context')
+    return [
+      {
+        ...base,
+        name: value?.name ?? '',
+        ending: 'leaves',
+        by: meant?.kind === 'outside' ? `${meant.name} of ${meant.module}` : (value?.source ?? ''),
+      },
+    ];
+  const context = graph.model.contexts.get(meant.id);
+  const taken: Step = { ...base, name: context?.name ?? '', by: context?.name ?? '' };
+  const provider = graph.providerOf(frame, meant.id);
+  if (!provider) return [{ ...taken, ending: context?.fallback === 'given' ? 'default' : 'ungiven' }];
+  const use = useById(graph.model, provider.use);
+  const owner =
+    provider.owner >= 0
+      ? graph.frames[provider.owner]
+      : graph.frames.find((one) => one.component?.id === use?.owner && one.kind === 'component');
+  const binding = use && bindingFor(use.node, propKey('value'));
+  if (!owner || !binding) return [{ ...taken, ending: 'unknown' }];
+  const at = codeAt(owner, binding.span);
+  const steps = madeFrom(owner, binding.readings, spot.track).map((step): Step => ({
+    ...step,
+    kind: 'provides',
+    at,
+    via: [taken],
+    by: context?.name ?? '',
+  }));
+  return steps.length > 0
+    ? steps
+    : [
+        {
+          kind: 'provides',
+          how: 'same',
+          at,
+          frame: owner.index,
+          name: context?.name ?? '',
+          via: [taken],
+          ending: 'constant',
+          ...(binding.constant === undefined ? {} : { by: binding.constant }),
+        },
+      ];
+}
+
+/** Something that the module declares or imports: where it is declared. */
+function moduleBack(graph: Graph, frame: Frame, spot: Spot): Step[] {
+  const value = frame.body.values[spot.value];
+  const name = value?.source ?? '';
+  const there = graph.moduleSpot(frame, name);
+  const here = { how: 'same', at: codeAt(frame, value?.span ?? { start: 0, end: 0 }), frame: frame.index, name } as const;
+  if (there) {
+    const track = there.frame.body.values[there.value]?.shape === 'slice' && spot.track[0] === 'reducer' ? spot.track.slice(1) : spot.track;
+    return [{ kind: 'takes', ...here, to: { frame: there.frame.index, value: there.value, track }, silent: true }];
+  }
+  const meant = graph.named(frame, name);
+  switch (meant.kind) {
+    case 'value':
+      return [
+        {
+          kind: 'owns',
+          ...here,
+          at: { file: meant.file, start: meant.span.start, end: meant.span.end },
+          ending: spot.track.includes('()') ? 'function' : 'constant',
+        },
+      ];
+    case 'outside':
+      return [{ kind: 'owns', ...here, ending: 'leaves', by: `${meant.name} of ${meant.module}` }];
+    case 'component':
+    case 'hook':
+    case 'context':
+      return [{ kind: 'owns', ...here, ending: 'constant' }];
+    case 'unknown':
+      return [{ kind: 'owns', ...here, ending: 'unknown', by: meant.reason }];
+  }
+}
+
+/** A parameter: what those who run the function hand in. */
+function paramBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
+  const { graph } = ways;
+  const value = frame.body.values[spot.value];
+  if (!value) return [];
+  const here = { how: 'same', at: codeAt(frame, value.span), frame: frame.index, name: value.name } as const;
+  if (value.of === undefined) {
+    const caller = frame.caller && graph.frames[frame.caller.frame];
+    const arg = caller && frame.caller && caller.body.values[frame.caller.value]?.args?.[value.position ?? 0];
+    if (!caller || !arg) return [{ kind: 'passes', ...here, ending: 'ungiven' }];
+    const steps = argBack(caller, arg, spot.track).map((step): Step => ({ ...step, kind: 'passes', by: frame.name }));
+    return steps.length > 0
+      ? steps
+      : [{ kind: 'passes', ...here, ending: 'constant', ...(arg.constant === undefined ? {} : { by: arg.constant }) }];
+  }
+  const callers = ways.callers(frame, value.of);
+  if (callers.length === 0)
+    return [{ kind: 'owns', ...here, ending: 'unknown', by: `nobody calls ${frame.body.actions[value.of]?.name ?? 'it'}` }];
+  const handles = isHandler(frame, value.of);
+  const track = handles && spot.track[0] === 'payload' ? spot.track.slice(1) : spot.track;
+  return callers.flatMap((caller): Step[] => {
+    switch (caller.by) {
+      case 'platform':
+        return [
+          {
+            kind: 'starts',
+            how: 'same',
+            at: caller.at,
+            frame: caller.frame.index,
+            name: caller.event,
+            ending: 'platform',
+            by: caller.element,
+            via: caller.trail.map(relayed),
+          },
+        ];
+      case 'render':
+        return [
+          {
+            kind: 'calls',
+            how: 'computed',
+            at: caller.at,
+            frame: caller.frame.index,
+            name: caller.name,
+            ending: 'unknown',
+            via: caller.trail.map(relayed),
+          },
+        ];
+      case 'outside':
+        return [
+          {
+            kind: 'starts',
+            how: 'same',
+            at: caller.at,
+            frame: caller.frame.index,
+            name: caller.name,
+            ending: 'leaves',
+            by: caller.name,
+            via: caller.trail.map(relayed),
+          },
+        ];
+      case 'channel':
+        return channelBack(ways, caller.channel, caller.frame, track, value.position ?? 0, { ...here, at: caller.at });
+      default: {
+        const kind = caller.by === 'raise' ? 'raises' : 'calls';
+        const arg = caller.args[handles ? 0 : (value.position ?? 0)];
+        const steps = argBack(caller.frame, arg, track).map((step): Step => ({
+          ...step,
+          kind,
+          at: caller.at,
+          via: caller.trail.map(relayed),
+          by: caller.name,
+        }));
+        if (steps.length > 0) return steps;
+        return [
+          {
+            kind,
+            how: 'same',
+            at: caller.at,
+            frame: caller.frame.index,
+            name: caller.name,
+            ending: arg?.constant === undefined ? 'unknown' : 'constant',
+            via: caller.trail.map(relayed),
+            ...(arg?.constant === undefined ? {} : { by: arg.constant }),
+          },
+        ];
+      }
+    }
+  });
+}
+
+/** On the way from its declaration to its call a function is handed on. */
+function relayed(step: Step): Step {
+  return step.kind === 'catches' ? step : { ...step, kind: 'relays' };
+}
+
+/** What is heard on a channel: what its senders put in. */
+function channelBack(
+  ways: Ways,
+  key: string | undefined,
+  hearer: Frame,
+  track: Track,
+  position: number,
+  here: Pick<Step, 'how' | 'at' | 'frame' | 'name'>,
+): Step[] {
+  const senders = key === undefined ? [] : ways.senders(key, hearer);
+  const inner = track[0] === 'data' ? track.slice(1) : track;
+  const steps = senders.flatMap((sender) =>
+    argBack(sender.frame, sender.send.args[position], inner).map((step): Step => ({
+      ...step,
+      kind: 'publishes',
+      at: codeAt(sender.frame, sender.send.span),
+      via: [{ kind: 'hears', ...here }],
+    })),
+  );
+  if (steps.length > 0) return steps;
+  return [
+    {
+      kind: 'hears',
+      ...here,
+      ending: senders.length > 0 ? 'constant' : key === undefined ? 'unknown' : 'platform',
+      ...(key === undefined ? {} : { by: key }),
+    },
+  ];
+}
+
+/** A value given to content by a slot or a render function: what the component hands out there. */
+function handedBack(graph: Graph, frame: Frame, spot: Spot): Step[] {
+  const value = frame.body.values[spot.value];
+  const here = {
+    how: 'same',
+    at: codeAt(frame, value?.span ?? { start: 0, end: 0 }),
+    frame: frame.index,
+    name: value?.name ?? '',
+  } as const;
+  const found = handingUse(frame.body.template ?? [], spot.value);
+  const steps = found
+    ? graph.madeBy(frame, found.use).flatMap((place): Step[] => {
+        const below = graph.frames[place.index];
+        if (!below) return [];
+        const outlets = graph.indexOf(below).outlets.filter((one) => one.slot === found.slot);
+        return outlets.flatMap((outlet) =>
+          madeFrom(below, outlet.hands[found.position] ?? [], spot.track).map((step): Step => ({
+            ...step,
+            kind: 'gives',
+            by: memberName(found.slot),
+          })),
+        );
+      })
+    : [];
+  return steps.length > 0
+    ? steps
+    : [
+        {
+          kind: 'gives',
+          ...here,
+          ending: found && graph.madeBy(frame, found.use).length === 0 ? 'leaves' : 'unknown',
+          by: found?.use.tag ?? '',
+        },
+      ];
+}
+
+/** The use whose content is given a value, the slot, and at which position. */
+function handingUse(nodes: readonly TemplateNode[], value: number): { use: TemplateUse; slot: MemberKey; position: number } | undefined {
+  for (const use of usesIn(nodes)) {
+    const position = use.hands?.indexOf(value) ?? -1;
+    if (position >= 0) return { use, slot: defaultSlot, position };
+    for (const binding of use.bindings) {
+      const at = binding.hands?.indexOf(value) ?? -1;
+      const slot = at >= 0 ? bindingKey(binding) : undefined;
+      if (slot !== undefined) return { use, slot, position: at };
+    }
+  }
+  return undefined;
+}

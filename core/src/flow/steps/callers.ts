@@ -1,0 +1,170 @@
+import type { Binding, TemplateUse } from '../../model/facts';
+import { type MemberKey, memberName, memberOf } from '../../model/member';
+import { bindingKey } from '../../model/given';
+import { adapterOf } from '../../frameworks/registry';
+import { channelKey } from './channels';
+import { type Frame, type Spot, spotKey } from '../graph/frames';
+import type { Sink } from '../graph/sinks';
+import type { Step } from './step';
+import { arrivals, codeAt } from '../graph/targets';
+import { forward } from '../graph/track';
+import type { Caller, Ways } from './queries';
+
+const most = 2000;
+
+type Task = { readonly spot: Spot; readonly trail: readonly Step[] };
+
+/** Where an action is run: followed as a value from where it is declared to all that call it. */
+export function findCallers(ways: Ways, frame: Frame, action: number): Caller[] {
+  const { graph } = ways;
+  const index = graph.indexOf(frame);
+  const found: Caller[] = [];
+  const start: Task[] = [];
+  const attached = index.attached.get(action);
+  if (attached) {
+    const at = codeAt(frame, attached.binding.span);
+    if (attached.node.kind === 'element')
+      found.push({ by: 'platform', frame, at, trail: [], args: [], event: attached.binding.to.name, element: attached.node.tag });
+    else start.push(...givenHandler(ways, frame, attached.node, attached.binding));
+  }
+  const value = index.functionOf.get(action);
+  if (value !== undefined) start.push({ spot: { frame: frame.index, value, track: [] }, trail: [] });
+  return [...found, ...followFunction(ways, start)];
+}
+
+/** A function given by a binding of a use: it arrives as that member. */
+export function givenHandler({ graph }: Ways, frame: Frame, use: TemplateUse, binding: Binding): Task[] {
+  const key = bindingKey(binding);
+  if (key === undefined) return [];
+  return graph.madeBy(frame, use).flatMap((place) =>
+    arrivals(graph, place, key, []).map((spot): Task => ({
+      spot,
+      trail: [{ kind: 'catches', how: 'same', at: codeAt(frame, binding.span), frame: frame.index, name: memberName(key), to: spot }],
+    })),
+  );
+}
+
+/** Follows functions to where they are called. */
+export function followFunction(ways: Ways, start: readonly Task[]): Caller[] {
+  const found: Caller[] = [];
+  const seen = new Set<string>();
+  const stack = [...start];
+  for (let task = stack.pop(); task && seen.size < most; task = stack.pop()) {
+    const key = spotKey(task.spot);
+    if (seen.has(key)) continue;
+    seen.add(key);
+    found.push(...calledAt(ways, task));
+    for (const step of ways.onward(task.spot)) {
+      if (!step.to || step.how === 'computed' || step.kind === 'changes' || step.kind === 'starts') {
+        if (!step.to || step.kind !== 'starts') continue;
+      }
+      stack.push({ spot: step.to, trail: step.silent ? task.trail : [...task.trail, ...(step.via ?? []), step] });
+    }
+  }
+  return found;
+}
+
+/** What is read while rendering, not by a function that runs later. */
+const rendering = new Set<Sink['to']>([
+  'value',
+  'first',
+  'argument',
+  'prop',
+  'spread',
+  'attribute',
+  'attributes',
+  'shown',
+  'decides',
+  'returned',
+]);
+
+/** Calls of the function that a spot holds, within its own body. */
+function calledAt({ graph }: Ways, { spot, trail }: Task): Caller[] {
+  const frame = graph.frames[spot.frame];
+  if (!frame) return [];
+  const index = graph.indexOf(frame);
+  const found: Caller[] = [];
+  for (const site of index.calls.get(spot.value) ?? []) {
+    if (site.by === 'raise' && spot.track.length === 0) {
+      found.push({
+        by: 'raise',
+        frame,
+        at: codeAt(frame, site.raise.span),
+        trail,
+        args: site.raise.args ?? [],
+        action: site.action,
+        name: memberName(site.raise.member),
+      });
+    } else if (site.by === 'call' && leadsTo(site.call.path, spot.track)) {
+      const name = [frame.body.values[site.call.value]?.name ?? '', ...site.call.path].join('.');
+      found.push({ by: 'call', frame, at: codeAt(frame, site.call.span), trail, args: site.call.args, action: site.action, name });
+    }
+  }
+  for (const sink of index.sinks.get(spot.value) ?? []) {
+    if (sink.reading.how === 'called' && rendering.has(sink.to) && leadsTo(sink.reading.path, spot.track)) {
+      const name = [frame.body.values[spot.value]?.name ?? '', ...sink.reading.path].join('.');
+      found.push({ by: 'render', frame, at: codeAt(frame, sink.reading.span), trail, args: [], name });
+      continue;
+    }
+    const passed = forward(sink.reading, spot.track);
+    const at = codeAt(frame, sink.reading.span);
+    const [part] = passed?.track ?? [];
+    if (sink.to === 'attributes' && part !== undefined) {
+      const event = heardName(frame, part);
+      if (event !== undefined) found.push({ by: 'platform', frame, at, trail, args: [], event, element: sink.element.tag });
+      continue;
+    }
+    if (!passed || passed.track.length > 0) continue;
+    if (sink.to === 'attribute' && sink.binding.direction === 'out') {
+      found.push({
+        by: 'platform',
+        frame,
+        at: codeAt(frame, sink.binding.span),
+        trail,
+        args: [],
+        event: sink.binding.to.name,
+        element: sink.element.tag,
+      });
+    } else if (sink.to === 'read' && passed.how !== 'item') {
+      found.push({ by: 'handed', frame, at, trail, args: [], action: sink.action, name: frame.body.actions[sink.action]?.name ?? '' });
+    } else if (sink.to === 'argument' && !graph.hookFrame(frame.index, sink.value) && !frame.body.values[sink.value]?.gives) {
+      found.push({ by: 'outside', frame, at, trail, args: [], name: frame.body.values[sink.value]?.source ?? '' });
+    } else if (sink.to === 'prop' && sink.binding.direction === 'out' && graph.model.useOfNode.get(sink.use)?.target.kind === 'outside') {
+      found.push({
+        by: 'platform',
+        frame,
+        at: codeAt(frame, sink.binding.span),
+        trail,
+        args: [],
+        event: sink.binding.to.name,
+        element: sink.use.tag,
+      });
+    }
+  }
+  frame.body.actions.forEach((action, at) => {
+    for (const hear of action.hears) {
+      if (hear.reading?.value !== spot.value || !leadsTo(hear.reading.path, spot.track)) continue;
+      found.push({
+        by: 'channel',
+        frame,
+        at: codeAt(frame, hear.span),
+        trail,
+        args: [],
+        channel: channelKey(graph, frame, hear.channel),
+        action: at,
+      });
+    }
+  });
+  return found;
+}
+
+/** The event that a member of a spread hears, where it is one by its key or its name: `onClick`. */
+function heardName(frame: Frame, part: string): string | undefined {
+  const { kind, name } = memberOf(part as MemberKey);
+  if (kind === 'event') return name;
+  return adapterOf(frame.component?.framework ?? 'script').link.eventOf(part);
+}
+
+function leadsTo(path: readonly string[], track: readonly string[]): boolean {
+  return path.length === track.length && path.every((one, at) => one === track[at] || one === '*' || track[at] === '*');
+}

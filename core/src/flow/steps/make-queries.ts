@@ -1,0 +1,68 @@
+import type { Model } from '../../model/model';
+import type { Tree } from '../../model/tree';
+import { backSteps } from './backward';
+import { findCallers } from './callers';
+import { channelsOf, reaches } from './channels';
+import { type Frame, makeGraph, type Spot, spotKey } from '../graph/frames';
+import { onwardSteps } from './forward';
+import { findRuns } from './runs';
+import type { Ways } from './queries';
+import { findWriters } from './writers';
+
+/** How deep questions stand within each other, and how often one was cut because it led back to itself. */
+type Depth = { open: number; cuts: number };
+
+/**
+ * Keeps answers, and gives nothing where a question leads back to itself. An answer given while
+ * another was cut may lack something, so it is kept only when no question is open around it.
+ */
+function kept<K, A extends readonly unknown[]>(
+  depth: Depth,
+  keyOf: (asked: K) => string,
+  answer: (asked: K) => A,
+  nothing: A,
+): (asked: K) => A {
+  const known = new Map<string, A>();
+  const asking = new Set<string>();
+  return (asked) => {
+    const key = keyOf(asked);
+    const found = known.get(key);
+    if (found) return found;
+    if (asking.has(key)) {
+      depth.cuts++;
+      return nothing;
+    }
+    asking.add(key);
+    depth.open++;
+    const before = depth.cuts;
+    const given = answer(asked);
+    depth.open--;
+    asking.delete(key);
+    if (depth.cuts === before || depth.open === 0) known.set(key, given);
+    return given;
+  };
+}
+
+type Asked = { readonly frame: Frame; readonly index: number };
+
+/** The answers about one page, each computed when it is first asked for. */
+export function makeWays(model: Model, tree: Tree): Ways {
+  const graph = makeGraph(model, tree);
+  const depth: Depth = { open: 0, cuts: 0 };
+  const askedKey = (asked: Asked): string => `${asked.frame.index} ${asked.index}`;
+  const callers = kept(depth, askedKey, (asked: Asked) => findCallers(ways, asked.frame, asked.index), []);
+  const writers = kept(depth, askedKey, (asked: Asked) => findWriters(ways, asked.frame, asked.index), []);
+  const ways: Ways = {
+    graph,
+    onward: kept(depth, spotKey, (spot: Spot) => onwardSteps(ways, spot), []),
+    back: kept(depth, spotKey, (spot: Spot) => backSteps(ways, spot), []),
+    runs: kept(depth, spotKey, (spot: Spot) => findRuns(ways, spot), []),
+    callers: (frame, action) => callers({ frame, index: action }),
+    writers: (frame, state) => writers({ frame, index: state }),
+    senders: (key, hearer) =>
+      (channelsOf(graph).senders.get(key) ?? []).filter((sender) =>
+        (channelsOf(graph).hearers.get(key) ?? []).some((one) => one.frame === hearer && reaches(graph, sender, one)),
+      ),
+  };
+  return ways;
+}

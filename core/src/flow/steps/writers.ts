@@ -1,0 +1,75 @@
+import { followFunction } from './callers';
+import type { Frame, Spot } from '../graph/frames';
+import { codeAt } from '../graph/targets';
+import type { Ways, Writer } from './queries';
+
+/** Calls that change a store from outside of it. */
+const storeSetters = new Set(['setState', 'set']);
+
+/** Who changes a state: assignments and calls of its setter, wherever that has gone. */
+export function findWriters(ways: Ways, frame: Frame, state: number): Writer[] {
+  const { graph } = ways;
+  const found: Writer[] = [];
+  const name = frame.body.values[state]?.name ?? '';
+  const own = (there: Frame, value: number): void => {
+    for (const { action, change } of graph.indexOf(there).changes.get(value) ?? []) {
+      found.push({
+        frame: there,
+        action,
+        at: codeAt(there, change.span),
+        name,
+        args: [{ readings: change.from }],
+        path: change.path ?? [],
+        ...(change.told === undefined ? {} : { told: change.told }),
+        trail: [],
+      });
+    }
+  };
+  own(frame, state);
+  const setters = frame.body.values.flatMap((value, at): Spot[] =>
+    value.kind === 'setter' && value.partner === state ? [{ frame: frame.index, value: at, track: [] }] : [],
+  );
+  if (frame.kind === 'module') {
+    for (const alias of graph.aliasesOf(frame, state)) {
+      const there = graph.frames[alias.frame];
+      if (!there) continue;
+      own(there, alias.value);
+      for (const site of graph.indexOf(there).calls.get(alias.value) ?? []) {
+        if (site.by !== 'call' || !storeSetters.has(site.call.path.at(-1) ?? '')) continue;
+        found.push({
+          frame: there,
+          action: site.action,
+          at: codeAt(there, site.call.span),
+          name,
+          args: site.call.args,
+          path: [],
+          trail: [],
+        });
+      }
+    }
+    setters.push(...atomSetters(ways, frame, state));
+  }
+  for (const caller of followFunction(
+    ways,
+    setters.map((spot) => ({ spot, trail: [] })),
+  )) {
+    const action = 'action' in caller ? caller.action : -1;
+    found.push({ frame: caller.frame, action, at: caller.at, name, args: caller.args, path: [], trail: caller.trail });
+  }
+  return found;
+}
+
+/** The second of what `useAtom` gives, and all of what `useSetAtom` gives. */
+function atomSetters({ graph }: Ways, frame: Frame, state: number): Spot[] {
+  const found: Spot[] = [];
+  for (const alias of graph.aliasesOf(frame, state)) {
+    const there = graph.frames[alias.frame];
+    there?.body.values.forEach((value, index) => {
+      const { gives } = value;
+      if (!gives || (gives.gives !== 'pair' && gives.gives !== 'setter')) return;
+      if (value.args?.[gives.store]?.readings[0]?.value !== alias.value) return;
+      found.push({ frame: alias.frame, value: index, track: gives.gives === 'pair' ? ['1'] : [] });
+    });
+  }
+  return found;
+}

@@ -1,0 +1,71 @@
+import type { SharedId } from '../../model/ids';
+import { useById } from '../../model/lookup';
+import type { Model } from '../../model/model';
+import { locate, type Location } from '../../model/span';
+import type { PlaceIndex, Tree } from '../../model/tree';
+
+/** One ancestor that is asked for a context, or a provider that stands between two of them. */
+export type Asked = {
+  /** For a provider, the place that wrote it. */
+  readonly place: PlaceIndex;
+  readonly name: string;
+  /** A provider of the context: it answers, or would if those nearer did not. */
+  readonly provides: 'answers' | 'beyond' | 'not';
+  readonly at?: Location;
+};
+
+/** Who answers for a context at a place. */
+export type Answer = {
+  readonly context: string;
+  readonly declared: Location;
+  /** From the place upward, to the page. */
+  readonly chain: readonly Asked[];
+  /** What a taker gets where nobody provides. */
+  readonly fallback: 'none' | 'given' | 'unknown';
+  /** Something above is made in a way that cannot be followed. */
+  readonly sheltered: boolean;
+};
+
+function nameAt(model: Model, tree: Tree, index: PlaceIndex): string {
+  const place = tree.places[index];
+  return place ? (model.components.get(place.component)?.name ?? '') : '';
+}
+
+/** Providers from the innermost outward. */
+function around(tree: Tree, innermost: number): number[] {
+  const found: number[] = [];
+  for (let at = innermost; at >= 0; at = tree.providers[at]?.outer ?? -1) found.push(at);
+  return found;
+}
+
+/**
+ * The ancestors of a place in the order in which they are asked for a context, and which of them
+ * answers. Undefined for a context or a place that is not there.
+ */
+export function whoAnswers(model: Model, tree: Tree, index: PlaceIndex, id: SharedId): Answer | undefined {
+  const context = model.contexts.get(id);
+  const place = tree.places[index];
+  if (!context || !place) return undefined;
+  const chain: Asked[] = [];
+  let answered = false;
+  for (let at = index; at >= 0; at = tree.places[at]?.parent ?? -1) {
+    const asked = tree.places[at];
+    if (!asked) break;
+    chain.push({ place: at, name: nameAt(model, tree, at), provides: 'not' });
+    const further = around(tree, tree.places[asked.parent]?.provider ?? -1);
+    for (const one of around(tree, asked.provider)) {
+      const provider = tree.providers[one];
+      if (provider?.context !== id || further.includes(one)) continue;
+      const use = useById(model, provider.use);
+      const name = provider.owner >= 0 ? nameAt(model, tree, provider.owner) : 'above the page';
+      chain.push({
+        place: provider.owner,
+        name,
+        provides: answered ? 'beyond' : 'answers',
+        ...(use ? { at: locate(use.file, use.node.span) } : {}),
+      });
+      answered = true;
+    }
+  }
+  return { context: context.name, declared: context.declared, chain, fallback: context.fallback, sheltered: place.sheltered };
+}

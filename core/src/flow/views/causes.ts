@@ -1,0 +1,210 @@
+import { timerEvent, type ValueFact } from '../../model/facts';
+import { type Frame, type Spot, spotKey, valueOf } from '../graph/frames';
+import { type Draft, draftOf } from './ladder';
+import { nameOf, type Step } from '../steps/step';
+import { reducerStep } from '../steps/forward';
+import { codeAt } from '../graph/targets';
+import type { Caller, Ways, Writer } from '../steps/queries';
+
+/** The states, stores and requests that a value comes from, with the steps to each. */
+export function originsOf(ways: Ways, spot: Spot): { readonly spot: Spot; readonly trail: readonly Step[] }[] {
+  const found: { spot: Spot; trail: readonly Step[] }[] = [];
+  const seen = new Set<string>();
+  const stack: { spot: Spot; trail: readonly Step[] }[] = [{ spot, trail: [] }];
+  for (let at = stack.pop(); at && seen.size < 2000; at = stack.pop()) {
+    const key = spotKey(at.spot);
+    const value = valueOf(ways.graph, at.spot);
+    if (!value || seen.has(key)) continue;
+    seen.add(key);
+    const lasts = value.kind === 'state' || value.kind === 'ref' || (value.kind === 'store' && !value.args);
+    if (lasts) found.push(at);
+    for (const step of ways.back(at.spot)) {
+      if (!step.to || (lasts && step.kind !== 'gives' && step.kind !== 'takes' && !holdsState(ways, value, step.to))) continue;
+      stack.push({ spot: step.to, trail: step.silent ? at.trail : [...at.trail, step] });
+    }
+  }
+  return found;
+}
+
+/** A store that was put together from states of its module changes with them. */
+function holdsState({ graph }: Ways, value: ValueFact, source: Spot): boolean {
+  return value.kind === 'store' && graph.frames[source.frame]?.kind === 'module' && valueOf(graph, source)?.kind === 'state';
+}
+
+/** Hangs below a line who changes a state, and what leads there: back to a click, a key, a timer, an answer. */
+export function hangWriters(ways: Ways, above: Draft, state: Spot, seen: Set<string>): number {
+  const { graph } = ways;
+  const frame = graph.frames[state.frame];
+  if (!frame) return 0;
+  const writers = ways.writers(frame, state.value).filter((writer) => touches(writer, state));
+  for (const writer of writers) {
+    let from = above;
+    for (const one of writer.trail) from = hungStep(ways, from, { ...one, kind: 'relays' });
+    const handled = reducerStep(graph, frame, state.value, writer.told);
+    if (handled) from = hungStep(ways, from, handled);
+    const step: Step = {
+      kind: 'changes',
+      how: 'same',
+      at: writer.at,
+      frame: writer.frame.index,
+      name: nameOf(graph, { ...state, track: [] }),
+      ...(writer.told === undefined ? {} : { by: writer.told }),
+    };
+    const draft = draftOf(graph, step, writer.name);
+    from.below.push(draft);
+    if (writer.action >= 0) hangCauses(ways, draft, writer.frame, writer.action, seen);
+    else for (const caller of platformOf(ways, writer)) draft.below.push(caller);
+  }
+  return writers.length;
+}
+
+/** Hangs a step below a line, unless it hangs there already; the line that stands for it. */
+function hungStep({ graph }: Ways, above: Draft, step: Step): Draft {
+  const draft = draftOf(graph, step, step.name);
+  delete (draft as { spot?: Spot }).spot;
+  const known = above.below.find(
+    (one) =>
+      one.kind === draft.kind && one.place === draft.place && one.code[0]?.start === step.at.start && one.code[0]?.file === step.at.file,
+  );
+  if (!known) above.below.push(draft);
+  return known ?? draft;
+}
+
+function touches(writer: Writer, state: Spot): boolean {
+  const length = Math.min(writer.path.length, state.track.length);
+  for (let at = 0; at < length; at++) {
+    const [a, b] = [writer.path[at], state.track[at]];
+    if (a !== b && a !== '*' && b !== '*') return false;
+  }
+  return true;
+}
+
+/** A setter that is handed to an element as it is. */
+function platformOf({ graph }: Ways, writer: Writer): Draft[] {
+  const text = { kind: 'starts', how: 'same', at: writer.at, frame: writer.frame.index, name: writer.name, ending: 'platform' } as const;
+  return [draftOf(graph, text, writer.name)];
+}
+
+/** Hangs below a line what makes an action run. */
+export function hangCauses(ways: Ways, above: Draft, frame: Frame, action: number, seen: Set<string>): void {
+  const { graph } = ways;
+  const facts = frame.body.actions[action];
+  const key = `cause ${frame.index} ${action}`;
+  if (!facts) return;
+  if (seen.has(key)) {
+    above.below.push(
+      draftOf(
+        graph,
+        { kind: 'catches', how: 'same', at: codeAt(frame, facts.span), frame: frame.index, name: facts.name, ending: 'again' },
+        facts.name,
+      ),
+    );
+    return;
+  }
+  seen.add(key);
+  const callers = ways.callers(frame, action);
+  if (facts.kind === 'effect' || facts.kind === 'lifecycle' || facts.kind === 'render' || callers.length === 0) {
+    const runsBy: Step = {
+      kind: 'starts',
+      how: 'same',
+      at: codeAt(frame, facts.span),
+      frame: frame.index,
+      name: facts.name,
+      ending: callers.length === 0 && facts.kind === 'handler' ? 'unknown' : 'platform',
+      by: causeOf(
+        facts.kind,
+        facts.follows?.map((one) => frame.body.values[one.value]?.name ?? ''),
+      ),
+    };
+    above.below.push(draftOf(graph, runsBy, facts.name));
+    return;
+  }
+  const inPlace = graph.indexOf(frame).attached.has(action);
+  const caught = inPlace
+    ? above
+    : hungStep(ways, above, { kind: 'catches', how: 'same', at: codeAt(frame, facts.span), frame: frame.index, name: facts.name });
+  for (const caller of callers) hangCaller(ways, caught, caller, seen);
+}
+
+function causeOf(kind: string, follows: readonly string[] | undefined): string {
+  if (kind === 'handler') return '';
+  if (kind === 'render') return 'while it renders';
+  if (kind === 'lifecycle') return 'by the framework';
+  if (follows === undefined) return 'after each rendering';
+  return follows.length === 0 ? 'once it stands on the page' : `when ${follows.join(', ')} changes`;
+}
+
+function hangCaller(ways: Ways, above: Draft, caller: Caller, seen: Set<string>): void {
+  const { graph } = ways;
+  let at = above;
+  for (const step of caller.trail) at = hungStep(ways, at, step.kind === 'catches' ? step : { ...step, kind: 'relays' });
+  const base = { how: 'same', at: caller.at, frame: caller.frame.index } as const;
+  switch (caller.by) {
+    case 'platform':
+      at.below.push(draftOf(graph, { kind: 'starts', ...base, name: caller.event, ending: 'platform', by: caller.element }, caller.event));
+      return;
+    case 'outside':
+      at.below.push(
+        draftOf(
+          graph,
+          {
+            kind: 'starts',
+            ...base,
+            name: caller.name,
+            ending: graph.named(caller.frame, caller.name).kind === 'value' ? 'unknown' : 'leaves',
+            by: caller.name,
+          },
+          caller.name,
+        ),
+      );
+      return;
+    case 'render':
+      at.below.push(
+        draftOf(graph, { kind: 'starts', ...base, name: caller.name, ending: 'platform', by: 'while it renders' }, caller.name),
+      );
+      return;
+    case 'channel':
+      hangSenders(ways, at, caller, seen);
+      return;
+    default: {
+      const draft = draftOf(graph, { kind: caller.by === 'raise' ? 'raises' : 'calls', ...base, name: caller.name }, caller.name);
+      at.below.push(draft);
+      hangCauses(ways, draft, caller.frame, caller.action, seen);
+    }
+  }
+}
+
+/** A timer is set by whoever asks for it: that goes on to what made it. */
+function isTimer(key: string | undefined): boolean {
+  return key === `document ${timerEvent}`;
+}
+
+function hangSenders(ways: Ways, above: Draft, caller: Extract<Caller, { by: 'channel' }>, seen: Set<string>): void {
+  const { graph } = ways;
+  const key = caller.channel;
+  const name = key?.split(' ').at(-1) || (key ?? '');
+  const senders = key === undefined ? [] : ways.senders(key, caller.frame);
+  const heard: Step = { kind: 'hears', how: 'same', at: caller.at, frame: caller.frame.index, name };
+  const draft = draftOf(
+    graph,
+    senders.length > 0
+      ? heard
+      : {
+          ...heard,
+          ending: key === undefined ? 'unknown' : 'platform',
+          by: isTimer(key) ? '' : key?.startsWith('document') ? 'the page' : name,
+        },
+    name,
+  );
+  above.below.push(draft);
+  if (isTimer(key)) hangCauses(ways, draft, caller.frame, caller.action, seen);
+  for (const sender of senders) {
+    const sent = draftOf(
+      graph,
+      { kind: 'publishes', how: 'same', at: codeAt(sender.frame, sender.send.span), frame: sender.frame.index, name },
+      name,
+    );
+    draft.below.push(sent);
+    hangCauses(ways, sent, sender.frame, sender.action, seen);
+  }
+}

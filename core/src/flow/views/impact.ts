@@ -1,0 +1,239 @@
+import type { TemplateUse } from '../../model/facts';
+import { traitsOf } from '../../frameworks/registry';
+import { useById } from '../../model/lookup';
+import { contains, type Location, type Span } from '../../model/span';
+import type { PlaceIndex } from '../../model/tree';
+import { walkTemplate } from '../../model/walk';
+import { type Frame, type Graph, type Spot, spotKey, valueOf } from '../graph/frames';
+import type { Sink } from '../graph/sinks';
+import type { Step } from '../steps/step';
+import { codeAt } from '../graph/targets';
+import { forward } from '../graph/track';
+import type { Ways } from '../steps/queries';
+
+/** What follows from a change of a value. */
+export type Impact = {
+  /** Places that render again, in the order of the tree. */
+  readonly renders: readonly PlaceIndex[];
+  /** Of these, the places that may show something new. */
+  readonly shows: readonly PlaceIndex[];
+  /** Places below that do not render, because a memo stands above them. */
+  readonly spared: readonly PlaceIndex[];
+  /** Values that are computed again. */
+  readonly computes: readonly { readonly name: string; readonly place: PlaceIndex; readonly at: Location }[];
+  /** Effects that run. */
+  readonly effects: readonly { readonly name: string; readonly place: PlaceIndex; readonly at: Location; readonly always: boolean }[];
+};
+
+type Reached = { readonly spots: Map<string, Spot>; readonly steps: readonly { readonly step: Step; readonly from: Spot }[] };
+
+/** All that a change of some values reaches, without the states that it is put into. */
+function reached(ways: Ways, start: readonly Spot[]): Reached {
+  const spots = new Map<string, Spot>();
+  const steps: { step: Step; from: Spot }[] = [];
+  const stack = [...start];
+  for (let spot = stack.pop(); spot && spots.size < 20_000; spot = stack.pop()) {
+    const key = spotKey(spot);
+    if (spots.has(key)) continue;
+    spots.set(key, spot);
+    for (const step of ways.onward(spot)) {
+      steps.push({ step, from: spot });
+      const flows =
+        step.kind !== 'changes' &&
+        step.kind !== 'starts' &&
+        step.kind !== 'raises' &&
+        step.kind !== 'catches' &&
+        step.kind !== 'calls' &&
+        step.kind !== 'publishes' &&
+        step.kind !== 'hears';
+      if (step.to && flows) stack.push(step.to);
+    }
+  }
+  return { spots, steps };
+}
+
+/**
+ * What renders, is computed and runs again when some states change. In React a component renders when
+ * its own state changes, when a context or store it reads does, and when the component that wrote it
+ * renders, unless a memo finds that all it is given is the same. In Vue and Svelte it does where its
+ * template reads what changed; what such a template puts under a condition or in a list may come anew.
+ */
+export function impactOf(ways: Ways, states: readonly Spot[]): Impact {
+  const { graph } = ways;
+  const { tree } = graph;
+  const found = reached(ways, states);
+  const changed = new Map<number, Set<number>>();
+  for (const spot of found.spots.values()) {
+    const known = changed.get(spot.frame) ?? new Set();
+    changed.set(spot.frame, known.add(spot.value));
+  }
+  const renders = new Set<PlaceIndex>();
+  const spared = new Set<PlaceIndex>();
+  const stack: PlaceIndex[] = [];
+  for (const spot of [...states, ...found.spots.values()]) {
+    const frame = graph.frames[spot.frame];
+    const value = valueOf(graph, spot);
+    if (!frame || frame.place < 0 || !value) continue;
+    if (frame.component && traitsOf(frame.component).rerender === 'reading') {
+      for (const place of repaintedBy(ways, frame, spot)) renders.add(place);
+      continue;
+    }
+    const isOwn =
+      states.some((one) => one.frame === spot.frame && one.value === spot.value) && (value.kind === 'state' || value.kind === 'hook');
+    const subscribes = value.kind === 'context' || value.kind === 'store' || (value.kind === 'hook' && isSubscription(frame, spot, ways));
+    if (isOwn || subscribes) stack.push(frame.place);
+  }
+  const below = new Map<PlaceIndex, PlaceIndex[]>();
+  for (const place of tree.places) {
+    const known = below.get(place.owner);
+    if (known) known.push(place.index);
+    else below.set(place.owner, [place.index]);
+  }
+  const start = new Set(stack);
+  for (let place = stack.pop(); place !== undefined; place = stack.pop()) {
+    if (renders.has(place)) continue;
+    renders.add(place);
+    for (const child of below.get(place) ?? []) {
+      if (renders.has(child)) continue;
+      const memo = graph.frames[child]?.component?.facts.memo ?? false;
+      if (memo && !start.has(child) && staysSame(ways, child, changed)) spared.add(child);
+      else stack.push(child);
+    }
+  }
+  for (const place of renders) spared.delete(place);
+  return { renders: [...renders].sort((a, b) => a - b), spared: [...spared].sort((a, b) => a - b), ...consequences(ways, found, renders) };
+}
+
+/** The places that render because a template reads a value: its own, and those that it may put anew. */
+function repaintedBy({ graph }: Ways, frame: Frame, spot: Spot): Set<PlaceIndex> {
+  const places = new Set<PlaceIndex>();
+  const slotsRunLate = frame.component !== undefined && traitsOf(frame.component).slotsRunLate;
+  // Where slots are functions, a component renders when it is given something else, whether or not it shows it.
+  if (slotsRunLate && frame.body.values[spot.value]?.kind === 'prop') places.add(frame.place);
+  for (const sink of graph.indexOf(frame).sinks.get(spot.value) ?? []) {
+    if (!paintingSinks.has(sink.to) || !forward(sink.reading, spot.track)) continue;
+    places.add(frame.place);
+    // Content for a slot is part of this template, but run by the component that has the slot, while it renders.
+    const around = slotsRunLate ? useAround(frame, sink.reading.span) : undefined;
+    if (around) for (const place of placesOf(graph, frame.place, around)) places.add(place);
+    if (sink.to === 'decides') for (const place of placesWithin(graph, frame.place, sink.node.span)) places.add(place);
+  }
+  return places;
+}
+
+/** The innermost use of a component whose content a reading stands in. */
+function useAround(frame: Frame, reading: Span): TemplateUse | undefined {
+  let found: TemplateUse | undefined;
+  walkTemplate(frame.body.template ?? [], (node) => {
+    if (node.kind !== 'use' || !contains(node.span, reading)) return;
+    const isOwn = [...node.bindings, ...node.spreads].some((one) => contains(one.span, reading));
+    if (!isOwn && (!found || contains(found.span, node.span))) found = node;
+  });
+  return found;
+}
+
+const placesOf = ({ model, tree }: Graph, owner: PlaceIndex, use: TemplateUse): PlaceIndex[] =>
+  tree.places.flatMap((place) =>
+    place.owner === owner && place.use !== undefined && useById(model, place.use)?.node === use ? [place.index] : [],
+  );
+
+const paintingSinks: ReadonlySet<Sink['to']> = new Set(['prop', 'spread', 'attribute', 'shown', 'decides', 'handed']);
+
+/** The places whose use a component writes within a stretch of its template, and all below these. */
+function placesWithin({ model, tree }: Graph, owner: PlaceIndex, span: Span): PlaceIndex[] {
+  const found = new Set<PlaceIndex>();
+  for (const place of tree.places) {
+    const use = place.owner === owner && place.use !== undefined ? useById(model, place.use) : undefined;
+    const stands = use !== undefined && contains(span, use.node.span);
+    // Places stand after the one they hang below.
+    if (stands || found.has(place.parent)) found.add(place.index);
+  }
+  return [...found];
+}
+
+/** A hook that is no frame of its own, and gives what is kept outside components. */
+function isSubscription(frame: Frame, spot: Spot, { graph }: Ways): boolean {
+  const value = frame.body.values[spot.value];
+  return (
+    value?.kind === 'hook' &&
+    !graph.hookFrame(frame.index, spot.value) &&
+    (value.gives !== undefined || (value.source !== undefined && graph.moduleSpot(frame, value.source) !== undefined))
+  );
+}
+
+/** Whether all that a use gives a memoised component is what it was. */
+function staysSame({ graph }: Ways, place: PlaceIndex, changed: ReadonlyMap<number, ReadonlySet<number>>): boolean {
+  const there = graph.tree.places[place];
+  const use = there?.use ? useById(graph.model, there.use) : undefined;
+  const owner = there && graph.ownerFrame(there);
+  if (!use || !owner) return false;
+  const { node } = use;
+  if (node.content !== 'none' && node.content !== 'text') return false;
+  if (node.spreads.some((one) => one.keys === undefined)) return false;
+  const touched = changed.get(owner.index);
+  return node.bindings.every((binding) => isStable(owner, binding, touched));
+}
+
+function isStable(owner: Frame, binding: TemplateUse['bindings'][number], touched: ReadonlySet<number> | undefined): boolean {
+  if (binding.constant !== undefined) return true;
+  if (binding.action !== undefined || binding.markup) return false;
+  return binding.readings.every((reading) => {
+    if (touched?.has(reading.value) || reading.held !== undefined) return false;
+    return owner.body.values[reading.value]?.kind !== 'function' || isKept(owner, reading.value, touched);
+  });
+}
+
+/** A function that a hook keeps from one rendering to the next, as long as what it follows is the same. */
+function isKept(owner: Frame, value: number, touched: ReadonlySet<number> | undefined): boolean {
+  const facts = owner.body.values[value];
+  if (facts?.kept !== true) return false;
+  const follows = facts.action === undefined ? undefined : owner.body.actions[facts.action]?.follows;
+  return follows !== undefined && !follows.some((one) => touched?.has(one.value));
+}
+
+function consequences(ways: Ways, found: Reached, renders: ReadonlySet<PlaceIndex>): Pick<Impact, 'shows' | 'computes' | 'effects'> {
+  const { graph } = ways;
+  const shows = new Set<PlaceIndex>();
+  const computes = new Map<string, Impact['computes'][number]>();
+  const effects = new Map<string, Impact['effects'][number]>();
+  for (const { step, from } of found.steps) {
+    const frame = graph.frames[step.frame];
+    const place = frame?.place ?? -1;
+    if (!frame || place < 0) continue;
+    if (step.kind === 'paints' || (step.ending === 'leaves' && step.kind === 'passes')) shows.add(place);
+    if (step.kind === 'reads' && step.by === 'follows') {
+      const source = graph.frames[from.frame];
+      const sink =
+        source &&
+        graph
+          .indexOf(source)
+          .sinks.get(from.value)
+          ?.find((one) => one.to === 'follows' && one.reading.span.start === step.at.start);
+      const action = sink?.to === 'follows' ? frame.body.actions[sink.action] : undefined;
+      if (action?.kind === 'effect')
+        effects.set(`${frame.index} ${action.span.start}`, { name: action.name, place, at: codeAt(frame, action.span), always: false });
+    }
+    const made = step.to && valueOf(graph, step.to);
+    if (step.kind === 'derives' && made?.kind === 'derived' && step.to) {
+      const there = graph.frames[step.to.frame];
+      if (there) computes.set(`${there.index} ${step.to.value}`, { name: made.name, place: there.place, at: codeAt(there, made.span) });
+    }
+  }
+  for (const frame of graph.frames) {
+    if (!renders.has(frame.place)) continue;
+    for (const action of frame.body.actions) {
+      if (action.kind === 'effect' && action.follows === undefined)
+        effects.set(`${frame.index} ${action.span.start}`, {
+          name: action.name,
+          place: frame.place,
+          at: codeAt(frame, action.span),
+          always: true,
+        });
+    }
+  }
+  return {
+    shows: [...shows].filter((place) => renders.has(place)).sort((a, b) => a - b),
+    computes: [...computes.values()],
+    effects: [...effects.values()],
+  };
+}

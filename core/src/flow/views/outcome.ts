@@ -1,0 +1,167 @@
+import type { Binding, ChangeFact } from '../../model/facts';
+import { contains, type Location } from '../../model/span';
+import { type Frame, type Spot, valueOf } from '../graph/frames';
+import type { Ways } from '../steps/queries';
+import { impactOf } from './impact';
+import type { Rung } from './ladder';
+import { traceOf } from './trace';
+
+/** What is said to follow when the platform raises an event on an element of a component. */
+export type Outcome = {
+  /** Starts of functions that run, of calls that set something by themselves or in what they call, and of calls that raise something: `file:offset`. */
+  readonly runs: ReadonlySet<string>;
+  readonly sets: ReadonlySet<string>;
+  readonly raises: ReadonlySet<string>;
+  /** Names of components. */
+  readonly renders: ReadonlySet<string>;
+  readonly shows: ReadonlySet<string>;
+};
+
+/** A binding of an element that hears an event. */
+const isFor = ({ to }: Binding, event: string): boolean => to.kind === 'listener' && to.name === event;
+
+function key(at: Location): string {
+  return `${at.file}:${at.start}`;
+}
+
+/** The function that an element of a component is given for an event, at each place of the component. */
+function handlersOf(ways: Ways, component: string, event: string): { frame: Frame; action: number }[] {
+  const { graph } = ways;
+  return graph.frames.flatMap((frame) => {
+    if (frame.name !== component || frame.kind !== 'component') return [];
+    const index = graph.indexOf(frame);
+    const inPlace = [...index.attached].flatMap(([action, { node, binding }]) =>
+      node.kind === 'element' && isFor(binding, event) ? [{ frame, action }] : [],
+    );
+    const named = [...index.sinks.values()].flatMap((sinks) =>
+      sinks.flatMap((sink) => {
+        if (sink.to !== 'attribute' || !isFor(sink.binding, event)) return [];
+        return ways
+          .runs({ frame: frame.index, value: sink.reading.value, track: sink.reading.path })
+          .flatMap((run) => (run.kind === 'action' ? [{ frame: run.frame, action: run.action }] : []));
+      }),
+    );
+    return [...inPlace, ...named];
+  });
+}
+
+/** What a function does, told as the rungs of its trace; a function written in place is traced by what it calls. */
+function rungsOf(ways: Ways, frame: Frame, action: number): { rungs: Rung[]; states: Spot[] } {
+  const value = ways.graph.indexOf(frame).functionOf.get(action);
+  const facts = frame.body.actions[action];
+  const rungs: Rung[] = [];
+  const states: Spot[] = [];
+  const take = (spot: Spot): void => {
+    const trace = traceOf(ways, spot, 'goes');
+    rungs.push(...trace.rungs);
+    for (const rung of trace.rungs) if (rung.kind === 'changes' && rung.spot) states.push(rung.spot);
+  };
+  if (value !== undefined) take({ frame: frame.index, value, track: [] });
+  if (value !== undefined || !facts) return { rungs, states };
+  for (const change of facts.changes) states.push({ frame: frame.index, value: change.value, track: change.path ?? [] });
+  for (const raise of facts.raises) if (raise.value !== undefined) take({ frame: frame.index, value: raise.value, track: [] });
+  for (const call of facts.invokes) {
+    for (const run of ways.runs({ frame: frame.index, value: call.value, track: call.path })) {
+      const there = run.kind === 'action' ? ways.graph.indexOf(run.frame).functionOf.get(run.action) : undefined;
+      if (run.kind === 'action' && there !== undefined) take({ frame: run.frame.index, value: there, track: [] });
+      if (run.kind === 'action')
+        rungs.push({
+          ...(rungs[0] as Rung),
+          kind: 'catches',
+          code: [{ file: run.frame.file, ...(run.frame.body.actions[run.action]?.span ?? { start: 0, end: 0 }) }],
+        });
+      if (run.kind === 'setter') states.push({ frame: run.frame.index, value: run.state, track: [] });
+    }
+  }
+  return { rungs, states };
+}
+
+/** Follows an event of an element to all that runs, is set, renders and shows something new. */
+export function outcomeOf(ways: Ways, component: string, event: string): Outcome {
+  const runs = new Set<string>();
+  const sets = new Set<string>();
+  const raises = new Set<string>();
+  const states: Spot[] = [];
+  for (const { frame, action } of handlersOf(ways, component, event)) {
+    const facts = frame.body.actions[action];
+    if (!facts) continue;
+    runs.add(`${frame.file}:${facts.span.start}`);
+    for (const change of facts.changes) sets.add(`${frame.file}:${change.span.start}`);
+    for (const call of facts.invokes) sets.add(`${frame.file}:${call.span.start}`);
+    for (const raise of facts.raises) raises.add(`${frame.file}:${raise.span.start}`);
+    const found = rungsOf(ways, frame, action);
+    states.push(...found.states);
+    for (const rung of found.rungs) {
+      for (const at of rung.code) {
+        if (rung.kind === 'catches') for (const run of functionsAt(ways, at)) runs.add(run);
+        if (rung.kind === 'changes' || rung.kind === 'calls') sets.add(key(at));
+        if (rung.kind === 'raises') raises.add(key(at));
+      }
+      if (rung.kind === 'hears') for (const at of rung.code) for (const run of heardAt(ways, at)) runs.add(run);
+    }
+  }
+  let impact = impactOf(
+    ways,
+    states.map((spot) => sourceOf(ways, spot)),
+  );
+  // Effects that run because of it may set something in turn.
+  const followed = new Set<string>();
+  for (let effects = impact.effects; effects.some((one) => !one.always && !followed.has(key(one.at))); effects = impact.effects) {
+    for (const effect of effects) {
+      if (effect.always || followed.has(key(effect.at))) continue;
+      followed.add(key(effect.at));
+      for (const { frame, changes } of changesAt(ways, effect.at)) {
+        for (const change of changes) {
+          sets.add(`${frame.file}:${change.span.start}`);
+          states.push({ frame: frame.index, value: change.value, track: change.path ?? [] });
+        }
+      }
+    }
+    impact = impactOf(
+      ways,
+      states.map((spot) => sourceOf(ways, spot)),
+    );
+  }
+  const nameAt = (place: number): string => ways.graph.frames[place]?.name ?? '';
+  return { runs, sets, raises, renders: new Set(impact.renders.map(nameAt)), shows: new Set(impact.shows.map(nameAt)) };
+}
+
+/** A value of another module stands for that module's own. */
+function sourceOf({ graph }: Ways, spot: Spot): Spot {
+  const frame = graph.frames[spot.frame];
+  const value = valueOf(graph, spot);
+  const there = frame && value?.kind === 'module' ? graph.moduleSpot(frame, value.source ?? '') : undefined;
+  return there ? { frame: there.frame.index, value: there.value, track: spot.track } : spot;
+}
+
+/** The function that stands at a place, by itself or in an attribute. */
+function functionsAt({ graph }: Ways, at: Location): string[] {
+  const within = graph.frames.flatMap((frame) =>
+    frame.file === at.file ? frame.body.actions.flatMap((action) => (contains(at, action.span) ? [action.span.start] : [])) : [],
+  );
+  return within.length > 0 ? [`${at.file}:${Math.min(...within)}`] : [];
+}
+
+/** The function that a subscription runs. */
+function heardAt({ graph }: Ways, at: Location): string[] {
+  return graph.frames.flatMap((frame) =>
+    frame.file !== at.file
+      ? []
+      : frame.body.actions.flatMap((action) =>
+          action.hears.flatMap((hear) => {
+            if (hear.span.start !== at.start || hear.reading === undefined) return [];
+            const facts = frame.body.actions[frame.body.values[hear.reading.value]?.action ?? -1];
+            return facts ? [`${frame.file}:${facts.span.start}`] : [];
+          }),
+        ),
+  );
+}
+
+/** What the actions at a place change, in each frame that has them. */
+function changesAt({ graph }: Ways, at: Location): { frame: Frame; changes: readonly ChangeFact[] }[] {
+  return graph.frames.flatMap((frame) =>
+    frame.file !== at.file
+      ? []
+      : frame.body.actions.flatMap((action) => (action.span.start === at.start ? [{ frame, changes: action.changes }] : [])),
+  );
+}

@@ -1,0 +1,141 @@
+import type { Binding, TemplateUse } from '../../../model/facts';
+import { bindingKey, isListener } from '../../../model/given';
+import { memberName } from '../../../model/member';
+import type { FilePath, Location } from '../../../model/span';
+import type { KnotKind } from '../../../model/strand';
+import { type Frame, type Spot, spotKey, valueOf } from '../../graph/frames';
+import { codeAt } from '../../graph/targets';
+import { givenHandler } from '../../steps/callers';
+import { channelsOf } from '../../steps/channels';
+import type { Ways } from '../../steps/queries';
+import { nameOf } from '../../steps/step';
+import { startStrand, type StrandDraft, tie } from './draft';
+import type { Page } from './values';
+
+/** The strands of handlers that components give to others, and of what is sent on channels. */
+export function eventStrands(page: Page): StrandDraft[] {
+  const { frames, tree } = page.ways.graph;
+  return [...frames.slice(0, tree.places.length).flatMap((frame) => caughtIn(page, frame)), ...channelStrands(page)];
+}
+
+/** One strand a handler and event: caught here, raised further down. */
+function caughtIn({ ways, paths }: Page, frame: Frame): StrandDraft[] {
+  const { model, tree } = ways.graph;
+  const { component, place } = frame;
+  if (!component || tree.places[place]?.cut) return [];
+  const drafts = new Map<string, StrandDraft>();
+  for (const use of model.usesBy.get(component.id) ?? []) {
+    const target = use.target.kind === 'component' ? model.components.get(use.target.id) : undefined;
+    if (!target) continue;
+    for (const binding of use.node.bindings) {
+      const key = bindingKey(binding);
+      if (
+        key === undefined ||
+        (target.contract.members.get(key)?.kind !== 'callback' && !isListener(binding) && binding.direction !== 'out')
+      )
+        continue;
+      const handler = handlerOf(frame, binding);
+      if (!handler) continue;
+      const name = memberName(key);
+      const id = `${key} ${handler.key}`;
+      const nth = drafts.size > 0 ? `~${drafts.size + 1}` : '';
+      const draft = drafts.get(id) ?? startStrand('event', name, component.id, `${paths[place] ?? ''}${nth}`);
+      const code = [codeAt(frame, binding.span), ...(drafts.has(id) || !handler.at ? [] : [handler.at])];
+      drafts.set(id, draft);
+      tie(draft, { place, kind: 'catches', name, from: -1, code });
+      followHandler(ways, draft, frame, use.node, binding);
+    }
+  }
+  return [...drafts.values()];
+}
+
+/** The handler that a binding gives, when it is one of this component and not handed on from above. */
+function handlerOf(frame: Frame, binding: Binding): { readonly key: string; readonly at?: Location } | undefined {
+  const { values, actions } = frame.body;
+  if (binding.action !== undefined) return { key: `action ${binding.action}` };
+  const [reading] = binding.readings;
+  const value = reading && values[reading.value];
+  if (!reading || !value || binding.markup) return undefined;
+  if (value.kind === 'prop' || value.kind === 'rest' || value.kind === 'props') return undefined;
+  const action = value.action === undefined ? undefined : actions[value.action];
+  return { key: `value ${reading.value} ${reading.path.join('.')}`, at: codeAt(frame, action?.span ?? value.span) };
+}
+
+/** Ties the places that a handler comes to, and says where it is run. */
+function followHandler(ways: Ways, draft: StrandDraft, owner: Frame, use: TemplateUse, binding: Binding): void {
+  const { graph } = ways;
+  const seen = new Set<string>();
+  const stack = givenHandler(ways, owner, use, binding).map(({ spot, trail }) => ({
+    spot,
+    from: owner.place,
+    was: memberName(bindingKey(binding) ?? ('' as never)),
+    at: trail[0]?.at ?? codeAt(owner, binding.span),
+  }));
+  for (let at = stack.pop(); at && seen.size < 2000; at = stack.pop()) {
+    const key = spotKey(at.spot);
+    if (seen.has(key)) continue;
+    seen.add(key);
+    const frame = graph.frames[at.spot.frame];
+    if (!frame) continue;
+    const name = nameAt(ways, at.spot);
+    const raised = (graph.indexOf(frame).calls.get(at.spot.value) ?? []).flatMap((site) =>
+      site.by === 'raise' && at?.spot.track.length === 0 ? [codeAt(frame, site.raise.span)] : [],
+    );
+    const attached = raised.length === 0 ? attachedAt(ways, frame, at.spot) : [];
+    const runs = [...raised, ...attached];
+    if (frame.place !== at.from) {
+      const kind: KnotKind = name === at.was || runs.length > 0 ? 'passes' : 'renames';
+      tie(draft, { place: frame.place, kind, name, from: at.from, code: [at.at] });
+    }
+    if (runs.length > 0) tie(draft, { place: frame.place, kind: 'raises', name, from: at.from, code: runs });
+    for (const step of ways.onward(at.spot)) {
+      if (!step.to || step.how !== 'same' || step.kind === 'changes') continue;
+      const there = graph.frames[step.frame];
+      stack.push({ spot: step.to, from: frame.place, was: there?.place === frame.place ? at.was : name, at: step.at });
+    }
+  }
+}
+
+/** What a prop or a rest of the props holds, by its name there. */
+function nameAt({ graph }: Ways, spot: Spot): string {
+  const value = valueOf(graph, spot);
+  if (value?.kind === 'rest' || value?.kind === 'props') return memberName((spot.track[0] ?? '') as never);
+  return value?.kind === 'prop' ? value.name : nameOf(graph, spot);
+}
+
+/** Elements to which a function is given as it is: the platform runs it. */
+function attachedAt({ graph }: Ways, frame: Frame, spot: Spot): Location[] {
+  return (graph.indexOf(frame).sinks.get(spot.value) ?? []).flatMap((sink) =>
+    sink.to === 'attribute' &&
+    sink.binding.direction === 'out' &&
+    sink.reading.how === 'same' &&
+    sink.reading.path.length === spot.track.length
+      ? [codeAt(frame, sink.binding.span)]
+      : [],
+  );
+}
+
+/** One strand a channel on which something is sent: raised by who sends, caught by who hears. */
+function channelStrands({ ways }: Page): StrandDraft[] {
+  const { graph } = ways;
+  const { senders, hearers } = channelsOf(graph);
+  return [...senders].flatMap(([key, sent]): StrandDraft[] => {
+    const [first] = sent.filter((one) => one.frame.place >= 0);
+    const home = first?.frame.component?.id;
+    if (!home || !first) return [];
+    const { event } = first.send.channel;
+    const name = event !== undefined && event !== '' && event !== 'message' ? event : channelName(key, first.frame.file);
+    const draft = startStrand('event', name, home, key);
+    for (const { frame, send } of sent)
+      tie(draft, { place: frame.place, kind: 'raises', name, from: -1, code: [codeAt(frame, send.span)] });
+    for (const { frame, hear } of hearers.get(key) ?? [])
+      tie(draft, { place: frame.place, kind: 'catches', name, from: first.frame.place, code: [codeAt(frame, hear.span)] });
+    return [draft];
+  });
+}
+
+/** `"alarm" message` → `alarm`, `src/bus.ts#bus ` → `bus`. */
+function channelName(key: string, file: FilePath): string {
+  const quoted = /^"(.*)" /.exec(key)?.[1];
+  return quoted ?? key.split(' ')[0]?.split('#').at(-1) ?? file;
+}

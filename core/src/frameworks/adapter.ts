@@ -1,0 +1,27 @@
+import type { FileFacts, Framework } from '../model/facts';
+import type { FilePath } from '../model/span';
+import type { LinkConventions } from './conventions';
+import type { Traits } from './traits';
+import type { Writer } from './writer';
+
+/** A framework as one value: how its files are read, what it links by convention, what it does at run time. */
+export type Adapter = {
+  readonly id: Framework;
+  /** As people write it. */
+  readonly name: string;
+  /** Files that are its own by their names; absent where it has none. */
+  readonly files?: RegExp;
+  /** Whether a script belongs to it. */
+  readonly readsScript: (file: FilePath, text: string) => boolean;
+  /** The facts of one of its files or scripts. May throw; the parser of its own files was loaded before. */
+  readonly read: (file: FilePath, text: string) => FileFacts;
+  /** Fetches the parser of its own files. */
+  readonly load: () => Promise<void>;
+  /** Parses one of its own files and throws the result away. Throws where it cannot be parsed. */
+  readonly parseBare: (file: FilePath, text: string) => void;
+  readonly link: LinkConventions;
+  readonly traits: Traits;
+  readonly write: Writer;
+};
+
+export type { LinkConventions, Traits, Writer };

@@ -1,0 +1,46 @@
+import type { BodyFacts, FileFacts, TemplateNode } from '../model/facts';
+import type { MemberKey } from '../model/member';
+import type { FilePath } from '../model/span';
+
+/** What conventions may ask of a project. */
+export type Project = {
+  readonly files: ReadonlyMap<FilePath, FileFacts>;
+  /** Names of the packages that the package of a file depends on; undefined where none is around it. */
+  readonly dependenciesOf: (file: FilePath) => ReadonlySet<string> | undefined;
+};
+
+/** A page that stands in a file by its name: the layouts around it, and what loaders hand to each, as markup. */
+export type PlacedPage = {
+  readonly file: FilePath;
+  readonly path: string;
+  readonly body: BodyFacts & { readonly template: readonly TemplateNode[] };
+};
+
+/** What a tag stands for that its file neither declares nor imports: a name of a file, what a file exports, or something outside. */
+export type TagTarget =
+  | { readonly kind: 'name' | 'export'; readonly file: FilePath; readonly name: string }
+  | { readonly kind: 'outside'; readonly module: string; readonly name: string };
+
+/** Packages whose router makes pages of files, where these stand, and the path of each. */
+export type FileRouter = {
+  readonly needs: RegExp;
+  readonly file: RegExp;
+  readonly path: (match: RegExpExecArray) => string;
+};
+
+/** What a framework links by convention instead of by name. */
+export type LinkConventions = {
+  /** The member that a name of a declared type of props stands for. */
+  readonly memberOfProp: (name: string) => MemberKey;
+  /** Members by which a component asks for a change of a prop that it was given. */
+  readonly changesOf: (prop: string) => readonly MemberKey[];
+  /** The event that a prop of an element hears by its name, where listeners are props: `onClick`; undefined for all others. */
+  readonly eventOf: (prop: string) => string | undefined;
+  /** The prop by which a component is customarily given a style class. */
+  readonly classProp: string;
+  /** Pages that are put together from files. */
+  readonly placedPages?: (project: Project) => readonly PlacedPage[];
+  /** Tags that are registered for all files of the framework. */
+  readonly registeredTags?: (project: Project) => (file: FilePath, tag: string) => TagTarget | undefined;
+  readonly fileRouters?: readonly FileRouter[];
+};

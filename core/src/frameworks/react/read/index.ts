@@ -1,0 +1,126 @@
+import type * as t from '@babel/types';
+import type { AliasFact, ComponentFacts, FileFacts, MakerFact, RootFact, RouteFact, SharedFact } from '../../../model/facts';
+import type { Writable } from '../../../model/writable';
+import { type ModuleScope } from '../../../read/script/body';
+import { channelDialect } from '../../../read/script/channels';
+import { mayLast, readModuleBody } from '../../../read/script/module-body';
+import { readModule } from '../../../read/script/modules';
+import { parseScript } from '../../../read/script/parse';
+import { bare, calleeName, type FunctionNode, isFunction } from '../../../read/script/syntax';
+import { ambientOf, kept, moduleScope, takenApart } from '../../../read/script/module-scope';
+import { readTypeDeclaration } from '../../../read/script/types';
+import { readClassComponent } from './classes';
+import { isClassComponent, isComponent, readFunctionComponent, readHook } from './components';
+import { aliasOf, type Declared, declarationsOf } from '../../../read/script/declarations';
+import { readMaker } from './makers';
+import { markupFinder } from './markup';
+import { readPropTypes, withPropTypes } from './prop-types';
+import { routesOfCall, routeTable } from '../../../read/script/routes';
+import { looseMarkup, rootOf, shownByRoute } from './roots';
+import { mayHoldCalls, type Survey, survey } from '../../../read/script/survey';
+
+/** Reads a JavaScript or TypeScript module, with the React components in it. Never throws. */
+export function readReact(file: string, text: string): FileFacts {
+  const { program, problems } = parseScript(file, text);
+  const { imports, exports } = readModule(program.body);
+  const declared = declarationsOf(program.body);
+  let surveyed: Survey | undefined;
+  const surveyOnce = (): Survey => (surveyed ??= survey(program));
+  const module = moduleScope(program, text, declared, imports, markupFinder(text), (name) => surveyOnce().locals.has(name));
+  const calls = mayHoldCalls(text) ? surveyOnce().calls : [];
+  const sorted = sortDeclared(module, declared, file);
+  const propTypes = readPropTypes(program.body, text);
+  const roots = calls.flatMap((call) => rootOf(module, call) ?? []);
+  const framework = sorted.components.length > 0 || module.holdsMarkup(program) ? 'react' : 'script';
+  const runs = program.directives.map((one) => one.value.value).find((mark) => mark === 'use client' || mark === 'use server');
+  const facts: Writable<FileFacts> = {
+    file,
+    framework,
+    problems,
+    imports,
+    exports,
+    types: kept(program.body, readTypeDeclaration),
+    components: propTypes.size === 0 ? sorted.components : sorted.components.map((one) => withPropTypes(one, propTypes.get(one.local))),
+    shared: [...sorted.shared, ...program.body.flatMap((statement) => takenApart(statement, module))],
+    roots: [...roots, ...sorted.loose],
+    routes: [...sorted.routes, ...calls.flatMap((call) => (sorted.seen.has(call) ? [] : routesOfCall(module, call, '', shownByRoute)))],
+    ambient: kept(program.body, ambientOf),
+    aliases: sorted.aliases,
+    makers: sorted.makers,
+  };
+  const body = mayLast(text) ? readModuleBody(module, program.body, (name) => sorted.apart.has(name), channelDialect) : undefined;
+  if (body) facts.module = body;
+  if (runs) facts.runs = runs === 'use client' ? 'client' : 'server';
+  return facts;
+}
+
+type Sorted = {
+  readonly components: ComponentFacts[];
+  readonly shared: SharedFact[];
+  readonly aliases: AliasFact[];
+  readonly makers: MakerFact[];
+  readonly loose: RootFact[];
+  readonly routes: RouteFact[];
+  readonly seen: Set<t.Node>;
+  /** Names of the components, hooks and contexts, which are read on their own. */
+  readonly apart: Set<string>;
+};
+
+/** Puts each declaration where it belongs. */
+function sortDeclared(module: ModuleScope, declared: readonly Declared[], file: string): Sorted {
+  const sorted: Sorted = { components: [], shared: [], aliases: [], makers: [], loose: [], routes: [], seen: new Set(), apart: new Set() };
+  for (const one of declared) {
+    const { node } = one;
+    const isApart = isComponent(module, one);
+    const isHook = !isApart && isFunction(node) && /^use[A-Z]/.test(one.name);
+    if (isApart || isHook || (node.type === 'CallExpression' && calleeName(node) === 'createContext')) sorted.apart.add(one.name);
+    if (isApart) {
+      const facts = readComponent(module, one, file);
+      const twins = sorted.components.filter((known) => known.name === facts.name).length;
+      sorted.components.push(twins > 0 ? { ...facts, name: `${facts.name}~${twins + 1}` } : facts);
+    } else if (isHook && isFunction(node)) sorted.shared.push(readHook(module, one, node));
+    else {
+      sortValue(module, one, sorted);
+      const maker = readMaker(module, one, (inner, made) =>
+        isComponent(inner, { ...made, name: 'default' }) ? readComponent(inner, made, file) : undefined,
+      );
+      if (maker) sorted.makers.push(maker);
+    }
+  }
+  return sorted;
+}
+
+function readComponent(module: ModuleScope, one: Declared, file: string): ComponentFacts {
+  return isClassComponent(one.node)
+    ? readClassComponent(module, one, one.node, file)
+    : readFunctionComponent(module, one, one.node as FunctionNode, file);
+}
+
+function sortValue(module: ModuleScope, one: Declared, sorted: Sorted): void {
+  const { node } = one;
+  const call = node.type === 'CallExpression' ? node : undefined;
+  if (call && calleeName(call) === 'createContext') {
+    sorted.shared.push({ kind: 'context', name: one.name, span: one.nameSpan, fallback: fallbackOf(call) });
+    return;
+  }
+  const routes = call ? routesOfCall(module, call, one.name, shownByRoute) : routeTable(module, node, one.name, shownByRoute);
+  if (call) sorted.seen.add(call);
+  if (routes.length > 0) {
+    sorted.routes.push(...routes);
+    return;
+  }
+  sorted.aliases.push(...aliasOf(one));
+  const text = module.texts.get(one.name);
+  sorted.shared.push({ kind: 'value', name: one.name, span: one.nameSpan, ...(text === undefined ? {} : { text }) });
+  if (!isFunction(node) && module.holdsMarkup(one.whole) && !(call && calleeName(call) === 'render')) {
+    const loose = looseMarkup(module, one);
+    if (loose) sorted.loose.push(loose);
+  }
+}
+
+function fallbackOf(call: t.CallExpression): 'none' | 'given' {
+  const [first] = call.arguments;
+  const given = first && bare(first);
+  if (!given || given.type === 'NullLiteral' || (given.type === 'Identifier' && given.name === 'undefined')) return 'none';
+  return 'given';
+}

@@ -1,0 +1,35 @@
+import type * as t from '@babel/types';
+import type { RootFact } from '../../../model/facts';
+import { finishBody, type ModuleScope, newBody } from '../../../read/script/body';
+import type { Declared } from '../../../read/script/declarations';
+import type { ReadShown } from '../../../read/script/routes';
+import { innerScope } from '../../../read/script/scope';
+import { calleeName, spanOf } from '../../../read/script/syntax';
+import { markupOf } from './template';
+
+/** Markup that stands in a route. */
+export const shownByRoute: ReadShown = (module, markup) => {
+  const body = newBody(module);
+  const template = markupOf(body, markup, innerScope());
+  return { template, ...finishBody(body) };
+};
+
+/** `createRoot(…).render(<App/>)`, `render(<App/>, element)`, `hydrateRoot(element, <App/>)`. */
+export function rootOf(module: ModuleScope, call: t.CallExpression): RootFact | undefined {
+  const name =
+    calleeName(call) ??
+    (call.callee.type === 'MemberExpression' && call.callee.property.type === 'Identifier' ? call.callee.property.name : '');
+  if (!/^(render|hydrate|hydrateRoot)$/.test(name)) return undefined;
+  const given = call.arguments[name === 'hydrateRoot' ? 1 : 0];
+  if (!given || given.type === 'SpreadElement') return undefined;
+  const body = newBody(module);
+  const template = markupOf(body, given, innerScope());
+  return template.length === 0 ? undefined : { span: spanOf(call), mounts: true, template, ...finishBody(body) };
+}
+
+/** Markup in a module's constants: used, though by no component of this module. */
+export function looseMarkup(module: ModuleScope, declared: Declared): RootFact | undefined {
+  const body = newBody(module);
+  const template = markupOf(body, declared.whole, innerScope());
+  return template.length === 0 ? undefined : { span: declared.span, mounts: false, template, ...finishBody(body) };
+}

@@ -1,0 +1,9 @@
+import { defaultSlot, memberName } from '../../../model/member';
+import type { Writer } from '../../writer';
+
+export const reactWriter: Writer = {
+  member: (key) => (key === defaultSlot ? 'children' : memberName(key)),
+  listener: (event, code) => `on${event.charAt(0).toUpperCase()}${event.slice(1)}={${code}}`,
+  content: 'children',
+  attribute: (name, expression) => `${name}={${expression}}`,
+};

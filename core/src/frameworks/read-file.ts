@@ -1,0 +1,48 @@
+import type { FileFacts } from '../model/facts';
+import { listenedNames, loadedLater, unmentionedProps } from '../read/mentions';
+import { readerOf } from './registry';
+
+/** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
+export const readerVersion = '11';
+
+/** What is told by the text as a whole, whatever its framework. */
+function withMentions(facts: FileFacts, text: string): FileFacts {
+  const later = /import\s*\(|\.glob|require/.test(text) ? loadedLater(text) : [];
+  const listens = text.includes('addEventListener') ? listenedNames(text) : [];
+  const components = facts.components.map((component) => {
+    const unmentioned = unmentionedProps(component, facts.framework, text);
+    const own = component.form === 'file' ? text : text.slice(component.span.start, component.span.end);
+    return { ...component, lines: own.split('\n').length, ...(unmentioned.length > 0 ? { unmentioned } : {}) };
+  });
+  return { ...facts, components, ...(later.length > 0 ? { later } : {}), ...(listens.length > 0 ? { listens } : {}) };
+}
+
+/**
+ * The facts of one file. Never throws: a file that cannot be read gives its problems and whatever
+ * could still be read.
+ */
+export function readFile(file: string, text: string): FileFacts {
+  const reader = readerOf(file, () => text);
+  const empty: FileFacts = {
+    file,
+    framework: 'script',
+    problems: [],
+    imports: [],
+    exports: [],
+    types: [],
+    components: [],
+    shared: [],
+    roots: [],
+    routes: [],
+    ambient: [],
+    aliases: [],
+    makers: [],
+  };
+  if (!reader) return empty;
+  try {
+    return withMentions(reader.read(file, text), text);
+  } catch (error) {
+    const message = `Liana could not read this file: ${error instanceof Error ? error.message : String(error)}`;
+    return { ...empty, problems: [{ message, start: 0, end: Math.min(1, text.length) }] };
+  }
+}

@@ -1,0 +1,59 @@
+import { propKey } from '../model/member';
+import type { Framework } from '../model/facts';
+import type { FilePath } from '../model/span';
+import { parseScriptBare } from '../read/script/parse';
+import type { Adapter, Traits } from './adapter';
+import { react } from './react';
+import { svelte } from './svelte';
+import { vue } from './vue';
+
+/** Every framework, by hand. A script is read by the first that says it is its own; the last one reads all others. */
+export const adapters: readonly Adapter[] = [vue, svelte, react];
+
+const scripts = /\.[cm]?[jt]sx?$/;
+
+type Named = Pick<Adapter, 'name' | 'link' | 'traits' | 'write'>;
+
+/** A module without components of any framework. */
+const plain: Named = {
+  name: 'Script',
+  link: { memberOfProp: propKey, changesOf: () => [], eventOf: () => undefined, classProp: 'class' },
+  traits: react.traits,
+  write: react.write,
+};
+
+const byId = new Map<Framework, Adapter>(adapters.map((adapter) => [adapter.id, adapter]));
+
+/** The adapter of a framework; for what is of none, or of one that Liana does not read yet, a plain one. */
+export function adapterOf(framework: Framework): Named {
+  return byId.get(framework) ?? plain;
+}
+
+export const traitsOf = ({ framework }: { readonly framework: Framework }): Traits => adapterOf(framework).traits;
+
+/** Who reads a file; undefined for files that nobody does. */
+export function readerOf(file: FilePath, text: () => string): Adapter | undefined {
+  const own = adapters.find((adapter) => adapter.files?.test(file));
+  return own ?? (scripts.test(file) ? adapters.find((adapter) => adapter.readsScript(file, text())) : undefined);
+}
+
+/** Tells whether some reader understands files of this name. */
+export function isReadable(file: FilePath): boolean {
+  return scripts.test(file) || adapters.some((adapter) => adapter.files?.test(file));
+}
+
+/** Fetches the parsers that the reading of these files needs; to be awaited before `readFile` is called with any of them. */
+export async function loadCompilers(files: Iterable<FilePath>): Promise<void> {
+  const names = [...files];
+  await Promise.all(adapters.filter(({ files }) => names.some((file) => files?.test(file))).map((adapter) => adapter.load()));
+}
+
+/**
+ * Parses a file with the parsers that its reader uses, and throws the result away: what reading it
+ * costs at the least. Throws where the text cannot be parsed.
+ */
+export function parseBare(file: FilePath, text: string): void {
+  const own = adapters.find((adapter) => adapter.files?.test(file));
+  if (own) own.parseBare(file, text);
+  else parseScriptBare(file, text);
+}

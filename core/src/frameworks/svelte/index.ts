@@ -1,0 +1,48 @@
+import { modelKey } from '../../model/member';
+import { parseScriptBare } from '../../read/script/parse';
+import type { Adapter } from '../adapter';
+import { placedPages } from './pages';
+import { loadParser, parser } from './parser';
+import { readSvelte } from './read';
+import { propMember } from './read/declared';
+import { isSvelteScript, readSvelteScript } from './read/module';
+import { svelteWriter } from './write';
+
+export const svelte: Adapter = {
+  id: 'svelte',
+  name: 'Svelte',
+  files: /\.svelte$/,
+  readsScript: isSvelteScript,
+  read: (file, text) => (file.endsWith('.svelte') ? readSvelte(file, text) : readSvelteScript(file, text)),
+  load: loadParser,
+  parseBare: (file, text) => {
+    if (file.endsWith('.svelte')) parser()(text, { modern: true });
+    else parseScriptBare(file, text);
+  },
+  link: {
+    memberOfProp: propMember,
+    eventOf: (prop) => /^on([a-z]+)$/.exec(prop)?.[1],
+    classProp: 'class',
+    changesOf: (prop) => [modelKey(prop)],
+    placedPages,
+  },
+  traits: {
+    rerender: 'reading',
+    slotsRunLate: false,
+    mutation: 'seen',
+    storesComeApart: false,
+    contextsByText: true,
+    effects: 'tracked',
+    keys: 'none',
+    flagsFromText: false,
+    onlyProps: false,
+    controlledFields: false,
+    followedProps: true,
+    fallThrough: false,
+    registeredTags: false,
+    twoWay: 'mark',
+    namedSlots: true,
+    fragments: false,
+  },
+  write: svelteWriter,
+};

@@ -1,0 +1,98 @@
+import { describe, expect, test } from 'vitest';
+import { makeWays, spotOf, traceOf } from '../../flow';
+import { loadCompilers } from '../registry';
+import { analyseFiles, type Files, rows, treeOf } from '../../../../testing/src/project';
+import { traceLines } from '../../../../testing/src/trace';
+
+await loadCompilers(['App.svelte', 'App.vue']);
+
+const kit: Files = {
+  'package.json': '{ "devDependencies": { "@sveltejs/kit": "2" } }',
+  'src/routes/+layout.svelte': '<script>let { children, data } = $props();</script><h1>{data.keeper}</h1>{@render children()}',
+  'src/routes/+layout.server.ts': 'export const load = () => ({ keeper: 1 });',
+  'src/routes/+page.svelte': '<p>today</p>',
+  'src/routes/(board)/locks/+layout.svelte': '<slot/>',
+  'src/routes/(board)/locks/[lockId]/+page.svelte': '<script>export let data;</script><p>{data.lock}</p>',
+  'src/routes/(board)/locks/[lockId]/+page.ts': 'export const load = () => ({ lock: 2 });',
+  'src/routes/print/+page@.svelte': '<p>print</p>',
+  'src/routes/(board)/locks/new/+page@locks.svelte': '<p>new</p>',
+};
+
+describe('pages that stand in files by their names', () => {
+  const { model } = analyseFiles(kit);
+
+  test('are found with their paths; groups are not part of them', () => {
+    expect(model.pages.map((page) => `${page.name} ${page.path}`).sort()).toEqual([
+      'LockIdPage /locks/[lockId]',
+      'NewPage /locks/new',
+      'PrintPage /print',
+      'RootPage /',
+    ]);
+  });
+
+  test.each([
+    [
+      'within the layouts above it',
+      'LockIdPage',
+      'RootLayout\n  LocksLayout in slot:default of above\n    LockIdPage in slot:default of above',
+    ],
+    ['at the root', 'RootPage', 'RootLayout\n  RootPage in slot:default of above'],
+    ['anew at the root layout', 'PrintPage', 'RootLayout\n  PrintPage in slot:default of above'],
+    ['anew at a layout of a name', 'NewPage', 'RootLayout\n  LocksLayout in slot:default of above\n    NewPage in slot:default of above'],
+  ])('%s', (_, page, expected) => {
+    expect(rows(model, treeOf(model, page))).toBe(expected.replaceAll(' of above', ''));
+  });
+
+  test('are handed what the loaders give', () => {
+    const page = model.pages.find((one) => one.name === 'LockIdPage');
+    if (!page) throw new Error('no page');
+    const ways = makeWays(model, treeOf(model, 'LockIdPage'));
+    const spot = spotOf(ways.graph, 'src/routes/(board)/locks/[lockId]/+page.svelte#LockIdPage~data');
+    if (!spot) throw new Error('no data');
+    expect(traceLines(traceOf(ways, spot, 'comes'))).toEqual([
+      'LockIdPage owns data',
+      '  <page /locks/[lockId]> passes data',
+      '  <page /locks/[lockId]> owns data | asked loader load of src/routes/+layout.server.ts',
+      '<page /locks/[lockId]> passes data',
+      '<page /locks/[lockId]> owns data | asked loader load of src/routes/(board)/locks/[lockId]/+page.ts',
+    ]);
+  });
+});
+
+describe('what is registered for all templates', () => {
+  const vue = (more: Files): Files => ({
+    'package.json': '{ "dependencies": { "vue": "3", "nuxt": "4" } }',
+    'pages/index.vue': '<template><div><BaseButton/><LazyBaseButton/><NuxtLink/><Nowhere/></div></template>',
+    'components/base/Button.vue': '<template><button/></template>',
+    ...more,
+  });
+
+  test.each([
+    [
+      'by the folders of a project that is configured so',
+      { 'nuxt.config.ts': 'export default {};' },
+      'component component outside unresolved',
+    ],
+    ['not otherwise', {}, 'unresolved unresolved outside unresolved'],
+    [
+      'by file name where a plugin of the bundler does it',
+      {
+        'vite.config.ts': "import Components from 'unplugin-vue-components/vite'; export default { plugins: [Components()] };",
+        'components/BaseButton.vue': '<template><b/></template>',
+      },
+      'component component outside unresolved',
+    ],
+    [
+      'by the application',
+      {
+        'main.ts':
+          "import { createApp } from 'vue'; import B from './components/base/Button.vue'; createApp({}).component('base-button', B);",
+      },
+      'component unresolved outside unresolved',
+    ],
+  ])('%s', (_, more, expected) => {
+    const { model } = analyseFiles(vue(more));
+    const uses = [...model.usesBy.values()].flat().filter((use) => use.file === 'pages/index.vue');
+    expect(uses.map((use) => use.target.kind).join(' ')).toBe(expected);
+  });
+});

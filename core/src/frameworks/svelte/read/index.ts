@@ -1,0 +1,153 @@
+import type * as t from '@babel/types';
+import type { AST } from 'svelte/compiler';
+import type { ComponentFacts, FileFacts, Problem } from '../../../model/facts';
+import type { Writable } from '../../../model/writable';
+import { parser } from '../parser';
+import { eventsOf, opennessOf, provided, slotsOf } from '../../../read/markup/contract';
+import { type Body, finishBody, newBody } from '../../../read/script/body';
+import { declarationsOf } from '../../../read/script/declarations';
+import { mayLast, readModuleBody } from '../../../read/script/module-body';
+import { kept, moduleScope } from '../../../read/script/module-scope';
+import { readModule } from '../../../read/script/modules';
+import { parseScriptAt, type ScriptLang } from '../../../read/script/parse';
+import { trulyUndeclared } from '../../../read/markup/undeclared';
+import { markupScope, type Scope } from '../../../read/script/scope';
+import { nameOfFile } from '../../../read/script/syntax';
+import { readTypeDeclaration } from '../../../read/script/types';
+import { type Declared, eventName, newDeclared, membersOf } from './declared';
+import { svelteDialect } from './dialect';
+import { type Instance, otherNames, readInstance, usesRunes } from './script';
+import { readFragment, type SvelteMarkup } from './template';
+
+type Parsed = { readonly root: AST.Root | undefined; readonly problems: Problem[] };
+type CompileError = { message?: string; position?: [number, number]; start?: { character?: number } };
+
+/** Parses a component; where that fails, once more without what cannot be parsed. */
+function parsed(text: string): Parsed {
+  const parse = parser();
+  try {
+    return { root: parse(text, { modern: true }), problems: [] };
+  } catch (error) {
+    const { message, position, start } = error as CompileError;
+    const at = Math.min(position?.[0] ?? start?.character ?? 0, text.length);
+    const problem: Problem = { message: (message ?? String(error)).split('\n')[0] ?? '', start: at, end: Math.min(at + 1, text.length) };
+    try {
+      return { root: parse(text, { modern: true, loose: true }), problems: [problem] };
+    } catch {
+      return { root: undefined, problems: [problem] };
+    }
+  }
+}
+
+/** Reads a component file, written with runes or in the older way. Never throws. */
+export function readSvelte(file: string, text: string): FileFacts {
+  const { root, problems } = parsed(text);
+  const langs = [root?.instance, root?.module].map((script) => langOf(script));
+  const lang: ScriptLang = langs.includes('ts') ? 'ts' : 'js';
+  const [instance, module] = [root?.instance, root?.module].map((script) => statementsOf(text, script, lang, problems));
+  const all = [...(module ?? []), ...(instance ?? [])];
+  const { imports, exports } = readModule(all);
+  const moduleExports = readModule(module ?? []).exports;
+  const outer = {
+    type: 'Program',
+    body: [...(module ?? []), ...(instance ?? []).filter((one) => one.type === 'ImportDeclaration')],
+  } as unknown as t.Program;
+  const declaredThere = declarationsOf(module ?? []);
+  const scope = moduleScope(outer, text, declaredThere, imports);
+  const declared = newDeclared();
+  const body = newBody(scope, svelteDialect(declared));
+  const start = root?.fragment.nodes.find((node) => node.type !== 'Text')?.start ?? 0;
+  const component = readComponent(file, text, lang, root, instance ?? [], body, declared, problems, start);
+  const facts: Writable<FileFacts> = {
+    file,
+    framework: 'svelte',
+    problems,
+    imports,
+    exports: [
+      ...moduleExports.filter((one) => one.exported !== 'default'),
+      { exported: 'default', local: 'default', span: component.nameSpan },
+    ],
+    types: kept(all, readTypeDeclaration),
+    components: [component],
+    shared: declaredThere.map((one) => ({ kind: 'value', name: one.name, span: one.nameSpan })),
+    roots: [],
+    routes: [],
+    ambient: [],
+    aliases: [],
+    makers: [],
+  };
+  if (module && exports.length > 0 && mayLast(text)) {
+    const held = readModuleBody(scope, module, () => false, svelteDialect(newDeclared()));
+    if (held) facts.module = held;
+  }
+  return facts;
+}
+
+function langOf(script: AST.Script | null | undefined): ScriptLang {
+  const lang = script?.attributes.find((one) => one.name === 'lang');
+  const [text] = lang && Array.isArray(lang.value) ? lang.value : [];
+  return text?.type === 'Text' && /^(ts|typescript)$/.test(text.data) ? 'ts' : 'js';
+}
+
+function statementsOf(text: string, script: AST.Script | null | undefined, lang: ScriptLang, problems: Problem[]): t.Statement[] {
+  if (!script) return [];
+  const { start, end } = script.content as unknown as { start: number; end: number };
+  const read = parseScriptAt(text, { start, end }, lang);
+  if (problems.length === 0) problems.push(...read.problems);
+  return read.program.body;
+}
+
+function readComponent(
+  file: string,
+  text: string,
+  lang: ScriptLang,
+  root: AST.Root | undefined,
+  statements: readonly t.Statement[],
+  body: Body,
+  declared: Declared,
+  problems: Problem[],
+  start: number,
+): ComponentFacts {
+  const script = root?.instance ? text.slice(root.instance.start, root.instance.end) : '';
+  const runes = root?.options?.runes ?? usesRunes(script);
+  const names: Scope['names'] = new Map();
+  const instance: Instance = { body, declared, runes };
+  const scope: Scope = { names, other: otherNames(instance, names) };
+  readInstance(instance, statements, scope);
+  const markup: SvelteMarkup = { body, text, lang, problems, event: 'event', snippets: new WeakMap(), showing: new Set() };
+  const inner = markupScope(scope);
+  const template = root ? readFragment(markup, root.fragment.nodes, inner) : [];
+  if (!root && text.trim() !== '') declared.open = true;
+  const { values, actions } = finishBody(body);
+  const slots = slotsOf(template);
+  const props = membersOf(body, declared, slots);
+  const raises = [...body.actions.flatMap((action) => action.raises), ...body.attached];
+  const facts: Writable<ComponentFacts> = {
+    name: nameOfFile(file),
+    local: 'default',
+    span: { start: 0, end: text.length },
+    nameSpan: { start, end: Math.min(start + 1, text.length) },
+    values,
+    actions,
+    form: 'file',
+    members: props,
+    events: eventsOf(raises, props, eventName),
+    slots,
+    ...opennessOf(body, declared.open || body.propsEscape),
+    template: provided(declared.provides, template),
+    clones: false,
+    provides: [],
+    wrappedBy: [],
+  };
+  if (declared.propsType) facts.propsType = declared.propsType;
+  const exposes = [...declared.exposes, ...body.exposes];
+  if (exposes.length > 0) facts.exposes = exposes;
+  const module = root?.module ? text.slice(root.module.start, root.module.end) : '';
+  const undeclared = trulyUndeclared(inner.undeclared, `${module} ${script}`);
+  if (undeclared.length > 0) facts.undeclared = undeclared;
+  if (body.again.length > 0) facts.again = body.again;
+  if (body.raisesUnseen) facts.raisesUnseen = true;
+  if (!runes) facts.followsAssignment = true;
+  if (body.endings.size > 0) facts.endings = [...body.endings];
+  return facts;
+}

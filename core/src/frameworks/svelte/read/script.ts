@@ -1,0 +1,351 @@
+import type * as t from '@babel/types';
+import { eventKey } from '../../../model/member';
+import type { Reading } from '../../../model/facts';
+import {
+  addAction,
+  addValue,
+  type Body,
+  excerpt,
+  fillAction,
+  moduleValue,
+  newSink,
+  noteDemanded,
+  propValue,
+  type Sink,
+} from '../../../read/script/body';
+import { writtenAgain } from '../../../read/script/again';
+import { readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
+import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
+import { howOf } from '../../../read/script/names';
+import { namedBy } from '../../../read/markup/taken';
+import { bindProps } from '../../../read/script/props';
+import { hoisted, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
+import {
+  annotationOf,
+  bare,
+  dottedName,
+  noteEnding,
+  isFunction,
+  type PatternName,
+  patternNames,
+  spanOf,
+} from '../../../read/script/syntax';
+import { readType } from '../../../read/script/types';
+import { type Declared, isCallback, propMember } from './declared';
+import { apiName, later, madeValue } from './dialect';
+
+const lifecycles = new Set(['onMount', 'onDestroy', 'beforeUpdate', 'afterUpdate']);
+const effects = new Set(['$effect', '$effect.pre', '$effect.root', '$inspect']);
+
+/** The script of a component, or the body of a function that holds state, while it is being read. */
+export type Instance = {
+  readonly body: Body;
+  readonly declared: Declared;
+  readonly runes: boolean;
+  /** A function of a module: nothing of it is a prop, and its variables are its own. */
+  readonly isFunction?: true;
+};
+
+/** Tells whether a script is written with runes: then a plain variable is not reactive. */
+export function usesRunes(script: string): boolean {
+  return /\$(?:state|derived|effect|props|bindable|inspect|host)\b\s*(?:\.\w+\s*)?[(<]/.test(script);
+}
+
+/** Reads the statements of an instance: names get their meaning in `scope`, everything done on the way is one action. */
+export function readInstance(instance: Instance, statements: readonly t.Statement[], scope: Scope): void {
+  const { body } = instance;
+  for (const found of hoisted(statements.map((one) => unexported(one))))
+    if (found.id) declareFunction(body, found.id.name, found, scope, 'handler', spanOf(found.id));
+  const done = newSink();
+  for (const statement of statements) readOne(instance, statement, scope, done);
+  for (const statement of statements) if (statement.type === 'ExportNamedDeclaration') readExported(instance, statement, scope);
+  noteSetUp(body, statements, done);
+}
+
+function unexported(statement: t.Statement): t.Statement {
+  return statement.type === 'ExportNamedDeclaration' && statement.declaration ? statement.declaration : statement;
+}
+
+function readOne(instance: Instance, statement: t.Statement, scope: Scope, done: Sink): void {
+  const { body, runes } = instance;
+  switch (statement.type) {
+    case 'ImportDeclaration':
+    case 'FunctionDeclaration':
+    case 'ClassDeclaration':
+    case 'ReturnStatement':
+      return;
+    case 'ExportNamedDeclaration':
+      if (statement.declaration?.type === 'VariableDeclaration' && statement.declaration.kind !== 'const' && !runes)
+        for (const one of statement.declaration.declarations) declareExported(instance, one, scope);
+      else if (statement.declaration) readOne(instance, statement.declaration, scope, done);
+      return;
+    case 'VariableDeclaration':
+      for (const one of statement.declarations) declare(instance, one, statement.kind, scope, done);
+      return;
+    case 'LabeledStatement':
+      if (statement.label.name === '$' && !runes) readReactive(instance, statement.body, scope);
+      else readStatement(body, statement, scope, done);
+      return;
+    case 'ExpressionStatement':
+      if (!readLoose(instance, bare(statement.expression), scope)) readStatement(body, statement, scope, done);
+      return;
+    default:
+      if (!statement.type.startsWith('TS')) readStatement(body, statement, scope, done);
+  }
+}
+
+/** `export function focus() {}`, `export const id`: what a handle gives; `export { inner as class }`: a prop by another name. */
+function readExported({ body, declared, runes }: Instance, statement: t.ExportNamedDeclaration, scope: Scope): void {
+  const { declaration } = statement;
+  const names =
+    declaration?.type === 'FunctionDeclaration' && declaration.id
+      ? [declaration.id]
+      : declaration?.type === 'VariableDeclaration' && (declaration.kind === 'const' || runes)
+        ? declaration.declarations.flatMap((one) => patternNames(one.id).map((found) => found.node))
+        : [];
+  for (const id of names) expose(body, declared, id.name, id, scope);
+  for (const one of statement.specifiers) {
+    if (one.type !== 'ExportSpecifier' || one.exported.type !== 'Identifier') continue;
+    const meaning = lookUp(scope, one.local.name);
+    const value = meaning?.kind === 'value' ? body.values[meaning.value] : undefined;
+    if (meaning?.kind !== 'value' || value?.kind !== 'state' || runes) {
+      expose(body, declared, one.exported.name, one.local, scope);
+      continue;
+    }
+    value.kind = 'prop';
+    value.name = one.exported.name;
+    body.propValues.set(propMember(value.name), meaning.value);
+    body.taken.set(propMember(value.name), { span: spanOf(one.exported), fallback: value.from.length > 0 ? '…' : 'undefined' });
+    declared.bindable.add(meaning.value);
+  }
+}
+
+function expose(body: Body, declared: Declared, name: string, node: t.Node, scope: Scope): void {
+  for (const one of readingsOf(body, node, scope)) declared.exposes.push({ ...one, how: 'computed', held: { at: [name], how: one.how } });
+}
+
+/** `export let boat`, `export let eta = 1`: a prop of the older kind, which owners may bind. */
+function declareExported({ body, declared }: Instance, one: t.VariableDeclarator, scope: Scope): void {
+  if (one.id.type !== 'Identifier') return;
+  const { name } = one.id;
+  const span = { start: one.id.start ?? 0, end: (one.id.start ?? 0) + name.length };
+  const value = propValue(body, name, span);
+  scope.names.set(name, { kind: 'value', value, path: [] });
+  declared.bindable.add(value);
+  body.taken.set(propMember(name), { span, ...(one.init ? { fallback: excerpt(body.module, spanOf(one.init)) } : {}) });
+  const type = annotationOf(one.id);
+  const optional = one.init !== null && one.init !== undefined;
+  const kind = isCallback(name) || (type && readType(type).kind === 'function') ? 'callback' : 'two-way';
+  declared.members.set(propMember(name), { key: propMember(name), name, span, kind, required: optional ? 'no' : 'yes' });
+}
+
+/** `$: twice = n * 2`, `$: if (open) load()`. */
+function readReactive({ body }: Instance, statement: t.Statement, scope: Scope): void {
+  const node = statement.type === 'ExpressionStatement' ? bare(statement.expression) : undefined;
+  if (node?.type === 'AssignmentExpression' && node.operator === '=') {
+    const names = patternNames(node.left as t.Node).filter((found) => !scope.names.has(found.name) && !body.module.names.has(found.name));
+    if (names.length > 0) {
+      for (const found of names) {
+        const value = later(body, found.name, spanOf(found.node), () => partsOf(readingsOf(body, node.right, scope), found.path));
+        scope.names.set(found.name, { kind: 'value', value, path: [] });
+      }
+      return;
+    }
+  }
+  const action = addAction(body, '$:', 'effect', spanOf(statement));
+  body.queue.push(() => {
+    const sink = newSink();
+    readStatement(body, statement, scope, sink);
+    fillAction(body, action, sink);
+    const facts = body.actions[action];
+    if (facts) facts.follows = sink.reads.filter((one) => one.how !== 'called');
+  });
+}
+
+function partsOf(readings: readonly Reading[], path: readonly string[]): Reading[] {
+  return readings.map((one) => {
+    const whole = one.held ? one.path : [...one.path, ...path];
+    return { ...one, path: whole, how: one.how === 'same' || one.how === 'part' ? howOf(whole, one.how) : one.how };
+  });
+}
+
+/** Effects and lifecycles, on a line of their own. */
+function readLoose({ body }: Instance, node: t.Node, scope: Scope): boolean {
+  if (node.type !== 'CallExpression') return false;
+  const api = apiName(body, node);
+  const [first] = node.arguments;
+  if (api === undefined || !first || (!lifecycles.has(api) && !effects.has(api))) return false;
+  const run = bare(first);
+  if (isFunction(run)) {
+    const action = declareAction(body, api, effects.has(api) || api === 'onMount' ? 'effect' : 'lifecycle', run, scope);
+    const facts = body.actions[action];
+    if (facts && api === 'onMount') facts.follows = [];
+    if (effects.has(api)) {
+      followsReads(body, action, run);
+      body.queue.push(() => body.again.push(...writtenAgain(body, run, scope)));
+    }
+    if (facts) noteEnding(facts, run);
+    return true;
+  }
+  const action = addAction(body, api, 'effect', spanOf(node));
+  body.queue.push(() => {
+    const sink = newSink();
+    readExpression(body, run, scope, 'computed', sink);
+    for (const read of sink.reads)
+      if (body.values[read.value]?.kind === 'function')
+        (sink.invokes ??= []).push({ span: spanOf(first), value: read.value, path: read.path, args: [] });
+    fillAction(body, action, sink);
+  });
+  return true;
+}
+
+/** Events that the type of a dispatcher names: `createEventDispatcher<{ pick: string }>()`. */
+function declareEvents({ declared }: Instance, { typeParameters }: t.CallExpression): void {
+  const [type] = typeParameters?.type === 'TSTypeParameterInstantiation' ? typeParameters.params : [];
+  if (type?.type !== 'TSTypeLiteral') return;
+  for (const member of type.members) {
+    if (member.type !== 'TSPropertySignature' || member.computed) continue;
+    const name = member.key.type === 'Identifier' ? member.key.name : member.key.type === 'StringLiteral' ? member.key.value : undefined;
+    if (name === undefined) continue;
+    declared.members.set(eventKey(name), { key: eventKey(name), name, span: spanOf(member.key), kind: 'callback', required: 'no' });
+  }
+}
+
+/** Gives the names of one declarator their meaning. */
+function declare(instance: Instance, declarator: t.VariableDeclarator, kind: string, scope: Scope, done: Sink): void {
+  const { body, runes } = instance;
+  const init = declarator.init ? bare(declarator.init) : undefined;
+  const names = patternNames(declarator.id);
+  const whole = names.find((found) => found.path.length === 0 && !found.rest);
+  if (init && isFunction(init) && declarator.id.type === 'Identifier') {
+    declareFunction(body, declarator.id.name, init, scope, 'handler', spanOf(declarator.id));
+    return;
+  }
+  if (init?.type === 'CallExpression') {
+    const api = apiName(body, init);
+    if (api === '$props') {
+      declareProps(instance, declarator.id, scope);
+      return;
+    }
+    if (api === 'createEventDispatcher' && whole) {
+      scope.names.set(whole.name, { kind: 'emits' });
+      declareEvents(instance, init);
+      return;
+    }
+    const whence = api === '$derived' && init.arguments[0] ? bare(init.arguments[0]) : undefined;
+    if (whence?.type === 'Identifier' && lookUp(scope, whence.name)?.kind === 'props') {
+      bindProps(body, declarator.id, scope);
+      return;
+    }
+    const made = madeValue(body, init, scope, whole?.name);
+    if (made !== undefined) {
+      nameMade(body, made, names, declarator.id, api === 'writable');
+      for (const found of names) scope.names.set(found.name, partOfMade(body, made, found, api, scope));
+      return;
+    }
+  }
+  if (declarator.id.type === 'Identifier' && kind !== 'const' && (!runes || instance.isFunction === true)) {
+    const span = { start: declarator.id.start ?? 0, end: (declarator.id.start ?? 0) + declarator.id.name.length };
+    const value = addValue(body, { name: declarator.id.name, kind: instance.isFunction ? 'derived' : 'state', span, from: [] });
+    scope.names.set(declarator.id.name, { kind: 'value', value, path: [] });
+    const facts = body.values[value];
+    if (facts && init) facts.from = readingsOf(body, init, scope);
+    return;
+  }
+  const sink = newSink();
+  if (init) readExpression(body, init, scope, 'same', sink);
+  for (const found of names) {
+    const [only, ...others] = sink.reads;
+    const source = only && body.values[only.value];
+    if (only && others.length === 0 && only.how === 'same' && only.path.length === 0 && !only.held && source && source.kind !== 'module') {
+      scope.names.set(found.name, { kind: 'value', value: only.value, path: found.path });
+      continue;
+    }
+    const plain = runes && kind !== 'const' && !instance.isFunction ? { plain: true as const } : {};
+    const from = partsOf(sink.reads, found.path);
+    const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from, ...plain });
+    scope.names.set(found.name, { kind: 'value', value, path: [] });
+  }
+  for (const list of ['changes', 'invokes', 'raises', 'sends', 'hears', 'calls'] as const) {
+    const more = sink[list];
+    if (more) (done[list] as unknown[] | undefined) = [...(done[list] ?? []), ...more];
+  }
+}
+
+/** What a call makes bears the name it is bound to. */
+function nameMade(body: Body, made: number, names: readonly PatternName[], pattern: t.Node, store: boolean): void {
+  const value = body.values[made];
+  const whole = names.find((found) => found.path.length === 0 && !found.rest);
+  if (!value) return;
+  if (whole)
+    Object.assign(value, { name: whole.name, span: { start: whole.node.start ?? 0, end: (whole.node.start ?? 0) + whole.name.length } });
+  else if (!store)
+    Object.assign(value, { span: spanOf(pattern), ...(value.kind === 'hook' ? {} : { name: namedBy(body, value, pattern) }) });
+  const parts = names.filter((found) => found.path.length === 1 && found.path[0] !== found.name && !found.rest);
+  if (parts.length > 0 && !store) value.parts = Object.fromEntries(parts.map((found) => [found.path[0] ?? '', found.name]));
+  if (pattern.type === 'ObjectPattern' && value.kind === 'context') noteDemanded(body, made, spanOf(pattern));
+}
+
+/** `const { subscribe, set, update } = writable(0)`: functions that change the store, and the store itself. */
+function partOfMade(body: Body, made: number, found: PatternName, api: string | undefined, scope: Scope): Meaning {
+  const member = found.path[0];
+  if (api === 'writable' && (member === 'set' || member === 'update')) {
+    const value = addValue(body, { name: found.name, kind: 'setter', span: spanOf(found.node), from: [], partner: made });
+    return { kind: 'value', value, path: [] };
+  }
+  if (api === 'writable' && member === 'subscribe') return { kind: 'value', value: made, path: [] };
+  if (api === '$state' && found.path.length > 0) {
+    const value = addValue(body, {
+      name: found.name,
+      kind: 'state',
+      span: spanOf(found.node),
+      from: [{ value: made, path: found.path, how: 'part', span: spanOf(found.node) }],
+    });
+    scope.names.set(found.name, { kind: 'value', value, path: [] });
+    return { kind: 'value', value, path: [] };
+  }
+  return { kind: 'value', value: made, path: found.path };
+}
+
+/** `let { boat, eta = 1, value = $bindable(), ...rest }: Props = $props()`. */
+function declareProps({ body, declared }: Instance, pattern: t.Node, scope: Scope): void {
+  const type = annotationOf(pattern);
+  if (type) declared.propsType = readType(type);
+  if (pattern.type === 'Identifier') {
+    scope.names.set(pattern.name, { kind: 'props' });
+    return;
+  }
+  bindProps(body, pattern, scope);
+  for (const found of patternNames(pattern)) {
+    const [prop] = found.path;
+    const call = found.fallback && bare(found.fallback);
+    if (prop === undefined || found.path.length > 1 || call?.type !== 'CallExpression' || dottedName(call.callee) !== '$bindable') continue;
+    const value = body.propValues.get(propMember(prop));
+    const [first] = call.arguments;
+    const span = found.key ? spanOf(found.key) : spanOf(found.node);
+    if (value !== undefined) declared.bindable.add(value);
+    body.taken.set(propMember(prop), { span, ...(first ? { fallback: excerpt(body.module, spanOf(first)) } : {}) });
+  }
+}
+
+/** Names that no statement declares: what a store holds, and the whole of what is given. */
+export function otherNames({ body }: Instance, names: Scope['names']): NonNullable<Scope['other']> {
+  return (name, span) => {
+    if (name === '$$props') return { kind: 'props' };
+    if (name === '$$restProps') return { kind: 'value', value: restOf(body, span), path: [] };
+    if (!name.startsWith('$') || name.startsWith('$$') || name.length < 2) return undefined;
+    const store = name.slice(1);
+    const own = names.get(store);
+    if (own) return own;
+    if (!body.module.names.has(store)) return undefined;
+    const value = moduleValue(body, store, span);
+    const facts = body.values[value];
+    if (facts?.span.end === 0) facts.span = span;
+    return { kind: 'value', value, path: [] };
+  };
+}
+
+function restOf(body: Body, span: { start: number; end: number }): number {
+  const known = body.values.findIndex((value) => value.kind === 'rest');
+  return known >= 0 ? known : addValue(body, { name: '$$restProps', kind: 'rest', span, from: [] });
+}

@@ -1,0 +1,22 @@
+import { defaultSlot, memberOf } from '../../../model/member';
+import type { Writer } from '../../writer';
+
+export const svelteWriter: Writer = {
+  member: (key) => {
+    const { kind, name } = memberOf(key);
+    switch (kind) {
+      case 'prop':
+        return name;
+      case 'event':
+        return `on:${name}`;
+      case 'model':
+        return `bind:${name}`;
+      case 'slot':
+        return key === defaultSlot ? 'children' : `#${name}`;
+    }
+  },
+  listener: (event, code) => `on${event}={${code}}`,
+  bindable: '$bindable()',
+  content: 'children',
+  attribute: (name, expression) => (name === expression ? `{${name}}` : `${name}={${expression}}`),
+};

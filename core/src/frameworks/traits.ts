@@ -1,0 +1,35 @@
+/** What a framework does when a component runs, as far as flow and rules must know it. */
+export type Traits = {
+  /** What runs again when a value changes: the component as a whole, or what reads the value. */
+  readonly rerender: 'component' | 'reading';
+  /** Content for a slot runs while the component that has the slot renders, and not with its owner. */
+  readonly slotsRunLate: boolean;
+  /** How a change inside a list or an object held as state is noticed. Where it is by assignment, a component says so itself. */
+  readonly mutation: 'seen' | 'unseen';
+  /** Members that are taken out of a reactive object or a store once do not follow it any more. */
+  readonly storesComeApart: boolean;
+  /** A context may be known by a text, so that what is outside the project may give or take it. */
+  readonly contextsByText: boolean;
+  /** Whether effects follow a list that they declare, or what they read. */
+  readonly effects: 'listed' | 'tracked';
+  /** Repeated parts are told apart by a key; `spreads` where spreading an object may give it. */
+  readonly keys: 'none' | 'given' | 'spread';
+  /** A flag that is not given is false, and one given as an empty text or by its own name is true. */
+  readonly flagsFromText: boolean;
+  /** Content, callbacks and values are all members of one object of props, so that none is told from the others but by its use. */
+  readonly onlyProps: boolean;
+  /** A field that shows a value takes no other one until the value is another: `value` without a change is stuck. */
+  readonly controlledFields: boolean;
+  /** Props are objects that the framework follows, so that writing into one is seen by its owner. */
+  readonly followedProps: boolean;
+  /** What is not declared goes on to the one root of the template by itself. */
+  readonly fallThrough: boolean;
+  /** A tag that a file does not declare may be registered elsewhere. */
+  readonly registeredTags: boolean;
+  /** How a prop is bound both ways: by an event of its own, by a mark on the prop, or not at all. */
+  readonly twoWay: 'none' | 'event' | 'mark';
+  /** Names of slots are told apart from those of props. */
+  readonly namedSlots: boolean;
+  /** Markup may need a layer that is no element, around several. */
+  readonly fragments: boolean;
+};

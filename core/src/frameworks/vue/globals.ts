@@ -1,0 +1,66 @@
+import type { FileFacts } from '../../model/facts';
+import type { FilePath } from '../../model/span';
+import type { Project, TagTarget } from '../conventions';
+
+/** Tags that packages register for all templates, by the package that does. */
+const known: readonly { readonly module: string; readonly needs: RegExp; readonly tags: ReadonlySet<string> }[] = [
+  { module: 'vue-router', needs: /^(vue-router|nuxt|vitepress|@nuxt\/.*)$/, tags: new Set(['RouterView', 'RouterLink']) },
+  {
+    module: 'nuxt',
+    needs: /^(nuxt|@nuxt\/.*)$/,
+    tags: new Set(
+      'NuxtPage NuxtLayout NuxtLink NuxtLoadingIndicator NuxtErrorBoundary NuxtRouteAnnouncer NuxtIsland NuxtImg NuxtPicture NuxtTime ClientOnly DevOnly ServerPlaceholder'.split(
+        ' ',
+      ),
+    ),
+  },
+  { module: 'vitepress', needs: /^vitepress$/, tags: new Set(['ClientOnly', 'Content', 'Badge']) },
+];
+
+/** Files by whose presence among the imports of a project its components are registered by their file names. */
+const registering = /^(unplugin-vue-components|@nuxt\/components)/;
+
+/** Who is meant by a tag: what script registers, what stands where the project's configuration has it so, or what a package brings. */
+export function registeredTags({ files, dependenciesOf }: Project): (file: FilePath, tag: string) => TagTarget | undefined {
+  const registered = new Map<string, TagTarget>();
+  let byFile = false;
+  let byFolder = false;
+  for (const facts of files.values()) {
+    for (const one of facts.globals ?? []) registered.set(one.name, { kind: 'name', file: facts.file, name: one.target });
+    if (facts.imports.some((one) => registering.test(one.from))) byFile = true;
+    if (/(^|\/)nuxt\.config\.[cm]?[jt]s$/.test(facts.file)) byFolder = true;
+  }
+  const conventional = byFile || byFolder ? byPlace(files, byFolder) : new Map<string, FilePath>();
+  return (file, tag) => {
+    const found = registered.get(tag);
+    if (found) return found;
+    const place = conventional.get(tag.replace(/^Lazy(?=[A-Z])/, '')) ?? conventional.get(tag);
+    if (place !== undefined) return { kind: 'export', file: place, name: 'default' };
+    const needs = [...(dependenciesOf(file) ?? [])];
+    const from = known.find((one) => one.tags.has(tag) && (needs.length === 0 || needs.some((name) => one.needs.test(name))));
+    return from && { kind: 'outside', module: from.module, name: tag };
+  };
+}
+
+/** Components by the names that their files' places give them: `components/base/Button.vue` → `BaseButton` with folders, `Button` without. */
+function byPlace(files: ReadonlyMap<FilePath, FileFacts>, folders: boolean): Map<string, FilePath> {
+  const found = new Map<string, FilePath>();
+  for (const file of files.keys()) {
+    const match = /(?:^|\/)components\/(.*)\.vue$/.exec(file);
+    if (!match) continue;
+    const parts = (match[1] ?? '').split('/').map(pascal);
+    const last = parts.pop() ?? '';
+    const name = folders ? joined([...parts, last].filter((part) => part !== 'Index')) : last;
+    found.set(name, file);
+  }
+  return found;
+}
+
+/** `Base`, `BaseButton` → `BaseButton`: a prefix that the name already has is not said twice. */
+function joined(parts: readonly string[]): string {
+  return parts.reduce((name, part) => (part.startsWith(name) ? part : name + part), '');
+}
+
+function pascal(text: string): string {
+  return text.replace(/(?:^|[-_.])(\w)/g, (_, letter: string) => letter.toUpperCase());
+}

@@ -1,0 +1,63 @@
+import { modelKey } from '../../model/member';
+import { parseScriptBare, type ScriptLang } from '../../read/script/parse';
+import type { Adapter } from '../adapter';
+import { registeredTags } from './globals';
+import { loadParser, parseTemplate } from './parser';
+import { readVue } from './read';
+import { isVueScript, readVueScript } from './read/module';
+import { propMember } from './read/names';
+import { vueWriter } from './write';
+
+export const vue: Adapter = {
+  id: 'vue',
+  name: 'Vue',
+  files: /\.vue$/,
+  readsScript: (_, text) => isVueScript(text),
+  read: (file, text) => (file.endsWith('.vue') ? readVue(file, text) : readVueScript(file, text)),
+  load: loadParser,
+  parseBare: (file, text) => {
+    if (!file.endsWith('.vue')) {
+      parseScriptBare(file, text);
+      return;
+    }
+    const parsed = parseTemplate(text, { parseMode: 'sfc', onError: () => undefined });
+    for (const block of parsed.children) {
+      if (!('tag' in block) || block.tag !== 'script') continue;
+      const lang: ScriptLang = /lang=["']ts/.test(text.slice(block.loc.start.offset, block.loc.start.offset + 80)) ? 'ts' : 'js';
+      for (const one of block.children) if ('content' in one && typeof one.content === 'string') parseScriptBare(`x.${lang}`, one.content);
+    }
+  },
+  link: {
+    memberOfProp: propMember,
+    eventOf: () => undefined,
+    classProp: 'class',
+    changesOf: (prop) => [modelKey(prop)],
+    registeredTags,
+    fileRouters: [
+      {
+        needs: /^nuxt$/,
+        file: /(?:^|\/)pages\/(.*)\.vue$/,
+        path: (match) => `/${(match[1] ?? '').replace(/(^|\/)index$/, '')}`,
+      },
+    ],
+  },
+  traits: {
+    rerender: 'reading',
+    slotsRunLate: true,
+    mutation: 'seen',
+    storesComeApart: true,
+    contextsByText: true,
+    effects: 'tracked',
+    keys: 'spread',
+    flagsFromText: true,
+    onlyProps: false,
+    controlledFields: false,
+    followedProps: true,
+    fallThrough: true,
+    registeredTags: true,
+    twoWay: 'event',
+    namedSlots: true,
+    fragments: false,
+  },
+  write: vueWriter,
+};

@@ -1,0 +1,255 @@
+import type * as t from '@babel/types';
+import type { AttributeNode, ElementNode, RootNode, TemplateChildNode } from '@vue/compiler-dom';
+import type { ComponentFacts, FileFacts, Problem, Reading, TemplateNode } from '../../../model/facts';
+import type { Span } from '../../../model/span';
+import type { TypeExpr, TypeFact } from '../../../model/types';
+import type { Writable } from '../../../model/writable';
+import { parseTemplate } from '../parser';
+import { type Body, finishBody, type ModuleScope, newBody, memberValue } from '../../../read/script/body';
+import { declarationsOf } from '../../../read/script/declarations';
+import { kept, moduleScope } from '../../../read/script/module-scope';
+import { readModule } from '../../../read/script/modules';
+import { parseScriptAt, type ScriptLang } from '../../../read/script/parse';
+import { trulyUndeclared } from '../../../read/markup/undeclared';
+import { innerScope, markupScope, type Meaning, type Scope } from '../../../read/script/scope';
+import { nameOfFile } from '../../../read/script/syntax';
+import { readTypeDeclaration } from '../../../read/script/types';
+import { eventsOf, opennessOf, provided, slotsOf } from '../../../read/markup/contract';
+import { newDeclared, membersOf } from './contract';
+import { vueDialect } from './dialect';
+import { camel, eventMember, pascal } from './names';
+import { optionsOf, readOptions } from './options';
+import { attrsOf, readSetup, type Setup, templateNames } from './setup';
+import { readChildren, type VueMarkup } from './template';
+
+type Block = {
+  readonly node: ElementNode;
+  readonly range: { start: number; end: number };
+  readonly lang: ScriptLang;
+  readonly setup: boolean;
+};
+
+/** Reads a single-file component, in whatever style it is written. Never throws. */
+export function readVue(file: string, text: string): FileFacts {
+  const problems: Problem[] = [];
+  const parsed = parseTemplate(text, {
+    parseMode: 'sfc',
+    onError: (error) => {
+      const start = Math.min(error.loc?.start.offset ?? 0, text.length);
+      problems.push({ message: error.message, start, end: Math.min(start + 1, text.length) });
+    },
+  });
+  const scripts = blocksOf(parsed, problems);
+  const lang = scripts.find((one) => one.lang !== 'js')?.lang ?? 'js';
+  const programs = scripts.map((one) => ({ ...one, ...parseScriptAt(text, one.range, one.lang) }));
+  const broken = programs.some((one) => one.problems.length > 0);
+  for (const one of programs) problems.push(...one.problems);
+  const plain = programs.filter((one) => !one.setup).flatMap((one) => one.program.body);
+  const setup = programs.filter((one) => one.setup).flatMap((one) => one.program.body);
+  const read = readModule([...plain, ...setup]);
+  const whole = { type: 'Program', body: [...plain, ...setup], directives: [], sourceType: 'module' } as unknown as t.Program;
+  const outer = { ...whole, body: [...plain, ...setup.filter((one) => one.type === 'ImportDeclaration')] };
+  const module = moduleScope(outer, text, declarationsOf(plain), read.imports);
+  const component = readComponent({ file, text, lang, module, plain, setup, template: templateOf(parsed, problems), problems, broken });
+  return {
+    file,
+    framework: 'vue',
+    problems,
+    imports: read.imports,
+    exports: [
+      ...read.exports.filter((one) => one.exported !== 'default'),
+      { exported: 'default', local: 'default', span: component.nameSpan },
+    ],
+    types: kept(whole.body, readTypeDeclaration) satisfies TypeFact[],
+    components: [component],
+    shared: declarationsOf(plain)
+      .filter((one) => one.name !== 'default')
+      .map((one) => ({ kind: 'value', name: one.name, span: one.nameSpan })),
+    roots: [],
+    routes: [],
+    ambient: [],
+    aliases: [],
+    makers: [],
+  };
+}
+
+function attributeOf(node: ElementNode, name: string): string | undefined {
+  const found = node.props.find((one): one is AttributeNode => one.type === 6 && one.name === name);
+  return found && (found.value?.content ?? '');
+}
+
+function isElement(node: TemplateChildNode): node is ElementNode {
+  return (node.type as number) === 1;
+}
+
+function blocksOf(parsed: RootNode, problems: Problem[]): Block[] {
+  return parsed.children.filter(isElement).flatMap((node): Block[] => {
+    if (node.tag !== 'script') return [];
+    const from = attributeOf(node, 'src');
+    const [content] = node.children;
+    if (!content) {
+      if (from)
+        problems.push({
+          message: `The script stands in ${from} and is not followed.`,
+          start: node.loc.start.offset,
+          end: node.loc.end.offset,
+        });
+      return [];
+    }
+    const lang = attributeOf(node, 'lang');
+    const known = lang === 'ts' || lang === 'tsx' || lang === 'jsx' ? lang : 'js';
+    const range = { start: content.loc.start.offset, end: node.children.at(-1)?.loc.end.offset ?? content.loc.end.offset };
+    return [{ node, range, lang: known, setup: attributeOf(node, 'setup') !== undefined }];
+  });
+}
+
+function templateOf(parsed: RootNode, problems: Problem[]): ElementNode | undefined {
+  const node = parsed.children.filter(isElement).find((one) => one.tag === 'template');
+  const lang = node && attributeOf(node, 'lang');
+  if (!node || lang === undefined || lang === 'html') return node;
+  problems.push({ message: `Liana does not read templates in ${lang}.`, start: node.loc.start.offset, end: node.loc.start.offset + 1 });
+  return undefined;
+}
+
+type Source = {
+  readonly file: string;
+  readonly text: string;
+  readonly lang: ScriptLang;
+  readonly module: ModuleScope;
+  readonly plain: readonly t.Statement[];
+  readonly setup: readonly t.Statement[];
+  readonly template: ElementNode | undefined;
+  readonly problems: Problem[];
+  /** Not all of the script could be read, so nothing is known to be missing from it. */
+  readonly broken: boolean;
+};
+
+function readComponent(source: Source): ComponentFacts {
+  const { file, text, module, plain, setup: statements, template, problems } = source;
+  const declared = newDeclared();
+  const setters = new Map<number, number>();
+  const body = newBody(module, vueDialect(declared, setters));
+  const setup: Setup = { body, declared, statements: [...plain, ...statements], setters, lazy: new Map() };
+  const scope = innerScope();
+  const options = optionsOf(plain);
+  const locals = options ? readOptions(setup, options, scope) : new Map<string, string>();
+  if (statements.length > 0) readSetup(setup, statements, scope);
+  const name = nameOfFile(file);
+  const start = template?.loc.start.offset ?? 0;
+  const nameSpan = { start, end: start + (template ? '<template'.length : 0) };
+  const markup: VueMarkup = {
+    body,
+    text,
+    lang: source.lang,
+    problems,
+    event: '$event',
+    component: componentsOf(module, new Map([...locals, ...setup.lazy]), name),
+  };
+  if (source.broken) declared.open = true;
+  const missing = !template && text.trim() !== '';
+  if (missing && (options === undefined || hasRender(options))) declared.open = true;
+  return assemble(setup, markup, template?.children ?? [], scope, {
+    name,
+    local: 'default',
+    span: { start: 0, end: text.length },
+    nameSpan,
+  });
+}
+
+function hasRender(options: t.ObjectExpression): boolean {
+  return options.properties.some(
+    (one) => one.type !== 'SpreadElement' && one.key.type === 'Identifier' && /^(render|extends|mixins|setup)$/.test(one.key.name),
+  );
+}
+
+/** Finds who is meant by a tag: an import or a registered name, by any of its spellings; the file's own name for itself. */
+export function componentsOf(module: ModuleScope, locals: ReadonlyMap<string, string>, self: string): VueMarkup['component'] {
+  return (tag) => {
+    const [root = '', ...members] = tag.split('.');
+    for (const spelling of [root, camel(root), pascal(root)]) {
+      const local = locals.get(spelling);
+      if (local !== undefined) return local;
+      if (module.imported.has(spelling) && (spelling !== spelling.toLowerCase() || members.length > 0))
+        return [spelling, ...members].join('.');
+      if (spelling !== root && module.names.has(spelling)) return spelling;
+    }
+    if (module.names.has(root) && /^[A-Z]/.test(root)) return tag;
+    return pascal(root) === self && /^[A-Z]|-/.test(root) ? 'default' : undefined;
+  };
+}
+
+/** Puts a component's facts together: its template is read last, when all names are known. */
+export function assemble(
+  setup: Setup,
+  markup: VueMarkup,
+  children: readonly TemplateChildNode[],
+  scope: Scope,
+  named: Pick<ComponentFacts, 'name' | 'local' | 'span' | 'nameSpan'>,
+): ComponentFacts {
+  const { body, declared } = setup;
+  for (const [event, span] of declared.events) memberValue(body, eventMember(event), span);
+  const inner = markupScope({ names: opened(scope.names), outer: { names: new Map(), other: templateNames(setup) } });
+  const shown = readChildren(markup, children, inner);
+  const template = declared.inheritAttrs ? withAttrs(body, shown) : shown;
+  const slots = slotsOf(shown);
+  const { values, actions } = finishBody(body);
+  const props = membersOf(body, declared, slots);
+  const raises = [...body.actions.flatMap((action) => action.raises), ...body.attached];
+  const facts: Writable<ComponentFacts> = {
+    ...named,
+    values,
+    actions,
+    form: 'file',
+    members: props,
+    events: eventsOf(raises, props),
+    slots,
+    ...opennessOf(body, declared.open),
+    template: provided(declared.provides, template),
+    clones: false,
+    provides: [],
+    wrappedBy: [],
+  };
+  if (declared.propsType) facts.propsType = declared.propsType;
+  if (body.exposes.length > 0) facts.exposes = body.exposes;
+  const isSeen = !declared.open && (declared.propsType === undefined || isWrittenHere(declared.propsType, setup.statements));
+  const undeclared = isSeen ? trulyUndeclared(inner.undeclared, scriptsIn(markup.text)) : [];
+  if (undeclared.length > 0) facts.undeclared = undeclared;
+  if (body.raisesUnseen) facts.raisesUnseen = true;
+  if (body.endings.size > 0) facts.endings = [...body.endings];
+  return facts;
+}
+
+/** Whether all members of a type stand in this file: written in place, or by a declaration that takes nothing over from others. */
+function isWrittenHere(type: TypeExpr, statements: readonly t.Statement[]): boolean {
+  if (type.kind === 'object') return true;
+  if (type.kind !== 'ref') return false;
+  return statements.some((statement) => {
+    const one = statement.type === 'ExportNamedDeclaration' ? statement.declaration : statement;
+    if (one?.type === 'TSInterfaceDeclaration') return one.id.name === type.name && !one.extends?.length;
+    return one?.type === 'TSTypeAliasDeclaration' && one.id.name === type.name && one.typeAnnotation.type === 'TSTypeLiteral';
+  });
+}
+
+/** The scripts of a component's file; all of a module that has its template in a text. */
+function scriptsIn(text: string): string {
+  return /(^|<\/script>\s*)<template[\s>]/m.test(text) ? (text.match(/<script[\s\S]*?<\/script>/g) ?? []).join(' ') : text;
+}
+
+/** In markup the framework opens boxes by itself. */
+function opened(names: ReadonlyMap<string, Meaning>): Map<string, Meaning> {
+  return new Map([...names].map(([name, meaning]) => [name, meaning.kind === 'box' ? { ...meaning, kind: 'value' } : meaning]));
+}
+
+/** Attributes that are not declared go to the one root of the template; with several roots they are lost. */
+function withAttrs(body: Body, nodes: readonly TemplateNode[]): readonly TemplateNode[] {
+  if (nodes.length > 1 && !nodes.every((one) => one.kind === 'branch')) return nodes;
+  return nodes.map((node): TemplateNode => {
+    if (node.kind === 'branch' || (node.kind === 'element' && node.tag === ''))
+      return { ...node, children: withAttrs(body, node.children) };
+    if ((node.kind !== 'element' && node.kind !== 'use') || node.tag === 'Teleport' || node.tag === 'Suspense') return node;
+    const span: Span = node.nameSpan;
+    body.restTargets.push({ kind: node.kind === 'element' ? 'element' : node.tag === '' ? 'unknown' : 'use', tag: node.tag });
+    const reading: Reading = { value: attrsOf(body, span), path: [], how: 'spread', span };
+    return { ...node, spreads: [...node.spreads, { span, readings: [reading] }] };
+  });
+}

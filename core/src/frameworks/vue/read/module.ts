@@ -1,0 +1,287 @@
+import type * as t from '@babel/types';
+import { parseTemplate } from '../parser';
+import type {
+  AliasFact,
+  ComponentFacts,
+  FileFacts,
+  GlobalFact,
+  Problem,
+  Reading,
+  RootFact,
+  RouteFact,
+  SharedFact,
+  TemplateUse,
+} from '../../../model/facts';
+import type { Writable } from '../../../model/writable';
+import { type Dialect, finishBody, mergeReadings, type ModuleScope, newBody } from '../../../read/script/body';
+import { aliasOf, type Declared as Declaration, declarationsOf, lazily } from '../../../read/script/declarations';
+import { bindParams, readingsOf } from '../../../read/script/expressions';
+import { mayLast, readModuleBody } from '../../../read/script/module-body';
+import { ambientOf, kept, moduleScope, takenApart } from '../../../read/script/module-scope';
+import { readModule } from '../../../read/script/modules';
+import { parseScript } from '../../../read/script/parse';
+import { routesOfCall, routeTable } from '../../../read/script/routes';
+import { innerScope } from '../../../read/script/scope';
+import { survey } from '../../../read/script/survey';
+import {
+  bare,
+  calleeName,
+  dottedName,
+  type FunctionNode,
+  isFunction,
+  keyName,
+  keyOf,
+  nameOfFile,
+  spanOf,
+} from '../../../read/script/syntax';
+import { readTypeDeclaration } from '../../../read/script/types';
+import { fieldOf, newDeclared } from './contract';
+import { vueDialect } from './dialect';
+import { assemble, componentsOf } from '.';
+import { pascal } from './names';
+import { isComponentObject, optionsIn, readOptions, resultOf } from './options';
+import { readSetup, type Setup } from './setup';
+import type { VueMarkup } from './template';
+
+/** Tells whether a script belongs to this framework: it imports from it, or from what is made for it alone. */
+export function isVueScript(text: string): boolean {
+  return /from\s*['"](?:vue|vue-demi|@vue\/[\w-]+|vue-router|pinia|vuex|@vueuse\/[\w-]+|#imports|#app|nuxt\/app)['"]/.test(text);
+}
+
+/** Reads a script of a project in this framework: composables, stores, keys, component objects, routes, the application. Never throws. */
+export function readVueScript(file: string, text: string): FileFacts {
+  const { program, problems } = parseScript(file, text);
+  const { imports, exports } = readModule(program.body);
+  const declared = declarationsOf(program.body);
+  const module = moduleScope(program, text, declared, imports);
+  const apart = new Set<string>();
+  const found: Found = { components: [], shared: [], aliases: [], routes: [], seen: new Set() };
+  for (const one of declared) sortDeclared(module, one, file, problems as Problem[], apart, found);
+  const { calls } = survey(program);
+  const application = applicationOf(module, calls, program.body);
+  const facts: Writable<FileFacts> = {
+    file,
+    framework: found.components.length > 0 ? 'vue' : 'script',
+    problems,
+    imports,
+    exports,
+    types: kept(program.body, readTypeDeclaration),
+    components: found.components,
+    shared: [...found.shared, ...program.body.flatMap((statement) => takenApart(statement, module))],
+    roots: application.roots,
+    routes: [...found.routes, ...calls.flatMap((call) => (found.seen.has(call) ? [] : routesOfCall(module, call, '')))],
+    ambient: kept(program.body, ambientOf),
+    aliases: found.aliases,
+    makers: [],
+  };
+  const given = calls.flatMap((call) => {
+    const [key, value] = call.arguments;
+    const name = methodOf(call) === 'provide' && key && value ? keyOf(key) : undefined;
+    return name === undefined ? [] : [name.slice('key:'.length)];
+  });
+  if (given.length > 0) facts.gives = given;
+  if (application.globals.length > 0) facts.globals = application.globals;
+  const body = mayLast(text) ? readModuleBody(module, program.body, (name) => apart.has(name), moduleDialect()) : undefined;
+  if (body) facts.module = body;
+  return facts;
+}
+
+/** Stores that are set up by a function hold what components do. */
+function moduleDialect(): Dialect {
+  const declared = newDeclared();
+  const setters = new Map<number, number>();
+  return {
+    ...vueDialect(declared, setters),
+    store: (init) => {
+      const first = init.type === 'CallExpression' ? init.arguments[0] : undefined;
+      if (!/^(?:shallow)?(?:[rR]ef|[rR]eactive)$/.test(calleeName(init) ?? '')) return undefined;
+      return { shape: 'observable', ...(first ? { first } : {}) };
+    },
+    setUp: (body, statements, scope) => readSetup({ body, declared, statements: [], setters, lazy: new Map() }, statements, scope),
+  };
+}
+
+type Found = {
+  readonly components: ComponentFacts[];
+  readonly shared: SharedFact[];
+  readonly aliases: AliasFact[];
+  readonly routes: RouteFact[];
+  readonly seen: Set<t.Node>;
+};
+
+function sortDeclared(module: ModuleScope, one: Declaration, file: string, problems: Problem[], apart: Set<string>, found: Found): void {
+  const { node, whole } = one;
+  const options = optionsIn(whole);
+  const object = bare(whole).type === 'ObjectExpression';
+  if (options && (!object || isComponentObject(options)) && (one.name === 'default' || /^[A-Z]/.test(one.name))) {
+    apart.add(one.name);
+    found.components.push(readObject(module, one, options, file, problems));
+    return;
+  }
+  if (isFunction(node) && /^use[A-Z]/.test(one.name)) {
+    apart.add(one.name);
+    found.shared.push(readComposable(module, one, node));
+    return;
+  }
+  const call = node.type === 'CallExpression' ? node : undefined;
+  const routes = call ? routesOfCall(module, call, one.name) : routeTable(module, node, one.name);
+  if (call) found.seen.add(call);
+  if (routes.length > 0) {
+    found.routes.push(...routes);
+    return;
+  }
+  const lazy = call && calleeName(call) === 'defineAsyncComponent' ? call.arguments[0] : undefined;
+  const loaded = isFunction(lazy) ? lazily(lazy) : undefined;
+  if (loaded) found.aliases.push({ name: one.name, target: loaded.exported, from: loaded.from, wrappedBy: [] });
+  else found.aliases.push(...aliasOf(one));
+  const text = module.texts.get(one.name);
+  found.shared.push({ kind: 'value', name: one.name, span: one.nameSpan, ...(text === undefined ? {} : { text }) });
+}
+
+/** A component written as an object in a script, with its template as a text or none that can be read. */
+function readObject(module: ModuleScope, one: Declaration, options: t.ObjectExpression, file: string, problems: Problem[]): ComponentFacts {
+  const declared = newDeclared();
+  const setters = new Map<number, number>();
+  const body = newBody(module, vueDialect(declared, setters));
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map() };
+  const scope = innerScope();
+  const locals = readOptions(setup, options, scope);
+  const given = fieldOf(options, 'template');
+  const template = given && bare(given);
+  const written = fieldOf(options, 'name');
+  const name = one.name !== 'default' ? one.name : written?.type === 'StringLiteral' ? pascal(written.value) : nameOfFile(file);
+  const start = (template?.start ?? 0) + 1;
+  const text =
+    template?.type === 'StringLiteral' || (template?.type === 'TemplateLiteral' && template.expressions.length === 0)
+      ? module.text.slice(0, (template.end ?? 1) - 1)
+      : undefined;
+  if (text === undefined) declared.open = true;
+  const padded = text === undefined ? '' : ' '.repeat(start) + text.slice(start);
+  const markup: VueMarkup = {
+    body,
+    text: module.text,
+    lang: 'js',
+    problems,
+    event: '$event',
+    component: componentsOf(module, locals, name),
+  };
+  const children = text === undefined ? [] : parseTemplate(padded, { onError: () => undefined }).children;
+  return assemble(setup, markup, children, scope, { name, local: one.name, span: one.span, nameSpan: one.nameSpan });
+}
+
+/** A composable of the project: what it takes and what it gives. */
+export function readComposable(module: ModuleScope, one: Declaration, node: FunctionNode): SharedFact {
+  const declared = newDeclared();
+  const setters = new Map<number, number>();
+  const body = newBody(module, vueDialect(declared, setters));
+  const scope = innerScope();
+  bindParams(body, node, scope);
+  for (const [name, meaning] of scope.names) if (meaning.kind === 'value') scope.names.set(name, { ...meaning, kind: 'box' });
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map() };
+  if (node.body.type === 'BlockStatement') readSetup(setup, node.body.body, scope);
+  const result = resultOf(node);
+  const returns: Reading[] = result ? readingsOf(body, result, scope) : [];
+  return { kind: 'hook', name: one.name, span: one.span, ...finishBody(body), returns: mergeReadings(returns) };
+}
+
+/** `createApp(App).use(router).provide(key, value).component('PassageRow', PassageRow).mount('#app')`. */
+function applicationOf(
+  module: ModuleScope,
+  calls: readonly t.CallExpression[],
+  statements: readonly t.Statement[],
+): { roots: RootFact[]; globals: GlobalFact[] } {
+  const roots: RootFact[] = [];
+  const globals: GlobalFact[] = [];
+  const made = calls.filter((call) => /^create(SSR)?App$/.test(calleeName(call) ?? ''));
+  const all = made.length > 0 ? surveyed(statements) : [];
+  for (const one of all) {
+    const [first, second] = one.arguments;
+    const target = second && dottedName(bare(second));
+    if (methodOf(one) === 'component' && first?.type === 'StringLiteral' && target !== undefined)
+      globals.push({ name: pascal(first.value), target, span: spanOf(one) });
+  }
+  for (const call of made) {
+    const [shown, given] = call.arguments;
+    const tag = shown && dottedName(bare(shown));
+    if (tag === undefined || shown === undefined) continue;
+    const body = newBody(module);
+    const scope = innerScope();
+    const span = spanOf(call);
+    const object = given && bare(given);
+    const bindings =
+      object?.type === 'ObjectExpression'
+        ? object.properties.flatMap((one) =>
+            one.type === 'ObjectProperty' && keyName(one) !== undefined
+              ? [
+                  {
+                    to: { kind: 'prop' as const, name: keyName(one) ?? '' },
+                    written: keyName(one) ?? '',
+                    span: spanOf(one),
+                    nameSpan: spanOf(one.key),
+                    direction: 'in' as const,
+                    readings: readingsOf(body, one.value, scope),
+                  },
+                ]
+              : [],
+          )
+        : [];
+    const use = (name: string, at: t.Node, own: TemplateUse['bindings'], children: readonly TemplateUse[]): TemplateUse => ({
+      kind: 'use',
+      tag: name,
+      span: spanOf(at),
+      nameSpan: spanOf(at),
+      bindings: own,
+      spreads: [],
+      children,
+      key: { kind: 'none' },
+      content: children.length > 0 ? 'markup' : 'none',
+    });
+    let template = use(tag, shown, bindings, []);
+    for (const one of all) {
+      const [first, second] = one.arguments;
+      const method = methodOf(one);
+      if (!first || !second) continue;
+      const key = method === 'provide' ? keyOf(first) : undefined;
+      const at = spanOf(second);
+      if (key !== undefined)
+        template = use(
+          key,
+          one,
+          [
+            {
+              to: { kind: 'prop', name: 'value' },
+              written: 'value',
+              span: at,
+              nameSpan: at,
+              direction: 'in',
+              readings: readingsOf(body, second, scope),
+            },
+          ],
+          [template],
+        );
+    }
+    roots.push({ span, mounts: true, template: [template], ...finishBody(body) });
+  }
+  return { roots, globals };
+}
+
+function methodOf(call: t.CallExpression): string {
+  const { callee } = call;
+  return callee.type === 'MemberExpression' && callee.property.type === 'Identifier' ? callee.property.name : '';
+}
+
+/** All calls of methods in the statements of a module. */
+function surveyed(statements: readonly t.Statement[]): t.CallExpression[] {
+  const found: t.CallExpression[] = [];
+  const visit = (given: t.Node | null | undefined): void => {
+    const node = given && bare(given);
+    if (node?.type !== 'CallExpression') return;
+    found.push(node);
+    if (node.callee.type === 'MemberExpression') visit(node.callee.object);
+  };
+  for (const one of statements) {
+    if (one.type === 'ExpressionStatement') visit(one.expression);
+    if (one.type === 'VariableDeclaration') for (const each of one.declarations) visit(each.init);
+  }
+  return found;
+}

@@ -1,0 +1,298 @@
+import type * as t from '@babel/types';
+import { addValue, type Body, newSink, propValue } from '../../../read/script/body';
+import { keptFunction, readingsOf } from '../../../read/script/expressions';
+import { computedFrom, declareAction, declareFunction } from '../../../read/script/functions';
+import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
+import {
+  bare,
+  calleeName,
+  dottedName,
+  type FunctionNode,
+  isFunction,
+  keyName,
+  keyOf,
+  patternNames,
+  spanOf,
+} from '../../../read/script/syntax';
+import { bindProps } from '../../../read/script/props';
+import { declareEvents, declareProps, fieldOf } from './contract';
+import { madeMeaning, madeValue } from './dialect';
+import { provide, readSetup, type Setup } from './setup';
+
+const lifecycles =
+  /^(beforeCreate|created|beforeMount|mounted|beforeUpdate|updated|activated|deactivated|beforeUnmount|unmounted|beforeDestroy|destroyed|errorCaptured|serverPrefetch)$/;
+
+/** The options of the component that a module exports by default, taken out of `defineComponent` and the like. */
+export function optionsOf(statements: readonly t.Statement[]): t.ObjectExpression | undefined {
+  const exported = statements.find((one): one is t.ExportDefaultDeclaration => one.type === 'ExportDefaultDeclaration');
+  const given = exported && bare(exported.declaration);
+  if (given?.type !== 'Identifier') return optionsIn(given);
+  for (const one of statements) {
+    const declared = one.type === 'ExportNamedDeclaration' ? one.declaration : one;
+    if (declared?.type !== 'VariableDeclaration') continue;
+    for (const each of declared.declarations)
+      if (each.id.type === 'Identifier' && each.id.name === given.name && each.init) return optionsIn(each.init);
+  }
+  return undefined;
+}
+
+/** `defineComponent({ … })`, `{ … }` → the object. */
+export function optionsIn(given: t.Node | undefined): t.ObjectExpression | undefined {
+  const node = given && bare(given);
+  if (node?.type === 'ObjectExpression') return node;
+  if (
+    node?.type !== 'CallExpression' ||
+    !/^(defineComponent|extend|defineNuxtComponent)$/.test(calleeName(node) ?? memberName(node.callee))
+  )
+    return undefined;
+  const [first] = node.arguments;
+  return first && optionsIn(first);
+}
+
+function memberName(node: t.Node): string {
+  return node.type === 'MemberExpression' && node.property.type === 'Identifier' ? node.property.name : '';
+}
+
+/** Tells whether an object is written as a component is. */
+export function isComponentObject(options: t.ObjectExpression): boolean {
+  return options.properties.some(
+    (one) => one.type !== 'SpreadElement' && /^(template|render|setup|data|computed|components|emits|methods)$/.test(keyName(one) ?? ''),
+  );
+}
+
+/**
+ * Reads a component written as an object of options: what it declares, holds and does. Gives the
+ * components it registers, by tag name.
+ */
+export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Scope): Map<string, string> {
+  const { body, declared } = setup;
+  const own = new Map<string, Meaning>();
+  const members = (name: string): Meaning | undefined => own.get(name) ?? platformMember(setup, name);
+  body.own = (name) => (name.startsWith('state.') ? stateMember(own, name) : members(name));
+  const option = (name: string): t.Node | undefined => fieldOf(options, name);
+  const props = option('props');
+  if (props) declareProps(body, declared, props);
+  const emits = option('emits');
+  if (emits) declareEvents(declared, emits);
+  if (option('mixins') || option('extends') || options.properties.some((one) => one.type === 'SpreadElement')) declared.open = true;
+  const inherit = option('inheritAttrs');
+  if (inherit?.type === 'BooleanLiteral') declared.inheritAttrs = inherit.value;
+  readModelOption(setup, option('model'));
+  for (const name of declared.props.keys()) own.set(name, { kind: 'value', value: propValue(body, name, { start: 0, end: 0 }), path: [] });
+  readInject(body, option('inject'), own);
+  const data = option('data');
+  const made = isFunction(data) ? resultOf(data) : data;
+  const known = made && bare(made);
+  if (known?.type === 'ObjectExpression') declareData(body, known, own, scope);
+  declareFunctions(setup, option('methods'), own, scope);
+  declareComputed(setup, option('computed'), own, scope);
+  for (const property of options.properties) {
+    if (property.type === 'SpreadElement') continue;
+    const name = keyName(property) ?? '';
+    const value = property.type === 'ObjectProperty' ? bare(property.value) : property;
+    if (!lifecycles.test(name) || !isFunction(value)) continue;
+    const action = declareAction(body, name, name === 'mounted' ? 'effect' : 'lifecycle', value, scope);
+    const facts = body.actions[action];
+    if (facts && name === 'mounted') facts.follows = [];
+  }
+  readWatchers(setup, option('watch'), own, scope);
+  readProvide(setup, option('provide'), scope);
+  const run = option('setup');
+  if (isFunction(run)) readSetupOption(setup, run, own, scope);
+  for (const [name, meaning] of own) if (!scope.names.has(name)) scope.names.set(name, meaning);
+  return registered(option('components'));
+}
+
+function stateMember(own: ReadonlyMap<string, Meaning>, name: string): Meaning | undefined {
+  const state = own.get('state');
+  const [, member] = name.split('.');
+  return state?.kind === 'value' && member !== undefined ? { ...state, path: [...state.path, member] } : undefined;
+}
+
+function platformMember(setup: Setup, name: string): Meaning | undefined {
+  if (name === '$emit') return { kind: 'emits' };
+  if (name === '$props') return { kind: 'props' };
+  const { declared, body } = setup;
+  return declared.props.has(name) ? { kind: 'value', value: propValue(body, name, { start: 0, end: 0 }), path: [] } : undefined;
+}
+
+/** The result of a function: what its last statement returns. */
+export function resultOf(node: FunctionNode): t.Node | undefined {
+  if (node.body.type !== 'BlockStatement') return node.body;
+  return node.body.body.findLast((one): one is t.ReturnStatement => one.type === 'ReturnStatement')?.argument ?? undefined;
+}
+
+/** `data() { return { open: false } }`: each member is a state. */
+function declareData(body: Body, object: t.ObjectExpression, own: Map<string, Meaning>, scope: Scope): void {
+  for (const property of object.properties) {
+    const name = property.type === 'SpreadElement' ? undefined : keyName(property);
+    if (name === undefined || property.type === 'SpreadElement') continue;
+    const value = addValue(body, { name, kind: 'state', span: spanOf(property.key), from: [] });
+    own.set(name, { kind: 'value', value, path: [] });
+    const first = property.type === 'ObjectProperty' ? property.value : undefined;
+    body.queue.push(() => {
+      const facts = body.values[value];
+      if (facts && first && !isFunction(first)) facts.from = readingsOf(body, first, scope);
+    });
+  }
+}
+
+function declareFunctions({ body }: Setup, given: t.Node | undefined, own: Map<string, Meaning>, scope: Scope): void {
+  if (given?.type !== 'ObjectExpression') return;
+  for (const property of given.properties) {
+    if (property.type === 'SpreadElement') continue;
+    const name = keyName(property);
+    const fn = property.type === 'ObjectMethod' ? property : wrapped(property.value);
+    if (name === undefined || !fn) continue;
+    declareFunction(body, name, fn, scope, 'handler', spanOf(property.key));
+    const meaning = scope.names.get(name);
+    scope.names.delete(name);
+    if (meaning) own.set(name, meaning);
+  }
+}
+
+/** `debounce(function () { … })` → the function. */
+function wrapped(given: t.Node): FunctionNode | undefined {
+  const node = bare(given);
+  if (isFunction(node)) return node;
+  return node.type === 'CallExpression'
+    ? node.arguments.map((one) => bare(one)).find((one): one is FunctionNode => isFunction(one))
+    : undefined;
+}
+
+function declareComputed({ body, setters }: Setup, given: t.Node | undefined, own: Map<string, Meaning>, scope: Scope): void {
+  if (given?.type !== 'ObjectExpression') return;
+  for (const property of given.properties) {
+    if (property.type === 'SpreadElement') continue;
+    const name = keyName(property);
+    if (name === undefined) continue;
+    const node = property.type === 'ObjectMethod' ? property : bare(property.value);
+    const get = fieldOf(node, 'get') ?? node;
+    const set = fieldOf(node, 'set');
+    const value = addValue(body, { name, kind: 'derived', span: spanOf(property.key), from: [] });
+    own.set(name, { kind: 'value', value, path: [] });
+    body.queue.push(() => {
+      const facts = body.values[value];
+      if (facts) facts.from = computedFrom(body, get, scope);
+    });
+    if (isFunction(set)) setters.set(value, keptFunction(body, `set ${name}`, set, scope).value);
+  }
+}
+
+/** `watch: { boat(now) {…}, 'form.eta': { handler, immediate } }`. */
+function readWatchers({ body }: Setup, given: t.Node | undefined, own: ReadonlyMap<string, Meaning>, scope: Scope): void {
+  if (given?.type !== 'ObjectExpression') return;
+  for (const property of given.properties) {
+    if (property.type === 'SpreadElement') continue;
+    const [name = '', ...path] = (keyName(property) ?? '').split('.');
+    const node = property.type === 'ObjectMethod' ? property : bare(property.value);
+    const run = isFunction(node) ? node : fieldOf(node, 'handler');
+    if (!isFunction(run)) continue;
+    const action = declareAction(body, `watch ${name}`, 'effect', run, scope);
+    const meaning = own.get(name);
+    const facts = body.actions[action];
+    if (facts && meaning?.kind === 'value')
+      facts.follows = [{ value: meaning.value, path, how: path.length > 0 ? 'part' : 'same', span: spanOf(property.key) }];
+  }
+}
+
+/** `inject: ['keeper']`, `inject: { keeper: { from: key, default: null } }`. */
+function readInject(body: Body, given: t.Node | undefined, own: Map<string, Meaning>): void {
+  const take = (name: string, source: string | undefined, span: { start: number; end: number }, guarded: boolean): void => {
+    const value = addValue(body, {
+      name,
+      kind: 'context',
+      span,
+      from: [],
+      ...(source === undefined ? {} : { source }),
+      ...(guarded ? { guarded } : {}),
+    });
+    own.set(name, { kind: 'value', value, path: [] });
+  };
+  if (given?.type === 'ArrayExpression') {
+    for (const one of given.elements) if (one?.type === 'StringLiteral') take(one.value, `key:'${one.value}'`, spanOf(one), false);
+  }
+  if (given?.type !== 'ObjectExpression') return;
+  for (const property of given.properties) {
+    if (property.type !== 'ObjectProperty') continue;
+    const name = keyName(property);
+    if (name === undefined) continue;
+    const node = bare(property.value);
+    const from = node.type === 'ObjectExpression' ? fieldOf(node, 'from') : node;
+    take(name, from ? keyOf(from) : `key:'${name}'`, spanOf(property.key), fieldOf(node, 'default') !== undefined);
+  }
+}
+
+/** `provide: { keeper: 'Ada' }`, `provide() { return { keeper: this.keeper } }`. */
+function readProvide({ body, declared }: Setup, given: t.Node | undefined, scope: Scope): void {
+  const made = isFunction(given) ? resultOf(given) : given;
+  const node = made && bare(made);
+  if (node?.type !== 'ObjectExpression') return;
+  for (const property of node.properties) {
+    if (property.type !== 'ObjectProperty') continue;
+    const name = property.computed ? undefined : keyName(property);
+    const key = property.computed ? property.key : ({ type: 'StringLiteral', value: name ?? '' } as t.StringLiteral);
+    const readings = readingsOf(body, property.value, scope);
+    provide(declared, key, readings, property);
+  }
+}
+
+/** The two-way prop of a component of the framework's second version. */
+function readModelOption({ declared }: Setup, given: t.Node | undefined): void {
+  const event = fieldOf(given, 'event');
+  if (event?.type === 'StringLiteral') declared.events.set(event.value, spanOf(event));
+}
+
+/** `setup(props, { emit })`: what it returns the template knows by name. */
+function readSetupOption(setup: Setup, run: FunctionNode, own: Map<string, Meaning>, scope: Scope): void {
+  const { body, declared } = setup;
+  const inner = innerScope(scope);
+  const [props, context] = run.params;
+  if (props) bindProps(body, props, inner);
+  if (context?.type === 'Identifier')
+    inner.names.set(context.name, { kind: 'members', of: (name) => (name === 'emit' ? { kind: 'emits' } : { kind: 'opaque' }) });
+  else if (context) {
+    for (const found of patternNames(context))
+      inner.names.set(found.name, found.path[0] === 'emit' ? { kind: 'emits' } : { kind: 'opaque' });
+  }
+  if (run.body.type === 'BlockStatement') readSetup(setup, run.body.body, inner);
+  const result = resultOf(run);
+  const given = result && bare(result);
+  if (isFunction(given)) declared.open = true;
+  if (given?.type !== 'ObjectExpression') return;
+  for (const property of given.properties) {
+    if (property.type === 'SpreadElement') {
+      declared.open = true;
+      continue;
+    }
+    const name = keyName(property);
+    if (name === undefined) continue;
+    const node = property.type === 'ObjectProperty' ? bare(property.value) : property;
+    const known = node.type === 'Identifier' ? inner.names.get(node.name) : undefined;
+    const made = node.type === 'CallExpression' ? madeValue(body, node, inner, setup.setters, name) : undefined;
+    if (known) own.set(name, known);
+    else if (made) own.set(name, madeMeaning(made, []));
+    else if (isFunction(node)) {
+      declareFunction(body, name, node, inner, 'handler', spanOf(property.key));
+      const meaning = inner.names.get(name);
+      if (meaning) own.set(name, meaning);
+    } else {
+      const sink = newSink();
+      sink.reads.push(...readingsOf(body, node, inner));
+      const value = addValue(body, { name, kind: 'derived', span: spanOf(property.key), from: sink.reads });
+      own.set(name, { kind: 'box', value, path: [] });
+    }
+  }
+}
+
+/** `components: { PassageRow, 'lock-card': LockCard }`: module names by the names they are registered under. */
+function registered(given: t.Node | undefined): Map<string, string> {
+  const found = new Map<string, string>();
+  if (given?.type !== 'ObjectExpression') return found;
+  for (const property of given.properties) {
+    const name = property.type === 'ObjectProperty' ? keyName(property) : undefined;
+    const target = property.type === 'ObjectProperty' ? dottedName(bare(property.value)) : undefined;
+    if (name !== undefined && target !== undefined) found.set(name, target);
+  }
+  return found;
+}

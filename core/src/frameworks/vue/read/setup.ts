@@ -1,0 +1,447 @@
+import type * as t from '@babel/types';
+import { propMember } from './names';
+import type { ActionKind, Reading, ValueFact } from '../../../model/facts';
+import type { Writable } from '../../../model/writable';
+import {
+  addAction,
+  addCall,
+  addValue,
+  type Body,
+  excerpt,
+  fillAction,
+  newSink,
+  noteDemanded,
+  propValue,
+  type Sink,
+} from '../../../read/script/body';
+import { readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
+import { lazily } from '../../../read/script/declarations';
+import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
+import { howOf } from '../../../read/script/names';
+import { namedBy } from '../../../read/markup/taken';
+import { bindProps } from '../../../read/script/props';
+import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
+import { bare, calleeName, isFunction, keyName, keyOf, type PatternName, patternNames, spanOf } from '../../../read/script/syntax';
+import { addProp, type Declared, declareEvents, declareEventTypes, declareProps, declarePropsType, fieldOf } from './contract';
+import { apiName, madeMeaning, madeValue } from './dialect';
+
+/** Functions that are called with one to run later: by what they are started. */
+const lifecycles =
+  /^on(Before)?(Mount|Mounted|Update|Updated|Unmount|Unmounted|Activated|Deactivated|ErrorCaptured|ServerPrefetch|ScopeDispose|RenderTracked|RenderTriggered)$/;
+const effects = new Set(['watchEffect', 'watchPostEffect', 'watchSyncEffect']);
+
+/** What runs while a component is set up, with what it declares. */
+export type Setup = {
+  readonly body: Body;
+  readonly declared: Declared;
+  /** All statements of the script, in which types are looked for. */
+  readonly statements: readonly t.Statement[];
+  /** Writers of what is computed, by value. */
+  readonly setters: Map<number, number>;
+  /** Tags of components that are loaded when they are shown, by the name they are kept under. */
+  readonly lazy: Map<string, string>;
+};
+
+/** Reads the statements of a setup: names get their meaning in `scope`, everything done on the way is one action. */
+export function readSetup(setup: Setup, statements: readonly t.Statement[], scope: Scope): void {
+  const { body } = setup;
+  for (const found of hoisted(statements)) if (found.id) declareFunction(body, found.id.name, found, scope, 'handler', spanOf(found.id));
+  const done = newSink();
+  for (const statement of statements) readSetupStatement(setup, statement, scope, done);
+  noteSetUp(body, statements, done);
+}
+
+function readSetupStatement(setup: Setup, statement: t.Statement, scope: Scope, done: Sink): void {
+  const { body } = setup;
+  switch (statement.type) {
+    case 'ImportDeclaration':
+    case 'FunctionDeclaration':
+    case 'ClassDeclaration':
+    case 'ReturnStatement':
+      return;
+    case 'ExportNamedDeclaration':
+      if (statement.declaration) readSetupStatement(setup, statement.declaration, scope, done);
+      return;
+    case 'VariableDeclaration':
+      for (const one of statement.declarations) declare(setup, one, statement.kind, scope, done);
+      return;
+    case 'ExpressionStatement':
+      if (!readLoose(setup, bare(statement.expression), scope)) readStatement(body, statement, scope, done);
+      return;
+    default:
+      if (!statement.type.startsWith('TS')) readStatement(body, statement, scope, done);
+  }
+}
+
+/** Calls that stand on a line of their own: effects, lifecycles, what is declared or given to those below. */
+function readLoose(setup: Setup, node: t.Node, scope: Scope): boolean {
+  if (node.type !== 'CallExpression') return false;
+  const { body, declared } = setup;
+  const api = apiName(body, node, scope);
+  const [first, second] = node.arguments;
+  if (api === undefined) return false;
+  if (lifecycles.test(api) && first) {
+    const at = body.actions.length;
+    runs(setup, api, api === 'onMounted' ? 'effect' : 'lifecycle', first, scope);
+    const facts = body.actions[at];
+    if (facts && api === 'onMounted') facts.follows = [];
+    return true;
+  }
+  if (effects.has(api) && first) {
+    const at = body.actions.length;
+    runs(setup, api, 'effect', first, scope);
+    const run = bare(first);
+    followsReads(body, at, isFunction(run) ? run : undefined);
+    return true;
+  }
+  if (api === 'watch' && first && second) return readWatch(setup, first, second, scope);
+  if (api === 'provide' && first && second) {
+    provide(declared, first, readingsOf(body, second, scope), node);
+    return true;
+  }
+  if (api === 'defineExpose') {
+    if (first) body.exposes.push(...readingsOf(body, first, scope));
+    return true;
+  }
+  if (api === 'defineOptions' && first) {
+    const inherit = fieldOf(bare(first), 'inheritAttrs');
+    if (inherit?.type === 'BooleanLiteral') declared.inheritAttrs = inherit.value;
+    return true;
+  }
+  return readMacro(setup, node, undefined, scope) || api === 'defineSlots';
+}
+
+export function provide(declared: Declared, key: t.Node, readings: readonly Reading[], whole: t.Node): void {
+  const source = keyOf(key);
+  if (source !== undefined) declared.provides.push({ key: source, span: spanOf(whole), readings });
+}
+
+/** A function that runs later: written in place, or by name. */
+function runs({ body }: Setup, name: string, kind: ActionKind, given: t.Node, scope: Scope): boolean {
+  const node = bare(given);
+  if (isFunction(node)) {
+    const action = declareAction(body, name, kind, node, scope);
+    const facts = body.actions[action];
+    if (facts && node.body.type === 'BlockStatement')
+      facts.cleansUp = /\bonCleanup\b|\bonWatcherCleanup\b/.test(excerpt(body.module, spanOf(node), 4000));
+    return true;
+  }
+  const action = addAction(body, name, kind, spanOf(given));
+  body.queue.push(() => {
+    const sink = newSink();
+    readExpression(body, node, scope, 'called', sink);
+    for (const read of sink.reads) {
+      const run = body.values[read.value]?.action;
+      if (run !== undefined) addCall(sink, run);
+      (sink.invokes ??= []).push({ span: spanOf(given), value: read.value, path: read.path, args: [] });
+    }
+    fillAction(body, action, sink);
+  });
+  return true;
+}
+
+/** `watch(source, (now, before) => …)`: runs when what the source reads is another. */
+function readWatch(setup: Setup, source: t.Node, run: t.Node, scope: Scope): boolean {
+  const { body } = setup;
+  const at = body.actions.length;
+  runs(setup, 'watch', 'effect', run, scope);
+  body.queue.push(() => {
+    const facts = body.actions[at];
+    if (facts) facts.follows = watched(body, bare(source), scope);
+  });
+  return true;
+}
+
+function watched(body: Body, source: t.Node, scope: Scope): Reading[] {
+  if (source.type === 'ArrayExpression') return source.elements.flatMap((one) => (one ? watched(body, bare(one), scope) : []));
+  if (!isFunction(source)) return readingsOf(body, source, scope);
+  const sink = newSink();
+  if (source.body.type === 'BlockStatement') for (const one of source.body.body) readStatement(body, one, innerScope(scope), sink);
+  else readExpression(body, source.body, scope, 'same', sink);
+  return sink.reads;
+}
+
+/** Gives the names of one declarator their meaning. */
+function declare(setup: Setup, declarator: t.VariableDeclarator, kind: string, scope: Scope, done: Sink): void {
+  const { body } = setup;
+  const init = declarator.init ? bare(declarator.init) : undefined;
+  if (init?.type === 'CallExpression' && readMacro(setup, init, declarator.id, scope)) return;
+  if (isFunction(init) && declarator.id.type === 'Identifier') {
+    declareFunction(body, declarator.id.name, init, scope, 'handler', spanOf(declarator.id));
+    return;
+  }
+  const names = patternNames(declarator.id);
+  const known = init?.type === 'Identifier' ? lookUp(scope, init.name) : undefined;
+  if (known?.kind === 'props') {
+    bindProps(body, declarator.id, scope);
+    return;
+  }
+  if (init?.type === 'CallExpression') {
+    const api = apiName(body, init, scope);
+    if (api === 'defineAsyncComponent' && declarator.id.type === 'Identifier' && declareLazy(setup, declarator.id.name, init)) return;
+    if (api === 'toRefs' && declareRefs(setup, names, init, scope)) return;
+    if (api === 'toRef' && declareRef(setup, names, init, scope)) return;
+    if (lifecycles.test(api ?? '') || effects.has(api ?? '') || api === 'watch') {
+      readLoose(setup, init, scope);
+      for (const found of names) scope.names.set(found.name, { kind: 'opaque' });
+      return;
+    }
+    if (declareMade(setup, declarator, names, init, scope)) return;
+  }
+  declareValue(setup, names, init, scope, done, kind);
+}
+
+/** `const Chart = defineAsyncComponent(() => import('./Chart.vue'))`: a component like an imported one. */
+function declareLazy(setup: Setup, name: string, call: t.CallExpression): boolean {
+  const [first] = call.arguments;
+  const given = first?.type === 'ObjectExpression' ? fieldOf(first, 'loader') : first;
+  const loaded = isFunction(given) ? lazily(given) : undefined;
+  if (!loaded) return false;
+  setup.lazy.set(name, `import:${loaded.from}#${loaded.exported}`);
+  return true;
+}
+
+/** `const open = ref(false)`, `const { count, add } = useCounter()`, `const keeper = inject(key)`. */
+function declareMade(
+  setup: Setup,
+  declarator: t.VariableDeclarator,
+  names: readonly PatternName[],
+  call: t.CallExpression,
+  scope: Scope,
+): boolean {
+  const { body } = setup;
+  const around = calleeName(call) === 'storeToRefs' && call.arguments[0] ? bare(call.arguments[0]) : undefined;
+  const whole = names.find((found) => found.path.length === 0 && !found.rest);
+  if (around?.type === 'Identifier') {
+    const store = lookUp(scope, around.name);
+    if (store?.kind !== 'box' && store?.kind !== 'value') return false;
+    for (const found of names) scope.names.set(found.name, { kind: 'box', value: store.value, path: [...store.path, ...found.path] });
+    return true;
+  }
+  const inner = around?.type === 'CallExpression' ? around : call;
+  const made = madeValue(body, inner, scope, setup.setters, whole?.name);
+  if (!made) return false;
+  const value = body.values[made.value];
+  if (value) {
+    value.name = whole?.name ?? value.name;
+    if (whole) Object.assign(value, { span: spanOf(whole.node) });
+    else
+      Object.assign(value, {
+        span: spanOf(declarator.id),
+        ...(value.kind === 'hook' ? {} : { name: namedBy(body, value, declarator.id) }),
+      });
+    const parts = names.filter((found) => found.path.length === 1 && found.path[0] !== found.name && !found.rest);
+    if (!around && !made.boxed && value.kind === 'state') for (const found of names) noteApart(value, found.path);
+    if (!around && value.kind === 'hook') for (const found of names) if (found.path.length === 1) noteApart(value, found.path);
+    if (parts.length > 0) value.parts = Object.fromEntries(parts.map((found) => [found.path[0] ?? '', found.name]));
+  }
+  if (declarator.id.type === 'ObjectPattern') noteDemanded(body, made.value, spanOf(declarator.id));
+  for (const found of names) scope.names.set(found.name, madeMeaning(made, found.path));
+  return true;
+}
+
+/** Notes that a member is taken out of what is followed as a whole only. */
+function noteApart(value: Writable<ValueFact>, path: readonly string[]): void {
+  const [member] = path;
+  if (member !== undefined && path.length === 1) value.apart = [...(value.apart ?? []), member];
+}
+
+/** `const { boat } = toRefs(props)`: each part in a box of its own. */
+function declareRefs({ body }: Setup, names: readonly PatternName[], call: t.CallExpression, scope: Scope): boolean {
+  const given = call.arguments[0] ? bare(call.arguments[0]) : undefined;
+  const meaning = given?.type === 'Identifier' ? lookUp(scope, given.name) : undefined;
+  if (!meaning) return false;
+  for (const found of names) {
+    const part = partOf(body, meaning, found);
+    scope.names.set(found.name, part ?? { kind: 'opaque' });
+  }
+  return true;
+}
+
+function partOf(body: Body, meaning: Meaning, found: PatternName): Meaning | undefined {
+  if (meaning.kind === 'value' || meaning.kind === 'box')
+    return { kind: 'box', value: meaning.value, path: [...meaning.path, ...found.path] };
+  const [prop, ...rest] = found.path;
+  if (meaning.kind !== 'props' || prop === undefined) return meaning.kind === 'props' ? meaning : undefined;
+  return { kind: 'box', value: propValue(body, prop, spanOf(found.node)), path: rest };
+}
+
+/** `const boat = toRef(props, 'boat')`. */
+function declareRef({ body }: Setup, names: readonly PatternName[], call: t.CallExpression, scope: Scope): boolean {
+  const [given, key] = call.arguments;
+  const meaning = given?.type === 'Identifier' ? lookUp(scope, given.name) : undefined;
+  const [whole] = names;
+  if (!meaning || !whole || key?.type !== 'StringLiteral') return false;
+  const node = { type: 'Identifier', name: key.value, start: key.start, end: key.end } as unknown as t.Identifier;
+  const part = partOf(body, meaning, { ...whole, node, path: [key.value] });
+  scope.names.set(whole.name, part ?? { kind: 'opaque' });
+  return true;
+}
+
+/** Any other constant: another name for a value or its part, or made from others. */
+function declareValue(
+  { body }: Setup,
+  names: readonly PatternName[],
+  init: t.Node | undefined,
+  scope: Scope,
+  done: Sink,
+  kind: string,
+): void {
+  const sink = newSink();
+  if (init) readExpression(body, init, scope, 'same', sink);
+  for (const found of names) {
+    const [only, ...others] = sink.reads;
+    const value = only && body.values[only.value];
+    const alias =
+      only && others.length === 0 && only.how === 'same' && only.path.length === 0 && !only.held && value && value.kind !== 'module';
+    if (alias) {
+      const whole = init?.type === 'Identifier' ? lookUp(scope, init.name) : undefined;
+      if (whole?.kind === 'value' && value.kind === 'state' && found.path.length === 1) noteApart(value, found.path);
+      scope.names.set(found.name, { kind: 'box', value: only.value, path: found.path });
+      continue;
+    }
+    const from = sink.reads.map((one): Reading => {
+      const path = one.held ? one.path : [...one.path, ...found.path];
+      return { ...one, path, how: one.how === 'same' || one.how === 'part' ? howOf(path, one.how) : one.how };
+    });
+    const plain = kind === 'const' ? {} : { plain: true as const };
+    const made = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from, ...plain });
+    scope.names.set(found.name, { kind: 'value', value: made, path: [] });
+  }
+  sink.reads.length = 0;
+  if (sink.changes) (done.changes ??= []).push(...sink.changes);
+  if (sink.invokes) (done.invokes ??= []).push(...sink.invokes);
+  if (sink.raises) (done.raises ??= []).push(...sink.raises);
+  if (sink.sends) (done.sends ??= []).push(...sink.sends);
+  if (sink.hears) (done.hears ??= []).push(...sink.hears);
+  if (sink.calls) (done.calls ??= []).push(...sink.calls);
+}
+
+/** The declarations of `<script setup>`: props, events, two-way props. False for other calls. */
+function readMacro(setup: Setup, call: t.CallExpression, pattern: t.Node | undefined, scope: Scope): boolean {
+  const { body, declared } = setup;
+  const name = apiName(body, call, scope);
+  const [first, second] = call.arguments;
+  const inner = first ? bare(first) : undefined;
+  switch (name) {
+    case 'withDefaults':
+      if (inner?.type !== 'CallExpression' || !readMacro(setup, inner, pattern, scope)) return false;
+      readDefaults(setup, second);
+      return true;
+    case 'defineProps': {
+      const type = typeGiven(call);
+      declared.propsSpan = spanOf(call);
+      if (type) readPropsType(setup, type);
+      else if (inner) declareProps(body, declared, inner);
+      if (pattern) bindProps(body, pattern, scope);
+      return true;
+    }
+    case 'defineEmits': {
+      const type = typeGiven(call);
+      if (type) declareEventTypes(declared, type, setup.statements);
+      else if (inner) declareEvents(declared, inner);
+      if (pattern?.type === 'Identifier') scope.names.set(pattern.name, { kind: 'emits' });
+      return true;
+    }
+    case 'defineModel':
+      readModel(setup, call, pattern, scope);
+      return true;
+    case 'useAttrs':
+      if (pattern?.type === 'Identifier') scope.names.set(pattern.name, { kind: 'value', value: attrsOf(body, spanOf(pattern)), path: [] });
+      return true;
+    case 'useSlots':
+    case 'defineSlots':
+      for (const found of pattern ? patternNames(pattern) : []) scope.names.set(found.name, { kind: 'opaque' });
+      return true;
+    default:
+      return false;
+  }
+}
+
+function typeGiven(call: t.CallExpression): t.TSType | undefined {
+  const given = call.typeParameters;
+  return given?.type === 'TSTypeParameterInstantiation' ? given.params[0] : undefined;
+}
+
+/** The value that stands for all attributes that are not declared. */
+export function attrsOf(body: Body, span: { start: number; end: number }): number {
+  const known = body.values.findIndex((value) => value.kind === 'rest' && value.name === '$attrs');
+  return known >= 0 ? known : addValue(body, { name: '$attrs', kind: 'rest', span, from: [] });
+}
+
+function readPropsType({ body, declared }: Setup, type: t.TSType): void {
+  declarePropsType(declared, type);
+  if (type.type !== 'TSTypeLiteral') return;
+  for (const member of type.members) {
+    if (member.type !== 'TSPropertySignature' && member.type !== 'TSMethodSignature') continue;
+    const name = keyName(member);
+    if (name === undefined) continue;
+    const callback = /^on[A-Z]/.test(name) ? 'callback' : 'value';
+    addProp(body, declared, name, spanOf(member.key), member.optional ? 'no' : 'yes', undefined, callback);
+  }
+}
+
+function readDefaults({ body, declared }: Setup, given: t.Node | undefined): void {
+  const node = given && bare(given);
+  if (node?.type !== 'ObjectExpression') return;
+  for (const property of node.properties) {
+    const name = property.type === 'SpreadElement' ? undefined : keyName(property);
+    if (name === undefined || property.type === 'SpreadElement') continue;
+    const value = property.type === 'ObjectProperty' ? property.value : property;
+    const fallback = excerpt(body.module, spanOf(value));
+    const prop = declared.props.get(name);
+    if (prop) declared.props.set(name, { ...prop, required: 'no', fallback });
+    body.taken.set(propMember(name), { span: spanOf(property.key), fallback });
+  }
+}
+
+/** `const title = defineModel<string>('title', { required: true })`: a prop, and the event that asks for another. */
+function readModel({ body, declared }: Setup, call: t.CallExpression, pattern: t.Node | undefined, scope: Scope): void {
+  const [first, second] = call.arguments;
+  const named = first?.type === 'StringLiteral';
+  const name = named ? first.value : 'modelValue';
+  const options = named ? second : first;
+  const required = fieldOf(options, 'required');
+  const fallback = fieldOf(options, 'default');
+  const [whole] = pattern ? patternNames(pattern) : [];
+  const span = named ? spanOf(first) : spanOf(call.callee);
+  const must = required?.type === 'BooleanLiteral' && required.value && !fallback ? 'yes' : 'no';
+  const value = addProp(body, declared, name, span, must, fallback && excerpt(body.module, spanOf(fallback)), 'two-way');
+  declared.events.set(`update:${name}`, span);
+  declared.models.add(value);
+  if (whole) scope.names.set(whole.name, { kind: 'box', value, path: [] });
+}
+
+/** What a template knows without anyone declaring it; `undefined` for names of the platform. */
+export function templateNames(setup: Setup): (name: string) => Meaning | undefined {
+  const { body, declared } = setup;
+  return (name) => {
+    switch (name) {
+      case '$emit':
+        return { kind: 'emits' };
+      case '$props':
+        return { kind: 'props' };
+      case '$attrs':
+        return { kind: 'value', value: attrsOf(body, { start: 0, end: 0 }), path: [] };
+      case '$slots':
+      case '$refs':
+      case '$el':
+      case '$nextTick':
+        return { kind: 'opaque' };
+      default:
+    }
+    if (body.module.names.has(name)) return undefined;
+    const prop = declared.props.get(name) ? body.propValues.get(propMember(name)) : undefined;
+    if (prop !== undefined) return { kind: 'value', value: prop, path: [] };
+    const unknown = declared.open || (declared.propsType && declared.propsType.kind !== 'object');
+    if (!unknown || name.startsWith('$') || platform.has(name)) return undefined;
+    return { kind: 'value', value: propValue(body, name, declared.propsSpan), path: [] };
+  };
+}
+
+/** Names that templates take from the platform. */
+const platform = new Set(
+  'Infinity undefined NaN isFinite isNaN parseFloat parseInt decodeURI decodeURIComponent encodeURI encodeURIComponent Math Number Date Array Object Boolean String RegExp Map Set JSON Intl BigInt console Error Symbol window document globalThis'.split(
+    ' ',
+  ),
+);

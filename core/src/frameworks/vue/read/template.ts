@@ -1,0 +1,526 @@
+import type { AttributeNode, DirectiveNode, ElementNode, ExpressionNode, TemplateChildNode } from '@vue/compiler-dom';
+import { anySlot, defaultSlot, type MemberKey, memberOf } from '../../../model/member';
+import type * as t from '@babel/types';
+import type { Binding, BindingTarget, KeyFact, Reading, SpreadFact, TemplateNode, TemplateUse } from '../../../model/facts';
+import type { Span } from '../../../model/span';
+import type { Writable } from '../../../model/writable';
+import { addValue, attachCallbacks, excerpt } from '../../../read/script/body';
+import {
+  branch,
+  expressionAt,
+  handlerAt,
+  type Item,
+  type Markup,
+  nativeModel,
+  outlet,
+  repeat,
+  shownText,
+  writing,
+} from '../../../read/markup/expressions';
+import { readingsOf } from '../../../read/script/expressions';
+import { parseExpressionAt, parsePatternAt, type ScriptRange } from '../../../read/script/parse';
+import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
+import { bare, patternNames } from '../../../read/script/syntax';
+import { camel, eventMember, pascal, propMember, propName, slotMember } from './names';
+
+/** What the compiler calls its nodes by number. */
+const element = 1;
+const interpolation = 5;
+const attribute = 6;
+
+/** A template that is being read, with what its tags may mean. */
+export type VueMarkup = Markup & {
+  /** The module name that a tag stands for; undefined for one that the file does not know. */
+  readonly component: (tag: string) => string | undefined;
+};
+
+/** Parts of the framework that show their content and nothing else. */
+const showing = new Set(['KeepAlive', 'Transition', 'BaseTransition', 'keep-alive', 'transition']);
+/** Parts of the framework that show their content elsewhere or later: attributes do not go on to it. */
+const apart = new Set(['Teleport', 'Suspense', 'TransitionGroup', 'teleport', 'suspense', 'transition-group']);
+const noKey: KeyFact = { kind: 'none' };
+
+function spanOf(node: { readonly loc: { readonly start: { offset: number }; readonly end: { offset: number } } }): Span {
+  return { start: node.loc.start.offset, end: node.loc.end.offset };
+}
+
+function directive(node: ElementNode, ...names: readonly string[]): DirectiveNode | undefined {
+  return node.props.find((one): one is DirectiveNode => one.type !== attribute && names.includes(one.name));
+}
+
+function constantAttribute(node: ElementNode, name: string): AttributeNode | undefined {
+  return node.props.find((one): one is AttributeNode => one.type === attribute && one.name === name);
+}
+
+function rangeOf(exp: ExpressionNode | undefined): ScriptRange | undefined {
+  return exp && exp.loc.end.offset > exp.loc.start.offset ? spanOf(exp) : undefined;
+}
+
+/** Reads what stands between two tags. */
+export function readChildren(markup: VueMarkup, children: readonly TemplateChildNode[], scope: Scope): TemplateNode[] {
+  const nodes: TemplateNode[] = [];
+  /** Conditions of the chain that an `else` belongs to. */
+  let chain: t.Node[] = [];
+  for (const child of children) {
+    if ((child.type as number) === interpolation) {
+      const range = 'content' in child && typeof child.content === 'object' ? rangeOf(child.content as ExpressionNode) : undefined;
+      const node = range && expressionAt(markup, range);
+      if (node) nodes.push(...shownText(markup, node, scope, spanOf(child)));
+    }
+    if ((child.type as number) !== element) continue;
+    const tag = child as ElementNode;
+    const first = directive(tag, 'if');
+    const next = directive(tag, 'else-if', 'else');
+    const test = conditionOf(markup, first ?? next);
+    if (first) chain = [];
+    const own = readRepeated(markup, tag, scope);
+    if (!first && !next) {
+      nodes.push(...own);
+      chain = [];
+      continue;
+    }
+    let shown: TemplateNode[] = test ? [branch(markup, test, false, scope, own)] : own;
+    for (const before of [...chain].reverse()) shown = [branch(markup, before, true, scope, shown)];
+    nodes.push(...shown);
+    if (test) chain.push(test);
+  }
+  return nodes;
+}
+
+function conditionOf(markup: VueMarkup, found: DirectiveNode | undefined): t.Node | undefined {
+  const range = rangeOf(found?.exp);
+  return range && expressionAt(markup, range);
+}
+
+/** An element with its `v-for`, where it has one. */
+function readRepeated(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNode[] {
+  const each = directive(node, 'for')?.forParseResult;
+  if (!each) return readTag(markup, node, scope);
+  const source = rangeOf(each.source);
+  const list = source && expressionAt(markup, source);
+  if (!list) return readTag(markup, node, scope);
+  const position = rangeOf(each.index ?? each.key);
+  const pattern = each.value && patternAt(markup, each.value);
+  const item: Item = {
+    ...(pattern ? { pattern } : {}),
+    ...(position ? { position: markup.text.slice(position.start, position.end) } : {}),
+    ...(each.index && each.key ? { key: each.key.loc.source } : {}),
+  };
+  const given = node.tag === 'template' ? keyGiven(node) : undefined;
+  return [
+    repeat(markup, list, item, spanOf(node), scope, (inner) => {
+      const key = given ? keyOf(markup, given, inner) : undefined;
+      return readTag(markup, node, inner).map((one) => (key ? keyed(one, key) : one));
+    }),
+  ];
+}
+
+/** The key of a repeated `template` is that of whatever it repeats. */
+function keyed(node: TemplateNode, key: KeyFact): TemplateNode {
+  if (node.kind === 'branch') return { ...node, children: node.children.map((one) => keyed(one, key)) };
+  return (node.kind === 'element' || node.kind === 'use') && node.key.kind === 'none' ? { ...node, key } : node;
+}
+
+function keyGiven(node: ElementNode): DirectiveNode | undefined {
+  return node.props.find((one): one is DirectiveNode => one.type !== attribute && one.name === 'bind' && argOf(one) === 'key');
+}
+
+function patternAt(markup: Markup, exp: ExpressionNode): t.Node | undefined {
+  const range = rangeOf(exp);
+  return range && parsePatternAt(markup.text, range, markup.lang);
+}
+
+function readTag(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNode[] {
+  const { tag } = node;
+  if (tag === 'slot') return [readOutlet(markup, node, scope)];
+  if (tag === 'template' && !constantAttribute(node, 'lang')) return readChildren(markup, node.children, scope);
+  if (showing.has(tag)) return [fragment(node, readContent(markup, node, scope).children)];
+  if (apart.has(tag)) return [readElement(markup, { ...node, tag: pascal(tag) }, scope)];
+  if (tag === 'component' || tag === 'Component') return readDynamic(markup, node, scope);
+  const known = markup.component(tag);
+  const held = known === undefined ? heldBy(markup, node, scope) : undefined;
+  if (held !== undefined) return [readUse(markup, node, '', scope, held)];
+  if (known === undefined && node.tagType === 0) return [readElement(markup, node, scope)];
+  return [readUse(markup, node, known ?? pascal(tag), scope)];
+}
+
+/** The value of the setup that holds the component of a tag: made there, or chosen. */
+function heldBy({ body }: VueMarkup, node: ElementNode, scope: Scope): number | undefined {
+  const [root = ''] = node.tag.split('.');
+  for (const name of [root, camel(root), pascal(root)]) {
+    const meaning = /^[A-Z]|-|\./.test(node.tag) ? lookUp(scope, name) : undefined;
+    if (meaning?.kind === 'value' || meaning?.kind === 'box') return meaning.value;
+    if (meaning?.kind === 'local')
+      return meaning.readings[0]?.value ?? addValue(body, { name, kind: 'derived', span: nameSpanOf(node), from: [] });
+  }
+  return undefined;
+}
+
+function fragment(node: ElementNode, children: readonly TemplateNode[]): TemplateNode {
+  return { kind: 'element', tag: '', span: spanOf(node), nameSpan: nameSpanOf(node), bindings: [], spreads: [], children, key: noKey };
+}
+
+function nameSpanOf(node: ElementNode): Span {
+  const start = node.loc.start.offset + 1;
+  return { start, end: start + node.tag.length };
+}
+
+function readElement(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNode {
+  const { bindings, spreads, key } = readAttributes(markup, node, scope, true);
+  const children = readChildren(markup, node.children, scope);
+  return { kind: 'element', tag: node.tag, span: spanOf(node), nameSpan: nameSpanOf(node), bindings, spreads, children, key };
+}
+
+function readUse(markup: VueMarkup, node: ElementNode, tag: string, scope: Scope, dynamic?: number): TemplateUse {
+  const attributes = readAttributes(markup, node, scope, false, tag);
+  const { children, hands, slots } = readContent(markup, node, scope);
+  const use: Writable<TemplateUse> = {
+    kind: 'use',
+    tag,
+    span: spanOf(node),
+    nameSpan: nameSpanOf(node),
+    bindings: [...attributes.bindings, ...slots],
+    spreads: attributes.spreads,
+    children,
+    key: attributes.key,
+    content: hands ? 'function' : children.length > 0 ? 'markup' : hasText(node) ? 'text' : 'none',
+  };
+  if (hands) use.hands = hands;
+  if (dynamic !== undefined) use.dynamic = dynamic;
+  if (attributes.ref) use.ref = attributes.ref;
+  return use;
+}
+
+function hasText(node: ElementNode): boolean {
+  return node.children.some((one) => one.type === 2 && one.content.trim() !== '');
+}
+
+/** `<component :is="…">`: a name that the file knows, an element, or a value. */
+function readDynamic(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNode[] {
+  const written = constantAttribute(node, 'is')?.value?.content;
+  const bound = node.props.find((one): one is DirectiveNode => one.type !== attribute && one.name === 'bind' && argOf(one) === 'is');
+  const range = rangeOf(bound?.exp);
+  const given = range && parseExpressionAt(markup.text, range, markup.lang);
+  const inner = given && 'type' in given ? bare(given) : undefined;
+  const text = inner?.type === 'StringLiteral' ? inner.value : written;
+  if (text !== undefined) {
+    const known = markup.component(text) ?? (/[A-Z-]/.test(text) ? pascal(text) : undefined);
+    return [known === undefined ? readElement(markup, { ...node, tag: text }, scope) : readUse(markup, node, known, scope)];
+  }
+  const named = inner?.type === 'Identifier' && !lookUp(scope, inner.name) ? markup.component(inner.name) : undefined;
+  if (named !== undefined) return [readUse(markup, node, named, scope)];
+  const [reading] = inner ? readingsOf(markup.body, inner, scope) : [];
+  return [readUse(markup, node, '', scope, reading?.value)];
+}
+
+/** `<slot name="row" :boat="boat">`: what it hands out is one object. */
+function readOutlet(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNode {
+  const bound = node.props.some((one) => one.type !== attribute && one.name === 'bind' && argOf(one) === 'name');
+  const slot = bound ? anySlot : slotMember(constantAttribute(node, 'name')?.value?.content ?? '');
+  const { bindings, spreads } = readAttributes(
+    markup,
+    { ...node, props: node.props.filter((one) => nameOf(one) !== 'name') },
+    scope,
+    false,
+  );
+  return outlet(slot, spanOf(node), bindings, spreads, readChildren(markup, node.children, scope), hasText(node));
+}
+
+function nameOf(prop: AttributeNode | DirectiveNode): string | undefined {
+  return prop.type === attribute ? prop.name : prop.name === 'bind' ? argOf(prop as DirectiveNode) : undefined;
+}
+
+function argOf(found: DirectiveNode): string | undefined {
+  return found.arg && 'isStatic' in found.arg && found.arg.isStatic ? found.arg.content : undefined;
+}
+
+type Content = { readonly children: readonly TemplateNode[]; readonly hands?: number[]; readonly slots: readonly Binding[] };
+
+/** What stands between the tags of a use: the default slot, and templates for the others. */
+function readContent(markup: VueMarkup, node: ElementNode, scope: Scope): Content {
+  const own = directive(node, 'slot');
+  if (own) {
+    const given = readSlot(markup, own, node.children, scope);
+    const key = slotMember(argOf(own) ?? 'default');
+    if (key === defaultSlot) return { children: given.nodes, ...(given.values.length > 0 ? { hands: given.values } : {}), slots: [] };
+    return { children: [], slots: [slotBinding(own, key, given)] };
+  }
+  const slots: Binding[] = [];
+  const rest: TemplateChildNode[] = [];
+  let children: TemplateNode[] = [];
+  let hands: number[] | undefined;
+  for (const child of node.children) {
+    const tag = (child.type as number) === element ? (child as ElementNode) : undefined;
+    const slot = tag?.tag === 'template' ? directive(tag, 'slot') : undefined;
+    if (!tag || !slot) {
+      rest.push(child);
+      continue;
+    }
+    const key = slot.arg && argOf(slot) === undefined ? anySlot : slotMember(argOf(slot) ?? 'default');
+    const each = directive(tag, 'for')?.forParseResult;
+    const source = rangeOf(each?.source);
+    const list = source && expressionAt(markup, source);
+    const pattern = each?.value && patternAt(markup, each.value);
+    let given: Given = { nodes: [], values: [] };
+    const read = (inner: Scope): readonly TemplateNode[] => {
+      given = readSlot(markup, slot, tag.children, inner);
+      return given.nodes;
+    };
+    const nodes = list ? [repeat(markup, list, pattern ? { pattern } : {}, spanOf(tag), scope, read)] : read(scope);
+    const condition = conditionOf(markup, directive(tag, 'if', 'else-if'));
+    const shown = condition ? [branch(markup, condition, false, scope, nodes)] : [...nodes];
+    if (key === defaultSlot) {
+      children = shown;
+      if (given.values.length > 0) hands = given.values;
+    } else slots.push(slotBinding(slot, key, { ...given, nodes: shown }));
+  }
+  const loose = readChildren(markup, rest, scope);
+  return { children: [...children, ...loose], ...(hands ? { hands } : {}), slots };
+}
+
+type Given = { readonly nodes: TemplateNode[]; readonly values: number[] };
+
+function slotBinding(found: DirectiveNode, key: MemberKey, given: Given): Binding {
+  const nameSpan = found.arg ? spanOf(found.arg) : spanOf(found);
+  return {
+    to: memberOf(key),
+    written: found.rawName ?? `#${memberOf(key).name}`,
+    span: spanOf(found),
+    nameSpan,
+    direction: 'in',
+    readings: [],
+    markup: given.nodes,
+    ...(given.values.length > 0 ? { hands: given.values } : {}),
+  };
+}
+
+function readSlot(markup: VueMarkup, slot: DirectiveNode, children: readonly TemplateChildNode[], scope: Scope): Given {
+  const pattern = slot.exp && patternAt(markup, slot.exp);
+  const inner = innerScope(scope);
+  const values: number[] = [];
+  if (pattern && slot.exp) {
+    const names = patternNames(pattern);
+    const whole = names.find((found) => found.path.length === 0 && !found.rest);
+    const value = addValue(markup.body, {
+      name: whole?.name ?? excerpt(markup.body.module, spanOf(slot.exp), 30),
+      kind: 'handed',
+      span: spanOf(slot.exp),
+      from: [],
+    });
+    values.push(value);
+    for (const found of names) inner.names.set(found.name, { kind: 'value', value, path: found.path });
+  }
+  return { nodes: readChildren(markup, children, inner), values };
+}
+
+type Attributes = { readonly bindings: Binding[]; readonly spreads: SpreadFact[]; readonly key: KeyFact; readonly ref?: Reading };
+
+const structural = new Set(['if', 'else-if', 'else', 'for', 'slot', 'pre', 'cloak', 'once']);
+
+/** The attributes of a tag. `native` for elements: their names stay as written, and `v-model` goes by the platform's own. */
+function readAttributes(markup: VueMarkup, node: ElementNode, scope: Scope, native: boolean, tag = node.tag): Attributes {
+  const bindings: Binding[] = [];
+  const spreads: SpreadFact[] = [];
+  let key: KeyFact = noKey;
+  let ref: Reading | undefined;
+  for (const one of node.props) {
+    if (one.type === attribute) {
+      if (one.name === 'key') key = { kind: 'constant', span: spanOf(one), text: one.value?.content ?? '' };
+      else if (one.name === 'ref') ref = handleOf(markup, one, scope);
+      else if (one.name !== 'is' || node.tag !== 'component') bindings.push(constant(markup, one, native));
+      continue;
+    }
+    const found = one as DirectiveNode;
+    if (structural.has(found.name)) continue;
+    if (found.name === 'on') readEvent(markup, found, scope, native, bindings, spreads);
+    else if (found.name === 'model') readModel(markup, node, found, scope, native, bindings);
+    else if (found.name === 'bind' && argOf(found) === 'key') key = keyOf(markup, found, scope);
+    else if (found.name === 'bind' && argOf(found) === 'is' && /^component$/i.test(node.tag)) continue;
+    else if (found.name === 'bind') readBound(markup, found, scope, native, tag, bindings, spreads);
+    else bindings.push(...readOther(markup, found, scope));
+  }
+  return { bindings, spreads, key, ...(ref ? { ref } : {}) };
+}
+
+/** `ref="form"`: the value of the setup that holds the handle. */
+function handleOf({ body }: Markup, given: AttributeNode, scope: Scope): Reading | undefined {
+  const name = given.value?.content;
+  const meaning = name === undefined ? undefined : lookUp(scope, name);
+  if (meaning?.kind !== 'value' && meaning?.kind !== 'box') return undefined;
+  const facts = body.values[meaning.value];
+  if (facts?.kind === 'state') facts.kind = 'ref';
+  return { value: meaning.value, path: [], how: 'same', span: spanOf(given) };
+}
+
+/** What an attribute is to: of an element what it says, of a component a prop. */
+function attributeTarget(native: boolean, name: string): BindingTarget {
+  return native ? { kind: 'attribute', name } : memberOf(propMember(propName(name)));
+}
+
+const modifiersOf = (found: DirectiveNode): { modifiers?: readonly string[] } =>
+  found.modifiers.length > 0 ? { modifiers: found.modifiers.map((one) => one.content) } : {};
+
+function constant(markup: VueMarkup, given: AttributeNode, native: boolean): Binding {
+  const text = given.value ? markup.text.slice(given.value.loc.start.offset, given.value.loc.end.offset) : 'true';
+  return {
+    to: attributeTarget(native, given.name),
+    written: given.name,
+    span: spanOf(given),
+    nameSpan: spanOf({ loc: given.nameLoc }),
+    direction: 'in',
+    readings: [],
+    constant: text,
+  };
+}
+
+/** `:boat="boat"`, `:boat`, `v-bind="all"`, `:[name]="value"`. */
+function readBound(
+  markup: VueMarkup,
+  found: DirectiveNode,
+  scope: Scope,
+  native: boolean,
+  tag: string,
+  bindings: Binding[],
+  spreads: SpreadFact[],
+): void {
+  const range = rangeOf(found.exp);
+  const arg = argOf(found);
+  const span = spanOf(found);
+  const { body } = markup;
+  if (arg === undefined) {
+    const node = range && expressionAt(markup, range);
+    const readings = node ? readingsOf(body, node, scope, 'spread') : [];
+    for (const read of readings) {
+      if (body.values[read.value]?.kind !== 'rest') continue;
+      body.restTargets.pop();
+      body.restTargets.push({ kind: native ? 'element' : tag === '' ? 'unknown' : 'use', tag });
+    }
+    const names = node?.type === 'ObjectExpression' && !found.arg ? namesOf(node) : undefined;
+    spreads.push({ span, readings, ...(names ? { keys: names.map(propMember) } : {}) });
+    return;
+  }
+  const nameSpan = found.arg ? spanOf(found.arg) : span;
+  const isProperty = native && (/^\./.test(found.rawName ?? '') || found.modifiers.some((one) => one.content === 'prop'));
+  const binding: Writable<Binding> = {
+    to: isProperty ? { kind: 'property', name: camel(arg) } : attributeTarget(native, arg),
+    written: found.rawName ?? `:${arg}`,
+    ...modifiersOf(found),
+    span,
+    nameSpan,
+    direction: 'in',
+    readings: [],
+  };
+  const node = range ? expressionAt(markup, range) : sameName(arg, nameSpan);
+  const inner = node && bare(node);
+  if (inner && /^(String|Numeric|Boolean|Null)Literal$/.test(inner.type))
+    binding.constant = range ? markup.text.slice(range.start, range.end) : '';
+  else if (inner) binding.readings = readingsOf(body, inner, scope);
+  if (range && inner && binding.readings.length === 0 && binding.constant === undefined) binding.constant = excerpt(body.module, range);
+  if (inner?.type === 'Identifier' && !lookUp(scope, inner.name)) {
+    const component = /^[A-Z]/.test(inner.name) ? markup.component(inner.name) : undefined;
+    if (component !== undefined) binding.component = component;
+  }
+  bindings.push(binding);
+}
+
+/** `:boat` is `:boat="boat"`. */
+function sameName(arg: string, span: Span): t.Expression {
+  return { type: 'Identifier', name: camel(arg), start: span.start, end: span.end } as unknown as t.Expression;
+}
+
+function namesOf(node: t.ObjectExpression): string[] | undefined {
+  const names = node.properties.map((one) =>
+    one.type !== 'SpreadElement' && !one.computed && one.key.type === 'Identifier' ? one.key.name : undefined,
+  );
+  return names.every((name): name is string => name !== undefined) ? names : undefined;
+}
+
+/** `@book="add"`, `@click="open = !open"`, `v-on="handlers"`. */
+function readEvent(
+  markup: VueMarkup,
+  found: DirectiveNode,
+  scope: Scope,
+  native: boolean,
+  bindings: Binding[],
+  spreads: SpreadFact[],
+): void {
+  const range = rangeOf(found.exp);
+  const arg = argOf(found);
+  const span = spanOf(found);
+  if (arg === undefined) {
+    const node = range && expressionAt(markup, range);
+    spreads.push({ span, readings: node ? readingsOf(markup.body, node, scope, 'spread') : [] });
+    return;
+  }
+  const member = memberOf(eventMember(arg));
+  const handler = range ? handlerAt(markup, member.name, range, scope) : { readings: [] };
+  bindings.push({
+    to: native ? { kind: 'listener', name: arg, on: 'self' } : member,
+    written: found.rawName ?? `@${arg}`,
+    ...modifiersOf(found),
+    span,
+    nameSpan: found.arg ? spanOf(found.arg) : span,
+    direction: 'out',
+    ...handler,
+  });
+  attachCallbacks(markup.body, handler.readings);
+}
+
+/** `v-model`: a value down and a change up, by the names that both sides know them by. */
+function readModel(markup: VueMarkup, node: ElementNode, found: DirectiveNode, scope: Scope, native: boolean, bindings: Binding[]): void {
+  const range = rangeOf(found.exp);
+  const target = range && expressionAt(markup, range);
+  if (!target || !range) return;
+  const span = spanOf(found);
+  const nameSpan = found.arg ? spanOf(found.arg) : span;
+  const readings = readingsOf(markup.body, bare(target), scope);
+  const typed = constantAttribute(node, 'type')?.value?.content;
+  const own = nativeModel(node.tag, typed);
+  const name = native ? own.attribute : camel(argOf(found) ?? 'modelValue');
+  const written = found.rawName ?? 'v-model';
+  const [down, up]: BindingTarget[] = native
+    ? [
+        { kind: 'attribute', name },
+        { kind: 'listener', name: own.event, on: 'self' },
+      ]
+    : [
+        { kind: 'prop', name },
+        { kind: 'model', name },
+      ];
+  if (!down || !up) return;
+  const action = writing(markup, up.name, target, native ? ['target', name] : [], range, scope);
+  bindings.push({ to: down, written, ...modifiersOf(found), span, nameSpan, direction: 'two-way', readings });
+  bindings.push({ to: up, written, ...modifiersOf(found), span, nameSpan, direction: 'out', readings: [], action });
+}
+
+/** `v-show`, `v-html`, `v-text` and directives of the project's own: what they are given shows on the element. */
+function readOther(markup: VueMarkup, found: DirectiveNode, scope: Scope): Binding[] {
+  const range = rangeOf(found.exp);
+  const node = range && expressionAt(markup, range);
+  const readings = node ? readingsOf(markup.body, node, scope) : [];
+  const span = spanOf(found);
+  const argument = argOf(found);
+  return [
+    {
+      to: { kind: 'directive', name: found.name, ...(argument === undefined ? {} : { argument }) },
+      written: found.rawName ?? `v-${found.name}`,
+      ...modifiersOf(found),
+      span,
+      nameSpan: span,
+      direction: 'in',
+      readings,
+    },
+  ];
+}
+
+function keyOf(markup: VueMarkup, found: DirectiveNode, scope: Scope): KeyFact {
+  const range = rangeOf(found.exp);
+  const node = range && expressionAt(markup, range);
+  const span = range ?? spanOf(found);
+  const text = excerpt(markup.body.module, span);
+  if (!node) return { kind: 'value', span, text };
+  const inner = bare(node);
+  if (inner.type === 'Identifier' && lookUp(scope, inner.name)?.kind === 'position') return { kind: 'position', span, text };
+  if (inner.type === 'StringLiteral' || inner.type === 'NumericLiteral') return { kind: 'constant', span, text };
+  return { kind: 'value', span, text };
+}

@@ -1,0 +1,288 @@
+import { expect, test } from 'vitest';
+import { contractLine } from '../../../../../testing/src/contract';
+import { outline } from '../../../../../testing/src/project';
+import { readFile } from '../../read-file';
+import { loadCompilers } from '../../registry';
+
+await loadCompilers(['Part.vue']);
+
+/** What a file says: its contract, its markup, and what could not be read (`!`). */
+function said(text: string): string[] {
+  const facts = readFile('src/Part.vue', text);
+  const [component] = facts.components;
+  if (!component) return [];
+  const markup = outline(component.template).split('\n');
+  return [contractLine(component), ...markup.filter((line) => line !== ''), ...facts.problems.map((problem) => `! ${problem.message}`)];
+}
+
+const cases: readonly (readonly [name: string, text: string, says: readonly string[]])[] = [
+  [
+    'props as an array',
+    `<script setup>defineProps(['a', 'b']);</script><template><p>{{ a }}</p></template>`,
+    ['a, b : native', 'p', '  text'],
+  ],
+  [
+    'props as an object',
+    `<script setup>defineProps({ a: String, b: { type: Number, required: true }, c: { default: 1 }, onGo: Function });</script><template><p>{{ a }}</p></template>`,
+    ['a, b!, c=1, event:go() : native', 'p', '  text'],
+  ],
+  [
+    'required with a default is not required',
+    `<script setup>defineProps({ a: { required: true, default: 1 } });</script><template><p/></template>`,
+    ['a=1 : native', 'p'],
+  ],
+  [
+    'props by type',
+    `<script setup lang="ts">defineProps<{ a: string; b?: number; onGo?: () => void }>();</script><template><p>{{ a }}</p></template>`,
+    ['a!, b, event:go() : native', 'p', '  text'],
+  ],
+  [
+    'props by type, taken apart with defaults',
+    `<script setup lang="ts">const { a, b = 2 } = defineProps<{ a: string; b?: number }>();</script><template><p>{{ a }}{{ b }}</p></template>`,
+    ['a!, b=2 : native', 'p', '  text', '  text'],
+  ],
+  [
+    'withDefaults',
+    `<script setup lang="ts">withDefaults(defineProps<{ a?: string }>(), { a: 'x' });</script><template><p>{{ a }}</p></template>`,
+    ["a='x' : native", 'p', '  text'],
+  ],
+  [
+    'props spread from elsewhere are open',
+    `<script setup>import { shared } from './s'; defineProps({ ...shared, a: String });</script><template><p/></template>`,
+    ['a : open', 'p'],
+  ],
+  [
+    'props held elsewhere are open',
+    `<script setup>import { props } from './s'; defineProps(props);</script><template><p/></template>`,
+    [' : open', 'p'],
+  ],
+  [
+    'props of options',
+    `<script>export default { props: { a: { type: String, required: true } } };</script><template><p>{{ a }}</p></template>`,
+    ['a! : native', 'p', '  text'],
+  ],
+  [
+    'defineComponent',
+    `<script lang="ts">import { defineComponent } from 'vue'; export default defineComponent({ props: ['a'], emits: ['go'] });</script><template><p>{{ a }}</p></template>`,
+    ['a, event:go() : native', 'p', '  text'],
+  ],
+  [
+    'options kept in a constant',
+    `<script>const options = { props: ['a'] }; export default options;</script><template><p>{{ a }}</p></template>`,
+    ['a : native', 'p', '  text'],
+  ],
+  [
+    'mixins are open',
+    `<script>import m from './m'; export default { mixins: [m], props: ['a'] };</script><template><p>{{ a }}</p></template>`,
+    ['a : open', 'p', '  text'],
+  ],
+  [
+    'emits as an array',
+    `<script setup>defineEmits(['go', 'row-pick']);</script><template><p/></template>`,
+    ['event:go(), event:rowPick() : native', 'p'],
+  ],
+  [
+    'emits as an object',
+    `<script setup>defineEmits({ go: null, stop: (x) => true });</script><template><p/></template>`,
+    ['event:go(), event:stop() : native', 'p'],
+  ],
+  [
+    'emits by call signatures',
+    `<script setup lang="ts">defineEmits<{ (e: 'go', to: number): void; (e: 'stop' | 'wait'): void }>();</script><template><p/></template>`,
+    ['event:go(), event:stop(), event:wait() : native', 'p'],
+  ],
+  [
+    'emits by members',
+    `<script setup lang="ts">defineEmits<{ go: [to: number]; 'update:a': [a: string] }>();</script><template><p/></template>`,
+    ['event:go(), model:a() : native', 'p'],
+  ],
+  [
+    'emits by an interface of the file',
+    `<script setup lang="ts">interface Emits { (e: 'go'): void } defineEmits<Emits>();</script><template><p/></template>`,
+    ['event:go() : native', 'p'],
+  ],
+  [
+    'emits by a type from elsewhere are open',
+    `<script setup lang="ts">import type { Emits } from './e'; defineEmits<Emits>();</script><template><p/></template>`,
+    [' : open', 'p'],
+  ],
+  [
+    'an event that is raised without being declared',
+    `<template><button @click="$emit('go')">x</button></template>`,
+    ['event:go()? : native', 'button'],
+  ],
+  [
+    'a model',
+    `<script setup>const model = defineModel();</script><template><input v-model="model"></template>`,
+    ['modelValue<>, model:modelValue() : native', 'input'],
+  ],
+  [
+    'a named model with options',
+    `<script setup>const t = defineModel('title', { required: true });</script><template><input v-model="t"></template>`,
+    ['title<>!, model:title() : native', 'input'],
+  ],
+  [
+    'the older model',
+    `<script>export default { props: ['modelValue'], emits: ['update:modelValue'] };</script><template><input :value="modelValue" @input="$emit('update:modelValue', $event.target.value)"></template>`,
+    ['modelValue, model:modelValue() : native', 'input'],
+  ],
+  ['one root takes what is not declared', `<template><p/></template>`, [' : native', 'p']],
+  [
+    'one root in a chain of conditions',
+    `<script setup>defineProps(['a']);</script><template><p v-if="a"/><b v-else/></template>`,
+    ['a : native', 'if a', '  p', 'if not a', '  b'],
+  ],
+  ['several roots lose it', `<template><p/><b/></template>`, [' : closed', 'p', 'b']],
+  [
+    'a list as root loses it',
+    `<script setup>defineProps(['a']);</script><template><p v-for="x in a" :key="x"/></template>`,
+    ['a : closed', 'each x of a', '  p'],
+  ],
+  ['a slot as root loses it', `<template><slot/></template>`, ['slot:default{} : closed', '{slot:default}']],
+  [
+    'inheritAttrs false loses it',
+    `<script setup>defineOptions({ inheritAttrs: false });</script><template><p/></template>`,
+    [' : closed', 'p'],
+  ],
+  [
+    'inheritAttrs false with $attrs',
+    `<script setup>defineOptions({ inheritAttrs: false });</script><template><p/><b v-bind="$attrs"/></template>`,
+    [' : native', 'p', 'b'],
+  ],
+  ['inheritAttrs in options', `<script>export default { inheritAttrs: false };</script><template><p/></template>`, [' : closed', 'p']],
+  [
+    'a component as root',
+    `<script setup>import Inner from './Inner.vue';</script><template><Inner/></template>`,
+    [' : through Inner', 'Inner(…)'],
+  ],
+  [
+    'attrs read in script are open',
+    `<script setup>import { useAttrs } from 'vue'; const attrs = useAttrs(); console.log(attrs.id);</script><template><p/></template>`,
+    [' : open', 'p'],
+  ],
+  ['a teleport as root loses it', `<template><Teleport to="body"><p/></Teleport></template>`, [' : closed', 'Teleport', '  p']],
+  ['root within a transition', `<template><Transition><p/></Transition></template>`, [' : native', '<>', '  p']],
+  ['the default slot', `<template><div><slot/></div></template>`, ['slot:default{} : native', 'div', '  {slot:default}']],
+  [
+    'named slots, with fallback and values',
+    `<script setup>defineProps(['a']);</script><template><div><slot name="head">none</slot><slot name="row" :a="a"/></div></template>`,
+    ['a, slot:head{}, slot:row{} : native', 'div', '  {slot:head}', '  {slot:row}'],
+  ],
+  [
+    'a slot named by a value',
+    `<script setup>defineProps(['a']);</script><template><div><slot :name="a"/></div></template>`,
+    ['a, slot:*{} : native', 'div', '  {slot:*}'],
+  ],
+  [
+    'both scripts',
+    `<script>export const kinds = [1];</script><script setup>defineProps(['a']); const x = kinds[0];</script><template><p>{{ a }}{{ x }}</p></template>`,
+    ['a : native', 'p', '  text', '  text'],
+  ],
+  [
+    'a render function is open',
+    `<script>import { h } from 'vue'; export default { props: ['a'], render() { return h('p', this.a); } };</script>`,
+    ['a : open'],
+  ],
+  [
+    'a setup that renders is open',
+    `<script>import { h } from 'vue'; export default { props: ['a'], setup(props) { return () => h('p', props.a); } };</script>`,
+    ['a : open'],
+  ],
+  ['a template in another language is told', `<template lang="pug">p a</template>`, [' : open', '! Liana does not read templates in pug.']],
+  [
+    'a script that stands elsewhere is told',
+    `<script src="./a.js"></script><template><p/></template>`,
+    [' : native', 'p', '! The script stands in ./a.js and is not followed.'],
+  ],
+  [
+    'a template that breaks off',
+    `<script setup>defineProps(['a']);</script><template><div><p>{{ a }</p></div></template>`,
+    [
+      'a : native',
+      'div',
+      '  p',
+      '! Interpolation end sign was not found.',
+      '! Element is missing end tag.',
+      '! Element is missing end tag.',
+      '! Element is missing end tag.',
+    ],
+  ],
+  [
+    'a script that breaks off',
+    `<script setup>const a = ;</script><template><p>{{ a }}</p></template>`,
+    ['a? : open', 'p', '  text', '! Unexpected token'],
+  ],
+  [
+    'an expression that breaks off',
+    `<script setup>const a = 1;</script><template><p :title="a +">{{ a }}</p></template>`,
+    [' : native', 'p', '  text', '! Unexpected token'],
+  ],
+  ['an empty file', ``, [' : closed']],
+  [
+    'conditions',
+    `<script setup>defineProps(['a', 'b']);</script><template><div><p v-if="a">1</p><b v-else-if="b">2</b><i v-else>3</i></div></template>`,
+    ['a, b : native', 'div', '  if a', '    p', '  if not a', '    if b', '      b', '  if not a', '    if not b', '      i'],
+  ],
+  [
+    'a list',
+    `<script setup>import Row from './Row.vue'; defineProps(['rows']);</script><template><ul><Row v-for="(row, at) in rows" :key="row.id" :row="row" :at="at"/></ul></template>`,
+    ['rows : native', 'ul', '  each row of rows', '    Row(row, at)'],
+  ],
+  [
+    'a repeated template',
+    `<script setup>import Row from './Row.vue'; defineProps(['rows']);</script><template><ul><template v-for="row in rows" :key="row.id"><Row :row="row"/><hr></template></ul></template>`,
+    ['rows : native', 'ul', '  each row of rows', '    Row(row)', '    hr'],
+  ],
+  [
+    'spellings of a tag',
+    `<script setup>import BoatRow from './BoatRow.vue';</script><template><div><BoatRow/><boat-row/><boatRow/></div></template>`,
+    [' : native', 'div', '  BoatRow()', '  BoatRow()', '  BoatRow()'],
+  ],
+  [
+    'registered components',
+    `<script>import Row from './Row.vue'; export default { components: { 'the-row': Row, Other: Row } };</script><template><div><the-row/><Other/><TheRow/></div></template>`,
+    [' : native', 'div', '  Row()', '  Row()', '  TheRow()'],
+  ],
+  [
+    'members of a namespace',
+    `<script setup>import * as Form from './form';</script><template><Form.Input a="1"/></template>`,
+    [' : through Form.Input', 'Form.Input(a, …)'],
+  ],
+  [
+    'built-in parts',
+    `<template><Teleport to="body"><KeepAlive><Suspense><p/></Suspense></KeepAlive></Teleport></template>`,
+    [' : closed', 'Teleport', '  <>', '    Suspense', '      p'],
+  ],
+  [
+    'slots of a use',
+    `<script setup>import Card from './Card.vue';</script><template><Card><template #head><p/></template><template #[name]="x"><b/></template>text</Card></template>`,
+    [' : through Card', 'Card(slot:head, slot:*, …)', '  p', '  b'],
+  ],
+  [
+    'every kind of binding',
+    `<script setup>import Row from './Row.vue'; const a = {}; const go = () => {};</script><template><Row a :b="a" :c v-bind="a" v-model="a.x" v-model:t.trim="a.t" @go="go" @stop.once="a.n++" v-on="a" v-show="a" data-x="1" some-prop="2" class="k"/></template>`,
+    [
+      ' : through Row',
+      'Row(a, b, c, modelValue, model:modelValue, t, model:t, event:go, event:stop, directive show, data-x, someProp, class, …, …, …)',
+    ],
+  ],
+  [
+    'a component of its own name',
+    `<script setup>defineProps(['a']);</script><template><Part v-if="a" :a="a.next"/></template>`,
+    ['a : through default', 'if a', '  default(a, …)'],
+  ],
+  [
+    'a tag by a value',
+    `<script setup>defineProps(['part']);</script><template><component :is="part" a="1"/><component is="p"/></template>`,
+    ['part : closed', '?(a)', 'p'],
+  ],
+  [
+    'what is provided',
+    `<script setup>import { provide } from 'vue'; provide('a', 1); provide('b', 2);</script><template><slot/></template>`,
+    ['slot:default{} : closed', "key:'a'(value)", "  key:'b'(value)", '    {slot:default}'],
+  ],
+];
+
+test.each(cases)('%s', (_, text, says) => {
+  expect(said(text)).toEqual(says);
+});

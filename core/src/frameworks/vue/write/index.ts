@@ -1,0 +1,22 @@
+import { defaultSlot, memberOf } from '../../../model/member';
+import { hyphened } from '../../../write/case';
+import type { Writer } from '../../writer';
+
+export const vueWriter: Writer = {
+  member: (key) => {
+    const { kind, name } = memberOf(key);
+    switch (kind) {
+      case 'prop':
+        return name;
+      case 'event':
+        return `@${name}`;
+      case 'model':
+        return `@update:${name}`;
+      case 'slot':
+        return key === defaultSlot ? 'children' : `#${name}`;
+    }
+  },
+  listener: (event, code) => `@${event}="${code}"`,
+  content: 'default slot',
+  attribute: (name, expression) => `:${hyphened(name)}="${expression}"`,
+};
