@@ -83,6 +83,20 @@ function some<T>(all: readonly T[], count: number, random: () => number): readon
   return all.filter((_, index) => chosen.has(index));
 }
 
+/** Some subjects, the same ones whatever else there is: by a hash of their names without the marks of a framework. */
+function steadily<T extends { readonly id: string; readonly place: number }>(all: readonly T[], count: number): readonly T[] {
+  const hash = ({ id, place }: T): number => {
+    let code = place;
+    for (const letter of id.replace(/@|#|on:|bind:|update:|:\d+/g, '')) code = (Math.imul(code, 31) + (letter.codePointAt(0) ?? 0)) | 0;
+    return Math.imul(code, 0x9e3779b1) >>> 0;
+  };
+  return all
+    .map((one) => ({ one, at: hash(one) }))
+    .sort((a, b) => a.at - b.at || a.one.id.localeCompare(b.one.id))
+    .slice(0, count)
+    .map(({ one }) => one);
+}
+
 type Lines = { readonly trees: string[]; readonly strands: string[]; readonly cards: string[]; readonly traces: string[] };
 
 function pageLines(model: Model, findings: readonly Finding[], page: Page, lines: Lines, random: () => number): void {
@@ -102,8 +116,8 @@ function pageLines(model: Model, findings: readonly Finding[], page: Page, lines
   const spots = ways.graph.frames.flatMap((frame) =>
     frame.body.values.map((_, value) => ({ frame: frame.index, value, track: [] as string[] })),
   );
-  for (const spot of some(spots, limits.values, random)) {
-    const { id, place } = subjectOf(ways.graph, spot);
+  const subjects = spots.map((spot) => ({ spot, ...subjectOf(ways.graph, spot) }));
+  for (const { spot, id, place } of steadily(subjects, limits.values)) {
     const found = spotOf(ways.graph, id, place) ?? spot;
     for (const question of questions) {
       const trace = traceOf(ways, found, question);

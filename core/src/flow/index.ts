@@ -1,4 +1,4 @@
-export { strandsOf, type Strands } from './views/strands';
+export { leaving, strandsOf, type Strands } from './views/strands';
 export { type BodyIndex, indexBody, type Sink } from './graph/sinks';
 export { orderColumns } from './views/columns';
 export {

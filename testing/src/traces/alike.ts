@@ -14,6 +14,8 @@ export type AlikeCase = {
   readonly of: string | EachFramework<string>;
   readonly ask: Question;
   readonly rungs: EachFramework<readonly string[]>;
+  /** The strands of the same page. */
+  readonly strands: EachFramework<readonly string[]>;
 };
 
 /** The script and the markup of a component's file. */
@@ -441,6 +443,7 @@ export const alike: readonly AlikeCase[] = [
       vue: ['App owns a', 'App paints App | painted', 'Shell reads Shell | read'],
       svelte: ['App owns a', 'App paints App | painted'],
     },
+    strands: all([]),
   },
   {
     name: 'what renders when a value is handed down',
@@ -448,6 +451,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'App.a',
     ask: 'impact',
     rungs: all(['App owns a', 'App reads App | read', 'Mid reads Mid | read', 'Leaf paints Leaf | painted']),
+    strands: all(['state a: App owns > Mid passes > Leaf reads']),
   },
   {
     name: 'a value drilled',
@@ -455,6 +459,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'App.a',
     ask: 'goes',
     rungs: all(['App owns a', 'Mid passes unread a', 'Leaf passes a', 'Leaf paints a | painted']),
+    strands: all(['state a: App owns > Mid passes > Leaf reads']),
   },
   {
     name: 'a value drilled, back',
@@ -462,6 +467,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'Leaf.a',
     ask: 'comes',
     rungs: all(['Leaf owns a', 'Mid passes a', 'App passes a', 'App owns a | constant']),
+    strands: all(['state a: App owns > Mid passes > Leaf reads']),
   },
   {
     name: 'a value drilled, if it changes',
@@ -469,6 +475,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'App.a',
     ask: 'impact',
     rungs: all(['App owns a', 'App reads App | read', 'Mid reads Mid | read', 'Leaf paints Leaf | painted']),
+    strands: all(['state a: App owns > Mid passes > Leaf reads']),
   },
   {
     name: 'an event changes a state',
@@ -487,6 +494,11 @@ export const alike: readonly AlikeCase[] = [
         'Row starts click | platform button',
       ],
     },
+    strands: {
+      react: ['state a: App owns+reads > Row changes', 'event onPick: App catches > Row raises'],
+      vue: ['event pick: App catches > Row raises'],
+      svelte: ['event onpick: App catches > Row raises'],
+    },
   },
   {
     name: 'what an event hands over',
@@ -497,6 +509,11 @@ export const alike: readonly AlikeCase[] = [
       react: ['Row owns name', 'Row raises onPick', 'App relays setA', 'App changes a', 'App paints a | painted'],
       vue: ['Row owns name', 'Row raises pick', 'App relays setA', 'App catches to', 'App changes a', 'App paints a | painted'],
       svelte: ['Row owns name', 'Row raises onpick', 'App relays setA', 'App catches to', 'App changes a', 'App paints a | painted'],
+    },
+    strands: {
+      react: ['state a: App owns+reads > Row changes', 'event onPick: App catches > Row raises'],
+      vue: ['event pick: App catches > Row raises'],
+      svelte: ['event onpick: App catches > Row raises'],
     },
   },
   {
@@ -522,6 +539,11 @@ export const alike: readonly AlikeCase[] = [
         'Row raises name',
         'App passes name | constant "b"',
       ],
+    },
+    strands: {
+      react: ['state a: App owns+reads > Row changes', 'event onPick: App catches > Row raises'],
+      vue: ['event pick: App catches > Row raises'],
+      svelte: ['event onpick: App catches > Row raises'],
     },
   },
   {
@@ -556,6 +578,11 @@ export const alike: readonly AlikeCase[] = [
         'Inner starts click | platform button',
       ],
     },
+    strands: {
+      react: ['event onGo: App catches > Mid passes > Inner raises'],
+      vue: ['event go: App catches > Mid raises', 'event go: Mid catches > Inner raises'],
+      svelte: ['event ongo: App catches > Mid passes > Inner raises'],
+    },
   },
   {
     name: 'a two-way field, down',
@@ -566,6 +593,11 @@ export const alike: readonly AlikeCase[] = [
       react: ['App owns name', 'Field renames value', 'Field paints value | painted'],
       vue: ['App owns name', 'Field renames modelValue', 'Field paints modelValue | painted'],
       svelte: ['App owns name', 'Field renames value', 'Field paints value | painted'],
+    },
+    strands: {
+      react: ['state name: App owns > Field changes+reads+renames two-way', 'event onChange: App catches > Field raises'],
+      vue: ['state name: App owns+changes > Field reads+renames two-way', 'event modelValue: App catches > Field raises'],
+      svelte: ['state name: App owns+changes > Field reads+renames two-way', 'event value: App catches > Field raises'],
     },
   },
   {
@@ -583,6 +615,11 @@ export const alike: readonly AlikeCase[] = [
         'Field starts input | platform input',
       ],
       svelte: ['App owns name', 'App changes name', 'App catches value', 'Field raises value', 'Field starts input | platform input'],
+    },
+    strands: {
+      react: ['state name: App owns > Field changes+reads+renames two-way', 'event onChange: App catches > Field raises'],
+      vue: ['state name: App owns+changes > Field reads+renames two-way', 'event modelValue: App catches > Field raises'],
+      svelte: ['state name: App owns+changes > Field reads+renames two-way', 'event value: App catches > Field raises'],
     },
   },
   {
@@ -618,6 +655,11 @@ export const alike: readonly AlikeCase[] = [
         'Field starts input | platform input',
       ],
     },
+    strands: {
+      react: ['state name: App owns > Field changes+reads+renames two-way', 'event onChange: App catches > Field raises'],
+      vue: ['state name: App owns+changes > Field reads+renames two-way', 'event modelValue: App catches > Field raises'],
+      svelte: ['state name: App owns+changes > Field reads+renames two-way', 'event value: App catches > Field raises'],
+    },
   },
   {
     name: 'a slot that hands out values',
@@ -629,6 +671,7 @@ export const alike: readonly AlikeCase[] = [
       vue: ['Card owns eta', 'App gives { eta }', 'App paints { eta } | painted'],
       svelte: ['Card owns eta', 'App gives eta', 'App paints eta | painted'],
     },
+    strands: all(['state eta: App reads > Card owns']),
   },
   {
     name: 'a slot that hands out values, back',
@@ -640,6 +683,7 @@ export const alike: readonly AlikeCase[] = [
       vue: ['App owns { eta }', 'Card gives eta', 'Card owns eta | constant'],
       svelte: ['App owns eta', 'Card gives eta', 'Card owns eta | constant'],
     },
+    strands: all(['state eta: App reads > Card owns']),
   },
   {
     name: 'content in a slot',
@@ -647,6 +691,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'App.a',
     ask: 'goes',
     rungs: all(['App owns a', 'Leaf passes a', 'Leaf paints a | painted']),
+    strands: all(['state a: App owns > Leaf reads']),
   },
   {
     name: 'content in a named slot',
@@ -658,6 +703,7 @@ export const alike: readonly AlikeCase[] = [
       vue: ['App owns a', 'App paints a | painted'],
       svelte: ['App owns a', 'App paints a | painted'],
     },
+    strands: { react: ['state a: App owns+reads > Card reads+narrows'], vue: [], svelte: [] },
   },
   {
     name: 'a context',
@@ -665,6 +711,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'App.ada',
     ask: 'goes',
     rungs: all(['App owns ada', 'App provides Keeper', 'Badge takes keeper', 'Badge paints keeper | painted']),
+    strands: all(['context keeper: App owns > Badge reads']),
   },
   {
     name: 'a context, back',
@@ -672,6 +719,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'Badge.keeper',
     ask: 'comes',
     rungs: all(['Badge owns keeper', 'Badge takes Keeper', 'App provides ada', 'App owns ada | constant']),
+    strands: all(['context keeper: App owns > Badge reads']),
   },
   {
     name: 'the nearer provider answers',
@@ -679,6 +727,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'Badge.keeper',
     ask: 'comes',
     rungs: all(['Badge owns keeper', 'Badge takes Keeper', 'Shift provides bo', 'Shift owns bo | constant']),
+    strands: all(['context keeper: Shift owns > Badge reads']),
   },
   {
     name: 'a provider that nobody takes from',
@@ -686,6 +735,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'App.ada',
     ask: 'goes',
     rungs: all(['App owns ada', 'App provides Keeper | untaken']),
+    strands: all(['context keeper: Shift owns > Badge reads']),
   },
   {
     name: 'state in a function',
@@ -718,6 +768,7 @@ export const alike: readonly AlikeCase[] = [
         'App paints count.twice | painted',
       ],
     },
+    strands: all([]),
   },
   {
     name: 'what changes state in a function',
@@ -747,6 +798,7 @@ export const alike: readonly AlikeCase[] = [
         'App starts click | platform button',
       ],
     },
+    strands: all([]),
   },
   {
     name: 'a list, computed',
@@ -754,6 +806,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'App.boats',
     ask: 'goes',
     rungs: all(['App owns boats', 'App derives late', 'App narrows boat', 'Leaf narrows a', 'Leaf paints a | painted']),
+    strands: all(['state boats: App owns+reads > Leaf reads+narrows']),
   },
   {
     name: 'one item of a list, back',
@@ -769,8 +822,16 @@ export const alike: readonly AlikeCase[] = [
       'App derives boats',
       'App owns boats | constant',
     ]),
+    strands: all(['state boats: App owns+reads > Leaf reads+narrows']),
   },
-  { name: 'a condition', sources: cond, of: 'App.open', ask: 'goes', rungs: all(['App owns open', 'App paints open | painted']) },
+  {
+    name: 'a condition',
+    sources: cond,
+    of: 'App.open',
+    ask: 'goes',
+    rungs: all(['App owns open', 'App paints open | painted']),
+    strands: all([]),
+  },
   {
     name: 'a handler written in place',
     sources: cond,
@@ -781,6 +842,7 @@ export const alike: readonly AlikeCase[] = [
       vue: ['App owns open', 'App changes open', 'App starts click | platform button'],
       svelte: ['App owns open', 'App changes open', 'App starts click | platform button'],
     },
+    strands: all([]),
   },
   {
     name: 'an effect that sets',
@@ -792,6 +854,7 @@ export const alike: readonly AlikeCase[] = [
       vue: ['App owns n', 'App changes n', 'App starts watch | platform when m changes'],
       svelte: ['App owns n', 'App changes n', 'App starts $effect | platform when m changes'],
     },
+    strands: all([]),
   },
   {
     name: 'an effect that reads',
@@ -799,6 +862,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'App.m',
     ask: 'goes',
     rungs: all(['App owns m', '  App reads m | read', 'App changes n', 'App paints n | painted']),
+    strands: all([]),
   },
   {
     name: 'what is fetched',
@@ -806,6 +870,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'App.levels',
     ask: 'comes',
     rungs: all(['App owns levels', '  App owns levels | constant', 'App changes /levels', 'App owns /levels | asked fetch /levels']),
+    strands: all([]),
   },
   {
     name: 'what an answer changes',
@@ -817,6 +882,7 @@ export const alike: readonly AlikeCase[] = [
       vue: ['App owns levels', 'App changes levels', 'App starts onMounted | platform once it stands on the page'],
       svelte: ['App owns levels', 'App changes levels', 'App starts onMount | platform once it stands on the page'],
     },
+    strands: all([]),
   },
   {
     name: 'a timer',
@@ -846,6 +912,7 @@ export const alike: readonly AlikeCase[] = [
         'App starts onMount | platform once it stands on the page',
       ],
     },
+    strands: all([]),
   },
   {
     name: 'an attribute that is not declared',
@@ -857,6 +924,11 @@ export const alike: readonly AlikeCase[] = [
       vue: ['App owns tip', 'Row renames title', 'Row paints $attrs | painted'],
       svelte: ['App owns tip', 'Row renames title', 'Row paints rest | painted'],
     },
+    strands: {
+      react: ['state tip: App owns+changes > Row reads+renames', 'event onClick: App catches > Row raises'],
+      vue: ['state tip: App owns+changes > Row reads+renames', 'event click: App catches > Row raises'],
+      svelte: ['state tip: App owns+changes > Row reads+renames', 'event onclick: App catches > Row raises'],
+    },
   },
   {
     name: 'a listener that is not declared',
@@ -867,6 +939,11 @@ export const alike: readonly AlikeCase[] = [
       react: ['App owns tip', 'App changes tip', 'App catches onClick', 'Row starts click | platform li'],
       vue: ['App owns tip', 'App changes tip', 'App catches click', 'Row starts click | platform li'],
       svelte: ['App owns tip', 'App changes tip', 'App catches onclick', 'Row starts click | platform li'],
+    },
+    strands: {
+      react: ['state tip: App owns+changes > Row reads+renames', 'event onClick: App catches > Row raises'],
+      vue: ['state tip: App owns+changes > Row reads+renames', 'event click: App catches > Row raises'],
+      svelte: ['state tip: App owns+changes > Row reads+renames', 'event onclick: App catches > Row raises'],
     },
   },
   {
@@ -900,15 +977,31 @@ export const alike: readonly AlikeCase[] = [
         'App starts click | platform button',
       ],
     },
+    strands: all([]),
   },
-  { name: 'a spread', sources: spread, of: 'App.boat', ask: 'goes', rungs: all(['App owns boat', 'Leaf narrows boat | unknown spread']) },
-  { name: 'a default', sources: dflt, of: 'Leaf.a', ask: 'comes', rungs: all(['Leaf owns a', 'Leaf passes a | default 3']) },
+  {
+    name: 'a spread',
+    sources: spread,
+    of: 'App.boat',
+    ask: 'goes',
+    rungs: all(['App owns boat', 'Leaf narrows boat | unknown spread']),
+    strands: all(['state boat: App owns > Leaf narrows']),
+  },
+  {
+    name: 'a default',
+    sources: dflt,
+    of: 'Leaf.a',
+    ask: 'comes',
+    rungs: all(['Leaf owns a', 'Leaf passes a | default 3']),
+    strands: all([]),
+  },
   {
     name: 'a component given as a prop',
     sources: dyn,
     of: 'Frame.n',
     ask: 'goes',
     rungs: all(['Frame owns n', 'Leaf renames a', 'Leaf paints a | painted']),
+    strands: all(['state n: Frame owns > Leaf reads+renames']),
   },
   {
     name: 'from storage',
@@ -916,6 +1009,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'Leaf.a',
     ask: 'comes',
     rungs: all(['Leaf owns a', 'App passes a', 'App starts a', 'App owns a | asked storage a']),
+    strands: all(['state a: App owns > Leaf reads']),
   },
   {
     name: 'a channel, sent',
@@ -923,6 +1017,7 @@ export const alike: readonly AlikeCase[] = [
     of: 'App.level',
     ask: 'goes',
     rungs: all(['App owns level', 'App publishes alarm', 'Bell hears level', 'Bell changes n', 'Bell paints n | painted']),
+    strands: all(['event alarm: App raises > Bell catches']),
   },
   {
     name: 'a channel, heard',
@@ -955,6 +1050,7 @@ export const alike: readonly AlikeCase[] = [
         'App starts click | platform button',
       ],
     },
+    strands: all(['event alarm: App raises > Bell catches']),
   },
   {
     name: 'a store',
@@ -965,6 +1061,11 @@ export const alike: readonly AlikeCase[] = [
       react: ['levels.ts owns useLevels.high', 'Gauge takes high', 'Gauge paints high | painted'],
       vue: ['levels.js owns useLevels.high', '  App takes levels.high', 'Gauge takes high', 'Gauge paints high | painted'],
       svelte: ['levels.js owns high', 'Gauge paints high | painted'],
+    },
+    strands: {
+      react: ['store useLevels: App changes+reads > Gauge reads'],
+      vue: ['store useLevels: App changes+reads > Gauge reads'],
+      svelte: ['store high: App changes > Gauge reads'],
     },
   },
   {
@@ -998,6 +1099,11 @@ export const alike: readonly AlikeCase[] = [
         'App calls raise',
         'App starts click | platform button',
       ],
+    },
+    strands: {
+      react: ['store useLevels: App changes+reads > Gauge reads'],
+      vue: ['store useLevels: App changes+reads > Gauge reads'],
+      svelte: ['store high: App changes > Gauge reads'],
     },
   },
 ];

@@ -1,4 +1,5 @@
 import type { Binding, TemplateUse } from '../../model/facts';
+import { adapterOf } from '../../frameworks/registry';
 import { defaultSlot, type MemberKey, memberName } from '../../model/member';
 import { bindingFor } from '../../model/given';
 import { useById } from '../../model/lookup';
@@ -50,4 +51,10 @@ export function handedTo(
 /** The name of a member where it arrives: as the component declares it, else its own. */
 export function memberLabel(graph: Graph, place: Place, key: MemberKey): string {
   return graph.model.components.get(place.component)?.contract.members.get(key)?.name ?? memberName(key);
+}
+
+/** What people call a slot of a component: its name, or the word that its framework has for the content between the tags. */
+export function slotLabel({ component }: Pick<Frame, 'component'>, slot: MemberKey): string {
+  if (slot === defaultSlot) return adapterOf(component?.framework ?? 'script').write.content;
+  return component?.contract.members.get(slot)?.name ?? memberName(slot);
 }

@@ -7,7 +7,7 @@ import { usesIn } from '../../model/walk';
 import { type Frame, type Graph, type Spot } from '../graph/frames';
 import { isHandler } from './forward';
 import { localKind, type Step } from './step';
-import { codeAt, givenTo } from '../graph/targets';
+import { codeAt, givenTo, slotLabel } from '../graph/targets';
 import { backward, forward, type Track } from '../graph/track';
 import type { Ways } from './queries';
 
@@ -532,7 +532,7 @@ function handedBack(graph: Graph, frame: Frame, spot: Spot): Step[] {
           madeFrom(below, outlet.hands[found.position] ?? [], spot.track).map((step): Step => ({
             ...step,
             kind: 'gives',
-            by: memberName(found.slot),
+            by: slotLabel(below, found.slot),
           })),
         );
       })

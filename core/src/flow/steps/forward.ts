@@ -10,7 +10,7 @@ import { channelKey, channelsOf, reaches } from './channels';
 import { type Frame, type Graph, type Spot, valueOf } from '../graph/frames';
 import type { Sink } from '../graph/sinks';
 import { localKind, nameOf, type Step } from './step';
-import { arrivals, codeAt, handedTo, memberLabel } from '../graph/targets';
+import { arrivals, codeAt, handedTo, memberLabel, slotLabel } from '../graph/targets';
 import { forward, type Passed } from '../graph/track';
 import type { Ways } from './queries';
 
@@ -359,7 +359,7 @@ function handedSteps(ways: Ways, frame: Frame, slot: MemberKey, position: number
   const handed = handedTo(graph, frame, slot);
   const value = handed?.values[position];
   if (!handed || value === undefined)
-    return [{ kind: 'gives', how: passed.how, at, frame: frame.index, name, ending: 'unknown', by: memberName(slot) }];
+    return [{ kind: 'gives', how: passed.how, at, frame: frame.index, name, ending: 'unknown', by: slotLabel(frame, slot) }];
   return [
     {
       kind: 'gives',
@@ -368,7 +368,7 @@ function handedSteps(ways: Ways, frame: Frame, slot: MemberKey, position: number
       frame: handed.owner.index,
       name: handed.owner.body.values[value]?.name ?? '',
       to: { frame: handed.owner.index, value, track: passed.track },
-      by: memberName(slot),
+      by: slotLabel(frame, slot),
     },
   ];
 }

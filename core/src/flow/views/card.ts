@@ -1,5 +1,6 @@
 import type { Binding, BodyFacts, Framework } from '../../model/facts';
-import { defaultSlot, memberName } from '../../model/member';
+import { slotLabel } from '../graph/targets';
+import { defaultSlot } from '../../model/member';
 import { bindingFor } from '../../model/given';
 import type { ComponentId } from '../../model/ids';
 import type { Component, ContractMember, Model, Use } from '../../model/model';
@@ -206,12 +207,6 @@ function stateEntries(component: Component): PlaceCard['state'] {
   );
 }
 
-/** What the component that has a slot calls it. */
-function slotLabel(model: Model, tree: Tree, { key, of }: NonNullable<Place['slot']>): string {
-  const holder = model.components.get(tree.places[of]?.component as ComponentId);
-  return holder?.contract.members.get(key)?.name ?? memberName(key);
-}
-
 /** Tells the contract of the component at a place, who gives what there, its owner and its parent; undefined for no such place. */
 export function placeCard(model: Model, tree: Tree, strands: readonly Strand[], index: PlaceIndex): PlaceCard | undefined {
   const place = tree.places[index];
@@ -220,6 +215,7 @@ export function placeCard(model: Model, tree: Tree, strands: readonly Strand[], 
   const use = place.use ? useById(model, place.use) : undefined;
   const owner = refTo(model, tree, place.owner);
   const parent = refTo(model, tree, place.parent);
+  const holder = model.components.get(tree.places[place.slot?.of ?? -1]?.component as ComponentId);
   const slotOf = place.slot && refTo(model, tree, place.slot.of);
   return {
     place: index,
@@ -229,7 +225,7 @@ export function placeCard(model: Model, tree: Tree, strands: readonly Strand[], 
     declared: locate(component.file, component.facts.nameSpan),
     ...(owner ? { owner } : {}),
     ...(parent ? { parent } : {}),
-    ...(place.slot && slotOf ? { slot: { name: slotLabel(model, tree, place.slot), of: slotOf.name } } : {}),
+    ...(place.slot && slotOf ? { slot: { name: slotLabel(holder ? { component: holder } : {}, place.slot.key), of: slotOf.name } } : {}),
     repeats: place.repeats.map((repeat) => repeat.item || repeat.over),
     branches: place.branches.map(conditionOf),
     ...(use ? { use: locate(use.file, use.node.nameSpan) } : {}),

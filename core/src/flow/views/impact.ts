@@ -137,7 +137,7 @@ const placesOf = ({ model, tree }: Graph, owner: PlaceIndex, use: TemplateUse): 
     place.owner === owner && place.use !== undefined && useById(model, place.use)?.node === use ? [place.index] : [],
   );
 
-const paintingSinks: ReadonlySet<Sink['to']> = new Set(['prop', 'spread', 'attribute', 'shown', 'decides', 'handed']);
+const paintingSinks: ReadonlySet<Sink['to']> = new Set(['prop', 'spread', 'attribute', 'attributes', 'shown', 'decides', 'handed']);
 
 /** The places whose use a component writes within a stretch of its template, and all below these. */
 function placesWithin({ model, tree }: Graph, owner: PlaceIndex, span: Span): PlaceIndex[] {

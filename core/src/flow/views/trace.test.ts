@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { analyseFiles, strandLines } from '../../../../testing/src/project';
 import { spotNamed, traceLines, tracedIn, waysOf } from '../../../../testing/src/trace';
 import { loadCompilers } from '../../frameworks/registry';
 import { alike } from '../../../../testing/src/traces/alike';
@@ -26,6 +27,10 @@ describe.each(['react', 'vue', 'svelte'] as const)('in %s as in the others', (fr
   test.each(alike.map((one) => [`${one.name}: ${one.ask}`, one] as const))('%s', (_name, one) => {
     const of = typeof one.of === 'string' ? one.of : one.of[framework];
     expect(tracedIn(one.sources[framework], of, one.ask)).toEqual(one.rungs[framework]);
+  });
+
+  test.each(alike.map((one) => [one.name, one] as const))('the strands beside it: %s', (_name, one) => {
+    expect(strandLines(analyseFiles(one.sources[framework]).model, 'App')).toEqual(one.strands[framework]);
   });
 });
 

@@ -103,16 +103,13 @@ function nameAt({ graph }: Ways, spot: Spot): string {
   return value?.kind === 'prop' ? value.name : nameOf(graph, spot);
 }
 
-/** Elements to which a function is given as it is: the platform runs it. */
-function attachedAt({ graph }: Ways, frame: Frame, spot: Spot): Location[] {
-  return (graph.indexOf(frame).sinks.get(spot.value) ?? []).flatMap((sink) =>
-    sink.to === 'attribute' &&
-    sink.binding.direction === 'out' &&
-    sink.reading.how === 'same' &&
-    sink.reading.path.length === spot.track.length
-      ? [codeAt(frame, sink.binding.span)]
-      : [],
-  );
+/** Elements to which a function is given, by itself or among what is spread: the platform runs it. */
+function attachedAt({ graph }: Ways, frame: Frame, { value, track }: Spot): Location[] {
+  return (graph.indexOf(frame).sinks.get(value) ?? []).flatMap((sink) => {
+    const isGiven = sink.to === 'attribute' && sink.binding.direction === 'out' && sink.reading.how === 'same';
+    if (isGiven && sink.reading.path.length === track.length) return [codeAt(frame, sink.binding.span)];
+    return sink.to === 'attributes' && track.length === 1 ? [codeAt(frame, sink.spread.span)] : [];
+  });
 }
 
 /** One strand a channel on which something is sent: raised by who sends, caught by who hears. */

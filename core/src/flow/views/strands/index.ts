@@ -8,7 +8,7 @@ import { eventStrands } from './events';
 import { looseStrands } from './loose';
 import { type Page, valueStrands } from './values';
 
-export { wayOf } from './way';
+export { leaving } from './way';
 
 /** The strands of a page: those that touch more than one place or end loose, and how many stay inside one component. */
 export type Strands = { readonly strands: readonly Strand[]; readonly local: number };

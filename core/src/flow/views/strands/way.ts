@@ -10,13 +10,23 @@ import { followAll, startOf } from '../follow';
 import type { Draft } from '../ladder';
 import type { Tie } from './draft';
 
-/** Steps that put a value into something else: the strand of that goes on from there. */
-const leaving = new Set<Step['kind']>(['changes', 'starts', 'raises', 'catches', 'publishes', 'hears', 'calls', 'relays']);
+/** Steps that put a value into something else, or give it to all below: the strand of that goes on from there. */
+export const leaving: ReadonlySet<Step['kind']> = new Set([
+  'changes',
+  'starts',
+  'raises',
+  'catches',
+  'publishes',
+  'hears',
+  'calls',
+  'relays',
+  'provides',
+]);
 
 /** Where a value goes, place by place: the lines of its trace, up to where it becomes something else. */
 export function wayOf(ways: Ways, start: Spot): Tie[] {
   const first = startOf(ways, start);
-  followAll(ways, first, start, (spot) => ways.onward(spot).map((step) => (leaving.has(step.kind) && step.to ? ended(step) : step)));
+  followAll(ways, first, start, (spot) => ways.onward(spot).map(upToLeaving));
   const ties: Tie[] = [];
   // `whole`: since it came to the place, it is still all of it.
   const stack: { draft: Draft; place: number; whole: boolean }[] = [{ draft: first, place: first.place, whole: true }];
@@ -40,8 +50,13 @@ export function wayOf(ways: Ways, start: Spot): Tie[] {
   return ties;
 }
 
-function ended({ to: _, ...step }: Step): Step {
-  return { ...step, ending: step.ending ?? 'read' };
+/** A step that puts the value into something else, or gives it to all below, ends the way there. */
+function upToLeaving(step: Step): Step {
+  const provided = step.via?.find((one) => one.kind === 'provides');
+  if (provided) return { ...provided, ending: 'read' };
+  if (!step.to || !leaving.has(step.kind)) return step;
+  const { to: _, ...last } = step;
+  return { ...last, ending: last.ending ?? 'read' };
 }
 
 /** What a line of a trace is as a knot; undefined where it stays in its place and only has another name there. */

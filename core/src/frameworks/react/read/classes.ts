@@ -18,6 +18,7 @@ import { bindLocal, mergeInto } from '../../../read/script/names';
 import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
 import { assemble, readTemplate } from './components';
+import { propMember } from './names';
 import type { Declared } from '../../../read/script/declarations';
 
 type ClassNode = t.ClassDeclaration | t.ClassExpression;
@@ -32,6 +33,7 @@ type ClassState = { readonly of: (name: string, span: Span) => number };
 function classDialect(state: ClassState): Dialect {
   return {
     ...channelDialect,
+    memberOfProp: propMember,
     onThis: (body, call, path, scope, sink) => {
       if (path.length !== 1 || path[0] !== 'setState') return false;
       readSetState(body, call, state, scope, sink);

@@ -1,0 +1,36 @@
+import { leaving, type Rung, spotOf, type Strands, traceOf, type Ways } from '../../core/src/flow';
+
+/** The places of a trace up to where the value becomes something else. */
+function placesOf(rungs: readonly Rung[]): Set<number> {
+  const places = new Set<number>();
+  const ended = new Set<number>();
+  for (const { index, from, kind, place } of rungs) {
+    if (ended.has(from)) {
+      ended.add(index);
+      continue;
+    }
+    if (leaving.has(kind)) ended.add(index);
+    if (place >= 0) places.add(place);
+  }
+  return places;
+}
+
+/**
+ * Where strands and traces of one page say different things: each strand that a trace can be asked
+ * for, against the trace of where it goes. Its knots must be the trace's places and the reverse, but
+ * for knots that only change the value, which another question tells. Empty where they agree.
+ */
+export function disagreements(ways: Ways, { strands }: Strands): string[] {
+  return strands.flatMap((strand): string[] => {
+    const home = strand.knots.find((knot) => knot.kinds.includes('owns')) ?? strand.knots[0];
+    const spot = strand.subject === undefined || strand.loose ? undefined : spotOf(ways.graph, strand.subject, home?.place);
+    if (!spot || strand.kind === 'event') return [];
+    const trace = traceOf(ways, spot, 'goes');
+    const said = placesOf(trace.rungs);
+    const drawn = new Set(strand.knots.filter((knot) => knot.kinds.join() !== 'changes').map((knot) => knot.place));
+    const only = (a: ReadonlySet<number>, b: ReadonlySet<number>): number[] => [...a].filter((place) => !b.has(place));
+    const [left, right] = [only(drawn, said), only(said, drawn)];
+    if (trace.truncated || (left.length === 0 && right.length === 0)) return [];
+    return [`${strand.id}: drawn alone ${left.join(' ')}; traced alone ${right.join(' ')}`];
+  });
+}
