@@ -4,7 +4,7 @@ import type { Component, Model } from '../model/model';
 import type { Place } from '../model/tree';
 import { makeWays, strandsOf } from '../flow';
 import { unfold } from '../tree';
-import { counted, listed } from '../rules/sentences';
+import { counted, listed } from '../rules/shared/sentences';
 import { camelCase } from '../write/case';
 import { emptyPlan, type Part, type PartId, type Plan, planId, type PlannedValue, type Region, type Sheet } from './plan/plan';
 import type { Skeleton, SkeletonPart } from './skeleton';

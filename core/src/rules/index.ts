@@ -3,17 +3,19 @@ import { type Finding, goneWeight, severities } from '../model/finding';
 import type { Component, Model, Use } from '../model/model';
 import { entryOf } from './catalogue';
 import { type OverlapKeep, surveyOverlap, twinDefaults } from '../overlap';
-import { surveyPages, type SurveyKeep } from './pages';
+import { surveyPages, type SurveyKeep } from './shared/pages';
 import { rules } from './registry';
 import type { Check, Found } from './rule';
 
-export { catalogue, entryOf, type Entry, type HelpForm, type RuleId } from './catalogue';
-export { counted, listed } from './sentences';
-export { carriedBelow, carriedProps } from './prop-carried';
-export { repeatedName } from './markup-repeated';
-export { relayedAbove } from './event-relayed';
-export type { Link, MemberStep } from './links';
-export { type SharedValue, sharedValues } from './stores';
+export { catalogue, entryOf } from './catalogue';
+export type { RuleId } from './ids';
+export type { Entry, HelpForm } from './entry';
+export { counted, listed } from './shared/sentences';
+export { carriedBelow, carriedProps } from './redundant/prop-carried';
+export { repeatedName } from './redundant/markup-repeated';
+export { relayedAbove } from './events/event-relayed';
+export type { Link, MemberStep } from './shared/links';
+export { type SharedValue, sharedValues } from './state/stores';
 
 function toFinding(check: Check, found: Found): Finding {
   const entry = entryOf(found.rule);

@@ -5,8 +5,9 @@ import type { Evidence, Gone, LooseEnd, Severity, TextEdit } from '../model/find
 import type { ComponentId } from '../model/ids';
 import type { Component, Model } from '../model/model';
 import type { Location } from '../model/span';
-import type { PageSurvey } from './pages';
-import type { RuleId, Words } from './catalogue';
+import type { PageSurvey } from './shared/pages';
+import type { RuleId } from './ids';
+import type { Words } from './entry';
 
 /** What every rule is given. Tables that several rules need are made once. */
 export type Check = {

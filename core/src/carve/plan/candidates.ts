@@ -1,4 +1,4 @@
-import { counted, listed } from '../../rules/sentences';
+import { counted, listed } from '../../rules/shared/sentences';
 import { agreement } from '../picture/pixels';
 import { homeOf } from './home';
 import { nameOf, type Part, type PartId, type Plan } from './plan';

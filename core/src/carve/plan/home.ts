@@ -1,4 +1,4 @@
-import { counted, listed } from '../../rules/sentences';
+import { counted, listed } from '../../rules/shared/sentences';
 import { nameOf, type PartId, type Plan, type PlannedValue } from './plan';
 import { instancesOf, ownersOf, pageNodeOf, type PlanNode, type PlanTree } from './plan-tree';
 

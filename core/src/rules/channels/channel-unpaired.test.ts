@@ -1,0 +1,145 @@
+import { analyseFiles, findingLines } from '../../../../testing/src/project';
+import { filesOf, table } from '../../../../testing/src/rules';
+import { loadCompilers } from '../../frameworks/registry';
+import { beforeAll, describe, expect, test } from 'vitest';
+
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+
+const setup = (script: string): string => `<script setup>${script}</script>`;
+
+const script = (text: string): string => `<script>${text}</script>`;
+
+const sends = "const send = () => document.dispatchEvent(new CustomEvent('towpath:alarm', { bubbles: true }));";
+
+const hears = (name = 'towpath:alarm'): string => `document.addEventListener('${name}', ring);`;
+
+const vueSends = `${setup(sends)}<template><button @click="send">x</button></template>`;
+
+const vueHears = (name?: string): string =>
+  `${setup(`import { onMounted, onUnmounted } from 'vue'; const ring = () => 1; onMounted(() => { ${hears(name)} }); onUnmounted(() => document.removeEventListener('${name ?? 'towpath:alarm'}', ring));`)}<template><p/></template>`;
+
+const svelteSends = `${script(sends)}<button onclick={send}>x</button>`;
+
+const svelteHears = (name?: string): string =>
+  `${script(`import { onMount } from 'svelte'; const ring = () => 1; onMount(() => { ${hears(name)} return () => document.removeEventListener('${name ?? 'towpath:alarm'}', ring); });`)}<p/>`;
+
+const alarm = (sent: string, heard: string): string =>
+  `function Button() { return <p onClick={() => window.dispatchEvent(new CustomEvent('${sent}'))}/>; }\nfunction Badge() { useEffect(() => { window.addEventListener('${heard}', go); return () => window.removeEventListener('${heard}', go); }, []); return <p/>; }\nexport function App() { return <><Button/><Badge/></>; }`;
+
+table(
+  'channel-unpaired',
+  'vue',
+  [
+    ['sent, and nobody hears', { App: vueSends }, 'App towpath:alarm'],
+    [
+      'heard under a near name',
+      {
+        App: `${setup('')}<template><main><Bell/><Other/><Badge/></main></template>`,
+        Bell: vueSends,
+        Other: vueHears(),
+        Badge: vueHears('towpath:alram'),
+      },
+      'Badge towpath:alram',
+    ],
+    ['sent in a part', { App: `${setup('')}<template><main><Bell/></main></template>`, Bell: vueSends }, 'Bell towpath:alarm'],
+  ],
+  [
+    ['both ends', { App: `${setup('')}<template><main><Bell/><Badge/></main></template>`, Bell: vueSends, Badge: vueHears() }],
+    ['an event of the platform', { App: vueHears('visibilitychange') }],
+    ['heard by a module', { App: vueSends, 'ring.js': "export const start = (ring) => document.addEventListener('towpath:alarm', ring);" }],
+    [
+      'a name known while running',
+      {
+        App: `${setup('const send = (name) => document.dispatchEvent(new CustomEvent(name));')}<template><button @click="send(a)">x</button></template>`,
+      },
+    ],
+    [
+      'heard under a name known while running',
+      {
+        App: `${setup('')}<template><main><Bell/><Badge/></main></template>`,
+        Bell: vueSends,
+        Badge: `${setup('const start = (name, ring) => document.addEventListener(name, ring);')}<template><p @click="start(a, b)"/></template>`,
+      },
+    ],
+  ],
+);
+
+table(
+  'channel-unpaired',
+  'svelte',
+  [
+    ['sent, and nobody hears', { App: svelteSends }, 'App towpath:alarm'],
+    [
+      'heard under a near name',
+      { App: '<Bell/><Other/><Badge/>', Bell: svelteSends, Other: svelteHears(), Badge: svelteHears('towpath:alram') },
+      'Badge towpath:alram',
+    ],
+    ['sent in a part', { App: '<Bell/>', Bell: svelteSends }, 'Bell towpath:alarm'],
+  ],
+  [
+    ['both ends', { App: '<Bell/><Badge/>', Bell: svelteSends, Badge: svelteHears() }],
+    ['an event of the platform', { App: svelteHears('visibilitychange') }],
+    [
+      'heard by a module',
+      { App: svelteSends, 'ring.js': "export const start = (ring) => document.addEventListener('towpath:alarm', ring);" },
+    ],
+    [
+      'a name known while running',
+      {
+        App: `${script('const send = (name) => document.dispatchEvent(new CustomEvent(name));')}<button onclick={() => send(a)}>x</button>`,
+      },
+    ],
+    [
+      'heard under a name known while running',
+      {
+        App: '<Bell/><Badge/>',
+        Bell: svelteSends,
+        Badge: `${script('const start = (name, ring) => document.addEventListener(name, ring);')}<p onclick={() => start(a, b)}/>`,
+      },
+    ],
+  ],
+);
+
+describe('channel-unpaired, react', () => {
+  const found = (text: string): string[] =>
+    findingLines(analyseFiles(filesOf('react', text)).findings).filter((line) => line.startsWith('channel-unpaired '));
+  test.each([
+    [
+      'two names for one',
+      alarm('alarm-raised', 'alarm-rased'),
+      ['channel-unpaired Button alarm-raised', 'channel-unpaired Badge alarm-rased'],
+    ],
+    [
+      'sent alone',
+      "export function App() { return <p onClick={() => window.dispatchEvent(new CustomEvent('alarm'))}/>; }",
+      ['channel-unpaired App alarm'],
+    ],
+    [
+      'sent over the document',
+      "export function App() { return <p onClick={() => document.dispatchEvent(new CustomEvent('alarm'))}/>; }",
+      ['channel-unpaired App alarm'],
+    ],
+    ['one name', alarm('alarm', 'alarm'), []],
+    [
+      'waited for alone: a script from outside may send it',
+      "export function App() { useEffect(() => { window.addEventListener('widget-ready', go); }, []); return <p/>; }",
+      [],
+    ],
+    ['the platform’s', "export function App() { useEffect(() => { window.addEventListener('resize', go); }, []); return <p/>; }", []],
+    [
+      'the platform’s, sent by hand',
+      "export function App() { return <p onClick={() => window.dispatchEvent(new Event('resize'))}/>; }",
+      [],
+    ],
+    [
+      'a name that is computed',
+      `export function App({ n }) { return <p onClick={() => { window.dispatchEvent(new CustomEvent(n)); window.dispatchEvent(new CustomEvent('alarm')); }}/>; }`,
+      [],
+    ],
+    [
+      'on an element',
+      "export function App() { const r = useRef(null); return <p ref={r} onClick={() => r.current.dispatchEvent(new CustomEvent('alarm'))}/>; }",
+      [],
+    ],
+  ])('%s', (_, text, expected) => expect(found(text).sort()).toEqual([...expected].sort()));
+});

@@ -1,0 +1,100 @@
+import type { ComponentId, UseId } from '../../model/ids';
+import { useById } from '../../model/lookup';
+import type { Model, Use } from '../../model/model';
+import { locate, type Location } from '../../model/span';
+import type { Place, Tree } from '../../model/tree';
+import { providerFor, unfold } from '../../tree';
+import type { Found, Rule } from '../rule';
+
+/** What takes from one provider: the component, and whether its props could come from the provider's owner. */
+type Taker = { readonly component: ComponentId; readonly use: UseId | undefined; readonly at: Location; readonly near: boolean };
+
+/** How many owners lie between a place and another: 1 for its own use, 2 for one through a part between. */
+function ownerSteps(tree: Tree, place: Place, owner: number): number {
+  let steps = 0;
+  for (let at: Place | undefined = place; at && steps < 4; at = tree.places[at.owner]) {
+    if (at.index === owner) return steps;
+    steps++;
+  }
+  return -1;
+}
+
+/** All takers of each provider on all pages that are known as a whole. */
+function takersIn(model: Model): Map<UseId, Taker[]> {
+  const found = new Map<UseId, Taker[]>();
+  for (const page of model.pages) {
+    if (page.reach !== 'whole') continue;
+    const tree = unfold(model, page);
+    if (tree.providers.length === 0) continue;
+    const owners = new Map(tree.providers.map((provider) => [provider, provider.owner]));
+    for (const place of tree.places) {
+      for (const take of model.components.get(place.component)?.takes ?? []) {
+        const provider = providerFor(tree, place, take.context);
+        if (!provider) continue;
+        const steps = ownerSteps(tree, place, owners.get(provider) ?? -1);
+        const isFixed = place.repeats.length === 0;
+        const taker: Taker = { component: place.component, use: place.use, at: take.at, near: (steps === 1 || steps === 2) && isFixed };
+        const known = found.get(provider.use);
+        if (known) known.push(taker);
+        else found.set(provider.use, [taker]);
+      }
+    }
+  }
+  return found;
+}
+
+function onlyProviders(model: Model): Map<string, Use> {
+  const counts = new Map<string, Use[]>();
+  for (const uses of model.usesBy.values())
+    for (const use of uses)
+      if (use.target.kind === 'provider') counts.set(use.target.context, [...(counts.get(use.target.context) ?? []), use]);
+  return new Map([...counts].flatMap(([context, uses]): [string, Use][] => (uses.length === 1 && uses[0] ? [[context, uses[0]]] : [])));
+}
+
+/** A context with one provider and one taker, in one place, one or two levels below. */
+export const contextClose: Rule = {
+  inProject: ({ model }) => {
+    const only = onlyProviders(model);
+    if (only.size === 0) return [];
+    const takers = takersIn(model);
+    const consumed = new Set<string>();
+    for (const uses of model.usesBy.values()) for (const { target } of uses) if (target.kind === 'consumer') consumed.add(target.context);
+    return [...only].flatMap(([contextId, use]): Found[] => {
+      const context = [...model.contexts.values()].find((one) => one.id === contextId);
+      const owner = model.components.get(use.owner);
+      const all = takers.get(use.id) ?? [];
+      const [first] = all;
+      if (!context || !owner || owner.isPublic || owner.fileRole !== 'source' || !first || consumed.has(contextId)) return [];
+      // Others may take it beyond the pages that are known.
+      const elsewhere = [...model.components.values()].some(
+        (one) => one.id !== first.component && one.takes.some((take) => take.context === contextId),
+      );
+      if (
+        elsewhere ||
+        owner.role !== 'component' ||
+        all.some((one) => one.component !== first.component || one.use !== first.use || !one.near)
+      )
+        return [];
+      const consumer = model.components.get(first.component);
+      const wrote = first.use && useById(model, first.use);
+      if (!consumer || (model.usesOf.get(consumer.id) ?? []).length !== 1 || !wrote) return [];
+      const at = locate(use.file, use.node.nameSpan);
+      return [
+        {
+          rule: 'context-close',
+          component: owner.id,
+          subject: context.name,
+          at,
+          words: { owner: owner.name, context: context.name, consumer: consumer.name },
+          evidence: [
+            { at, says: `${owner.name} provides ${context.name}.` },
+            { at: first.at, says: `${consumer.name} takes it, and nothing else does.` },
+            { at: locate(wrote.file, wrote.node.nameSpan), says: `Here ${consumer.name} could be given it.` },
+          ],
+          goes: [{ count: 1, what: 'context' }],
+          touches: owner.id,
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,45 @@
+import type { Model } from '../../model/model';
+import { contextName } from '../../flow';
+import { locate } from '../../model/span';
+import { listed } from '../shared/sentences';
+import type { Found, Rule } from '../rule';
+
+/** At some place in the tree, taking a context finds no provider and has no default. */
+export const contextMissing: Rule = {
+  inProject: ({ model, pages }) =>
+    pages.unmet.flatMap((unmet): Found[] => {
+      const component = model.components.get(unmet.component);
+      const context = model.contexts.get(unmet.context);
+      if (!component || !context) return [];
+      const through = unmet.take.via.length > 0 ? ` through ${unmet.take.via.join(' and ')}` : '';
+      return [
+        {
+          rule: 'context-missing',
+          component: component.id,
+          subject: context.name,
+          at: unmet.take.at,
+          words: { component: component.name, context: context.name, pages: listed(unmet.pages) },
+          evidence: [
+            { at: unmet.take.at, says: `${component.name} takes ${context.name}${through}.` },
+            { at: context.declared, says: `${context.name} is made without a usable default.` },
+            ...providersOf(model, unmet.context),
+          ],
+          loose: { kind: 'context', name: contextName(context.name), at: unmet.take.at, uses: [], context: unmet.context },
+          touches: component.id,
+          pages: unmet.pages,
+        },
+      ];
+    }),
+};
+
+function providersOf(model: Model, context: string): Found['evidence'] {
+  const found: { at: Found['at']; says: string }[] = [];
+  for (const uses of model.usesBy.values()) {
+    for (const use of uses) {
+      if (use.target.kind !== 'provider' || use.target.context !== context) continue;
+      const owner = model.components.get(use.owner);
+      found.push({ at: locate(use.file, use.node.nameSpan), says: `${owner?.name ?? use.file} provides it, and is not above here.` });
+    }
+  }
+  return found.slice(0, 3);
+}

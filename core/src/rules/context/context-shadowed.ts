@@ -1,0 +1,38 @@
+import { locate } from '../../model/span';
+import type { Found, Rule } from '../rule';
+
+/** A context is provided again further down, and one component stands both outside and inside of the inner provider. */
+export const contextShadowed: Rule = {
+  inProject: ({ model, pages }) => {
+    const told = new Set<string>();
+    return pages.shadowed.flatMap(({ component, context, outer, inner, page }): Found[] => {
+      const owner = model.components.get(inner.owner);
+      const consumer = model.components.get(component);
+      const above = model.components.get(outer.owner);
+      const name = model.contexts.get(context)?.name;
+      // Who takes the outer one and provides it again does so on purpose; so does who provides both.
+      if (!owner || !consumer || !above || name === undefined || owner === above || owner.takes.some((take) => take.context === context))
+        return [];
+      if (told.has(inner.id)) return [];
+      told.add(inner.id);
+      const at = locate(inner.file, inner.node.nameSpan);
+      const take = consumer.takes.find((one) => one.context === context);
+      return [
+        {
+          rule: 'context-shadowed',
+          component: owner.id,
+          subject: name,
+          at,
+          words: { owner: owner.name, context: name, consumer: consumer.name, page },
+          evidence: [
+            { at, says: `${owner.name} provides ${name} to all below.` },
+            { at: locate(outer.file, outer.node.nameSpan), says: `${above.name} provides it around that.` },
+            ...(take ? [{ at: take.at, says: `${consumer.name} takes it, here and there.` }] : []),
+          ],
+          touches: consumer.id,
+          pages: [page],
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,38 @@
+import { locate } from '../../model/span';
+import type { Found, Rule } from '../rule';
+
+/** A context is provided and nothing below takes it. */
+export const contextUnread: Rule = {
+  inProject: ({ model, pages }) => {
+    if (pages.unanswering.size === 0) return [];
+    const taken = new Set([...model.components.values()].flatMap((component) => component.takes.map((take) => take.context)));
+    // Who asks for all contexts takes each of them.
+    const takesAll = [...model.files.values()].some((file) => file.imports.some((one) => one.imported === 'getAllContexts'));
+    if (takesAll) return [];
+    const consumed = new Set<string>();
+    const found: Found[] = [];
+    for (const uses of model.usesBy.values()) for (const { target } of uses) if (target.kind === 'consumer') consumed.add(target.context);
+    for (const uses of model.usesBy.values())
+      for (const use of uses) {
+        const owner = model.components.get(use.owner);
+        const { target } = use;
+        if (target.kind !== 'provider' || owner?.fileRole !== 'source' || owner.isPublic) continue;
+        const context = model.contexts.get(target.context);
+        if (!context || consumed.has(target.context) || !pages.unanswering.has(use.id)) continue;
+        const at = locate(use.file, use.node.nameSpan);
+        found.push({
+          rule: 'context-unread',
+          component: owner.id,
+          subject: context.name,
+          at,
+          words: { owner: owner.name, context: context.name },
+          evidence: [
+            { at, says: `${owner.name} provides ${context.name}.` },
+            { at: context.declared, says: taken.has(target.context) ? 'Only components elsewhere take it.' : 'No component takes it.' },
+          ],
+          touches: owner.id,
+        });
+      }
+    return found;
+  },
+};

@@ -1,0 +1,143 @@
+import { table } from '../../../../testing/src/rules';
+import { loadCompilers } from '../../frameworks/registry';
+import { beforeAll } from 'vitest';
+
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+
+const pill = 'function Pill({ onClear }: { onClear?: () => void }) { return <p onClick={() => onClear?.()}/>; }\n';
+
+const sends = (options: string): string =>
+  `function Pill() { const r = useRef(null); return <p ref={r} onClick={() => r.current.dispatchEvent(new CustomEvent('cleared'${options}))}/>; }\n`;
+
+const hears = (target: string, options = ''): string =>
+  `export function App() { useEffect(() => { const go = () => 1; ${target}.addEventListener('cleared', go${options}); return () => ${target}.removeEventListener('cleared', go${options}); }, []); return <Pill/>; }`;
+
+const vuePill = '<script setup>const emit = defineEmits(["clear"]);</script><template><p @click="emit(\'clear\')"/></template>';
+
+const go = '<script setup>const go = () => 1;</script>';
+
+const sveltePill =
+  '<script>import { createEventDispatcher } from "svelte"; const dispatch = createEventDispatcher();</script><p on:click={() => dispatch("clear")}></p>';
+
+const svelteGo = '<script>const go = () => 1;</script>';
+
+table(
+  'event-stops-short',
+  'react',
+  [
+    ['an element around the part', `${pill}export function App() { return <section onClear={() => 1}><Pill/></section>; }`, 'App onClear'],
+    [
+      'a part that does not hand it down',
+      `${pill}function Panel({ a }: { a?: string; onClear?: () => void }) { return <div>{a}<Pill/></div>; }\nexport function App() { return <Panel onClear={() => 1}/>; }`,
+      'App onClear',
+    ],
+    ['sent without bubbling', `${sends('')}${hears('window')}`, 'App cleared'],
+    ['sent without bubbling, with details', `${sends(', { detail: 1 }')}${hears('document')}`, 'App cleared'],
+  ],
+  [
+    ['given to the part itself', `${pill}export function App() { return <section><Pill onClear={() => 1}/></section>; }`],
+    [
+      'events of the platform bubble',
+      `function Pill({ onClick }: { onClick?: () => void }) { return <p onClick={() => onClick?.()}/>; }\nexport function App() { return <section onClick={() => 1}><Pill/></section>; }`,
+    ],
+    ['it bubbles', `${sends(', { bubbles: true }')}${hears('window')}`],
+    ['it may bubble', `${sends(', { bubbles: far }')}${hears('window')}`],
+    ['heard on the way down', `${sends('')}${hears('window', ', true')}`],
+    ['heard on the way down, by name', `${sends('')}${hears('window', ', { capture: true }')}`],
+    [
+      'sent to the window',
+      "function Pill() { return <p onClick={() => window.dispatchEvent(new CustomEvent('cleared'))}/>; }\n" + hears('window'),
+    ],
+    [
+      'a custom element in it may raise it',
+      `${pill}export function App() { return <section onClear={() => 1}><Pill/><lock-gate/></section>; }`,
+    ],
+    [
+      'the part hands it down',
+      `${pill}function Panel({ onClear }: { onClear?: () => void }) { return <div><Pill onClear={onClear}/></div>; }\nexport function App() { return <Panel onClear={() => 1}/>; }`,
+    ],
+  ],
+);
+
+table(
+  'event-stops-short',
+  'vue',
+  [
+    [
+      'an element around the part',
+      { App: `<template><section @clear="go"><Pill/></section></template>${go}`, Pill: vuePill },
+      'App @clear',
+    ],
+    [
+      'a part between',
+      { App: `<template><Panel @clear="go"/></template>${go}`, Panel: '<template><div><Pill/></div><i/></template>', Pill: vuePill },
+      'App @clear',
+    ],
+    [
+      'in the content of a part',
+      {
+        App: `<template><Panel @clear="go"><Pill/></Panel></template>${go}`,
+        Panel: '<template><div><slot/></div><i/></template>',
+        Pill: vuePill,
+      },
+      'App @clear',
+    ],
+  ],
+  [
+    ['on the part', { App: `<template><section><Pill @clear="go"/></section></template>${go}`, Pill: vuePill }],
+    [
+      'emitted again',
+      {
+        App: `<template><Panel @clear="go"/></template>${go}`,
+        Panel: '<script setup>defineEmits(["clear"]);</script><template><div><Pill @clear="$emit(\'clear\')"/></div><i/></template>',
+        Pill: vuePill,
+      },
+    ],
+    [
+      'falls through to the one root',
+      { App: `<template><Panel @clear="go"/></template>${go}`, Panel: '<template><Pill/></template>', Pill: vuePill },
+    ],
+    [
+      'of the platform',
+      {
+        App: `<template><section @click="go"><Pill/></section></template>${go}`,
+        Pill: '<script setup>const emit = defineEmits(["click"]);</script><template><p @click="emit(\'click\')"/></template>',
+      },
+    ],
+    [
+      'a custom element may raise it',
+      { App: `<template><section @clear="go"><Pill/><lock-gate/></section></template>${go}`, Pill: vuePill },
+    ],
+    [
+      'nothing below raises it: another rule',
+      { App: `<template><Panel @clear="go"/></template>${go}`, Panel: '<template><div/><i/></template>' },
+    ],
+  ],
+);
+
+table(
+  'event-stops-short',
+  'svelte',
+  [
+    ['an element around the part', { App: `${svelteGo}<section on:clear={go}><Pill/></section>`, Pill: sveltePill }, 'App on:clear'],
+    ['a part between', { App: `${svelteGo}<Panel on:clear={go}/>`, Panel: '<div><Pill/></div>', Pill: sveltePill }, 'App on:clear'],
+    [
+      'in the content',
+      { App: `${svelteGo}<Panel on:clear={go}><Pill/></Panel>`, Panel: '<div><slot/></div>', Pill: sveltePill },
+      'App on:clear',
+    ],
+  ],
+  [
+    ['on the part', { App: `${svelteGo}<section><Pill on:clear={go}/></section>`, Pill: sveltePill }],
+    ['forwarded', { App: `${svelteGo}<Panel on:clear={go}/>`, Panel: '<div><Pill on:clear/></div>', Pill: sveltePill }],
+    ['of the platform', { App: `${svelteGo}<section on:click={go}><Pill/></section>`, Pill: '<p on:click></p>' }],
+    [
+      'handed down',
+      { App: `${svelteGo}<Panel onclear={go}/>`, Panel: '<script>let { onclear } = $props();</script><p onclick={onclear}></p>' },
+    ],
+    [
+      'a custom element may raise it',
+      { App: `${svelteGo}<section on:clear={go}><Pill/><lock-gate></lock-gate></section>`, Pill: sveltePill },
+    ],
+  ],
+);

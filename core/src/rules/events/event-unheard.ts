@@ -1,0 +1,89 @@
+import { isGiven, isPlain, type KnownUse } from '../../flow';
+import { type MemberKey, memberOf, propKey } from '../../model/member';
+import { spelling } from '../../contract/spelling';
+import type { EventFact, RaiseFact } from '../../model/facts';
+import type { Component } from '../../model/model';
+import { locate } from '../../model/span';
+import { demandsOf } from '../props/default-lacking';
+import { speltBindings } from '../props/prop-spelt';
+import { remembered } from '../shared/remembered';
+import { counted, listed } from '../shared/sentences';
+import type { Found, Rule } from '../rule';
+
+type Offer = { readonly event: EventFact; readonly raise: RaiseFact };
+
+/** Callbacks that a component calls where they are given; one that it calls anyhow throws, of which another rule speaks. */
+const offersOf = remembered((component: Component): readonly Offer[] => {
+  if (component.isPublic || component.facts.wrappedBy.length > 0) return [];
+  const demanded = new Set(demandsOf(component).map((one) => one.prop.key));
+  return component.facts.events.flatMap((event): Offer[] => {
+    // What is not bound both ways has nobody who should hear of its change.
+    if (memberOf(event.key).kind === 'model') return [];
+    const prop = component.contract.members.get(event.key);
+    const [raise] = event.raised;
+    return raise && prop && prop.required !== 'yes' && prop.fallback === undefined && !demanded.has(event.key) ? [{ event, raise }] : [];
+  });
+});
+
+/**
+ * A component calls an optional callback. Risk where at least as many uses listen as do not, so
+ * that silence looks like an oversight; tidy where nobody listens anywhere.
+ */
+export const eventUnheard: Rule = {
+  inProject: ({ model, usesOf }) =>
+    [...model.components.values()].flatMap((component) => {
+      const offered = offersOf(component);
+      const known = usesOf(component.id);
+      if (offered.length === 0 || known.length === 0) return [];
+      const { id } = component;
+      const all = (model.usesOf.get(id) ?? []).filter((use) => model.components.get(use.owner)?.fileRole === 'source');
+      if (all.length !== known.length || known.some((one) => !isPlain(one.use.node))) return [];
+      return offered.flatMap(({ event, raise }): Found[] => {
+        const unheard = known.filter((one) => isUnheard(one, event.key));
+        const heard = known.filter((one) => isGiven(one.use.node, event.key));
+        if (unheard.length === 0 || (heard.length > 0 && heard.length < unheard.length)) return [];
+        const at = locate(component.file, raise.span);
+        const name = spelling(component, event.key);
+        const owners = [...new Set(unheard.map((one) => one.owner.name))];
+        return [
+          {
+            rule: 'event-unheard',
+            severity: heard.length > 0 ? 'risk' : 'tidy',
+            component: id,
+            subject: name,
+            at,
+            words: {
+              component: component.name,
+              event: name,
+              unheard: `${counted(unheard.length, 'use')} of ${known.length}, in ${listed(owners)}`,
+              owners: listed(owners),
+            },
+            evidence: [
+              { at, says: `${component.name} raises ${name}.` },
+              ...unheard
+                .slice(0, 4)
+                .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} does not listen here.` })),
+              ...heard
+                .slice(0, 1)
+                .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} listens here.` })),
+            ],
+            loose: {
+              kind: 'event',
+              name: component.contract.members.get(event.key)?.name ?? event.name,
+              at,
+              uses: unheard.map((one) => one.use.id),
+              raised: true,
+            },
+            touches: id,
+          },
+        ];
+      });
+    }),
+};
+
+/** A part that is switched off raises nothing; of an event under a misspelt name another rule speaks. */
+function isUnheard(known: KnownUse, event: MemberKey): boolean {
+  const { node } = known.use;
+  if (speltBindings(known).some((one) => one.declared === event)) return false;
+  return !isGiven(node, event) && !isGiven(node, propKey('disabled')) && !isGiven(node, propKey('readOnly'));
+}

@@ -1,0 +1,121 @@
+import type { ComponentFacts, TemplateNode } from '../../model/facts';
+import { propKey } from '../../model/member';
+import { traitsOf } from '../../frameworks/registry';
+import type { ComponentId } from '../../model/ids';
+import type { Component, Model } from '../../model/model';
+import { locate } from '../../model/span';
+import { usesIn, walkTemplate } from '../../model/walk';
+import { keyEdit, withEdits } from '../shared/edits';
+import { remembered } from '../shared/remembered';
+import type { Found, Rule } from '../rule';
+
+type Repeat = Extract<TemplateNode, { kind: 'repeat' }>;
+type Part = Extract<TemplateNode, { kind: 'element' | 'use' }>;
+
+/** Lists that stand in the content of something. A list given as a prop may get its keys where it is shown. */
+function repeatsIn(template: readonly TemplateNode[]): Repeat[] {
+  const found: Repeat[] = [];
+  const stack = [...template].reverse();
+  for (let node = stack.pop(); node; node = stack.pop()) {
+    if (node.kind === 'repeat') found.push(node);
+    if (node.kind !== 'text' && node.kind !== 'outlet')
+      for (let at = node.children.length - 1; at >= 0; at--) stack.push(node.children[at] as TemplateNode);
+  }
+  return found;
+}
+
+/** What stands for one item: below conditions, but not below elements. */
+function partsOf(nodes: readonly TemplateNode[]): Part[] {
+  return nodes.flatMap((node): Part[] => {
+    if (node.kind === 'element' || node.kind === 'use') return [node];
+    return node.kind === 'branch' ? partsOf(node.children) : [];
+  });
+}
+
+function nameOf(part: Part): string {
+  return part.kind === 'element' ? (part.tag === '' ? 'a fragment' : `<${part.tag}>`) : part.tag;
+}
+
+/** Tells whether a part remembers anything between renders: state of its own or below, or a field’s text. */
+function remembers(model: Model, part: Part, seen: Set<ComponentId>): boolean {
+  let found = false;
+  walkTemplate([part], (node) => {
+    if (node.kind === 'element' && /^(input|textarea|select)$/.test(node.tag)) {
+      const names = node.bindings.map((binding) => binding.to.name);
+      const button = node.bindings.some((binding) => binding.to.name === 'type' && /submit|button|hidden/.test(binding.constant ?? ''));
+      if (!button && !names.includes('value') && !names.includes('checked') && node.spreads.length === 0) found = true;
+    }
+  });
+  return (
+    found ||
+    usesIn([part]).some((node) => {
+      const target = model.useOfNode.get(node)?.target;
+      const component = target?.kind === 'component' ? model.components.get(target.id) : undefined;
+      if (!component || seen.has(component.id)) return false;
+      seen.add(component.id);
+      if (component.facts.values.some((value) => value.kind === 'state')) return true;
+      return partsOf(component.facts.template).some((inner) => remembers(model, inner, seen));
+    })
+  );
+}
+
+/** Tells whether the list changes its order or loses items: while rendering, or where its state is set. */
+function isReordered(facts: ComponentFacts, repeat: Repeat): boolean {
+  if (repeat.order === 'shuffled') return true;
+  const seen = new Set<number>();
+  const stack = repeat.readings.filter((reading) => reading.how === 'item').map((reading) => reading.value);
+  for (let value = stack.pop(); value !== undefined; value = stack.pop()) {
+    if (seen.has(value)) continue;
+    seen.add(value);
+    if (facts.actions.some((action) => action.changes.some((change) => change.value === value && change.order === 'reorder'))) return true;
+    for (const reading of facts.values[value]?.from ?? []) if (facts.values[value]?.kind !== 'state') stack.push(reading.value);
+  }
+  return false;
+}
+
+/** Repeated parts that nothing but their position tells apart, if anything. */
+const unkeyedParts = remembered((component: Component): readonly { readonly repeat: Repeat; readonly part: Part }[] =>
+  repeatsIn(component.facts.template).flatMap((repeat) =>
+    repeat.order === 'platform'
+      ? []
+      : partsOf(repeat.children)
+          .filter((part) => !part.spreads.some((spread) => spread.keys?.includes(propKey('key')) ?? traitsOf(component).keys === 'spread'))
+          .filter(({ key }) => key.kind === 'none' || (key.kind === 'position' && repeat.order !== 'constant'))
+          .map((part) => ({ repeat, part })),
+  ),
+);
+
+function problemOf(model: Model, component: Component, repeat: Repeat, part: Part): string | undefined {
+  if (part.key.kind === 'none') return 'without a key';
+  return isReordered(component.facts, repeat) && remembers(model, part, new Set()) ? 'with its position as key' : undefined;
+}
+
+/** A repeated part has no key, or its position as key while the list is reordered and the parts remember something. */
+export const listUnkeyed: Rule = {
+  inProject: ({ model }) =>
+    [...model.components.values()].flatMap((component) => {
+      if (component.fileRole !== 'source' || traitsOf(component).keys === 'none') return [];
+      return unkeyedParts(component).flatMap(({ repeat, part }): Found[] => {
+        const how = problemOf(model, component, repeat, part);
+        if (!how) return [];
+        const at = locate(component.file, part.nameSpan);
+        return [
+          {
+            rule: 'list-unkeyed',
+            component: component.id,
+            subject: 'key',
+            at,
+            words: { component: component.name, part: nameOf(part), how, position: part.key.kind === 'position' ? 'position' : '' },
+            evidence: [
+              { at, says: `${nameOf(part)} stands for one item of ${repeat.over}.` },
+              ...(part.key.kind === 'position'
+                ? [{ at: locate(component.file, part.key.span), says: 'Its key is its position in the list.' }]
+                : []),
+            ],
+            ...withEdits(keyEdit(component, repeat, part)),
+            touches: component.id,
+          },
+        ];
+      });
+    }),
+};

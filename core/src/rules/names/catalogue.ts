@@ -1,0 +1,73 @@
+import type { Entry } from '../entry';
+import type { RuleId } from '../ids';
+
+/** What Liana says about the findings of this family. */
+export const namesCatalogue = {
+  'handler-missing': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'A handler that does not exist',
+    message: ({ component, name, listener, near, called }) =>
+      called
+        ? `${component} calls ${name} for ${listener}, instead of handing it over.`
+        : `${component} gives ${listener} the handler ${name}, which nothing declares${near ? `; ${near} is declared` : ''}.`,
+    consequence: ({ called, name }, framework) =>
+      called
+        ? `${name} runs each time the markup is made; when the event is raised nothing does.`
+        : framework === 'vue'
+          ? 'Vue gives no warning for it: the event is raised and nothing happens.'
+          : 'The component throws as soon as it renders, or when the event is raised.',
+    fix: ({ name, near, called }) =>
+      called
+        ? `Hand over a function: () => ${name}(…).`
+        : near
+          ? `Write ${near} instead of ${name}.`
+          : `Declare ${name} in the script, or take it away.`,
+    help: {
+      what: 'Markup names a function for an event, and neither the script nor the framework has one of that name; or it calls a function that returns nothing, where it should name it.',
+      why: 'Renaming a function in the script does not rename it in the markup.',
+      fault: '<button @click="clearAl">Clear</button>',
+      sound: '<button @click="clearAll">Clear</button>',
+      forms: {
+        react: { fault: '<button onClick={clear(row)}>Clear</button>', sound: '<button onClick={() => clear(row)}>Clear</button>' },
+        svelte: { fault: '<button onclick={clearAl}>Clear</button>', sound: '<button onclick={clearAll}>Clear</button>' },
+      },
+    },
+  },
+  'name-unknown': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'Markup reads a name that nothing declares',
+    message: ({ component, name, near }) =>
+      `The markup of ${component} reads ${name}, which nothing declares${near ? `; ${near} is declared` : ''}.`,
+    consequence: ({ name }, framework) =>
+      framework === 'vue'
+        ? `Vue reads undefined for ${name}, warns in development, and shows nothing there.`
+        : `${name} is not defined: the component throws when it renders.`,
+    fix: ({ name, near }) => (near ? `Write ${near} instead of ${name}.` : `Declare ${name} in the script, or take it away.`),
+    help: {
+      what: 'Markup reads a name that script, block, language, platform and framework do not have.',
+      why: 'It is undefined while running. In a condition it hides a part for ever; in a text it leaves a gap.',
+      fault: '<p v-if="isOpne">{{ label }}</p>',
+      sound: '<p v-if="isOpen">{{ label }}</p>',
+      forms: { svelte: { fault: '{#if isOpne}<p>{label}</p>{/if}', sound: '{#if isOpen}<p>{label}</p>{/if}' } },
+    },
+  },
+  'component-unknown': {
+    severity: 'fault',
+    about: 'broken binding',
+    title: 'A component that is not there',
+    message: ({ owner, tag, near }) => `${owner} uses ${tag}, which is neither declared nor imported${near ? `; ${near} exists` : ''}.`,
+    consequence: ({ tag }, framework) =>
+      framework === 'vue'
+        ? `Vue writes an unknown element <${tag}> into the page, which shows nothing.`
+        : `${tag} is not defined: rendering throws.`,
+    fix: ({ tag, near }) => (near ? `Write ${near} and import it.` : `Import ${tag}, or take it away.`),
+    help: {
+      what: 'A tag looks like a component and resolves to nothing: not imported, not registered, not defined, or misspelt.',
+      why: 'A lost import after a move, or a name that was changed elsewhere.',
+      fault: 'export function LockCard() {\n  return <LevelGuage level={2} />;\n}',
+      sound: "import { LevelGauge } from './LevelGauge';\n\nexport function LockCard() {\n  return <LevelGauge level={2} />;\n}",
+    },
+  },
+} as const satisfies Partial<Readonly<Record<RuleId, Entry>>>;

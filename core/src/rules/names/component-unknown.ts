@@ -1,0 +1,43 @@
+import { locate } from '../../model/span';
+import { traitsOf } from '../../frameworks/registry';
+import { nearest } from '../shared/near';
+import type { Found, Rule } from '../rule';
+
+/**
+ * A tag looks like a component and resolves to nothing. Vue may know components by registration that
+ * no file of the project shows: there only a name that is clearly misspelt counts.
+ */
+export const componentUnknown: Rule = {
+  inProject: ({ model }) => {
+    const names = [
+      ...new Set([...model.components.values()].filter((one) => one.role !== 'root' && one.role !== 'route').map((one) => one.name)),
+    ];
+    return [...model.usesBy.values()].flat().flatMap((use): Found[] => {
+      const owner = model.components.get(use.owner);
+      const { target, node } = use;
+      if (target.kind !== 'unresolved' || !target.undeclared || owner?.fileRole !== 'source' || node.asValue) return [];
+      const [root = ''] = node.tag.split('.');
+      const imported = (model.files.get(use.file)?.imports ?? []).flatMap((one) => (/^[A-Z]/.test(one.local) ? [one.local] : []));
+      const near = nearest(root, [...new Set([...imported, ...names])]);
+      // What exists under that very name may be registered in a way that cannot be seen.
+      if (traitsOf(owner).registeredTags && (near === undefined || names.includes(root))) return [];
+      if (!/^[A-Z]/.test(root)) return [];
+      const at = locate(use.file, node.nameSpan);
+      const meant = near === undefined ? undefined : [...model.components.values()].find((one) => one.name === near);
+      return [
+        {
+          rule: 'component-unknown',
+          component: owner.id,
+          subject: node.tag,
+          at,
+          words: { owner: owner.name, tag: node.tag, near: near ?? '' },
+          evidence: [
+            { at, says: `${owner.name} uses ${node.tag}, which its file neither declares nor imports.` },
+            ...(meant ? [{ at: locate(meant.file, meant.facts.nameSpan), says: `${meant.name} stands here.` }] : []),
+          ],
+          touches: owner.id,
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,102 @@
+import type { Binding, TemplateNode } from '../../model/facts';
+import type { ComponentId } from '../../model/ids';
+import type { Component, Model } from '../../model/model';
+import { locate, type Location } from '../../model/span';
+import { walkTemplate } from '../../model/walk';
+import type { Found, Rule } from '../rule';
+
+/** Pages whose files run on the server unless they say otherwise. */
+const serverPage = /(^|\/)app\/(.*\/)?page\.[jt]sx?$/;
+
+/**
+ * Components that run on the server: those that pages of such an application render, down to the
+ * files that are marked for the client.
+ */
+function serverComponents(model: Model): Component[] {
+  const found = new Map<ComponentId, Component>();
+  const stack = model.pages.filter((page) => page.path !== '' && serverPage.test(page.file)).map((page) => page.entry);
+  for (let id = stack.pop(); id !== undefined; id = stack.pop()) {
+    const component = model.components.get(id);
+    if (!component || found.has(id) || component.fileRole !== 'source' || runsAt(model, component) === 'client') continue;
+    found.set(id, component);
+    for (const use of model.usesBy.get(id) ?? []) if (use.target.kind === 'component') stack.push(use.target.id);
+  }
+  return [...found.values()];
+}
+
+const runsAt = (model: Model, component: Component): 'client' | 'server' | undefined => model.files.get(component.file)?.runs;
+
+/** A function of the component's own, which cannot be sent to the browser; one that is marked for the server can. */
+function ownFunction({ facts }: Component, binding: Binding): boolean {
+  const isOwn = (action: number | undefined): boolean => action !== undefined && facts.actions[action]?.onServer !== true;
+  if (binding.markup) return false;
+  if (binding.action !== undefined) return isOwn(binding.action);
+  const [only, ...more] = binding.readings;
+  const value = only && facts.values[only.value];
+  return more.length === 0 && only?.how === 'same' && only.path.length === 0 && value?.kind === 'function' && isOwn(value.action);
+}
+
+type Crossing = {
+  readonly subject: string;
+  readonly at: Location;
+  readonly what: string;
+  readonly says: string;
+  readonly there?: Component;
+};
+
+function crossingsIn(model: Model, component: Component): Crossing[] {
+  const found: Crossing[] = [];
+  const file = component.file;
+  const state = component.facts.values.find((value) => value.kind === 'state' && value.shape === undefined);
+  if (state)
+    found.push({
+      subject: state.name,
+      at: locate(file, state.span),
+      what: `the state ${state.name}`,
+      says: `${state.name} is state, which only the browser has.`,
+    });
+  walkTemplate(component.facts.template, (node: TemplateNode) => {
+    if (node.kind !== 'element' && node.kind !== 'use') return;
+    const target = node.kind === 'use' ? model.useOfNode.get(node)?.target : undefined;
+    const there = target?.kind === 'component' ? model.components.get(target.id) : undefined;
+    if (node.kind === 'use' && (!there || runsAt(model, there) !== 'client')) return;
+    for (const binding of node.bindings) {
+      // A form's action may be a function of the server.
+      if (!ownFunction(component, binding) || (node.kind === 'element' && binding.to.kind !== 'listener')) continue;
+      const to = node.kind === 'use' ? node.tag : `<${node.tag}>`;
+      found.push({
+        subject: binding.written,
+        at: locate(file, binding.nameSpan),
+        what: `the function ${binding.written} for ${to}`,
+        says: `A function is given to ${to}, which lives in the browser.`,
+        ...(there ? { there } : {}),
+      });
+    }
+  });
+  return found;
+}
+
+/** What only the browser has is used by a component that runs on the server. */
+export const layerCrossed: Rule = {
+  inProject: ({ model }) => {
+    if (!model.pages.some((page) => serverPage.test(page.file) && page.path !== '')) return [];
+    return serverComponents(model).flatMap((component) =>
+      crossingsIn(model, component).map(({ subject, at, what, says, there }): Found => ({
+        rule: 'layer-crossed',
+        component: component.id,
+        subject,
+        at,
+        words: { component: component.name, what },
+        evidence: [
+          { at, says },
+          {
+            at: locate(component.file, component.facts.nameSpan),
+            says: `${component.name} runs on the server: nothing above it is marked for the client.`,
+          },
+          ...(there ? [{ at: locate(there.file, there.facts.nameSpan), says: `${there.name} is marked for the client.` }] : []),
+        ],
+        touches: component.id,
+      })),
+    );
+  },
+};

@@ -1,0 +1,70 @@
+import { isGiven, isPlain, type KnownUse } from '../../flow';
+import type { MemberKey } from '../../model/member';
+import { memberKeyOf } from '../../model/given';
+import { traitsOf } from '../../frameworks/registry';
+import type { Component, ContractMember } from '../../model/model';
+import { locate, type Span } from '../../model/span';
+import { remembered } from '../shared/remembered';
+import { speltBindings } from './prop-spelt';
+import { counted, listed } from '../shared/sentences';
+import type { Found, Rule } from '../rule';
+
+type Demand = { readonly prop: ContractMember; readonly span: Span };
+
+/** Props that a component declares as optional, without a default, and reads as if they were always there. */
+export const demandsOf = remembered((component: Component): readonly Demand[] =>
+  component.facts.values.flatMap((value): Demand[] => {
+    if (value.kind !== 'prop' || !value.demanded) return [];
+    const prop = component.contract.members.get(memberKeyOf(value));
+    return prop?.required === 'no' && prop.fallback === undefined && !prop.mixed && prop.kind !== 'slot'
+      ? [{ prop, span: value.demanded }]
+      : [];
+  }),
+);
+
+/** In these a flag that is not given is false, and what a component raises needs no listener. */
+function isFilledIn(component: Component, { kinds }: ContractMember): boolean {
+  return traitsOf(component).flagsFromText && (kinds?.has('flag') ?? false);
+}
+
+function leavesOut(known: KnownUse, key: MemberKey): boolean {
+  return (
+    isPlain(known.use.node) &&
+    !isGiven(known.use.node, key) &&
+    !known.inContentOfCloner &&
+    !known.owner.facts.clones &&
+    !speltBindings(known).some((one) => one.declared === key)
+  );
+}
+
+/** An optional prop without a default is read in a way that throws when it is absent, and some use leaves it out. */
+export const defaultLacking: Rule = {
+  inProject: ({ model, usesOf }) =>
+    [...model.components.values()].flatMap((component) => {
+      if (component.fileRole !== 'source' || component.facts.wrappedBy.length > 0) return [];
+      return demandsOf(component).flatMap(({ prop, span }): Found[] => {
+        if (isFilledIn(component, prop)) return [];
+        const without = usesOf(component.id).filter((known) => leavesOut(known, prop.key));
+        if (without.length === 0) return [];
+        const at = locate(component.file, span);
+        const owners = listed([...new Set(without.map((known) => known.owner.name))]);
+        return [
+          {
+            rule: 'default-lacking',
+            component: component.id,
+            subject: prop.name,
+            at,
+            words: { component: component.name, prop: prop.name, owners, count: counted(without.length, 'use') },
+            evidence: [
+              { at, says: `${prop.name} is read here as if it were always given.` },
+              { at: prop.declared, says: `${prop.name} may be left out, and has no default.` },
+              ...without
+                .slice(0, 3)
+                .map(({ use, owner }) => ({ at: locate(use.file, use.node.nameSpan), says: `${owner.name} leaves it out.` })),
+            ],
+            touches: component.id,
+          },
+        ];
+      });
+    }),
+};

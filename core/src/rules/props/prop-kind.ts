@@ -1,0 +1,90 @@
+import type { KnownUse } from '../../flow';
+import { bindingKey } from '../../model/given';
+import { traitsOf } from '../../frameworks/registry';
+import type { Binding } from '../../model/facts';
+import type { ContractMember } from '../../model/model';
+import { locate } from '../../model/span';
+import { listed } from '../shared/sentences';
+import type { Found, Rule } from '../rule';
+
+/** A constant as it is written in markup, as a value; undefined where that cannot be told. */
+function valueOf(constant: string): { readonly value: string | number | boolean } | undefined {
+  if (constant === 'true' || constant === 'false') return { value: constant === 'true' };
+  if (/^-?\d+(\.\d+)?$/.test(constant)) return { value: Number(constant) };
+  const text = /^(["'])((?:(?!\1)[^\\&])*)\1$/.exec(constant)?.[2];
+  return text === undefined ? undefined : { value: text };
+}
+
+const kindOf = (value: string | number | boolean): string =>
+  typeof value === 'string' ? 'text' : typeof value === 'number' ? 'number' : 'flag';
+
+/** Whether a prop takes a constant, by itself or as the framework turns it. */
+function takes(kinds: ReadonlySet<string>, value: string | number | boolean, fromText: boolean, name: string): boolean {
+  if (kinds.has(kindOf(value)) || kinds.has(`=${JSON.stringify(value)}`)) return true;
+  // A flag alone, or given its own name, may be true.
+  return fromText && kinds.has('flag') && (value === '' || value === name);
+}
+
+const words: Readonly<Record<string, string>> = {
+  text: 'a text',
+  number: 'a number',
+  flag: 'a flag',
+  function: 'a function',
+  list: 'a list',
+  object: 'an object',
+};
+
+/** What a prop takes, in words. */
+function kindWords(kinds: ReadonlySet<string>): string {
+  const told = [...kinds].filter((kind) => kind !== 'nothing').map((kind) => words[kind] ?? kind.slice(1));
+  return listed(told).replace(/ and (?=[^ ]*( [^ ]*)?$)/, ' or ');
+}
+
+function mismatch(
+  { target }: KnownUse,
+  binding: Binding,
+): { prop: ContractMember; kinds: ReadonlySet<string>; value: string | number | boolean } | undefined {
+  if (binding.constant === undefined || binding.readings.length > 0 || binding.direction !== 'in' || /^(key|ref)$/.test(binding.to.name))
+    return undefined;
+  const key = bindingKey(binding);
+  const prop = key && target.contract.members.get(key);
+  const given = valueOf(binding.constant.trim());
+  if (!prop?.kinds || !given || takes(prop.kinds, given.value, traitsOf(target).flagsFromText, binding.to.name)) return undefined;
+  return { prop, kinds: prop.kinds, value: given.value };
+}
+
+/** A constant of another kind than the prop takes. */
+export const propKind: Rule = {
+  ofUse: (known) =>
+    known.use.node.bindings.flatMap((binding): Found[] => {
+      const found = mismatch(known, binding);
+      if (!found) return [];
+      const { use, owner, target } = known;
+      const at = locate(use.file, binding.span);
+      const { prop, kinds, value } = found;
+      const fails = kinds.has('function') || (typeof value === 'string' && kinds.has('flag') && /^(true|false)$/.test(value));
+      return [
+        {
+          rule: 'prop-kind',
+          severity: fails ? 'fault' : 'risk',
+          component: owner.id,
+          subject: binding.to.name,
+          at,
+          words: {
+            target: target.name,
+            prop: binding.to.name,
+            given:
+              kinds.has(kindOf(value)) || [...kinds].every((kind) => kind.startsWith('=') || kind === 'nothing')
+                ? JSON.stringify(value)
+                : (words[kindOf(value)] ?? ''),
+            takes: kindWords(kinds),
+          },
+          evidence: [
+            { at, says: `${owner.name} gives ${binding.to.name}.` },
+            { at: prop.declared, says: `${target.name} takes ${kindWords(kinds)}.` },
+          ],
+          touches: target.id,
+        },
+      ];
+    }),
+};

@@ -1,0 +1,115 @@
+import { table } from '../../../../testing/src/rules';
+import { loadCompilers } from '../../frameworks/registry';
+import { beforeAll } from 'vitest';
+
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+
+const setup = (script: string): string => `<script setup>${script}</script>`;
+
+const script = (text: string): string => `<script>${text}</script>`;
+
+const vueRow = `${setup('defineProps({ eta: { type: String, required: true }, boat: String });')}<template><p>{{ eta }}{{ boat }}</p></template>`;
+
+const svelteRow = '<script lang="ts">let { eta, boat }: { eta: string; boat?: string } = $props();</script><p>{eta}{boat}</p>';
+
+const row = 'function Row({ eta, boat }: { eta: string; boat?: string }) { return <p>{eta}{boat}</p>; }\n';
+
+table(
+  'prop-missing',
+  'vue',
+  [
+    ['not given', { App: `${setup('')}<template><main><Row boat="b"/></main></template>`, Row: vueRow }, 'App eta'],
+    ['in a list', { App: `${setup('const all = [1];')}<template><Row v-for="one in all" :key="one"/></template>`, Row: vueRow }, 'App eta'],
+    [
+      'declared by a type',
+      {
+        App: `${setup('')}<template><main><Row/></main></template>`,
+        Row: '<script setup lang="ts">defineProps<{ eta: string; boat?: string }>();</script><template><p>{{ eta }}{{ boat }}</p></template>',
+      },
+      'App eta',
+    ],
+  ],
+  [
+    ['given by kebab case', { App: `${setup('')}<template><Row last-eta="1"/></template>`, Row: vueRow.replaceAll('eta', 'lastEta') }],
+    ['bound', { App: `${setup('const eta = "1";')}<template><Row :eta="eta"/></template>`, Row: vueRow }],
+    ['the same name, short', { App: `${setup('const eta = "1";')}<template><Row :eta/></template>`, Row: vueRow }],
+    ['all of an object', { App: `${setup('const row = load();')}<template><Row v-bind="row"/></template>`, Row: vueRow }],
+    ['with a default', { App: `${setup('')}<template><Row/></template>`, Row: vueRow.replace('required: true', "default: ''") }],
+    ['two-way', { App: `${setup('const eta = ref("1");')}<template><Row v-model:eta="eta"/></template>`, Row: vueRow }],
+  ],
+);
+
+table(
+  'prop-missing',
+  'svelte',
+  [
+    ['not given', { App: '<Row boat="b"/>', Row: svelteRow }, 'App eta'],
+    ['in a list', { App: '{#each [1] as one (one)}<Row boat="b"/>{/each}', Row: svelteRow }, 'App eta'],
+    [
+      'an older prop without a default',
+      { App: '<Row/>', Row: '<script lang="ts">export let eta: string;</script><p>{eta}</p>' },
+      'App eta',
+    ],
+  ],
+  [
+    ['given', { App: '<Row eta="1"/>', Row: svelteRow }],
+    ['short', { App: `${script('const eta = "1";')}<Row {eta}/>`, Row: svelteRow }],
+    ['all of an object', { App: `${script('const row = load();')}<Row {...row}/>`, Row: svelteRow }],
+    ['bound', { App: `${script('let eta = $state("1");')}<Row bind:eta/>`, Row: svelteRow }],
+    [
+      'with a default',
+      { App: '<Row/>', Row: svelteRow.replace('{ eta, boat }', "{ eta = '', boat }").replace('eta: string', 'eta?: string') },
+    ],
+    ['an older prop with a default', { App: '<Row/>', Row: `${script('export let eta = "";')}<p>{eta}</p>` }],
+  ],
+);
+
+table(
+  'prop-missing',
+  'react',
+  [
+    ['not given', `${row}export function App() { return <Row boat="b"/>; }`, 'App eta'],
+    ['in a list', `${row}export function App({ all }) { return all.map((one) => <Row key={one} boat={one}/>); }`, 'App eta'],
+    ['of a type from another file', "import { Row } from './Row';\nexport function App() { return <><Row/><p/></>; }", 'App eta'],
+    [
+      'required children',
+      'function Frame({ children }: { children: ReactNode }) { return <p>{children}</p>; }\nexport function App() { return <Frame/>; }',
+      'App children',
+    ],
+    ['through memo', 'const Row = memo(({ eta }: { eta: string }) => <p>{eta}</p>);\nexport function App() { return <Row/>; }', 'App eta'],
+    ['a spread whose names are all seen', `${row}export function App() { return <Row {...{ boat: 'b' }}/>; }`, 'App eta'],
+  ].map(([name, text, found]) => [name, (text ?? '').replace("import { Row } from './Row';", `${row}`), found] as [string, string, string]),
+  [
+    ['given', `${row}export function App() { return <Row eta="1"/>; }`],
+    ['given by a spread that cannot be seen', `${row}export function App(props) { return <Row {...props.all}/>; }`],
+    ['a default', 'function Row({ eta = "-" }: { eta: string }) { return <p>{eta}</p>; }\nexport function App() { return <Row/>; }'],
+    ['declared optional', 'function Row({ eta }: { eta?: string }) { return <p>{eta}</p>; }\nexport function App() { return <Row/>; }'],
+    ['nothing declares it', 'function Row({ eta }) { return <p>{eta}</p>; }\nexport function App() { return <Row/>; }'],
+    [
+      'a type from outside',
+      "import type { P } from 'out';\nfunction Row({ eta }: P) { return <p>{eta}</p>; }\nexport function App() { return <Row/>; }",
+    ],
+    [
+      'content gives children',
+      'function Frame({ children }: { children: ReactNode }) { return <p>{children}</p>; }\nexport function App() { return <Frame>a</Frame>; }',
+    ],
+    [
+      'a parent that clones its content',
+      `${row}function Group({ children }) { return cloneElement(children, { eta: '1' }); }\nexport function App() { return <Group><Row/></Group>; }`,
+    ],
+    ['a lone child of a part from outside', `import { Tip } from 'out';\n${row}export function App() { return <Tip><Row/></Tip>; }`],
+    [
+      'a wrapper that may add it',
+      'const Row = withEta(({ eta }: { eta: string }) => <p>{eta}</p>);\nexport function App() { return <Row/>; }',
+    ],
+    [
+      'required in one alternative only',
+      'function Row(props: { eta: string } | { boat: string }) { return <p/>; }\nexport function App() { return <Row boat="b"/>; }',
+    ],
+    [
+      'key is no prop',
+      'function Row({ eta }: { key?: string; eta: string }) { return <p>{eta}</p>; }\nexport function App() { return <Row eta="1"/>; }',
+    ],
+    ['handed on as a value', `import { List } from 'out';\n${row}export function App() { return <List of={Row}/>; }`],
+  ],
+);

@@ -1,0 +1,36 @@
+import { type KnownUse, unknownBindings } from '../../flow';
+import { traitsOf } from '../../frameworks/registry';
+import type { Binding } from '../../model/facts';
+import { locate } from '../../model/span';
+import { speltBindings } from './prop-spelt';
+import type { Found, Rule } from '../rule';
+
+/** Listeners and slots have rules of their own, and so has what is bound both ways by an event. */
+function isOfOtherRule({ target }: KnownUse, { to, direction }: Binding): boolean {
+  return to.kind !== 'prop' || (direction === 'two-way' && traitsOf(target).twoWay === 'event');
+}
+
+/** A use gives a prop that the component neither declares nor lets through. */
+export const propUnknown: Rule = {
+  ofUse: (known) => {
+    const spelt = new Set(speltBindings(known).map((one) => one.binding));
+    return unknownBindings(known)
+      .filter((binding) => !spelt.has(binding) && !isOfOtherRule(known, binding))
+      .map((binding): Found => {
+        const { use, owner, target } = known;
+        const at = locate(use.file, binding.nameSpan);
+        return {
+          rule: 'prop-unknown',
+          component: owner.id,
+          subject: binding.to.name,
+          at,
+          words: { target: target.name, prop: binding.to.name },
+          evidence: [
+            { at, says: `${owner.name} gives ${binding.to.name}.` },
+            { at: locate(target.file, target.facts.nameSpan), says: `${target.name} does not take it.` },
+          ],
+          touches: target.id,
+        };
+      });
+  },
+};

@@ -1,0 +1,82 @@
+import { isGiven, type KnownUse } from '../../flow';
+import { type MemberKey, memberOf } from '../../model/member';
+import { bindingFor } from '../../model/given';
+import type { Component, ContractMember } from '../../model/model';
+import { locate } from '../../model/span';
+import { allUses, ownComponents, rememberedByUses } from '../shared/all-uses';
+import { demandsOf } from './default-lacking';
+import { indexOf } from '../shared/index-of';
+import { speltBindings } from './prop-spelt';
+import { counted } from '../shared/sentences';
+import type { Found, Rule } from '../rule';
+
+/** Names by which an element is addressed or dressed are no choices of the component. */
+const isAddress = ({ key, name }: ContractMember): boolean =>
+  memberOf(key).kind !== 'prop' || /^(?:key|ref|id|class|className|style|name|title|slot)$|-|^_|^on[A-Z]/.test(name);
+
+/** The constant that all uses give; undefined where they differ, or one gives something that is no constant. */
+function sameConstant(uses: readonly KnownUse[], prop: MemberKey): string | undefined {
+  const given = uses.map(({ use }) => bindingFor(use.node, prop));
+  const [first] = given;
+  const isConstant = given.every((one) => one?.constant !== undefined && one.readings.length === 0 && one.constant === first?.constant);
+  return isConstant ? first?.constant : undefined;
+}
+
+/** Whether the component does anything with it; if not, another rule speaks. */
+function isRead(component: Component, prop: ContractMember): boolean {
+  const at = indexOf(component.facts).props.get(prop.key);
+  return at !== undefined && ((indexOf(component.facts).sinks.get(at)?.length ?? 0) > 0 || indexOf(component.facts).calls.has(at));
+}
+
+const unusedIn = rememberedByUses((component, uses): readonly Found[] => {
+  const { contract } = component;
+  return [...contract.members.values()].flatMap((prop): Found[] => {
+    // In the older way of Svelte each prop may be bound both ways.
+    const isValue = prop.kind === 'value' || (prop.kind === 'two-way' && component.facts.followsAssignment);
+    if (!isValue || prop.mixed || isAddress(prop) || !isRead(component, prop)) return [];
+    const isNever = uses.every(({ use }) => !isGiven(use.node, prop.key));
+    if (isNever && prop.required !== 'no' && prop.fallback === undefined) return [];
+    const constant = isNever ? '' : uses.length > 1 ? sameConstant(uses, prop.key) : undefined;
+    if (constant === undefined) return [];
+    // What is read as if it were always given is more than too much.
+    if (demandsOf(component).some((one) => one.prop.key === prop.key)) return [];
+    if (uses.some((known) => speltBindings(known).some((one) => one.declared === prop.key))) return [];
+    // What may be shown as content is a slot, whatever its type says.
+    if (isNever && component.facts.slots.some((slot) => slot.key === prop.key)) return [];
+    const [first] = uses;
+    return [
+      {
+        rule: 'prop-unused',
+        component: component.id,
+        subject: prop.name,
+        member: prop.key,
+        at: prop.declared,
+        words: { component: component.name, prop: prop.name, constant, count: String(uses.length) },
+        evidence: [
+          { at: prop.declared, says: isNever ? `${prop.name} may be given.` : `${component.name} takes ${prop.name}.` },
+          ...(first
+            ? [
+                {
+                  at: locate(first.use.file, first.use.node.nameSpan),
+                  says: isNever
+                    ? `${first.owner.name} does not give it${uses.length > 1 ? `, nor do the other ${counted(uses.length - 1, 'use')}` : ''}.`
+                    : `${first.owner.name} gives ${constant}, as do all others.`,
+                },
+              ]
+            : []),
+        ],
+        goes: [{ count: isNever ? 1 : uses.length, what: 'prop' }],
+        touches: component.id,
+      },
+    ];
+  });
+});
+
+/** An optional prop that no use ever gives, or one that all uses give as the same constant. */
+export const propUnused: Rule = {
+  inProject: (check) =>
+    ownComponents(check.model).flatMap((component) => {
+      const uses = allUses(check, component);
+      return uses ? unusedIn(component, uses) : [];
+    }),
+};

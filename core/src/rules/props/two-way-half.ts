@@ -1,0 +1,130 @@
+import type { Binding, TemplateNode } from '../../model/facts';
+import { modelKey, propKey } from '../../model/member';
+import { adapterOf, traitsOf } from '../../frameworks/registry';
+import type { TextEdit } from '../../model/finding';
+import type { Component } from '../../model/model';
+import { locate } from '../../model/span';
+import { walkTemplate } from '../../model/walk';
+import { insertAt, withEdits } from '../shared/edits';
+import type { Found, Rule } from '../rule';
+
+type Element = Extract<TemplateNode, { kind: 'element' }>;
+
+/** Fields that take no text of the user's: their value is only handed on. */
+const valueOnly = /^["'{]*(button|checkbox|image|hidden|radio|reset|submit)["'}]*$/;
+
+/**
+ * A two-way binding onto a component that has one half of it or none; in React a field with a value
+ * and nothing that follows its change, as React's own warning tells them.
+ */
+export const twoWayHalf: Rule = {
+  ofUse: (known): Found[] => {
+    const { use, owner, target } = known;
+    const { contract } = target;
+    if (contract.openness === 'open' || target.facts.raisesUnseen) return [];
+    return use.node.bindings.flatMap((binding): Found[] => {
+      const { name } = binding.to;
+      const half = binding.direction === 'two-way' ? missingHalf(target, name) : undefined;
+      if (!half) return [];
+      const at = locate(use.file, binding.nameSpan);
+      const prop = contract.members.get(propKey(name));
+      return [
+        {
+          rule: 'two-way-half',
+          component: owner.id,
+          subject: name,
+          at,
+          words: { target: target.name, prop: name, half },
+          evidence: [
+            { at, says: `${owner.name} binds ${name} both ways.` },
+            prop
+              ? { at: prop.declared, says: `${target.name} takes ${name}, and never tells its change.` }
+              : { at: locate(target.file, target.facts.nameSpan), says: `${target.name} has ${half}.` },
+          ],
+          ...withEdits(bindableEdit(target, name)),
+          touches: target.id,
+        },
+      ];
+    });
+  },
+  inComponent: (component) => (traitsOf(component).controlledFields ? stuckFields(component) : []),
+};
+
+/** What a component lacks of a two-way binding, in words; undefined where it has both halves. */
+function missingHalf(target: Component, name: string): string | undefined {
+  const { twoWay } = traitsOf(target);
+  const { members } = target.contract;
+  const down = members.get(propKey(name));
+  const hasUp = members.has(modelKey(name));
+  // Where every prop may be bound, one that the component never writes is only superfluous.
+  if (twoWay === 'none' || (hasUp && down) || down?.kind === 'two-way') return undefined;
+  // A mark stands on the prop; what the contract lets through may be bound without one.
+  if (!down && twoWay === 'mark') return undefined;
+  return down ? 'only the value, not its change' : hasUp ? 'only the change, not the value' : 'neither the value nor its change';
+}
+
+/** A prop may be bound where its component says so: `value = $bindable()`. */
+function bindableEdit(target: Component, name: string): TextEdit[] {
+  const { bindable } = adapterOf(target.framework).write;
+  const prop = bindable && !target.facts.followsAssignment ? target.facts.members.find((one) => one.key === propKey(name)) : undefined;
+  const plain = prop && prop.fallback === undefined && prop.span.end - prop.span.start === name.length;
+  return bindable && plain ? [insertAt(target.file, prop.span.end, ` = ${bindable}`)] : [];
+}
+
+/** A field that shows one state as it is, and a setter of that state: what the user enters is put there. */
+function changeEdit({ facts, file, framework }: Component, node: Element, binding: Binding): TextEdit[] {
+  // What a field of numbers or dates gives is a text: how it is to be turned is not certain.
+  if (
+    binding.to.name !== 'checked' &&
+    node.bindings.some((one) => one.to.name === 'type' && !/text|search|email|url|tel/.test(one.constant ?? ''))
+  )
+    return [];
+  const [only, ...more] = binding.readings;
+  if (only?.how !== 'same' || only.path.length > 0 || more.length > 0 || facts.values[only.value]?.kind !== 'state') return [];
+  const setter = facts.values.find((value) => value.kind === 'setter' && value.partner === only.value);
+  const what = binding.to.name === 'checked' ? 'checked' : 'value';
+  return setter
+    ? [
+        insertAt(
+          file,
+          binding.span.end,
+          ` ${adapterOf(framework).write.listener('change', `(event) => ${setter.name}(event.target.${what})`)}`,
+        ),
+      ]
+    : [];
+}
+
+/** Fields that show a value and let nobody change it. */
+function stuckFields(component: Component): Found[] {
+  const found: Found[] = [];
+  walkTemplate(component.facts.template, (node) => {
+    const binding = node.kind === 'element' ? stuckBinding(node) : undefined;
+    if (node.kind !== 'element' || !binding) return;
+    const at = locate(component.file, binding.nameSpan);
+    found.push({
+      rule: 'two-way-half',
+      component: component.id,
+      subject: binding.to.name,
+      at,
+      words: { target: `<${node.tag}>`, prop: binding.to.name, half: '', field: node.tag },
+      evidence: [{ at, says: `${component.name} gives <${node.tag}> its ${binding.to.name}, and listens to no change.` }],
+      ...withEdits(changeEdit(component, node, binding)),
+      touches: component.id,
+    });
+  });
+  return found;
+}
+
+function stuckBinding(node: Element): Binding | undefined {
+  if (!/^(input|textarea|select)$/.test(node.tag) || node.spreads.length > 0) return undefined;
+  const given = (name: string): Binding | undefined => node.bindings.find((one) => one.to.kind === 'attribute' && one.to.name === name);
+  const heard = (name: string): boolean => node.bindings.some((one) => one.to.kind === 'listener' && one.to.name === name);
+  const type = given('type');
+  if (heard('change') || ['readOnly', 'disabled', 'ref'].some((name) => given(name)) || (type && type.constant === undefined))
+    return undefined;
+  const checked = given('checked');
+  if (checked && checked.readings.length > 0) return checked;
+  const value = given('value');
+  const isText = value && value.readings.length > 0 && !(node.tag === 'input' && type && valueOnly.test(type.constant ?? ''));
+  return isText && !heard('input') ? value : undefined;
+}

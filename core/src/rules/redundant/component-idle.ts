@@ -1,0 +1,113 @@
+import type { ComponentId } from '../../model/ids';
+import type { Component, Model } from '../../model/model';
+import { locate } from '../../model/span';
+import { ownComponents } from '../shared/all-uses';
+import { listed } from '../shared/sentences';
+import { baseName } from '../state/stores';
+import type { Found, Rule } from '../rule';
+
+/** Files that a framework finds by their names. */
+const byName =
+  /(?:^|\/)(?:[+_][^/]*|app|App|error|layout|loading|not-found|template|default|root|entry[^/]*|main|index)\.\w+$|(?:^|\/)(?:pages|layouts|routes|app)\//;
+
+/** Components that some page renders, or that code mentions in a way that may render them. */
+function reached(model: Model): Set<ComponentId> {
+  const found = new Set<ComponentId>();
+  const stack: ComponentId[] = [];
+  const reach = (id: ComponentId): void => {
+    if (found.has(id)) return;
+    found.add(id);
+    stack.push(id);
+  };
+  for (const component of model.components.values()) if (component.role !== 'component') reach(component.id);
+  for (const page of model.pages) {
+    if (page.reach === 'whole') reach(page.entry);
+    for (const step of page.chain) if (step.body) reach(step.body);
+  }
+  for (let id = stack.pop(); id; id = stack.pop())
+    for (const use of model.usesBy.get(id) ?? []) if (use.target.kind === 'component') reach(use.target.id);
+  return found;
+}
+
+/** Components that another file imports, or their own mentions as a value. */
+function mentioned(model: Model): Set<ComponentId> {
+  const found = new Set<ComponentId>();
+  const note = (file: string, name: string): void => {
+    const meant = model.named(file, name);
+    if (meant.kind === 'component') found.add(meant.id);
+  };
+  for (const facts of model.files.values()) {
+    for (const one of facts.imports) if (!one.typeOnly) note(facts.file, one.local);
+    for (const one of facts.aliases) note(facts.file, one.name);
+    for (const one of facts.globals ?? []) note(facts.file, one.target);
+    for (const body of [...facts.components, ...facts.shared.filter((one) => one.kind === 'hook'), ...(facts.module ? [facts.module] : [])])
+      for (const value of body.values) if (value.kind === 'module' && value.source !== undefined) note(facts.file, value.source);
+  }
+  return found;
+}
+
+/** Files that are imported or handed on as a whole, or loaded while the code runs: any of their components may be meant. */
+function importedWhole(model: Model): (component: Component) => boolean {
+  const names = new Set<string>();
+  for (const facts of model.files.values()) for (const one of facts.imports) if (one.imported === '*') names.add(baseName(one.from));
+  for (const facts of model.files.values()) {
+    for (const one of facts.exports) if (one.from !== undefined) names.add(baseName(one.from));
+    for (const way of facts.later ?? []) {
+      // Of a pattern the folder counts: `./parts/*.vue`.
+      const fixed = way.split('*')[0] ?? '';
+      names.add(way.includes('*') || way.includes('${') ? (fixed.split('/').at(-2) ?? '') : baseName(way));
+    }
+  }
+  return ({ file }) =>
+    names.has(baseName(file)) ||
+    file
+      .split('/')
+      .slice(0, -1)
+      .some((folder) => folder !== '' && names.has(folder));
+}
+
+/** Others may find it: it is exported, or a file of its own. */
+const isOffered = (model: Model, { facts, file }: Component): boolean =>
+  facts.form === 'file' ||
+  (model.files.get(file)?.exports.some((one) => one.from === undefined && one.local === facts.local.split('.')[0]) ?? false);
+
+/** What would go along: components that only this one renders, and that nothing else mentions. */
+function onlyBelow(model: Model, start: Component, idle: ReadonlySet<ComponentId>): string[] {
+  return [...new Set((model.usesBy.get(start.id) ?? []).flatMap(({ target }) => (target.kind === 'component' ? [target.id] : [])))].flatMap(
+    (id) => {
+      const users = new Set((model.usesOf.get(id) ?? []).map((use) => use.owner));
+      return id !== start.id && idle.has(id) && users.size === 1 ? [model.components.get(id)?.name ?? ''] : [];
+    },
+  );
+}
+
+/** Nothing renders a component, from any page. */
+export const componentIdle: Rule = {
+  inProject: ({ model }) => {
+    if (!model.pages.some((page) => page.reach === 'whole')) return [];
+    const live = reached(model);
+    const unreached = ownComponents(model).filter((one) => !live.has(one.id));
+    if (unreached.length === 0) return [];
+    const known = mentioned(model);
+    const isWhole = importedWhole(model);
+    const idle = new Set(unreached.map((one) => one.id));
+    return unreached.flatMap((component): Found[] => {
+      if (known.has(component.id) || isWhole(component) || !isOffered(model, component) || byName.test(component.file)) return [];
+      if ((model.usesOf.get(component.id) ?? []).some((use) => use.owner !== component.id)) return [];
+      const only = onlyBelow(model, component, idle);
+      const at = locate(component.file, component.facts.nameSpan);
+      return [
+        {
+          rule: 'component-idle',
+          component: component.id,
+          subject: component.name,
+          at,
+          words: { component: component.name, only: only.length > 0 ? `, and with it ${listed(only)}` : '' },
+          evidence: [{ at, says: `No page renders ${component.name}, and no file imports it.` }],
+          goes: [{ count: 1 + only.length, what: 'component' }],
+          touches: component.id,
+        },
+      ];
+    });
+  },
+};

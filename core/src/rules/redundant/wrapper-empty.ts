@@ -1,0 +1,93 @@
+import type { TemplateNode } from '../../model/facts';
+import { propKey } from '../../model/member';
+import { bindingFor } from '../../model/given';
+import { traitsOf } from '../../frameworks/registry';
+import type { TextEdit } from '../../model/finding';
+import type { Component } from '../../model/model';
+import { locate, type Span } from '../../model/span';
+import { walkTemplate } from '../../model/walk';
+import { remembered } from '../shared/remembered';
+import type { Found, Rule } from '../rule';
+
+type Element = Extract<TemplateNode, { kind: 'element' }>;
+
+const isFragment = (node: TemplateNode): node is Element => node.kind === 'element' && node.tag === '';
+
+/** Fragments around one element alone. */
+const emptyFragments = remembered((component: Component): readonly Element[] => {
+  if (!traitsOf(component).fragments || component.role !== 'component') return [];
+  const found: Element[] = [];
+  walkTemplate(component.facts.template, (node) => {
+    if (isFragment(node) && node.aroundOne && node.key.kind === 'none') found.push(node);
+  });
+  return found;
+});
+
+/** Both tags of a fragment go, and what is inside stays. */
+function withoutTags({ file }: Component, { span }: Element): TextEdit[] {
+  return [
+    { file, start: span.start, end: span.start + 2, was: '<>', text: '' },
+    { file, start: span.end - 3, end: span.end, was: '</>', text: '' },
+  ];
+}
+
+/** A provider that gives what its own component took from the provider around it. */
+function emptyProviders(component: Component): { readonly name: string; readonly span: Span }[] {
+  const { facts } = component;
+  const takenAs = (value: number): string | undefined => {
+    const known = facts.values[value];
+    return known?.kind === 'context' ? known.source : undefined;
+  };
+  return facts.provides.flatMap(({ source, span, readings }) => {
+    const [only, ...more] = readings;
+    return only?.how === 'same' && only.path.length === 0 && more.length === 0 && takenAs(only.value) === source
+      ? [{ name: source, span }]
+      : [];
+  });
+}
+
+/** Markup or provider layers without effect. */
+export const wrapperEmpty: Rule = {
+  inComponent: (component) => {
+    const fragments = emptyFragments(component).map((node): Found => ({
+      ...foundAt(component, 'fragment', 'a fragment', node.nameSpan.end > node.nameSpan.start ? node.nameSpan : node.span),
+      edits: withoutTags(component, node),
+    }));
+    return [...fragments, ...emptyProviders(component).map(({ name, span }) => foundAt(component, name, `a provider of ${name}`, span))];
+  },
+  inProject: ({ model }) =>
+    [...model.components.values()].flatMap((component) => {
+      if (component.fileRole !== 'source') return [];
+      return (model.usesBy.get(component.id) ?? []).flatMap((use): Found[] => {
+        const context = use.target.kind === 'provider' ? use.target.context : undefined;
+        const [only, ...more] = bindingFor(use.node, propKey('value'))?.readings ?? [];
+        if (!context || only?.how !== 'same' || only.path.length > 0 || more.length > 0) return [];
+        const taken = component.takes.some(
+          (take) =>
+            take.value === only.value &&
+            take.context === context &&
+            take.via.length === 0 &&
+            // Where it has something to give in the provider's stead, it provides that.
+            (traitsOf(component).onlyProps || component.facts.values[take.value]?.guarded !== true),
+        );
+        const name = model.contexts.get(context)?.name ?? '';
+        return taken ? [foundAt(component, name, `a provider of ${name}`, use.node.nameSpan)] : [];
+      });
+    }),
+};
+
+function foundAt(component: Component, subject: string, layer: string, span: Span): Found {
+  const at = locate(component.file, span);
+  const says =
+    layer === 'a fragment' ? 'What is inside stands here as well without it.' : 'It gives what it took from the provider around it.';
+  return {
+    rule: 'wrapper-empty',
+    component: component.id,
+    subject,
+    at,
+    words: { component: component.name, layer },
+    evidence: [{ at, says }],
+    goes: [{ count: layer === 'a fragment' ? 2 : 3, what: 'line' }],
+    touches: component.id,
+  };
+}

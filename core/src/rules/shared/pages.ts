@@ -1,0 +1,185 @@
+import { unmetTakes } from '../../flow';
+import { traitsOf } from '../../frameworks/registry';
+import type { ComponentId, SharedId, UseId } from '../../model/ids';
+import { useById } from '../../model/lookup';
+import type { Component, Model, Page, Take, Use } from '../../model/model';
+import type { Place, Provider, Tree } from '../../model/tree';
+import { providerFor, unfold } from '../../tree';
+
+/** What rules ask of all pages unfolded; its trees are not kept. */
+export type PageSurvey = {
+  /** How many places of all pages a component stands at. */
+  readonly places: ReadonlyMap<ComponentId, number>;
+  /** The pages on which a component stands. */
+  readonly pagesOf: (id: ComponentId) => readonly Page[];
+  /** The name of a page on which both components stand; undefined for none. */
+  readonly together: (a: ComponentId, b: ComponentId) => string | undefined;
+  /** Contexts that one component takes from two providers, one within the other, with the page. */
+  readonly shadowed: readonly ShadowedTake[];
+  /** Uses of providers that stand on some page, below each of which all can be seen and nothing takes what they give. */
+  readonly unanswering: ReadonlySet<UseId>;
+  /** Contexts taken where nothing provides them, with the pages. */
+  readonly unmet: readonly UnmetTake[];
+};
+
+export type UnmetTake = {
+  readonly component: ComponentId;
+  readonly context: SharedId;
+  readonly take: Take;
+  readonly pages: readonly string[];
+  readonly places: number;
+};
+
+export type ShadowedTake = {
+  readonly component: ComponentId;
+  readonly context: SharedId;
+  readonly outer: Use;
+  readonly inner: Use;
+  readonly page: string;
+};
+
+/** What one page adds to the survey, and the components it was found from. */
+type PagePart = {
+  readonly page: Page;
+  readonly components: ReadonlyMap<ComponentId, { readonly component: Component; readonly places: number }>;
+  readonly unmet: readonly { readonly component: ComponentId; readonly take: Take; readonly places: number }[];
+  readonly shadowed: readonly ShadowedTake[];
+  /** Providers of the page, and those of them that answer, or may answer what cannot be seen. */
+  readonly provides: ReadonlySet<UseId>;
+  readonly answers: ReadonlySet<UseId>;
+};
+
+/** Parts of earlier surveys by the page's id, to be used again for pages in which no component has changed. */
+export type SurveyKeep = Map<string, PagePart>;
+
+function surveyPage(model: Model, page: Page): PagePart {
+  const components = new Map<ComponentId, { component: Component; places: number }>();
+  const unmet = new Map<string, { component: ComponentId; take: Take; places: number }>();
+  const tree = unfold(model, page);
+  const answers = answersIn(model, tree, page);
+  for (const place of tree.places) {
+    const component = model.components.get(place.component);
+    if (!component) continue;
+    const known = components.get(component.id);
+    if (known) known.places++;
+    else components.set(component.id, { component, places: 1 });
+    if (tree.providers.length > 0 && holdsUnseen(model, component)) answers.noteUnseen(place);
+    if (component.takes.length === 0) continue;
+    for (const take of component.takes) answers.note(place, take);
+    for (const take of unmetTakes(model, tree, place)) {
+      const key = `${place.component} ${take.context}`;
+      const seen = unmet.get(key);
+      if (seen) seen.places++;
+      else unmet.set(key, { component: place.component, take, places: 1 });
+    }
+  }
+  const provides = new Set(tree.providers.map((provider) => provider.use));
+  const given = tree.truncated ? provides : answers.given;
+  return { page, components, unmet: [...unmet.values()], shadowed: answers.shadowed(), provides, answers: given };
+}
+
+/** Something in a component's markup is chosen while running, or was not found, and may take anything. */
+const holdsUnseen = (model: Model, component: Component): boolean =>
+  (model.usesBy.get(component.id) ?? []).some(
+    ({ target }) =>
+      target.kind === 'dynamic' ||
+      target.kind === 'opaque' ||
+      target.kind === 'unresolved' ||
+      // Keys that are texts are known outside the project too.
+      (target.kind === 'outside' && traitsOf(component).contextsByText),
+  );
+
+type Answers = {
+  readonly note: (place: Place, take: Take) => void;
+  readonly noteUnseen: (place: Place) => void;
+  /** Uses of the providers that answer, or may. */
+  readonly given: ReadonlySet<UseId>;
+  readonly shadowed: () => ShadowedTake[];
+};
+
+/** Collects which provider answers each take, and tells those of one component that lie within each other. */
+function answersIn(model: Model, tree: Tree, page: Page): Answers {
+  const found = new Map<string, { component: ComponentId; context: SharedId; providers: Set<Provider> }>();
+  const given = new Set<UseId>();
+  return {
+    given,
+    noteUnseen: (place) => {
+      // What it provides itself stands around its markup.
+      for (const provider of tree.providers) if (provider.owner === place.index) given.add(provider.use);
+      for (let at = place.provider; at >= 0; at = tree.providers[at]?.outer ?? -1) {
+        const provider = tree.providers[at];
+        if (provider) given.add(provider.use);
+      }
+    },
+    note: (place, take) => {
+      const provider = tree.providers.length > 0 ? providerFor(tree, place, take.context) : undefined;
+      if (!provider) return;
+      given.add(provider.use);
+      const key = `${place.component} ${take.context}`;
+      const known = found.get(key) ?? { component: place.component, context: take.context, providers: new Set<Provider>() };
+      known.providers.add(provider);
+      found.set(key, known);
+    },
+    shadowed: () =>
+      [...found.values()].flatMap(({ component, context, providers }): ShadowedTake[] => {
+        for (const provider of providers) {
+          const around = outerOf(tree, provider, providers);
+          const inner = around && around.use !== provider.use ? useById(model, provider.use) : undefined;
+          const outer = around && useById(model, around.use);
+          if (inner && outer) return [{ component, context, outer, inner, page: page.name }];
+        }
+        return [];
+      }),
+  };
+}
+
+/** The nearest provider around another of the same context, where it is among some. */
+function outerOf(tree: Tree, provider: Provider, among: ReadonlySet<Provider>): Provider | undefined {
+  for (let at = provider.outer; at >= 0; at = tree.providers[at]?.outer ?? -1) {
+    const outer = tree.providers[at];
+    if (outer?.context === provider.context) return among.has(outer) ? outer : undefined;
+  }
+  return undefined;
+}
+
+function isCurrent(model: Model, page: Page, part: PagePart | undefined): part is PagePart {
+  if (part?.page !== page) return false;
+  for (const { component } of part.components.values()) if (model.components.get(component.id) !== component) return false;
+  return true;
+}
+
+/**
+ * Unfolds every page that starts from what is mounted. Parts in `keep` are used again where the
+ * page's components are the very same; `keep` is brought up to date.
+ */
+export function surveyPages(model: Model, keep: SurveyKeep): PageSurvey {
+  const places = new Map<ComponentId, number>();
+  const parts: PagePart[] = [];
+  const shadowed: ShadowedTake[] = [];
+  const unmet = new Map<string, { component: ComponentId; context: SharedId; take: Take; pages: string[]; places: number }>();
+  for (const page of model.pages) {
+    if (page.reach !== 'whole') continue;
+    const kept = keep.get(page.id);
+    const part = isCurrent(model, page, kept) ? kept : surveyPage(model, page);
+    keep.set(page.id, part);
+    parts.push(part);
+    for (const [id, one] of part.components) places.set(id, (places.get(id) ?? 0) + one.places);
+    shadowed.push(...part.shadowed);
+    for (const one of part.unmet) {
+      const key = `${one.component} ${one.take.context}`;
+      const known = unmet.get(key);
+      if (!known)
+        unmet.set(key, { component: one.component, context: one.take.context, take: one.take, pages: [page.name], places: one.places });
+      else {
+        if (!known.pages.includes(page.name)) known.pages.push(page.name);
+        known.places += one.places;
+      }
+    }
+  }
+  const together = (a: ComponentId, b: ComponentId): string | undefined =>
+    parts.find(({ components }) => components.has(a) && components.has(b))?.page.name;
+  const pagesOf = (id: ComponentId): Page[] => parts.flatMap(({ page, components }) => (components.has(id) ? [page] : []));
+  const answering = new Set(parts.flatMap((part) => [...part.answers]));
+  const unanswering = new Set(parts.flatMap((part) => [...part.provides].filter((use) => !answering.has(use))));
+  return { places, pagesOf, together, shadowed, unanswering, unmet: [...unmet.values()] };
+}

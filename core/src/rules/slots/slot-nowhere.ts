@@ -1,0 +1,55 @@
+import type { KnownUse } from '../../flow';
+import { defaultSlot, type MemberKey } from '../../model/member';
+import { bindingKey } from '../../model/given';
+import { spelling } from '../../contract/spelling';
+import type { Span } from '../../model/span';
+import { speltBindings } from '../props/prop-spelt';
+import { locate } from '../../model/span';
+import type { Found, Rule } from '../rule';
+
+type Lost = { readonly slot: MemberKey; readonly span: Span };
+
+/** Contents of a use that the component renders nowhere. */
+function lostContents(known: KnownUse): Lost[] {
+  const { use, target } = known;
+  const { facts, contract } = target;
+  if (contract.openness === 'open' || facts.openness === 'open' || facts.wrappedBy.length > 0) return [];
+  const { node } = use;
+  const lost: Lost[] = [];
+  const isFile = facts.form === 'file';
+  // A slot whose name is known only while running may be any of them.
+  if (isFile && facts.slots.some((slot) => /[[\]{}$*]/.test(slot.key))) return [];
+  const takesContent = contract.members.has(defaultSlot) || (isFile && facts.slots.some((slot) => slot.key === defaultSlot));
+  if (node.content !== 'none' && !takesContent && (isFile || contract.openness === 'closed'))
+    lost.push({ slot: defaultSlot, span: node.children[0]?.span ?? node.nameSpan });
+  // Of a misspelt name another rule speaks.
+  const spelt = new Set(speltBindings(known).map((one) => one.binding));
+  for (const binding of node.bindings) {
+    const key = binding.to.kind === 'slot' && binding.markup ? bindingKey(binding) : undefined;
+    if (key !== undefined && !contract.members.has(key) && !spelt.has(binding)) lost.push({ slot: key, span: binding.nameSpan });
+  }
+  return lost;
+}
+
+/** Content is given that the component does not render. */
+export const slotNowhere: Rule = {
+  ofUse: (known) =>
+    lostContents(known).map(({ slot: key, span }): Found => {
+      const { use, owner, target } = known;
+      const at = locate(use.file, span);
+      const slot = spelling(target, key);
+      const words = key === defaultSlot ? 'content between its tags' : `content for ${slot}`;
+      return {
+        rule: 'slot-nowhere',
+        component: owner.id,
+        subject: slot,
+        at,
+        words: { target: target.name, content: words, slot },
+        evidence: [
+          { at, says: `${owner.name} gives ${target.name} ${words}.` },
+          { at: locate(target.file, target.facts.nameSpan), says: `${target.name} has no place for it.` },
+        ],
+        touches: target.id,
+      };
+    }),
+};

@@ -1,0 +1,160 @@
+import { indexBody, type KnownUse } from '../../flow';
+import { defaultSlot, keyOfMember, type Member, type MemberKey } from '../../model/member';
+import { bindingKey } from '../../model/given';
+import { traitsOf } from '../../frameworks/registry';
+import { spelling } from '../../contract/spelling';
+import type { ComponentFacts, Reading, TemplateNode } from '../../model/facts';
+import type { Component } from '../../model/model';
+import { locate, type Span } from '../../model/span';
+import { walkTemplate } from '../../model/walk';
+import { remembered } from '../shared/remembered';
+import type { Found, Rule } from '../rule';
+
+type Outlet = Extract<TemplateNode, { kind: 'outlet' }>;
+/** Content that a use gives for one slot. */
+type Given = {
+  readonly slot: MemberKey;
+  readonly form: 'markup' | 'function';
+  readonly span: Span;
+  readonly hands: readonly number[];
+  readonly parts: number;
+};
+type Misfit = { readonly at: Span; readonly given: string; readonly wants: string; readonly outlet: Outlet };
+
+const indexOf = remembered((facts: ComponentFacts) => indexBody(facts));
+
+const outletsOf = remembered((facts: ComponentFacts): ReadonlyMap<string, readonly Outlet[]> => {
+  const found = new Map<string, Outlet[]>();
+  walkTemplate(facts.template, (node) => {
+    if (node.kind !== 'outlet') return;
+    const known = found.get(node.slot);
+    if (known) known.push(node);
+    else found.set(node.slot, [node]);
+  });
+  return found;
+});
+
+/** Readings of what a slot hands out, by the value that stands for it. */
+const readingsOfHanded = remembered((facts: ComponentFacts): ReadonlyMap<number, readonly Reading[]> => {
+  const { sinks } = indexOf(facts);
+  return new Map(
+    facts.values.flatMap((value, index) =>
+      value.kind === 'handed' ? [[index, (sinks.get(index) ?? []).map((sink) => sink.reading)] as const] : [],
+    ),
+  );
+});
+
+function contentsOf({ use: { node } }: KnownUse): Given[] {
+  const found: Given[] = node.bindings.flatMap((binding): Given[] =>
+    binding.markup && bindingKey(binding) !== undefined
+      ? [
+          {
+            slot: keyOfMember(binding.to as Member),
+            form: binding.hands ? 'function' : 'markup',
+            span: binding.nameSpan,
+            hands: binding.hands ?? [],
+            parts: 1,
+          },
+        ]
+      : [],
+  );
+  if (node.content === 'none' || node.content === 'value') return found;
+  const parts = node.children.filter((child) => child.kind === 'element' || child.kind === 'use').length;
+  const form = node.content === 'function' ? 'function' : 'markup';
+  return [...found, { slot: defaultSlot, form, span: node.nameSpan, hands: node.hands ?? [], parts }];
+}
+
+/** Where slots are props, one is called, or shown as it is; undefined where it is both or goes elsewhere as well. */
+function shapeOf(target: Component, slot: MemberKey, outlets: readonly Outlet[]): 'function' | 'markup' | undefined {
+  const { props, sinks, calls } = indexOf(target.facts);
+  const value = props.get(slot);
+  if (value === undefined || calls.has(value)) return undefined;
+  const called = outlets.filter((outlet) => outlet.reading?.how === 'called').length;
+  const goesOn = (sinks.get(value) ?? []).some((sink) => sink.to !== 'shown' || sink.node.kind !== 'outlet');
+  if (goesOn || (called > 0 && called < outlets.length)) return undefined;
+  return called > 0 ? 'function' : 'markup';
+}
+
+function misfitOfProps(target: Component, given: Given, outlets: readonly Outlet[]): Misfit | undefined {
+  const [outlet] = outlets;
+  if (!outlet) return undefined;
+  if (outlets.every((one) => one.only) && given.form === 'markup' && given.parts > 1)
+    return { at: given.span, given: `${given.parts} children`, wants: 'exactly one', outlet };
+  const shape = shapeOf(target, given.slot, outlets);
+  if (shape === undefined || shape === given.form) return undefined;
+  return shape === 'function'
+    ? { at: given.span, given: 'markup', wants: 'a function that gives it', outlet }
+    : { at: given.span, given: 'a function', wants: 'markup', outlet };
+}
+
+const camel = (name: string): string => name.replace(/-(\w)/g, (_, letter: string) => letter.toUpperCase());
+
+/** What is read of a slot that hands it out nowhere: a member of its one object, or a parameter too many. */
+function misfitInTemplates({ owner }: KnownUse, given: Given, outlets: readonly Outlet[]): Misfit | undefined {
+  const [outlet] = outlets;
+  if (!outlet) return undefined;
+  const readings = (at: number): readonly Reading[] => readingsOfHanded(owner.facts).get(given.hands[at] ?? -1) ?? [];
+  const names = new Set<string>();
+  for (const one of outlets) {
+    if (!one.names) {
+      if (one.reading === undefined) return undefined;
+      continue;
+    }
+    for (const name of one.names) names.add(camel(name));
+  }
+  if (outlets.every((one) => one.names)) {
+    const read = readings(0).find(({ path: [name] }) => name !== undefined && name !== '*' && !names.has(camel(name)));
+    const name = read?.path[0];
+    return read && name !== undefined
+      ? { at: read.span, given: name, wants: names.size > 0 ? [...names].join(', ') : 'nothing', outlet }
+      : undefined;
+  }
+  const most = Math.max(...outlets.map((one) => one.hands.length));
+  if (outlets.some((one) => one.names)) return undefined;
+  const extra = given.hands.findIndex((_, at) => at >= most && readings(at).length > 0);
+  const [read] = extra < 0 ? [] : readings(extra);
+  return read
+    ? {
+        at: read.span,
+        given: owner.facts.values[given.hands[extra] ?? -1]?.name ?? '',
+        wants: most === 0 ? 'nothing' : `${most} value${most === 1 ? '' : 's'}`,
+        outlet,
+      }
+    : undefined;
+}
+
+/** Content is given in another form than the component takes, or reads what the slot does not hand out. */
+export const slotShape: Rule = {
+  ofUse: (known) => {
+    const { use, owner, target } = known;
+    if (target.facts.openness === 'open' || target.facts.wrappedBy.length > 0) return [];
+    const isProp = traitsOf(target).onlyProps;
+    const nameOf = (slot: MemberKey): string => spelling(target, slot);
+    return contentsOf(known).flatMap((given): Found[] => {
+      const outlets = outletsOf(target.facts).get(given.slot) ?? [];
+      const misfit = isProp ? misfitOfProps(target, given, outlets) : misfitInTemplates(known, given, outlets);
+      if (!misfit) return [];
+      const at = locate(use.file, misfit.at);
+      return [
+        {
+          rule: 'slot-shape',
+          component: owner.id,
+          subject: isProp ? nameOf(given.slot) : misfit.given,
+          at,
+          words: { target: target.name, slot: nameOf(given.slot), given: misfit.given, wants: misfit.wants, reads: isProp ? '' : 'yes' },
+          evidence: [
+            {
+              at,
+              says: isProp ? `${owner.name} gives ${misfit.given}.` : `${owner.name} reads ${misfit.given} of what the slot hands out.`,
+            },
+            {
+              at: locate(target.file, misfit.outlet.span),
+              says: isProp ? `${target.name} takes ${misfit.wants}.` : `${target.name} hands out ${misfit.wants} here.`,
+            },
+          ],
+          touches: target.id,
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,176 @@
+import { type Sources, table } from '../../../../testing/src/rules';
+import { loadCompilers } from '../../frameworks/registry';
+import { beforeAll } from 'vitest';
+
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+
+const listState = 'const [notes, setNotes] = useState([]);';
+
+const vueShown = (script: string, markup: string, files: Readonly<Record<string, string>> = {}): Sources => ({
+  App: `<script setup>${script}</script><template>${markup}</template>`,
+  ...files,
+});
+
+const store = {
+  'store.js':
+    'import { defineStore } from "pinia"; export const useLevels = defineStore("levels", { state: () => ({ level: 2 }), actions: { raise() { this.level = 3; } } });',
+};
+
+table(
+  'change-unseen',
+  'react',
+  [
+    ['pushed', `export function App() { ${listState} return <p onClick={() => { notes.push(1); }}>{notes.length}</p>; }`, 'App notes'],
+    [
+      'a member assigned',
+      `export function App() { const [note, setNote] = useState({ a: 1 }); const put = () => { note.a = 2; }; return <p onClick={put}>{note.a}</p>; }`,
+      'App note',
+    ],
+    [
+      'sorted in place',
+      `export function App() { ${listState} return <p onClick={() => { notes.sort(); }}>{notes.length}</p>; }`,
+      'App notes',
+    ],
+    [
+      'shown only because something else is set',
+      `export function App() { ${listState} const [at, setAt] = useState(0); const add = () => { notes.push(1); setAt(at + 1); }; return <p onClick={add}>{at}{notes.length}</p>; }`,
+      'App notes',
+    ],
+  ],
+  [
+    ['set anew', `export function App() { ${listState} return <p onClick={() => setNotes([...notes, 1])}>{notes.length}</p>; }`],
+    [
+      'and set afterwards',
+      `export function App() { ${listState} return <p onClick={() => { notes.push(1); setNotes([...notes]); }}>{notes.length}</p>; }`,
+    ],
+    [
+      'a copy',
+      `export function App() { ${listState} return <p onClick={() => { const next = [...notes]; next.push(1); setNotes(next); }}>{notes.length}</p>; }`,
+    ],
+    ['a ref', 'export function App() { const notes = useRef([]); return <p onClick={() => { notes.current.push(1); }}/>; }'],
+    [
+      'a copy that is sorted',
+      `export function App() { ${listState} return <p onClick={() => setNotes([...notes].sort())}>{notes.length}</p>; }`,
+    ],
+    ['only read', `export function App() { ${listState} return <p onClick={() => print(notes.map((one) => one))}>{notes.length}</p>; }`],
+    [
+      'set by a function that it calls',
+      `export function App() { ${listState} const show = () => setNotes([...notes]); return <p onClick={() => { notes.push(1); show(); }}>{notes.length}</p>; }`,
+    ],
+  ],
+);
+
+table(
+  'change-unseen',
+  'vue',
+  [
+    [
+      'a plain variable',
+      vueShown('let open = false; const toggle = () => { open = !open; };', '<p @click="toggle">{{ open }}</p>'),
+      'App open',
+    ],
+    [
+      'a plain variable by which the markup decides',
+      vueShown('let open = false; const toggle = () => { open = true; };', '<p @click="toggle"><b v-if="open"/></p>'),
+      'App open',
+    ],
+    [
+      'a member taken out of reactive',
+      vueShown(
+        'import { reactive } from "vue"; const gauge = reactive({ level: 2 }); const { level } = gauge; const raise = () => { gauge.level = 3; };',
+        '<p @click="raise">{{ level }}</p>',
+      ),
+      'App level',
+    ],
+    [
+      'of a store',
+      vueShown('import { useLevels } from "./store"; const { level } = useLevels();', '<p>{{ level }}</p>', store),
+      'App level',
+    ],
+  ],
+  [
+    [
+      'a ref',
+      vueShown(
+        'import { ref } from "vue"; let open = ref(false); const toggle = () => { open.value = true; };',
+        '<p @click="toggle">{{ open }}</p>',
+      ),
+    ],
+    ['written while it is set up', vueShown('let tone = "calm"; if (late) tone = "late";', '<p>{{ tone }}</p>')],
+    ['not shown', vueShown('let timer; const start = () => { timer = 1; };', '<p @click="start"/>')],
+    ['never written', vueShown('let tone = "calm";', '<p>{{ tone }}</p>')],
+    [
+      'toRefs',
+      vueShown(
+        'import { reactive, toRefs } from "vue"; const gauge = reactive({ level: 2 }); const { level } = toRefs(gauge); const raise = () => { gauge.level = 3; };',
+        '<p @click="raise">{{ level }}</p>',
+      ),
+    ],
+    [
+      'storeToRefs',
+      vueShown(
+        'import { storeToRefs } from "pinia"; import { useLevels } from "./store"; const { level } = storeToRefs(useLevels());',
+        '<p>{{ level }}</p>',
+        store,
+      ),
+    ],
+    ['an action of a store', vueShown('import { useLevels } from "./store"; const { raise } = useLevels();', '<p @click="raise"/>', store)],
+    [
+      'another member of it',
+      vueShown(
+        'import { reactive } from "vue"; const gauge = reactive({ level: 2, tone: 1 }); const { tone } = gauge; const raise = () => { gauge.level = 3; };',
+        '<p @click="raise">{{ tone }}</p>',
+      ),
+    ],
+    [
+      'what a composable gives',
+      vueShown('import { useGauge } from "./gauge"; const { level } = useGauge();', '<p>{{ level }}</p>', {
+        'gauge.js':
+          'import { ref } from "vue"; export function useGauge() { const level = ref(1); const raise = () => { level.value = 2; }; return { level, raise }; }',
+      }),
+    ],
+    [
+      'changed inside',
+      vueShown('import { ref } from "vue"; const rows = ref([]); const add = () => rows.value.push(1);', '<p @click="add">{{ rows }}</p>'),
+    ],
+  ],
+);
+
+table(
+  'change-unseen',
+  'svelte',
+  [
+    [
+      'a plain variable among runes',
+      { App: '<script>let { a } = $props(); let open = false;</script><p onclick={() => { open = !open; }}>{open}{a}</p>' },
+      'App open',
+    ],
+    [
+      'by which the markup decides',
+      { App: '<script>let { a } = $props(); let open = false;</script><p onclick={() => { open = true; }}>{a}</p>{#if open}<b></b>{/if}' },
+      'App open',
+    ],
+    [
+      'a method that changes a list, the older way',
+      { App: '<script>let rows = [];</script><p on:click={() => rows.push(1)}>{rows.length}</p>' },
+      'App rows',
+    ],
+    [
+      'sorted, the older way',
+      { App: '<script>let rows = [2, 1]; function sort() { rows.sort(); }</script><p on:click={sort}>{rows.length}</p>' },
+      'App rows',
+    ],
+  ],
+  [
+    ['state', { App: '<script>let open = $state(false);</script><p onclick={() => { open = !open; }}>{open}</p>' }],
+    ['a list in a proxy', { App: '<script>let rows = $state([]);</script><p onclick={() => rows.push(1)}>{rows.length}</p>' }],
+    ['assigned afterwards', { App: '<script>let rows = [];</script><p on:click={() => { rows.push(1); rows = rows; }}>{rows.length}</p>' }],
+    [
+      'a member is assigned, the older way',
+      { App: '<script>let boat = { a: 1 };</script><p on:click={() => { boat.a = 2; }}>{boat.a}</p>' },
+    ],
+    ['a variable, the older way', { App: '<script>let open = false;</script><p on:click={() => { open = !open; }}>{open}</p>' }],
+    ['not shown', { App: '<script>let { a } = $props(); let timer = 0;</script><p onclick={() => { timer = 1; }}>{a}</p>' }],
+    ['written while it is set up', { App: '<script>let { a } = $props(); let tone = 1; if (a) tone = 2;</script><p>{tone}</p>' }],
+  ],
+);

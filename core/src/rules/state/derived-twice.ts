@@ -1,0 +1,95 @@
+import type { Reading, ValueFact } from '../../model/facts';
+import type { Component, Model } from '../../model/model';
+import { locate } from '../../model/span';
+import { ownComponents } from '../shared/all-uses';
+import { remembered } from '../shared/remembered';
+import type { Check, Found, Rule } from '../rule';
+
+type Computed = { readonly component: Component; readonly value: ValueFact; readonly source: string };
+
+/** A computation is worth a name of its own when it does something: a call or an operation, not a mere reading. */
+function isWorthIt(formula: string): boolean {
+  // What the framework has around it is no computation.
+  const inner = formula.replace(/^(?:computed|useMemo|\$derived(?:\.by)?)\(\s*(?:\(\)\s*=>\s*)?/, '');
+  return formula.length >= 24 && /[?+*/<>]|\w\(|&&|\|\|/.test(inner);
+}
+
+/** What a reading comes from, as one name for the whole project; undefined for what is a component's own. */
+function sourceOf(model: Model, component: Component, reading: Reading): { readonly key: string; readonly name: string } | undefined {
+  const value = component.facts.values[reading.value];
+  if (
+    value?.source === undefined ||
+    (value.kind !== 'store' && value.kind !== 'context' && value.kind !== 'hook' && value.kind !== 'module')
+  )
+    return undefined;
+  const meant = model.named(component.file, value.source.split('.')[0] ?? '');
+  const path = reading.path.join('.');
+  // A hook that is given something gives something else each time.
+  if (value.args?.some((arg) => arg.readings.length > 0 || arg.action !== undefined)) return undefined;
+  switch (meant.kind) {
+    case 'context':
+      return { key: `${meant.id} ${path}`, name: value.source };
+    case 'hook':
+      return { key: `${meant.file} ${meant.fact.name} ${path}`, name: value.source };
+    case 'value':
+      // Functions and constants of modules are the same for all; what varies must come from something that is held.
+      return { key: `${meant.file} ${meant.name} ${path}`, name: value.kind === 'module' && !isStore(model, meant) ? '' : value.source };
+    default:
+      return undefined;
+  }
+}
+
+const isStore = (model: Model, { file, name }: { readonly file: string; readonly name: string }): boolean =>
+  model.files.get(file)?.module?.values.some((value) => value.kind === 'store' && value.name === name) ?? false;
+
+/** The values of a component that are computed in a way that is worth a name. */
+const worthIn = remembered(({ facts }: Component): readonly ValueFact[] =>
+  facts.values.filter(({ kind, formula, from }) => kind === 'derived' && formula !== undefined && isWorthIt(formula) && from.length > 0),
+);
+
+function computedIn(model: Model, component: Component): (Computed & { readonly key: string })[] {
+  return worthIn(component).flatMap((value) => {
+    const inner = value.from.filter(
+      (reading) => component.facts.values[reading.value]?.kind !== 'param' && component.facts.values[reading.value]?.kind !== 'item',
+    );
+    const sources = inner.map((reading) => sourceOf(model, component, reading));
+    const held = sources.find((one) => one !== undefined && one.name !== '');
+    if (!held || sources.includes(undefined)) return [];
+    const keys = sources.map((one) => one?.key ?? '').sort();
+    return [{ component, value, source: held.name, key: `${component.framework} ${value.formula ?? ''} ← ${keys.join(', ')}` }];
+  });
+}
+
+/** The same computation from the same source in several components. */
+export const derivedTwice: Rule = {
+  inProject: ({ model }: Check) => {
+    const all = new Map<string, Computed[]>();
+    for (const component of ownComponents(model))
+      for (const one of computedIn(model, component)) {
+        const known = all.get(one.key);
+        if (known) known.push(one);
+        else all.set(one.key, [one]);
+      }
+    return [...all.values()].flatMap((same): Found[] => {
+      const [first] = same;
+      const second = same.find((one) => one.component !== first?.component);
+      if (!first || !second) return [];
+      const at = locate(second.component.file, second.value.span);
+      return [
+        {
+          rule: 'derived-twice',
+          component: second.component.id,
+          subject: second.value.name,
+          at,
+          words: { first: first.component.name, second: second.component.name, value: second.value.name, source: second.source },
+          evidence: [
+            { at, says: `${second.component.name} computes ${second.value.formula ?? ''}.` },
+            { at: locate(first.component.file, first.value.span), says: `${first.component.name} does the same.` },
+          ],
+          goes: [{ count: same.length - 1, what: 'line' }],
+          touches: second.component.id,
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,134 @@
+import { type Sources, table } from '../../../../testing/src/rules';
+import { loadCompilers } from '../../frameworks/registry';
+import { beforeAll } from 'vitest';
+
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+
+const stateA = 'const [a, setA] = useState(1);';
+
+const vueShown = (script: string, markup: string, files: Readonly<Record<string, string>> = {}): Sources => ({
+  App: `<script setup>${script}</script><template>${markup}</template>`,
+  ...files,
+});
+
+const vueEffect = (effect: string): Sources =>
+  vueShown(
+    `import { ref, watchEffect } from "vue"; import { load } from "out"; const lock = ref(1); const shown = ref([]); const pick = () => { lock.value = 2; }; ${effect}`,
+    '<p @click="pick">{{ shown }}</p>',
+  );
+
+const svelteEffect = (script: string): Sources => ({
+  App: `<script>import { load } from "out"; let lock = $state(1); let shown = $state([]); ${script}</script><p onclick={() => { lock = 2; }}>{shown}</p>`,
+});
+
+table(
+  'stale-reading',
+  'react',
+  [
+    ['an effect', `export function App() { ${stateA} useEffect(() => { print(a); }, []); return <p onClick={() => setA(2)}/>; }`, 'App a'],
+    [
+      'a callback',
+      `export function App() { ${stateA} const save = useCallback(() => print(a), []); return <p onClick={() => { setA(2); save(); }}/>; }`,
+      'App a',
+    ],
+    [
+      'a prop that changes',
+      `function Part({ a }) { useEffect(() => { print(a); }, []); return <p/>; }\nexport function App() { ${stateA} return <b onClick={() => setA(2)}><Part a={a}/></b>; }`,
+      'Part a',
+    ],
+  ],
+  [
+    ['followed', `export function App() { ${stateA} useEffect(() => { print(a); }, [a]); return <p onClick={() => setA(2)}/>; }`],
+    ['no list at all', `export function App() { ${stateA} useEffect(() => { print(a); }); return <p onClick={() => setA(2)}/>; }`],
+    ['the setter', `export function App() { ${stateA} useEffect(() => { setA(2); }, []); return <p>{a}</p>; }`],
+    [
+      'the setter’s own latest value',
+      `export function App() { ${stateA} useEffect(() => { setA((before) => before + 1); }, []); return <p>{a}</p>; }`,
+    ],
+    [
+      'a ref',
+      `export function App() { ${stateA} const r = useRef(a); useEffect(() => { print(r.current); }, []); return <p onClick={() => setA(2)}/>; }`,
+    ],
+    ['it never changes', 'export function App() { const [a] = useState(1); useEffect(() => { print(a); }, []); return <p/>; }'],
+    [
+      'a prop that is always the same',
+      'function Part({ a }) { useEffect(() => { print(a); }, []); return <p/>; }\nexport function App() { return <Part a="1"/>; }',
+    ],
+    [
+      'on purpose',
+      `export function App() { ${stateA} useEffect(() => { print(a);\n// eslint-disable-next-line react-hooks/exhaustive-deps\n}, []); return <p onClick={() => setA(2)}/>; }`,
+    ],
+    [
+      'the part that is read',
+      `export function App() { const [a, setA] = useState({ b: 1 }); useEffect(() => { print(a.b); }, [a.b]); return <p onClick={() => setA({ b: 2 })}/>; }`,
+    ],
+  ],
+);
+
+table(
+  'stale-reading',
+  'vue',
+  [
+    ['after an await', vueEffect('watchEffect(async () => { const rows = await load(); shown.value = rows[lock.value]; });'), 'App lock'],
+    ['in a promise', vueEffect('watchEffect(() => { load().then((rows) => { shown.value = rows[lock.value]; }); });'), 'App lock'],
+    ['in a timer', vueEffect('watchEffect(() => { setTimeout(() => { shown.value = [lock.value]; }, 100); });'), 'App lock'],
+  ],
+  [
+    [
+      'before the await',
+      vueEffect('watchEffect(async () => { const wanted = lock.value; const rows = await load(); shown.value = rows[wanted]; });'),
+    ],
+    ['before and after', vueEffect('watchEffect(async () => { load(lock.value); await load(); shown.value = [lock.value]; });')],
+    ['in what is awaited', vueEffect('watchEffect(async () => { shown.value = await load(lock.value); });')],
+    ['what it writes itself', vueEffect('watchEffect(async () => { const rows = await load(); shown.value = [...shown.value, rows]; });')],
+    ['a handler', vueEffect('const go = async () => { await load(); shown.value = [lock.value]; };')],
+    [
+      'it never changes',
+      vueShown(
+        'import { ref, watchEffect } from "vue"; import { load } from "out"; const lock = ref(1); watchEffect(async () => { await load(); load(lock.value); });',
+        '<p>{{ lock }}</p>',
+      ),
+    ],
+  ],
+);
+
+table(
+  'stale-reading',
+  'svelte',
+  [
+    ['after an await', svelteEffect('$effect(() => { (async () => {})(); load().then((rows) => { shown = rows[lock]; }); });'), 'App lock'],
+    [
+      'in a timer',
+      svelteEffect('$effect(() => { const at = setTimeout(() => { shown = [lock]; }, 100); return () => clearTimeout(at); });'),
+      'App lock',
+    ],
+    [
+      'hidden in a function, the older way',
+      {
+        App: '<script>let lock = 1; let shown = 0; function update() { shown = lock * 2; } $: update();</script><p on:click={() => { lock = 2; }}>{shown}</p>',
+      },
+      'App lock',
+    ],
+  ],
+  [
+    ['read before', svelteEffect('$effect(() => { const wanted = lock; load().then((rows) => { shown = rows[wanted]; }); });')],
+    ['handed over', svelteEffect('$effect(() => { load(lock).then((rows) => { shown = rows; }); });')],
+    ['what it writes itself', svelteEffect('$effect(() => { load().then((rows) => { shown = [...shown, rows]; }); });')],
+    [
+      'named, the older way',
+      {
+        App: '<script>let lock = 1; let shown = 0; function update(n) { shown = n * 2; } $: update(lock);</script><p on:click={() => { lock = 2; }}>{shown}</p>',
+      },
+    ],
+    [
+      'it follows something, the older way',
+      {
+        App: '<script>let lock = 1; let a = 1; let shown = 0; function update() { shown = lock * 2; } $: if (a) update();</script><p on:click={() => { lock = 2; a = 2; }}>{shown}</p>',
+      },
+    ],
+    [
+      'it never changes',
+      { App: '<script>let lock = 1; let shown = 0; function update() { shown = lock * 2; } $: update();</script><p>{shown}</p>' },
+    ],
+  ],
+);

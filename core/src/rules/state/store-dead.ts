@@ -1,0 +1,44 @@
+import type { Component } from '../../model/model';
+import { type FilePath, locate, type Location } from '../../model/span';
+import { baseName, importedWhole, storesOf } from './stores';
+import type { Found, Rule } from '../rule';
+
+/** A store is written and never read, or read and never written. */
+export const storeDead: Rule = {
+  inProject: ({ model }) => {
+    if (!model.pages.some((page) => page.reach === 'whole')) return [];
+    const stores = [...storesOf(model).values()];
+    if (stores.length === 0) return [];
+    const whole = importedWhole(model);
+    const first = new Map<FilePath, Component>();
+    for (const component of model.components.values())
+      if (component.fileRole === 'source' && !component.isPublic && !first.has(component.file)) first.set(component.file, component);
+    return stores.flatMap(({ file, value, mentions }): Found[] => {
+      if (mentions.some(({ mention }) => mention.otherwise) || whole.has(baseName(file))) return [];
+      const at = (which: 'read' | 'written'): Location[] =>
+        mentions.flatMap((one) => (one.mention[which] ? [locate(one.file, one.mention[which])] : []));
+      const read = at('read');
+      const written = at('written');
+      // An atom that is only read may be kept by the browser's storage, or set from a link.
+      if (read.length > 0 === written.length > 0 || (read.length > 0 && value.shape === 'atom')) return [];
+      const places = read.length > 0 ? read : written;
+      const owner = [file, ...places.map((place) => place.file)].map((one) => first.get(one)).find((one) => one !== undefined);
+      if (!owner) return [];
+      const declared = locate(file, value.span);
+      return [
+        {
+          rule: 'store-dead',
+          component: owner.id,
+          subject: value.name,
+          at: declared,
+          words: { store: value.name, lacks: read.length > 0 ? 'written' : 'read', has: read.length > 0 ? 'read' : 'written' },
+          evidence: [
+            { at: declared, says: `${value.name} is made here.` },
+            ...places.slice(0, 3).map((place) => ({ at: place, says: `It is ${read.length > 0 ? 'read' : 'written'} here.` })),
+          ],
+          touches: owner.id,
+        },
+      ];
+    });
+  },
+};

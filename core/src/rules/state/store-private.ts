@@ -1,0 +1,61 @@
+import type { Component, Model } from '../../model/model';
+import { locate } from '../../model/span';
+import { baseName, importedWhole, type Store, storesOf } from './stores';
+import { unfold } from '../../tree';
+import type { Found, Rule } from '../rule';
+
+/** The one component that reads and writes a store; undefined where others, hooks or modules have to do with it. */
+function onlyUser({ mentions, file, value }: Store, whole: ReadonlySet<string>): Component | undefined {
+  const [first] = mentions;
+  if (!first?.by || value.origin || whole.has(baseName(file)) || mentions.some(({ by, mention }) => by !== first.by || mention.otherwise))
+    return undefined;
+  const reads = mentions.some(({ mention }) => mention.read);
+  const writes = mentions.some(({ mention }) => mention.written);
+  return reads && writes && first.by.role === 'component' && first.by.fileRole === 'source' && !first.by.isPublic ? first.by : undefined;
+}
+
+/** It stands once on each page, in no list and under no condition: nothing outlives it. */
+function isAlwaysThere(model: Model, component: Component): boolean {
+  const pages = model.pages.filter((page) => page.reach === 'whole');
+  return (
+    pages.length > 0 &&
+    pages.every((page) => {
+      const tree = unfold(model, page);
+      const places = tree.places.filter((place) => place.component === component.id);
+      const [place] = places;
+      if (!place || places.length > 1 || tree.truncated) return false;
+      for (let at: typeof place | undefined = place; at; at = tree.places[at.parent])
+        if (at.repeats.length > 0 || at.branches.length > 0) return false;
+      return true;
+    })
+  );
+}
+
+/** One component alone, mounted once, reads and writes a store, and nothing outlives the component by it. */
+export const storePrivate: Rule = {
+  inProject: ({ model }) => {
+    if (!model.pages.some((page) => page.reach === 'whole')) return [];
+    const whole = importedWhole(model);
+    return [...storesOf(model).values()].flatMap((store): Found[] => {
+      const component = onlyUser(store, whole);
+      if (!component || !isAlwaysThere(model, component)) return [];
+      const at = locate(store.file, store.value.span);
+      const places = store.mentions.flatMap(({ file, mention }) => [
+        ...(mention.read ? [{ at: locate(file, mention.read), says: `${component.name} reads it.` }] : []),
+        ...(mention.written ? [{ at: locate(file, mention.written), says: `${component.name} changes it.` }] : []),
+      ]);
+      return [
+        {
+          rule: 'store-private',
+          component: component.id,
+          subject: store.value.name,
+          at,
+          words: { store: store.value.name, component: component.name },
+          evidence: [{ at, says: `${store.value.name} is kept outside all components.` }, ...places.slice(0, 3)],
+          goes: [{ count: 1, what: 'store' }],
+          touches: component.id,
+        },
+      ];
+    });
+  },
+};
