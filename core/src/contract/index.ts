@@ -1,135 +1,15 @@
-import type { Binding, TemplateUse } from '../model/facts';
-import { defaultSlot, type MemberKey } from '../model/member';
-import { bindingKey } from '../model/given';
-import type { Component, ContractMember, Model, Take, Use } from '../model/model';
-import type { Place, Tree } from '../model/tree';
-import { providerFor } from '../tree';
-
-/** A use whose component is known, as far as its bindings can be held against the contract. */
-export type KnownUse = {
-  readonly use: Use;
-  readonly owner: Component;
-  readonly target: Component;
-  /** It stands in the content of something that may add props to it. */
-  readonly inContentOfCloner: boolean;
-};
-
-/**
- * Uses in the application's own source whose target's contract is not hidden by a wrapper. What
- * `keep` has of an earlier model is the very same object where owner and target are; `keep` is
- * brought up to date.
- */
-export function knownUses(model: Model, keep = new WeakMap<Use, KnownUse>()): KnownUse[] {
-  const found: KnownUse[] = [];
-  for (const uses of model.usesBy.values()) {
-    for (const use of uses) {
-      const kept = keep.get(use);
-      if (kept && model.components.get(use.owner) === kept.owner && model.components.get(kept.target.id) === kept.target) {
-        found.push(kept);
-        continue;
-      }
-      const known = knownUse(model, use);
-      if (!known) continue;
-      keep.set(use, known);
-      found.push(known);
-    }
-  }
-  return found;
-}
-
-export function knownUse(model: Model, use: Use): KnownUse | undefined {
-  if (use.target.kind !== 'component' || use.target.wrapped || use.node.asValue) return undefined;
-  const owner = model.components.get(use.owner);
-  const target = model.components.get(use.target.id);
-  return owner && target && owner.fileRole === 'source' && target.fileRole === 'source'
-    ? { use, owner, target, inContentOfCloner: mayGainProps(model, use) }
-    : undefined;
-}
-
-/** Content of a component that clones, or of one outside that may. Outside components rarely do: those that wrap a single element in one tag. */
-function mayGainProps(model: Model, use: Use): boolean {
-  const { span } = use.node;
-  return (model.usesBy.get(use.owner) ?? []).some((other) => {
-    if (other === use || other.node.span.start > span.start || other.node.span.end < span.end) return false;
-    if (other.target.kind === 'component') return model.components.get(other.target.id)?.facts.clones ?? true;
-    return other.target.kind === 'outside' || other.target.kind === 'opaque'
-      ? !/^(Fragment|StrictMode|Suspense|Profiler)$/.test(other.target.name) && isOnlyChild(other.node, use.node)
-      : other.target.kind === 'dynamic' || other.target.kind === 'unresolved';
-  });
-}
-
-function isOnlyChild(outer: TemplateUse, inner: TemplateUse): boolean {
-  return (outer.children.length === 1 && outer.children[0] === inner) || outer.bindings.some((binding) => binding.markup?.includes(inner));
-}
-
-/** Tells whether all that a use gives can be seen. */
-export function isPlain(node: TemplateUse): boolean {
-  return node.spreads.every((spread) => spread.keys !== undefined);
-}
-
-/** Tells whether a use gives a name; cheaper than asking for all names. */
-export function isGiven(node: TemplateUse, key: MemberKey): boolean {
-  if (key === defaultSlot && node.content !== 'none') return true;
-  return node.bindings.some((binding) => bindingKey(binding) === key) || node.spreads.some((spread) => spread.keys?.includes(key));
-}
-
-/** The members that a use gives. */
-export function givenMembers(node: TemplateUse): Set<MemberKey> {
-  const given = new Set<MemberKey>();
-  for (const binding of node.bindings) {
-    const key = bindingKey(binding);
-    if (key !== undefined) given.add(key);
-  }
-  for (const spread of node.spreads) for (const key of spread.keys ?? []) given.add(key);
-  if (node.content !== 'none') given.add(defaultSlot);
-  return given;
-}
-
-/** Required props without a default that a use does not give. Silent where something may give them unseen. */
-export function missingProps(known: KnownUse): ContractMember[] {
-  const { node } = known.use;
-  if (!isPlain(node) || mayBeCloned(known) || known.target.contract.openness === 'open') return [];
-  let missing: ContractMember[] = [];
-  for (const prop of known.target.contract.members.values()) {
-    if (prop.required === 'yes' && !isGiven(node, prop.key)) missing = [...missing, prop];
-  }
-  return missing;
-}
-
-/** A component that clones its content may add props to it: seen where the use stands as content. */
-function mayBeCloned(known: KnownUse): boolean {
-  return known.owner.facts.clones || known.inContentOfCloner;
-}
-
-/** Bindings whose name the component neither declares nor lets through. */
-export function unknownBindings(known: KnownUse): Binding[] {
-  const { contract } = known.target;
-  if (contract.openness !== 'closed') return [];
-  return known.use.node.bindings.filter((binding) => {
-    const key = bindingKey(binding);
-    if (key === undefined || key === defaultSlot || contract.members.has(key)) return false;
-    // Names with hyphens or of another namespace are the platform's.
-    return !/[-:]/.test(binding.to.name);
-  });
-}
-
-/** The callback props that a component raises and a use leaves without a listener. */
-export function unheardEvents(known: KnownUse): ContractMember[] {
-  const { node } = known.use;
-  if (!isPlain(node)) return [];
-  const given = givenMembers(node);
-  return known.target.facts.events.flatMap((event) => {
-    if (event.raised.length === 0 || given.has(event.key)) return [];
-    const prop = known.target.contract.members.get(event.key);
-    return prop && prop.required !== 'yes' && prop.fallback === undefined ? [prop] : [];
-  });
-}
-
-/** Contexts that a place takes and cannot do without, while nothing above it provides them. */
-export function unmetTakes(model: Model, tree: Tree, place: Place): Take[] {
-  if (place.sheltered) return [];
-  const component = model.components.get(place.component);
-  return (component?.takes ?? []).filter(
-    (take) => take.needed && model.contexts.get(take.context)?.fallback === 'none' && !providerFor(tree, place, take.context),
-  );
-}
+export {
+  givenMembers,
+  isGiven,
+  isPlain,
+  knownUse,
+  knownUses,
+  type KnownUse,
+  missingProps,
+  unknownBindings,
+  unmetTakes,
+} from './known-uses';
+export { type Demand, demandsOf } from './demands';
+export { nameGiven, type Spelt, speltBindings } from './misspelt';
+export { nearest } from './near';
+export { spelling } from './spelling';

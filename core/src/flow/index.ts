@@ -1,18 +1,6 @@
 export { leaving, strandsOf, type Strands } from './views/strands';
 export { type BodyIndex, indexBody, type Sink } from './graph/sinks';
 export { orderColumns } from './views/columns';
-export {
-  givenMembers,
-  isGiven,
-  isPlain,
-  knownUse,
-  knownUses,
-  type KnownUse,
-  missingProps,
-  unheardEvents,
-  unknownBindings,
-  unmetTakes,
-} from '../contract';
 export { placeCard, type EventEntry, type PlaceCard, type PlaceRef, type PropEntry, type RenderEntry, type TakeEntry } from './views/card';
 export { type Frame, type Graph, makeGraph, type Spot, valueNamed, valueOf } from './graph/frames';
 export { makeWays } from './steps/make-queries';

@@ -1,4 +1,6 @@
-import { type KnownUse, knownUses } from '../flow';
+import { type KnownUse, knownUses } from '../contract';
+
+import { withoutYielding } from './precedence';
 import { type Finding, goneWeight, severities } from '../model/finding';
 import type { Component, Model, Use } from '../model/model';
 import { entryOf } from './catalogue';
@@ -124,11 +126,13 @@ export function check(model: Model, keep: CheckKeep = newCheckKeep(), { twinsFro
     overlap: surveyOverlap(model, keep.overlap, { likeness: twinsFrom }),
   };
   const source = [...model.components.values()].filter((component) => component.fileRole === 'source');
-  const findings = onePerPlace([
-    ...source.flatMap((component) => foundIn(component, keep.inComponents, componentRules)),
-    ...shared.uses.flatMap((known) => foundIn(known, keep.ofUses, useRules)),
-    ...projectRules.flatMap((find) => find(shared)),
-  ])
+  const findings = onePerPlace(
+    withoutYielding([
+      ...source.flatMap((component) => foundIn(component, keep.inComponents, componentRules)),
+      ...shared.uses.flatMap((known) => foundIn(known, keep.ofUses, useRules)),
+      ...projectRules.flatMap((find) => find(shared)),
+    ]),
+  )
     .map((found) => toFinding(shared, found))
     .sort(
       (a, b) =>

@@ -1,4 +1,5 @@
-import type { KnownUse } from '../flow';
+import type { KnownUse } from '../contract';
+
 import type { MemberKey } from '../model/member';
 import type { Overlap } from '../overlap';
 import type { Evidence, Gone, LooseEnd, Severity, TextEdit } from '../model/finding';
@@ -28,6 +29,8 @@ export type Found = {
   readonly severity?: Severity;
   readonly component: ComponentId;
   readonly subject: string;
+  /** What it is of, for rules that yield to others of the same cause. */
+  readonly causes?: readonly string[];
   readonly at: Location;
   readonly words: Words;
   readonly evidence: readonly Evidence[];

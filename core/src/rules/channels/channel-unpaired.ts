@@ -1,7 +1,8 @@
+import { nearest } from '../../contract';
 import type { Channel } from '../../model/facts';
 import { channelEnds, type End } from './channel-ends';
 import { isNativeEvent } from '../events/native-events';
-import { nearest } from '../shared/near';
+
 import type { Found, Rule } from '../rule';
 
 /** Only what the document or the window carries under a name of the project's own can be told apart from outside. */

@@ -1,6 +1,7 @@
-import { isGiven } from '../../flow';
+import { isGiven, spelling } from '../../contract';
+
 import { traitsOf } from '../../frameworks/registry';
-import { spelling } from '../../contract/spelling';
+
 import type { Component } from '../../model/model';
 import { locate } from '../../model/span';
 import { allUses, ownComponents } from '../shared/all-uses';

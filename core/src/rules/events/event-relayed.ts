@@ -1,5 +1,6 @@
+import { spelling } from '../../contract';
 import type { ActionFact, Binding, EventFact, TemplateUse } from '../../model/facts';
-import { spelling } from '../../contract/spelling';
+
 import type { MemberKey } from '../../model/member';
 import { bindingKey, isListener, memberKeyOf } from '../../model/given';
 import { type ComponentId, parseComponentId } from '../../model/ids';
@@ -7,9 +8,9 @@ import type { Component, Model } from '../../model/model';
 import { locate, type Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 import { ownComponents } from '../shared/all-uses';
-import { indexOf } from '../shared/index-of';
+import { indexOf } from '../../flow/graph/index-of';
 import type { Link } from '../shared/links';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import { listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
 

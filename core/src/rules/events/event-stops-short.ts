@@ -1,14 +1,16 @@
+import { spelling } from '../../contract';
 import type { Binding, TemplateNode } from '../../model/facts';
-import { keyOfMember, type Member } from '../../model/member';
-import { spelling } from '../../contract/spelling';
+import { deafListeners } from './deaf-listeners';
+import { bindingKey } from '../../model/given';
+import { causeAt } from '../precedence';
+
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 import { channelEnds } from '../channels/channel-ends';
-import { shortListeners } from './event-never-raised';
 import { isNativeEvent } from './native-events';
 import { type Raiser, raiserBelow } from './raised-below';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import type { Check, Found, Rule } from '../rule';
 
 type Element = Extract<TemplateNode, { kind: 'element' }>;
@@ -102,15 +104,23 @@ function onChannels({ model }: Check): Found[] {
   });
 }
 
+/** Listeners of uses that wait for what a component further down raises. */
+function onUses({ model, uses }: Check): Found[] {
+  return uses.flatMap((known) =>
+    deafListeners(known).flatMap((binding): Found[] => {
+      const key = bindingKey(binding);
+      if (key === undefined || binding.to.kind === 'model') return [];
+      const below = [...known.use.node.children, ...known.target.facts.template];
+      const raiser = raiserBelow(model, below, (event) => event.key === key);
+      if (!raiser) return [];
+      return [
+        { ...foundAt(known.owner, spelling(known.target, key), binding, known.target.name, raiser), causes: [causeAt(known.use, key)] },
+      ];
+    }),
+  );
+}
+
 /** A listener waits further up than the event travels. */
 export const eventStopsShort: Rule = {
-  inProject: (check) => [
-    ...check.uses.flatMap((known) =>
-      shortListeners(check.model, known).map(({ binding, raiser }) =>
-        foundAt(known.owner, spelling(known.target, keyOfMember(binding.to as Member)), binding, known.target.name, raiser),
-      ),
-    ),
-    ...onElements(check),
-    ...onChannels(check),
-  ],
+  inProject: (check) => [...onUses(check), ...onElements(check), ...onChannels(check)],
 };

@@ -1,12 +1,12 @@
-import { isGiven, isPlain, type KnownUse } from '../../flow';
+import { type KnownUse, demandsOf, isGiven, isPlain, spelling, speltBindings } from '../../contract';
+
 import { type MemberKey, memberOf, propKey } from '../../model/member';
-import { spelling } from '../../contract/spelling';
+
 import type { EventFact, RaiseFact } from '../../model/facts';
 import type { Component } from '../../model/model';
 import { locate } from '../../model/span';
-import { demandsOf } from '../props/default-lacking';
-import { speltBindings } from '../props/prop-spelt';
-import { remembered } from '../shared/remembered';
+
+import { remembered } from '../../model/remembered';
 import { counted, listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
 

@@ -6,7 +6,7 @@ import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
 import { usesIn, walkTemplate } from '../../model/walk';
 import { keyEdit, withEdits } from '../shared/edits';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
 type Repeat = Extract<TemplateNode, { kind: 'repeat' }>;

@@ -1,6 +1,7 @@
+import { nearest } from '../../contract';
 import { locate } from '../../model/span';
 import { traitsOf } from '../../frameworks/registry';
-import { nearest } from '../shared/near';
+
 import type { Found, Rule } from '../rule';
 
 /**

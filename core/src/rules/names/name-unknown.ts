@@ -1,9 +1,10 @@
+import { nearest } from '../../contract';
 import type { NameFact } from '../../model/facts';
+import { causeOfName } from '../precedence';
 import type { Component } from '../../model/model';
 import { contains, locate, type Location, type Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
-import { nearest } from '../shared/near';
-import { speltBindings } from '../props/prop-spelt';
+
 import type { Found, Rule } from '../rule';
 
 /** The listener that a stretch of markup belongs to; undefined for what is shown or given. */
@@ -18,21 +19,13 @@ function listenerAt(component: Component, span: Span): string | undefined {
 
 function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
   return {
-    inProject: ({ model, uses }) => {
+    inProject: ({ model }) => {
       const asked = [...model.components.values()].filter((one) => one.fileRole === 'source' && one.facts.undeclared);
       if (asked.length === 0) return [];
-      const owners = new Set(asked.map((one) => one.id));
-      // A short form gives a prop and reads a value by one name: of its misspelling another rule speaks.
-      const spelt = new Set(
-        uses
-          .filter((known) => owners.has(known.owner.id))
-          .flatMap((known) => speltBindings(known).map(({ binding }) => `${known.use.file} ${binding.nameSpan.end}`)),
-      );
       return asked.flatMap((component) => {
         const { facts } = component;
         const own = [...new Set(facts.values.map((value) => value.name))];
         return (facts.undeclared ?? []).flatMap(({ name, span }): Found[] => {
-          if (spelt.has(`${component.file} ${span.end}`)) return [];
           const listener = listenerAt(component, span);
           if ((listener === undefined) !== (rule === 'name-unknown')) return [];
           const at = locate(component.file, span);
@@ -43,6 +36,7 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
               rule,
               component: component.id,
               subject: name,
+              causes: [causeOfName({ file: component.file, end: span.end })],
               at,
               words: { component: component.name, name, near: near ?? '', listener: listener ?? '' },
               evidence: [

@@ -1,4 +1,5 @@
-import { isGiven, isPlain } from '../../flow';
+import { isGiven, isPlain } from '../../contract';
+
 import type { ComponentId } from '../../model/ids';
 import { useById } from '../../model/lookup';
 import type { Component, Model, Use } from '../../model/model';

@@ -1,26 +1,13 @@
-import { isGiven, isPlain, type KnownUse } from '../../flow';
+import { demandsOf } from '../../contract';
+import { type KnownUse, isGiven, isPlain, speltBindings } from '../../contract';
+
 import type { MemberKey } from '../../model/member';
-import { memberKeyOf } from '../../model/given';
 import { traitsOf } from '../../frameworks/registry';
 import type { Component, ContractMember } from '../../model/model';
-import { locate, type Span } from '../../model/span';
-import { remembered } from '../shared/remembered';
-import { speltBindings } from './prop-spelt';
+import { locate } from '../../model/span';
+
 import { counted, listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
-
-type Demand = { readonly prop: ContractMember; readonly span: Span };
-
-/** Props that a component declares as optional, without a default, and reads as if they were always there. */
-export const demandsOf = remembered((component: Component): readonly Demand[] =>
-  component.facts.values.flatMap((value): Demand[] => {
-    if (value.kind !== 'prop' || !value.demanded) return [];
-    const prop = component.contract.members.get(memberKeyOf(value));
-    return prop?.required === 'no' && prop.fallback === undefined && !prop.mixed && prop.kind !== 'slot'
-      ? [{ prop, span: value.demanded }]
-      : [];
-  }),
-);
 
 /** In these a flag that is not given is false, and what a component raises needs no listener. */
 function isFilledIn(component: Component, { kinds }: ContractMember): boolean {

@@ -5,7 +5,7 @@ import type { ComponentFacts, ValueFact } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Model, Use } from '../../model/model';
 import { locate } from '../../model/span';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
 /** The prop that a state takes over as it is at the start; -1 for none. */

@@ -1,12 +1,13 @@
-import { isGiven } from '../../flow';
+import { isGiven } from '../../contract';
+
 import { memberOf } from '../../model/member';
 import { bindingFor } from '../../model/given';
 import { adapterOf, traitsOf } from '../../frameworks/registry';
 import type { Component, ContractMember } from '../../model/model';
 import { locate } from '../../model/span';
-import { indexOf } from '../shared/index-of';
+import { indexOf } from '../../flow/graph/index-of';
 import { allUses, ownComponents, ownersOf } from '../shared/all-uses';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import { listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
 

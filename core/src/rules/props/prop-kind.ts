@@ -1,4 +1,5 @@
-import type { KnownUse } from '../../flow';
+import type { KnownUse } from '../../contract';
+
 import { bindingKey } from '../../model/given';
 import { traitsOf } from '../../frameworks/registry';
 import type { Binding } from '../../model/facts';

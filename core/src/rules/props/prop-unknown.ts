@@ -1,8 +1,11 @@
-import { type KnownUse, unknownBindings } from '../../flow';
+import { type KnownUse, unknownBindings } from '../../contract';
+import { keyOfMember, type Member } from '../../model/member';
+import { causeAt } from '../precedence';
+
 import { traitsOf } from '../../frameworks/registry';
 import type { Binding } from '../../model/facts';
 import { locate } from '../../model/span';
-import { speltBindings } from './prop-spelt';
+
 import type { Found, Rule } from '../rule';
 
 /** Listeners and slots have rules of their own, and so has what is bound both ways by an event. */
@@ -12,10 +15,9 @@ function isOfOtherRule({ target }: KnownUse, { to, direction }: Binding): boolea
 
 /** A use gives a prop that the component neither declares nor lets through. */
 export const propUnknown: Rule = {
-  ofUse: (known) => {
-    const spelt = new Set(speltBindings(known).map((one) => one.binding));
-    return unknownBindings(known)
-      .filter((binding) => !spelt.has(binding) && !isOfOtherRule(known, binding))
+  ofUse: (known) =>
+    unknownBindings(known)
+      .filter((binding) => !isOfOtherRule(known, binding))
       .map((binding): Found => {
         const { use, owner, target } = known;
         const at = locate(use.file, binding.nameSpan);
@@ -23,6 +25,7 @@ export const propUnknown: Rule = {
           rule: 'prop-unknown',
           component: owner.id,
           subject: binding.to.name,
+          causes: [causeAt(use, keyOfMember(binding.to as Member))],
           at,
           words: { target: target.name, prop: binding.to.name },
           evidence: [
@@ -31,6 +34,5 @@ export const propUnknown: Rule = {
           ],
           touches: target.id,
         };
-      });
-  },
+      }),
 };

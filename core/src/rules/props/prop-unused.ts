@@ -1,12 +1,13 @@
-import { isGiven, type KnownUse } from '../../flow';
+import { type KnownUse, demandsOf, isGiven, speltBindings } from '../../contract';
+
 import { type MemberKey, memberOf } from '../../model/member';
 import { bindingFor } from '../../model/given';
 import type { Component, ContractMember } from '../../model/model';
 import { locate } from '../../model/span';
 import { allUses, ownComponents, rememberedByUses } from '../shared/all-uses';
-import { demandsOf } from './default-lacking';
-import { indexOf } from '../shared/index-of';
-import { speltBindings } from './prop-spelt';
+
+import { indexOf } from '../../flow/graph/index-of';
+
 import { counted } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
 

@@ -3,7 +3,7 @@ import type { Component } from '../../model/model';
 import { locate } from '../../model/span';
 import { templateChildren, walkTemplate } from '../../model/walk';
 import { ownComponents } from '../shared/all-uses';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import { listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
 

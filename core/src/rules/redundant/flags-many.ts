@@ -1,11 +1,12 @@
-import type { KnownUse } from '../../flow';
+import type { KnownUse } from '../../contract';
+
 import type { MemberKey } from '../../model/member';
 import { bindingFor } from '../../model/given';
 import type { Component } from '../../model/model';
 import { locate } from '../../model/span';
 import { allUses, ownComponents } from '../shared/all-uses';
-import { indexOf } from '../shared/index-of';
-import { remembered } from '../shared/remembered';
+import { indexOf } from '../../flow/graph/index-of';
+import { remembered } from '../../model/remembered';
 import { counted, listed } from '../shared/sentences';
 import type { Check, Found, Rule } from '../rule';
 

@@ -1,14 +1,15 @@
+import { spelling } from '../../contract';
 import type { Binding, Reading, TemplateUse } from '../../model/facts';
 import { defaultSlot, type MemberKey } from '../../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../../model/given';
-import { spelling } from '../../contract/spelling';
+
 import type { Component, Model } from '../../model/model';
 import { parseComponentId } from '../../model/ids';
 import { locate, type Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 import type { Link, MemberStep } from '../shared/links';
 import { listed } from '../shared/sentences';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
 type Handed = { readonly value: number; readonly node: TemplateUse; readonly binding: Binding; readonly to: MemberStep };

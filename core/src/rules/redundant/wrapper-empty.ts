@@ -6,7 +6,7 @@ import type { TextEdit } from '../../model/finding';
 import type { Component } from '../../model/model';
 import { locate, type Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
 type Element = Extract<TemplateNode, { kind: 'element' }>;

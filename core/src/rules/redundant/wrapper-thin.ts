@@ -4,7 +4,7 @@ import { traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
 import { allUses, ownComponents, ownersOf } from '../shared/all-uses';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import { counted, listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
 

@@ -1,7 +1,8 @@
-import { isPlain, type KnownUse } from '../../flow';
+import { type KnownUse, isPlain } from '../../contract';
+
 import type { BodyFacts } from '../../model/facts';
 import type { Component, Model } from '../../model/model';
-import { remembered } from './remembered';
+import { remembered } from '../../model/remembered';
 import type { Check } from '../rule';
 
 /** Components of the application's own source that a user may change freely: no stand-ins, no library surface. */

@@ -1,4 +1,5 @@
-import { unmetTakes } from '../../flow';
+import { unmetTakes } from '../../contract';
+
 import { traitsOf } from '../../frameworks/registry';
 import type { ComponentId, SharedId, UseId } from '../../model/ids';
 import { useById } from '../../model/lookup';

@@ -1,8 +1,9 @@
-import type { KnownUse } from '../../flow';
+import { type KnownUse, spelling } from '../../contract';
+
 import { defaultSlot, type MemberKey, memberName } from '../../model/member';
 import { bindingKey } from '../../model/given';
 import { traitsOf } from '../../frameworks/registry';
-import { spelling } from '../../contract/spelling';
+
 import type { SlotFact, TemplateNode } from '../../model/facts';
 import type { Component } from '../../model/model';
 import { locate } from '../../model/span';

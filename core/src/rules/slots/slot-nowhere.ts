@@ -1,9 +1,10 @@
-import type { KnownUse } from '../../flow';
+import { type KnownUse, spelling } from '../../contract';
+
+import { causeAt } from '../precedence';
 import { defaultSlot, type MemberKey } from '../../model/member';
 import { bindingKey } from '../../model/given';
-import { spelling } from '../../contract/spelling';
+
 import type { Span } from '../../model/span';
-import { speltBindings } from '../props/prop-spelt';
 import { locate } from '../../model/span';
 import type { Found, Rule } from '../rule';
 
@@ -22,11 +23,9 @@ function lostContents(known: KnownUse): Lost[] {
   const takesContent = contract.members.has(defaultSlot) || (isFile && facts.slots.some((slot) => slot.key === defaultSlot));
   if (node.content !== 'none' && !takesContent && (isFile || contract.openness === 'closed'))
     lost.push({ slot: defaultSlot, span: node.children[0]?.span ?? node.nameSpan });
-  // Of a misspelt name another rule speaks.
-  const spelt = new Set(speltBindings(known).map((one) => one.binding));
   for (const binding of node.bindings) {
     const key = binding.to.kind === 'slot' && binding.markup ? bindingKey(binding) : undefined;
-    if (key !== undefined && !contract.members.has(key) && !spelt.has(binding)) lost.push({ slot: key, span: binding.nameSpan });
+    if (key !== undefined && !contract.members.has(key)) lost.push({ slot: key, span: binding.nameSpan });
   }
   return lost;
 }
@@ -43,6 +42,7 @@ export const slotNowhere: Rule = {
         rule: 'slot-nowhere',
         component: owner.id,
         subject: slot,
+        causes: [causeAt(use, key)],
         at,
         words: { target: target.name, content: words, slot },
         evidence: [

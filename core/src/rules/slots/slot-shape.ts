@@ -1,13 +1,14 @@
-import { indexBody, type KnownUse } from '../../flow';
+import { type KnownUse, spelling } from '../../contract';
+import { indexBody } from '../../flow';
 import { defaultSlot, keyOfMember, type Member, type MemberKey } from '../../model/member';
 import { bindingKey } from '../../model/given';
 import { traitsOf } from '../../frameworks/registry';
-import { spelling } from '../../contract/spelling';
+
 import type { ComponentFacts, Reading, TemplateNode } from '../../model/facts';
 import type { Component } from '../../model/model';
 import { locate, type Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
 type Outlet = Extract<TemplateNode, { kind: 'outlet' }>;

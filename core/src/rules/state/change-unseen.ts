@@ -3,7 +3,7 @@ import { adapterOf, traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { locate, type Location, type Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
 /** What was not noticed: which value, where it changes, and where it should show. */

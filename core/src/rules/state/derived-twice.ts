@@ -2,7 +2,7 @@ import type { Reading, ValueFact } from '../../model/facts';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
 import { ownComponents } from '../shared/all-uses';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import type { Check, Found, Rule } from '../rule';
 
 type Computed = { readonly component: Component; readonly value: ValueFact; readonly source: string };

@@ -2,7 +2,7 @@ import type { TemplateNode } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model, Use } from '../../model/model';
 import { contains, locate, type Span } from '../../model/span';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
 /** Uses that a component renders each time: not under a condition, in a list, or as content that another may leave out. */

@@ -3,8 +3,8 @@ import type { ComponentFacts, TemplateNode, TemplateUse } from '../../model/fact
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
 import { ownComponents } from '../shared/all-uses';
-import { indexOf } from '../shared/index-of';
-import { remembered } from '../shared/remembered';
+import { indexOf } from '../../flow/graph/index-of';
+import { remembered } from '../../model/remembered';
 import { listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
 

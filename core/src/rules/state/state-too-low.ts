@@ -3,7 +3,7 @@ import type { MemberKey } from '../../model/member';
 import { bindingKey, memberKeyOf } from '../../model/given';
 import type { Component } from '../../model/model';
 import { locate, type Span } from '../../model/span';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
 type Copy = { readonly prop: MemberKey; readonly state: string; readonly declared: Span; readonly synced: Span };

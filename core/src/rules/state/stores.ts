@@ -2,7 +2,7 @@ import type { BodyFacts, Reading, TemplateNode, ValueFact } from '../../model/fa
 import type { Component, Model } from '../../model/model';
 import { contains, type FilePath } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 
 type Body = BodyFacts & { readonly template?: readonly TemplateNode[]; readonly returns?: readonly Reading[] };
 /** How a body uses one of its values; places are in its own file. */

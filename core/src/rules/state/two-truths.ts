@@ -2,7 +2,7 @@ import type { BodyFacts, OriginFact } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { locate, type Location } from '../../model/span';
-import { remembered } from '../shared/remembered';
+import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
 /** A state that keeps its own copy of something asked for outside. */

@@ -1,9 +1,10 @@
+import { unmetTakes } from '../../../contract';
 import type { Finding } from '../../../model/finding';
 import type { ComponentId, UseId } from '../../../model/ids';
 import { useById } from '../../../model/lookup';
 import { locate } from '../../../model/span';
 import type { Place } from '../../../model/tree';
-import { unmetTakes } from '../../../contract';
+
 import { startStrand, type StrandDraft, tie } from './draft';
 import type { Page } from './values';
 

@@ -1,0 +1,30 @@
+import type { Binding } from '../model/facts';
+import { bindingKey } from '../model/given';
+import { keyOfMember, type Member, type MemberKey, memberOf } from '../model/member';
+import { remembered } from '../model/remembered';
+import { givenMembers, type KnownUse, unknownBindings } from './known-uses';
+import { nearest } from './near';
+import { spelling } from './spelling';
+
+/** A binding under a name that nothing declares, and the member that is clearly meant. */
+export type Spelt = { readonly binding: Binding; readonly declared: MemberKey };
+
+/** A member that a use gives, as markup of the component's framework names it. */
+export function nameGiven({ target }: KnownUse, binding: Binding): string {
+  const key = bindingKey(binding);
+  return key === undefined ? binding.written : spelling(target, key);
+}
+
+/** The undeclared names of a use that are clearly meant for a declared one which it does not give. */
+export const speltBindings = remembered((known: KnownUse): readonly Spelt[] => {
+  const unknown = unknownBindings(known);
+  if (unknown.length === 0) return [];
+  const given = givenMembers(known.use.node);
+  const free = [...known.target.contract.members.keys()].filter((key) => !given.has(key)).map(memberOf);
+  return unknown.flatMap((binding): Spelt[] => {
+    const { kind } = binding.to;
+    const names = free.flatMap((one) => (one.kind === kind ? [one.name] : []));
+    const declared = nearest(binding.to.name, names);
+    return declared === undefined ? [] : [{ binding, declared: keyOfMember({ kind, name: declared } as Member) }];
+  });
+});

@@ -1,0 +1,56 @@
+import type { KnownUse } from '../../contract';
+
+import { adapterOf, traitsOf } from '../../frameworks/registry';
+import type { Binding, ComponentFacts } from '../../model/facts';
+import { bindingKey, memberKeyOf } from '../../model/given';
+import { type MemberKey, memberOf } from '../../model/member';
+import type { Component } from '../../model/model';
+import { remembered } from '../../model/remembered';
+import { indexOf } from '../../flow/graph/index-of';
+import { isNativeEvent } from './native-events';
+
+/** The event that a binding of a use listens for; undefined for all else, and for what the framework itself raises. */
+export function listenedEvent({ to }: Binding): string | undefined {
+  return to.kind === 'event' && !/^(?:vnode|vue:)/.test(to.name) ? to.name : undefined;
+}
+
+/** Listeners for events that the component never raises, forwards or lets through. */
+export const deafListeners = remembered(({ use, target }: KnownUse): readonly Binding[] => {
+  const { contract, facts } = target;
+  if (contract.openness === 'open' || facts.raisesUnseen) return [];
+  return use.node.bindings.filter((binding) => {
+    const event = listenedEvent(binding);
+    const key = bindingKey(binding);
+    if (key === undefined) return false;
+    if (event === undefined) return isUncalled(target, key);
+    if (isDeclaredInVain(facts, key)) return true;
+    if (contract.members.has(key)) return false;
+    // What is not declared goes on to the root element, which raises what the platform raises.
+    return contract.openness === 'closed' || !isNativeEvent(event.toLowerCase());
+  });
+});
+
+/** An event that the component declares as its own, so that nothing else raises it, and never raises. */
+function isDeclaredInVain(facts: ComponentFacts, key: MemberKey): boolean {
+  const declared = facts.events.find((one) => one.key === key);
+  return declared !== undefined && declared.raised.length === 0 && facts.openness !== 'open' && facts.wrappedBy.length === 0;
+}
+
+/** A declared callback that the component never takes, while nothing else of what it is given is used. */
+function isUncalled(target: Component, key: MemberKey): boolean {
+  const prop = target.contract.members.get(key);
+  const { facts } = target;
+  const isCallback =
+    prop?.kind === 'callback' ||
+    (prop !== undefined && adapterOf(target.framework).link.eventOf(key) !== undefined && traitsOf(target).onlyProps);
+  if (!isCallback || memberOf(key).kind !== 'prop' || facts.openness !== 'closed' || facts.wrappedBy.length > 0) return false;
+  if (facts.form === 'class' || facts.values.some((value) => value.kind === 'props' || value.kind === 'rest')) return false;
+  const at = facts.values.findIndex((value) => value.kind === 'prop' && memberKeyOf(value) === key);
+  if (at < 0) return !prop.taken;
+  const isRead = facts.actions.some(
+    (action) => action.reads.some((reading) => reading.value === at) || action.raises.some((raise) => raise.value === at),
+  );
+  if (isRead) return false;
+  const index = indexOf(facts);
+  return !index.sinks.has(at) && !index.calls.has(at);
+}
