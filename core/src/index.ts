@@ -17,7 +17,7 @@ export * from './fixes';
 export { adapterOf, adapters, isReadable, loadCompilers, parseBare } from './frameworks/registry';
 export { readerVersion, readFile } from './frameworks/read-file';
 export { fileRole, isConfig, link, type Linked, relink } from './link';
-export { ancestors, conditionOf, placesLimit, providerFor, unfold } from './tree';
+export { ancestors, conditionOf, placesLimit, providerFor, type Standing, type Standings, standingsOf, unfold } from './tree';
 export {
   type Answer,
   type Asked,
@@ -43,6 +43,7 @@ export {
   type Spot,
   spotAt,
   spotOf,
+  fileOfSubject,
   type StepKind,
   strandsOf,
   type Strands,
@@ -88,7 +89,7 @@ export {
   twinDefaults,
   type TwinOptions,
 } from './overlap';
-export { findNames, type NameHit, pageOf } from './find';
+export { findNames, type NameHit } from './find';
 export {
   catalogue,
   check,

@@ -2,15 +2,22 @@ import { test } from '@playwright/test';
 import { type Act, acts, type PageName, paths } from '../truth/acts';
 import { checkTruth, type Interaction } from '../truth/check';
 
-/** The acts as a framework’s templates spell their events. */
-function interactionsIn(
-  framework: string,
-  spelt: Readonly<Record<Act['event'], readonly string[]>>,
-  place: (page: PageName) => Pick<Interaction, 'at' | 'page'>,
-): Interaction[] {
+/**
+ * Which events of the browser an act brings, by the names that Liana gives them in every framework: what is typed into
+ * a field is heard by the one or the other of two.
+ */
+const eventsOf: Readonly<Record<Act['event'], readonly string[]>> = {
+  click: ['click'],
+  input: ['input', 'change'],
+  submit: ['submit'],
+  mouseenter: ['mouseenter'],
+};
+
+/** The acts that a framework’s demo has, with the page on which each is done. */
+function interactionsIn(framework: string, place: (page: PageName) => Pick<Interaction, 'at' | 'page'>): Interaction[] {
   return acts
     .filter((act) => act.in === undefined || act.in.includes(framework))
-    .map(({ event, page, ...act }) => ({ ...act, ...place(page), events: spelt[event] }));
+    .map(({ event, page, ...act }) => ({ ...act, ...place(page), events: eventsOf[event] }));
 }
 
 test.describe('what Liana says happens is what happens in the running application', () => {
@@ -19,11 +26,7 @@ test.describe('what Liana says happens is what happens in the running applicatio
   test('React', async ({ page }) => {
     await checkTruth(page, {
       framework: 'react',
-      interactions: interactionsIn(
-        'react',
-        { click: ['onClick'], input: ['onChange'], submit: ['onSubmit'], mouseenter: ['onMouseEnter'] },
-        (name) => ({ at: paths[name], page: name }),
-      ),
+      interactions: interactionsIn('react', (name) => ({ at: paths[name], page: name })),
       ownerOf: (node) => {
         type Fiber = { _debugOwner?: { type?: { name?: string } } };
         for (let at: Node | null = node; at; at = at.parentNode) {
@@ -39,11 +42,7 @@ test.describe('what Liana says happens is what happens in the running applicatio
   test('Vue', async ({ page }) => {
     await checkTruth(page, {
       framework: 'vue',
-      interactions: interactionsIn(
-        'vue',
-        { click: ['@click'], input: ['@input', '@change'], submit: ['@submit'], mouseenter: ['@mouseenter'] },
-        (name) => ({ at: paths[name], page: name }),
-      ),
+      interactions: interactionsIn('vue', (name) => ({ at: paths[name], page: name })),
       ownerOf: (node) => {
         type Held = { __vnode?: { ctx?: { type?: { __file?: string } } } };
         for (let at: Node | null = node; at; at = at.parentNode) {
@@ -59,11 +58,7 @@ test.describe('what Liana says happens is what happens in the running applicatio
     await checkTruth(page, {
       framework: 'svelte',
       // The demo's pages stand under conditions of its one root.
-      interactions: interactionsIn(
-        'svelte',
-        { click: ['onclick', 'on:click'], input: ['oninput', 'onchange', 'on:input'], submit: ['onsubmit'], mouseenter: ['onmouseenter'] },
-        (name) => ({ at: `/#${paths[name]}`, page: 'App' }),
-      ),
+      interactions: interactionsIn('svelte', (name) => ({ at: `/#${paths[name]}`, page: 'App' })),
       ownerOf: (node) => {
         type Held = { __svelte_meta?: { loc?: { file?: string } } };
         for (let at: Node | null = node; at; at = at.parentNode) {

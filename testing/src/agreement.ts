@@ -3,14 +3,17 @@ import { leaving, type Rung, spotOf, type Strands, traceOf, type Ways } from '..
 /** The places of a trace up to where the value becomes something else. */
 function placesOf(rungs: readonly Rung[]): Set<number> {
   const places = new Set<number>();
-  const ended = new Set<number>();
-  for (const { index, from, kind, place } of rungs) {
-    if (ended.has(from)) {
-      ended.add(index);
-      continue;
-    }
-    if (leaving.has(kind)) ended.add(index);
-    if (place >= 0) places.add(place);
+  const below = new Map<number, Rung[]>();
+  for (const rung of rungs) below.set(rung.from, [...(below.get(rung.from) ?? []), rung]);
+  const seen = new Set<number>();
+  const stack = [...(below.get(-1) ?? [])];
+  for (let rung = stack.pop(); rung; rung = stack.pop()) {
+    if (seen.has(rung.index)) continue;
+    seen.add(rung.index);
+    if (rung.place >= 0) places.add(rung.place);
+    if (leaving.has(rung.kind)) continue;
+    // What was told before goes on there, wherever that stands.
+    stack.push(...(below.get(rung.index) ?? []), ...(rung.again === undefined ? [] : (below.get(rung.again) ?? [])));
   }
   return places;
 }

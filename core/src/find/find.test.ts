@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { findNames, pageOf } from '.';
-import { analyseFiles, componentNamed } from '../../../testing/src/project';
+import { findNames } from '.';
+import { analyseFiles } from '../../../testing/src/project';
 
 const { model } = analyseFiles({
   'src/App.tsx':
@@ -32,9 +32,5 @@ describe('search', () => {
   ];
   test.each(cases)('%s', (question, first) => {
     expect(findNames(model, question)[0]?.name).toBe(first);
-  });
-
-  test('the place where a component stands first', () => {
-    expect(pageOf(model, componentNamed(model, 'LockCard').id, undefined)).toMatchObject({ page: { name: 'App' }, place: 1 });
   });
 });

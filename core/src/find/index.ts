@@ -1,7 +1,6 @@
 import type { ComponentId } from '../model/ids';
-import type { Model, Page } from '../model/model';
+import type { Model } from '../model/model';
 import { locate, type Location } from '../model/span';
-import { unfold } from '../tree';
 
 /** Something of the project that a search found by its name. */
 export type NameHit = {
@@ -69,14 +68,4 @@ export function findNames(model: Model, question: string, most = 40): NameHit[] 
     )
     .slice(0, most)
     .map(({ hit }) => hit);
-}
-
-/** The first page on which a component stands, the preferred one if it does; and its first place there. */
-export function pageOf(model: Model, component: ComponentId, preferred?: string): { page: Page; place: number } | undefined {
-  const pages = [...model.pages].sort((a, b) => Number(b.id === preferred) - Number(a.id === preferred));
-  for (const page of pages) {
-    const place = unfold(model, page).places.find((one) => one.component === component);
-    if (place) return { page, place: place.index };
-  }
-  return undefined;
 }

@@ -10,7 +10,7 @@ export type { Rung } from './views/ladder';
 export { type Question, questions, type Short, type Trace, traceOf } from './views/trace';
 export { type Impact, impactOf } from './views/impact';
 export { type Answer, type Asked, whoAnswers } from './views/answers';
-export { spotAt, spotOf, type Subject, type SubjectId, subjectId, type SubjectKind, subjectOf } from './views/subject';
+export { fileOfSubject, spotAt, spotOf, type Subject, type SubjectId, subjectId, type SubjectKind, subjectOf } from './views/subject';
 export { saysOf } from './views/rung-text';
 export { commonOwner } from './views/owner';
 export { ladderLines, type LadderLine, type LaneMarks } from './views/fans';

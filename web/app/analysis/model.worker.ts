@@ -8,6 +8,7 @@ import {
   type Figures,
   figuresCsv,
   figuresOf,
+  fileOfSubject,
   type Finding,
   findingEntries,
   findingsCsv,
@@ -15,6 +16,7 @@ import {
   findingsMarkdown,
   findingsSarif,
   findNames,
+  type Graph,
   lineAt,
   matchPlan,
   type Plan,
@@ -30,7 +32,6 @@ import {
   type Location,
   orderColumns,
   type Page,
-  pageOf,
   isProposed,
   loadCompilers,
   patchOf,
@@ -43,19 +44,20 @@ import {
   type Severity,
   spotAt,
   spotOf,
+  type Standings,
+  standingsOf,
   strandsOf,
   subjectOf,
   type SourceFile,
-  type Strand,
   newCheckKeep,
   type CheckKeep,
   type SubjectId,
-  type Tree,
   type TriageMark,
   unfold,
   type Ways,
 } from '@liana/core';
 import { expose } from 'comlink';
+import { AnswerTable, type Kept, type Text } from './answer-table';
 import { database, type Origin, type StoredFile } from '../storage/database';
 import { saveProject } from '../storage/projects';
 import type {
@@ -80,9 +82,6 @@ import { answerTrace, subjectsOf } from './traced';
 import { rowsOf } from './rows';
 import { type Given, takeSources } from './sources';
 
-/** A page's tree, with the answers about its values, and its strands in the order of their columns. */
-type UnfoldedPage = { readonly tree: Tree; readonly ways: Ways; readonly strands: readonly Strand[]; readonly local: number };
-
 /** A project held in this worker's memory. */
 type Opened = {
   readonly projectId: string;
@@ -94,12 +93,8 @@ type Opened = {
   readonly findings: readonly Finding[];
   /** The setting of the project that they were found by. */
   readonly twinsFrom: number | undefined;
-  readonly pageNames: ReadonlyMap<ComponentId, readonly string[]>;
-  readonly texts: Map<FilePath, string>;
-  readonly pages: Map<string, UnfoldedPage>;
-  /** The findings with their lines and pages; made at the first question. */
-  views?: Promise<readonly FindingView[]>;
-  figures?: Figures;
+  /** What follows from all this. */
+  readonly answers: AnswerTable;
 };
 
 let opened: Opened | undefined;
@@ -114,11 +109,9 @@ function pageEntry({ id, name, file, path, reach }: Page): PageEntry {
 /** Facts kept from before, for files whose text and reader are the same. */
 async function keptFacts(projectId: string, files: readonly StoredFile[]): Promise<Map<FilePath, FileFacts>> {
   const hashes = new Map(files.map((file) => [file.file, file.hash]));
-  const kept = new Map<FilePath, FileFacts>();
-  await database.facts.where({ projectId }).each((stored) => {
-    if (stored.version === readerVersion && hashes.get(stored.file) === stored.hash) kept.set(stored.file, stored.facts);
-  });
-  return kept;
+  const stored = await database.facts.where({ projectId }).toArray();
+  const isSame = (one: (typeof stored)[number]): boolean => one.version === readerVersion && hashes.get(one.file) === one.hash;
+  return new Map(stored.filter(isSame).map((one) => [one.file, one.facts]));
 }
 
 /** Facts of the project that is open, for files that are as they were: the same objects, so that linking can tell. */
@@ -202,9 +195,7 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
     hashes: new Map(files.map((file) => [file.file, file.hash])),
     keep,
     findings,
-    pageNames: pageNamesIn(keep),
-    texts: new Map(),
-    pages: new Map(),
+    answers: new AnswerTable(),
   };
 }
 
@@ -220,9 +211,9 @@ function sameConfigs(hashes: ReadonlyMap<FilePath, string>, files: readonly Stor
 }
 
 /** The same project, asked again by another setting of its own. */
-function checkedAnew({ views: _, figures: __, ...held }: Opened, twinsFrom: number | undefined): Opened {
+function checkedAnew(held: Opened, twinsFrom: number | undefined): Opened {
   const set = twinsFrom === undefined ? {} : { twinsFrom };
-  return { ...held, twinsFrom, findings: check(held.model, held.keep, set) };
+  return { ...held, twinsFrom, findings: check(held.model, held.keep, set), answers: new AnswerTable() };
 }
 
 async function ensure(projectId: string, report: ReportProgress = () => undefined): Promise<Opened> {
@@ -237,86 +228,112 @@ async function ensure(projectId: string, report: ReportProgress = () => undefine
   return found;
 }
 
+/** The texts of some files; of those that are not kept, all are fetched at once. A file that is gone has none. */
+async function textsOf({ answers, projectId }: Opened, files: Iterable<FilePath>): Promise<Map<FilePath, Text>> {
+  const wanted = [...new Set(files)];
+  const missing = wanted.filter((file) => !answers.has('text', file));
+  const fetched = database.texts.bulkGet(missing.map((file): [string, string] => [projectId, file]));
+  const positions = new Map(missing.map((file, at) => [file, at]));
+  const fetch = async (file: FilePath): Promise<Text> => {
+    const at = positions.get(file);
+    const text = (at === undefined ? await database.texts.get([projectId, file]) : (await fetched)[at])?.text ?? '';
+    return { text, starts: lineStarts(text) };
+  };
+  const entries = wanted.map(async (file) => [file, await answers.get('text', file, () => fetch(file))] as const);
+  return new Map(await Promise.all(entries));
+}
+
 async function textOf(held: Opened, file: FilePath): Promise<string> {
-  const known = held.texts.get(file);
-  if (known !== undefined) return known;
-  const text = (await database.texts.get([held.projectId, file]))?.text ?? '';
-  held.texts.set(file, text);
-  if (held.texts.size > 60) held.texts.delete(held.texts.keys().next().value ?? '');
-  return text;
+  return (await textsOf(held, [file])).get(file)?.text ?? '';
 }
 
+/** A reader of some files, for what asks for texts as it goes. */
+async function readerOf(held: Opened, files: Iterable<FilePath>): Promise<(file: FilePath) => string | undefined> {
+  const texts = await textsOf(held, files);
+  return (file) => texts.get(file)?.text;
+}
+
+/** The 1-based line of a place. */
 async function lineOf(held: Opened, at: Location): Promise<number> {
-  return lineAt(lineStarts(await textOf(held, at.file)), at.start);
+  return lineAt((await textsOf(held, [at.file])).get(at.file)?.starts ?? [0], at.start);
 }
 
-function unfolded(held: Opened, page: Page): UnfoldedPage {
-  const known = held.pages.get(page.id);
-  if (known) return known;
-  const tree = unfold(held.model, page);
-  const ways = makeWays(held.model, tree);
-  const { strands, local } = strandsOf(ways, held.findings);
-  const made = { tree, ways, strands: orderColumns(strands), local };
-  held.pages.set(page.id, made);
-  if (held.pages.size > 6) held.pages.delete(held.pages.keys().next().value ?? '');
-  return made;
+/** A page's tree with the answers about its values. */
+function unfolded({ answers, model }: Opened, page: Page): Kept['ways'] {
+  return answers.get('ways', page.id, () => {
+    const tree = unfold(model, page);
+    return { tree, ways: makeWays(model, tree) };
+  });
 }
 
-/** The answers about the values of a page. */
-function waysOf(held: Opened, page: Page): Ways {
-  return unfolded(held, page).ways;
+function strandsIn(held: Opened, page: Page): Kept['strands'] {
+  return held.answers.get('strands', page.id, () => {
+    const { strands, local } = strandsOf(unfolded(held, page).ways, held.findings);
+    return { strands: orderColumns(strands), local };
+  });
 }
 
-/** The page that is asked for if it holds the subject, else the first that does. */
-function subjectPage(
+function standingsIn({ answers, model }: Opened): Standings {
+  return answers.get('standings', '', () => standingsOf(model));
+}
+
+/** The pages that may hold something of a file, the one that is asked for first; the first page knows all modules. */
+function pagesFor(held: Opened, file: FilePath, pageId: string | undefined): Page[] {
+  const { pages } = held.model;
+  const asked = pages.filter((page) => page.id === pageId);
+  return [...new Set([...asked, ...standingsIn(held).pagesOfFile(file), ...pages.slice(0, 1)])];
+}
+
+type Found = { readonly page: Page; readonly ways: Ways; readonly spot: Spot };
+
+/** Where something of a file is found first: on the page that is asked for, at its place there, or on another one. */
+function findOn(
   held: Opened,
+  file: FilePath,
   pageId: string | undefined,
-  subject: SubjectId,
   place: number,
-): { page: Page; ways: Ways; spot: Spot } | undefined {
-  const asked = pageById(held, pageId);
-  const others = held.model.pages.filter((page) => page !== asked);
-  for (const page of asked ? [asked, ...others] : others) {
-    const ways = waysOf(held, page);
-    const spot = spotOf(ways.graph, subject, page === asked ? place : -1);
+  find: (graph: Graph, place: number) => Spot | undefined,
+): Found | undefined {
+  for (const page of pagesFor(held, file, pageId)) {
+    const { ways } = unfolded(held, page);
+    const spot = find(ways.graph, page.id === pageId ? place : -1);
     if (spot) return { page, ways, spot };
   }
   return undefined;
 }
 
+const findSubject = (held: Opened, pageId: string | undefined, subject: SubjectId, place: number): Found | undefined =>
+  findOn(held, fileOfSubject(subject), pageId, place, (graph, at) => spotOf(graph, subject, at));
+
 function pageById(held: Opened, id: string | undefined): Page | undefined {
   return held.model.pages.find((page) => page.id === id) ?? held.model.pages[0];
 }
 
-async function viewOf(held: Opened, finding: Finding): Promise<FindingView> {
-  const component = held.model.components.get(finding.component);
-  const text = await textOf(held, finding.at.file);
-  const [accepted] = acceptedInSource([finding], () => text);
-  return {
-    ...finding,
-    componentName: component?.name ?? '',
-    framework: component?.framework ?? 'script',
-    line: lineAt(lineStarts(text), finding.at.start),
-    onPages: finding.pages.length > 0 ? finding.pages : (held.pageNames.get(finding.touches.component) ?? []),
-    ...(accepted ? { accepted: accepted.reason } : {}),
-  };
+/** Findings with their lines and pages. */
+async function viewsOf(held: Opened, findings: readonly Finding[]): Promise<FindingView[]> {
+  const texts = await textsOf(
+    held,
+    findings.map(({ at }) => at.file),
+  );
+  const accepted = acceptedInSource(findings, (file) => texts.get(file)?.text);
+  const reasons = new Map(accepted.map((one) => [one.key, one.reason]));
+  const standings = standingsIn(held);
+  return findings.map((finding): FindingView => {
+    const component = held.model.components.get(finding.component);
+    const reason = reasons.get(finding.key);
+    return {
+      ...finding,
+      componentName: component?.name ?? '',
+      framework: component?.framework ?? 'script',
+      line: lineAt(texts.get(finding.at.file)?.starts ?? [0], finding.at.start),
+      onPages: finding.pages.length > 0 ? finding.pages : standings.of(finding.touches.component).map(({ page }) => page.name),
+      ...(reason === undefined ? {} : { accepted: reason }),
+    };
+  });
 }
 
-function viewsOf(held: Opened): Promise<readonly FindingView[]> {
-  held.views ??= Promise.all(held.findings.map((finding) => viewOf(held, finding)));
-  return held.views;
-}
-
-/** The names of the pages that each component stands on, from the parts of the survey. */
-function pageNamesIn(keep: CheckKeep): Map<ComponentId, string[]> {
-  const names = new Map<ComponentId, string[]>();
-  for (const { page, components } of keep.pages.values())
-    for (const id of components.keys()) {
-      const known = names.get(id);
-      if (known) known.push(page.name);
-      else names.set(id, [page.name]);
-    }
-  return names;
+function findingViews(held: Opened): Promise<readonly FindingView[]> {
+  return held.answers.get('findings', '', () => viewsOf(held, held.findings));
 }
 
 const analyst = {
@@ -357,7 +374,8 @@ const analyst = {
     const held = await ensure(projectId);
     const page = pageById(held, pageId);
     if (!page) return undefined;
-    const { tree, strands, local } = unfolded(held, page);
+    const { tree } = unfolded(held, page);
+    const { strands, local } = strandsIn(held, page);
     return { page: pageEntry(page), rows: rowsOf(held.model, tree, held.findings), strands, local, truncated: tree.truncated };
   },
 
@@ -365,26 +383,25 @@ const analyst = {
     const held = await ensure(projectId);
     const page = pageById(held, pageId);
     if (!page) return undefined;
-    const { tree, strands } = unfolded(held, page);
-    const card = placeCard(held.model, tree, strands, place);
+    const card = placeCard(held.model, unfolded(held, page).tree, strandsIn(held, page).strands, place);
     if (!card) return undefined;
     const concerned = held.findings.filter(
       (finding) => finding.touches.component === card.component || finding.component === card.component,
     );
     return {
       card,
-      findings: await Promise.all(concerned.map((finding) => viewOf(held, finding))),
+      findings: await viewsOf(held, concerned),
       line: await lineOf(held, card.declared),
     };
   },
 
   async findings(projectId: string): Promise<readonly FindingView[]> {
-    return viewsOf(await ensure(projectId));
+    return findingViews(await ensure(projectId));
   },
 
   /** How many findings nothing was decided about, by a mark, a rule that is off, or a comment in the source. */
   async openCount(projectId: string, { marks, rules }: Decisions): Promise<number> {
-    const views = await viewsOf(await ensure(projectId));
+    const views = await findingViews(await ensure(projectId));
     return views.filter((one) => !marks[one.key] && rules[one.rule] !== 'off' && one.accepted === undefined).length;
   },
 
@@ -393,9 +410,13 @@ const analyst = {
     const held = await ensure(projectId);
     const asked = new Set(keys);
     const edits = held.findings.flatMap((finding) => (asked.has(finding.key) ? (finding.edits ?? []) : []));
-    const texts = new Map<string, string>();
-    for (const { file } of edits) if (!texts.has(file)) texts.set(file, await textOf(held, file));
-    return patchOf(edits, (file) => texts.get(file));
+    return patchOf(
+      edits,
+      await readerOf(
+        held,
+        edits.map(({ file }) => file),
+      ),
+    );
   },
 
   /** The change that Liana proposes for a finding, as a patch, or why it cannot be written; undefined for rules without one. */
@@ -406,17 +427,17 @@ const analyst = {
     // A new component is read before it is proposed.
     await loadCompilers([finding.at.file]);
     // Which files it takes is known only on the way: those that are missed are fetched, and it is asked again.
-    const texts = new Map<FilePath, string>();
+    const texts = new Map<FilePath, Text>();
     for (;;) {
       const missed = new Set<FilePath>();
       const textIn = (file: FilePath): string | undefined => {
         if (!texts.has(file) && held.model.files.has(file)) missed.add(file);
-        return texts.get(file);
+        return texts.get(file)?.text;
       };
       const proposal = propose(held.model, finding, textIn);
       if (missed.size === 0)
         return proposal && 'edits' in proposal ? { says: proposal.says, patch: patchOf(proposal.edits, textIn) } : proposal;
-      for (const file of missed) texts.set(file, await textOf(held, file));
+      for (const [file, text] of await textsOf(held, missed)) texts.set(file, text);
     }
   },
 
@@ -434,10 +455,11 @@ const analyst = {
       const finding = byKey.get(key);
       return finding ? [{ ...finding, severity }] : [];
     });
-    const texts = new Map<string, string>();
-    for (const { at, evidence } of findings)
-      for (const { file } of [at, ...evidence.map((rung) => rung.at)]) if (!texts.has(file)) texts.set(file, await textOf(held, file));
-    const textIn = (file: FilePath): string | undefined => texts.get(file);
+    const places = findings.flatMap(({ at, evidence }) => [at, ...evidence.map((rung) => rung.at)]);
+    const textIn = await readerOf(
+      held,
+      places.map(({ file }) => file),
+    );
     const entries = findingEntries(held.model, findings, textIn, {
       marks: new Map(Object.entries(marks)),
       accepted: acceptedInSource(findings, textIn),
@@ -457,14 +479,14 @@ const analyst = {
   /** What the project amounts to, and the same as a table. */
   async figures(projectId: string): Promise<{ readonly figures: Figures; readonly csv: string }> {
     const held = await ensure(projectId);
-    held.figures ??= figuresOf(held.model, held.findings);
-    return { figures: held.figures, csv: figuresCsv(held.figures) };
+    const figures = held.answers.get('figures', '', () => figuresOf(held.model, held.findings));
+    return { figures, csv: figuresCsv(figures) };
   },
 
   /** Components that are alike from some likeness on, 0 to 1, in groups. */
   async alike(projectId: string, from: number): Promise<AlikeAnswer> {
-    const { model } = await ensure(projectId);
-    return alikeIn(model, from);
+    const { answers, model } = await ensure(projectId);
+    return answers.get('alike', String(from), () => alikeIn(model, from));
   },
 
   /** The likest pair among the twins that a component is the first of. */
@@ -476,9 +498,7 @@ const analyst = {
   /** Two components beside each other, and the one that could stand in their place; undefined for one that is not there. */
   async compared(projectId: string, a: ComponentId, b: ComponentId, names: MergeNames): Promise<ComparedAnswer | undefined> {
     const held = await ensure(projectId);
-    const texts = new Map<string, string>();
-    for (const file of filesOf(held.model, [a, b])) texts.set(file, await textOf(held, file));
-    const answer = comparedIn(held.model, a, b, names, (file) => texts.get(file));
+    const answer = comparedIn(held.model, a, b, names, await readerOf(held, filesOf(held.model, [a, b])));
     const finding = held.findings.find((one) => one.rule === 'twins' && one.component === a);
     return answer && { ...answer, ...(finding ? { finding: finding.key } : {}) };
   },
@@ -492,7 +512,7 @@ const analyst = {
     question: Question,
   ): Promise<TraceAnswer | undefined> {
     const held = await ensure(projectId);
-    const found = subjectPage(held, pageId, subject, place);
+    const found = findSubject(held, pageId, subject, place);
     if (!found) return undefined;
     return {
       page: pageEntry(found.page),
@@ -509,18 +529,13 @@ const analyst = {
     place: number,
   ): Promise<SubjectEntry | undefined> {
     const held = await ensure(projectId);
-    const asked = pageById(held, pageId);
-    for (const page of asked ? [asked, ...held.model.pages.filter((one) => one !== asked)] : []) {
-      const { graph } = waysOf(held, page);
-      const spot = spotAt(graph, file, offset, page === asked ? place : -1);
-      if (spot) return { page: page.id, ...subjectOf(graph, spot) };
-    }
-    return undefined;
+    const found = findOn(held, file, pageId, place, (graph, at) => spotAt(graph, file, offset, at));
+    return found && { page: found.page.id, ...subjectOf(found.ways.graph, found.spot) };
   },
 
   /** What an id names, on the page that is asked for or the first that has it. */
   async subject(projectId: string, pageId: string | undefined, subject: SubjectId): Promise<SubjectEntry | undefined> {
-    const found = subjectPage(await ensure(projectId), pageId, subject, -1);
+    const found = findSubject(await ensure(projectId), pageId, subject, -1);
     return found && { page: found.page.id, ...subjectOf(found.ways.graph, found.spot) };
   },
 
@@ -528,7 +543,7 @@ const analyst = {
   async subjects(projectId: string, pageId: string | undefined): Promise<SubjectEntry[]> {
     const held = await ensure(projectId);
     const page = pageById(held, pageId);
-    return page ? subjectsOf(waysOf(held, page).graph, page.id) : [];
+    return page ? subjectsOf(unfolded(held, page).ways.graph, page.id) : [];
   },
 
   /** The whole of the component or function that a place in code stands in. */
@@ -540,7 +555,11 @@ const analyst = {
   /** Code around places, one excerpt for each list of places of one file. */
   async excerpts(projectId: string, lists: readonly (readonly Location[])[]): Promise<(Excerpt | undefined)[]> {
     const held = await ensure(projectId);
-    return Promise.all(lists.map(async (marks) => (marks[0] ? cutExcerpt(await textOf(held, marks[0].file), marks) : undefined)));
+    const textIn = await readerOf(
+      held,
+      lists.flatMap(([first]) => first?.file ?? []),
+    );
+    return lists.map((marks) => (marks[0] ? cutExcerpt(textIn(marks[0].file) ?? '', marks) : undefined));
   },
 
   async search(projectId: string, question: string): Promise<SearchHit[]> {
@@ -565,7 +584,8 @@ const analyst = {
     preferred: string | undefined,
   ): Promise<{ pageId: string; place: number } | undefined> {
     const held = await ensure(projectId);
-    const found = pageOf(held.model, component, preferred);
+    const standings = standingsIn(held).of(component);
+    const found = standings.find(({ page }) => page.id === preferred) ?? standings[0];
     return found && { pageId: found.page.id, place: found.place };
   },
 };

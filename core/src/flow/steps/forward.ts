@@ -4,6 +4,7 @@ import { type MemberKey, memberName, memberOf } from '../../model/member';
 import { bindingKey } from '../../model/given';
 import { adapterOf } from '../../frameworks/registry';
 import { useById } from '../../model/lookup';
+import { remembered } from '../../model/remembered';
 import type { Span } from '../../model/span';
 import type { Provider } from '../../model/tree';
 import { channelKey, channelsOf, reaches } from './channels';
@@ -417,7 +418,7 @@ function runSteps(ways: Ways, callee: Spot, position: number, passed: Passed, ba
   const runs = ways.runs(callee);
   if (runs.length === 0) return [{ ...base, ending: 'unheard' }];
   return runs.flatMap((run): Step[] => {
-    const trail = run.trail.map(asRelay);
+    const trail = asRelays(run.trail);
     if (run.kind === 'end') {
       const ending = run.step.ending === 'ungiven' || run.step.ending === 'default' ? 'unheard' : (run.step.ending ?? 'unknown');
       return [
@@ -479,9 +480,7 @@ export function isHandler(frame: Frame, action: number): boolean {
 }
 
 /** On the way to its handler an event is handed on by those between. */
-function asRelay(step: Step): Step {
-  return { ...step, kind: 'relays' };
-}
+const asRelays = remembered((trail: readonly Step[]) => trail.map((step): Step => ({ ...step, kind: 'relays' })));
 
 /** What is sent beside props: to everyone who hears it. */
 function sentSteps(ways: Ways, frame: Frame, sink: Extract<Sink, { to: 'sent' }>, passed: Passed): Step[] {

@@ -37,8 +37,10 @@ export function followAll(ways: Ways, start: Draft, spot: Spot, next: (spot: Spo
           through.push({ spot: step.to, was: one.was });
           continue;
         }
+        // Two places that hand it to one function are two lines.
+        const [by] = step.via ?? [];
         const same = step.to
-          ? `${step.kind} ${step.frame} ${spotKey(step.to)}`
+          ? `${step.kind} ${step.frame} ${spotKey(step.to)} ${by ? `${by.kind} ${by.frame}` : ''}`
           : `${step.kind} ${step.frame} ${step.at.file} ${step.at.start} ${step.ending} ${step.by}`;
         if (taken.has(same)) continue;
         taken.add(same);

@@ -14,6 +14,9 @@ import { codeAt, givenTo } from '../graph/targets';
  */
 export type SubjectId = string;
 
+/** The file that an id is of; empty for what is no id. */
+export const fileOfSubject = (id: SubjectId): FilePath => /^(.*)#/.exec(id.split('~')[0] ?? '')?.[1] ?? '';
+
 /** What is traced, in words. */
 export type Subject = {
   readonly id: SubjectId;

@@ -65,10 +65,16 @@ function handlerOf(frame: Frame, binding: Binding): { readonly key: string; read
 function followHandler(ways: Ways, draft: StrandDraft, owner: Frame, use: TemplateUse, binding: Binding): void {
   const { graph } = ways;
   const seen = new Set<string>();
-  const stack = givenHandler(ways, owner, use, binding).map(({ spot, trail }) => ({
+  const given = givenHandler(ways, owner, use, binding);
+  const name = memberName(bindingKey(binding) ?? ('' as never));
+  // It comes to a component that declares it even where that never takes it.
+  if (given.length === 0)
+    for (const place of graph.madeBy(owner, use))
+      tie(draft, { place: place.index, kind: 'passes', name, from: owner.place, code: [codeAt(owner, binding.span)] });
+  const stack = given.map(({ spot, trail }) => ({
     spot,
     from: owner.place,
-    was: memberName(bindingKey(binding) ?? ('' as never)),
+    was: name,
     at: trail[0]?.at ?? codeAt(owner, binding.span),
   }));
   for (let at = stack.pop(); at && seen.size < 2000; at = stack.pop()) {

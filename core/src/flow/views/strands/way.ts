@@ -1,6 +1,7 @@
 import type { Binding } from '../../../model/facts';
 import { bindingFor, bindingKey, memberKeyOf } from '../../../model/given';
 import { useById } from '../../../model/lookup';
+import { remembered } from '../../../model/remembered';
 import type { KnotKind } from '../../../model/strand';
 import { adapterOf } from '../../../frameworks/registry';
 import { type Frame, type Spot, valueOf } from '../../graph/frames';
@@ -26,7 +27,7 @@ export const leaving: ReadonlySet<Step['kind']> = new Set([
 /** Where a value goes, place by place: the lines of its trace, up to where it becomes something else. */
 export function wayOf(ways: Ways, start: Spot): Tie[] {
   const first = startOf(ways, start);
-  followAll(ways, first, start, (spot) => ways.onward(spot).map(upToLeaving));
+  followAll(ways, first, start, (spot) => upToLeaving(ways.onward(spot)));
   const ties: Tie[] = [];
   // `whole`: since it came to the place, it is still all of it.
   const stack: { draft: Draft; place: number; whole: boolean }[] = [{ draft: first, place: first.place, whole: true }];
@@ -51,13 +52,20 @@ export function wayOf(ways: Ways, start: Spot): Tie[] {
 }
 
 /** A step that puts the value into something else, or gives it to all below, ends the way there. */
-function upToLeaving(step: Step): Step {
-  const provided = step.via?.find((one) => one.kind === 'provides');
-  if (provided) return { ...provided, ending: 'read' };
-  if (!step.to || !leaving.has(step.kind)) return step;
-  const { to: _, ...last } = step;
-  return { ...last, ending: last.ending ?? 'read' };
-}
+const upToLeaving = remembered((steps: readonly Step[]) => {
+  // Those who are called at the end of one way are many; the way leaves at one line for all of them.
+  const left = new Set<string>();
+  return steps.flatMap((step): Step[] => {
+    const first = step.via?.find((one) => leaving.has(one.kind)) ?? (step.to && leaving.has(step.kind) ? step : undefined);
+    if (!first) return [step];
+    const { kind, frame, at } = first;
+    const key = `${kind} ${frame} ${at.file} ${at.start}`;
+    if (left.has(key)) return [];
+    left.add(key);
+    const { to: _, ...last } = first;
+    return [{ ...last, ending: step.via ? 'read' : (last.ending ?? 'read') }];
+  });
+});
 
 /** What a line of a trace is as a knot; undefined where it stays in its place and only has another name there. */
 function knotOf(draft: Draft, crosses: boolean, whole: boolean): KnotKind | undefined {
