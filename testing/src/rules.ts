@@ -39,8 +39,13 @@ type Silent = readonly (readonly [name: string, sources: Sources])[];
 
 /** Cases in which a rule must find just one thing, named; and cases in which it must stay silent. */
 export function table(rule: string, framework: Framework, fires: Fires, silent: Silent): void {
-  const found = (sources: Sources): string[] =>
-    findingLines(analyseFiles(filesOf(framework, sources)).findings).filter((line) => line.startsWith(`${rule} `));
+  const found = (sources: Sources): string[] => {
+    const { model, findings } = analyseFiles(filesOf(framework, sources));
+    // A case that cannot be parsed would stay silent whatever the rule does.
+    const problems = [...model.files.values()].flatMap(({ file, problems: all }) => all.map(({ message }) => `${file}: ${message}`));
+    expect(problems).toEqual([]);
+    return findingLines(findings).filter((line) => line.startsWith(`${rule} `));
+  };
   describe(`${rule}, ${framework}`, () => {
     test.each(fires)('fires: %s', (_, sources, expected) => expect(found(sources)).toEqual([`${rule} ${expected}`]));
     test.each(silent)('stays silent: %s', (_, sources) => expect(found(sources)).toEqual([]));

@@ -1,7 +1,7 @@
 import { zipSync } from 'fflate';
 import { describe, expect, test } from 'vitest';
 import { locate } from '@liana/core';
-import { cutExcerpt } from './excerpt';
+import { cutExcerpt, grammarAt } from './excerpt';
 import { takeSources } from './sources';
 import { ArchiveError, unpack } from './zip';
 
@@ -136,5 +136,22 @@ describe('excerpts', () => {
     const excerpt = cutExcerpt(text, [locate('a.ts', { start: 5, end: 6 })]);
     expect(excerpt?.text).toBe('a\n  b\nc');
     expect(excerpt?.marks).toEqual([{ start: 4, end: 5 }]);
+  });
+});
+
+describe('what code is written in', () => {
+  const whole = '<script lang="ts">\nconst a = 1;\n</script>\n<p>b</p>\n<style>\n.c {}\n</style>';
+  const cases: readonly [file: string, at: string, expected: string][] = [
+    ['a.vue', '<script', 'vue'],
+    ['a.vue', 'const a', 'script'],
+    ['a.vue', '<p>', 'vue'],
+    ['a.vue', '.c', 'styles'],
+    ['a.svelte', 'const a', 'script'],
+    ['a.svelte', '<p>', 'svelte'],
+    ['a.tsx', '<p>', 'script'],
+    ['a.css', '.c', 'styles'],
+  ];
+  test.each(cases)('%s at %s', (file, at, expected) => {
+    expect(grammarAt(file, whole, whole.indexOf(at))).toBe(expected);
   });
 });

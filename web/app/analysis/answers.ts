@@ -57,9 +57,14 @@ export type TreeAnswer = {
   readonly truncated: boolean;
 };
 
+/** In which language some code is read: script with markup in it, a whole component of one of two frameworks, or styles. */
+export type Grammar = 'script' | 'vue' | 'svelte' | 'styles';
+
 /** Some lines of a file, with what is to be marked in them. */
 export type Excerpt = {
   readonly file: string;
+  /** What its first line is written in. */
+  readonly grammar: Grammar;
   /** 1-based line of the first mark, and of the text's first line. */
   readonly line: number;
   readonly firstLine: number;

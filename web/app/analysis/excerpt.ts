@@ -1,9 +1,23 @@
 import { type FileFacts, lineAt, lineSpan, lineStarts, type Location, type Span } from '@liana/core';
-import type { CodeLine, Excerpt } from './answers';
+import type { CodeLine, Excerpt, Grammar } from './answers';
 
 const before = 2;
 const after = 4;
 const mostLines = 14;
+
+/** What a file is written in at an offset: a component’s file changes its language from block to block. */
+export function grammarAt(file: string, text: string, offset: number): Grammar {
+  if (/\.(?:css|scss|less)$/.test(file)) return 'styles';
+  const own = file.endsWith('.vue') ? 'vue' : file.endsWith('.svelte') ? 'svelte' : 'script';
+  if (own === 'script') return own;
+  for (const block of text.matchAll(/<(script|style)\b[^>]*>([\s\S]*?)<\/\1>/g)) {
+    const end = block.index + block[0].length;
+    const start = block.index + block[0].indexOf('>') + 1;
+    // A line that opens a block is its tag.
+    if (offset > start - 1 && offset < end) return block[1] === 'script' ? 'script' : 'styles';
+  }
+  return own;
+}
 
 type Piece = { readonly text: string; readonly from: number };
 
@@ -47,6 +61,7 @@ export function cutExcerpt(text: string, marks: readonly Location[]): Excerpt | 
   };
   return {
     file: lead.file,
+    grammar: grammarAt(lead.file, text, pieces[0]?.from ?? 0),
     line,
     firstLine,
     text: pieces.map((piece) => piece.text).join('\n'),
@@ -91,5 +106,24 @@ export function cutWhole(text: string, at: Location, facts: FileFacts | undefine
   const shown = lines.join('\n');
   const base = from[0] ?? 0;
   const mark = { start: at.start - base, end: Math.min(at.end - base, shown.length) };
-  return { file: at.file, line: lineAt(starts, at.start), firstLine: first, text: shown, from, marks: mark.end > mark.start ? [mark] : [] };
+  return {
+    file: at.file,
+    grammar: grammarAt(at.file, text, base),
+    line: lineAt(starts, at.start),
+    firstLine: first,
+    text: shown,
+    from,
+    marks: mark.end > mark.start ? [mark] : [],
+  };
 }
+
+/** A file that is no part of a project, as a whole and without marks. */
+export const wholeFile = (file: string, text: string): Excerpt => ({
+  file,
+  grammar: grammarAt(file, text, 0),
+  line: 1,
+  firstLine: 1,
+  text,
+  from: [],
+  marks: [],
+});

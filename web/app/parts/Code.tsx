@@ -1,10 +1,13 @@
+import { css } from '@codemirror/lang-css';
 import { javascript } from '@codemirror/lang-javascript';
-import { HighlightStyle, syntaxHighlighting } from '@codemirror/language';
+import { vue } from '@codemirror/lang-vue';
+import { HighlightStyle, type LanguageSupport, syntaxHighlighting } from '@codemirror/language';
 import { EditorState, RangeSetBuilder } from '@codemirror/state';
 import { Decoration, EditorView, lineNumbers } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
+import { svelte } from '@replit/codemirror-lang-svelte';
 import { useEffect, useRef } from 'react';
-import type { Excerpt } from '../analysis/answers';
+import type { Excerpt, Grammar } from '../analysis/answers';
 
 const colours = HighlightStyle.define([
   { tag: [tags.keyword, tags.operatorKeyword, tags.modifier], color: 'var(--moss)', fontWeight: '600' },
@@ -12,6 +15,13 @@ const colours = HighlightStyle.define([
   { tag: [tags.comment], color: 'var(--faint)', fontStyle: 'italic' },
   { tag: [tags.tagName, tags.typeName, tags.className], fontWeight: '600' },
 ]);
+
+const grammars: Readonly<Record<Grammar, () => LanguageSupport>> = {
+  script: () => javascript({ jsx: true, typescript: true }),
+  vue,
+  svelte,
+  styles: css,
+};
 
 function marksOf(excerpt: Excerpt) {
   const builder = new RangeSetBuilder<Decoration>();
@@ -59,7 +69,7 @@ export function Code({ excerpt, loose = false, caption, onName }: Props) {
         doc: excerpt.text,
         extensions: [
           lineNumbers({ formatNumber: (line) => String(line + excerpt.firstLine - 1) }),
-          javascript({ jsx: true, typescript: true }),
+          grammars[excerpt.grammar](),
           syntaxHighlighting(colours),
           EditorView.lineWrapping,
           EditorState.readOnly.of(true),

@@ -71,7 +71,7 @@ table(
     [
       'chosen while running',
       {
-        App: vueApp('<component :is="it"/><Pill/>', "import Pill from './Pill.vue'; const it = Pill;"),
+        App: vueApp('<component :is="it"/><Pill/>', 'const it = Pill;'),
         Pill: vuePill('dense: Boolean', '<i v-if="dense"/>'),
       },
     ],

@@ -67,7 +67,7 @@ table(
       'to a part from outside',
       {
         ...(vueCarried(vueCarrier('<Leaf :a="a"/>')) as Readonly<Record<string, string>>),
-        Inner: `${setup("import Leaf from 'out'; defineProps({ a: Number });")}<template><div><Leaf :a="a"/></div></template>`,
+        Inner: `${setup("import Far from 'out'; defineProps({ a: Number });")}<template><div><Far :a="a"/></div></template>`,
       },
     ],
   ],

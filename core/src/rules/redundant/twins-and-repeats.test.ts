@@ -52,7 +52,9 @@ for (const framework of ['vue', 'svelte'] as const) {
   const inForm = part(`<form><input name="q">${framed('a', shows('a'), shows('b'))}</form>`.replace('"q">', '"q"/>'));
   const inList = part(`<div>${links}${framed('c', shows('d'), shows('b'))}</div>`);
   const loop = (inner: string): string =>
-    framework === 'vue' ? `<p v-for="n in 3" :key="n">${inner}</p>` : `{#each [1, 2] as n (n)}<p>${inner}</p>{/each}`;
+    framework === 'vue'
+      ? `<section v-for="n in 3" :key="n">${inner}</section>`
+      : `{#each [1, 2] as n (n)}<section>${inner}</section>{/each}`;
   table(
     'markup-repeated',
     framework,

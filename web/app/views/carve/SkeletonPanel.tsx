@@ -1,5 +1,6 @@
 import type { SkeletonFile } from '@liana/core';
 import Button from '@mui/material/Button';
+import { wholeFile } from '../../analysis/excerpt';
 import { Code } from '../../parts/Code';
 import { frameworkWords } from '../../parts/frameworks';
 
@@ -53,7 +54,7 @@ export function SkeletonPanel({ files, file, framework, frameworks, warning, onF
       {shown && (
         <Code
           key={shown.file}
-          excerpt={{ file: shown.file, line: 1, firstLine: 1, text: shown.text, marks: [], from: [] }}
+          excerpt={wholeFile(shown.file, shown.text)}
           caption={frameworkWords([framework])}
         />
       )}
