@@ -32,6 +32,8 @@ export type FileRouter = {
 export type LinkConventions = {
   /** The member that a name of a declared type of props stands for. */
   readonly memberOfProp: (name: string) => MemberKey;
+  /** The member that a name of a declared type of events stands for. */
+  readonly memberOfEvent: (name: string) => MemberKey;
   /** Members by which a component asks for a change of a prop that it was given. */
   readonly changesOf: (prop: string) => readonly MemberKey[];
   /** The event that a prop of an element hears by its name, where listeners are props: `onClick`; undefined for all others. */

@@ -1,4 +1,4 @@
-import { propKey } from '../model/member';
+import { eventKey, propKey } from '../model/member';
 import type { Framework } from '../model/facts';
 import type { FilePath } from '../model/span';
 import { parseScriptBare } from '../read/script/parse';
@@ -17,7 +17,7 @@ type Named = Pick<Adapter, 'name' | 'link' | 'traits' | 'write'>;
 /** A module without components of any framework. */
 const plain: Named = {
   name: 'Script',
-  link: { memberOfProp: propKey, changesOf: () => [], eventOf: () => undefined, classProp: 'class' },
+  link: { memberOfProp: propKey, memberOfEvent: eventKey, changesOf: () => [], eventOf: () => undefined, classProp: 'class' },
   traits: react.traits,
   write: react.write,
 };

@@ -1,6 +1,6 @@
 import { adapterOf } from '../frameworks/registry';
 import type { ComponentFacts, FileFacts, MemberFact } from '../model/facts';
-import type { MemberKey } from '../model/member';
+import { type MemberKey, memberName } from '../model/member';
 import type { Contract, ContractMember } from '../model/model';
 import { type FilePath, locate } from '../model/span';
 import type { TypeExpr } from '../model/types';
@@ -47,12 +47,30 @@ export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'fram
 
   function compute(file: FilePath, facts: ComponentFacts): Contract {
     const taken = new Map(facts.members.map((prop): [MemberKey, ContractMember] => [prop.key, takenProp(names, file, prop)]));
+    const { memberOfProp, memberOfEvent } = adapterOf(files.get(file)?.framework ?? 'script').link;
+    const events = facts.eventsType && shapeOf(names, shapeOfComponent, file, facts.eventsType);
+    for (const { name, file: there, span } of events?.members.values() ?? []) {
+      const key = memberOfEvent(name);
+      if (taken.has(key)) continue;
+      taken.set(key, { key, name: memberName(key), kind: 'callback', required: 'no', declared: locate(there, span), taken: false });
+    }
+    const contract = withDeclared(file, facts, taken, memberOfProp);
+    // What the type may declare beside these cannot be told.
+    return events && events.openness !== 'closed' ? { ...contract, openness: 'open' } : contract;
+  }
+
+  /** What a component takes, with what the type of its props declares. */
+  function withDeclared(
+    file: FilePath,
+    facts: ComponentFacts,
+    taken: Map<MemberKey, ContractMember>,
+    memberOfProp: (name: string) => MemberKey,
+  ): Contract {
     if (!facts.propsType) return undeclared(file, facts, taken);
-    const { memberOfProp } = adapterOf(files.get(file)?.framework ?? 'script').link;
     const shape = shapeOf(names, shapeOfComponent, file, facts.propsType);
     const props = new Map(taken);
     for (const member of shape.members.values()) {
-      if (member.name === 'key' || member.name === 'ref') continue;
+      if (member.called || member.name === 'key' || member.name === 'ref') continue;
       const key = memberOfProp(member.name);
       const own = taken.get(key);
       const prop: Writable<ContractMember> = {

@@ -16,6 +16,8 @@ export type ShapeMember = {
   readonly mixed?: true;
   /** Only some alternatives of a union have it. */
   readonly some?: true;
+  /** No member, but a text that a call may begin with. */
+  readonly called?: true;
   /** Declared where type parameters have a meaning, or in a module that another one describes: its names cannot be looked up alone. */
   readonly bound?: true;
 };

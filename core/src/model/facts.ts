@@ -108,6 +108,8 @@ export type ComponentFacts = BodyFacts & {
   readonly members: readonly MemberFact[];
   /** The declared type of the props object; link adds its members to `props`. */
   readonly propsType?: TypeExpr;
+  /** The declared type of the events, where it stands elsewhere; link adds what it declares. */
+  readonly eventsType?: TypeExpr;
   readonly events: readonly EventFact[];
   readonly slots: readonly SlotFact[];
   readonly openness: Openness;

@@ -22,6 +22,8 @@ export type TypeMember = {
   readonly optional: boolean;
   readonly type: TypeExpr;
   readonly span: Span;
+  /** No member, but what the first parameter of a call may be: `(e: 'book', boat: string): void`. */
+  readonly called?: true;
 };
 
 /** A type alias or an interface declared in a module; several of one name add up. */

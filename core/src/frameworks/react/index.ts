@@ -1,3 +1,4 @@
+import { propKey } from '../../model/member';
 import { parseScriptBare } from '../../read/script/parse';
 import type { Adapter } from '../adapter';
 import { readReact } from './read';
@@ -13,6 +14,7 @@ export const react: Adapter = {
   parseBare: parseScriptBare,
   link: {
     memberOfProp: propMember,
+    memberOfEvent: propKey,
     changesOf,
     eventOf: (prop) => platformEvent(prop)?.name,
     classProp: 'className',

@@ -1,4 +1,4 @@
-import { modelKey } from '../../model/member';
+import { eventKey, modelKey } from '../../model/member';
 import { parseScriptBare } from '../../read/script/parse';
 import type { Adapter } from '../adapter';
 import { placedPages } from './pages';
@@ -21,6 +21,7 @@ export const svelte: Adapter = {
   },
   link: {
     memberOfProp: propMember,
+    memberOfEvent: eventKey,
     eventOf: (prop) => /^on([a-z]+)$/.exec(prop)?.[1],
     classProp: 'class',
     changesOf: (prop) => [modelKey(prop)],

@@ -5,7 +5,7 @@ import { registeredTags } from './globals';
 import { loadParser, parseTemplate } from './parser';
 import { readVue } from './read';
 import { isVueScript, readVueScript } from './read/module';
-import { propMember } from './read/names';
+import { eventMember, propMember } from './read/names';
 import { vueWriter } from './write';
 
 export const vue: Adapter = {
@@ -29,6 +29,7 @@ export const vue: Adapter = {
   },
   link: {
     memberOfProp: propMember,
+    memberOfEvent: eventMember,
     eventOf: () => undefined,
     classProp: 'class',
     changesOf: (prop) => [modelKey(prop)],

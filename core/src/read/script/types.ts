@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import type { Span } from '../../model/span';
 import type { TypeExpr, TypeFact, TypeMember } from '../../model/types';
 import { annotationOf, dottedName, keyName, spanOf } from './syntax';
 
@@ -94,10 +95,23 @@ function readMembers(members: readonly t.TSTypeElement[]): TypeExpr {
       case 'TSIndexSignature':
         indexed = true;
         break;
+      case 'TSCallSignatureDeclaration':
+        for (const { value, span } of textsOf(member.parameters[0]))
+          found.push({ name: value, optional: true, type: { kind: 'function', params: [] }, span, called: true });
+        break;
       default:
     }
   }
   return { kind: 'object', members: found, indexed };
+}
+
+/** The texts that a parameter may be: `'book'`, `'book' | 'clear'`. */
+function textsOf(parameter: t.Node | undefined): { readonly value: string; readonly span: Span }[] {
+  const type = parameter && annotationOf(parameter);
+  const all = type?.type === 'TSUnionType' ? type.types : type ? [type] : [];
+  return all.flatMap((one) =>
+    one.type === 'TSLiteralType' && one.literal.type === 'StringLiteral' ? [{ value: one.literal.value, span: spanOf(one) }] : [],
+  );
 }
 
 function typeParameters(node: t.Node | null | undefined): TypeFact['params'] {

@@ -1,7 +1,7 @@
 import type { KnownUse } from '../../contract';
 
 import { adapterOf, traitsOf } from '../../frameworks/registry';
-import type { Binding, ComponentFacts } from '../../model/facts';
+import type { Binding } from '../../model/facts';
 import { bindingKey, memberKeyOf } from '../../model/given';
 import { type MemberKey, memberOf } from '../../model/member';
 import type { Component } from '../../model/model';
@@ -23,7 +23,7 @@ export const deafListeners = remembered(({ use, target }: KnownUse): readonly Bi
     const key = bindingKey(binding);
     if (key === undefined) return false;
     if (event === undefined) return isUncalled(target, key);
-    if (isDeclaredInVain(facts, key)) return true;
+    if (isDeclaredInVain(target, key)) return true;
     if (contract.members.has(key)) return false;
     // What is not declared goes on to the root element, which raises what the platform raises.
     return contract.openness === 'closed' || !isNativeEvent(event.toLowerCase());
@@ -31,9 +31,13 @@ export const deafListeners = remembered(({ use, target }: KnownUse): readonly Bi
 });
 
 /** An event that the component declares as its own, so that nothing else raises it, and never raises. */
-function isDeclaredInVain(facts: ComponentFacts, key: MemberKey): boolean {
-  const declared = facts.events.find((one) => one.key === key);
-  return declared !== undefined && declared.raised.length === 0 && facts.openness !== 'open' && facts.wrappedBy.length === 0;
+function isDeclaredInVain({ contract, facts }: Component, key: MemberKey): boolean {
+  const own = facts.events.find((one) => one.key === key);
+  // What is let through to others is known of them alone, and not as required or not.
+  const member = contract.members.get(key);
+  const isTyped = memberOf(key).kind === 'event' && member?.taken === false && member.required === 'no';
+  const isIdle = own ? own.raised.length === 0 : isTyped;
+  return isIdle && facts.openness !== 'open' && facts.wrappedBy.length === 0;
 }
 
 /** A declared callback that the component never takes, while nothing else of what it is given is used. */

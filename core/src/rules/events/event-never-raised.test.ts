@@ -57,6 +57,24 @@ table(
       'App @clear',
     ],
     [
+      'declared by a type of another file, and never raised',
+      {
+        App: '<template><Pill @clear="go"/></template><script setup>const go = () => 1;</script>',
+        Pill: '<script setup lang="ts">import type { Events } from "./events"; const emit = defineEmits<Events>(); emit("book");</script><template><p/><b/></template>',
+        'events.ts': 'export interface Events { book: []; (e: "clear" | "stop", at: number): void }',
+      },
+      'App @clear',
+    ],
+    [
+      'not among those that a type of another file declares',
+      {
+        App: '<template><Pill @vanish="go"/></template><script setup>const go = () => 1;</script>',
+        Pill: '<script setup lang="ts">import type { Events } from "./events"; const emit = defineEmits<Events>(); emit("clear");</script><template><p/><b/></template>',
+        'events.ts': 'export type Events = { clear: [] };',
+      },
+      'App @vanish',
+    ],
+    [
       'declared, so that the platform raises it no more',
       {
         App: '<template><Pill @click="go"/></template><script setup>const go = () => 1;</script>',
@@ -79,6 +97,21 @@ table(
     ],
   ],
   [
+    [
+      'declared by a type that cannot be seen',
+      {
+        App: '<template><Pill @vanish="go"/></template><script setup>const go = () => 1;</script>',
+        Pill: '<script setup lang="ts">import type { Events } from "outside"; const emit = defineEmits<Events>(); emit("clear");</script><template><p/><b/></template>',
+      },
+    ],
+    [
+      'declared by a type of another file, and raised',
+      {
+        App: '<template><Pill @clear="go"/></template><script setup>const go = () => 1;</script>',
+        Pill: '<script setup lang="ts">import type { Events } from "./events"; const emit = defineEmits<Events>(); emit("clear");</script><template><p/><b/></template>',
+        'events.ts': 'export type Events = { clear: [] };',
+      },
+    ],
     [
       'declared and raised',
       {

@@ -26,6 +26,16 @@ table(
       'App tone',
     ],
     ['bound', { App: `${setup('const a = 1;')}<template><Gauge :tone="a"/></template>`, Gauge: vueGauge }, 'App tone'],
+    [
+      'beside events of a type of another file',
+      {
+        App: `${setup('')}<template><Gauge tone="calm"/></template>`,
+        Gauge:
+          '<script setup lang="ts">import type { Events } from "./events"; const emit = defineEmits<Events>(); emit("clear");</script><template><p/><b/></template>',
+        'events.ts': 'export type Events = { clear: [] };',
+      },
+      'App tone',
+    ],
   ],
   [
     ['declared', { App: `${setup('')}<template><Gauge :max-level="1"/></template>`, Gauge: vueGauge }],

@@ -17,6 +17,8 @@ export type Declared = {
   /** Props whose writing raises `update:…`. */
   readonly models: Set<number>;
   propsType?: TypeExpr;
+  /** Types of events that are declared elsewhere. */
+  readonly eventTypes: TypeExpr[];
   /** Where the props are declared. */
   propsSpan: Span;
   /** Names of props or events are not all known. */
@@ -31,6 +33,7 @@ export function newDeclared(): Declared {
   return {
     props: new Map(),
     events: new Map(),
+    eventTypes: [],
     propsSpan: { start: 0, end: 0 },
     models: new Set(),
     open: false,
@@ -169,7 +172,7 @@ export function declareEventTypes(declared: Declared, type: t.TSType, statements
           return;
         }
       }
-      declared.open = true;
+      declared.eventTypes.push(readType(type));
       return;
     }
     default:

@@ -210,6 +210,8 @@ export function assemble(
     wrappedBy: [],
   };
   if (declared.propsType) facts.propsType = declared.propsType;
+  const [eventsType] = declared.eventTypes;
+  if (eventsType) facts.eventsType = declared.eventTypes.length === 1 ? eventsType : { kind: 'intersection', of: declared.eventTypes };
   if (body.exposes.length > 0) facts.exposes = body.exposes;
   const isSeen = !declared.open && (declared.propsType === undefined || isWrittenHere(declared.propsType, setup.statements));
   const undeclared = isSeen ? trulyUndeclared(inner.undeclared, scriptsIn(markup.text)) : [];

@@ -102,9 +102,9 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
     ['event:go() : native', 'p'],
   ],
   [
-    'emits by a type from elsewhere are open',
+    'emits by a type from elsewhere, which link resolves',
     `<script setup lang="ts">import type { Emits } from './e'; defineEmits<Emits>();</script><template><p/></template>`,
-    [' : open', 'p'],
+    [' : native', 'p'],
   ],
   [
     'an event that is raised without being declared',
