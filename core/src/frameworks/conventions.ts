@@ -1,6 +1,7 @@
-import type { BodyFacts, FileFacts, TemplateNode } from '../model/facts';
+import type { BodyFacts, FileFacts, MemberFact, TemplateNode } from '../model/facts';
 import type { MemberKey } from '../model/member';
 import type { FilePath } from '../model/span';
+import type { TypeExpr } from '../model/types';
 
 /** What conventions may ask of a project. */
 export type Project = {
@@ -28,10 +29,16 @@ export type FileRouter = {
   readonly path: (match: RegExpExecArray) => string;
 };
 
+/** Whether a type is that of a function, or may be. */
+export const isFunctionType = (type: TypeExpr): boolean =>
+  type.kind === 'function' || (type.kind === 'union' && type.of.some((one) => one.kind === 'function'));
+
 /** What a framework links by convention instead of by name. */
 export type LinkConventions = {
   /** The member that a name of a declared type of props stands for. */
   readonly memberOfProp: (name: string) => MemberKey;
+  /** What a member of a declared type of props is, by its name and type, where the component does not tell by its use. */
+  readonly kindOfProp: (name: string, type: TypeExpr) => MemberFact['kind'];
   /** The member that a name of a declared type of events stands for. */
   readonly memberOfEvent: (name: string) => MemberKey;
   /** Members by which a component asks for a change of a prop that it was given. */

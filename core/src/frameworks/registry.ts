@@ -17,7 +17,14 @@ type Named = Pick<Adapter, 'name' | 'link' | 'traits' | 'write'>;
 /** A module without components of any framework. */
 const plain: Named = {
   name: 'Script',
-  link: { memberOfProp: propKey, memberOfEvent: eventKey, changesOf: () => [], eventOf: () => undefined, classProp: 'class' },
+  link: {
+    memberOfProp: propKey,
+    memberOfEvent: eventKey,
+    kindOfProp: () => 'value',
+    changesOf: () => [],
+    eventOf: () => undefined,
+    classProp: 'class',
+  },
   traits: react.traits,
   write: react.write,
 };

@@ -47,26 +47,22 @@ export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'fram
 
   function compute(file: FilePath, facts: ComponentFacts): Contract {
     const taken = new Map(facts.members.map((prop): [MemberKey, ContractMember] => [prop.key, takenProp(names, file, prop)]));
-    const { memberOfProp, memberOfEvent } = adapterOf(files.get(file)?.framework ?? 'script').link;
+    const { memberOfEvent } = adapterOf(files.get(file)?.framework ?? 'script').link;
     const events = facts.eventsType && shapeOf(names, shapeOfComponent, file, facts.eventsType);
     for (const { name, file: there, span } of events?.members.values() ?? []) {
       const key = memberOfEvent(name);
       if (taken.has(key)) continue;
       taken.set(key, { key, name: memberName(key), kind: 'callback', required: 'no', declared: locate(there, span), taken: false });
     }
-    const contract = withDeclared(file, facts, taken, memberOfProp);
+    const contract = withDeclared(file, facts, taken);
     // What the type may declare beside these cannot be told.
     return events && events.openness !== 'closed' ? { ...contract, openness: 'open' } : contract;
   }
 
   /** What a component takes, with what the type of its props declares. */
-  function withDeclared(
-    file: FilePath,
-    facts: ComponentFacts,
-    taken: Map<MemberKey, ContractMember>,
-    memberOfProp: (name: string) => MemberKey,
-  ): Contract {
+  function withDeclared(file: FilePath, facts: ComponentFacts, taken: Map<MemberKey, ContractMember>): Contract {
     if (!facts.propsType) return undeclared(file, facts, taken);
+    const { memberOfProp, kindOfProp } = adapterOf(files.get(file)?.framework ?? 'script').link;
     const shape = shapeOf(names, shapeOfComponent, file, facts.propsType);
     const props = new Map(taken);
     for (const member of shape.members.values()) {
@@ -76,7 +72,7 @@ export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'fram
       const prop: Writable<ContractMember> = {
         key,
         name: own?.name ?? member.name,
-        kind: kindOf(member.name, member.type, own),
+        kind: own && own.kind !== 'value' ? own.kind : kindOfProp(member.name, member.type),
         required: member.optional || own?.fallback !== undefined ? 'no' : 'yes',
         declared: member.span.end > 0 ? locate(member.file, member.span) : (own?.declared ?? locate(file, facts.nameSpan)),
         taken: own !== undefined,
@@ -135,12 +131,4 @@ function takenProp(names: Names, file: FilePath, fact: MemberFact): ContractMemb
   const kinds = fact.type && kindsOf(names, fact.type, { file });
   if (kinds) prop.kinds = kinds;
   return prop;
-}
-
-function kindOf(name: string, type: TypeExpr, own: MemberFact | ContractMember | undefined): MemberFact['kind'] {
-  if (own && own.kind !== 'value') return own.kind;
-  if (name === 'children' || (type.kind === 'ref' && /(^|\.)(ReactNode|ReactElement|ReactChild|JSX\.Element|Element)$/.test(type.name)))
-    return 'slot';
-  const isFunction = type.kind === 'function' || (type.kind === 'union' && type.of.some((one) => one.kind === 'function'));
-  return /^on[A-Z]/.test(name) || (isFunction && /^(set|handle|toggle)[A-Z]/.test(name)) ? 'callback' : 'value';
 }

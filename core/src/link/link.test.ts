@@ -1,6 +1,9 @@
-import { describe, expect, test } from 'vitest';
+import { beforeAll, describe, expect, test } from 'vitest';
+import { loadCompilers } from '../frameworks/registry';
 import { propKey } from '../model/member';
 import { analyseFiles, componentNamed, type Files, rows, treeOf } from '../../../testing/src/project';
+
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 
 /** What the only use in `src/App.tsx` points to. */
 function targetIn(files: Files): string {
@@ -297,6 +300,28 @@ describe('declared props', () => {
   ];
   test.each(cases)('%s', (_, type, more, expected) => {
     expect(shape(type, more)).toBe(expected);
+  });
+
+  const kinds: readonly [file: string, text: string, expected: readonly string[]][] = [
+    [
+      'src/Card.tsx',
+      'type P = { onPick: (id: string) => void; setTone: (tone: string) => void; label: string; foot: React.ReactNode };\nexport function Card({ ...rest }: P) { return <Row {...rest}/>; }',
+      ['onPick callback', 'setTone callback', 'label value', 'foot slot'],
+    ],
+    [
+      'src/Card.vue',
+      '<script setup lang="ts">defineProps<{ onPick?: (id: string) => void; label: string }>();</script><template><p/></template>',
+      ['event:pick callback', 'label value'],
+    ],
+    [
+      'src/Card.svelte',
+      '<script lang="ts">let { ...rest }: { onpick: (id: string) => void; only: boolean; label: string; foot: Snippet } = $props();</script><Row {...rest}/>',
+      ['onpick callback', 'only value', 'label value', 'foot slot'],
+    ],
+  ];
+  test.each(kinds)('what each member is, by its name and type: %s', (file, text, expected) => {
+    const { members } = componentNamed(analyseFiles({ [file]: text }).model, 'Card').contract;
+    expect([...members.values()].map(({ key, kind }) => `${key} ${kind}`)).toEqual(expected);
   });
 
   test('imported, through a barrel', () => {

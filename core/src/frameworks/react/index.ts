@@ -2,7 +2,7 @@ import { propKey } from '../../model/member';
 import { parseScriptBare } from '../../read/script/parse';
 import type { Adapter } from '../adapter';
 import { readReact } from './read';
-import { changesOf, platformEvent, propMember } from './read/names';
+import { changesOf, kindOfProp, platformEvent, propMember } from './read/names';
 import { reactWriter } from './write';
 
 export const react: Adapter = {
@@ -15,6 +15,7 @@ export const react: Adapter = {
   link: {
     memberOfProp: propMember,
     memberOfEvent: propKey,
+    kindOfProp,
     changesOf,
     eventOf: (prop) => platformEvent(prop)?.name,
     classProp: 'className',

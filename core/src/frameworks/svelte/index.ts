@@ -4,7 +4,7 @@ import type { Adapter } from '../adapter';
 import { placedPages } from './pages';
 import { loadParser, parser } from './parser';
 import { readSvelte } from './read';
-import { propMember } from './read/declared';
+import { kindOfProp, propMember } from './read/declared';
 import { isSvelteScript, readSvelteScript } from './read/module';
 import { svelteWriter } from './write';
 
@@ -22,6 +22,7 @@ export const svelte: Adapter = {
   link: {
     memberOfProp: propMember,
     memberOfEvent: eventKey,
+    kindOfProp,
     eventOf: (prop) => /^on([a-z]+)$/.exec(prop)?.[1],
     classProp: 'class',
     changesOf: (prop) => [modelKey(prop)],

@@ -30,6 +30,8 @@ export const vue: Adapter = {
   link: {
     memberOfProp: propMember,
     memberOfEvent: eventMember,
+    // A function is told by its name: what is called `onBook` is a listener, and an event by its key.
+    kindOfProp: (name) => (/^on[A-Z]/.test(name) ? 'callback' : 'value'),
     eventOf: () => undefined,
     classProp: 'class',
     changesOf: (prop) => [modelKey(prop)],

@@ -52,6 +52,11 @@ describe('strands of a page', () => {
       ['state all: App owns > Leaf reads+narrows'],
     ],
     [
+      'of an object made in place, the part that is read',
+      'function Row({ item }) { return <p>{item.a}</p>; }\nexport function App() { const [a] = useState(1); const [b, setB] = useState(2); return <div onClick={() => setB(3)}><Row item={{ a, b }}/></div>; }',
+      ['state a: App owns > Row reads+renames', 'state b: App owns+changes > Row renames'],
+    ],
+    [
       'computed on the way',
       `${leaf}export function App() { const [a] = useState(1); const twice = a * 2; return <Leaf a={twice}/>; }`,
       ['state a: App owns+reads > Leaf reads+narrows'],

@@ -1,4 +1,7 @@
+import type { MemberFact } from '../../../model/facts';
 import { defaultSlot, type MemberKey, propKey } from '../../../model/member';
+import type { TypeExpr } from '../../../model/types';
+import { isFunctionType } from '../../conventions';
 
 /** Tells whether a tag stands for a component: `Card`, `ui.card`, `Über`. The platform's own begin with a small letter. */
 export function isComponentTag(tag: string): boolean {
@@ -34,3 +37,10 @@ const spelt: Readonly<Record<string, string>> = { className: 'class', htmlFor: '
 
 /** The platform's name of an attribute of an element. */
 export const platformAttribute = (name: string): string => spelt[name] ?? name;
+
+/** What a member of a declared type of props is: content, a function by its name, or a value. */
+export function kindOfProp(name: string, type: TypeExpr): MemberFact['kind'] {
+  if (name === 'children' || (type.kind === 'ref' && /(^|\.)(ReactNode|ReactElement|ReactChild|JSX\.Element|Element)$/.test(type.name)))
+    return 'slot';
+  return /^on[A-Z]/.test(name) || (isFunctionType(type) && /^(set|handle|toggle)[A-Z]/.test(name)) ? 'callback' : 'value';
+}

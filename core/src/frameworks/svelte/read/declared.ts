@@ -4,6 +4,7 @@ import type { Span } from '../../../model/span';
 import type { TypeExpr } from '../../../model/types';
 import type { Provided } from '../../../read/markup/contract';
 import type { Body } from '../../../read/script/body';
+import { isFunctionType } from '../../conventions';
 
 /** What a component declares to its users, while it is being read. */
 export type Declared = {
@@ -33,6 +34,12 @@ export function propMember(name: string): MemberKey {
 /** Tells whether a prop is a function by its name. */
 export function isCallback(name: string): boolean {
   return /^on[A-Za-z]/.test(name);
+}
+
+/** What a member of a declared type of props is: a snippet, a function that is named as a listener, or a value. */
+export function kindOfProp(name: string, type: TypeExpr): MemberFact['kind'] {
+  if (name === 'children' || (type.kind === 'ref' && type.name === 'Snippet')) return 'slot';
+  return isCallback(name) && isFunctionType(type) ? 'callback' : 'value';
 }
 
 /** `onpick`, `onPick` → `pick`: the event that a callback prop is for. */

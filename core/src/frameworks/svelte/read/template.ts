@@ -404,8 +404,19 @@ function readAttributes(markup: SvelteMarkup, node: Tag, scope: Scope, native: b
 function attributeTarget(native: boolean, name: string): BindingTarget {
   if (name.startsWith('--')) return { kind: 'variable', name };
   if (!native) return memberOf(propMember(name));
-  return /^on[a-z]/.test(name) ? { kind: 'listener', name: name.slice(2), on: 'self' } : { kind: 'attribute', name };
+  const heard = listenerOf(name);
+  return heard ? { kind: 'listener', name: heard.event, on: 'self' } : { kind: 'attribute', name };
 }
+
+/** `onclickcapture` → a click on its way down; an event may be called so itself. */
+function listenerOf(name: string): { readonly event: string; readonly captures: boolean } | undefined {
+  const [, event = '', capture] = /^on([a-z].*?)(capture)?$/.exec(name) ?? [];
+  if (event === '') return undefined;
+  const isName = event === 'gotpointer' || event === 'lostpointer';
+  return { event: isName ? `${event}${capture ?? ''}` : event, captures: capture !== undefined && !isName };
+}
+
+const modifierNames: Readonly<Record<string, string>> = { stopPropagation: 'stop', preventDefault: 'prevent' };
 
 function readAttribute(markup: SvelteMarkup, one: AST.Attribute, scope: Scope, native: boolean): Binding {
   const { body } = markup;
@@ -420,6 +431,7 @@ function readAttribute(markup: SvelteMarkup, one: AST.Attribute, scope: Scope, n
     nameSpan,
     direction: 'in',
     readings: [],
+    ...(native && listenerOf(one.name)?.captures ? { modifiers: ['capture'] } : {}),
   };
   if (one.value === true) return { ...binding, constant: 'true' };
   const parts = Array.isArray(one.value) ? one.value : [one.value];
@@ -498,7 +510,7 @@ function readOn(markup: SvelteMarkup, one: AST.OnDirective, tag: Tag, scope: Sco
   const head = {
     to: native ? ({ kind: 'listener', name: one.name, on } as const) : memberOf(member),
     written,
-    ...(one.modifiers.length > 0 ? { modifiers: one.modifiers } : {}),
+    ...(one.modifiers.length > 0 ? { modifiers: one.modifiers.map((name) => modifierNames[name] ?? name) } : {}),
     span,
     nameSpan: { start: one.start, end: one.start + written.length },
     direction: 'out' as const,

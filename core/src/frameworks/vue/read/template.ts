@@ -358,7 +358,7 @@ function attributeTarget(native: boolean, name: string): BindingTarget {
 }
 
 const modifiersOf = (found: DirectiveNode): { modifiers?: readonly string[] } =>
-  found.modifiers.length > 0 ? { modifiers: found.modifiers.map((one) => one.content) } : {};
+  found.modifiers.length > 0 ? { modifiers: found.modifiers.map((one) => one.content).filter((one) => one !== 'prop') } : {};
 
 function constant(markup: VueMarkup, given: AttributeNode, native: boolean): Binding {
   const text = given.value ? markup.text.slice(given.value.loc.start.offset, given.value.loc.end.offset) : 'true';
