@@ -4,8 +4,8 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, type Page } from '@playwright/test';
 import { build } from 'vite';
-import { analyse, loadCompilers, makeWays, unfold, type Ways } from '@liana/core';
-import { type Outcome, outcomeOf } from '../../core/src/flow/views/outcome';
+import { analyse, listenersOf, loadCompilers, makeWays, unfold, type Ways } from '@liana/core';
+import { outcomeOf } from '../../core/src/flow/views/outcome';
 import type { Mark } from './instrument';
 import { instrument } from './instrument';
 
@@ -34,7 +34,10 @@ export type Truth = {
   readonly ownerOf: (node: Node) => string | undefined;
 };
 
-const aspects = ['runs', 'sets', 'raises', 'renders', 'shows'] as const satisfies readonly (keyof Outcome)[];
+const aspects = ['runs', 'sets', 'raises', 'renders', 'shows'] as const;
+
+/** What follows from an interaction: places in the code as `file:offset`, and names of components. */
+type Outcome = Readonly<Record<(typeof aspects)[number], ReadonlySet<string>>>;
 
 /** Builds a demo with its marks, in the framework’s development form; the folder it is in. */
 async function buildMarked(root: string, framework: Truth['framework']): Promise<{ folder: string; places: ReadonlySet<string> }> {
@@ -150,15 +153,18 @@ async function toldBy(page: Page): Promise<Told> {
 
 /** What Liana says that follows from an interaction, over all its events; of what stands in scripts only what has a mark. */
 function saidOf(ways: Ways, one: Interaction, marked: ReadonlySet<string> | undefined): Outcome {
-  const all = one.events.map((event) => outcomeOf(ways, one.component, event));
-  const union = (aspect: keyof Outcome): Set<string> => new Set(all.flatMap((outcome) => [...outcome[aspect]]));
-  const inScripts = (aspect: keyof Outcome): Set<string> => new Set([...union(aspect)].filter((place) => marked?.has(place) ?? true));
+  const listeners = ways.graph.frames.flatMap((frame) =>
+    frame.name === one.component ? listenersOf(frame).filter(({ binding }) => one.events.includes(binding.to.name)) : [],
+  );
+  const { impact, ...said } = outcomeOf(ways, listeners);
+  const inScripts = (aspect: keyof typeof said): Set<string> => new Set([...said[aspect]].filter((place) => marked?.has(place) ?? true));
+  const names = (places: readonly number[]): Set<string> => new Set(places.map((place) => ways.graph.frames[place]?.name ?? ''));
   return {
     runs: inScripts('runs'),
     sets: inScripts('sets'),
     raises: inScripts('raises'),
-    renders: union('renders'),
-    shows: union('shows'),
+    renders: names(impact.renders),
+    shows: names(impact.shows),
   };
 }
 

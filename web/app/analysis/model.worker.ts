@@ -27,6 +27,11 @@ import {
   makeWays,
   type MergeNames,
   isConfig,
+  isListenerId,
+  type Listener,
+  listenerAt,
+  listenerOf,
+  listenerSubject,
   link,
   type Linked,
   type Location,
@@ -51,9 +56,11 @@ import {
   type SourceFile,
   newCheckKeep,
   type CheckKeep,
+  type Subject,
   type SubjectId,
   type TriageMark,
   unfold,
+  whatHappens,
   type Ways,
 } from '@liana/core';
 import { expose } from 'comlink';
@@ -78,7 +85,7 @@ import { readAll } from './pool';
 import { cancelledMessage, type ReportProgress } from './progress';
 import { cutExcerpt, cutWhole } from './excerpt';
 import { alikeIn, comparedIn, filesOf, likestPair } from './overlap';
-import { answerTrace, subjectsOf } from './traced';
+import { answerTrace, shownTrace, subjectsOf } from './traced';
 import { rowsOf } from './rows';
 import { type Given, takeSources } from './sources';
 
@@ -284,26 +291,29 @@ function pagesFor(held: Opened, file: FilePath, pageId: string | undefined): Pag
   return [...new Set([...asked, ...standingsIn(held).pagesOfFile(file), ...pages.slice(0, 1)])];
 }
 
-type Found = { readonly page: Page; readonly ways: Ways; readonly spot: Spot };
+type Found<What> = { readonly page: Page; readonly ways: Ways; readonly what: What };
 
 /** Where something of a file is found first: on the page that is asked for, at its place there, or on another one. */
-function findOn(
+function findOn<What>(
   held: Opened,
   file: FilePath,
   pageId: string | undefined,
   place: number,
-  find: (graph: Graph, place: number) => Spot | undefined,
-): Found | undefined {
+  find: (graph: Graph, place: number) => What | undefined,
+): Found<What> | undefined {
   for (const page of pagesFor(held, file, pageId)) {
     const { ways } = unfolded(held, page);
-    const spot = find(ways.graph, page.id === pageId ? place : -1);
-    if (spot) return { page, ways, spot };
+    const what = find(ways.graph, page.id === pageId ? place : -1);
+    if (what !== undefined) return { page, ways, what };
   }
   return undefined;
 }
 
-const findSubject = (held: Opened, pageId: string | undefined, subject: SubjectId, place: number): Found | undefined =>
+const findSubject = (held: Opened, pageId: string | undefined, subject: SubjectId, place: number): Found<Spot> | undefined =>
   findOn(held, fileOfSubject(subject), pageId, place, (graph, at) => spotOf(graph, subject, at));
+
+const findListener = (held: Opened, pageId: string | undefined, id: SubjectId, place: number): Found<Listener> | undefined =>
+  findOn(held, fileOfSubject(id), pageId, place, (graph, at) => listenerOf(graph, id, at));
 
 function pageById(held: Opened, id: string | undefined): Page | undefined {
   return held.model.pages.find((page) => page.id === id) ?? held.model.pages[0];
@@ -512,12 +522,13 @@ const analyst = {
     question: Question,
   ): Promise<TraceAnswer | undefined> {
     const held = await ensure(projectId);
+    const textIn = (file: FilePath): Promise<string> => textOf(held, file);
+    if (isListenerId(subject)) {
+      const found = findListener(held, pageId, subject, place);
+      return found && { page: pageEntry(found.page), ...(await shownTrace(found.ways, whatHappens(found.ways, found.what), textIn)) };
+    }
     const found = findSubject(held, pageId, subject, place);
-    if (!found) return undefined;
-    return {
-      page: pageEntry(found.page),
-      ...(await answerTrace(held.model, found.ways, found.spot, question, (file) => textOf(held, file))),
-    };
+    return found && { page: pageEntry(found.page), ...(await answerTrace(held.model, found.ways, found.what, question, textIn)) };
   },
 
   /** What stands at an offset of a file, as the subject of a trace; undefined where nothing is named there. */
@@ -529,14 +540,19 @@ const analyst = {
     place: number,
   ): Promise<SubjectEntry | undefined> {
     const held = await ensure(projectId);
-    const found = findOn(held, file, pageId, place, (graph, at) => spotAt(graph, file, offset, at));
-    return found && { page: found.page.id, ...subjectOf(found.ways.graph, found.spot) };
+    const found = findOn(held, file, pageId, place, (graph, at): Subject | undefined => {
+      const listener = listenerAt(graph, file, offset, at);
+      if (listener) return listenerSubject(listener);
+      const spot = spotAt(graph, file, offset, at);
+      return spot && subjectOf(graph, spot);
+    });
+    return found && { page: found.page.id, ...found.what };
   },
 
   /** What an id names, on the page that is asked for or the first that has it. */
   async subject(projectId: string, pageId: string | undefined, subject: SubjectId): Promise<SubjectEntry | undefined> {
     const found = findSubject(await ensure(projectId), pageId, subject, -1);
-    return found && { page: found.page.id, ...subjectOf(found.ways.graph, found.spot) };
+    return found && { page: found.page.id, ...subjectOf(found.ways.graph, found.what) };
   },
 
   /** The values and events of a page that a trace may start from. */

@@ -1,6 +1,8 @@
 import {
   type FilePath,
   type Graph,
+  listenersOf,
+  listenerSubject,
   type Location,
   type Model,
   type PlaceIndex,
@@ -22,7 +24,7 @@ import { cutLine } from './excerpt';
 
 type ReadText = (file: FilePath) => Promise<string>;
 
-/** A trace with all that a view of it shows: code, names, the text for a review. */
+/** The answer to a question about a value, with who changes what it comes from. */
 export async function answerTrace(
   model: Model,
   ways: Ways,
@@ -30,8 +32,15 @@ export async function answerTrace(
   question: Question,
   textOf: ReadText,
 ): Promise<Omit<TraceAnswer, 'page'>> {
-  const { graph } = ways;
   const trace = traceOf(ways, spot, question);
+  const answers = answerFor(model, ways.graph, spot);
+  const changes = question === 'changes' ? trace : traceOf(ways, spot, 'changes');
+  const cut = async (at: Location): Promise<CodeLine> => cutLine(await textOf(at.file), at);
+  return { ...(await shownTrace(ways, trace, textOf)), ...(answers ? { answers } : {}), writers: await writersOf(changes, cut) };
+}
+
+/** A trace with all that a view of it shows: code, names, the text for a review. */
+export async function shownTrace({ graph }: Ways, trace: Trace, textOf: ReadText): Promise<Omit<TraceAnswer, 'page'>> {
   const cut = async (at: Location): Promise<CodeLine> => cutLine(await textOf(at.file), at);
   const code = await Promise.all(trace.rungs.map((rung) => Promise.all(rung.code.slice(0, 12).map(cut))));
   const onward = trace.rungs.map((rung) => (rung.spot && rung.from >= 0 ? subjectId(graph, rung.spot) : undefined));
@@ -42,16 +51,7 @@ export async function answerTrace(
     ...(trace.impact?.effects ?? []).map((one) => one.place),
   ]);
   const names = Object.fromEntries([...places].map((place): [number, string] => [place, graph.frames[place]?.component?.name ?? '']));
-  const answers = answerFor(model, graph, spot);
-  return {
-    trace,
-    code,
-    onward,
-    names,
-    ...(answers ? { answers } : {}),
-    writers: await writersOf(question === 'changes' ? trace : traceOf(ways, spot, 'changes'), cut),
-    text: traceText(trace, (rung) => code[rung.index]?.[0] ?? { line: 1, text: '' }),
-  };
+  return { trace, code, onward, names, writers: [], text: traceText(trace, (rung) => code[rung.index]?.[0] ?? { line: 1, text: '' }) };
 }
 
 function answerFor(model: Model, graph: Graph, spot: Spot): TraceAnswer['answers'] {
@@ -103,6 +103,11 @@ export function subjectsOf(graph: Graph, page: string): SubjectEntry[] {
   const found: SubjectEntry[] = [];
   const seen = new Set<string>();
   for (const frame of graph.frames) {
+    for (const subject of frame.place < 0 ? [] : listenersOf(frame).map(listenerSubject)) {
+      if (found.length >= mostListed || seen.has(subject.id)) continue;
+      seen.add(subject.id);
+      found.push({ ...subject, page });
+    }
     frame.body.values.forEach((value, at) => {
       if (found.length >= mostListed || !isListed(graph, frame, at)) return;
       const spot: Spot = { frame: frame.index, value: at, track: [] };

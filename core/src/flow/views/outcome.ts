@@ -1,9 +1,10 @@
-import type { Binding, ChangeFact } from '../../model/facts';
+import type { ChangeFact } from '../../model/facts';
 import { contains, type Location } from '../../model/span';
 import { type Frame, type Spot, valueOf } from '../graph/frames';
 import type { Ways } from '../steps/queries';
-import { impactOf } from './impact';
+import { type Impact, impactOf } from './impact';
 import type { Rung } from './ladder';
+import { handlersOf, type Listener } from './listener';
 import { traceOf } from './trace';
 
 /** What is said to follow when the platform raises an event on an element of a component. */
@@ -12,37 +13,12 @@ export type Outcome = {
   readonly runs: ReadonlySet<string>;
   readonly sets: ReadonlySet<string>;
   readonly raises: ReadonlySet<string>;
-  /** Names of components. */
-  readonly renders: ReadonlySet<string>;
-  readonly shows: ReadonlySet<string>;
+  /** What renders again, and what may show something new. */
+  readonly impact: Impact;
 };
-
-/** A binding of an element that hears an event. */
-const isFor = ({ to }: Binding, event: string): boolean => to.kind === 'listener' && to.name === event;
 
 function key(at: Location): string {
   return `${at.file}:${at.start}`;
-}
-
-/** The function that an element of a component is given for an event, at each place of the component. */
-function handlersOf(ways: Ways, component: string, event: string): { frame: Frame; action: number }[] {
-  const { graph } = ways;
-  return graph.frames.flatMap((frame) => {
-    if (frame.name !== component || frame.kind !== 'component') return [];
-    const index = graph.indexOf(frame);
-    const inPlace = [...index.attached].flatMap(([action, { node, binding }]) =>
-      node.kind === 'element' && isFor(binding, event) ? [{ frame, action }] : [],
-    );
-    const named = [...index.sinks.values()].flatMap((sinks) =>
-      sinks.flatMap((sink) => {
-        if (sink.to !== 'attribute' || !isFor(sink.binding, event)) return [];
-        return ways
-          .runs({ frame: frame.index, value: sink.reading.value, track: sink.reading.path })
-          .flatMap((run) => (run.kind === 'action' ? [{ frame: run.frame, action: run.action }] : []));
-      }),
-    );
-    return [...inPlace, ...named];
-  });
 }
 
 /** What a function does, told as the rungs of its trace; a function written in place is traced by what it calls. */
@@ -76,13 +52,18 @@ function rungsOf(ways: Ways, frame: Frame, action: number): { rungs: Rung[]; sta
   return { rungs, states };
 }
 
-/** Follows an event of an element to all that runs, is set, renders and shows something new. */
-export function outcomeOf(ways: Ways, component: string, event: string): Outcome {
+/** Follows what some listeners hear to all that runs, is set, renders again and may show something new. */
+export function outcomeOf(ways: Ways, listeners: readonly Listener[]): Outcome {
   const runs = new Set<string>();
   const sets = new Set<string>();
   const raises = new Set<string>();
   const states: Spot[] = [];
-  for (const { frame, action } of handlersOf(ways, component, event)) {
+  for (const handler of listeners.flatMap((listener) => handlersOf(ways, listener))) {
+    if (handler.kind === 'setter') {
+      states.push({ frame: handler.frame.index, value: handler.state, track: [] });
+      continue;
+    }
+    const { frame, action } = handler;
     const facts = frame.body.actions[action];
     if (!facts) continue;
     runs.add(`${frame.file}:${facts.span.start}`);
@@ -122,8 +103,7 @@ export function outcomeOf(ways: Ways, component: string, event: string): Outcome
       states.map((spot) => sourceOf(ways, spot)),
     );
   }
-  const nameAt = (place: number): string => ways.graph.frames[place]?.name ?? '';
-  return { runs, sets, raises, renders: new Set(impact.renders.map(nameAt)), shows: new Set(impact.shows.map(nameAt)) };
+  return { runs, sets, raises, impact };
 }
 
 /** A value of another module stands for that module's own. */

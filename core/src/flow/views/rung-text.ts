@@ -11,7 +11,11 @@ export function saysOf(rung: Rung, question: Question = 'goes'): string {
   if (rung.by === 'impact') return rung.ending === 'painted' ? 'renders again, may show something new' : 'renders again, shows nothing new';
   const before = rung.from < 0;
   const ending = endingOf(rung);
-  const happens = before ? 'starts here' : ((question === 'comes' ? cameBy(rung) : undefined) ?? happensAt(rung));
+  const happens = before
+    ? question === 'happens'
+      ? ''
+      : 'starts here'
+    : ((question === 'comes' ? cameBy(rung) : undefined) ?? happensAt(rung));
   return ending === '' ? happens : happens === '' ? ending : `${happens}, ${ending}`;
 }
 

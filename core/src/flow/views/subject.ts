@@ -28,7 +28,7 @@ export type Subject = {
   readonly at: Location;
 };
 
-export type SubjectKind = 'state' | 'prop' | 'event' | 'store' | 'context' | 'function' | 'constant' | 'value';
+export type SubjectKind = 'state' | 'prop' | 'event' | 'store' | 'context' | 'function' | 'constant' | 'value' | 'listener';
 
 const kinds: Readonly<Record<ValueKind, SubjectKind>> = {
   props: 'prop',

@@ -7,11 +7,12 @@ export const questionWords: Readonly<Record<Question, string>> = {
   comes: 'where it comes from',
   changes: 'what changes it',
   impact: 'what follows if it changes',
+  happens: 'what happens',
 };
 
 /** The kind of a subject and its home, in words: `state of TodayPage`. */
 export function subjectWords(subject: Trace['subject']): string {
-  return `${subject.kind} of ${subject.home}`;
+  return subject.kind === 'listener' ? `in ${subject.home}` : `${subject.kind} of ${subject.home}`;
 }
 
 /**

@@ -12,9 +12,9 @@ import { isEvent, type Subject, subjectOf } from './subject';
 import { codeAt } from '../graph/targets';
 import type { Ways } from '../steps/queries';
 
-/** What can be asked of a value or an event. */
+/** What can be asked of a value or an event; of a listener, what happens on its event. */
 export const questions = ['goes', 'comes', 'changes', 'impact'] as const;
-export type Question = (typeof questions)[number];
+export type Question = (typeof questions)[number] | 'happens';
 
 /** The answer to one question, as a ladder, with the facts in short. */
 export type Trace = {
@@ -23,7 +23,7 @@ export type Trace = {
   readonly rungs: readonly Rung[];
   readonly truncated: boolean;
   readonly short: Short;
-  /** For `impact`. */
+  /** For `impact` and `happens`. */
   readonly impact?: Impact;
 };
 
@@ -179,7 +179,7 @@ function setBy(ways: Ways, spot: Spot): Spot[] {
 }
 
 /** What renders again, with what it shows that is new, as lines. */
-function hangImpact(ways: Ways, start: Draft, impact: Impact): void {
+export function hangImpact(ways: Ways, start: Draft, impact: Impact): void {
   const { graph } = ways;
   const shows = new Set(impact.shows);
   const hung = new Map<PlaceIndex, Draft>();

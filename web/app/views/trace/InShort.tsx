@@ -33,7 +33,7 @@ function ImpactPart({ answer }: { answer: TraceAnswer }) {
   const shows = new Set(impact.shows.map((place) => answer.names[place] ?? ''));
   return (
     <>
-      <h3>If it changes</h3>
+      <h3>{answer.trace.question === 'happens' ? 'What renders' : 'If it changes'}</h3>
       <p>
         {counted(impact.renders.length, 'place')} {impact.renders.length === 1 ? 'renders' : 'render'} again.{' '}
         {shows.size === 0 ? 'None of them shows anything new.' : `Only ${listed([...shows])} may show something new.`}
@@ -103,6 +103,7 @@ const headings: Readonly<Record<Question, string>> = {
   comes: 'Way back',
   changes: 'What leads here',
   impact: 'If it changes',
+  happens: 'What happens',
 };
 
 /** The facts of a trace in short. */
@@ -141,7 +142,7 @@ export function InShort({ projectId, answer }: Props) {
       )}
       <ImpactPart answer={answer} />
       <AnswersPart projectId={projectId} answer={answer} />
-      {question !== 'changes' && (
+      {question !== 'changes' && question !== 'happens' && (
         <>
           <h3>What changes it</h3>
           {answer.writers.length === 0 && <p>Nothing that can be seen changes it.</p>}

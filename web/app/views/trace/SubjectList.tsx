@@ -20,6 +20,7 @@ const groups: readonly { readonly kinds: readonly SubjectKind[]; readonly title:
   { kinds: ['context'], title: 'Contexts that are taken' },
   { kinds: ['value'], title: 'Asked for outside' },
   { kinds: ['event', 'prop', 'function'], title: 'Events' },
+  { kinds: ['listener'], title: 'What people do' },
 ];
 
 /** What a trace may start from, where nothing is chosen yet. */
@@ -79,7 +80,15 @@ export function SubjectList({ projectId, summary, page, subjects, missing }: Pro
               <ul>
                 {own.map((one) => (
                   <li key={one.id}>
-                    <Link to={traceLink(projectId, page, one.id, one.place, one.kind === 'context' ? 'comes' : 'goes')}>
+                    <Link
+                      to={traceLink(
+                        projectId,
+                        page,
+                        one.id,
+                        one.place,
+                        one.kind === 'context' ? 'comes' : one.kind === 'listener' ? undefined : 'goes',
+                      )}
+                    >
                       <code style={{ color: subjectColour(one.kind) }}>{one.name}</code> <span>{one.home.split('/').at(-1)}</span>
                     </Link>
                   </li>

@@ -24,6 +24,7 @@ const asks: Readonly<Record<Question, string>> = {
   comes: 'Where it comes from',
   changes: 'What changes it',
   impact: 'If it changes',
+  happens: 'What happens',
 };
 
 /** One value or event, followed from rung to rung. */
@@ -53,12 +54,12 @@ export function TraceView({ project, summary, state, answer, subjects, whole }: 
     <>
       <div className="controls">
         <div role="group" aria-label="Question" style={{ display: 'contents' }}>
-          {questions.map((one) => (
+          {(subject.kind === 'listener' ? (['happens'] as const) : questions).map((one) => (
             <button
               key={one}
               type="button"
               className="chip"
-              aria-pressed={state.ask === one}
+              aria-pressed={answer.trace.question === one}
               onClick={() => go({ ask: one === 'goes' ? undefined : one, rung: undefined, wide: undefined, open: undefined })}
             >
               {asks[one]}
@@ -76,7 +77,7 @@ export function TraceView({ project, summary, state, answer, subjects, whole }: 
         </span>
       </div>
       <div className="work-area">
-        <section className="sheet trace-sheet" aria-label={`${asks[state.ask]}: ${subject.name}`}>
+        <section className="sheet trace-sheet" aria-label={`${asks[answer.trace.question]}: ${subject.name}`}>
           <header className="trace-head">
             <h1 style={{ color: colour }}>{subject.name}</h1>
             <p className="mono">
@@ -84,7 +85,7 @@ export function TraceView({ project, summary, state, answer, subjects, whole }: 
               {subject.home === answer.page.name ? '' : ` · on ${answer.page.name}`}
             </p>
           </header>
-          {answer.trace.rungs.length === 1 && <p className="trace-alone">{aloneWords(state.ask)}</p>}
+          {answer.trace.rungs.length === 1 && <p className="trace-alone">{aloneWords(answer.trace.question)}</p>}
           <Ladder
             key={`${subject.id} ${state.ask} ${state.at}`}
             projectId={project.id}
@@ -110,6 +111,8 @@ function aloneWords(ask: Question): string {
       return 'It comes from nowhere further: it begins here.';
     case 'changes':
       return 'Nothing that can be seen changes it.';
+    case 'happens':
+      return 'Nothing happens that can be seen: what runs changes and raises nothing.';
     case 'impact':
       return 'No component renders again when it changes.';
   }

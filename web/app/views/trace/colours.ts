@@ -4,6 +4,7 @@ const colours: Readonly<Record<SubjectKind, string>> = {
   state: 'var(--state)',
   prop: 'var(--prop)',
   event: 'var(--event)',
+  listener: 'var(--event)',
   function: 'var(--event)',
   store: 'var(--store)',
   context: 'var(--context)',
