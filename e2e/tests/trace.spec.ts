@@ -41,6 +41,21 @@ test.describe('a trace of the demo', () => {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('passages');
   });
 
+  test('what happens on the event of an element, with an address of its own', async ({ page }) => {
+    await page.getByRole('link', { name: 'submit on <form> PassageForm' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('submit on <form>');
+    await expect(rungs(page).filter({ hasText: 'raises onBook' })).toHaveCount(1);
+    await expect(rungs(page).filter({ hasText: 'changes passages' })).toContainText('TodayPage');
+    await expect(page.getByRole('complementary')).toContainText('places render again.');
+    await page.reload();
+    await expect(rungs(page).first()).toContainText('submit on <form>');
+    await page
+      .locator('.rung-code .name', { hasText: /^setBoat$/ })
+      .first()
+      .click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('setBoat');
+  });
+
   test('a click on a name in the code traces that name, and back leads back', async ({ page }) => {
     await page.getByRole('link', { name: 'passages TodayPage' }).click();
     await page

@@ -8,15 +8,7 @@ export type { Caller, Run, Ways, Writer } from './steps/queries';
 export { type Ending, endings, type StepKind, stepKinds } from './steps/step';
 export type { Rung } from './views/ladder';
 export { type Question, questions, type Short, type Trace, traceOf } from './views/trace';
-export {
-  isListenerId,
-  type Listener,
-  listenerAt,
-  listenerId,
-  listenerOf,
-  listenersOf,
-  listenerSubject,
-} from './views/listener';
+export { isListenerId, type Listener, listenerAt, listenerId, listenerOf, listenersOf, listenerSubject } from './views/listener';
 export { whatHappens } from './views/happens';
 export { type Impact, impactOf } from './views/impact';
 export { type Answer, type Asked, whoAnswers } from './views/answers';

@@ -111,7 +111,9 @@ function sinkSteps(ways: Ways, frame: Frame, sink: Sink, passed: Passed, spot: S
     case 'read':
     case 'follows': {
       const action = frame.body.actions[sink.action];
-      return [{ kind: 'reads', ...here, name, ending: 'read', by: sink.to === 'follows' ? 'follows' : (action?.name ?? '') }];
+      // What is followed runs an effect again, or makes a function anew that is kept until then.
+      const by = sink.to === 'read' ? (action?.name ?? '') : action?.kind === 'effect' ? 'follows' : 'remade';
+      return [{ kind: 'reads', ...here, name, ending: 'read', by }];
     }
     case 'put':
       return putSteps(ways, frame, sink, passed).filter((step) => step.to?.frame !== spot.frame || step.to.value !== spot.value);

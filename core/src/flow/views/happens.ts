@@ -8,8 +8,8 @@ import { outcomeOf } from './outcome';
 import { hangImpact, type Trace } from './trace';
 
 /**
- * What happens when the platform raises the event of a listener: what runs, what that changes and raises and where
- * this goes, and what renders again because of it; as a ladder.
+ * What happens when the platform raises the event of a listener: what runs, what that changes and raises, who catches
+ * it, and what renders again because of it; as a ladder.
  */
 export function whatHappens(ways: Ways, listener: Listener): Trace {
   const { graph } = ways;
@@ -18,13 +18,15 @@ export function whatHappens(ways: Ways, listener: Listener): Trace {
   const at = codeAt(frame, binding.span);
   const start = draftOf(graph, { kind: 'starts', how: 'same', at, frame: frame.index, name, ending: 'platform', by: tag }, name);
   const seen = new Set<string>();
-  if (binding.action !== undefined) hangEffects(ways, start, frame, binding.action, seen);
+  // What is changed is told with what renders because of it; where it may go later does not happen now.
+  const now: Ways = { ...ways, onward: () => [] };
+  if (binding.action !== undefined) hangEffects(now, start, frame, binding.action, seen);
   else
     for (const { value, path } of binding.readings) {
       const spot: Spot = { frame: frame.index, value, track: path };
-      hangRuns(ways, start, spot, 'catches', seen);
+      hangRuns(now, start, spot, 'catches', seen);
     }
-  const { impact, sets } = outcomeOf(ways, [listener]);
+  const { impact } = outcomeOf(ways, [listener]);
   hangImpact(ways, start, impact);
   const { rungs, truncated } = numbered(start, true);
   const components = new Set(rungs.flatMap((rung) => rung.component ?? []));
@@ -33,7 +35,7 @@ export function whatHappens(ways: Ways, listener: Listener): Trace {
     question: 'happens',
     rungs,
     truncated,
-    short: { components: components.size, unread: [], renames: 0, writers: sets.size },
+    short: { components: components.size, unread: [], renames: 0, writers: rungs.filter(({ kind }) => kind === 'changes').length },
     impact,
   };
 }

@@ -88,6 +88,9 @@ function gathered(drafts: readonly Draft[]): Draft[] {
   return found;
 }
 
+/** What renders again comes after all that runs before it. */
+const rendersLast = (a: Draft, b: Draft): number => Number(a.by === 'impact') - Number(b.by === 'impact');
+
 const sizes = new WeakMap<Draft, number>();
 
 function sizeOf(draft: Draft): number {
@@ -117,7 +120,7 @@ export function numbered(start: Draft, down: boolean): { rungs: Rung[]; truncate
     }
     const { below, ...own } = at.draft;
     const index = rungs.length;
-    const children = gathered(below).sort((a, b) => sizeOf(a) - sizeOf(b) || a.place - b.place);
+    const children = gathered(below).sort((a, b) => rendersLast(a, b) || sizeOf(a) - sizeOf(b) || a.place - b.place);
     const crossing = children.length > 0 && children.every((one) => one.place !== own.place || one.kind === 'provides');
     const carried =
       down &&

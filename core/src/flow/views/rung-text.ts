@@ -63,7 +63,13 @@ function happensAt(rung: Rung): string {
     case 'gives':
       return by === undefined ? `given back as ${name}` : `given by ${by} as ${name}`;
     case 'reads':
-      return by === 'follows' ? 'starts an effect' : by === undefined || by === '' ? 'read' : `read in ${by}`;
+      return by === 'follows'
+        ? 'starts an effect'
+        : by === 'remade'
+          ? 'a function is made anew'
+          : by === undefined || by === ''
+            ? 'read'
+            : `read in ${by}`;
     case 'paints':
       return by === 'condition' ? 'decides what shows' : by === undefined ? 'painted' : `painted on <${by}>`;
     case 'starts':

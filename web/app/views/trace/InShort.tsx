@@ -7,7 +7,7 @@ type Props = { projectId: string; answer: TraceAnswer };
 
 function Figure({ count, words }: { count: number; words: string }) {
   return (
-    <div className="figure">
+    <div className="trace-figure">
       <b>{count.toLocaleString('en')}</b>
       <span>{words}</span>
     </div>
@@ -112,7 +112,7 @@ export function InShort({ projectId, answer }: Props) {
   return (
     <aside className="card" id="card" tabIndex={0} aria-label="In short">
       <h2>In short</h2>
-      <div className="figures">
+      <div className="trace-figures">
         {impact ? (
           <>
             <Figure count={impact.renders.length} words={impact.renders.length === 1 ? 'place renders' : 'places render'} />
@@ -126,7 +126,7 @@ export function InShort({ projectId, answer }: Props) {
             <Figure count={short.renames} words={short.renames === 1 ? 'rename' : 'renames'} />
           </>
         )}
-        <Figure count={short.writers} words={short.writers === 1 ? 'writer' : 'writers'} />
+        <Figure count={short.writers} words={`${question === 'happens' ? 'change' : 'writer'}${short.writers === 1 ? '' : 's'}`} />
       </div>
       {truncated && (
         <p className="warn tidy">
