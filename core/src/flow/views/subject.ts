@@ -169,6 +169,17 @@ function valueWith(frame: Frame, own: string): { value: number; track: string[] 
   return { value: best.value, track: part === '' ? [] : part.slice(1).split('.') };
 }
 
+/** What the functions of a frame call or set, each with where its name begins: a state is set by its setter where it has one. */
+function calledIn({ body }: Frame): { readonly value: number; readonly start: number }[] {
+  return body.actions.flatMap(({ changes, raises, invokes }) => [
+    ...changes.map(({ value, span }) => {
+      const setter = body.values.findIndex((one) => one.kind === 'setter' && one.partner === value);
+      return { value: setter < 0 ? value : setter, start: span.start };
+    }),
+    ...[...raises, ...invokes].flatMap(({ value, span }) => (value === undefined ? [] : [{ value, start: span.start }])),
+  ]);
+}
+
 type Hit = { readonly spot: Spot; readonly length: number; readonly rank: number };
 
 /**
@@ -189,6 +200,10 @@ export function spotAt(graph: Graph, file: FilePath, offset: number, place: Plac
       if (contains(value.span, point))
         offer({ spot: { frame: frame.index, value: index, track: [] }, length: value.span.end - value.span.start, rank });
     });
+    for (const { value, start } of calledIn(frame)) {
+      const length = frame.body.values[value]?.name.length ?? 0;
+      if (contains({ start, end: start + length }, point)) offer({ spot: { frame: frame.index, value, track: [] }, length, rank });
+    }
     for (const sinks of graph.indexOf(frame).sinks.values()) {
       for (const { reading } of sinks) {
         if (!contains(reading.span, point)) continue;

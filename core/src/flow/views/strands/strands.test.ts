@@ -345,6 +345,19 @@ describe('what a trace is of', () => {
     const spot = spotAt(graph, 'src/App.tsx', offset);
     expect(spot ? subjectId(graph, spot) : '').toBe(meant);
   });
+
+  test('a click on what a function calls or sets', () => {
+    const text =
+      'export function App({ onPick }) { const [at, setAt] = useState(0); const go = () => { setAt(1); onPick(at); }; return <p onClick={go}>{at}</p>; }';
+    const { graph } = waysOf(mounted(text));
+    const named = (word: string): string | undefined => {
+      const spot = spotAt(graph, 'src/App.tsx', text.indexOf(word) + 1);
+      return spot && subjectOf(graph, spot).name;
+    };
+    expect(named('setAt(1)')).toBe('setAt');
+    expect(named('onPick(at)')).toBe('onPick');
+    expect(named('at); }')).toBe('at');
+  });
 });
 
 describe('a rung in words', () => {
