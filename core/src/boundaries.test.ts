@@ -76,6 +76,27 @@ test('the core imports no package but the parsers and the few it names', () => {
   expect(wrong).toEqual([]);
 });
 
+/** What a framework is called, and how it spells things; both are known in its own folder and in the texts of the catalogues. */
+const named = /['"`](?:react|vue|svelte|angular|lwc|astro)['"`]/;
+const spelt =
+  /\b(?:defineProps|defineEmits|createContext|useContext|useState|useEffect|createEventDispatcher)\b|\$props\b|['"`](?:on|bind):|\bv-(?:if|for|model)\b|\{#(?:if|each)\b/;
+const isOfFrameworks = (file: string): boolean => /^frameworks\/|^rules\/\w+\/catalogue\.ts$|^model\/framework\.ts$/.test(file);
+/** Recipes of changes are still told apart by how markup is written, and spell what they write. */
+const writesChanges = (file: string): boolean => file.startsWith('fixes/');
+
+test.each([
+  ['frameworks by name', named, isOfFrameworks],
+  ['how they spell things', spelt, (file: string) => isOfFrameworks(file) || writesChanges(file)],
+])('nothing outside the adapters knows %s', (_, pattern, mayKnow) => {
+  const wrong = filesBelow(source).flatMap((file) => {
+    const own = path.relative(source, file);
+    if (mayKnow(own)) return [];
+    const lines = readFileSync(file, 'utf8').split('\n');
+    return lines.flatMap((line, at) => (!/^\s*(?:\/\/|\/?\*)/.test(line) && pattern.test(line) ? [`${own}:${at + 1} ${line.trim()}`] : []));
+  });
+  expect(wrong).toEqual([]);
+});
+
 test('there are no import cycles', () => {
   const resolve = (from: string, to: string): string | undefined => {
     const target = path.resolve(path.dirname(from), to);

@@ -1,4 +1,5 @@
 export * from './model/facts';
+export * from './model/framework';
 export * from './model/finding';
 export * from './model/ids';
 export * from './model/lines';

@@ -1,3 +1,4 @@
+import { markupOf } from '../frameworks/registry';
 import type * as t from '@babel/types';
 import { type MemberKey, memberName } from '../model/member';
 import type { FileFacts } from '../model/facts';
@@ -39,7 +40,7 @@ export function takenProps(source: Source, component: Component): Taken {
   const taken = takenBy(source, component);
   if (taken) return taken;
   throw new CannotWrite(
-    component.framework === 'react'
+    markupOf(component.framework) === 'expression'
       ? `${component.name} is no plain function.`
       : `${component.name} declares its props in a form that is not followed.`,
   );
@@ -47,14 +48,14 @@ export function takenProps(source: Source, component: Component): Taken {
 
 /** How a component takes its props; undefined where it takes none in a form that is followed. */
 export function takenBy(source: Source, component: Component): Taken | undefined {
-  if (component.framework === 'react') {
+  if (markupOf(component.framework) === 'expression') {
     const run = functionOf(source, component);
     const param = parameterOf(run?.params[0]);
     if (!run) return undefined;
     if (param?.type === 'ObjectPattern') return { run, pattern: param };
     return param?.type === 'Identifier' ? { run, all: param.name } : { run };
   }
-  const makers = component.framework === 'vue' ? ['defineProps', 'withDefaults'] : ['$props'];
+  const makers = markupOf(component.framework) === 'directives' ? ['defineProps', 'withDefaults'] : ['$props'];
   for (const statement of source.program.body) {
     if (statement.type === 'ExpressionStatement' && isCallOf(statement.expression, makers))
       return { statement, call: statement.expression };

@@ -1,3 +1,4 @@
+import { markupOf } from '../frameworks/registry';
 import type { Component } from '../model/model';
 import { type MemberKey, memberName } from '../model/member';
 import { bindingFor } from '../model/given';
@@ -59,17 +60,17 @@ export function settle(rewrite: Rewrite, component: Component, prop: MemberKey):
   const { local, fallback, type } = dropProp(rewrite, component, prop);
   const value = given ?? fallback;
   if (value === undefined) throw new CannotWrite('What it switches would have to go with it, which is not seen with certainty.');
-  if (given === undefined && component.framework === 'vue' && !taken.pattern && /=>|^(?:async\s+)?function\b/.test(value))
+  if (given === undefined && markupOf(component.framework) === 'directives' && !taken.pattern && /=>|^(?:async\s+)?function\b/.test(value))
     throw new CannotWrite(`The default of ${memberName(prop)} is made anew for each ${component.name}.`);
   refuseChanged(source, component, memberName(prop), local);
   const kept = source.isTyped && type !== undefined && isCompared(source, local, taken.all) ? ` as ${type}` : '';
   const line = `const ${local} = ${value.replace(/^"([^"'\\]*)"$/, "'$1'")}${kept};`;
-  if (component.framework === 'react') {
+  if (markupOf(component.framework) === 'expression') {
     const reads = taken.all === undefined ? [] : memberReads(source, taken.all, memberName(prop));
     for (const read of reads) rewrite.put(source, { start: startOf(read), end: endOf(read) }, local);
     putFirst(rewrite, source, component, [line]);
   } else if (taken.statement) {
-    if (component.framework === 'vue') followedReads(rewrite, source, taken.all, memberName(prop), local, '');
+    if (markupOf(component.framework) === 'directives') followedReads(rewrite, source, taken.all, memberName(prop), local, '');
     rewrite.insert(source, statementSpan(source, taken.statement).end, `${indentAt(source.text, startOf(taken.statement))}${line}\n`);
   }
   takeFromUses(rewrite, component, prop);

@@ -1,3 +1,4 @@
+import { adapterOf } from '../frameworks/registry';
 import type * as t from '@babel/types';
 import type { FilePath } from '../model/span';
 import { applyEdits } from './patch';
@@ -114,13 +115,7 @@ export function bringImports(
   to: FilePath,
   body: string,
 ): { readonly names: readonly string[]; readonly line: string }[] {
-  // A text in quotes is no name, but for the code in an attribute of Vue.
-  const before =
-    {
-      vue: `(?:(?<![\\w$.'"])|(?<=\\s(?:[:@#]|v-)[^\\s="]*="))`,
-      // In Svelte, a store is read by its name with a letter before it.
-      svelte: `(?<![\\w$.'"])\\$?`,
-    }[source.framework as string] ?? `(?<![\\w$.'"])`;
+  const before = adapterOf(source.framework).write.beforeName;
   const stands = (name: string): boolean => new RegExp(`${before}${name.replace(/\$/g, '\\$')}(?![\\w$])`).test(body);
   const folder = source.file.split('/').slice(0, -1);
   const way = (from: string): string => (from.startsWith('.') ? pathBetween(to, resolve(folder, from)) : from);

@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { Framework } from '../model/facts';
+import type { Framework } from '../model/framework';
 import type { FilePath } from '../model/span';
 import { parseScript } from '../read/script/parse';
 

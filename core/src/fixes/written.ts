@@ -1,15 +1,16 @@
-import type { Framework } from '../model/facts';
+import { adapterOf, markupOf } from '../frameworks/registry';
+import type { Framework } from '../model/framework';
 import { CannotWrite } from './rewrite';
 
 export const pascal = (text: string): string =>
   text.replace(/(?:^|[^A-Za-z0-9]+)([A-Za-z0-9])/g, (_, letter: string) => letter.toUpperCase()).replace(/[^A-Za-z0-9]/g, '');
 
 /** An expression in markup: `{x}`, `{{ x }}`. */
-export const shown = (framework: Framework, code: string): string => (framework === 'vue' ? `{{ ${code} }}` : `{${code}}`);
+export const shown = (framework: Framework, code: string): string => adapterOf(framework).write.shown(code);
 
 /** An attribute with an expression: `tone={x}`, `:tone="x"`. */
 export const bound = (framework: Framework, name: string, code: string): string =>
-  framework === 'vue' ? `:${name.replace(/^:/, '')}="${code}"` : `${name}={${code}}`;
+  markupOf(framework) === 'directives' ? `:${name.replace(/^:/, '')}="${code}"` : `${name}={${code}}`;
 
 export const quoted = (text: string): string =>
   `'${text
@@ -23,7 +24,7 @@ export function literalOf(framework: Framework, binding: string): string {
   if (value === undefined) return 'true';
   if (value.startsWith('{')) return value.slice(1, -1).trim();
   const inner = /^(["'])([\s\S]*)\1$/.exec(value)?.[2] ?? value;
-  return framework === 'vue' && /^(?::|v-bind:)/.test(binding) ? inner : quoted(inner);
+  return adapterOf(framework).write.givesCode(binding) ? inner : quoted(inner);
 }
 
 /** Code that can stand between double quotes. */
@@ -34,7 +35,7 @@ export function giving(framework: Framework, name: string, code: string): string
   const text = /^'([^'"\\{}<>]*)'$/.exec(code)?.[1];
   if (text !== undefined) return ` ${name}="${text}"`;
   if (code === 'true') return ` ${name}`;
-  return ` ${bound(framework, name, framework === 'vue' ? inQuotes(code) : code)}`;
+  return ` ${bound(framework, name, markupOf(framework) === 'directives' ? inQuotes(code) : code)}`;
 }
 
 /** Letters by their names (`&times;`) are read in markup alone: throws for code that would show them as they stand. */

@@ -1,4 +1,6 @@
-import type { FileFacts, Framework } from '../model/facts';
+import type { FileFacts } from '../model/facts';
+import type { Framework } from '../model/framework';
+import type { SkeletonWriter } from '../model/skeleton';
 import type { FilePath } from '../model/span';
 import type { LinkConventions } from './conventions';
 import type { Traits } from './traits';
@@ -22,6 +24,8 @@ export type Adapter = {
   readonly link: LinkConventions;
   readonly traits: Traits;
   readonly write: Writer;
+  /** Writes the skeleton of a plan. */
+  readonly skeleton: SkeletonWriter;
 };
 
 export type { LinkConventions, Traits, Writer };

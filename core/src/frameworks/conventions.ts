@@ -51,5 +51,7 @@ export type LinkConventions = {
   readonly placedPages?: (project: Project) => readonly PlacedPage[];
   /** Tags that are registered for all files of the framework. */
   readonly registeredTags?: (project: Project) => (file: FilePath, tag: string) => TagTarget | undefined;
+  /** The condition under which packages export their sources for the framework. */
+  readonly exportCondition?: string;
   readonly fileRouters?: readonly FileRouter[];
 };

@@ -1,16 +1,16 @@
 import type { FileFacts } from '../model/facts';
 import { listenedNames, loadedLater, unmentionedProps } from '../read/mentions';
-import { readerOf } from './registry';
+import { readerOf, traitsOf } from './registry';
 
 /** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
-export const readerVersion = '11';
+export const readerVersion = '12';
 
 /** What is told by the text as a whole, whatever its framework. */
 function withMentions(facts: FileFacts, text: string): FileFacts {
   const later = /import\s*\(|\.glob|require/.test(text) ? loadedLater(text) : [];
   const listens = text.includes('addEventListener') ? listenedNames(text) : [];
   const components = facts.components.map((component) => {
-    const unmentioned = unmentionedProps(component, facts.framework, text);
+    const unmentioned = unmentionedProps(component, traitsOf(facts).propsByDeclaration, text);
     const own = component.form === 'file' ? text : text.slice(component.span.start, component.span.end);
     return { ...component, lines: own.split('\n').length, ...(unmentioned.length > 0 ? { unmentioned } : {}) };
   });

@@ -1,5 +1,5 @@
 import { eventKey, propKey } from '../model/member';
-import type { Framework } from '../model/facts';
+import type { Framework } from '../model/framework';
 import type { FilePath } from '../model/span';
 import { parseScriptBare } from '../read/script/parse';
 import type { Adapter, Traits } from './adapter';
@@ -37,6 +37,10 @@ export function adapterOf(framework: Framework): Named {
 }
 
 export const traitsOf = ({ framework }: { readonly framework: Framework }): Traits => adapterOf(framework).traits;
+
+/** How a framework’s markup is written; undefined for none. */
+export const markupOf = (framework: Framework | undefined): Traits['markup'] | undefined =>
+  framework === undefined ? undefined : adapterOf(framework).traits.markup;
 
 /** Who reads a file; undefined for files that nobody does. */
 export function readerOf(file: FilePath, text: () => string): Adapter | undefined {

@@ -1,5 +1,9 @@
 /** What a framework does when a component runs, as far as flow and rules must know it. */
 export type Traits = {
+  /** How markup is written: as an expression of the script, in a template whose directives are attributes, or in one with blocks. */
+  readonly markup: 'expression' | 'directives' | 'blocks';
+  /** Whether a prop is there for the template as soon as it is declared, or has to be taken out of the props first. */
+  readonly propsByDeclaration: boolean;
   /** What runs again when a value changes: the component as a whole, or what reads the value. */
   readonly rerender: 'component' | 'reading';
   /** Content for a slot runs while the component that has the slot renders, and not with its owner. */

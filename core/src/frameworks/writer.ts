@@ -10,6 +10,18 @@ export type Writer = {
   readonly attribute: (name: string, expression: string) => string;
   /** A listener on an element: `onChange={f}`, `@change="f"`. */
   readonly listener: (event: string, code: string) => string;
+  /** An expression that is shown: `{eta}`, `{{ eta }}`. */
+  readonly shown: (expression: string) => string;
+  /** Whether an attribute, as written, gives code though it stands in quotes. */
+  readonly givesCode: (attribute: string) => boolean;
+  /** Attributes, as written, that give more than the one name that they have: the later of two wins. */
+  readonly givesSeveral: RegExp;
+  /** What stands right before a name in code of a file, as the source of a pattern: a text in quotes is no name. */
+  readonly beforeName: string;
+  /** The package that its functions are imported from. */
+  readonly package: string;
+  /** The type of content that is given as a prop; absent where it is no prop. */
+  readonly contentType?: string;
   /** What a prop is declared with so that it may be bound both ways; absent where nothing is needed for it. */
   readonly bindable?: string;
 };

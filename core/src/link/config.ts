@@ -1,4 +1,5 @@
 import { parse } from 'jsonc-parser';
+import { adapters } from '../frameworks/registry';
 import type { ConfigFile } from '../model/model';
 import type { FilePath } from '../model/span';
 import { directoryOf, joinPath } from '../model/paths';
@@ -32,11 +33,13 @@ function stringOf(value: unknown): string {
   return typeof value === 'string' ? value : '';
 }
 
+const ofFrameworks = adapters.flatMap(({ link }) => link.exportCondition ?? []);
+
 /** The source that a conditional export means: `{ import: './a.js' }` → `./a.js`. */
 function conditionOf(value: unknown): string {
   if (typeof value === 'string') return value;
   const conditions = objectOf(value);
-  for (const name of ['source', 'svelte', 'import', 'module', 'default', 'browser', 'require', 'types']) {
+  for (const name of ['source', ...ofFrameworks, 'import', 'module', 'default', 'browser', 'require', 'types']) {
     const found = conditionOf(conditions[name] ?? '');
     if (found) return found;
   }

@@ -1,9 +1,7 @@
+import type { Framework } from './framework';
 import type { Member, MemberKey } from './member';
 import type { FilePath, Span } from './span';
 import type { TypeExpr, TypeFact } from './types';
-
-/** The frameworks that Liana reads. `script` is a module without components of any. */
-export type Framework = 'react' | 'vue' | 'svelte' | 'angular' | 'lwc' | 'elements' | 'astro' | 'script';
 
 /** Something in a file that could not be read, and where. */
 export type Problem = { readonly message: string } & Span;

@@ -1,4 +1,5 @@
-import type { ComponentFacts, FileFacts, Framework, HookFact, MemberFact, TemplateUse } from './facts';
+import type { ComponentFacts, FileFacts, HookFact, MemberFact, TemplateUse } from './facts';
+import type { Framework } from './framework';
 import type { MemberKey } from './member';
 import type { ComponentId, SharedId, UseId } from './ids';
 import type { FilePath, Location, Span } from './span';

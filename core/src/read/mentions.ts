@@ -1,4 +1,4 @@
-import type { ComponentFacts, FileFacts } from '../model/facts';
+import type { ComponentFacts } from '../model/facts';
 import { type MemberKey, memberOf } from '../model/member';
 
 /** Modules that the text loads while it runs: `import('./Chart')`, `import.meta.glob('./parts/*.vue')`. */
@@ -18,13 +18,10 @@ export function listenedNames(text: string): string[] {
 /**
  * The props of a component whose names stand nowhere in its text but where they are declared: in a
  * type, in the options of a declaration, or taken out of the props. Whatever else the text does with
- * a name counts as a mention, so that these surely are not read.
+ * a name counts as a mention, so that these surely are not read. `byDeclaration`: a prop that is
+ * declared need not be taken out of the props.
  */
-export function unmentionedProps(
-  { members: props, span, form }: ComponentFacts,
-  framework: FileFacts['framework'],
-  text: string,
-): MemberKey[] {
+export function unmentionedProps({ members: props, span, form }: ComponentFacts, byDeclaration: boolean, text: string): MemberKey[] {
   const own = form === 'file' ? text : text.slice(span.start, span.end);
   return props.flatMap(({ key, name }) => {
     if (memberOf(key).kind !== 'prop' || !/^[A-Za-z_$][\w$]*$/.test(name)) return [];
@@ -33,13 +30,13 @@ export function unmentionedProps(
       const [before, after] = [own.slice(0, match.index).trimEnd(), own.slice(match.index + name.length)];
       // A member of a type, or an option of a declaration.
       if (/^\s*\?\s*:/.test(after) || (/^\s*:/.test(after) && /[{;,]$/.test(before))) continue;
-      if (framework === 'vue' && /['"]$/.test(before) && /^['"]/.test(after) && /[[,]\s*['"]$/.test(before)) continue;
+      if (byDeclaration && /['"]$/.test(before) && /^['"]/.test(after) && /[[,]\s*['"]$/.test(before)) continue;
       // Taken out of the props: `{ boat, dense = false }`, `export let dense`.
       const isTaken = (/[{,]$/.test(before) && /^\s*[,}=]/.test(after) && !/^\s*==/.test(after)) || /\bexport let$/.test(before);
       if (!isTaken) return [];
       taken++;
     }
     // Under another name it may be read; a declaration by a macro need not take it out at all.
-    return taken === 1 || (taken === 0 && framework === 'vue') ? [key] : [];
+    return taken === 1 || (taken === 0 && byDeclaration) ? [key] : [];
   });
 }

@@ -1,5 +1,5 @@
 import type { Severity } from '../model/finding';
-import type { Framework } from '../model/facts';
+import type { Framework } from '../model/framework';
 
 /** Names that a rule found, to be put into its sentences. */
 export type Words = Readonly<Record<string, string>>;

@@ -1,4 +1,5 @@
-import type { Framework } from '../../model/facts';
+import { markupOf } from '../../frameworks/registry';
+import type { Framework } from '../../model/framework';
 import { renamed, unspaced } from '../../overlap';
 import { CannotWrite } from '../rewrite';
 import { indentAt } from '../source';
@@ -80,7 +81,7 @@ export function componentText(framework: Framework, name: string, place: Place, 
   const props = unique(holes);
   const { isTyped, text } = place.source;
   const names = props.map((one) => one.name).join(', ');
-  if (framework === 'vue') {
+  if (markupOf(framework) === 'directives') {
     const known = props.every((one) => one.type === 'string' || one.type === 'boolean');
     const declared =
       isTyped && known
@@ -88,7 +89,7 @@ export function componentText(framework: Framework, name: string, place: Place, 
         : `defineProps([${props.map((one) => `'${one.name}'`).join(', ')}]);`;
     return `<script setup${isTyped ? ' lang="ts"' : ''}>\n${props.length > 0 ? `${declared}\n` : ''}</script>\n\n<template>\n  ${stretchText(place, holes, '  ')}\n</template>\n`;
   }
-  if (framework === 'svelte') {
+  if (markupOf(framework) === 'blocks') {
     const isOlder = /\bexport let\b|^\s*\$:/m.test(text) || (!/\$(?:props|state|derived)\b/.test(text) && /\bon:\w/.test(text));
     const typeIn = ({ type }: Hole): string => (/^(?:string|boolean)$/.test(type) ? type : 'any');
     const types = isTyped ? `: { ${props.map((one) => `${one.name}: ${typeIn(one)}`).join('; ')} }` : '';

@@ -1,13 +1,14 @@
+import { markupOf } from '../../frameworks/registry';
 import type { Span } from '../../model/span';
 import { type Piece, withBraces } from '../../overlap';
 import { CannotWrite } from '../rewrite';
-import type { Framework } from '../../model/facts';
+import type { Framework } from '../../model/framework';
 import { Holes } from './holes';
 import type { Hole, Place } from './places';
 
 /** The expression alone of what is shown: `{a}`, `{{ a }}` → `a`. */
 function expressionSpan(framework: Framework, text: string, span: Span): Span {
-  if (framework === 'react') return span;
+  if (markupOf(framework) === 'expression') return span;
   const outer = withBraces(text, span);
   const inner = /^(\{\{?\s*)[\s\S]*?(\s*\}?\})$/.exec(text.slice(outer.start, outer.end));
   if (!inner) throw new CannotWrite('Something in it is shown in a form that is not followed.');
@@ -16,7 +17,8 @@ function expressionSpan(framework: Framework, text: string, span: Span): Span {
 
 /** What a list repeats over, as it stands in the text. */
 function overSpan(framework: Framework, text: string, { span }: Piece, over: string): Span {
-  const head = framework === 'react' ? 0 : (/(?:\s(?:in|of)\s+|\{#each\s+)/.exec(text.slice(span.start, span.end))?.index ?? 0);
+  const head =
+    markupOf(framework) === 'expression' ? 0 : (/(?:\s(?:in|of)\s+|\{#each\s+)/.exec(text.slice(span.start, span.end))?.index ?? 0);
   const start = text.indexOf(over, span.start + head);
   if (start < 0 || start > span.end) throw new CannotWrite('It repeats in a form that is not followed.');
   return { start, end: start + over.length };
@@ -45,7 +47,7 @@ export function gather(places: readonly Place[], framework: Framework, byName: b
           all.flatMap((one) => one ?? []),
         );
       }
-    } else if (node.kind === 'text' || (node.kind === 'outlet' && framework === 'react')) {
+    } else if (node.kind === 'text' || (node.kind === 'outlet' && markupOf(framework) === 'expression')) {
       const spans = pieces.map((one, at) => expressionSpan(framework, (places[at] as Place).source.text, one.span));
       const values = pieces.map(({ node: one }) =>
         one.kind === 'text' ? one.readings : one.kind === 'outlet' && one.reading ? [one.reading] : [],

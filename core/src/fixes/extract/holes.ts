@@ -1,4 +1,5 @@
-import type { Framework } from '../../model/facts';
+import { markupOf } from '../../frameworks/registry';
+import type { Framework } from '../../model/framework';
 import { propKey } from '../../model/member';
 import { isListener } from '../../model/given';
 import type { Binding, SpreadFact } from '../../model/facts';
@@ -28,7 +29,7 @@ export class Holes {
 
   private nameFor(asked: string, tag: string): string {
     // In Svelte a name with this letter is a store's value, which is given under a name of its own.
-    const wanted = this.framework === 'svelte' ? asked.replace(/^\$+/, '') : asked;
+    const wanted = markupOf(this.framework) === 'blocks' ? asked.replace(/^\$+/, '') : asked;
     const used = new Set(this.found.map((one) => one.name));
     const first = taken.has(wanted) || !/^[A-Za-z_$][\w$]*$/.test(wanted) ? 'tone' : wanted;
     if (!used.has(first)) return first;
@@ -71,7 +72,7 @@ export class Holes {
     const roots = mentions.map((all, at) => this.rootsOf(all, at, about));
     const [first = []] = roots;
     if (roots.some((own) => own.length !== first.length)) throw new CannotWrite(`${about} belongs to a list in it, and differs.`);
-    if (this.framework === 'react' && this.places[0]?.source.isTyped && first.length > 0)
+    if (markupOf(this.framework) === 'expression' && this.places[0]?.source.isTyped && first.length > 0)
       throw new CannotWrite(`${about} takes ${first[0]?.text ?? ''} of its owner, whose kind is not written in it.`);
     first.forEach(({ name }, index) => {
       const own = roots.map((one) => one[index] as { text: string; span: Span });
@@ -115,7 +116,8 @@ export class Holes {
     const nodes = pieces.flatMap(({ node }) => (node.kind === 'outlet' ? [node] : []));
     const [first] = nodes;
     if (!first) return;
-    if (this.framework === 'svelte' && nodes.some((one) => !one.reading)) throw new CannotWrite('It has a slot, of Svelte before 5.');
+    if (markupOf(this.framework) === 'blocks' && nodes.some((one) => !one.reading))
+      throw new CannotWrite('It has a slot, of Svelte before 5.');
     const mentions = nodes.map((one, at) =>
       mentionsOf((this.places[at] as Place).component.facts, [...(one.reading ? [one.reading] : []), ...one.hands.flat()]),
     );
@@ -187,7 +189,7 @@ export class Holes {
       this.twoWay(bindings, texts);
       return;
     }
-    if (kind === 'mixed' || (this.framework === 'vue' && isListener(first))) {
+    if (kind === 'mixed' || (markupOf(this.framework) === 'directives' && isListener(first))) {
       this.closeOver(mentions, first.written);
       return;
     }
@@ -230,7 +232,7 @@ export class Holes {
     const [first] = bindings;
     const given = texts.map((text) => /^bind:[\w-]+=\{([\w$.]+)\}$/.exec(text)?.[1] ?? /^bind:([\w$]+)$/.exec(text)?.[1]);
     const about = first?.to.name ?? '';
-    if (!first || this.framework !== 'svelte' || given.includes(undefined) || about === 'this' || about === 'group')
+    if (!first || markupOf(this.framework) !== 'blocks' || given.includes(undefined) || about === 'this' || about === 'group')
       throw new CannotWrite(`${first?.to.name ?? 'It'} is bound both ways.`);
     this.add({
       about: `both ways ${about}`,
@@ -260,10 +262,10 @@ export class Holes {
       return;
     }
     const source = (this.places[0] as Place).source;
-    if (kind === 'list' && this.framework === 'react' && source.isTyped)
+    if (kind === 'list' && markupOf(this.framework) === 'expression' && source.isTyped)
       throw new CannotWrite(`It repeats over ${texts[0] ?? ''}, whose kind is not written in it.`);
     const isBoolean = texts.every((text, at) => this.isBoolean(text, mentions[at] ?? [], at));
-    if (kind === 'condition' && this.framework === 'react' && source.isTyped && !isBoolean)
+    if (kind === 'condition' && markupOf(this.framework) === 'expression' && source.isTyped && !isBoolean)
       throw new CannotWrite(`It stands and falls with ${texts[0] ?? ''}, whose kind is not known.`);
     const own = commonName(texts.map(lastName));
     const tag = pieces[0]?.parent === undefined ? '' : tagOf((this.places[0] as Place).nodes[pieces[0].parent]);

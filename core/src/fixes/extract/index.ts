@@ -1,3 +1,4 @@
+import { adapterOf, markupOf } from '../../frameworks/registry';
 import type { FilePath } from '../../model/span';
 import { piecesOf, type Repeated, tagEnd } from '../../overlap';
 import { readFile } from '../../frameworks/read-file';
@@ -7,7 +8,7 @@ import { CannotWrite, type Rewrite } from '../rewrite';
 import { indentAt, sourceOf, startsLine } from '../source';
 import { sameMeaning } from '../ways';
 import { pascal } from '../written';
-import type { Framework } from '../../model/facts';
+import type { Framework } from '../../model/framework';
 import { componentText, refuseOther, unique, useText } from './component';
 import { gather } from './gather';
 import { nameHoles, type Passage, passagesOf, slotHoles } from './passages';
@@ -18,7 +19,13 @@ import { stayingHoles, stayingOn, staysWith } from './root';
 function freshName(rewrite: Rewrite, { component, source }: Place, wanted: string): { readonly name: string; readonly file: FilePath } {
   const folder = component.file.slice(0, component.file.lastIndexOf('/') + 1);
   const ending =
-    component.framework === 'react' ? (source.isTyped ? 'tsx' : component.file.endsWith('.js') ? 'js' : 'jsx') : component.framework;
+    markupOf(component.framework) === 'expression'
+      ? source.isTyped
+        ? 'tsx'
+        : component.file.endsWith('.js')
+          ? 'js'
+          : 'jsx'
+      : component.framework;
   const names = new Set([...rewrite.model.components.values()].map((one) => one.name));
   let name = wanted;
   for (let turn = 2; names.has(name) || rewrite.has(`${folder}${name}.${ending}`); turn++) name = `${wanted}${turn}`;
@@ -27,8 +34,8 @@ function freshName(rewrite: Rewrite, { component, source }: Place, wanted: strin
 
 /** Stretches whose look comes from styles of their own component cannot leave it. */
 function refuseStyled({ source, component }: Place): void {
-  const scoped = component.framework === 'svelte' ? /<style\b/ : /<style\b[^>]*\b(?:scoped|module)\b/;
-  if (component.framework !== 'react' && scoped.test(source.text))
+  const scoped = markupOf(component.framework) === 'blocks' ? /<style\b/ : /<style\b[^>]*\b(?:scoped|module)\b/;
+  if (markupOf(component.framework) !== 'expression' && scoped.test(source.text))
     throw new CannotWrite(`The styles of ${component.name} are its own and would not reach it.`);
 }
 
@@ -44,12 +51,12 @@ function ownDirective(text: string, stretch: string): string | undefined {
 /** What a framework gives to each component under one name, or to what stands just where it does, means another thing in the new one. */
 function refuseOwn({ source: { text, framework }, piece: { span } }: Place): void {
   const stretch = text.slice(span.start, span.end);
-  if (framework === 'vue') {
+  if (markupOf(framework) === 'directives') {
     const found =
       /\$(?:attrs|emit|parent|root|refs|el|props|data|options|watch|forceUpdate)\b/.exec(stretch)?.[0] ?? ownDirective(text, stretch);
     if (found) throw new CannotWrite(`${found} in it is of the component that it stands in.`);
   }
-  if (framework === 'svelte') {
+  if (markupOf(framework) === 'blocks') {
     const found = /\$\$(?:props|restProps|slots)\b/.exec(stretch)?.[0];
     if (found) throw new CannotWrite(`${found} in it is of the component that it stands in.`);
     const placed = /\s(?:slot=|animate:)/.exec(stretch.slice(0, tagEnd(stretch, 0)))?.[0].trim();
@@ -141,9 +148,9 @@ export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wan
   const facts = readFile(file, text);
   const made = facts.components[0];
   const free =
-    framework === 'react'
+    markupOf(framework) === 'expression'
       ? freeNames(sourceOf(file, text, framework))
-      : [...(made?.undeclared ?? []).map((one) => one.name), ...(framework === 'svelte' ? freeStores(text) : [])];
+      : [...(made?.undeclared ?? []).map((one) => one.name), ...(markupOf(framework) === 'blocks' ? freeStores(text) : [])];
   if (facts.problems.length > 0 || !made || free.length > 0)
     throw new CannotWrite(`${free[0] ?? 'Something'} in it comes from where it stands.`);
   rewrite.create(file, text);
@@ -151,7 +158,7 @@ export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wan
     const { source, piece } = place;
     const indent = startsLine(source.text, piece.span.start) ? indentAt(source.text, piece.span.start) : '';
     rewrite.put(source, piece.span, useText(framework, name, holes, at, { indent, own: staysWith(place), passages }));
-    rewrite.need(source, framework === 'react' ? name : `default ${name}`, wayTo(source, rewrite, file));
+    rewrite.need(source, markupOf(framework) === 'expression' ? name : `default ${name}`, wayTo(source, rewrite, file));
   });
   writeImports(rewrite);
   for (const source of rewrite.opened()) dropUnusedImports(rewrite, source);
@@ -183,11 +190,14 @@ function withImports(
       if (!sameMeaning(rewrite.model, first.source.file, source.file, name))
         throw new CannotWrite(`${name} means one thing here and another there.`);
   const types = ['ComponentProps', 'ReactNode'].filter(
-    (one) => first.source.isTyped && framework === 'react' && holes.some((hole) => hole.type.includes(one)),
+    (one) => first.source.isTyped && markupOf(framework) === 'expression' && holes.some((hole) => hole.type.includes(one)),
   );
-  const lines = [...(types.length > 0 ? [`import type { ${types.join(', ')} } from 'react';`] : []), ...own.map((one) => one.line)];
+  const lines = [
+    ...(types.length > 0 ? [`import type { ${types.join(', ')} } from '${adapterOf(framework).write.package}';`] : []),
+    ...own.map((one) => one.line),
+  ];
   if (lines.length === 0) return body;
-  return framework === 'react'
+  return markupOf(framework) === 'expression'
     ? `${lines.join('\n')}\n\n${body}`
-    : body.replace(/(<script[^>]*>\n)/, `$1${lines.map((line) => `${framework === 'svelte' ? '  ' : ''}${line}\n`).join('')}\n`);
+    : body.replace(/(<script[^>]*>\n)/, `$1${lines.map((line) => `${markupOf(framework) === 'blocks' ? '  ' : ''}${line}\n`).join('')}\n`);
 }

@@ -1,3 +1,4 @@
+import { markupOf } from '../../frameworks/registry';
 import { contains, type Span } from '../../model/span';
 import { memberName } from '../../model/member';
 import { CannotWrite } from '../rewrite';
@@ -18,7 +19,7 @@ function outletsOf({ piece, nodes }: Place): { readonly name: string; readonly s
 /** The places for content that a stretch of Vue has, each once. Throws where one goes by two names. */
 export function passagesOf(places: readonly Place[]): Passage[] {
   const [first] = places;
-  if (first?.source.framework !== 'vue') return [];
+  if (!first || markupOf(first.source.framework) !== 'directives') return [];
   const all = places.map(outletsOf);
   const found = new Map<string, Passage>();
   outletsOf(first).forEach(({ name, hands }, at) => {
@@ -34,7 +35,7 @@ export function passagesOf(places: readonly Place[]): Passage[] {
 
 /** The names of places for content, where they differ: each has its owner's, and the new component the first's. */
 export function nameHoles(places: readonly Place[]): Hole[] {
-  const all = places[0]?.source.framework === 'vue' ? places.map(outletsOf) : [];
+  const all = markupOf(places[0]?.source.framework) === 'directives' ? places.map(outletsOf) : [];
   return (all[0] ?? []).flatMap((outlet, index): Hole[] => {
     const same = all.map((outlets) => outlets[index] ?? outlet);
     if (same.every((one) => one.name === outlet.name)) return [];
@@ -63,7 +64,7 @@ const slotsName = /\b(?:const|let)\s+(\w+)\s*=\s*(?:useSlots|defineSlots)\b/;
 export function slotHoles(places: readonly Place[], passages: readonly Passage[], others: readonly Hole[]): Hole[] {
   const all = places.map((place, at) => {
     const { source, piece } = place;
-    if (source.framework !== 'vue') return [];
+    if (markupOf(source.framework) !== 'directives') return [];
     const name = slotsName.exec(source.text)?.[1];
     const asked = new RegExp(
       `(?<![\\w$.-])(?:\\$slots${name === undefined ? '' : `|${name}`})(?:\\.(\\w+)|\\[(['"])([\\w-]+)\\2\\])?(?![\\w$-])`,

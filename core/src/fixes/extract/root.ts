@@ -1,3 +1,4 @@
+import { markupOf } from '../../frameworks/registry';
 import type { Span } from '../../model/span';
 import { keySpan } from '../lists';
 import { type Hole, type Place, textAt } from './places';
@@ -11,7 +12,7 @@ const isAbout = /^(?:v-if|v-else-if|v-else|v-for|:key|key|v-bind:key)$/;
 /** The attributes on the root of a stretch, which is an element, that stay with its place; in the order of the text. */
 export function stayingOn({ source, piece }: Pick<Place, 'source' | 'piece'>): Span[] {
   const { node, span } = piece;
-  if (source.framework !== 'vue') {
+  if (markupOf(source.framework) !== 'directives') {
     const key = keySpan(source, node);
     return key ? [key] : [];
   }

@@ -1,3 +1,4 @@
+import { adapterOf, markupOf } from '../../frameworks/registry';
 import type * as t from '@babel/types';
 import type { Component } from '../../model/model';
 import { takenBy } from '../contract';
@@ -8,13 +9,16 @@ import { endOf, everyNode, type Source, startOf } from '../source';
 export type NewProp = {
   readonly name: string;
   readonly fallback: string;
-  readonly type: 'string' | 'number' | 'boolean' | 'unknown' | 'ReactNode';
+  readonly type: 'string' | 'number' | 'boolean' | 'unknown' | 'content';
 };
 
 const inPattern = ({ name, fallback }: NewProp): string => (fallback === 'undefined' ? ` ${name},` : ` ${name} = ${fallback},`);
-const inType = ({ name, type }: NewProp): string => ` ${name}?: ${type === 'ReactNode' ? "import('react').ReactNode" : type};`;
+const inType =
+  ({ framework }: Source) =>
+  ({ name, type }: NewProp): string =>
+    ` ${name}?: ${type === 'content' ? (adapterOf(framework).write.contentType ?? 'unknown') : type};`;
 
-const runtimeTypes = { string: 'String', number: 'Number', boolean: 'Boolean', unknown: 'null', ReactNode: 'null' } as const;
+const runtimeTypes = { string: 'String', number: 'Number', boolean: 'Boolean', unknown: 'null', content: 'null' } as const;
 const inObject = ({ name, fallback, type }: NewProp): string => ` ${name}: { type: ${runtimeTypes[type]}, default: ${fallback} },`;
 const inDefaults = ({ name, fallback }: NewProp): string => ` ${name}: ${fallback},`;
 
@@ -37,8 +41,8 @@ function membersOf(source: Source, type: t.Node): t.TSTypeLiteral | t.TSInterfac
 /** Adds props to a type; one from elsewhere stays as it is, and gets what is new beside it. */
 function intoType(rewrite: Rewrite, source: Source, type: t.Node, props: readonly NewProp[]): void {
   const members = membersOf(source, type);
-  if (members) rewrite.insert(source, startOf(members) + 1, all(props, inType));
-  else rewrite.insert(source, endOf(type), ` & {${all(props, inType)} }`);
+  if (members) rewrite.insert(source, startOf(members) + 1, all(props, inType(source)));
+  else rewrite.insert(source, endOf(type), ` & {${all(props, inType(source))} }`);
 }
 
 function intoPattern(rewrite: Rewrite, source: Source, pattern: t.ObjectPattern, props: readonly NewProp[]): void {
@@ -69,7 +73,7 @@ function inReact(rewrite: Rewrite, source: Source, component: Component, props: 
   }
   const open = source.text.indexOf('(', 'id' in run && run.id ? endOf(run.id) : startOf(run));
   if (run.params.length > 0 || open < 0) throw notFollowed(component);
-  rewrite.insert(source, open + 1, `{${all(props, inPattern)} }${source.isTyped ? `: {${all(props, inType)} }` : ''}`);
+  rewrite.insert(source, open + 1, `{${all(props, inPattern)} }${source.isTyped ? `: {${all(props, inType(source))} }` : ''}`);
 }
 
 function inVue(rewrite: Rewrite, source: Source, component: Component, props: readonly NewProp[]): void {
@@ -132,8 +136,8 @@ const notFollowed = ({ name }: Component): CannotWrite =>
 export function declareProps(rewrite: Rewrite, component: Component, props: readonly NewProp[]): void {
   if (props.length === 0) return;
   const source = rewrite.source(component);
-  if (component.framework === 'react' && component.facts.form === 'function') inReact(rewrite, source, component, props);
-  else if (component.framework === 'vue') inVue(rewrite, source, component, props);
-  else if (component.framework === 'svelte') inSvelte(rewrite, source, component, props);
+  if (markupOf(component.framework) === 'expression' && component.facts.form === 'function') inReact(rewrite, source, component, props);
+  else if (markupOf(component.framework) === 'directives') inVue(rewrite, source, component, props);
+  else if (markupOf(component.framework) === 'blocks') inSvelte(rewrite, source, component, props);
   else throw notFollowed(component);
 }

@@ -1,4 +1,5 @@
-import type { Framework } from '../../model/facts';
+import { markupOf } from '../../frameworks/registry';
+import type { Framework } from '../../model/framework';
 import type { TemplateNode } from '../../model/facts';
 import type { Model } from '../../model/model';
 import type { Span } from '../../model/span';
@@ -135,7 +136,7 @@ function canInsert(work: Work, hole: Hole): boolean {
     around === undefined &&
     into !== undefined &&
     contentSpan(laid.texts[0], into.span) !== undefined &&
-    (framework !== 'react' || isBetweenTags(framework, text, unitOf(framework, text, piece)))
+    (markupOf(framework) !== 'expression' || isBetweenTags(framework, text, unitOf(framework, text, piece)))
   );
 }
 
@@ -241,7 +242,7 @@ const plainQuoted = (token: string): string => (/^"[^"'\\]*"$/.test(token) ? `'$
 
 /** How the script of a component reads a prop of its own; throws where it has no name for them. */
 function readProp({ framework, laid }: Work, name: string): string {
-  if (framework !== 'vue') return name;
+  if (markupOf(framework) !== 'directives') return name;
   const taken = /(?:const|let)\s+(?:(\w+)|\{[^{}]*\})\s*=\s*(?:withDefaults\(\s*)?defineProps/.exec(laid.texts[0]);
   if (!taken) throw new CannotWrite(`${laid.a.component.name} has no name for its props in script, where one would be read.`);
   return taken[1] === undefined ? name : `${taken[1]}.${name}`;

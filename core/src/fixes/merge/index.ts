@@ -1,3 +1,4 @@
+import { markupOf } from '../../frameworks/registry';
 import type { TextEdit } from '../../model/finding';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model, Use } from '../../model/model';
@@ -57,7 +58,7 @@ function rewriteUse(rewrite: Rewrite, work: Work, { node, file }: Use, tag: stri
   }
   for (const given of slotGiven(work, text, node.span, tag)) edit(given.start, given.end, given.text);
   const added = work.props
-    .filter((prop) => prop.kind !== 'slot' || work.framework === 'react')
+    .filter((prop) => prop.kind !== 'slot' || markupOf(work.framework) === 'expression')
     .filter((prop) => prop.given !== '' && prop.given !== prop.fallback && prop.given !== 'undefined')
     .map((prop) => giving(work.framework, prop.name, prop.given));
   // Where the first has a default of its own, what is not given must be said.

@@ -1,4 +1,6 @@
-import type { Framework, TemplateNode } from '../../model/facts';
+import { markupOf } from '../../frameworks/registry';
+import type { TemplateNode } from '../../model/facts';
+import type { Framework } from '../../model/framework';
 import { contains, type Span } from '../../model/span';
 import { folded, type Piece, type Pieces, renamed, unspaced } from '../../overlap';
 import { CannotWrite } from '../rewrite';
@@ -26,9 +28,9 @@ const outermost = (nodes: readonly TemplateNode[]): Span[] =>
   });
 
 /** Where the markup of a component stands in its file. */
-function markupOf(framework: Framework, { component }: Pieces, text: string): Span[] {
-  if (framework === 'react') return outermost(component.facts.template);
-  const whole = framework === 'vue' ? /<template\b[\s\S]*<\/template>/.exec(text) : undefined;
+function spansOfMarkup(framework: Framework, { component }: Pieces, text: string): Span[] {
+  if (markupOf(framework) === 'expression') return outermost(component.facts.template);
+  const whole = markupOf(framework) === 'directives' ? /<template\b[\s\S]*<\/template>/.exec(text) : undefined;
   return [whole ? { start: whole.index, end: whole.index + whole[0].length } : { start: 0, end: text.length }];
 }
 
@@ -61,10 +63,10 @@ export function refuseHidden(work: Work): void {
   const mine = puts.map((put): Instead => ({ start: put.start, end: put.end, text: put.other && put.end > put.start ? '§' : '' }));
   const theirs = puts.flatMap((put): Instead[] => (put.other ? [{ ...put.other, text: put.end > put.start ? '§' : '' }] : []));
   const [own, others] = [plainConditions(laid.a, text), plainConditions(laid.b, other)];
-  const isReact = framework === 'react';
+  const isReact = markupOf(framework) === 'expression';
   const without = (all: string): string => all.replace(/<(script|style)\b[\s\S]*?<\/\1>/g, '');
-  const first = markupOf(framework, laid.a, text).map((span) => without(filled(text, span, [...mine, ...(isReact ? own : [])])));
-  const second = markupOf(framework, laid.b, other).map((span) =>
+  const first = spansOfMarkup(framework, laid.a, text).map((span) => without(filled(text, span, [...mine, ...(isReact ? own : [])])));
+  const second = spansOfMarkup(framework, laid.b, other).map((span) =>
     renamed(without(filled(other, span, [...theirs, ...(isReact ? others : [])])), laid.names),
   );
   const [left, right] = [first, second].map((all) => all.map((one) => unspaced(framework, one)).join('\n'));

@@ -1,3 +1,4 @@
+import { markupOf } from '../../frameworks/registry';
 import { lineAt, lineSpan, lineStarts } from '../../model/lines';
 import type { Component } from '../../model/model';
 import type { Span } from '../../model/span';
@@ -10,7 +11,7 @@ const cutAll = (text: string, what: RegExp): string => text.replace(what, (found
 
 /** All but the script of a component's file as white space, so that offsets are those of the file. */
 function onlyScript({ facts, framework }: Component, text: string): string {
-  if (framework === 'react') {
+  if (markupOf(framework) === 'expression') {
     let script = cut(cut(text, 0, facts.span.start), facts.span.end, text.length);
     for (const node of facts.template) script = cut(script, node.span.start, node.span.end);
     return script;
@@ -30,7 +31,7 @@ function onlyScript({ facts, framework }: Component, text: string): string {
 function scriptOf(component: Component, text: string): string {
   const { facts, framework } = component;
   let script = onlyScript(component, text);
-  if (framework === 'react') {
+  if (markupOf(framework) === 'expression') {
     const params = /\(/g;
     params.lastIndex = Math.max(facts.nameSpan.end, facts.span.start);
     const open = params.exec(script)?.index ?? -1;
@@ -97,9 +98,9 @@ function isInMacro(all: readonly Token[], at: number): boolean {
 /** Where the component’s props can be read: not in what a module does once, nor in an effect that says what it follows. */
 function canRead({ facts, framework }: Component, text: string, { start }: Span): boolean {
   if (facts.actions.some((action) => action.follows && action.span.start <= start && start < action.span.end)) return false;
-  if (framework === 'react') return true;
+  if (markupOf(framework) === 'expression') return true;
   const tag = /<script\b[^>]*>(?![\s\S]*<script\b)/.exec(text.slice(0, start))?.[0] ?? '';
-  return framework === 'vue' ? /\bsetup\b/.test(tag) : !/\bmodule\b/.test(tag);
+  return markupOf(framework) === 'directives' ? /\bsetup\b/.test(tag) : !/\bmodule\b/.test(tag);
 }
 
 /** What a constant is about: the member it is given to, the name it is kept by, the function that is called with it. */

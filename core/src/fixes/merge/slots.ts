@@ -1,3 +1,4 @@
+import { markupOf } from '../../frameworks/registry';
 import { contentSpan, nameOf, type Piece, type Swap } from '../../overlap';
 import type { NewProp } from './declare';
 import { type MergedProp, newProp, type Work } from './fill';
@@ -16,17 +17,19 @@ const slotName = (piece: Piece): string =>
           : 'part';
 
 /** Svelte before version 5, where content has a name but is no prop. */
-const isOlder = ({ laid, framework }: Work): boolean => framework === 'svelte' && /\bexport let\b|<slot\b/.test(laid.texts.join(' '));
+const isOlder = ({ laid, framework }: Work): boolean =>
+  markupOf(framework) === 'blocks' && /\bexport let\b|<slot\b/.test(laid.texts.join(' '));
 
 /** Whether what the users put in is declared as a prop. */
-export const isPropSlot = (work: Work): boolean => work.framework === 'react' || (work.framework === 'svelte' && !isOlder(work));
+export const isPropSlot = (work: Work): boolean =>
+  markupOf(work.framework) === 'expression' || (markupOf(work.framework) === 'blocks' && !isOlder(work));
 
 /** Leaves a place for either: what the first has is what stands there where nothing is given. */
 export function slotHole(work: Work, { a, b }: Swap): void {
   const { laid, framework } = work;
   const given = laid.texts[1].slice(b.span.start, b.span.end);
   const name = newProp(work, 'slot', slotName(a), 'undefined', given);
-  const type: NewProp['type'] = framework === 'react' ? 'ReactNode' : 'unknown';
+  const type: NewProp['type'] = markupOf(framework) === 'expression' ? 'content' : 'unknown';
   work.props.push({ ...(work.props.pop() as MergedProp), type });
   const unit = unitOf(framework, laid.texts[0], a);
   const own = laid.texts[0].slice(unit.start, unit.end);
@@ -38,8 +41,8 @@ export function slotHole(work: Work, { a, b }: Swap): void {
 }
 
 function placed(work: Work, name: string, own: string, between: boolean): string {
-  if (work.framework === 'vue' || isOlder(work)) return `<slot name="${name}">${own}</slot>`;
-  if (work.framework === 'svelte') return `{#if ${name}}{@render ${name}()}{:else}${own}{/if}`;
+  if (markupOf(work.framework) === 'directives' || isOlder(work)) return `<slot name="${name}">${own}</slot>`;
+  if (markupOf(work.framework) === 'blocks') return `{#if ${name}}{@render ${name}()}{:else}${own}{/if}`;
   return between ? `{${name} ?? ${own}}` : `${name} ?? (${own})`;
 }
 
@@ -51,10 +54,10 @@ export function slotGiven(
   tag: string,
 ): { start: number; end: number; text: string }[] {
   const slots = work.props.filter((prop) => prop.kind === 'slot');
-  if (slots.length === 0 || work.framework === 'react') return [];
+  if (slots.length === 0 || markupOf(work.framework) === 'expression') return [];
   const content = slots
     .map(({ name, given }) => {
-      if (work.framework === 'vue') return `<template #${name}>${given}</template>`;
+      if (markupOf(work.framework) === 'directives') return `<template #${name}>${given}</template>`;
       return isOlder(work) ? `<svelte:fragment slot="${name}">${given}</svelte:fragment>` : `{#snippet ${name}()}${given}{/snippet}`;
     })
     .join('');

@@ -1,4 +1,5 @@
-import type { Framework } from '../../model/facts';
+import { markupOf } from '../../frameworks/registry';
+import type { Framework } from '../../model/framework';
 import type { Span } from '../../model/span';
 import { closingAt, type Piece, withBraces } from '../../overlap';
 import { CannotWrite } from '../rewrite';
@@ -9,7 +10,7 @@ export const typeOf = (code: string): NewProp['type'] =>
 
 /** Markup that stands between tags, not within an expression. */
 export function isBetweenTags(framework: Framework, text: string, span: Span): boolean {
-  if (framework !== 'react') return true;
+  if (markupOf(framework) !== 'expression') return true;
   const before = text.slice(0, span.start).trimEnd();
   return !/(?:=>|[({?:&|,=[]|\breturn)$/.test(before);
 }
@@ -30,12 +31,12 @@ function container(text: string, span: Span): Span {
 
 /** The stretch that has to be moved or wrapped as one: the node, or the expression that it stands in. */
 export function unitOf(framework: Framework, text: string, piece: Piece): Span {
-  if (framework !== 'react') {
+  if (markupOf(framework) !== 'expression') {
     if (piece.kind === 'element' || piece.kind === 'use') return piece.span;
     const inner = piece.node.kind === 'branch' || piece.node.kind === 'repeat' ? piece.node.children : [];
     const [only, ...more] = inner;
     // A directive stands on the element that it is about; a block stands around what it is about.
-    if (framework === 'vue' && inner.length > 0) {
+    if (markupOf(framework) === 'directives' && inner.length > 0) {
       if (!only || more.length > 0 || only.span.end < piece.span.end) throw new CannotWrite('A condition around several parts differs.');
       return only.span;
     }
@@ -64,14 +65,14 @@ export const isExpression = (unit: string): boolean => unit.startsWith('{') && u
 const inner = (unit: string): string => (isExpression(unit) ? unit.slice(1, -1).trim() : unit);
 
 export function only(framework: Framework, flag: string, unit: string, between: boolean): string {
-  if (framework === 'vue') return `<template v-if="${flag}">${unit}</template>`;
-  if (framework === 'svelte') return `{#if ${flag}}${unit}{/if}`;
+  if (markupOf(framework) === 'directives') return `<template v-if="${flag}">${unit}</template>`;
+  if (markupOf(framework) === 'blocks') return `{#if ${flag}}${unit}{/if}`;
   return between ? `{${flag} && (${inner(unit)})}` : `${flag} && (${inner(unit)})`;
 }
 
 export function either(framework: Framework, flag: string, second: string, first: string, between: boolean): string {
-  if (framework === 'vue') return `<template v-if="${flag}">${second}</template><template v-else>${first}</template>`;
-  if (framework === 'svelte') return `{#if ${flag}}${second}{:else}${first}{/if}`;
+  if (markupOf(framework) === 'directives') return `<template v-if="${flag}">${second}</template><template v-else>${first}</template>`;
+  if (markupOf(framework) === 'blocks') return `{#if ${flag}}${second}{:else}${first}{/if}`;
   const code = `${flag} ? (${inner(second)}) : (${inner(first)})`;
   return between ? `{${code}}` : code;
 }

@@ -1,3 +1,4 @@
+import { adapterOf, markupOf } from '../../frameworks/registry';
 import type { Binding } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component } from '../../model/model';
@@ -12,7 +13,7 @@ import { camelName, type Chain, componentOf, type Giving, nodesAbove, usesOf } f
 function givenCode(source: Source, binding: Binding): string {
   const text = source.text.slice(binding.span.start, binding.span.end);
   if (/^\{[\w$]+\}$/.test(text)) return text.slice(1, -1);
-  if (source.framework === 'vue' && /^[:@][\w-]+$/.test(text)) return camelName(text.slice(1));
+  if (markupOf(source.framework) === 'directives' && /^[:@][\w-]+$/.test(text)) return camelName(text.slice(1));
   return literalOf(source.framework, text.replace(/^@/, ':'));
 }
 
@@ -88,14 +89,14 @@ function vueGiven(chain: Chain, source: Source, owner: Component, { binding }: G
   const [only] = binding.readings;
   const value = only && owner.facts.values[only.value];
   if (binding.constant !== undefined) {
-    rewrite.need(source, 'ref', 'vue');
+    rewrite.need(source, 'ref', adapterOf(source.framework).write.package);
     return `ref(${code})`;
   }
   if (!value || binding.readings.length > 1 || only.how !== 'same' || only.path.length > 0)
     throw new CannotWrite(`What ${owner.name} gives stands in the markup as an expression; give it a name first.`);
   if (value.kind === 'function') return code;
   if (value.kind === 'prop') {
-    rewrite.need(source, 'computed', 'vue');
+    rewrite.need(source, 'computed', adapterOf(source.framework).write.package);
     const { all } = takenProps(source, owner);
     return `computed(() => ${code.includes('.') || all === undefined ? code : `${all}.${code}`})`;
   }
@@ -131,9 +132,9 @@ export function provideFromScript(chain: Chain, all: readonly Giving[], key: str
           throw new CannotWrite(`${value.name} of ${owner.name} is there only in its markup, and is another one at each place.`);
       }
     const [code] = codes;
-    const vue = source.framework === 'vue';
+    const vue = markupOf(source.framework) === 'directives';
     const what = vue ? vueGiven(chain, source, owner, first) : `() => ${code?.startsWith('{') ? `(${code})` : (code ?? '')}`;
-    rewrite.need(source, vue ? 'provide' : 'setContext', vue ? 'vue' : 'svelte');
+    rewrite.need(source, vue ? 'provide' : 'setContext', adapterOf(source.framework).write.package);
     const last = source.program.body.at(-1);
     if (!last) throw new CannotWrite(`${owner.name} has no script.`);
     const line = `\n${indentAt(source.text, startOf(last))}${vue ? 'provide' : 'setContext'}('${key}', ${what});\n`;

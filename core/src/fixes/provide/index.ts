@@ -1,3 +1,4 @@
+import { adapterOf, markupOf } from '../../frameworks/registry';
 import type { Binding } from '../../model/facts';
 import { memberOf } from '../../model/member';
 import type { ComponentId } from '../../model/ids';
@@ -15,7 +16,7 @@ import { inject, take } from './take';
 /** The name of a context that nothing has yet: one of the project's for React, a key for the others. */
 function contextName(chain: Chain): string {
   const { rewrite, topic, links } = chain;
-  const isReact = componentOf(chain, links[0]?.component as ComponentId).framework === 'react';
+  const isReact = markupOf(componentOf(chain, links[0]?.component as ComponentId).framework) === 'expression';
   const keys = new Set<string>();
   for (const component of rewrite.model.components.values())
     for (const one of component.facts.provides) keys.add(one.source.replace(/^['"]|['"]$/g, ''));
@@ -42,7 +43,7 @@ export function provideInstead(rewrite: Rewrite, links: readonly Link[], isEvent
     throw new CannotWrite('It goes through two frameworks.');
   if (links.some((link) => componentOf(chain, link.component).isPublic))
     throw new CannotWrite('One of them may be used outside the project.');
-  if (framework === 'svelte' && memberOf(first.prop).kind === 'event')
+  if (markupOf(framework) === 'blocks' && memberOf(first.prop).kind === 'event')
     throw new CannotWrite('What hears an event of Svelte before version 5 waits for the event itself; make it a callback first.');
   const inChain = new Set(links.map(keyOf));
   const name = contextName(chain);
@@ -55,14 +56,14 @@ export function provideInstead(rewrite: Rewrite, links: readonly Link[], isEvent
     for (const hand of link.hands)
       if (inChain.has(keyOf(hand.to))) rewrite.put(rewrite.source(component), bindingSpan(rewrite.source(component), hand.binding), '');
     if (takers.has(link.component)) continue;
-    if (isEvent && framework === 'vue') dropEvent(rewrite, component, link.prop);
+    if (isEvent && markupOf(framework) === 'directives') dropEvent(rewrite, component, link.prop);
     else dropProp(rewrite, component, link.prop);
   }
   for (const { use, binding } of all) {
     const source = rewrite.source(componentOf(chain, use.owner), use.file);
     rewrite.put(source, bindingSpan(source, binding), '');
   }
-  if (framework === 'react') declareContext(chain, all, typed, name);
+  if (markupOf(framework) === 'expression') declareContext(chain, all, typed, name);
   else provideFromScript(chain, all, name);
   writeImports(rewrite);
   for (const source of rewrite.opened()) dropUnusedImports(rewrite, source);
@@ -119,7 +120,7 @@ function takeInCarrier(chain: Chain, link: Link, name: string, typed: Map<string
   const { rewrite, isEvent } = chain;
   const component = componentOf(chain, link.component);
   const source = rewrite.source(component);
-  if (isEvent && component.framework === 'vue') {
+  if (isEvent && markupOf(component.framework) === 'directives') {
     const { type } = dropEvent(rewrite, component, link.prop);
     const local = freeName(source, component, topicOf(link.prop));
     for (const { binding } of link.hands) rewrite.put(source, { start: binding.nameSpan.end, end: binding.span.end }, `="${local}"`);
@@ -136,7 +137,7 @@ function declareContext(chain: Chain, all: readonly Giving[], typed: ReadonlyMap
   const source = rewrite.opened().find((one) => one.file === home);
   if (home === undefined || !source) throw new CannotWrite('Nobody takes it.');
   if (new Set(typed.values()).size > 1) throw new CannotWrite('Those who read it say different types of it.');
-  rewrite.need(source, 'createContext', 'react');
+  rewrite.need(source, 'createContext', adapterOf(source.framework).write.package);
   const isFunction = /=>/.test(type ?? '');
   putAfterImports(
     rewrite,

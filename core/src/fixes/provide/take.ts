@@ -1,3 +1,4 @@
+import { adapterOf, markupOf } from '../../frameworks/registry';
 import type { Component } from '../../model/model';
 import { type MemberKey, memberName } from '../../model/member';
 import type { MemberStep } from '../../rules';
@@ -18,15 +19,15 @@ export function take(chain: Chain, { component, link }: Taking, context: string,
   const { rewrite, isEvent } = chain;
   const source = rewrite.source(component);
   if (component.isPublic) throw new CannotWrite(`${component.name} may be used outside the project.`);
-  if (isEvent && component.framework === 'vue') {
+  if (isEvent && markupOf(component.framework) === 'directives') {
     takeHandler(chain, component, link.prop, context);
     return;
   }
   const prop = dropProp(rewrite, component, link.prop);
   const name = memberName(link.prop);
   refuseChanged(source, component, name, prop.local);
-  if (component.framework === 'react') takeInReact(rewrite, source, component, prop, context, typed, name);
-  else if (component.framework === 'vue') takeInVue(chain, source, component, prop, context, name);
+  if (markupOf(component.framework) === 'expression') takeInReact(rewrite, source, component, prop, context, typed, name);
+  else if (markupOf(component.framework) === 'directives') takeInVue(chain, source, component, prop, context, name);
   else takeInSvelte(rewrite, source, component, prop, context);
 }
 
@@ -45,7 +46,7 @@ function takeInReact(
   if (all !== undefined)
     for (const read of memberReads(source, all, name)) rewrite.put(source, { start: startOf(read), end: endOf(read) }, prop.local);
   typed.set(component.file, source.isTyped ? (prop.type ?? '') : '');
-  rewrite.need(source, 'useContext', 'react');
+  rewrite.need(source, 'useContext', adapterOf(source.framework).write.package);
   const call = `const ${prop.local} = useContext(${context})`;
   if (prop.fallback !== undefined) putFirst(rewrite, source, component, [`${call} ?? ${prop.fallback};`]);
   else if (prop.optional || !source.isTyped) putFirst(rewrite, source, component, [`${call};`]);
@@ -62,13 +63,13 @@ function takeInVue({ rewrite, isFunction }: Chain, source: Source, component: Co
   const taken = takenProps(source, component);
   if (prop.fallback !== undefined || prop.optional) throw new CannotWrite(`${component.name} may be left without ${name}.`);
   followedReads(rewrite, source, taken.all, name, prop.local, isFunction ? '' : '.value');
-  if (source.isTyped && !isFunction) rewrite.need(source, 'type Ref', 'vue');
+  if (source.isTyped && !isFunction) rewrite.need(source, 'type Ref', adapterOf(source.framework).write.package);
   inject(rewrite, source, prop.local, prop.type === undefined || isFunction ? prop.type : `Ref<${prop.type}>`, key);
 }
 
 /** In Vue: the line by which a component takes what is given under a key. */
 export function inject(rewrite: Rewrite, source: Source, local: string, type: string | undefined, key: string): void {
-  rewrite.need(source, 'inject', 'vue');
+  rewrite.need(source, 'inject', adapterOf(source.framework).write.package);
   const given = type === undefined || !source.isTyped ? '' : `<${type}>`;
   putAfterImports(rewrite, source, `const ${local} = inject${given}('${key}')${source.isTyped ? '!' : ''};`);
 }
@@ -80,7 +81,7 @@ function takeInSvelte(rewrite: Rewrite, source: Source, component: Component, pr
   const type = prop.type === undefined ? '' : prop.optional ? `<(() => ${prop.type}) | undefined>` : `<() => ${prop.type}>`;
   const given = prop.optional || prop.fallback !== undefined ? `${getter}?.()` : `${getter}()`;
   const indent = indentAt(source.text, startOf(statement));
-  rewrite.need(source, 'getContext', 'svelte');
+  rewrite.need(source, 'getContext', adapterOf(source.framework).write.package);
   rewrite.insert(
     source,
     statementSpan(source, statement).end,

@@ -1,4 +1,5 @@
-import type { Binding, BodyFacts, Framework } from '../../model/facts';
+import type { Binding, BodyFacts } from '../../model/facts';
+import type { Framework } from '../../model/framework';
 import { slotLabel } from '../graph/targets';
 import { defaultSlot } from '../../model/member';
 import { bindingFor } from '../../model/given';

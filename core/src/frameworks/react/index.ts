@@ -4,6 +4,7 @@ import type { Adapter } from '../adapter';
 import { readReact } from './read';
 import { changesOf, kindOfProp, platformEvent, propMember } from './read/names';
 import { reactWriter } from './write';
+import { reactSkeleton } from './write/skeleton';
 
 export const react: Adapter = {
   id: 'react',
@@ -44,6 +45,8 @@ export const react: Adapter = {
     ],
   },
   traits: {
+    markup: 'expression',
+    propsByDeclaration: false,
     rerender: 'component',
     slotsRunLate: false,
     mutation: 'unseen',
@@ -62,4 +65,5 @@ export const react: Adapter = {
     fragments: true,
   },
   write: reactWriter,
+  skeleton: reactSkeleton,
 };

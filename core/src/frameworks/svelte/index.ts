@@ -7,6 +7,7 @@ import { readSvelte } from './read';
 import { kindOfProp, propMember } from './read/declared';
 import { isSvelteScript, readSvelteScript } from './read/module';
 import { svelteWriter } from './write';
+import { svelteSkeleton } from './write/skeleton';
 
 export const svelte: Adapter = {
   id: 'svelte',
@@ -20,6 +21,7 @@ export const svelte: Adapter = {
     else parseScriptBare(file, text);
   },
   link: {
+    exportCondition: 'svelte',
     memberOfProp: propMember,
     memberOfEvent: eventKey,
     kindOfProp,
@@ -29,6 +31,8 @@ export const svelte: Adapter = {
     placedPages,
   },
   traits: {
+    markup: 'blocks',
+    propsByDeclaration: false,
     rerender: 'reading',
     slotsRunLate: false,
     mutation: 'seen',
@@ -47,4 +51,5 @@ export const svelte: Adapter = {
     fragments: false,
   },
   write: svelteWriter,
+  skeleton: svelteSkeleton,
 };

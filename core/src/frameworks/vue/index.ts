@@ -7,6 +7,7 @@ import { readVue } from './read';
 import { isVueScript, readVueScript } from './read/module';
 import { eventMember, propMember } from './read/names';
 import { vueWriter } from './write';
+import { vueSkeleton } from './write/skeleton';
 
 export const vue: Adapter = {
   id: 'vue',
@@ -45,6 +46,8 @@ export const vue: Adapter = {
     ],
   },
   traits: {
+    markup: 'directives',
+    propsByDeclaration: true,
     rerender: 'reading',
     slotsRunLate: true,
     mutation: 'seen',
@@ -63,4 +66,5 @@ export const vue: Adapter = {
     fragments: false,
   },
   write: vueWriter,
+  skeleton: vueSkeleton,
 };

@@ -1,4 +1,5 @@
-import type { Framework } from '../../model/facts';
+import { adapterOf, markupOf } from '../../frameworks/registry';
+import type { Framework } from '../../model/framework';
 
 /** Elements that have no closing tag. */
 const isVoid = /^(?:area|base|br|col|embed|hr|img|input|link|meta|source|track|wbr)$/;
@@ -18,7 +19,7 @@ class Spacing {
   ) {}
 
   whole(): string {
-    if (this.framework !== 'react' || this.isTag()) this.content();
+    if (markupOf(this.framework) !== 'expression' || this.isTag()) this.content();
     this.script('');
     return this.made;
   }
@@ -58,13 +59,13 @@ class Spacing {
         edge = kind === 'open' ? 'open' : 'close';
         depth += kind === 'open' ? 1 : kind === 'close' ? -1 : 0;
         // An element within an expression ends with its closing tag.
-        if (this.framework === 'react' && depth <= 0) return;
+        if (markupOf(this.framework) === 'expression' && depth <= 0) return;
       } else if (this.letter === '{') {
         edge = /^\{[#:/@]/.test(this.text.slice(this.at, this.at + 2)) ? 'block' : 'other';
         this.take();
         this.script('}');
         // A comment is all that stood in it.
-        if (this.framework === 'react' && this.made.endsWith('{}')) this.made = this.made.slice(0, -2);
+        if (markupOf(this.framework) === 'expression' && this.made.endsWith('{}')) this.made = this.made.slice(0, -2);
       } else if (this.letter !== '') {
         edge = 'other';
         this.take();
@@ -76,9 +77,9 @@ class Spacing {
   private shows(run: string, edge: Edge): boolean {
     const closes = this.at >= this.text.length || this.text.startsWith('</', this.at);
     const isBroken = run.includes('\n');
-    if (this.framework === 'react') return !isBroken;
+    if (markupOf(this.framework) === 'expression') return !isBroken;
     if (edge === 'start' || edge === 'open' || closes) return false;
-    if (this.framework === 'vue') return !(isBroken && edge === 'close' && this.letter === '<');
+    if (markupOf(this.framework) === 'directives') return !(isBroken && edge === 'close' && this.letter === '<');
     return !(edge === 'block' || /^\{[/:]/.test(this.text.slice(this.at, this.at + 2)));
   }
 
@@ -109,11 +110,12 @@ class Spacing {
 
   /** Attributes say the same in any order, unless one is of several names: then the later wins. */
   private inOrder(attributes: readonly string[]): readonly string[] {
-    return attributes.some((one) => /^ (?:\{|v-bind=|v-on=|v-model)/.test(one)) ? attributes : [...attributes].sort();
+    const { givesSeveral } = adapterOf(this.framework).write;
+    return attributes.some((one) => givesSeveral.test(one.trimStart())) ? attributes : [...attributes].sort();
   }
 
   private attribute(): void {
-    const isCode = this.framework === 'vue' && /^(?:[:@#]|v-)/.test(this.text.slice(this.at, this.at + 2));
+    const isCode = markupOf(this.framework) === 'directives' && /^(?:[:@#]|v-)/.test(this.text.slice(this.at, this.at + 2));
     const start = this.at;
     while (this.at < this.text.length && !/[\s>]/.test(this.letter)) {
       const quote = this.letter;
@@ -160,7 +162,7 @@ class Spacing {
         this.take();
         return;
       }
-      if (this.framework === 'react' && this.isTag() && /(?:^|[(&|?:>,=[{]|\breturn ?)$/.test(this.made)) {
+      if (markupOf(this.framework) === 'expression' && this.isTag() && /(?:^|[(&|?:>,=[{]|\breturn ?)$/.test(this.made)) {
         this.content();
         continue;
       }

@@ -1,4 +1,5 @@
-import type { Framework, TemplateNode } from '../../model/facts';
+import type { TemplateNode } from '../../model/facts';
+import type { Framework } from '../../model/framework';
 import { contains } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 import type { Hole, Laid } from './holes';

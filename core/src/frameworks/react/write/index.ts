@@ -6,4 +6,10 @@ export const reactWriter: Writer = {
   listener: (event, code) => `on${event.charAt(0).toUpperCase()}${event.slice(1)}={${code}}`,
   content: 'children',
   attribute: (name, expression) => `${name}={${expression}}`,
+  shown: (expression) => `{${expression}}`,
+  givesCode: () => false,
+  givesSeveral: /^\{/,
+  beforeName: `(?<![\\w$.'"])`,
+  package: 'react',
+  contentType: "import('react').ReactNode",
 };

@@ -323,7 +323,7 @@ function frame(skeleton: Skeleton): SkeletonFile[] {
 }
 
 /** Writes a skeleton as a small React application: one file a part, with its types, its state and sample content. */
-export const reactWriter: SkeletonWriter = {
+export const reactSkeleton: SkeletonWriter = {
   framework: 'react',
   write(skeleton) {
     const itemTypes = listedParts(skeleton);

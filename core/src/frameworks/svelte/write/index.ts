@@ -19,4 +19,10 @@ export const svelteWriter: Writer = {
   bindable: '$bindable()',
   content: 'children',
   attribute: (name, expression) => (name === expression ? `{${name}}` : `${name}={${expression}}`),
+  shown: (expression) => `{${expression}}`,
+  givesSeveral: /^\{/,
+  givesCode: () => false,
+  // A store is read by its name with a letter before it.
+  beforeName: `(?<![\\w$.'"])\\$?`,
+  package: 'svelte',
 };

@@ -171,7 +171,7 @@ function frame(skeleton: Skeleton): SkeletonFile[] {
 }
 
 /** Writes a skeleton as a small Svelte 5 application, with runes. */
-export const svelteWriter: SkeletonWriter = {
+export const svelteSkeleton: SkeletonWriter = {
   framework: 'svelte',
   write: (skeleton) => [
     ...frame(skeleton),

@@ -19,4 +19,10 @@ export const vueWriter: Writer = {
   listener: (event, code) => `@${event}="${code}"`,
   content: 'default slot',
   attribute: (name, expression) => `:${hyphened(name)}="${expression}"`,
+  shown: (expression) => `{{ ${expression} }}`,
+  givesSeveral: /^(?:v-bind=|v-on=|v-model)/,
+  givesCode: (attribute) => /^(?::|v-bind:)/.test(attribute),
+  // The code of an attribute stands in quotes.
+  beforeName: `(?:(?<![\\w$.'"])|(?<=\\s(?:[:@#]|v-)[^\\s="]*="))`,
+  package: 'vue',
 };

@@ -179,7 +179,7 @@ function frame(skeleton: Skeleton): SkeletonFile[] {
 }
 
 /** Writes a skeleton as a small Vue application of single-file components. */
-export const vueWriter: SkeletonWriter = {
+export const vueSkeleton: SkeletonWriter = {
   framework: 'vue',
   write: (skeleton) => [
     ...frame(skeleton),
