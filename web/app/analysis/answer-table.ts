@@ -10,7 +10,7 @@ export type Kept = {
   /** By the file. */
   readonly text: Promise<Text>;
   /** By the page. */
-  readonly ways: { readonly tree: Tree; readonly ways: Ways };
+  readonly ways: { readonly tree: Tree; readonly ways: Ways; readonly paths: readonly string[] };
   /** By the page, in the order of their columns. */
   readonly strands: { readonly strands: readonly Strand[]; readonly local: number };
   /** By the likeness from which on. */

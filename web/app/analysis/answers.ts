@@ -108,7 +108,8 @@ export type SubjectEntry = {
   readonly name: string;
   readonly kind: SubjectKind;
   readonly home: string;
-  readonly place: PlaceIndex;
+  /** The steps to its place; absent for what stands at none. */
+  readonly place?: string;
 };
 
 export type TraceAnswer = {
@@ -118,6 +119,8 @@ export type TraceAnswer = {
   readonly code: readonly (readonly CodeLine[])[];
   /** For each rung, what a trace from there is of; absent where nothing goes on. */
   readonly onward: readonly (SubjectId | undefined)[];
+  /** The steps to each place that is mentioned. */
+  readonly paths: Readonly<Record<PlaceIndex, string>>;
   /** Names of the places that `impact` mentions. */
   readonly names: Readonly<Record<PlaceIndex, string>>;
   /** Who answers, where the subject is a context that is taken. */

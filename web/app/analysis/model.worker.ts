@@ -42,6 +42,7 @@ import {
   patchOf,
   propose,
   placeCard,
+  placePaths,
   type Question,
   readerVersion,
   relink,
@@ -85,7 +86,7 @@ import { readAll } from './pool';
 import { cancelledMessage, type ReportProgress } from './progress';
 import { cutExcerpt, cutWhole } from './excerpt';
 import { alikeIn, comparedIn, filesOf, likestPair } from './overlap';
-import { answerTrace, shownTrace, subjectsOf } from './traced';
+import { answerTrace, entryOf, shownTrace, subjectsOf } from './traced';
 import { rowsOf } from './rows';
 import { type Given, takeSources } from './sources';
 
@@ -269,7 +270,7 @@ async function lineOf(held: Opened, at: Location): Promise<number> {
 function unfolded({ answers, model }: Opened, page: Page): Kept['ways'] {
   return answers.get('ways', page.id, () => {
     const tree = unfold(model, page);
-    return { tree, ways: makeWays(model, tree) };
+    return { tree, ways: makeWays(model, tree), paths: placePaths(model, tree) };
   });
 }
 
@@ -291,28 +292,28 @@ function pagesFor(held: Opened, file: FilePath, pageId: string | undefined): Pag
   return [...new Set([...asked, ...standingsIn(held).pagesOfFile(file), ...pages.slice(0, 1)])];
 }
 
-type Found<What> = { readonly page: Page; readonly ways: Ways; readonly what: What };
+type Found<What> = { readonly page: Page; readonly ways: Ways; readonly paths: readonly string[]; readonly what: What };
 
 /** Where something of a file is found first: on the page that is asked for, at its place there, or on another one. */
 function findOn<What>(
   held: Opened,
   file: FilePath,
   pageId: string | undefined,
-  place: number,
+  place: string | undefined,
   find: (graph: Graph, place: number) => What | undefined,
 ): Found<What> | undefined {
   for (const page of pagesFor(held, file, pageId)) {
-    const { ways } = unfolded(held, page);
-    const what = find(ways.graph, page.id === pageId ? place : -1);
-    if (what !== undefined) return { page, ways, what };
+    const { ways, paths } = unfolded(held, page);
+    const what = find(ways.graph, page.id === pageId && place !== undefined ? paths.indexOf(place) : -1);
+    if (what !== undefined) return { page, ways, paths, what };
   }
   return undefined;
 }
 
-const findSubject = (held: Opened, pageId: string | undefined, subject: SubjectId, place: number): Found<Spot> | undefined =>
+const findSubject = (held: Opened, pageId: string | undefined, subject: SubjectId, place: string | undefined): Found<Spot> | undefined =>
   findOn(held, fileOfSubject(subject), pageId, place, (graph, at) => spotOf(graph, subject, at));
 
-const findListener = (held: Opened, pageId: string | undefined, id: SubjectId, place: number): Found<Listener> | undefined =>
+const findListener = (held: Opened, pageId: string | undefined, id: SubjectId, place: string | undefined): Found<Listener> | undefined =>
   findOn(held, fileOfSubject(id), pageId, place, (graph, at) => listenerOf(graph, id, at));
 
 function pageById(held: Opened, id: string | undefined): Page | undefined {
@@ -518,17 +519,17 @@ const analyst = {
     projectId: string,
     pageId: string | undefined,
     subject: SubjectId,
-    place: number,
+    place: string | undefined,
     question: Question,
   ): Promise<TraceAnswer | undefined> {
     const held = await ensure(projectId);
     const textIn = (file: FilePath): Promise<string> => textOf(held, file);
     if (isListenerId(subject)) {
       const found = findListener(held, pageId, subject, place);
-      return found && { page: pageEntry(found.page), ...(await shownTrace(found.ways, whatHappens(found.ways, found.what), textIn)) };
+      return found && { page: pageEntry(found.page), ...(await shownTrace(found, whatHappens(found.ways, found.what), textIn)) };
     }
     const found = findSubject(held, pageId, subject, place);
-    return found && { page: pageEntry(found.page), ...(await answerTrace(held.model, found.ways, found.what, question, textIn)) };
+    return found && { page: pageEntry(found.page), ...(await answerTrace(held.model, found, found.what, question, textIn)) };
   },
 
   /** What stands at an offset of a file, as the subject of a trace; undefined where nothing is named there. */
@@ -537,7 +538,7 @@ const analyst = {
     pageId: string | undefined,
     file: FilePath,
     offset: number,
-    place: number,
+    place: string | undefined,
   ): Promise<SubjectEntry | undefined> {
     const held = await ensure(projectId);
     const found = findOn(held, file, pageId, place, (graph, at): Subject | undefined => {
@@ -546,20 +547,22 @@ const analyst = {
       const spot = spotAt(graph, file, offset, at);
       return spot && subjectOf(graph, spot);
     });
-    return found && { page: found.page.id, ...found.what };
+    return found && entryOf(found.what, found.page.id, found.paths);
   },
 
   /** What an id names, on the page that is asked for or the first that has it. */
   async subject(projectId: string, pageId: string | undefined, subject: SubjectId): Promise<SubjectEntry | undefined> {
-    const found = findSubject(await ensure(projectId), pageId, subject, -1);
-    return found && { page: found.page.id, ...subjectOf(found.ways.graph, found.what) };
+    const found = findSubject(await ensure(projectId), pageId, subject, undefined);
+    return found && entryOf(subjectOf(found.ways.graph, found.what), found.page.id, found.paths);
   },
 
   /** The values and events of a page that a trace may start from. */
   async subjects(projectId: string, pageId: string | undefined): Promise<SubjectEntry[]> {
     const held = await ensure(projectId);
     const page = pageById(held, pageId);
-    return page ? subjectsOf(unfolded(held, page).ways.graph, page.id) : [];
+    if (!page) return [];
+    const { ways, paths } = unfolded(held, page);
+    return subjectsOf(ways.graph, page.id, paths);
   },
 
   /** The whole of the component or function that a place in code stands in. */
@@ -593,16 +596,16 @@ const analyst = {
     return planFromCode((await ensure(projectId)).model, name);
   },
 
-  /** Where in the trees a component stands first. */
+  /** Where in the trees a component stands first, by the steps to it. */
   async placeOf(
     projectId: string,
     component: ComponentId,
     preferred: string | undefined,
-  ): Promise<{ pageId: string; place: number } | undefined> {
+  ): Promise<{ pageId: string; place: string } | undefined> {
     const held = await ensure(projectId);
     const standings = standingsIn(held).of(component);
     const found = standings.find(({ page }) => page.id === preferred) ?? standings[0];
-    return found && { pageId: found.page.id, place: found.place };
+    return found && { pageId: found.page.id, place: unfolded(held, found.page).paths[found.place] ?? '' };
   },
 };
 

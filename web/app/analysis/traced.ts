@@ -10,6 +10,7 @@ import {
   type Rung,
   saysOf,
   type Spot,
+  type Subject,
   subjectId,
   subjectOf,
   type Trace,
@@ -22,25 +23,38 @@ import {
 import type { CodeLine, SubjectEntry, TraceAnswer } from './answers';
 import { cutLine } from './excerpt';
 
+/** A page’s answers, and the steps to each of its places. */
+type Answering = { readonly ways: Ways; readonly paths: readonly string[] };
+
+/** A subject as an entry of a list, with the steps to its place. */
+export function entryOf({ id, name, kind, home, place }: Subject, page: string, paths: readonly string[]): SubjectEntry {
+  const path = paths[place];
+  return { id, name, kind, home, page, ...(path === undefined ? {} : { place: path }) };
+}
+
 type ReadText = (file: FilePath) => Promise<string>;
 
 /** The answer to a question about a value, with who changes what it comes from. */
 export async function answerTrace(
   model: Model,
-  ways: Ways,
+  page: Answering,
   spot: Spot,
   question: Question,
   textOf: ReadText,
 ): Promise<Omit<TraceAnswer, 'page'>> {
+  const { ways } = page;
   const trace = traceOf(ways, spot, question);
   const answers = answerFor(model, ways.graph, spot);
   const changes = question === 'changes' ? trace : traceOf(ways, spot, 'changes');
   const cut = async (at: Location): Promise<CodeLine> => cutLine(await textOf(at.file), at);
-  return { ...(await shownTrace(ways, trace, textOf)), ...(answers ? { answers } : {}), writers: await writersOf(changes, cut) };
+  const paths = Object.fromEntries((answers?.chain ?? []).map(({ place }) => [place, page.paths[place] ?? '']));
+  const shown = await shownTrace(page, trace, textOf);
+  return { ...shown, paths: { ...shown.paths, ...paths }, ...(answers ? { answers } : {}), writers: await writersOf(changes, cut) };
 }
 
 /** A trace with all that a view of it shows: code, names, the text for a review. */
-export async function shownTrace({ graph }: Ways, trace: Trace, textOf: ReadText): Promise<Omit<TraceAnswer, 'page'>> {
+export async function shownTrace({ ways, paths }: Answering, trace: Trace, textOf: ReadText): Promise<Omit<TraceAnswer, 'page'>> {
+  const { graph } = ways;
   const cut = async (at: Location): Promise<CodeLine> => cutLine(await textOf(at.file), at);
   const code = await Promise.all(trace.rungs.map((rung) => Promise.all(rung.code.slice(0, 12).map(cut))));
   const onward = trace.rungs.map((rung) => (rung.spot && rung.from >= 0 ? subjectId(graph, rung.spot) : undefined));
@@ -51,7 +65,16 @@ export async function shownTrace({ graph }: Ways, trace: Trace, textOf: ReadText
     ...(trace.impact?.effects ?? []).map((one) => one.place),
   ]);
   const names = Object.fromEntries([...places].map((place): [number, string] => [place, graph.frames[place]?.component?.name ?? '']));
-  return { trace, code, onward, names, writers: [], text: traceText(trace, (rung) => code[rung.index]?.[0] ?? { line: 1, text: '' }) };
+  const shown = Object.fromEntries(trace.rungs.flatMap(({ place }) => (place < 0 ? [] : [[place, paths[place] ?? '']])));
+  return {
+    trace,
+    code,
+    onward,
+    paths: shown,
+    names,
+    writers: [],
+    text: traceText(trace, (rung) => code[rung.index]?.[0] ?? { line: 1, text: '' }),
+  };
 }
 
 function answerFor(model: Model, graph: Graph, spot: Spot): TraceAnswer['answers'] {
@@ -99,14 +122,14 @@ function isListed(graph: Graph, frame: Graph['frames'][number], at: number): boo
 }
 
 /** What a page holds: states, stores, contexts and requests, and the events of its components; each once. */
-export function subjectsOf(graph: Graph, page: string): SubjectEntry[] {
+export function subjectsOf(graph: Graph, page: string, paths: readonly string[]): SubjectEntry[] {
   const found: SubjectEntry[] = [];
   const seen = new Set<string>();
   for (const frame of graph.frames) {
     for (const subject of frame.place < 0 ? [] : listenersOf(frame).map(listenerSubject)) {
       if (found.length >= mostListed || seen.has(subject.id)) continue;
       seen.add(subject.id);
-      found.push({ ...subject, page });
+      found.push(entryOf(subject, page, paths));
     }
     frame.body.values.forEach((value, at) => {
       if (found.length >= mostListed || !isListed(graph, frame, at)) return;
@@ -116,7 +139,11 @@ export function subjectsOf(graph: Graph, page: string): SubjectEntry[] {
       seen.add(id);
       const subject = subjectOf(graph, spot);
       const home = frame.kind === 'hook' ? `${frame.component?.name ?? ''}, ${frame.name}` : subject.home;
-      found.push({ ...subject, page, home, ...(value.kind === 'context' && value.source !== undefined ? { name: value.source } : {}) });
+      found.push({
+        ...entryOf(subject, page, paths),
+        home,
+        ...(value.kind === 'context' && value.source !== undefined ? { name: value.source } : {}),
+      });
     });
   }
   return found;

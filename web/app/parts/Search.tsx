@@ -13,7 +13,7 @@ async function traceTo(projectId: string, hit: SearchHit, page: string | undefin
   if (!traced.has(hit.kind)) return undefined;
   const analyst = getAnalyst();
   const own = hit.component ? await analyst.subject(projectId, page, `${hit.component}~${hit.name}`) : undefined;
-  const found = own ?? (await analyst.subjectAt(projectId, page, hit.at.file, hit.at.start, -1));
+  const found = own ?? (await analyst.subjectAt(projectId, page, hit.at.file, hit.at.start, undefined));
   return found && traceLink(projectId, found.page, found.id, found.place);
 }
 
@@ -23,7 +23,7 @@ async function targetOf(projectId: string, hit: SearchHit, page: string | undefi
   const params = new URLSearchParams();
   if (found) {
     params.set('page', found.pageId);
-    params.set('at', String(found.place));
+    params.set('place', found.place);
   } else if (page) params.set('page', page);
   params.set('code', `${hit.at.file}:${hit.at.start}-${hit.at.end}`);
   return `/projects/${projectId}/tree?${params}`;

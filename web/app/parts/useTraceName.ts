@@ -8,7 +8,8 @@ import { useTell } from './Notices';
 type Asked = {
   readonly file: string;
   readonly offset: number;
-  readonly place?: number;
+  /** The steps to the place from which it is asked. */
+  readonly place?: string | undefined;
   readonly ask?: Question;
   /** Tried first, where what is meant has a name of its own. */
   readonly of?: SubjectId;
@@ -19,7 +20,7 @@ export function useTraceName(projectId: string, page: string | undefined): (aske
   const navigate = useNavigate();
   const tell = useTell();
   return useCallback(
-    ({ file, offset, place = -1, ask, of }: Asked): void => {
+    ({ file, offset, place, ask, of }: Asked): void => {
       const analyst = getAnalyst();
       const named = of === undefined ? Promise.resolve(undefined) : analyst.subject(projectId, page, of);
       void named

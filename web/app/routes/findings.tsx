@@ -17,7 +17,7 @@ async function traceFor(projectId: string, finding: FindingView, pageId: string 
   const at = finding.evidence[0]?.at ?? finding.at;
   const found =
     (await analyst.subject(projectId, pageId, `${finding.touches.component}~${finding.subject}`)) ??
-    (await analyst.subjectAt(projectId, pageId, at.file, at.start, -1));
+    (await analyst.subjectAt(projectId, pageId, at.file, at.start, undefined));
   return found && traceLink(projectId, found.page, found.id, found.place);
 }
 

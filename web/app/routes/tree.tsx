@@ -5,7 +5,7 @@ import { loadPlan } from '../storage/plans';
 import { getProject } from '../storage/projects';
 import { TreeView } from '../views/tree/TreeView';
 import { askForCode } from '../views/tree/code-asked';
-import { parseTreeState, placeAtPath } from '../views/tree/state';
+import { parseTreeState, placeAtPath, treeLink } from '../views/tree/state';
 import type { TreeAnswer } from '../analysis/answers';
 import type { Route } from './+types/tree';
 
@@ -31,13 +31,13 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
   const component = url.searchParams.get('component');
   if (component) {
     const found = await getAnalyst().placeOf(project.id, component as ComponentId, undefined);
-    const to = found ? `?page=${encodeURIComponent(found.pageId)}&at=${found.place}` : '';
-    throw redirect(`/projects/${project.id}/tree${to}`);
+    const to = found ? treeLink(project.id, found.pageId, found.place) : `/projects/${project.id}/tree`;
+    throw redirect(to);
   }
   const state = parseTreeState(url.searchParams);
   const tree = await treeOf(project.id, project.readAt, state.page);
   if (!tree) return { summary, project, tree, state, place: undefined, card: undefined, code: [], part: undefined };
-  const place = placeAtPath(tree.rows, state.place) ?? state.at;
+  const place = placeAtPath(tree.rows, state.place);
   const card = place === undefined ? undefined : await getAnalyst().card(project.id, tree.page.id, place);
   const asked = askForCode(state, tree, card);
   const excerpts = await getAnalyst().excerpts(

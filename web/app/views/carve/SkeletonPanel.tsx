@@ -51,13 +51,7 @@ export function SkeletonPanel({ files, file, framework, frameworks, warning, onF
           Download {files.length} files
         </Button>
       </p>
-      {shown && (
-        <Code
-          key={shown.file}
-          excerpt={wholeFile(shown.file, shown.text)}
-          caption={frameworkWords([framework])}
-        />
-      )}
+      {shown && <Code key={shown.file} excerpt={wholeFile(shown.file, shown.text)} caption={frameworkWords([framework])} />}
     </>
   );
 }

@@ -5,6 +5,7 @@ import type { Excerpt, ProposalAnswer } from '../../analysis/answers';
 import { Code } from '../../parts/Code';
 import { useTraceName } from '../../parts/useTraceName';
 import { FixDiff } from './FixDiff';
+import { treeLink } from '../tree/state';
 import type { Told } from './state';
 import { Triage } from './Triage';
 
@@ -17,7 +18,7 @@ type Props = {
   setting: RuleSetting | undefined;
   code: readonly (Excerpt | undefined)[];
   projectId: string;
-  place: { readonly pageId: string; readonly place: number } | undefined;
+  place: { readonly pageId: string; readonly place: string } | undefined;
   /** The link to its trace, where there is one. */
   traceTo: string | undefined;
   /** The link to the comparison with its twin, where there is one. */
@@ -86,7 +87,7 @@ export function FindingDetail({
           <Button
             component={Link}
             variant={compareTo === undefined ? 'contained' : 'outlined'}
-            to={`/projects/${projectId}/tree?page=${encodeURIComponent(place.pageId)}&at=${place.place}`}
+            to={treeLink(projectId, place.pageId, place.place)}
           >
             See in tree
           </Button>

@@ -25,7 +25,7 @@ type Props = {
   code: readonly (Excerpt | undefined)[];
   patch: string;
   proposal: ProposalAnswer | undefined;
-  place: { readonly pageId: string; readonly place: number } | undefined;
+  place: { readonly pageId: string; readonly place: string } | undefined;
   trace: string | undefined;
   /** The first two of components that are alike. */
   twin: readonly [string, string] | undefined;

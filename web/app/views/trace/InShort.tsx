@@ -2,6 +2,7 @@ import { counted, listed, type Question } from '@liana/core';
 import { Link } from 'react-router';
 import type { TraceAnswer } from '../../analysis/answers';
 import { KnotMark } from '../../theme/Glyph';
+import { treeLink } from '../tree/state';
 
 type Props = { projectId: string; answer: TraceAnswer };
 
@@ -77,11 +78,7 @@ function AnswersPart({ projectId, answer }: Props) {
         {answers.chain.map((one, index) => (
           <li key={`${index}`} className={one.provides}>
             <i aria-hidden="true">{one.provides === 'answers' ? '●' : one.provides === 'beyond' ? '○' : '·'}</i>
-            {one.place >= 0 ? (
-              <Link to={`/projects/${projectId}/tree?page=${encodeURIComponent(answer.page.id)}&at=${one.place}`}>{one.name}</Link>
-            ) : (
-              one.name
-            )}
+            {one.place >= 0 ? <Link to={treeLink(projectId, answer.page.id, answer.paths[one.place])}>{one.name}</Link> : one.name}
             <small>
               {one.provides === 'answers'
                 ? 'provides it here, and answers'

@@ -6,6 +6,7 @@ import type { Excerpt, TraceAnswer } from '../../analysis/answers';
 import { Code } from '../../parts/Code';
 import { CodeText } from './CodeText';
 import { glyphOf, Lanes, textX } from './Lanes';
+import { treeLink } from '../tree/state';
 import { traceLink, type TraceState } from './state';
 
 type Props = {
@@ -15,7 +16,7 @@ type Props = {
   whole: Excerpt | undefined;
   colour: string;
   onChange: (change: { open?: string; rung?: string | undefined; wide?: string | undefined }) => void;
-  onName: (file: string, offset: number, place: number) => void;
+  onName: (file: string, offset: number, place: string | undefined) => void;
 };
 
 /** The colour of what travels at a rung: an event goes back up, a value down. */
@@ -44,7 +45,7 @@ function RungRow({
   const [first] = code;
   const onward = answer.onward[rung.index];
   const own = colourOf(rung, colour);
-  const page = encodeURIComponent(answer.page.id);
+  const place = answer.paths[rung.place];
   const file = first ? `${first.file}:${first.line}` : '';
   return (
     <div className={`rung-row${chosen ? ' chosen' : ''}${rung.ending === 'again' ? ' again' : ''}`} style={{ paddingLeft: textX(lanes) }}>
@@ -58,14 +59,14 @@ function RungRow({
         <span className="rung-says">{saysOf(rung, answer.trace.question)}</span>
       </div>
       {code.slice(0, chosen ? code.length : 1).map((one) => (
-        <CodeText key={one.from} line={one} colour={own} onName={(at, offset) => props.onName(at, offset, rung.place)} />
+        <CodeText key={one.from} line={one} colour={own} onName={(at, offset) => props.onName(at, offset, place)} />
       ))}
       {!chosen && rung.code.length > 1 && <span className="rung-more">and {counted(rung.code.length - 1, 'more place')}</span>}
       {chosen && (
         <div className="rung-tools">
-          {rung.place >= 0 && <Link to={`/projects/${projectId}/tree?page=${page}&at=${rung.place}`}>See in tree</Link>}
+          {rung.place >= 0 && <Link to={treeLink(projectId, answer.page.id, place)}>See in tree</Link>}
           {onward !== undefined && (
-            <Link to={traceLink(projectId, answer.page.id, onward, rung.place, answer.trace.question)}>Trace from here</Link>
+            <Link to={traceLink(projectId, answer.page.id, onward, place, answer.trace.question)}>Trace from here</Link>
           )}
           <button
             type="button"
@@ -81,7 +82,7 @@ function RungRow({
         <Code
           excerpt={whole}
           caption={`${rung.who} · ${whole.file}:${whole.line}`}
-          onName={(offset) => props.onName(whole.file, offset, rung.place)}
+          onName={(offset) => props.onName(whole.file, offset, place)}
         />
       )}
     </div>

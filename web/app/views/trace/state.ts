@@ -5,8 +5,8 @@ export type TraceState = {
   readonly page: string | undefined;
   /** What is traced; absent where a choice is still to be made. */
   readonly of: SubjectId | undefined;
-  /** The place whose value is meant; -1 for the first that fits. */
-  readonly at: number;
+  /** The place whose value is meant, by the steps to it; absent for the first that fits. */
+  readonly at: string | undefined;
   readonly ask: Question;
   /** Folded fans that are open, by their keys. */
   readonly open: ReadonlySet<string>;
@@ -26,7 +26,7 @@ export function parseTraceState(params: URLSearchParams): TraceState {
   return {
     page: params.get('page') ?? undefined,
     of: params.get('of') || undefined,
-    at: numberOf(params.get('at')) ?? -1,
+    at: params.get('at') ?? undefined,
     ask: questions.find((one) => one === ask) ?? 'goes',
     open: new Set((params.get('open') ?? '').split('|').filter(Boolean)),
     rung: numberOf(params.get('rung')),
@@ -47,7 +47,7 @@ export function withTrace(params: URLSearchParams, change: TraceChange): URLSear
 }
 
 /** The address of a trace. */
-export function traceLink(projectId: string, page: string | undefined, of: SubjectId, place: number, ask?: Question): string {
-  const params = withTrace(new URLSearchParams(), { page, of, at: place >= 0 ? String(place) : undefined, ask });
+export function traceLink(projectId: string, page: string | undefined, of: SubjectId, at: string | undefined, ask?: Question): string {
+  const params = withTrace(new URLSearchParams(), { page, of, at, ask });
   return `/projects/${projectId}/trace?${params}`;
 }

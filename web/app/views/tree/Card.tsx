@@ -6,6 +6,7 @@ import { useTraceName } from '../../parts/useTraceName';
 import { drawnKinds, KnotMark, knotWords, strandColour, strandWords } from '../../theme/Glyph';
 import { traceLink } from '../trace/state';
 import { eventWords, placedWords, propWords, takeWords } from './card-words';
+import { pathOf } from './state';
 import type { CodeShown } from './TreeView';
 
 type Props = {
@@ -53,7 +54,7 @@ function StrandPart({
       <p>
         {strandWords[strand.kind][0]} of {homeWords(strand)}, {knots.length} knots.{' '}
         {strand.subject !== undefined && (
-          <Link to={traceLink(projectId, tree.page.id, strand.subject, knots[0]?.place ?? -1)}>Trace it</Link>
+          <Link to={traceLink(projectId, tree.page.id, strand.subject, knots[0] && pathOf(tree.rows, knots[0].place))}>Trace it</Link>
         )}
       </p>
       {knots.length > 1 && <p className="hint">In the tree, Alt and the arrow keys go along it.</p>}
@@ -101,9 +102,21 @@ function Entries({
   );
 }
 
-function PlacePart({ answer, projectId, page, part }: { answer: CardAnswer; projectId: string; page: string; part: string | undefined }) {
+function PlacePart({
+  answer,
+  projectId,
+  tree,
+  part,
+}: {
+  answer: CardAnswer;
+  projectId: string;
+  tree: TreeAnswer;
+  part: string | undefined;
+}) {
   const { card, findings, line } = answer;
-  const traceOf = (name: string, ask?: Question): string => traceLink(projectId, page, `${card.component}~${name}`, card.place, ask);
+  const page = tree.page.id;
+  const at = pathOf(tree.rows, card.place);
+  const traceOf = (name: string, ask?: Question): string => traceLink(projectId, page, `${card.component}~${name}`, at, ask);
   return (
     <>
       <h2>{card.name}</h2>
@@ -151,7 +164,7 @@ function PlacePart({ answer, projectId, page, part }: { answer: CardAnswer; proj
           words: takeWords(take),
           colour: 'var(--context)',
           mark: '●',
-          trace: traceLink(projectId, page, take.subject, card.place, 'comes'),
+          trace: traceLink(projectId, page, take.subject, at, 'comes'),
         }))}
       />
       <Entries
@@ -185,7 +198,7 @@ export function Card({ projectId, tree, answer, strand, place, code, part, onKno
       excerpt={one.excerpt}
       loose={one.loose}
       caption={`${one.caption} · ${one.excerpt.file}:${one.excerpt.line}`}
-      onName={(offset) => trace({ file: one.excerpt.file, offset, ...(place === undefined ? {} : { place }) })}
+      onName={(offset) => trace({ file: one.excerpt.file, offset, place: place === undefined ? undefined : pathOf(tree.rows, place) })}
     />
   ));
   return (
@@ -193,7 +206,7 @@ export function Card({ projectId, tree, answer, strand, place, code, part, onKno
       {strand && <StrandPart projectId={projectId} strand={strand} tree={tree} place={place} onKnot={onKnot} />}
       {strand && shownCode}
       {strand && answer && <hr style={{ border: 0, borderTop: '1px solid var(--line)', margin: '18px 0' }} />}
-      {answer && <PlacePart answer={answer} projectId={projectId} page={tree.page.id} part={part} />}
+      {answer && <PlacePart answer={answer} projectId={projectId} tree={tree} part={part} />}
       {!strand && shownCode}
       {!strand && !answer && code.length === 0 && (
         <>

@@ -8,7 +8,7 @@ import { sheetWords } from './sheet-words';
 import { Controls } from './Controls';
 import { chooseStrands, columnWidth, drawStrands, headHeight, layoutRows, rowHeight, type RowLayout, shortName } from './drawing';
 import { NoComponents } from './NoComponents';
-import { pathOf, type TreeState, withState } from './state';
+import { closedPlaces, pathOf, type TreeState, withState } from './state';
 import { StrandLayer } from './StrandLayer';
 import { indent, TreeRow } from './TreeRow';
 
@@ -56,7 +56,7 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
 
   const go = useCallback(
     (next: Parameters<typeof withState>[1], replace = false) =>
-      change((before) => withState(before, { at: undefined, code: undefined, ...next }), { replace }),
+      change((before) => withState(before, { code: undefined, ...next }), { replace }),
     [change],
   );
 
@@ -67,7 +67,7 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
     return () => observer.disconnect();
   }, []);
 
-  const layout = useMemo(() => layoutRows(tree?.rows ?? [], state.closed), [tree, state.closed]);
+  const layout = useMemo(() => layoutRows(tree?.rows ?? [], closedPlaces(tree?.rows ?? [], state.closed)), [tree, state.closed]);
   const lines = useMemo(() => guideLines(layout), [layout]);
   const choice = useMemo(() => chooseStrands(tree?.strands ?? [], state, place), [tree, state, place]);
   const names = useMemo(() => (tree ? namesWidth(tree, width) : 300), [tree, width]);
@@ -104,11 +104,12 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
   const fold = useCallback(
     (next: number, shut?: boolean) => {
       const closed = new Set(state.closed);
-      if (shut ?? !closed.has(next)) closed.add(next);
-      else closed.delete(next);
-      go({ closed: [...closed].join('.') }, true);
+      const path = pathOf(tree?.rows ?? [], next);
+      if (shut ?? !closed.has(path)) closed.add(path);
+      else closed.delete(path);
+      go({ closed: [...closed].join('|') }, true);
     },
-    [go, state.closed],
+    [go, state.closed, tree],
   );
 
   const line = place === undefined ? -1 : (layout.lineOf[place] ?? -1);

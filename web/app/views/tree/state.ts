@@ -8,14 +8,12 @@ export type TreeState = {
   readonly page: string | undefined;
   /** The chosen place: the steps from the page down, joined by `/`. */
   readonly place: string | undefined;
-  /** The chosen place by its number; for links made where the steps are not known. */
-  readonly at: number | undefined;
   readonly strand: string | undefined;
   /** Kinds of strands that are not shown. */
   readonly without: ReadonlySet<StrandKind>;
   readonly only: 'all' | 'loose' | 'through';
-  /** Rows whose children are folded away. */
-  readonly closed: ReadonlySet<number>;
+  /** Rows whose children are folded away, each by the steps to it. */
+  readonly closed: ReadonlySet<string>;
   /** A stretch of code to show, whatever is chosen. */
   readonly code: { readonly file: string; readonly start: number; readonly end: number } | undefined;
 };
@@ -29,28 +27,26 @@ function codeOf(text: string | null): TreeState['code'] {
 export function parseTreeState(params: URLSearchParams): TreeState {
   const without = (params.get('without') ?? '').split('.').filter((kind): kind is StrandKind => strandKinds.includes(kind as StrandKind));
   const only = params.get('only');
-  const at = params.get('at');
   return {
     page: params.get('page') ?? undefined,
     place: params.get('place') ?? undefined,
-    at: at !== null && /^\d+$/.test(at) ? Number(at) : undefined,
     strand: params.get('strand') ?? undefined,
     without: new Set(without),
     only: only === 'loose' || only === 'through' ? only : 'all',
-    closed: new Set(
-      (params.get('closed') ?? '')
-        .split('.')
-        .filter((part) => /^\d+$/.test(part))
-        .map(Number),
-    ),
+    closed: new Set((params.get('closed') ?? '').split('|').filter(Boolean)),
     code: codeOf(params.get('code')),
   };
+}
+
+/** The address of a place in the tree of a page. */
+export function treeLink(projectId: string, page: string, place: string | undefined): string {
+  return `/projects/${projectId}/tree?${withState(new URLSearchParams(), { page, place })}`;
 }
 
 /** Writes a change of the state into URL parameters; `undefined` takes a part away. */
 export function withState(
   params: URLSearchParams,
-  change: Partial<Record<'page' | 'place' | 'at' | 'strand' | 'without' | 'only' | 'closed' | 'code', string | undefined>>,
+  change: Partial<Record<'page' | 'place' | 'strand' | 'without' | 'only' | 'closed' | 'code', string | undefined>>,
 ): URLSearchParams {
   const next = new URLSearchParams(params);
   for (const [name, value] of Object.entries(change)) {
@@ -65,6 +61,11 @@ export function pathOf(rows: readonly Row[], place: number): string {
   const steps: string[] = [];
   for (let row = rows[place]; row; row = rows[row.parent]) steps.unshift(row.step);
   return steps.join('/');
+}
+
+/** The places that are folded, of those that are still there. */
+export function closedPlaces(rows: readonly Row[], closed: ReadonlySet<string>): ReadonlySet<number> {
+  return new Set([...closed].flatMap((path) => placeAtPath(rows, path) ?? []));
 }
 
 /** The place that steps lead to; undefined where they lead nowhere (the tree has changed since). */

@@ -48,9 +48,7 @@ describe('the state in the URL', () => {
     ['without=colour', { without: new Set() }],
     ['only=loose', { only: 'loose' }],
     ['only=nonsense', { only: 'all' }],
-    ['closed=1.x.3', { closed: new Set([1, 3]) }],
-    ['at=4', { at: 4 }],
-    ['at=four', { at: undefined }],
+    ['closed=App%2FRow~2%7CApp%2FFrame', { closed: new Set(['App/Row~2', 'App/Frame']) }],
     ['code=src/a b.tsx:3-9', { code: { file: 'src/a b.tsx', start: 3, end: 9 } }],
     ['code=nonsense', { code: undefined }],
   ];
