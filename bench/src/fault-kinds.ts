@@ -307,7 +307,7 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
       const text = project.texts.get(component.file) ?? '';
       const needed = (name: string): boolean =>
         [...project.model.components.values()].some((other) =>
-          other.takes.some((take) => {
+          other.consumes.some((take) => {
             const context = take.needed ? project.model.contexts.get(take.context) : undefined;
             return context?.name === name && context.fallback === 'none';
           }),

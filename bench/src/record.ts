@@ -70,7 +70,7 @@ const plain = (_: string, value: unknown): unknown =>
 const line = (value: unknown): string => JSON.stringify(value, plain);
 
 function contractLines(model: Model): string[] {
-  return [...model.components.values()].map(({ id, name, role, fileRole, isPublic, contract, takes, facts }) =>
+  return [...model.components.values()].map(({ id, name, role, fileRole, isPublic, contract, consumes: takes, facts }) =>
     line({ id, name, role, fileRole, isPublic, contract, takes, events: facts.events, slots: facts.slots }),
   );
 }
@@ -111,7 +111,7 @@ function pageLines(model: Model, findings: readonly Finding[], page: Page, lines
   for (const { index } of some(tree.places, limits.cards, random)) {
     lines.cards.push(line(placeCard(model, tree, strands, index)));
     const component = model.components.get(tree.places[index]?.component as ComponentId);
-    for (const take of component?.takes ?? []) lines.cards.push(`  ${line(whoAnswers(model, tree, index, take.context))}`);
+    for (const take of component?.consumes ?? []) lines.cards.push(`  ${line(whoAnswers(model, tree, index, take.context))}`);
   }
   const spots = ways.graph.frames.flatMap((frame) =>
     frame.body.values.map((_, value) => ({ frame: frame.index, value, track: [] as string[] })),

@@ -129,7 +129,7 @@ export function unheardEvents(known: KnownUse): ContractMember[] {
 export function unmetTakes(model: Model, tree: Tree, place: Place): Take[] {
   if (place.sheltered) return [];
   const component = model.components.get(place.component);
-  return (component?.takes ?? []).filter(
+  return (component?.consumes ?? []).filter(
     (take) => take.needed && model.contexts.get(take.context)?.fallback === 'none' && !providerFor(tree, place, take.context),
   );
 }

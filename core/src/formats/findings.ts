@@ -78,7 +78,7 @@ export function findingEntries(
       goes: finding.goes ?? [],
       places: finding.touches.places,
       pages: finding.pages,
-      evidence: finding.evidence.map((rung) => ({ file: rung.at.file, line: place(rung.at.file, rung.at.start).line, says: rung.says })),
+      evidence: finding.evidence.map((rung) => ({ file: rung.at.file, line: place(rung.at.file, rung.at.start).line, says: rung.text })),
       ...(comment !== undefined
         ? { decided: { state: 'accepted', reason: comment, by: 'comment' as const } }
         : mark

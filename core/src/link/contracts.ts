@@ -108,7 +108,7 @@ export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'fram
     for (const name of facts.through) {
       const target = ofName(file, name);
       if (!target || target.openness === 'open') return { members: taken, openness: 'open' };
-      if (target.openness === 'native') openness = 'native';
+      if (target.openness === 'platform') openness = 'platform';
       for (const [prop, declared] of target.members)
         if (!props.has(prop)) props.set(prop, { ...declared, taken: false, required: 'unknown' });
     }

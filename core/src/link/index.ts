@@ -76,7 +76,7 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
     const declaredThere = !own && declaresIn(component, editedFiles);
     if (!own && !declaredThere) continue;
     const facts = own ?? component.facts;
-    components.set(id, { ...component, facts, contract: contracts.of(component.file, facts), takes: takes.of(component.file, facts) });
+    components.set(id, { ...component, facts, contract: contracts.of(component.file, facts), consumes: takes.of(component.file, facts) });
   }
   const uses = relinkUses(before, components, editedFiles);
   const { usesBy, usesOf, counts } = uses;
@@ -230,7 +230,7 @@ function linkComponents(
       fileRole: fileRole(file.file),
       isPublic,
       contract,
-      takes: takes.of(file.file, facts),
+      consumes: takes.of(file.file, facts),
     });
     return id;
   };

@@ -289,8 +289,8 @@ describe('declared props', () => {
     ['a generic with a default', 'P', 'type P<T = { b: string }> = T & { a: string };', 'b a closed'],
     ['a generic of its own', 'P<T>', 'type P<T> = { items: T[] };', 'items closed'],
     ['PropsWithChildren', 'PropsWithChildren<{ a: string }>', '', 'a children? closed'],
-    ['attributes of the platform', 'React.HTMLAttributes<HTMLDivElement> & { a: string }', '', 'a native'],
-    ['ComponentProps of an element', "ComponentProps<'button'>", '', 'native'],
+    ['attributes of the platform', 'React.HTMLAttributes<HTMLDivElement> & { a: string }', '', 'a platform'],
+    ['ComponentProps of an element', "ComponentProps<'button'>", '', 'platform'],
     ['ComponentProps of a component', 'ComponentProps<typeof D>', 'function D({ a }: { a: string }) { return <p>{a}</p>; }', 'a closed'],
     ['a type from outside', 'P & { a: string }', "import type { P } from 'outside';", 'a open'],
     ['Pick from the platform', "Pick<HTMLAttributes<Element>, 'title'>", '', 'title? closed'],
@@ -379,7 +379,7 @@ describe('what is taken from above', () => {
       'src/k.ts': context,
       'src/C.tsx': `import { K, useK, useLoose, useDeep } from './k';\nimport { Row } from 'x';\nexport function C() { ${body} }`,
     });
-    const takes = componentNamed(model, 'C').takes.map((take) => `${take.via.join(' ')}${take.needed ? ' needed' : ''}`);
+    const takes = componentNamed(model, 'C').consumes.map((take) => `${take.via.join(' ')}${take.needed ? ' needed' : ''}`);
     expect(takes).toEqual([expected]);
   });
 });

@@ -29,7 +29,7 @@ function answers(model: Model, keep?: CheckKeep): unknown {
     trees: model.pages.map((page) => unfold(model, page).places.map((place) => [place.component, place.owner, place.parent, place.use])),
     contracts: [...model.components]
       .sort(([a], [b]) => a.localeCompare(b))
-      .map(([id, component]) => [id, [...component.contract.members], component.contract.openness, component.takes]),
+      .map(([id, component]) => [id, [...component.contract.members], component.contract.openness, component.consumes]),
     uses: [...model.usesOf].sort(([a], [b]) => a.localeCompare(b)).map(([id, uses]) => [id, uses.map((use) => use.id).sort()]),
   };
 }

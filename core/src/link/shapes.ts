@@ -4,7 +4,7 @@ import type { TypeExpr } from '../model/types';
 import type { Names } from './names';
 
 /** What a props type allows: its members, and whether others may be passed. */
-export type Shape = { readonly members: ReadonlyMap<string, ShapeMember>; readonly openness: 'closed' | 'native' | 'open' };
+export type Shape = { readonly members: ReadonlyMap<string, ShapeMember>; readonly openness: 'closed' | 'platform' | 'open' };
 
 export type ShapeMember = {
   readonly name: string;
@@ -30,7 +30,7 @@ type Place = {
 };
 
 const open: Shape = { members: new Map(), openness: 'open' };
-const native: Shape = { members: new Map(), openness: 'native' };
+const native: Shape = { members: new Map(), openness: 'platform' };
 const nothing: Shape = { members: new Map(), openness: 'closed' };
 
 /** Types of the platform's own attributes, by the names that type packages give them. */
@@ -76,7 +76,7 @@ function indexed(type: Extract<TypeExpr, { kind: 'indexed' }>): Shape {
 
 function loosest(a: Shape['openness'], b: Shape['openness']): Shape['openness'] {
   if (a === 'open' || b === 'open') return 'open';
-  return a === 'native' || b === 'native' ? 'native' : 'closed';
+  return a === 'platform' || b === 'platform' ? 'platform' : 'closed';
 }
 
 function both(a: Shape, b: Shape): Shape {

@@ -86,7 +86,7 @@ export type AmbientFact = {
  * Whether a user may pass names that are not declared. `through` means: whatever the targets of
  * its rest accept. An open contract never yields a finding.
  */
-export type Openness = 'closed' | 'native' | 'through' | 'open';
+export type Openness = 'closed' | 'platform' | 'through' | 'open';
 
 /** What the file says of a component's or a hook's body. */
 export type BodyFacts = {
@@ -179,7 +179,7 @@ export type SlotFact = {
   readonly span: Span;
   readonly fallback: boolean;
   /** Values it hands out to the content. */
-  readonly hands: boolean;
+  readonly hasSlotProps: boolean;
 };
 
 export type ValueKind =
@@ -236,7 +236,7 @@ export type ValueFact = {
   /** A variable of a component whose framework does not notice that it is written. */
   readonly plain?: true;
   /** Members that the body takes out once; from then on they do not follow. */
-  readonly apart?: readonly string[];
+  readonly destructured?: readonly string[];
   /** A taken context: its absence is provided for (guard, default, optional reading). */
   readonly guarded?: boolean;
   /** Its absence surely throws: destructured, a member read, or thrown on purpose. */
@@ -349,7 +349,7 @@ export type ActionFact = {
   /** It is marked to run on the server, wherever it is called. */
   readonly onServer?: true;
   /** A reducer: the kinds of action it tells apart, each with its lines. */
-  readonly cases?: readonly { readonly told: string; readonly span: Span }[];
+  readonly cases?: readonly { readonly actionType: string; readonly span: Span }[];
   readonly cleansUp: boolean;
   /** What it returns would end it, and it can return something: a block, and not asynchronous. */
   readonly takesEnding?: true;
@@ -370,7 +370,7 @@ export type ChangeFact = {
   /** Members of the value that change; empty for the whole. */
   readonly path?: readonly string[];
   /** The name of the action that is dispatched, where the text tells. */
-  readonly told?: string;
+  readonly actionType?: string;
 };
 
 export type RaiseFact = {
@@ -413,7 +413,7 @@ export type Binding = {
   readonly action?: number;
   /** Markup given as a value; with `hands`, by a function. */
   readonly markup?: readonly TemplateNode[];
-  readonly hands?: readonly number[];
+  readonly slotProps?: readonly number[];
   /** A component given as a value: its module name. */
   readonly component?: string;
   /** A function that gives nothing is called in its place, so that there is nothing to run later. */
@@ -451,7 +451,7 @@ export type TemplateNode =
       readonly reading?: Reading;
       readonly span: Span;
       /** Values handed to the content, one list of readings for each parameter. */
-      readonly hands: readonly (readonly Reading[])[];
+      readonly slotProps: readonly (readonly Reading[])[];
       /** Names of the members, where one object is handed out and the text tells all of them. */
       readonly names?: readonly string[];
       /** It throws unless it is given exactly one child. */
@@ -502,7 +502,7 @@ export type TemplateUse = {
   readonly spreads: readonly SpreadFact[];
   /** Content between the tags; with `hands`, given by a function. */
   readonly children: readonly TemplateNode[];
-  readonly hands?: readonly number[];
+  readonly slotProps?: readonly number[];
   readonly key: KeyFact;
   /** What stands between the tags. */
   readonly content: 'none' | 'markup' | 'text' | 'value' | 'function';

@@ -8,7 +8,7 @@ export type Severity = 'fault' | 'risk' | 'tidy';
 export const severities = ['fault', 'risk', 'tidy'] as const;
 
 /** A rung of evidence: a place in the code and what it shows. */
-export type Evidence = { readonly at: Location; readonly says: string };
+export type Evidence = { readonly at: Location; readonly text: string };
 
 /** A stretch of a file's text, what stands there, and what is to stand there instead. */
 export type TextEdit = Location & { readonly was: string; readonly text: string };

@@ -54,13 +54,13 @@ export type Component = {
   readonly isPublic: boolean;
   readonly contract: Contract;
   /** Contexts it takes, by itself or through hooks of the project. */
-  readonly takes: readonly Take[];
+  readonly consumes: readonly Take[];
 };
 
 /** A component's contract when every file is known. */
 export type Contract = {
   readonly members: ReadonlyMap<MemberKey, ContractMember>;
-  readonly openness: 'closed' | 'native' | 'open';
+  readonly openness: 'closed' | 'platform' | 'open';
 };
 
 export type ContractMember = Omit<MemberFact, 'span' | 'type'> & {

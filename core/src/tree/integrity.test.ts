@@ -44,7 +44,8 @@ describe.each(trees.map((tree) => [tree.page, tree] as const))('the tree of %s',
 
   test('whoever takes a context that is needed finds its provider', () => {
     for (const place of tree.places) {
-      for (const take of model.components.get(place.component)?.takes ?? []) expect(providerFor(tree, place, take.context)).toBeDefined();
+      for (const take of model.components.get(place.component)?.consumes ?? [])
+        expect(providerFor(tree, place, take.context)).toBeDefined();
     }
   });
 

@@ -52,7 +52,7 @@ export function gather(places: readonly Place[], framework: Framework, byName: b
       const values = pieces.map(({ node: one }) =>
         one.kind === 'text' ? one.readings : one.kind === 'outlet' && one.reading ? [one.reading] : [],
       );
-      if (pieces.some(({ node: one }) => one.kind === 'outlet' && one.hands.length > 0))
+      if (pieces.some(({ node: one }) => one.kind === 'outlet' && one.slotProps.length > 0))
         throw new CannotWrite('It has a place for content that is handed something.');
       holes.expression(pieces, spans, values, 'shown');
     } else if (node.kind === 'branch')

@@ -119,7 +119,7 @@ export class Holes {
     if (markupOf(this.framework) === 'blocks' && nodes.some((one) => !one.reading))
       throw new CannotWrite('It has a slot, of Svelte before 5.');
     const mentions = nodes.map((one, at) =>
-      mentionsOf((this.places[at] as Place).component.facts, [...(one.reading ? [one.reading] : []), ...one.hands.flat()]),
+      mentionsOf((this.places[at] as Place).component.facts, [...(one.reading ? [one.reading] : []), ...one.slotProps.flat()]),
     );
     if (new Set(mentions.map((one) => one.length)).size > 1) throw new CannotWrite('Its places for content hand out different things.');
     this.closeOver(mentions, 'A place for content');

@@ -13,7 +13,7 @@ const opening = /^<slot((?:\s+[^\s=>"'/]+(?:=(?:"[^"]*"|'[^']*'))?)*)\s*\/?>/;
 function outletsOf({ piece, nodes }: Place): { readonly name: string; readonly span: Span; readonly hands: boolean }[] {
   return nodes
     .slice(piece.index, piece.end)
-    .flatMap(({ node, span }) => (node.kind === 'outlet' ? [{ name: memberName(node.slot), span, hands: node.hands.length > 0 }] : []));
+    .flatMap(({ node, span }) => (node.kind === 'outlet' ? [{ name: memberName(node.slot), span, hands: node.slotProps.length > 0 }] : []));
 }
 
 /** The places for content that a stretch of Vue has, each once. Throws where one goes by two names. */

@@ -77,7 +77,7 @@ function bringAlong(work: Work, root: Piece): void {
     if (node.kind === 'use' && node.tag !== '') need(node.tag.split('.')[0] ?? '');
     const readings =
       node.kind === 'outlet'
-        ? [...(node.reading ? [node.reading] : []), ...node.hands.flat()]
+        ? [...(node.reading ? [node.reading] : []), ...node.slotProps.flat()]
         : node.kind === 'element' || node.kind === 'use'
           ? []
           : node.readings;

@@ -137,7 +137,7 @@ function noteNode(node: TemplateNode, tables: Tables): void {
     case 'outlet':
       tables.outlets.push(node);
       if (node.reading && node.reading.how !== 'called') add(sinks, node.reading.value, { reading: node.reading, to: 'shown', node });
-      node.hands.forEach((hands, position) =>
+      node.slotProps.forEach((hands, position) =>
         hands.forEach((reading) => add(sinks, reading.value, { reading, to: 'handed', outlet: node, position })),
       );
       return;

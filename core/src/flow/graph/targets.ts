@@ -44,7 +44,7 @@ export function handedTo(
 ): { readonly owner: Frame; readonly values: readonly number[]; readonly use: TemplateUse } | undefined {
   const given = givenTo(graph, frame, slot);
   if (!given) return undefined;
-  const values = slot === defaultSlot && given.use.hands ? given.use.hands : (given.binding?.hands ?? []);
+  const values = slot === defaultSlot && given.use.slotProps ? given.use.slotProps : (given.binding?.slotProps ?? []);
   return values.length > 0 ? { owner: given.owner, values, use: given.use } : undefined;
 }
 

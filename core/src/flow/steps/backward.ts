@@ -9,10 +9,10 @@ import { isHandler } from './forward';
 import { localKind, type Step } from './step';
 import { codeAt, givenTo, slotLabel } from '../graph/targets';
 import { backward, forward, type Track } from '../graph/track';
-import type { Ways } from './queries';
+import type { FlowQueries } from './queries';
 
 /** Where the value of a spot comes from: one step for each thing that it is made of. */
-export function backSteps(ways: Ways, spot: Spot): Step[] {
+export function backSteps(ways: FlowQueries, spot: Spot): Step[] {
   const { graph } = ways;
   const frame = graph.frames[spot.frame];
   const value = frame?.body.values[spot.value];
@@ -91,7 +91,7 @@ function madeFrom(frame: Frame, from: readonly Reading[], track: Track, kind?: S
 }
 
 /** A prop: what the use that made the place gives under that name. */
-function propBack({ graph }: Ways, frame: Frame, key: MemberKey, track: Track, span: Span): Step[] {
+function propBack({ graph }: FlowQueries, frame: Frame, key: MemberKey, track: Track, span: Span): Step[] {
   const given = givenTo(graph, frame, key);
   const prop = frame.component?.contract.members.get(key)?.name ?? memberName(key);
   const here = { how: 'same', at: codeAt(frame, span), frame: frame.index, name: prop } as const;
@@ -155,7 +155,7 @@ function spreadBack(graph: Graph, owner: Frame, use: TemplateUse, prop: MemberKe
 }
 
 /** A state: what it held first, and all that was put into it. */
-function stateBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
+function stateBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
   const value = frame.body.values[spot.value];
   const first = madeFrom(frame, value?.from ?? [], spot.track, value?.shape === 'atom' ? undefined : 'starts');
   const here = {
@@ -168,7 +168,7 @@ function stateBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
   return [...own, ...changedBy(ways, frame, spot)];
 }
 
-function changedBy(ways: Ways, frame: Frame, spot: Spot): Step[] {
+function changedBy(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
   return ways.writers(frame, spot.value).flatMap((writer): Step[] => {
     const rest = under(writer.path, spot.track);
     if (!rest) return [];
@@ -218,7 +218,7 @@ function handleBack(graph: Graph, frame: Frame, spot: Spot): Step[] {
 }
 
 /** What a hook gives: from inside the hook of the project, from the store it reads, or from outside. */
-function hookBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
+function hookBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
   const { graph } = ways;
   const value = frame.body.values[spot.value];
   if (!value) return [];
@@ -248,7 +248,7 @@ function hookBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
 }
 
 /** What a hook from outside, or one made with the store, gives of it. */
-function storeBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
+function storeBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
   const { graph } = ways;
   const value = frame.body.values[spot.value];
   const base = { kind: 'takes', how: 'same', at: codeAt(frame, value?.span ?? { start: 0, end: 0 }), frame: frame.index } as const;
@@ -292,7 +292,7 @@ function rootStores(graph: Graph): Spot[] {
 }
 
 /** Which parts of its store a selector takes; the whole where its text does not tell. */
-function throughSelector(ways: Ways, frame: Frame, selector: readonly Reading[], track: Track): Track[] {
+function throughSelector(ways: FlowQueries, frame: Frame, selector: readonly Reading[], track: Track): Track[] {
   return selector.flatMap((reading) =>
     ways.runs({ frame: frame.index, value: reading.value, track: reading.path }).flatMap((run): Track[] => {
       if (run.kind !== 'action') return [];
@@ -308,7 +308,7 @@ function throughSelector(ways: Ways, frame: Frame, selector: readonly Reading[],
 }
 
 /** A taken context: what its nearest provider is given. */
-function contextBack({ graph }: Ways, frame: Frame, spot: Spot): Step[] {
+function contextBack({ graph }: FlowQueries, frame: Frame, spot: Spot): Step[] {
   const value = frame.body.values[spot.value];
   const meant = value?.source === undefined ? undefined : graph.named(frame, value.source);
   const base = { kind: 'takes', how: 'same', at: codeAt(frame, value?.span ?? { start: 0, end: 0 }), frame: frame.index } as const;
@@ -389,7 +389,7 @@ function moduleBack(graph: Graph, frame: Frame, spot: Spot): Step[] {
 }
 
 /** A parameter: what those who run the function hand in. */
-function paramBack(ways: Ways, frame: Frame, spot: Spot): Step[] {
+function paramBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
   const { graph } = ways;
   const value = frame.body.values[spot.value];
   if (!value) return [];
@@ -485,7 +485,7 @@ function relayed(step: Step): Step {
 
 /** What is heard on a channel: what its senders put in. */
 function channelBack(
-  ways: Ways,
+  ways: FlowQueries,
   key: string | undefined,
   hearer: Frame,
   track: Track,
@@ -529,7 +529,7 @@ function handedBack(graph: Graph, frame: Frame, spot: Spot): Step[] {
         if (!below) return [];
         const outlets = graph.indexOf(below).outlets.filter((one) => one.slot === found.slot);
         return outlets.flatMap((outlet) =>
-          madeFrom(below, outlet.hands[found.position] ?? [], spot.track).map((step): Step => ({
+          madeFrom(below, outlet.slotProps[found.position] ?? [], spot.track).map((step): Step => ({
             ...step,
             kind: 'gives',
             by: slotLabel(below, found.slot),
@@ -552,10 +552,10 @@ function handedBack(graph: Graph, frame: Frame, spot: Spot): Step[] {
 /** The use whose content is given a value, the slot, and at which position. */
 function handingUse(nodes: readonly TemplateNode[], value: number): { use: TemplateUse; slot: MemberKey; position: number } | undefined {
   for (const use of usesIn(nodes)) {
-    const position = use.hands?.indexOf(value) ?? -1;
+    const position = use.slotProps?.indexOf(value) ?? -1;
     if (position >= 0) return { use, slot: defaultSlot, position };
     for (const binding of use.bindings) {
-      const at = binding.hands?.indexOf(value) ?? -1;
+      const at = binding.slotProps?.indexOf(value) ?? -1;
       const slot = at >= 0 ? bindingKey(binding) : undefined;
       if (slot !== undefined) return { use, slot, position: at };
     }

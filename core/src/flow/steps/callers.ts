@@ -8,14 +8,14 @@ import type { Sink } from '../graph/sinks';
 import type { Step } from './step';
 import { arrivals, codeAt } from '../graph/targets';
 import { forward } from '../graph/track';
-import type { Caller, Ways } from './queries';
+import type { Caller, FlowQueries } from './queries';
 
 const most = 2000;
 
 type Task = { readonly spot: Spot; readonly trail: readonly Step[] };
 
 /** Where an action is run: followed as a value from where it is declared to all that call it. */
-export function findCallers(ways: Ways, frame: Frame, action: number): Caller[] {
+export function findCallers(ways: FlowQueries, frame: Frame, action: number): Caller[] {
   const { graph } = ways;
   const index = graph.indexOf(frame);
   const found: Caller[] = [];
@@ -33,7 +33,7 @@ export function findCallers(ways: Ways, frame: Frame, action: number): Caller[] 
 }
 
 /** A function given by a binding of a use: it arrives as that member. */
-export function givenHandler({ graph }: Ways, frame: Frame, use: TemplateUse, binding: Binding): Task[] {
+export function givenHandler({ graph }: FlowQueries, frame: Frame, use: TemplateUse, binding: Binding): Task[] {
   const key = bindingKey(binding);
   if (key === undefined) return [];
   return graph.madeBy(frame, use).flatMap((place) =>
@@ -45,7 +45,7 @@ export function givenHandler({ graph }: Ways, frame: Frame, use: TemplateUse, bi
 }
 
 /** Follows functions to where they are called. */
-export function followFunction(ways: Ways, start: readonly Task[]): Caller[] {
+export function followFunction(ways: FlowQueries, start: readonly Task[]): Caller[] {
   const found: Caller[] = [];
   const seen = new Set<string>();
   const stack = [...start];
@@ -79,7 +79,7 @@ const rendering = new Set<Sink['to']>([
 ]);
 
 /** Calls of the function that a spot holds, within its own body. */
-function calledAt({ graph }: Ways, { spot, trail }: Task): Caller[] {
+function calledAt({ graph }: FlowQueries, { spot, trail }: Task): Caller[] {
   const frame = graph.frames[spot.frame];
   if (!frame) return [];
   const index = graph.indexOf(frame);

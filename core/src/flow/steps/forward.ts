@@ -13,10 +13,10 @@ import type { Sink } from '../graph/sinks';
 import { localKind, nameOf, type Step } from './step';
 import { arrivals, codeAt, handedTo, memberLabel, slotLabel } from '../graph/targets';
 import { forward, type Passed } from '../graph/track';
-import type { Ways } from './queries';
+import type { FlowQueries } from './queries';
 
 /** Where the value of a spot goes next: one step for each place that reads it. */
-export function onwardSteps(ways: Ways, spot: Spot): Step[] {
+export function onwardSteps(ways: FlowQueries, spot: Spot): Step[] {
   const { graph } = ways;
   const frame = graph.frames[spot.frame];
   if (!frame) return [];
@@ -36,7 +36,7 @@ function shownName(graph: Graph, spot: Spot): string {
 }
 
 /** A value of a module goes wherever another body names it, or reads it through a hook. */
-function aliasSteps(ways: Ways, frame: Frame, spot: Spot): Step[] {
+function aliasSteps(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
   const { graph } = ways;
   if (frame.kind !== 'module') return [];
   const shape = valueOf(graph, spot)?.shape;
@@ -63,7 +63,7 @@ function aliasSteps(ways: Ways, frame: Frame, spot: Spot): Step[] {
   ];
 }
 
-function sinkSteps(ways: Ways, frame: Frame, sink: Sink, passed: Passed, spot: Spot): Step[] {
+function sinkSteps(ways: FlowQueries, frame: Frame, sink: Sink, passed: Passed, spot: Spot): Step[] {
   const { graph } = ways;
   const at = codeAt(frame, sink.reading.span);
   const here = { how: passed.how, at, frame: frame.index } as const;
@@ -168,7 +168,7 @@ function sinkSteps(ways: Ways, frame: Frame, sink: Sink, passed: Passed, spot: S
 }
 
 /** What a hook is given: into the hook of the project, through the store it is handed, or out of the project. */
-function argumentSteps(ways: Ways, frame: Frame, value: number, position: number, passed: Passed, reading: Reading): Step[] {
+function argumentSteps(ways: FlowQueries, frame: Frame, value: number, position: number, passed: Passed, reading: Reading): Step[] {
   const { graph } = ways;
   const at = codeAt(frame, reading.span);
   const hook = frame.body.values[value];
@@ -230,7 +230,7 @@ function argumentSteps(ways: Ways, frame: Frame, value: number, position: number
 
 /** What a selector makes of a store: the store is what its first parameter stands for. */
 export function selected(
-  ways: Ways,
+  ways: FlowQueries,
   frame: Frame,
   value: number,
   position: number,
@@ -258,7 +258,7 @@ export function selected(
 }
 
 /** A prop on a use: into every place that the use made; out of the project where the component is from outside. */
-function propSteps(ways: Ways, frame: Frame, use: TemplateUse, binding: Binding, passed: Passed, name: string): Step[] {
+function propSteps(ways: FlowQueries, frame: Frame, use: TemplateUse, binding: Binding, passed: Passed, name: string): Step[] {
   const { graph } = ways;
   const { span } = binding;
   const at = codeAt(frame, span);
@@ -289,7 +289,7 @@ function propSteps(ways: Ways, frame: Frame, use: TemplateUse, binding: Binding,
 }
 
 /** An object spread on a use: the member that is followed arrives under its own name. */
-function spreadSteps(ways: Ways, frame: Frame, use: TemplateUse, span: Span, passed: Passed, name: string): Step[] {
+function spreadSteps(ways: FlowQueries, frame: Frame, use: TemplateUse, span: Span, passed: Passed, name: string): Step[] {
   const { graph } = ways;
   const at = codeAt(frame, span);
   const [prop, ...rest] = passed.track;
@@ -356,7 +356,15 @@ function provideSteps(graph: Graph, frame: Frame, use: TemplateUse, span: Span, 
 }
 
 /** Values handed to content: they arrive in the body that wrote the content. */
-function handedSteps(ways: Ways, frame: Frame, slot: MemberKey, position: number, reading: Reading, passed: Passed, name: string): Step[] {
+function handedSteps(
+  ways: FlowQueries,
+  frame: Frame,
+  slot: MemberKey,
+  position: number,
+  reading: Reading,
+  passed: Passed,
+  name: string,
+): Step[] {
   const { graph } = ways;
   const at = codeAt(frame, reading.span);
   const handed = handedTo(graph, frame, slot);
@@ -377,7 +385,7 @@ function handedSteps(ways: Ways, frame: Frame, slot: MemberKey, position: number
 }
 
 /** A value that is put into a state, by an action or by what is dispatched. */
-function putSteps({ graph }: Ways, frame: Frame, sink: Extract<Sink, { to: 'put' }>, passed: Passed): Step[] {
+function putSteps({ graph }: FlowQueries, frame: Frame, sink: Extract<Sink, { to: 'put' }>, passed: Passed): Step[] {
   const { change } = sink;
   const held = frame.body.values[change.value];
   const at = codeAt(frame, change.span);
@@ -390,7 +398,7 @@ function putSteps({ graph }: Ways, frame: Frame, sink: Extract<Sink, { to: 'put'
   const track = state?.reducer === undefined ? [...(change.path ?? []), ...passed.track] : [];
   const how = state?.reducer === undefined ? passed.how : 'computed';
   const step: Step = { kind: 'changes', how, at, frame: frame.index, name: state?.name ?? '', to: { frame: there.index, value, track } };
-  const handled = reducerStep(graph, there, value, change.told);
+  const handled = reducerStep(graph, there, value, change.actionType);
   return [handled ? { ...step, via: [handled] } : step];
 }
 
@@ -401,7 +409,7 @@ export function reducerStep(graph: Graph, frame: Frame, state: number, told: str
   const action = spot?.frame.body.values[spot.value]?.action;
   const facts = action === undefined ? undefined : spot?.frame.body.actions[action];
   if (!spot || !facts) return undefined;
-  const found = told === undefined ? undefined : facts.cases?.find((one) => one.told === told);
+  const found = told === undefined ? undefined : facts.cases?.find((one) => one.actionType === told);
   return {
     kind: 'catches',
     how: 'same',
@@ -415,7 +423,7 @@ export function reducerStep(graph: Graph, frame: Frame, state: number, told: str
 type Base = Pick<Step, 'kind' | 'how' | 'at' | 'frame' | 'name'>;
 
 /** A value handed to a function: to the parameter of each that may run, or into the state that it sets. */
-function runSteps(ways: Ways, callee: Spot, position: number, passed: Passed, base: Base): Step[] {
+function runSteps(ways: FlowQueries, callee: Spot, position: number, passed: Passed, base: Base): Step[] {
   const { graph } = ways;
   const runs = ways.runs(callee);
   if (runs.length === 0) return [{ ...base, ending: 'unheard' }];
@@ -478,14 +486,14 @@ function runSteps(ways: Ways, callee: Spot, position: number, passed: Passed, ba
 /** A reducer of a slice: called by the name of its action, it is given the state and the action. */
 export function isHandler(frame: Frame, action: number): boolean {
   const facts = frame.body.actions[action];
-  return facts?.cases?.length === 1 && facts.cases[0]?.told === facts.name;
+  return facts?.cases?.length === 1 && facts.cases[0]?.actionType === facts.name;
 }
 
 /** On the way to its handler an event is handed on by those between. */
 const asRelays = remembered((trail: readonly Step[]) => trail.map((step): Step => ({ ...step, kind: 'relays' })));
 
 /** What is sent beside props: to everyone who hears it. */
-function sentSteps(ways: Ways, frame: Frame, sink: Extract<Sink, { to: 'sent' }>, passed: Passed): Step[] {
+function sentSteps(ways: FlowQueries, frame: Frame, sink: Extract<Sink, { to: 'sent' }>, passed: Passed): Step[] {
   const { graph } = ways;
   const key = channelKey(graph, frame, sink.send.channel);
   const sent: Step = {
@@ -521,7 +529,7 @@ function sentSteps(ways: Ways, frame: Frame, sink: Extract<Sink, { to: 'sent' }>
 }
 
 /** What a component exposes: to whoever holds its handle. */
-function exposedSteps({ graph }: Ways, frame: Frame, reading: Reading, passed: Passed): Step[] {
+function exposedSteps({ graph }: FlowQueries, frame: Frame, reading: Reading, passed: Passed): Step[] {
   const place = graph.tree.places[frame.place];
   const owner = place && graph.ownerFrame(place);
   const use = place?.use ? useById(graph.model, place.use) : undefined;

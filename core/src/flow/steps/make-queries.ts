@@ -6,7 +6,7 @@ import { channelsOf, reaches } from './channels';
 import { type Frame, makeGraph, type Spot, spotKey } from '../graph/frames';
 import { onwardSteps } from './forward';
 import { findRuns } from './runs';
-import type { Ways } from './queries';
+import type { FlowQueries } from './queries';
 import { findWriters } from './writers';
 
 /** How deep questions stand within each other, and how often one was cut because it led back to itself. */
@@ -46,13 +46,13 @@ function kept<K, A extends readonly unknown[]>(
 type Asked = { readonly frame: Frame; readonly index: number };
 
 /** The answers about one page, each computed when it is first asked for. */
-export function makeWays(model: Model, tree: Tree): Ways {
+export function makeFlowQueries(model: Model, tree: Tree): FlowQueries {
   const graph = makeGraph(model, tree);
   const depth: Depth = { open: 0, cuts: 0 };
   const askedKey = (asked: Asked): string => `${asked.frame.index} ${asked.index}`;
   const callers = kept(depth, askedKey, (asked: Asked) => findCallers(ways, asked.frame, asked.index), []);
   const writers = kept(depth, askedKey, (asked: Asked) => findWriters(ways, asked.frame, asked.index), []);
-  const ways: Ways = {
+  const ways: FlowQueries = {
     graph,
     onward: kept(depth, spotKey, (spot: Spot) => onwardSteps(ways, spot), []),
     back: kept(depth, spotKey, (spot: Spot) => backSteps(ways, spot), []),

@@ -41,7 +41,7 @@ export type Writer = {
 };
 
 /** The four answers that all traces are made of; each asks the others. */
-export type Ways = {
+export type FlowQueries = {
   readonly graph: Graph;
   /** Where the value of a spot goes next. */
   readonly onward: (spot: Spot) => readonly Step[];

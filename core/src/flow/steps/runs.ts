@@ -1,12 +1,12 @@
 import { spotKey, valueOf, type Spot } from '../graph/frames';
 import type { Step } from './step';
-import type { Run, Ways } from './queries';
+import type { Run, FlowQueries } from './queries';
 
 /** Ways to a function longer than this are not followed. */
 const most = 400;
 
 /** Finds what runs when the value of a spot is called, with the steps that lead there. */
-export function findRuns(ways: Ways, start: Spot): Run[] {
+export function findRuns(ways: FlowQueries, start: Spot): Run[] {
   const { graph } = ways;
   const found: Run[] = [];
   const seen = new Set<string>();
@@ -46,7 +46,7 @@ export function findRuns(ways: Ways, start: Spot): Run[] {
 }
 
 /** `const [level, setLevel] = useAtom(levelAtom)`: the second changes the store that the hook is handed. */
-function atomSetter(ways: Ways, spot: Spot): { frame: (typeof ways.graph.frames)[number]; state: number } | undefined {
+function atomSetter(ways: FlowQueries, spot: Spot): { frame: (typeof ways.graph.frames)[number]; state: number } | undefined {
   const { graph } = ways;
   const value = valueOf(graph, spot);
   const gives = value?.gives;

@@ -1,13 +1,13 @@
 import { followFunction } from './callers';
 import type { Frame, Spot } from '../graph/frames';
 import { codeAt } from '../graph/targets';
-import type { Ways, Writer } from './queries';
+import type { FlowQueries, Writer } from './queries';
 
 /** Calls that change a store from outside of it. */
 const storeSetters = new Set(['setState', 'set']);
 
 /** Who changes a state: assignments and calls of its setter, wherever that has gone. */
-export function findWriters(ways: Ways, frame: Frame, state: number): Writer[] {
+export function findWriters(ways: FlowQueries, frame: Frame, state: number): Writer[] {
   const { graph } = ways;
   const found: Writer[] = [];
   const name = frame.body.values[state]?.name ?? '';
@@ -20,7 +20,7 @@ export function findWriters(ways: Ways, frame: Frame, state: number): Writer[] {
         name,
         args: [{ readings: change.from }],
         path: change.path ?? [],
-        ...(change.told === undefined ? {} : { told: change.told }),
+        ...(change.actionType === undefined ? {} : { told: change.actionType }),
         trail: [],
       });
     }
@@ -60,7 +60,7 @@ export function findWriters(ways: Ways, frame: Frame, state: number): Writer[] {
 }
 
 /** The second of what `useAtom` gives, and all of what `useSetAtom` gives. */
-function atomSetters({ graph }: Ways, frame: Frame, state: number): Spot[] {
+function atomSetters({ graph }: FlowQueries, frame: Frame, state: number): Spot[] {
   const found: Spot[] = [];
   for (const alias of graph.aliasesOf(frame, state)) {
     const there = graph.frames[alias.frame];

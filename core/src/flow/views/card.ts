@@ -25,7 +25,7 @@ export type PlaceCard = {
   readonly repeats: readonly string[];
   readonly branches: readonly string[];
   readonly use?: Location;
-  readonly openness: 'closed' | 'native' | 'open';
+  readonly openness: 'closed' | 'platform' | 'open';
   readonly props: readonly PropEntry[];
   readonly events: readonly EventEntry[];
   readonly takes: readonly TakeEntry[];
@@ -152,7 +152,7 @@ function eventEntries(component: Component, use: Use | undefined): EventEntry[] 
 }
 
 function takeEntries(model: Model, tree: Tree, place: Place, component: Component): TakeEntry[] {
-  return component.takes.map((take): TakeEntry => {
+  return component.consumes.map((take): TakeEntry => {
     const provider = providerFor(tree, place, take.context);
     const owner = provider && (refTo(model, tree, provider.owner) ?? ('above the page' as const));
     return {
@@ -166,7 +166,7 @@ function takeEntries(model: Model, tree: Tree, place: Place, component: Componen
 }
 
 /** A taken context as the subject of a trace: the value that takes it, in the hook that does. */
-function takeSubject(model: Model, component: Component, take: Component['takes'][number]): SubjectId {
+function takeSubject(model: Model, component: Component, take: Component['consumes'][number]): SubjectId {
   let { file } = component;
   let body: BodyFacts = component.facts;
   for (const name of take.via) {

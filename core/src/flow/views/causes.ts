@@ -4,10 +4,10 @@ import { type Draft, draftOf } from './ladder';
 import { nameOf, type Step } from '../steps/step';
 import { reducerStep } from '../steps/forward';
 import { codeAt } from '../graph/targets';
-import type { Caller, Ways, Writer } from '../steps/queries';
+import type { Caller, FlowQueries, Writer } from '../steps/queries';
 
 /** The states, stores and requests that a value comes from, with the steps to each. */
-export function originsOf(ways: Ways, spot: Spot): { readonly spot: Spot; readonly trail: readonly Step[] }[] {
+export function originsOf(ways: FlowQueries, spot: Spot): { readonly spot: Spot; readonly trail: readonly Step[] }[] {
   const found: { spot: Spot; trail: readonly Step[] }[] = [];
   const seen = new Set<string>();
   const stack: { spot: Spot; trail: readonly Step[] }[] = [{ spot, trail: [] }];
@@ -27,12 +27,12 @@ export function originsOf(ways: Ways, spot: Spot): { readonly spot: Spot; readon
 }
 
 /** A store that was put together from states of its module changes with them. */
-function holdsState({ graph }: Ways, value: ValueFact, source: Spot): boolean {
+function holdsState({ graph }: FlowQueries, value: ValueFact, source: Spot): boolean {
   return value.kind === 'store' && graph.frames[source.frame]?.kind === 'module' && valueOf(graph, source)?.kind === 'state';
 }
 
 /** Hangs below a line who changes a state, and what leads there: back to a click, a key, a timer, an answer. */
-export function hangWriters(ways: Ways, above: Draft, state: Spot, seen: Set<string>): number {
+export function hangWriters(ways: FlowQueries, above: Draft, state: Spot, seen: Set<string>): number {
   const { graph } = ways;
   const frame = graph.frames[state.frame];
   if (!frame) return 0;
@@ -59,7 +59,7 @@ export function hangWriters(ways: Ways, above: Draft, state: Spot, seen: Set<str
 }
 
 /** Hangs a step below a line, unless it hangs there already; the line that stands for it. */
-function hungStep({ graph }: Ways, above: Draft, step: Step): Draft {
+function hungStep({ graph }: FlowQueries, above: Draft, step: Step): Draft {
   const draft = draftOf(graph, step, step.name);
   delete (draft as { spot?: Spot }).spot;
   const known = above.below.find(
@@ -80,13 +80,13 @@ function touches(writer: Writer, state: Spot): boolean {
 }
 
 /** A setter that is handed to an element as it is. */
-function platformOf({ graph }: Ways, writer: Writer): Draft[] {
+function platformOf({ graph }: FlowQueries, writer: Writer): Draft[] {
   const text = { kind: 'starts', how: 'same', at: writer.at, frame: writer.frame.index, name: writer.name, ending: 'platform' } as const;
   return [draftOf(graph, text, writer.name)];
 }
 
 /** Hangs below a line what makes an action run. */
-export function hangCauses(ways: Ways, above: Draft, frame: Frame, action: number, seen: Set<string>): void {
+export function hangCauses(ways: FlowQueries, above: Draft, frame: Frame, action: number, seen: Set<string>): void {
   const { graph } = ways;
   const facts = frame.body.actions[action];
   const key = `cause ${frame.index} ${action}`;
@@ -134,7 +134,7 @@ function causeOf(kind: string, follows: readonly string[] | undefined): string {
   return follows.length === 0 ? 'once it stands on the page' : `when ${follows.join(', ')} changes`;
 }
 
-function hangCaller(ways: Ways, above: Draft, caller: Caller, seen: Set<string>): void {
+function hangCaller(ways: FlowQueries, above: Draft, caller: Caller, seen: Set<string>): void {
   const { graph } = ways;
   let at = above;
   for (const step of caller.trail) at = hungStep(ways, at, step.kind === 'catches' ? step : { ...step, kind: 'relays' });
@@ -179,7 +179,7 @@ function isTimer(key: string | undefined): boolean {
   return key === `document ${timerEvent}`;
 }
 
-function hangSenders(ways: Ways, above: Draft, caller: Extract<Caller, { by: 'channel' }>, seen: Set<string>): void {
+function hangSenders(ways: FlowQueries, above: Draft, caller: Extract<Caller, { by: 'channel' }>, seen: Set<string>): void {
   const { graph } = ways;
   const key = caller.channel;
   const name = key?.split(' ').at(-1) || (key ?? '');

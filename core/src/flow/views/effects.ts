@@ -6,13 +6,13 @@ import { type Draft, draftOf } from './ladder';
 import { reducerStep } from '../steps/forward';
 import type { Step } from '../steps/step';
 import { codeAt } from '../graph/targets';
-import type { Run, Ways } from '../steps/queries';
+import type { Run, FlowQueries } from '../steps/queries';
 
 /**
  * Hangs below a line what an action does when it runs: the states it changes and where these go,
  * the events it raises up to their handlers, what it sends and who hears it.
  */
-export function hangEffects(ways: Ways, above: Draft, frame: Frame, action: number, seen: Set<string>): void {
+export function hangEffects(ways: FlowQueries, above: Draft, frame: Frame, action: number, seen: Set<string>): void {
   const { graph } = ways;
   const facts = frame.body.actions[action];
   const key = `run ${frame.index} ${action}`;
@@ -28,7 +28,7 @@ export function hangEffects(ways: Ways, above: Draft, frame: Frame, action: numb
       ways,
       above,
       { kind: 'changes', how: 'same', at: codeAt(frame, change.span), frame: frame.index, name: '', to: spot },
-      change.told,
+      change.actionType,
       seen,
     );
   }
@@ -73,7 +73,7 @@ export function hangEffects(ways: Ways, above: Draft, frame: Frame, action: numb
 }
 
 /** A change of a state, and where the state goes from there. */
-function hangChange(ways: Ways, above: Draft, step: Step, told: string | undefined, seen: Set<string>): void {
+function hangChange(ways: FlowQueries, above: Draft, step: Step, told: string | undefined, seen: Set<string>): void {
   const { graph } = ways;
   const { to } = step;
   const frame = to && graph.frames[to.frame];
@@ -89,7 +89,7 @@ function hangChange(ways: Ways, above: Draft, step: Step, told: string | undefin
 }
 
 /** Everything that runs when a function is called, each with the way to it. */
-export function hangRuns(ways: Ways, above: Draft, spot: Spot, arrives: 'catches' | undefined, seen: Set<string>): void {
+export function hangRuns(ways: FlowQueries, above: Draft, spot: Spot, arrives: 'catches' | undefined, seen: Set<string>): void {
   const { graph } = ways;
   for (const run of ways.runs(spot)) {
     let at = above;
@@ -102,7 +102,7 @@ export function hangRuns(ways: Ways, above: Draft, spot: Spot, arrives: 'catches
   }
 }
 
-function hangRun(ways: Ways, above: Draft, run: Run, arrives: 'catches' | undefined, seen: Set<string>): void {
+function hangRun(ways: FlowQueries, above: Draft, run: Run, arrives: 'catches' | undefined, seen: Set<string>): void {
   const { graph } = ways;
   if (run.kind === 'end') {
     const lost = run.step.ending === 'ungiven' || run.step.ending === 'default';

@@ -2,10 +2,10 @@ import { type Spot, spotKey, valueOf } from '../graph/frames';
 import { type Draft, draftOf, rungLimit } from './ladder';
 import { nameOf, type Step } from '../steps/step';
 import { codeAt } from '../graph/targets';
-import type { Ways } from '../steps/queries';
+import type { FlowQueries } from '../steps/queries';
 
 /** The first line of a trace: the value itself. */
-export function startOf({ graph }: Ways, spot: Spot): Draft {
+export function startOf({ graph }: FlowQueries, spot: Spot): Draft {
   const frame = graph.frames[spot.frame];
   const value = valueOf(graph, spot);
   const at = frame && value ? codeAt(frame, value.span) : { file: '', start: 0, end: 0 };
@@ -18,7 +18,13 @@ type Task = { readonly spot: Spot; readonly draft: Draft; readonly was: string }
  * Hangs below a line all that is reached by one kind of step, each spot once: where the way has
  * been before, it ends with `again`.
  */
-export function followAll(ways: Ways, start: Draft, spot: Spot, next: (spot: Spot) => readonly Step[], seen = new Set<string>()): void {
+export function followAll(
+  ways: FlowQueries,
+  start: Draft,
+  spot: Spot,
+  next: (spot: Spot) => readonly Step[],
+  seen = new Set<string>(),
+): void {
   const { graph } = ways;
   const queue: Task[] = [{ spot, draft: start, was: nameOf(graph, spot) }];
   seen.add(spotKey(spot));

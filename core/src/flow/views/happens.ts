@@ -1,6 +1,6 @@
 import type { Spot } from '../graph/frames';
 import { codeAt } from '../graph/targets';
-import type { Ways } from '../steps/queries';
+import type { FlowQueries } from '../steps/queries';
 import { hangEffects, hangRuns } from './effects';
 import { draftOf, numbered } from './ladder';
 import { type Listener, listenerSubject } from './listener';
@@ -11,7 +11,7 @@ import { hangImpact, type Trace } from './trace';
  * What happens when the platform raises the event of a listener: what runs, what that changes and raises, who catches
  * it, and what renders again because of it; as a ladder.
  */
-export function whatHappens(ways: Ways, listener: Listener): Trace {
+export function whatHappens(ways: FlowQueries, listener: Listener): Trace {
   const { graph } = ways;
   const { frame, tag, binding } = listener;
   const { name } = binding.to;
@@ -19,7 +19,7 @@ export function whatHappens(ways: Ways, listener: Listener): Trace {
   const start = draftOf(graph, { kind: 'starts', how: 'same', at, frame: frame.index, name, ending: 'platform', by: tag }, name);
   const seen = new Set<string>();
   // What is changed is told with what renders because of it; where it may go later does not happen now.
-  const now: Ways = { ...ways, onward: () => [] };
+  const now: FlowQueries = { ...ways, onward: () => [] };
   if (binding.action !== undefined) hangEffects(now, start, frame, binding.action, seen);
   else
     for (const { value, path } of binding.readings) {

@@ -9,7 +9,7 @@ import type { Sink } from '../graph/sinks';
 import type { Step } from '../steps/step';
 import { codeAt } from '../graph/targets';
 import { forward } from '../graph/track';
-import type { Ways } from '../steps/queries';
+import type { FlowQueries } from '../steps/queries';
 
 /** What follows from a change of a value. */
 export type Impact = {
@@ -28,7 +28,7 @@ export type Impact = {
 type Reached = { readonly spots: Map<string, Spot>; readonly steps: readonly { readonly step: Step; readonly from: Spot }[] };
 
 /** All that a change of some values reaches, without the states that it is put into. */
-function reached(ways: Ways, start: readonly Spot[]): Reached {
+function reached(ways: FlowQueries, start: readonly Spot[]): Reached {
   const spots = new Map<string, Spot>();
   const steps: { step: Step; from: Spot }[] = [];
   const stack = [...start];
@@ -58,7 +58,7 @@ function reached(ways: Ways, start: readonly Spot[]): Reached {
  * renders, unless a memo finds that all it is given is the same. In Vue and Svelte it does where its
  * template reads what changed; what such a template puts under a condition or in a list may come anew.
  */
-export function impactOf(ways: Ways, states: readonly Spot[]): Impact {
+export function impactOf(ways: FlowQueries, states: readonly Spot[]): Impact {
   const { graph } = ways;
   const { tree } = graph;
   const found = reached(ways, states);
@@ -105,7 +105,7 @@ export function impactOf(ways: Ways, states: readonly Spot[]): Impact {
 }
 
 /** The places that render because a template reads a value: its own, and those that it may put anew. */
-function repaintedBy({ graph }: Ways, frame: Frame, spot: Spot): Set<PlaceIndex> {
+function repaintedBy({ graph }: FlowQueries, frame: Frame, spot: Spot): Set<PlaceIndex> {
   const places = new Set<PlaceIndex>();
   const slotsRunLate = frame.component !== undefined && traitsOf(frame.component).slotsRunLate;
   // Where slots are functions, a component renders when it is given something else, whether or not it shows it.
@@ -152,7 +152,7 @@ function placesWithin({ model, tree }: Graph, owner: PlaceIndex, span: Span): Pl
 }
 
 /** A hook that is no frame of its own, and gives what is kept outside components. */
-function isSubscription(frame: Frame, spot: Spot, { graph }: Ways): boolean {
+function isSubscription(frame: Frame, spot: Spot, { graph }: FlowQueries): boolean {
   const value = frame.body.values[spot.value];
   return (
     value?.kind === 'hook' &&
@@ -162,7 +162,7 @@ function isSubscription(frame: Frame, spot: Spot, { graph }: Ways): boolean {
 }
 
 /** Whether all that a use gives a memoised component is what it was. */
-function staysSame({ graph }: Ways, place: PlaceIndex, changed: ReadonlyMap<number, ReadonlySet<number>>): boolean {
+function staysSame({ graph }: FlowQueries, place: PlaceIndex, changed: ReadonlyMap<number, ReadonlySet<number>>): boolean {
   const there = graph.tree.places[place];
   const use = there?.use ? useById(graph.model, there.use) : undefined;
   const owner = there && graph.ownerFrame(there);
@@ -191,7 +191,7 @@ function isKept(owner: Frame, value: number, touched: ReadonlySet<number> | unde
   return follows !== undefined && !follows.some((one) => touched?.has(one.value));
 }
 
-function consequences(ways: Ways, found: Reached, renders: ReadonlySet<PlaceIndex>): Pick<Impact, 'shows' | 'computes' | 'effects'> {
+function consequences(ways: FlowQueries, found: Reached, renders: ReadonlySet<PlaceIndex>): Pick<Impact, 'shows' | 'computes' | 'effects'> {
   const { graph } = ways;
   const shows = new Set<PlaceIndex>();
   const computes = new Map<string, Impact['computes'][number]>();

@@ -4,7 +4,7 @@ import type { PlaceIndex } from '../../model/tree';
 import { walkTemplate } from '../../model/walk';
 import type { Frame, Graph } from '../graph/frames';
 import { codeAt } from '../graph/targets';
-import type { Ways } from '../steps/queries';
+import type { FlowQueries } from '../steps/queries';
 import type { Subject, SubjectId } from './subject';
 
 /** A listener of an element of a component: what is to run when the platform raises an event there. */
@@ -29,7 +29,7 @@ export function listenersOf(frame: Frame): Listener[] {
 }
 
 /** All that a listener runs by itself, at its place. */
-export function handlersOf(ways: Ways, { frame, binding }: Listener): Handler[] {
+export function handlersOf(ways: FlowQueries, { frame, binding }: Listener): Handler[] {
   if (binding.action !== undefined) return [{ kind: 'action', frame, action: binding.action }];
   return binding.readings.flatMap(({ value, path }) =>
     ways.runs({ frame: frame.index, value, track: path }).flatMap((run): Handler[] => {

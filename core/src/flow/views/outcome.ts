@@ -1,7 +1,7 @@
 import type { ChangeFact } from '../../model/facts';
 import { contains, type Location } from '../../model/span';
 import { type Frame, type Spot, valueOf } from '../graph/frames';
-import type { Ways } from '../steps/queries';
+import type { FlowQueries } from '../steps/queries';
 import { type Impact, impactOf } from './impact';
 import type { Rung } from './ladder';
 import { handlersOf, type Listener } from './listener';
@@ -22,7 +22,7 @@ function key(at: Location): string {
 }
 
 /** What a function does, told as the rungs of its trace; a function written in place is traced by what it calls. */
-function rungsOf(ways: Ways, frame: Frame, action: number): { rungs: Rung[]; states: Spot[] } {
+function rungsOf(ways: FlowQueries, frame: Frame, action: number): { rungs: Rung[]; states: Spot[] } {
   const value = ways.graph.indexOf(frame).functionOf.get(action);
   const facts = frame.body.actions[action];
   const rungs: Rung[] = [];
@@ -53,7 +53,7 @@ function rungsOf(ways: Ways, frame: Frame, action: number): { rungs: Rung[]; sta
 }
 
 /** Follows what some listeners hear to all that runs, is set, renders again and may show something new. */
-export function outcomeOf(ways: Ways, listeners: readonly Listener[]): Outcome {
+export function outcomeOf(ways: FlowQueries, listeners: readonly Listener[]): Outcome {
   const runs = new Set<string>();
   const sets = new Set<string>();
   const raises = new Set<string>();
@@ -107,7 +107,7 @@ export function outcomeOf(ways: Ways, listeners: readonly Listener[]): Outcome {
 }
 
 /** A value of another module stands for that module's own. */
-function sourceOf({ graph }: Ways, spot: Spot): Spot {
+function sourceOf({ graph }: FlowQueries, spot: Spot): Spot {
   const frame = graph.frames[spot.frame];
   const value = valueOf(graph, spot);
   const there = frame && value?.kind === 'module' ? graph.moduleSpot(frame, value.source ?? '') : undefined;
@@ -115,7 +115,7 @@ function sourceOf({ graph }: Ways, spot: Spot): Spot {
 }
 
 /** The function that stands at a place, by itself or in an attribute. */
-function functionsAt({ graph }: Ways, at: Location): string[] {
+function functionsAt({ graph }: FlowQueries, at: Location): string[] {
   const within = graph.frames.flatMap((frame) =>
     frame.file === at.file ? frame.body.actions.flatMap((action) => (contains(at, action.span) ? [action.span.start] : [])) : [],
   );
@@ -123,7 +123,7 @@ function functionsAt({ graph }: Ways, at: Location): string[] {
 }
 
 /** The function that a subscription runs. */
-function heardAt({ graph }: Ways, at: Location): string[] {
+function heardAt({ graph }: FlowQueries, at: Location): string[] {
   return graph.frames.flatMap((frame) =>
     frame.file !== at.file
       ? []
@@ -138,7 +138,7 @@ function heardAt({ graph }: Ways, at: Location): string[] {
 }
 
 /** What the actions at a place change, in each frame that has them. */
-function changesAt({ graph }: Ways, at: Location): { frame: Frame; changes: readonly ChangeFact[] }[] {
+function changesAt({ graph }: FlowQueries, at: Location): { frame: Frame; changes: readonly ChangeFact[] }[] {
   return graph.frames.flatMap((frame) =>
     frame.file !== at.file
       ? []

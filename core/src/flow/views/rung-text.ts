@@ -7,7 +7,7 @@ function plainEvent(name: string): string {
 }
 
 /** What happens at a rung, in words; in a trace back, a name leads to the one above it. */
-export function saysOf(rung: Rung, question: Question = 'goes'): string {
+export function rungText(rung: Rung, question: Question = 'goes'): string {
   if (rung.by === 'impact') return rung.ending === 'painted' ? 'renders again, may show something new' : 'renders again, shows nothing new';
   const before = rung.from < 0;
   const ending = endingOf(rung);

@@ -1,6 +1,6 @@
 import type { Question, Trace } from './trace';
 import type { Rung } from './ladder';
-import { saysOf } from './rung-text';
+import { rungText } from './rung-text';
 
 export const questionWords: Readonly<Record<Question, string>> = {
   goes: 'where it goes',
@@ -24,7 +24,7 @@ export function traceText(trace: Trace, lineOf: (rung: Rung) => { readonly line:
   for (const rung of trace.rungs) {
     const pad = '  '.repeat(rung.lane);
     const { line, text } = lineOf(rung);
-    lines.push(`${pad}${rung.who} (${rung.code[0]?.file ?? ''}:${line}): ${saysOf(rung, trace.question)}`, `${pad}    ${text.trim()}`);
+    lines.push(`${pad}${rung.who} (${rung.code[0]?.file ?? ''}:${line}): ${rungText(rung, trace.question)}`, `${pad}    ${text.trim()}`);
   }
   if (trace.truncated) lines.push('', 'There is more; the trace was cut here.');
   return `${lines.join('\n')}\n`;

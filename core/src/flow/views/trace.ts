@@ -10,7 +10,7 @@ import { type Draft, draftOf, numbered, type Rung } from './ladder';
 import { commonOwner } from './owner';
 import { isEvent, type Subject, subjectOf } from './subject';
 import { codeAt } from '../graph/targets';
-import type { Ways } from '../steps/queries';
+import type { FlowQueries } from '../steps/queries';
 
 /** What can be asked of a value or an event; of a listener, what happens on its event. */
 export const questions = ['goes', 'comes', 'changes', 'impact'] as const;
@@ -40,7 +40,7 @@ export type Short = {
 };
 
 /** Answers one question of a value or an event at a place. */
-export function traceOf(ways: Ways, spot: Spot, question: Question): Trace {
+export function traceOf(ways: FlowQueries, spot: Spot, question: Question): Trace {
   const { graph } = ways;
   const start = startOf(ways, spot);
   const event = isEvent(graph, spot);
@@ -60,7 +60,7 @@ export function traceOf(ways: Ways, spot: Spot, question: Question): Trace {
 }
 
 /** An event: where it is raised here, who catches it, what that changes, and where the change goes. */
-function eventGoes(ways: Ways, start: Draft, spot: Spot): void {
+function eventGoes(ways: FlowQueries, start: Draft, spot: Spot): void {
   const { graph } = ways;
   const frame = graph.frames[spot.frame];
   const value = valueOf(graph, spot);
@@ -85,7 +85,7 @@ function eventGoes(ways: Ways, start: Draft, spot: Spot): void {
 }
 
 /** An event: who raises it, and what leads there. */
-function eventComes(ways: Ways, start: Draft, spot: Spot): void {
+function eventComes(ways: FlowQueries, start: Draft, spot: Spot): void {
   const { graph } = ways;
   const frame = graph.frames[spot.frame];
   const value = valueOf(graph, spot);
@@ -126,7 +126,7 @@ function eventComes(ways: Ways, start: Draft, spot: Spot): void {
 }
 
 /** Who changes what a value comes from. */
-function hangAllWriters(ways: Ways, start: Draft, spot: Spot): void {
+function hangAllWriters(ways: FlowQueries, start: Draft, spot: Spot): void {
   const { graph } = ways;
   const seen = new Set<string>();
   for (const origin of originsOf(ways, spot)) {
@@ -154,7 +154,7 @@ function hangAllWriters(ways: Ways, start: Draft, spot: Spot): void {
 }
 
 /** The states that change when a value changes: itself, what it comes from, or what an event sets. */
-function changedBy(ways: Ways, spot: Spot): Spot[] {
+function changedBy(ways: FlowQueries, spot: Spot): Spot[] {
   const { graph } = ways;
   const value = valueOf(graph, spot);
   if (!value) return [];
@@ -166,7 +166,7 @@ function changedBy(ways: Ways, spot: Spot): Spot[] {
 }
 
 /** The states that a function changes when it runs, with all that it sets off. */
-function setBy(ways: Ways, spot: Spot): Spot[] {
+function setBy(ways: FlowQueries, spot: Spot): Spot[] {
   const found: Spot[] = [];
   const start = startOf(ways, spot);
   eventGoes(ways, start, spot);
@@ -179,7 +179,7 @@ function setBy(ways: Ways, spot: Spot): Spot[] {
 }
 
 /** What renders again, with what it shows that is new, as lines. */
-export function hangImpact(ways: Ways, start: Draft, impact: Impact): void {
+export function hangImpact(ways: FlowQueries, start: Draft, impact: Impact): void {
   const { graph } = ways;
   const shows = new Set(impact.shows);
   const hung = new Map<PlaceIndex, Draft>();
@@ -207,7 +207,7 @@ export function hangImpact(ways: Ways, start: Draft, impact: Impact): void {
   }
 }
 
-function shortOf(ways: Ways, spot: Spot, rungs: readonly Rung[]): Short {
+function shortOf(ways: FlowQueries, spot: Spot, rungs: readonly Rung[]): Short {
   const { graph } = ways;
   const components = new Set(rungs.flatMap((rung) => (rung.component === undefined ? [] : [rung.component])));
   const unread = new Set(rungs.filter((rung) => rung.unread).map((rung) => rung.who));
@@ -233,12 +233,12 @@ function shortOf(ways: Ways, spot: Spot, rungs: readonly Rung[]): Short {
   return place < 0 ? base : { ...base, owner: { place, name: nameAt(place), home: home.place, homeName: nameAt(home.place) } };
 }
 
-function componentAt({ graph }: Ways, place: PlaceIndex): Component | undefined {
+function componentAt({ graph }: FlowQueries, place: PlaceIndex): Component | undefined {
   return graph.frames[place]?.component;
 }
 
 /** Places in which something reads or shows a value. */
-function readersOf(ways: Ways, start: Spot): PlaceIndex[] {
+function readersOf(ways: FlowQueries, start: Spot): PlaceIndex[] {
   const found = new Set<PlaceIndex>();
   const seen = new Set<string>();
   const stack = [start];

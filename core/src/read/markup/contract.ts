@@ -14,7 +14,7 @@ export function slotsOf(template: readonly TemplateNode[]): SlotFact[] {
       key: node.slot,
       span: known?.span ?? node.span,
       fallback: (known?.fallback ?? false) || (node.fallback?.length ?? 0) > 0 || node.fallbackText === true,
-      hands: (known?.hands ?? false) || node.hands.length > 0,
+      hasSlotProps: (known?.hasSlotProps ?? false) || node.slotProps.length > 0,
     });
   });
   return [...slots.values()];
@@ -41,7 +41,7 @@ export function eventsOf(
 export function opennessOf(body: Body, open: boolean): { openness: Openness; through: string[] } {
   const through = body.restTargets.filter((target) => target.kind === 'use').map((target) => target.tag);
   if (open || body.restTargets.some((target) => target.kind === 'unknown')) return { openness: 'open', through: [] };
-  if (body.restTargets.some((target) => target.kind === 'element')) return { openness: 'native', through: [] };
+  if (body.restTargets.some((target) => target.kind === 'element')) return { openness: 'platform', through: [] };
   return through.length > 0 ? { openness: 'through', through } : { openness: 'closed', through: [] };
 }
 

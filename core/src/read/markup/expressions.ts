@@ -116,7 +116,7 @@ export function outlet(
     kind: 'outlet',
     slot,
     span,
-    hands: bindings.length > 0 || spreads.length > 0 ? [hands] : [],
+    slotProps: bindings.length > 0 || spreads.length > 0 ? [hands] : [],
     ...(spreads.length === 0 ? { names: bindings.map(nameIn) } : {}),
     ...(fallback.length > 0 ? { fallback } : {}),
     ...(hasText ? { fallbackText: true as const } : {}),

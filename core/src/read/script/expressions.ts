@@ -613,7 +613,7 @@ function readSetterCall(body: Body, node: Call, partner: number, scope: Scope, s
   const order = listOrder(node.arguments[0]);
   mergeInto(sink, inner, 'computed');
   if (body.values[partner]?.kind === 'store' && changeMembers(node, partner, inner, sink)) return;
-  const told = toldBy(node.arguments[0]);
+  const actionType = toldBy(node.arguments[0]);
   const from = inner.returns ? mergeReadings([...inner.returns, ...inner.reads]) : inner.reads;
   (sink.changes ??= []).push({
     value: partner,
@@ -621,7 +621,7 @@ function readSetterCall(body: Body, node: Call, partner: number, scope: Scope, s
     how: 'set',
     from,
     ...(order ? { order } : {}),
-    ...(told === undefined ? {} : { told }),
+    ...(actionType === undefined ? {} : { actionType: actionType }),
   });
 }
 

@@ -252,7 +252,7 @@ function handlerOf(body: Body, store: number, property: t.ObjectMethod | t.Objec
       const facts = body.actions[action];
       if (!facts) return;
       facts.reads = sink.reads;
-      facts.cases = [{ told: name, span }];
+      facts.cases = [{ actionType: name, span }];
       facts.changes =
         sink.changes ?? (sink.returns && sink.returns.length > 0 ? [{ value: store, span, how: 'set', from: sink.returns }] : []);
       if (facts.changes.length === 0) facts.changes = [{ value: store, span, how: 'set', from: [] }];
@@ -389,7 +389,7 @@ function membersOfClass(body: Body, store: number, node: t.Class, scope: Scope):
 }
 
 /** The kinds of action that a reducer tells apart, each with its lines: `case 'book': …`, `if (action.type === 'book') …`. */
-function casesOf(node: FunctionNode): { told: string; span: { start: number; end: number } }[] {
+function casesOf(node: FunctionNode): { actionType: string; span: { start: number; end: number } }[] {
   const action = node.params[1];
   const name = action?.type === 'Identifier' ? action.name : undefined;
   const taken = action?.type === 'ObjectPattern' ? patternNames(action).find((one) => one.path[0] === 'type')?.name : undefined;
@@ -406,7 +406,9 @@ function casesOf(node: FunctionNode): { told: string; span: { start: number; end
   };
   return node.body.body.flatMap((one) => {
     if (one.type === 'SwitchStatement' && isTold(one.discriminant)) {
-      return one.cases.flatMap((each) => (each.test?.type === 'StringLiteral' ? [{ told: each.test.value, span: spanOf(each) }] : []));
+      return one.cases.flatMap((each) =>
+        each.test?.type === 'StringLiteral' ? [{ actionType: each.test.value, span: spanOf(each) }] : [],
+      );
     }
     if (
       one.type === 'IfStatement' &&
@@ -414,7 +416,7 @@ function casesOf(node: FunctionNode): { told: string; span: { start: number; end
       isTold(one.test.left) &&
       one.test.right.type === 'StringLiteral'
     ) {
-      return [{ told: one.test.right.value, span: spanOf(one) }];
+      return [{ actionType: one.test.right.value, span: spanOf(one) }];
     }
     return [];
   });

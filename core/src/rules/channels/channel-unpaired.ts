@@ -39,8 +39,8 @@ export const channelUnpaired: Rule = {
           at: end.at,
           words: { component: component.name, event, does, near: near ?? '' },
           evidence: [
-            { at: end.at, says: does === 'sends' ? `${event} is sent.` : `${event} is waited for.` },
-            ...(meant ? [{ at: meant.at, says: `${near ?? ''} is what the other end says.` }] : []),
+            { at: end.at, text: does === 'sends' ? `${event} is sent.` : `${event} is waited for.` },
+            ...(meant ? [{ at: meant.at, text: `${near ?? ''} is what the other end says.` }] : []),
           ],
           touches: component.id,
         },

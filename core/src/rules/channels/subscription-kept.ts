@@ -44,8 +44,8 @@ export const subscriptionKept: Rule = {
             at,
             words: { component: component.name, what },
             evidence: [
-              { at, says: `${component.name} begins to hear ${what} here.` },
-              { at: locate(component.file, action.span), says: `Nothing ends it when ${component.name} goes.` },
+              { at, text: `${component.name} begins to hear ${what} here.` },
+              { at: locate(component.file, action.span), text: `Nothing ends it when ${component.name} goes.` },
             ],
             ...withEdits(endingEdit(component, action, hear)),
             touches: component.id,

@@ -28,7 +28,7 @@ function takersIn(model: Model): Map<UseId, Taker[]> {
     if (tree.providers.length === 0) continue;
     const owners = new Map(tree.providers.map((provider) => [provider, provider.owner]));
     for (const place of tree.places) {
-      for (const take of model.components.get(place.component)?.takes ?? []) {
+      for (const take of model.components.get(place.component)?.consumes ?? []) {
         const provider = providerFor(tree, place, take.context);
         if (!provider) continue;
         const steps = ownerSteps(tree, place, owners.get(provider) ?? -1);
@@ -67,7 +67,7 @@ export const contextClose: Rule = {
       if (!context || !owner || owner.isPublic || owner.fileRole !== 'source' || !first || consumed.has(contextId)) return [];
       // Others may take it beyond the pages that are known.
       const elsewhere = [...model.components.values()].some(
-        (one) => one.id !== first.component && one.takes.some((take) => take.context === contextId),
+        (one) => one.id !== first.component && one.consumes.some((take) => take.context === contextId),
       );
       if (
         elsewhere ||
@@ -87,9 +87,9 @@ export const contextClose: Rule = {
           at,
           words: { owner: owner.name, context: context.name, consumer: consumer.name },
           evidence: [
-            { at, says: `${owner.name} provides ${context.name}.` },
-            { at: first.at, says: `${consumer.name} takes it, and nothing else does.` },
-            { at: locate(wrote.file, wrote.node.nameSpan), says: `Here ${consumer.name} could be given it.` },
+            { at, text: `${owner.name} provides ${context.name}.` },
+            { at: first.at, text: `${consumer.name} takes it, and nothing else does.` },
+            { at: locate(wrote.file, wrote.node.nameSpan), text: `Here ${consumer.name} could be given it.` },
           ],
           goes: [{ count: 1, what: 'context' }],
           touches: owner.id,

@@ -20,8 +20,8 @@ export const contextMissing: Rule = {
           at: unmet.take.at,
           words: { component: component.name, context: context.name, pages: listed(unmet.pages) },
           evidence: [
-            { at: unmet.take.at, says: `${component.name} takes ${context.name}${through}.` },
-            { at: context.declared, says: `${context.name} is made without a usable default.` },
+            { at: unmet.take.at, text: `${component.name} takes ${context.name}${through}.` },
+            { at: context.declared, text: `${context.name} is made without a usable default.` },
             ...providersOf(model, unmet.context),
           ],
           loose: { kind: 'context', name: contextName(context.name), at: unmet.take.at, uses: [], context: unmet.context },
@@ -33,12 +33,12 @@ export const contextMissing: Rule = {
 };
 
 function providersOf(model: Model, context: string): Found['evidence'] {
-  const found: { at: Found['at']; says: string }[] = [];
+  const found: { at: Found['at']; text: string }[] = [];
   for (const uses of model.usesBy.values()) {
     for (const use of uses) {
       if (use.target.kind !== 'provider' || use.target.context !== context) continue;
       const owner = model.components.get(use.owner);
-      found.push({ at: locate(use.file, use.node.nameSpan), says: `${owner?.name ?? use.file} provides it, and is not above here.` });
+      found.push({ at: locate(use.file, use.node.nameSpan), text: `${owner?.name ?? use.file} provides it, and is not above here.` });
     }
   }
   return found.slice(0, 3);

@@ -11,12 +11,12 @@ export const contextShadowed: Rule = {
       const above = model.components.get(outer.owner);
       const name = model.contexts.get(context)?.name;
       // Who takes the outer one and provides it again does so on purpose; so does who provides both.
-      if (!owner || !consumer || !above || name === undefined || owner === above || owner.takes.some((take) => take.context === context))
+      if (!owner || !consumer || !above || name === undefined || owner === above || owner.consumes.some((take) => take.context === context))
         return [];
       if (told.has(inner.id)) return [];
       told.add(inner.id);
       const at = locate(inner.file, inner.node.nameSpan);
-      const take = consumer.takes.find((one) => one.context === context);
+      const take = consumer.consumes.find((one) => one.context === context);
       return [
         {
           rule: 'context-shadowed',
@@ -25,9 +25,9 @@ export const contextShadowed: Rule = {
           at,
           words: { owner: owner.name, context: name, consumer: consumer.name, page },
           evidence: [
-            { at, says: `${owner.name} provides ${name} to all below.` },
-            { at: locate(outer.file, outer.node.nameSpan), says: `${above.name} provides it around that.` },
-            ...(take ? [{ at: take.at, says: `${consumer.name} takes it, here and there.` }] : []),
+            { at, text: `${owner.name} provides ${name} to all below.` },
+            { at: locate(outer.file, outer.node.nameSpan), text: `${above.name} provides it around that.` },
+            ...(take ? [{ at: take.at, text: `${consumer.name} takes it, here and there.` }] : []),
           ],
           touches: consumer.id,
           pages: [page],

@@ -5,7 +5,7 @@ import type { Found, Rule } from '../rule';
 export const contextUnread: Rule = {
   inProject: ({ model, pages }) => {
     if (pages.unanswering.size === 0) return [];
-    const taken = new Set([...model.components.values()].flatMap((component) => component.takes.map((take) => take.context)));
+    const taken = new Set([...model.components.values()].flatMap((component) => component.consumes.map((take) => take.context)));
     // Who asks for all contexts takes each of them.
     const takesAll = [...model.files.values()].some((file) => file.imports.some((one) => one.imported === 'getAllContexts'));
     if (takesAll) return [];
@@ -27,8 +27,8 @@ export const contextUnread: Rule = {
           at,
           words: { owner: owner.name, context: context.name },
           evidence: [
-            { at, says: `${owner.name} provides ${context.name}.` },
-            { at: context.declared, says: taken.has(target.context) ? 'Only components elsewhere take it.' : 'No component takes it.' },
+            { at, text: `${owner.name} provides ${context.name}.` },
+            { at: context.declared, text: taken.has(target.context) ? 'Only components elsewhere take it.' : 'No component takes it.' },
           ],
           touches: owner.id,
         });

@@ -25,7 +25,7 @@ function idleIn(check: Check, component: Component): Found[] {
         subject: name,
         at,
         words: { component: component.name, event: name },
-        evidence: [{ at, says: `${component.name} declares ${name}, and no line of it raises it.` }],
+        evidence: [{ at, text: `${component.name} declares ${name}, and no line of it raises it.` }],
         goes: [{ count: 1, what: 'event' }],
         touches: component.id,
       },

@@ -25,10 +25,10 @@ export const eventNeverRaised: Rule = {
           at,
           words: { target: target.name, event, owner: owner.name },
           evidence: [
-            { at, says: `${owner.name} listens for ${event}.` },
+            { at, text: `${owner.name} listens for ${event}.` },
             declared
-              ? { at: declared, says: `${target.name} declares it and never calls it.` }
-              : { at: locate(target.file, target.facts.nameSpan), says: `${target.name} does not raise it.` },
+              ? { at: declared, text: `${target.name} declares it and never calls it.` }
+              : { at: locate(target.file, target.facts.nameSpan), text: `${target.name} does not raise it.` },
           ],
           touches: target.id,
         };

@@ -154,7 +154,7 @@ export const eventRelayed: Rule = {
           },
           evidence: way.map((one) => ({
             at: locate(one.component.file, one.relay.span),
-            says: `${one.component.name} raises it again as it came.`,
+            text: `${one.component.name} raises it again as it came.`,
           })),
           goes: [{ count: way.length, what: 'event' }],
           touches: component.id,

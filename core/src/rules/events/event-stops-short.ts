@@ -71,8 +71,8 @@ function foundAt(owner: Component, heard: string, binding: Binding, listener: st
     at,
     words: { listener, event: heard, raiser: component.name, owner: owner.name },
     evidence: [
-      { at, says: `${owner.name} waits for ${heard} on ${listener}.` },
-      { at: locate(component.file, raise?.span ?? event.span), says: `${component.name} raises it, for who uses ${component.name} alone.` },
+      { at, text: `${owner.name} waits for ${heard} on ${listener}.` },
+      { at: locate(component.file, raise?.span ?? event.span), text: `${component.name} raises it, for who uses ${component.name} alone.` },
     ],
     touches: owner.id,
   };
@@ -95,8 +95,8 @@ function onChannels({ model }: Check): Found[] {
         at,
         words: { listener: `the ${channel.on}`, event: channel.event, raiser: first.owner.name, owner: owner.name, bubbles: 'no' },
         evidence: [
-          { at, says: `${owner.name} waits for ${channel.event} at the ${channel.on}.` },
-          { at: first.at, says: `${first.owner.name} sends it to one element, and it does not bubble.` },
+          { at, text: `${owner.name} waits for ${channel.event} at the ${channel.on}.` },
+          { at: first.at, text: `${first.owner.name} sends it to one element, and it does not bubble.` },
         ],
         touches: owner.id,
       },

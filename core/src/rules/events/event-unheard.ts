@@ -59,13 +59,13 @@ export const eventUnheard: Rule = {
               owners: listed(owners),
             },
             evidence: [
-              { at, says: `${component.name} raises ${name}.` },
+              { at, text: `${component.name} raises ${name}.` },
               ...unheard
                 .slice(0, 4)
-                .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} does not listen here.` })),
+                .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), text: `${one.owner.name} does not listen here.` })),
               ...heard
                 .slice(0, 1)
-                .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), says: `${one.owner.name} listens here.` })),
+                .map((one) => ({ at: locate(one.use.file, one.use.node.nameSpan), text: `${one.owner.name} listens here.` })),
             ],
             loose: {
               kind: 'event',

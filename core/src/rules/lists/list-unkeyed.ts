@@ -107,9 +107,9 @@ export const listUnkeyed: Rule = {
             at,
             words: { component: component.name, part: nameOf(part), how, position: part.key.kind === 'position' ? 'position' : '' },
             evidence: [
-              { at, says: `${nameOf(part)} stands for one item of ${repeat.over}.` },
+              { at, text: `${nameOf(part)} stands for one item of ${repeat.over}.` },
               ...(part.key.kind === 'position'
-                ? [{ at: locate(component.file, part.key.span), says: 'Its key is its position in the list.' }]
+                ? [{ at: locate(component.file, part.key.span), text: 'Its key is its position in the list.' }]
                 : []),
             ],
             ...withEdits(keyEdit(component, repeat, part)),

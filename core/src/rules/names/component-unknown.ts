@@ -33,8 +33,8 @@ export const componentUnknown: Rule = {
           at,
           words: { owner: owner.name, tag: node.tag, near: near ?? '' },
           evidence: [
-            { at, says: `${owner.name} uses ${node.tag}, which its file neither declares nor imports.` },
-            ...(meant ? [{ at: locate(meant.file, meant.facts.nameSpan), says: `${meant.name} stands here.` }] : []),
+            { at, text: `${owner.name} uses ${node.tag}, which its file neither declares nor imports.` },
+            ...(meant ? [{ at: locate(meant.file, meant.facts.nameSpan), text: `${meant.name} stands here.` }] : []),
           ],
           touches: owner.id,
         },

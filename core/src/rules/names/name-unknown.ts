@@ -40,8 +40,8 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
               at,
               words: { component: component.name, name, near: near ?? '', listener: listener ?? '' },
               evidence: [
-                { at, says: listener === undefined ? `The markup reads ${name}.` : `${listener} is given ${name}.` },
-                ...(meant ? [{ at: locate(component.file, meant.span), says: `${meant.name} is declared here.` }] : []),
+                { at, text: listener === undefined ? `The markup reads ${name}.` : `${listener} is given ${name}.` },
+                ...(meant ? [{ at: locate(component.file, meant.span), text: `${meant.name} is declared here.` }] : []),
               ],
               ...(near === undefined ? {} : { edits: [{ ...at, was: name, text: near }] }),
               touches: component.id,
@@ -71,8 +71,8 @@ function calledHandlers(component: Component): Found[] {
         at,
         words: { component: component.name, name: called.name, near: '', listener, called: 'yes' },
         evidence: [
-          { at, says: `${called.name} is called here, while the markup is made.` },
-          { at: locate(component.file, span), says: `${listener} is given what it returns: nothing.` },
+          { at, text: `${called.name} is called here, while the markup is made.` },
+          { at: locate(component.file, span), text: `${listener} is given what it returns: nothing.` },
         ],
         ...(called.span.end > called.span.start ? handedOver(component.file, called) : {}),
         touches: component.id,

@@ -40,7 +40,7 @@ type Crossing = {
   readonly subject: string;
   readonly at: Location;
   readonly what: string;
-  readonly says: string;
+  readonly text: string;
   readonly there?: Component;
 };
 
@@ -53,7 +53,7 @@ function crossingsIn(model: Model, component: Component): Crossing[] {
       subject: state.name,
       at: locate(file, state.span),
       what: `the state ${state.name}`,
-      says: `${state.name} is state, which only the browser has.`,
+      text: `${state.name} is state, which only the browser has.`,
     });
   walkTemplate(component.facts.template, (node: TemplateNode) => {
     if (node.kind !== 'element' && node.kind !== 'use') return;
@@ -68,7 +68,7 @@ function crossingsIn(model: Model, component: Component): Crossing[] {
         subject: binding.written,
         at: locate(file, binding.nameSpan),
         what: `the function ${binding.written} for ${to}`,
-        says: `A function is given to ${to}, which lives in the browser.`,
+        text: `A function is given to ${to}, which lives in the browser.`,
         ...(there ? { there } : {}),
       });
     }
@@ -81,19 +81,19 @@ export const layerCrossed: Rule = {
   inProject: ({ model }) => {
     if (!model.pages.some((page) => serverPage.test(page.file) && page.path !== '')) return [];
     return serverComponents(model).flatMap((component) =>
-      crossingsIn(model, component).map(({ subject, at, what, says, there }): Found => ({
+      crossingsIn(model, component).map(({ subject, at, what, text, there }): Found => ({
         rule: 'layer-crossed',
         component: component.id,
         subject,
         at,
         words: { component: component.name, what },
         evidence: [
-          { at, says },
+          { at, text: text },
           {
             at: locate(component.file, component.facts.nameSpan),
-            says: `${component.name} runs on the server: nothing above it is marked for the client.`,
+            text: `${component.name} runs on the server: nothing above it is marked for the client.`,
           },
-          ...(there ? [{ at: locate(there.file, there.facts.nameSpan), says: `${there.name} is marked for the client.` }] : []),
+          ...(there ? [{ at: locate(there.file, there.facts.nameSpan), text: `${there.name} is marked for the client.` }] : []),
         ],
         touches: component.id,
       })),

@@ -83,8 +83,8 @@ export const pageImported: Rule = {
             at,
             words: { owner: owner.name, page: page.name, need: need.what },
             evidence: [
-              { at, says: `${owner.name} uses ${page.name} as a child.` },
-              { at: need.at, says: `${page.name} lives from ${need.what}.` },
+              { at, text: `${owner.name} uses ${page.name} as a child.` },
+              { at: need.at, text: `${page.name} lives from ${need.what}.` },
             ],
             touches: page.id,
           },

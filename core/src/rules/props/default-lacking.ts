@@ -43,11 +43,11 @@ export const defaultLacking: Rule = {
             at,
             words: { component: component.name, prop: prop.name, owners, count: counted(without.length, 'use') },
             evidence: [
-              { at, says: `${prop.name} is read here as if it were always given.` },
-              { at: prop.declared, says: `${prop.name} may be left out, and has no default.` },
+              { at, text: `${prop.name} is read here as if it were always given.` },
+              { at: prop.declared, text: `${prop.name} may be left out, and has no default.` },
               ...without
                 .slice(0, 3)
-                .map(({ use, owner }) => ({ at: locate(use.file, use.node.nameSpan), says: `${owner.name} leaves it out.` })),
+                .map(({ use, owner }) => ({ at: locate(use.file, use.node.nameSpan), text: `${owner.name} leaves it out.` })),
             ],
             touches: component.id,
           },

@@ -74,10 +74,10 @@ export const propCopied: Rule = {
             at,
             words: { component: component.name, prop: name, state: state.name },
             evidence: [
-              { at, says: `${state.name} starts with ${name} and does not follow it.` },
+              { at, text: `${state.name} starts with ${name} and does not follow it.` },
               {
                 at: locate(use.file, use.node.nameSpan),
-                says: `${model.components.get(use.owner)?.name ?? ''} gives ${name} from state that changes.`,
+                text: `${model.components.get(use.owner)?.name ?? ''} gives ${name} from state that changes.`,
               },
             ],
             touches: component.id,

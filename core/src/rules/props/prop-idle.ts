@@ -74,10 +74,10 @@ export const propIdle: Rule = {
               given: giving.length > 0 ? `${listed(ownersOf(giving))} ${ownersOf(giving).length === 1 ? 'gives' : 'give'}` : '',
             },
             evidence: [
-              { at: prop.declared, says: `${component.name} declares ${prop.name}, and no line of it reads it.` },
+              { at: prop.declared, text: `${component.name} declares ${prop.name}, and no line of it reads it.` },
               ...giving.slice(0, 3).map(({ use, owner }) => ({
                 at: locate(use.file, bindingFor(use.node, prop.key)?.span ?? use.node.nameSpan),
-                says: `${owner.name} gives it.`,
+                text: `${owner.name} gives it.`,
               })),
             ],
             goes: [{ count: 1 + giving.length, what: 'prop' }],

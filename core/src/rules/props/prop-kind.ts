@@ -81,8 +81,8 @@ export const propKind: Rule = {
             takes: kindWords(kinds),
           },
           evidence: [
-            { at, says: `${owner.name} gives ${binding.to.name}.` },
-            { at: prop.declared, says: `${target.name} takes ${kindWords(kinds)}.` },
+            { at, text: `${owner.name} gives ${binding.to.name}.` },
+            { at: prop.declared, text: `${target.name} takes ${kindWords(kinds)}.` },
           ],
           touches: target.id,
         },

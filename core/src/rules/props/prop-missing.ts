@@ -19,8 +19,8 @@ export const propMissing: Rule = {
         at,
         words: { target: target.name, prop: prop.name, owner: owner.name },
         evidence: [
-          { at, says: `${owner.name} uses ${target.name} without ${prop.name}.` },
-          { at: prop.declared, says: `${prop.name} is declared as required.` },
+          { at, text: `${owner.name} uses ${target.name} without ${prop.name}.` },
+          { at: prop.declared, text: `${prop.name} is declared as required.` },
         ],
         ...withEdits(passEdit(use, owner, prop.name)),
         loose: { kind: prop.kind === 'callback' ? 'event' : 'prop', name: prop.name, at: prop.declared, uses: [use.id] },

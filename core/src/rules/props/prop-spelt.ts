@@ -35,8 +35,8 @@ export const propSpelt: Rule = {
         at,
         words: { target: target.name, given, prop: meant },
         evidence: [
-          { at, says: `${owner.name} gives ${given}.` },
-          ...(prop ? [{ at: prop.declared, says: `${target.name} declares ${meant}, which this use does not give.` }] : []),
+          { at, text: `${owner.name} gives ${given}.` },
+          ...(prop ? [{ at: prop.declared, text: `${target.name} declares ${meant}, which this use does not give.` }] : []),
         ],
         edits: spellingEdit(known, binding, declared),
         loose: { kind: 'prop', name: memberName(declared), at: prop?.declared ?? at, uses: [use.id] },

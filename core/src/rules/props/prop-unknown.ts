@@ -29,8 +29,8 @@ export const propUnknown: Rule = {
           at,
           words: { target: target.name, prop: binding.to.name },
           evidence: [
-            { at, says: `${owner.name} gives ${binding.to.name}.` },
-            { at: locate(target.file, target.facts.nameSpan), says: `${target.name} does not take it.` },
+            { at, text: `${owner.name} gives ${binding.to.name}.` },
+            { at: locate(target.file, target.facts.nameSpan), text: `${target.name} does not take it.` },
           ],
           touches: target.id,
         };

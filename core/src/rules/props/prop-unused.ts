@@ -54,12 +54,12 @@ const unusedIn = rememberedByUses((component, uses): readonly Found[] => {
         at: prop.declared,
         words: { component: component.name, prop: prop.name, constant, count: String(uses.length) },
         evidence: [
-          { at: prop.declared, says: isNever ? `${prop.name} may be given.` : `${component.name} takes ${prop.name}.` },
+          { at: prop.declared, text: isNever ? `${prop.name} may be given.` : `${component.name} takes ${prop.name}.` },
           ...(first
             ? [
                 {
                   at: locate(first.use.file, first.use.node.nameSpan),
-                  says: isNever
+                  text: isNever
                     ? `${first.owner.name} does not give it${uses.length > 1 ? `, nor do the other ${counted(uses.length - 1, 'use')}` : ''}.`
                     : `${first.owner.name} gives ${constant}, as do all others.`,
                 },

@@ -43,8 +43,8 @@ export const propWritten: Rule = {
             at,
             words: { component: component.name, prop: value.name, what },
             evidence: [
-              { at, says: what === 'whole' ? `${value.name} is written here.` : `${value.name} is changed in place.` },
-              ...(prop ? [{ at: prop.declared, says: `${component.name} is given ${value.name}: it belongs to its owner.` }] : []),
+              { at, text: what === 'whole' ? `${value.name} is written here.` : `${value.name} is changed in place.` },
+              ...(prop ? [{ at: prop.declared, text: `${component.name} is given ${value.name}: it belongs to its owner.` }] : []),
             ],
             touches: component.id,
           },

@@ -36,10 +36,10 @@ export const twoWayHalf: Rule = {
           at,
           words: { target: target.name, prop: name, half },
           evidence: [
-            { at, says: `${owner.name} binds ${name} both ways.` },
+            { at, text: `${owner.name} binds ${name} both ways.` },
             prop
-              ? { at: prop.declared, says: `${target.name} takes ${name}, and never tells its change.` }
-              : { at: locate(target.file, target.facts.nameSpan), says: `${target.name} has ${half}.` },
+              ? { at: prop.declared, text: `${target.name} takes ${name}, and never tells its change.` }
+              : { at: locate(target.file, target.facts.nameSpan), text: `${target.name} has ${half}.` },
           ],
           ...withEdits(bindableEdit(target, name)),
           touches: target.id,
@@ -107,7 +107,7 @@ function stuckFields(component: Component): Found[] {
       subject: binding.to.name,
       at,
       words: { target: `<${node.tag}>`, prop: binding.to.name, half: '', field: node.tag },
-      evidence: [{ at, says: `${component.name} gives <${node.tag}> its ${binding.to.name}, and listens to no change.` }],
+      evidence: [{ at, text: `${component.name} gives <${node.tag}> its ${binding.to.name}, and listens to no change.` }],
       ...withEdits(changeEdit(component, node, binding)),
       touches: component.id,
     });

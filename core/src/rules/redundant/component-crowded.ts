@@ -34,7 +34,7 @@ function readingsIn(node: TemplateNode): Reading[] {
   const found: Reading[] = [];
   walkTemplate([node], (one) => {
     if (one.kind === 'text' || one.kind === 'branch' || one.kind === 'repeat') found.push(...one.readings);
-    else if (one.kind === 'outlet') found.push(...one.hands.flat(), ...(one.reading ? [one.reading] : []));
+    else if (one.kind === 'outlet') found.push(...one.slotProps.flat(), ...(one.reading ? [one.reading] : []));
     else {
       for (const binding of one.bindings) found.push(...binding.readings);
       for (const spread of one.spreads) found.push(...spread.readings);
@@ -106,10 +106,10 @@ export const componentCrowded: Rule = {
             names: groups.map((group) => listed(group, 3)).join('; '),
           },
           evidence: [
-            { at, says: `${component.name} holds ${size} values, uses and actions.` },
+            { at, text: `${component.name} holds ${size} values, uses and actions.` },
             ...groups.slice(0, 6).map((group) => ({
               at: locate(component.file, spanOf(group[0] ?? '')),
-              says: `${listed(group)}: nothing else has to do with ${group.length === 1 ? 'it' : 'them'}.`,
+              text: `${listed(group)}: nothing else has to do with ${group.length === 1 ? 'it' : 'them'}.`,
             })),
           ],
           touches: component.id,

@@ -70,14 +70,14 @@ function manyIn(check: Check, component: Component): Found[] {
       evidence: [
         ...flags.map((flag) => ({
           at: component.contract.members.get(flag)?.declared ?? at,
-          says: `${flag} switches a piece of its markup.`,
+          text: `${flag} switches a piece of its markup.`,
         })),
         ...[...forms]
           .slice(0, 4)
           .flatMap(([form, all]) =>
             all
               .slice(0, 1)
-              .map(({ use, owner }) => ({ at: locate(use.file, use.node.nameSpan), says: `${owner.name} uses it with ${form}.` })),
+              .map(({ use, owner }) => ({ at: locate(use.file, use.node.nameSpan), text: `${owner.name} uses it with ${form}.` })),
           ),
       ],
       goes: [{ count: flags.length, what: 'prop' }],

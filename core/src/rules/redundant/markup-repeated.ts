@@ -91,7 +91,7 @@ export const markupRepeated: Rule = {
           },
           evidence: places.slice(0, 5).map(({ component, piece }) => ({
             at: locate(model.components.get(component)?.file ?? at.file, { start: piece.span.start, end: piece.span.end }),
-            says: `${model.components.get(component)?.name ?? ''} has it (${counted(places.length, 'place')} in all).`,
+            text: `${model.components.get(component)?.name ?? ''} has it (${counted(places.length, 'place')} in all).`,
           })),
           goes: [{ count: lines * (places.length - 1), what: 'line' }],
           touches: owner.id,

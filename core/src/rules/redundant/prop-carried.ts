@@ -52,7 +52,7 @@ function withoutRead(component: Component, candidates: ReadonlySet<number>, hand
   if (left.size === 0) return left;
   walkTemplate(component.facts.template, (node) => {
     if (node.kind === 'text' || node.kind === 'branch' || node.kind === 'repeat') note(node.readings);
-    else if (node.kind === 'outlet') note(node.reading ? [node.reading, ...node.hands.flat()] : node.hands.flat());
+    else if (node.kind === 'outlet') note(node.reading ? [node.reading, ...node.slotProps.flat()] : node.slotProps.flat());
     else {
       for (const spread of node.spreads) note(spread.readings);
       for (const binding of node.bindings) if (!handed.has(binding)) note(binding.readings);
@@ -151,7 +151,7 @@ export const propCarried: Rule = {
             const next = way[index + 1] ?? one.to[0];
             const to = next ? parseComponentId(next.component).name : '';
             return from
-              ? one.spans.slice(0, 1).map((span) => ({ at: locate(from.file, span), says: `${from.name} only hands it on to ${to}.` }))
+              ? one.spans.slice(0, 1).map((span) => ({ at: locate(from.file, span), text: `${from.name} only hands it on to ${to}.` }))
               : [];
           }),
           goes: [{ count: way.length, what: 'prop' }],

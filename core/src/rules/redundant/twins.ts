@@ -66,7 +66,7 @@ export const twins: Rule = {
           },
           evidence: all.slice(0, 6).map((one) => ({
             at: locate(one.file, one.facts.nameSpan),
-            says: `${one.name} has this markup, and ${one.contract.members.size === 1 ? 'one prop' : `${one.contract.members.size} props`}.`,
+            text: `${one.name} has this markup, and ${one.contract.members.size === 1 ? 'one prop' : `${one.contract.members.size} props`}.`,
           })),
           goes: [{ count: all.length - 1, what: 'component' }],
           touches: first.id,

@@ -62,7 +62,7 @@ export const wrapperEmpty: Rule = {
         const context = use.target.kind === 'provider' ? use.target.context : undefined;
         const [only, ...more] = bindingFor(use.node, propKey('value'))?.readings ?? [];
         if (!context || only?.how !== 'same' || only.path.length > 0 || more.length > 0) return [];
-        const taken = component.takes.some(
+        const taken = component.consumes.some(
           (take) =>
             take.value === only.value &&
             take.context === context &&
@@ -78,7 +78,7 @@ export const wrapperEmpty: Rule = {
 
 function foundAt(component: Component, subject: string, layer: string, span: Span): Found {
   const at = locate(component.file, span);
-  const says =
+  const text =
     layer === 'a fragment' ? 'What is inside stands here as well without it.' : 'It gives what it took from the provider around it.';
   return {
     rule: 'wrapper-empty',
@@ -86,7 +86,7 @@ function foundAt(component: Component, subject: string, layer: string, span: Spa
     subject,
     at,
     words: { component: component.name, layer },
-    evidence: [{ at, says }],
+    evidence: [{ at, text: text }],
     goes: [{ count: layer === 'a fragment' ? 2 : 3, what: 'line' }],
     touches: component.id,
   };

@@ -25,7 +25,7 @@ function onlyUse(template: readonly TemplateNode[]): TemplateUse | undefined {
 
 /** Content that is the component's own content, placed again. */
 const isOwnContent = (children: readonly TemplateNode[]): boolean =>
-  children.every((child) => child.kind === 'outlet' && !child.fallback && child.hands.length === 0);
+  children.every((child) => child.kind === 'outlet' && !child.fallback && child.slotProps.length === 0);
 
 /** The use to which a component hands all that it gets, under the same names. */
 const handsOnTo = remembered((component: Component): TemplateUse | undefined => {
@@ -81,10 +81,10 @@ export const wrapperThin: Rule = {
           at,
           words: { component: component.name, inner: inner.name, uses: listed(ownersOf(uses)) },
           evidence: [
-            { at: locate(component.file, node.nameSpan), says: `All that ${component.name} renders is ${inner.name}.` },
+            { at: locate(component.file, node.nameSpan), text: `All that ${component.name} renders is ${inner.name}.` },
             ...uses.slice(0, 3).map(({ use, owner }) => ({
               at: locate(use.file, use.node.nameSpan),
-              says: `${owner.name} uses it (${counted(uses.length, 'use')} in all).`,
+              text: `${owner.name} uses it (${counted(uses.length, 'use')} in all).`,
             })),
           ],
           goes: [{ count: 1, what: 'component' }],

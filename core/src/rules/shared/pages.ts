@@ -65,8 +65,8 @@ function surveyPage(model: Model, page: Page): PagePart {
     if (known) known.places++;
     else components.set(component.id, { component, places: 1 });
     if (tree.providers.length > 0 && holdsUnseen(model, component)) answers.noteUnseen(place);
-    if (component.takes.length === 0) continue;
-    for (const take of component.takes) answers.note(place, take);
+    if (component.consumes.length === 0) continue;
+    for (const take of component.consumes) answers.note(place, take);
     for (const take of unmetTakes(model, tree, place)) {
       const key = `${place.component} ${take.context}`;
       const seen = unmet.get(key);

@@ -71,10 +71,10 @@ function idleIn(check: Check, component: Component): Found[] {
         at,
         words: { component: component.name, slot: name },
         evidence: [
-          { at, says: `${component.name} has a place for ${name}.` },
+          { at, text: `${component.name} has a place for ${name}.` },
           ...uses.slice(0, 2).map(({ use, owner }) => ({
             at: locate(use.file, use.node.nameSpan),
-            says: `${owner.name} gives nothing for it (${counted(uses.length, 'use')} in all).`,
+            text: `${owner.name} gives nothing for it (${counted(uses.length, 'use')} in all).`,
           })),
         ],
         goes: [{ count: 1, what: 'slot' }],

@@ -46,8 +46,8 @@ export const slotNowhere: Rule = {
         at,
         words: { target: target.name, content: words, slot },
         evidence: [
-          { at, says: `${owner.name} gives ${target.name} ${words}.` },
-          { at: locate(target.file, target.facts.nameSpan), says: `${target.name} has no place for it.` },
+          { at, text: `${owner.name} gives ${target.name} ${words}.` },
+          { at: locate(target.file, target.facts.nameSpan), text: `${target.name} has no place for it.` },
         ],
         touches: target.id,
       };

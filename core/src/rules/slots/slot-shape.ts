@@ -51,9 +51,9 @@ function contentsOf({ use: { node } }: KnownUse): Given[] {
       ? [
           {
             slot: keyOfMember(binding.to as Member),
-            form: binding.hands ? 'function' : 'markup',
+            form: binding.slotProps ? 'function' : 'markup',
             span: binding.nameSpan,
-            hands: binding.hands ?? [],
+            hands: binding.slotProps ?? [],
             parts: 1,
           },
         ]
@@ -62,7 +62,7 @@ function contentsOf({ use: { node } }: KnownUse): Given[] {
   if (node.content === 'none' || node.content === 'value') return found;
   const parts = node.children.filter((child) => child.kind === 'element' || child.kind === 'use').length;
   const form = node.content === 'function' ? 'function' : 'markup';
-  return [...found, { slot: defaultSlot, form, span: node.nameSpan, hands: node.hands ?? [], parts }];
+  return [...found, { slot: defaultSlot, form, span: node.nameSpan, hands: node.slotProps ?? [], parts }];
 }
 
 /** Where slots are props, one is called, or shown as it is; undefined where it is both or goes elsewhere as well. */
@@ -110,7 +110,7 @@ function misfitInTemplates({ owner }: KnownUse, given: Given, outlets: readonly 
       ? { at: read.span, given: name, wants: names.size > 0 ? [...names].join(', ') : 'nothing', outlet }
       : undefined;
   }
-  const most = Math.max(...outlets.map((one) => one.hands.length));
+  const most = Math.max(...outlets.map((one) => one.slotProps.length));
   if (outlets.some((one) => one.names)) return undefined;
   const extra = given.hands.findIndex((_, at) => at >= most && readings(at).length > 0);
   const [read] = extra < 0 ? [] : readings(extra);
@@ -146,11 +146,11 @@ export const slotShape: Rule = {
           evidence: [
             {
               at,
-              says: isProp ? `${owner.name} gives ${misfit.given}.` : `${owner.name} reads ${misfit.given} of what the slot hands out.`,
+              text: isProp ? `${owner.name} gives ${misfit.given}.` : `${owner.name} reads ${misfit.given} of what the slot hands out.`,
             },
             {
               at: locate(target.file, misfit.outlet.span),
-              says: isProp ? `${target.name} takes ${misfit.wants}.` : `${target.name} hands out ${misfit.wants} here.`,
+              text: isProp ? `${target.name} takes ${misfit.wants}.` : `${target.name} hands out ${misfit.wants} here.`,
             },
           ],
           touches: target.id,

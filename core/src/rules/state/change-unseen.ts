@@ -89,7 +89,7 @@ function takenApart({ facts }: Component): Unseen[] {
   const found: Unseen[] = [];
   for (const [index, value] of facts.values.entries()) {
     if (value.kind !== 'state') continue;
-    for (const member of value.apart ?? []) {
+    for (const member of value.destructured ?? []) {
       if (!shownIn(facts).has(`${index}.${member}`)) continue;
       const change = facts.actions
         .flatMap((action) => action.changes)
@@ -103,7 +103,7 @@ function takenApart({ facts }: Component): Unseen[] {
 /** The state of a store that a component takes out of it, where the store tells its members. */
 function storeApart(model: Model, { facts, file }: Component): (Unseen & { readonly there: Location })[] {
   return facts.values.flatMap((value: ValueFact, index): (Unseen & { readonly there: Location })[] => {
-    if (value.kind !== 'hook' || !value.apart || value.source === undefined) return [];
+    if (value.kind !== 'hook' || !value.destructured || value.source === undefined) return [];
     const meant = model.named(file, value.source);
     const module = meant.kind === 'value' ? model.files.get(meant.file)?.module : undefined;
     const store =
@@ -111,7 +111,7 @@ function storeApart(model: Model, { facts, file }: Component): (Unseen & { reado
     const made = store === undefined ? undefined : module?.values[store];
     if (!module || !made || store === undefined || meant.kind !== 'value') return [];
     const there = meant.file;
-    return value.apart.flatMap((member): (Unseen & { readonly there: Location })[] => {
+    return value.destructured.flatMap((member): (Unseen & { readonly there: Location })[] => {
       if (!shownIn(facts).has(`${index}.${member}`)) return [];
       const held = made.from.filter((reading) => reading.held?.at[0] === member);
       const isState = held.some((reading) => module.values[reading.value]?.kind === 'state');
@@ -136,14 +136,14 @@ function toFound(component: Component, { name, change, declared, how, along }: U
     evidence:
       how === 'apart'
         ? [
-            { at, says: `${name} is taken out here, once.` },
-            { at: there ?? locate(component.file, change), says: 'What it was taken from changes here.' },
+            { at, text: `${name} is taken out here, once.` },
+            { at: there ?? locate(component.file, change), text: 'What it was taken from changes here.' },
           ]
         : [
-            { at, says: how === 'plain' ? `${name} is written here.` : `${name} is changed in place.` },
+            { at, text: how === 'plain' ? `${name} is written here.` : `${name} is changed in place.` },
             {
               at: locate(component.file, declared),
-              says: how === 'plain' ? `${name} is a plain variable: nothing follows it.` : `${name} is state: only a new value is noticed.`,
+              text: how === 'plain' ? `${name} is a plain variable: nothing follows it.` : `${name} is state: only a new value is noticed.`,
             },
           ],
     touches: component.id,

@@ -83,8 +83,8 @@ export const derivedTwice: Rule = {
           at,
           words: { first: first.component.name, second: second.component.name, value: second.value.name, source: second.source },
           evidence: [
-            { at, says: `${second.component.name} computes ${second.value.formula ?? ''}.` },
-            { at: locate(first.component.file, first.value.span), says: `${first.component.name} does the same.` },
+            { at, text: `${second.component.name} computes ${second.value.formula ?? ''}.` },
+            { at: locate(first.component.file, first.value.span), text: `${first.component.name} does the same.` },
           ],
           goes: [{ count: same.length - 1, what: 'line' }],
           touches: second.component.id,

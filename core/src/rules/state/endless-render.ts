@@ -35,9 +35,9 @@ function setEachTime(component: Component): Found[] {
       at,
       words: { component: component.name, state: state?.name ?? '', by },
       evidence: [
-        { at, says: `${state?.name ?? ''} is set each time, by ${by}.` },
+        { at, text: `${state?.name ?? ''} is set each time, by ${by}.` },
         ...(state
-          ? [{ at: locate(component.file, state.span), says: `It is state: setting it makes ${component.name} render again.` }]
+          ? [{ at: locate(component.file, state.span), text: `It is state: setting it makes ${component.name} render again.` }]
           : []),
       ],
       touches: component.id,
@@ -85,7 +85,7 @@ export const endlessRender: Rule = {
           words: { component: component.name, circle: [...names, component.name].join(', which renders ') },
           evidence: circle.map((use) => ({
             at: locate(use.file, use.node.nameSpan),
-            says: `${model.components.get(use.owner)?.name ?? ''} renders ${use.node.tag} each time.`,
+            text: `${model.components.get(use.owner)?.name ?? ''} renders ${use.node.tag} each time.`,
           })),
           touches: component.id,
         },

@@ -130,9 +130,9 @@ export const staleReading: Rule = {
             at,
             words: { component: component.name, value: name, action: action.name, how },
             evidence: [
-              { at, says: how === 'late' ? `${name} is read here, when ${action.name} is no longer followed.` : `${name} is read here.` },
-              { at: locate(component.file, action.span), says: `${action.name} does not follow it.` },
-              ...(value ? [{ at: locate(component.file, value.span), says: `${name} changes.` }] : []),
+              { at, text: how === 'late' ? `${name} is read here, when ${action.name} is no longer followed.` : `${name} is read here.` },
+              { at: locate(component.file, action.span), text: `${action.name} does not follow it.` },
+              ...(value ? [{ at: locate(component.file, value.span), text: `${name} changes.` }] : []),
             ],
             touches: component.id,
           };

@@ -130,8 +130,8 @@ export const stateTooHigh: Rule = {
             at,
             words: { state: value.name, owner: owner.name, child: child.name, others: others.length > 0 ? ` with ${listed(others)}` : '' },
             evidence: [
-              { at, says: `${owner.name} keeps ${value.name}.` },
-              { at: locate(owner.file, node.nameSpan), says: `It goes to ${child.name}, with what changes it, and nowhere else.` },
+              { at, text: `${owner.name} keeps ${value.name}.` },
+              { at: locate(owner.file, node.nameSpan), text: `It goes to ${child.name}, with what changes it, and nowhere else.` },
             ],
             goes: [
               { count: node.bindings.filter((one) => one.readings.some((reading) => reading.value === state)).length + 1, what: 'prop' },

@@ -66,9 +66,9 @@ export const stateTooLow: Rule = {
           at,
           words: { first: first.component.name, second: second.component.name, state, owner: owner.name },
           evidence: [
-            { at, says: `${second.component.name} keeps ${second.copy.state}.` },
-            { at: locate(second.component.file, second.copy.synced), says: `Here it takes ${state} over again.` },
-            { at: locate(first.component.file, first.copy.declared), says: `${first.component.name} does the same.` },
+            { at, text: `${second.component.name} keeps ${second.copy.state}.` },
+            { at: locate(second.component.file, second.copy.synced), text: `Here it takes ${state} over again.` },
+            { at: locate(first.component.file, first.copy.declared), text: `${first.component.name} does the same.` },
           ],
           goes: [{ count: all.length, what: 'state' }],
           touches: second.component.id,

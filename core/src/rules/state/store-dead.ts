@@ -33,8 +33,8 @@ export const storeDead: Rule = {
           at: declared,
           words: { store: value.name, lacks: read.length > 0 ? 'written' : 'read', has: read.length > 0 ? 'read' : 'written' },
           evidence: [
-            { at: declared, says: `${value.name} is made here.` },
-            ...places.slice(0, 3).map((place) => ({ at: place, says: `It is ${read.length > 0 ? 'read' : 'written'} here.` })),
+            { at: declared, text: `${value.name} is made here.` },
+            ...places.slice(0, 3).map((place) => ({ at: place, text: `It is ${read.length > 0 ? 'read' : 'written'} here.` })),
           ],
           touches: owner.id,
         },

@@ -41,8 +41,8 @@ export const storePrivate: Rule = {
       if (!component || !isAlwaysThere(model, component)) return [];
       const at = locate(store.file, store.value.span);
       const places = store.mentions.flatMap(({ file, mention }) => [
-        ...(mention.read ? [{ at: locate(file, mention.read), says: `${component.name} reads it.` }] : []),
-        ...(mention.written ? [{ at: locate(file, mention.written), says: `${component.name} changes it.` }] : []),
+        ...(mention.read ? [{ at: locate(file, mention.read), text: `${component.name} reads it.` }] : []),
+        ...(mention.written ? [{ at: locate(file, mention.written), text: `${component.name} changes it.` }] : []),
       ]);
       return [
         {
@@ -51,7 +51,7 @@ export const storePrivate: Rule = {
           subject: store.value.name,
           at,
           words: { store: store.value.name, component: component.name },
-          evidence: [{ at, says: `${store.value.name} is kept outside all components.` }, ...places.slice(0, 3)],
+          evidence: [{ at, text: `${store.value.name} is kept outside all components.` }, ...places.slice(0, 3)],
           goes: [{ count: 1, what: 'store' }],
           touches: component.id,
         },

@@ -46,7 +46,7 @@ const mentionsIn = remembered((body: Body): ReadonlyMap<number, Mention> => {
   read(body.returns ?? []);
   walkTemplate(body.template ?? [], (node) => {
     if (node.kind === 'text' || node.kind === 'branch' || node.kind === 'repeat') read(node.readings);
-    else if (node.kind === 'outlet') read([...(node.reading ? [node.reading] : []), ...node.hands.flat()]);
+    else if (node.kind === 'outlet') read([...(node.reading ? [node.reading] : []), ...node.slotProps.flat()]);
     else {
       for (const spread of node.spreads) read(spread.readings);
       for (const binding of node.bindings) {
@@ -141,7 +141,7 @@ export function sharedValues(model: Model): SharedValue[] {
       kind: 'context',
       name: context.name,
       file: context.declared.file,
-      readers: all.filter((one) => one.takes.some((take) => take.context === context.id)).length,
+      readers: all.filter((one) => one.consumes.some((take) => take.context === context.id)).length,
       writers: all.filter((one) => provides(one.id)).length,
     };
   });

@@ -86,8 +86,8 @@ export const twoTruths: Rule = {
           at: second.kept.at,
           words: { what, first: first.component.name, second: second.component.name, page, kind: kind === 'fetch' ? 'asks for' : 'reads' },
           evidence: [
-            { at: second.kept.at, says: `${second.component.name} keeps its own copy of ${what}.` },
-            { at: first.kept.at, says: `So does ${first.component.name}.` },
+            { at: second.kept.at, text: `${second.component.name} keeps its own copy of ${what}.` },
+            { at: first.kept.at, text: `So does ${first.component.name}.` },
           ],
           touches: second.component.id,
           pages: [page],

@@ -58,8 +58,8 @@ export function FindingDetail({
         {finding.evidence.map((rung, index) => {
           const excerpt = code[index];
           return (
-            <div key={`${rung.at.file}:${rung.at.start}:${rung.says}`}>
-              <p className="rung-says">{rung.says}</p>
+            <div key={`${rung.at.file}:${rung.at.start}:${rung.text}`}>
+              <p className="rung-says">{rung.text}</p>
               {excerpt && (
                 <Code excerpt={excerpt} loose={finding.severity === 'fault'} onName={(offset) => trace({ file: excerpt.file, offset })} />
               )}

@@ -38,7 +38,7 @@ export function askForCode(state: TreeState, tree: TreeAnswer, answer: CardAnswe
   const { card, findings } = answer;
   const evidence = findings
     .slice(0, 2)
-    .flatMap((finding) => finding.evidence.slice(0, 2).map((rung) => ({ caption: rung.says, loose: true, marks: [rung.at] })));
+    .flatMap((finding) => finding.evidence.slice(0, 2).map((rung) => ({ caption: rung.text, loose: true, marks: [rung.at] })));
   const used = card.use ? [{ caption: `Used in ${card.owner?.name ?? 'the page'}`, loose: false, marks: [card.use] }] : [];
   return [...evidence, ...used, { caption: 'Declared', loose: false, marks: [card.declared] }];
 }

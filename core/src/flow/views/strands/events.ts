@@ -7,7 +7,7 @@ import { type Frame, type Spot, spotKey, valueOf } from '../../graph/frames';
 import { codeAt } from '../../graph/targets';
 import { givenHandler } from '../../steps/callers';
 import { channelsOf } from '../../steps/channels';
-import type { Ways } from '../../steps/queries';
+import type { FlowQueries } from '../../steps/queries';
 import { nameOf } from '../../steps/step';
 import { startStrand, type StrandDraft, tie } from './draft';
 import type { Page } from './values';
@@ -62,7 +62,7 @@ function handlerOf(frame: Frame, binding: Binding): { readonly key: string; read
 }
 
 /** Ties the places that a handler comes to, and says where it is run. */
-function followHandler(ways: Ways, draft: StrandDraft, owner: Frame, use: TemplateUse, binding: Binding): void {
+function followHandler(ways: FlowQueries, draft: StrandDraft, owner: Frame, use: TemplateUse, binding: Binding): void {
   const { graph } = ways;
   const seen = new Set<string>();
   const given = givenHandler(ways, owner, use, binding);
@@ -103,14 +103,14 @@ function followHandler(ways: Ways, draft: StrandDraft, owner: Frame, use: Templa
 }
 
 /** What a prop or a rest of the props holds, by its name there. */
-function nameAt({ graph }: Ways, spot: Spot): string {
+function nameAt({ graph }: FlowQueries, spot: Spot): string {
   const value = valueOf(graph, spot);
   if (value?.kind === 'rest' || value?.kind === 'props') return memberName((spot.track[0] ?? '') as never);
   return value?.kind === 'prop' ? value.name : nameOf(graph, spot);
 }
 
 /** Elements to which a function is given, by itself or among what is spread: the platform runs it. */
-function attachedAt({ graph }: Ways, frame: Frame, { value, track }: Spot): Location[] {
+function attachedAt({ graph }: FlowQueries, frame: Frame, { value, track }: Spot): Location[] {
   return (graph.indexOf(frame).sinks.get(value) ?? []).flatMap((sink) => {
     const isGiven = sink.to === 'attribute' && sink.binding.direction === 'out' && sink.reading.how === 'same';
     if (isGiven && sink.reading.path.length === track.length) return [codeAt(frame, sink.binding.span)];

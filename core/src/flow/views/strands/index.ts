@@ -1,7 +1,7 @@
 import type { Finding } from '../../../model/finding';
 import type { Strand } from '../../../model/strand';
 import { placePaths } from '../../../tree';
-import type { Ways } from '../../steps/queries';
+import type { FlowQueries } from '../../steps/queries';
 import { contextStrands } from './contexts';
 import { finishStrand } from './draft';
 import { eventStrands } from './events';
@@ -17,7 +17,7 @@ export type Strands = { readonly strands: readonly Strand[]; readonly local: num
  * All strands of an unfolded page. Two uses of one component with different sources stay apart. Loose
  * ends are those that the findings tell, so that the tree never says another thing than they do.
  */
-export function strandsOf(ways: Ways, findings: readonly Finding[] = []): Strands {
+export function strandsOf(ways: FlowQueries, findings: readonly Finding[] = []): Strands {
   const { model, tree } = ways.graph;
   const page: Page = { ways, paths: placePaths(model, tree) };
   const drafts = [...valueStrands(page), ...eventStrands(page), ...contextStrands(page), ...looseStrands(page, findings)];

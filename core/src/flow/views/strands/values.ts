@@ -2,14 +2,14 @@ import { componentId } from '../../../model/ids';
 import type { StrandKind } from '../../../model/strand';
 import { type Frame, type Spot, valueOf } from '../../graph/frames';
 import { codeAt } from '../../graph/targets';
-import type { Ways } from '../../steps/queries';
+import type { FlowQueries } from '../../steps/queries';
 import { nameOf } from '../../steps/step';
 import { subjectId } from '../subject';
 import { startStrand, type StrandDraft, tie, type Tie } from './draft';
 import { wayOf } from './way';
 
 /** What a page's strands are made from: its answers, and the path to each of its places. */
-export type Page = { readonly ways: Ways; readonly paths: readonly string[] };
+export type Page = { readonly ways: FlowQueries; readonly paths: readonly string[] };
 
 const born: Readonly<Partial<Record<string, StrandKind>>> = { state: 'state', hook: 'state', fetched: 'state', store: 'store' };
 
@@ -32,7 +32,7 @@ function heldByComponent(page: Page, frame: Frame): StrandDraft[] {
   const { graph } = ways;
   return frame.body.values.flatMap((value, index): StrandDraft[] => {
     const kind = born[value.kind];
-    if (!kind || frame.component?.takes.some((take) => take.value === index)) return [];
+    if (!kind || frame.component?.consumes.some((take) => take.value === index)) return [];
     if (value.kind === 'store' && value.args) return [];
     if (value.kind === 'hook') {
       const hook = graph.hookFrame(frame.index, index);
@@ -84,20 +84,20 @@ function givenToPage(page: Page, frame: Frame): StrandDraft[] {
 }
 
 /** What a hook gives of a store belongs to the store's strand. */
-function isStoreReading({ graph }: Ways, frame: Frame, index: number): boolean {
+function isStoreReading({ graph }: FlowQueries, frame: Frame, index: number): boolean {
   const value = frame.body.values[index];
   if (value?.gives) return value.gives.gives !== 'dispatch';
   return value?.source !== undefined && graph.moduleSpot(frame, value.source) !== undefined;
 }
 
 /** The members of what a hook gives that are read; one strand each. */
-function membersRead({ graph }: Ways, frame: Frame, value: number): (string | undefined)[] {
+function membersRead({ graph }: FlowQueries, frame: Frame, value: number): (string | undefined)[] {
   const sinks = graph.indexOf(frame).sinks.get(value) ?? [];
   return [...new Set(sinks.map(({ reading: { path } }) => (path[0] === '*' ? undefined : path[0])))];
 }
 
 /** Whether a hook's frame holds something itself, so that what it gives starts within it. */
-function holdsState(ways: Ways, frame: Frame): boolean {
+function holdsState(ways: FlowQueries, frame: Frame): boolean {
   return frame.body.values.some((value, index) => {
     if (value.kind === 'state') return true;
     const inner = ways.graph.hookFrame(frame.index, index);
@@ -124,7 +124,7 @@ function heldByModule(page: Page, frame: Frame): StrandDraft[] {
 }
 
 /** The name that the component gives to what a hook holds without one: `const [boat] = useBoat()`. */
-function givenName({ graph, onward }: Ways, start: Spot): string {
+function givenName({ graph, onward }: FlowQueries, start: Spot): string {
   let at = start;
   for (let hops = 0; hops < 6; hops++) {
     const next = onward(at).find((step) => step.to !== undefined && step.frame === at.frame && step.kind !== 'changes')?.to;
@@ -136,7 +136,7 @@ function givenName({ graph, onward }: Ways, start: Spot): string {
 }
 
 /** The places that change a value. */
-function changesOf(ways: Ways, frame: Frame, value: number): Tie[] {
+function changesOf(ways: FlowQueries, frame: Frame, value: number): Tie[] {
   const name = frame.body.values[value]?.name ?? '';
   return ways.writers(frame, value).flatMap((writer): Tie[] => {
     if (writer.frame.place >= 0) return [{ place: writer.frame.place, kind: 'changes', name, from: -1, code: [writer.at] }];

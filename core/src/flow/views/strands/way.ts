@@ -5,7 +5,7 @@ import { remembered } from '../../../model/remembered';
 import type { KnotKind } from '../../../model/strand';
 import { adapterOf } from '../../../frameworks/registry';
 import { type Frame, type Spot, valueOf } from '../../graph/frames';
-import type { Ways } from '../../steps/queries';
+import type { FlowQueries } from '../../steps/queries';
 import type { Step } from '../../steps/step';
 import { followAll, startOf } from '../follow';
 import type { Draft } from '../ladder';
@@ -25,7 +25,7 @@ export const leaving: ReadonlySet<Step['kind']> = new Set([
 ]);
 
 /** Where a value goes, place by place: the lines of its trace, up to where it becomes something else. */
-export function wayOf(ways: Ways, start: Spot): Tie[] {
+export function wayOf(ways: FlowQueries, start: Spot): Tie[] {
   const first = startOf(ways, start);
   followAll(ways, first, start, (spot) => upToLeaving(ways.onward(spot)));
   const ties: Tie[] = [];
@@ -79,7 +79,7 @@ function knotOf(draft: Draft, crosses: boolean, whole: boolean): KnotKind | unde
 }
 
 /** The same use gives the value and takes its change: bound both ways, or heard by a handler that sets just this value. */
-function isTwoWay(ways: Ways, from: Draft, to: Draft): boolean {
+function isTwoWay(ways: FlowQueries, from: Draft, to: Draft): boolean {
   const { graph } = ways;
   const place = graph.tree.places[to.place];
   const arrived = to.spot && valueOf(graph, to.spot);
@@ -98,7 +98,7 @@ function isTwoWay(ways: Ways, from: Draft, to: Draft): boolean {
 }
 
 /** The handler that a binding gives sets the state of a spot. */
-function sets({ runs }: Ways, owner: Frame, binding: Binding, state: Spot): boolean {
+function sets({ runs }: FlowQueries, owner: Frame, binding: Binding, state: Spot): boolean {
   const isIt = (frame: Frame, value: number): boolean => frame.index === state.frame && value === state.value;
   const setsWhenRun = (spot: Spot): boolean =>
     runs(spot).some((run) => (run.kind === 'setter' ? isIt(run.frame, run.state) : run.kind === 'action' && acts(run.frame, run.action)));

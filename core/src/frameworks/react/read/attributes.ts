@@ -133,7 +133,7 @@ function bindingOf(
     if (holdsMarkup) {
       const rendered = markup.given(body, node, scope);
       binding.markup = rendered.nodes;
-      binding.hands = rendered.values;
+      binding.slotProps = rendered.values;
     }
     return binding;
   }

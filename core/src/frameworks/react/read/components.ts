@@ -159,7 +159,7 @@ function slotsOf(template: readonly TemplateNode[], body: Body): SlotFact[] {
       key: node.slot,
       span: known?.span ?? node.span,
       fallback: false,
-      hands: (known?.hands ?? false) || node.hands.length > 0,
+      hasSlotProps: (known?.hasSlotProps ?? false) || node.slotProps.length > 0,
     });
   });
   return [...slots.values()];
@@ -171,7 +171,11 @@ function propsOf(body: Body, slots: readonly SlotFact[], raises: readonly RaiseF
     const taken = body.taken.get(key);
     const name = body.values[value]?.name ?? memberName(key);
     const callback = eventOf(name) !== undefined || raised.has(key);
-    const kind = callback ? 'callback' : key === defaultSlot || slots.some((slot) => slot.key === key && slot.hands) ? 'slot' : 'value';
+    const kind = callback
+      ? 'callback'
+      : key === defaultSlot || slots.some((slot) => slot.key === key && slot.hasSlotProps)
+        ? 'slot'
+        : 'value';
     const prop: Writable<MemberFact> = {
       key,
       name,
@@ -189,7 +193,7 @@ function opennessOf(body: Body): { openness: Openness; through: string[] } {
   if (body.propsEscape || body.clones || body.restTargets.some((target) => target.kind === 'unknown'))
     return { openness: 'open', through: [] };
   if (through.length > 0) return { openness: 'through', through };
-  return { openness: body.restTargets.length > 0 ? 'native' : 'closed', through: [] };
+  return { openness: body.restTargets.length > 0 ? 'platform' : 'closed', through: [] };
 }
 
 function nameOf(declared: Declared, file: string): string {

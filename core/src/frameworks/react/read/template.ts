@@ -117,7 +117,7 @@ function markupOfName(body: Body, node: t.Node, scope: Scope): TemplateNode[] {
   const [reading] = readings;
   const value = reading && body.values[reading.value];
   if (readings.length === 1 && reading?.how === 'same' && value?.kind === 'prop') {
-    return [{ kind: 'outlet', slot: memberKeyOf(value), reading, span: spanOf(node), hands: [] }];
+    return [{ kind: 'outlet', slot: memberKeyOf(value), reading, span: spanOf(node), slotProps: [] }];
   }
   return [{ kind: 'text', readings, span: spanOf(node) }];
 }
@@ -176,7 +176,7 @@ function slotCall(body: Body, node: Call, scope: Scope): TemplateNode[] | undefi
   const value = reading && body.values[reading.value];
   if (!reading || reading.path.length > 0 || reading.how !== 'same' || value?.kind !== 'prop') return undefined;
   const hands = node.arguments.map((one) => readingsOf(body, one, scope));
-  return [{ kind: 'outlet', slot: memberKeyOf(value), reading: { ...reading, how: 'called' }, span: spanOf(node), hands }];
+  return [{ kind: 'outlet', slot: memberKeyOf(value), reading: { ...reading, how: 'called' }, span: spanOf(node), slotProps: hands }];
 }
 
 function createdElement(body: Body, node: Call, scope: Scope): TemplateNode[] {
@@ -651,7 +651,7 @@ function placed(
     return element('', [...inlined(body, meaning, bindings), ...children]);
   }
   const use: Writable<TemplateUse> = { kind: 'use', tag: '', span, nameSpan, bindings, spreads, children, key, content };
-  if (hands) use.hands = hands;
+  if (hands) use.slotProps = hands;
   if (ref) use.ref = ref;
   if (meaning && meaning.kind !== 'opaque') {
     const [reading] = readingsOf(body, name.type.startsWith('JSX') ? identifierOf(name) : name, scope);

@@ -52,7 +52,7 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
     `<script>let { value = $bindable(), open = $bindable(false) } = $props();</script><input bind:value>{open}`,
     ['value<>?, open<>=false, model:value() : closed', 'input', 'text'],
   ],
-  ['the rest on an element', `<script>let { a, ...rest } = $props();</script><p {...rest}>{a}</p>`, ['a? : native', 'p', '  text']],
+  ['the rest on an element', `<script>let { a, ...rest } = $props();</script><p {...rest}>{a}</p>`, ['a? : platform', 'p', '  text']],
   [
     'the rest on a component',
     `<script>import Inner from './Inner.svelte'; let { a, ...rest } = $props();</script><Inner {...rest}>{a}</Inner>`,
@@ -60,14 +60,14 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
   ],
   ['the rest read', `<script>let { a, ...rest } = $props();</script><p>{rest.b}{a}</p>`, ['a? : open', 'p', '  text', '  text']],
   ['props as a whole', `<script>const props = $props();</script><p>{props.a}</p>`, ['a? : closed', 'p', '  text']],
-  ['props as a whole on an element', `<script>const props = $props();</script><p {...props}/>`, [' : native', 'p']],
+  ['props as a whole on an element', `<script>const props = $props();</script><p {...props}/>`, [' : platform', 'p']],
   [
     'props taken apart later',
     `<script>const props = $props(); const { a, ...rest } = $derived(props);</script><p {...rest}>{a}</p>`,
-    ['a? : native', 'p', '  text'],
+    ['a? : platform', 'p', '  text'],
   ],
-  ['all that is left, older', `<script>export let a;</script><p {...$$restProps}>{a}</p>`, ['a<>! : native', 'p', '  text']],
-  ['all, older', `<p {...$$props}/>`, [' : native', 'p']],
+  ['all that is left, older', `<script>export let a;</script><p {...$$restProps}>{a}</p>`, ['a<>! : platform', 'p', '  text']],
+  ['all, older', `<p {...$$props}/>`, [' : platform', 'p']],
   [
     'dispatched',
     `<script>import { createEventDispatcher } from 'svelte'; const dispatch = createEventDispatcher();</script><button on:click={() => dispatch('go', 1)}>x</button>`,

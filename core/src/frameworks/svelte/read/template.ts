@@ -199,7 +199,7 @@ function readRender(markup: SvelteMarkup, node: AST.RenderTag, scope: Scope): Te
   const value = reading && body.values[reading.value];
   if (!reading || !value) return [];
   if (value.kind === 'prop')
-    return [{ kind: 'outlet', slot: memberKeyOf(value), reading: { ...reading, how: 'called' }, span: rangeOf(node), hands }];
+    return [{ kind: 'outlet', slot: memberKeyOf(value), reading: { ...reading, how: 'called' }, span: rangeOf(node), slotProps: hands }];
   return [{ kind: 'text', readings: [reading], span: rangeOf(node) }];
 }
 
@@ -289,7 +289,7 @@ function readUse(markup: SvelteMarkup, node: AST.Component | AST.SvelteComponent
     key: noKey,
     content: content.hands ? 'function' : content.children.length > 0 ? 'markup' : content.text ? 'text' : 'none',
   };
-  if (content.hands) use.hands = content.hands;
+  if (content.hands) use.slotProps = content.hands;
   if (reading) use.dynamic = reading.value;
   if (attributes.ref) use.ref = attributes.ref;
   return use;
@@ -351,7 +351,7 @@ function markupBinding(key: MemberKey, written: string, span: Span, nameSpan: Sp
     direction: 'in',
     readings: [],
     markup: given.nodes,
-    ...(given.values.length > 0 ? { hands: given.values } : {}),
+    ...(given.values.length > 0 ? { slotProps: given.values } : {}),
   };
 }
 
@@ -460,7 +460,7 @@ function readAttribute(markup: SvelteMarkup, one: AST.Attribute, scope: Scope, n
   const snippet = meaning && markup.snippets.get(meaning);
   if (snippet) {
     const given = snippetGiven(markup, snippet.node, snippet.scope);
-    return { ...binding, markup: given.nodes, ...(given.values.length > 0 ? { hands: given.values } : {}) };
+    return { ...binding, markup: given.nodes, ...(given.values.length > 0 ? { slotProps: given.values } : {}) };
   }
   const readings = readingsOf(body, inner, scope);
   if (inner.type === 'Identifier' && !meaning && /^[A-Z]/.test(inner.name) && body.module.imported.has(inner.name))

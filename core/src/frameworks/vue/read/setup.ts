@@ -243,7 +243,7 @@ function declareMade(
 /** Notes that a member is taken out of what is followed as a whole only. */
 function noteApart(value: Writable<ValueFact>, path: readonly string[]): void {
   const [member] = path;
-  if (member !== undefined && path.length === 1) value.apart = [...(value.apart ?? []), member];
+  if (member !== undefined && path.length === 1) value.destructured = [...(value.destructured ?? []), member];
 }
 
 /** `const { boat } = toRefs(props)`: each part in a box of its own. */

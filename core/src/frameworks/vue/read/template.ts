@@ -185,7 +185,7 @@ function readUse(markup: VueMarkup, node: ElementNode, tag: string, scope: Scope
     key: attributes.key,
     content: hands ? 'function' : children.length > 0 ? 'markup' : hasText(node) ? 'text' : 'none',
   };
-  if (hands) use.hands = hands;
+  if (hands) use.slotProps = hands;
   if (dynamic !== undefined) use.dynamic = dynamic;
   if (attributes.ref) use.ref = attributes.ref;
   return use;
@@ -290,7 +290,7 @@ function slotBinding(found: DirectiveNode, key: MemberKey, given: Given): Bindin
     direction: 'in',
     readings: [],
     markup: given.nodes,
-    ...(given.values.length > 0 ? { hands: given.values } : {}),
+    ...(given.values.length > 0 ? { slotProps: given.values } : {}),
   };
 }
 

@@ -19,32 +19,32 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
   [
     'props as an array',
     `<script setup>defineProps(['a', 'b']);</script><template><p>{{ a }}</p></template>`,
-    ['a, b : native', 'p', '  text'],
+    ['a, b : platform', 'p', '  text'],
   ],
   [
     'props as an object',
     `<script setup>defineProps({ a: String, b: { type: Number, required: true }, c: { default: 1 }, onGo: Function });</script><template><p>{{ a }}</p></template>`,
-    ['a, b!, c=1, event:go() : native', 'p', '  text'],
+    ['a, b!, c=1, event:go() : platform', 'p', '  text'],
   ],
   [
     'required with a default is not required',
     `<script setup>defineProps({ a: { required: true, default: 1 } });</script><template><p/></template>`,
-    ['a=1 : native', 'p'],
+    ['a=1 : platform', 'p'],
   ],
   [
     'props by type',
     `<script setup lang="ts">defineProps<{ a: string; b?: number; onGo?: () => void }>();</script><template><p>{{ a }}</p></template>`,
-    ['a!, b, event:go() : native', 'p', '  text'],
+    ['a!, b, event:go() : platform', 'p', '  text'],
   ],
   [
     'props by type, taken apart with defaults',
     `<script setup lang="ts">const { a, b = 2 } = defineProps<{ a: string; b?: number }>();</script><template><p>{{ a }}{{ b }}</p></template>`,
-    ['a!, b=2 : native', 'p', '  text', '  text'],
+    ['a!, b=2 : platform', 'p', '  text', '  text'],
   ],
   [
     'withDefaults',
     `<script setup lang="ts">withDefaults(defineProps<{ a?: string }>(), { a: 'x' });</script><template><p>{{ a }}</p></template>`,
-    ["a='x' : native", 'p', '  text'],
+    ["a='x' : platform", 'p', '  text'],
   ],
   [
     'props spread from elsewhere are open',
@@ -59,17 +59,17 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
   [
     'props of options',
     `<script>export default { props: { a: { type: String, required: true } } };</script><template><p>{{ a }}</p></template>`,
-    ['a! : native', 'p', '  text'],
+    ['a! : platform', 'p', '  text'],
   ],
   [
     'defineComponent',
     `<script lang="ts">import { defineComponent } from 'vue'; export default defineComponent({ props: ['a'], emits: ['go'] });</script><template><p>{{ a }}</p></template>`,
-    ['a, event:go() : native', 'p', '  text'],
+    ['a, event:go() : platform', 'p', '  text'],
   ],
   [
     'options kept in a constant',
     `<script>const options = { props: ['a'] }; export default options;</script><template><p>{{ a }}</p></template>`,
-    ['a : native', 'p', '  text'],
+    ['a : platform', 'p', '  text'],
   ],
   [
     'mixins are open',
@@ -79,58 +79,58 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
   [
     'emits as an array',
     `<script setup>defineEmits(['go', 'row-pick']);</script><template><p/></template>`,
-    ['event:go(), event:rowPick() : native', 'p'],
+    ['event:go(), event:rowPick() : platform', 'p'],
   ],
   [
     'emits as an object',
     `<script setup>defineEmits({ go: null, stop: (x) => true });</script><template><p/></template>`,
-    ['event:go(), event:stop() : native', 'p'],
+    ['event:go(), event:stop() : platform', 'p'],
   ],
   [
     'emits by call signatures',
     `<script setup lang="ts">defineEmits<{ (e: 'go', to: number): void; (e: 'stop' | 'wait'): void }>();</script><template><p/></template>`,
-    ['event:go(), event:stop(), event:wait() : native', 'p'],
+    ['event:go(), event:stop(), event:wait() : platform', 'p'],
   ],
   [
     'emits by members',
     `<script setup lang="ts">defineEmits<{ go: [to: number]; 'update:a': [a: string] }>();</script><template><p/></template>`,
-    ['event:go(), model:a() : native', 'p'],
+    ['event:go(), model:a() : platform', 'p'],
   ],
   [
     'emits by an interface of the file',
     `<script setup lang="ts">interface Emits { (e: 'go'): void } defineEmits<Emits>();</script><template><p/></template>`,
-    ['event:go() : native', 'p'],
+    ['event:go() : platform', 'p'],
   ],
   [
     'emits by a type from elsewhere, which link resolves',
     `<script setup lang="ts">import type { Emits } from './e'; defineEmits<Emits>();</script><template><p/></template>`,
-    [' : native', 'p'],
+    [' : platform', 'p'],
   ],
   [
     'an event that is raised without being declared',
     `<template><button @click="$emit('go')">x</button></template>`,
-    ['event:go()? : native', 'button'],
+    ['event:go()? : platform', 'button'],
   ],
   [
     'a model',
     `<script setup>const model = defineModel();</script><template><input v-model="model"></template>`,
-    ['modelValue<>, model:modelValue() : native', 'input'],
+    ['modelValue<>, model:modelValue() : platform', 'input'],
   ],
   [
     'a named model with options',
     `<script setup>const t = defineModel('title', { required: true });</script><template><input v-model="t"></template>`,
-    ['title<>!, model:title() : native', 'input'],
+    ['title<>!, model:title() : platform', 'input'],
   ],
   [
     'the older model',
     `<script>export default { props: ['modelValue'], emits: ['update:modelValue'] };</script><template><input :value="modelValue" @input="$emit('update:modelValue', $event.target.value)"></template>`,
-    ['modelValue, model:modelValue() : native', 'input'],
+    ['modelValue, model:modelValue() : platform', 'input'],
   ],
-  ['one root takes what is not declared', `<template><p/></template>`, [' : native', 'p']],
+  ['one root takes what is not declared', `<template><p/></template>`, [' : platform', 'p']],
   [
     'one root in a chain of conditions',
     `<script setup>defineProps(['a']);</script><template><p v-if="a"/><b v-else/></template>`,
-    ['a : native', 'if a', '  p', 'if not a', '  b'],
+    ['a : platform', 'if a', '  p', 'if not a', '  b'],
   ],
   ['several roots lose it', `<template><p/><b/></template>`, [' : closed', 'p', 'b']],
   [
@@ -147,7 +147,7 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
   [
     'inheritAttrs false with $attrs',
     `<script setup>defineOptions({ inheritAttrs: false });</script><template><p/><b v-bind="$attrs"/></template>`,
-    [' : native', 'p', 'b'],
+    [' : platform', 'p', 'b'],
   ],
   ['inheritAttrs in options', `<script>export default { inheritAttrs: false };</script><template><p/></template>`, [' : closed', 'p']],
   [
@@ -161,22 +161,22 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
     [' : open', 'p'],
   ],
   ['a teleport as root loses it', `<template><Teleport to="body"><p/></Teleport></template>`, [' : closed', 'Teleport', '  p']],
-  ['root within a transition', `<template><Transition><p/></Transition></template>`, [' : native', '<>', '  p']],
-  ['the default slot', `<template><div><slot/></div></template>`, ['slot:default{} : native', 'div', '  {slot:default}']],
+  ['root within a transition', `<template><Transition><p/></Transition></template>`, [' : platform', '<>', '  p']],
+  ['the default slot', `<template><div><slot/></div></template>`, ['slot:default{} : platform', 'div', '  {slot:default}']],
   [
     'named slots, with fallback and values',
     `<script setup>defineProps(['a']);</script><template><div><slot name="head">none</slot><slot name="row" :a="a"/></div></template>`,
-    ['a, slot:head{}, slot:row{} : native', 'div', '  {slot:head}', '  {slot:row}'],
+    ['a, slot:head{}, slot:row{} : platform', 'div', '  {slot:head}', '  {slot:row}'],
   ],
   [
     'a slot named by a value',
     `<script setup>defineProps(['a']);</script><template><div><slot :name="a"/></div></template>`,
-    ['a, slot:*{} : native', 'div', '  {slot:*}'],
+    ['a, slot:*{} : platform', 'div', '  {slot:*}'],
   ],
   [
     'both scripts',
     `<script>export const kinds = [1];</script><script setup>defineProps(['a']); const x = kinds[0];</script><template><p>{{ a }}{{ x }}</p></template>`,
-    ['a : native', 'p', '  text', '  text'],
+    ['a : platform', 'p', '  text', '  text'],
   ],
   [
     'a render function is open',
@@ -192,13 +192,13 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
   [
     'a script that stands elsewhere is told',
     `<script src="./a.js"></script><template><p/></template>`,
-    [' : native', 'p', '! The script stands in ./a.js and is not followed.'],
+    [' : platform', 'p', '! The script stands in ./a.js and is not followed.'],
   ],
   [
     'a template that breaks off',
     `<script setup>defineProps(['a']);</script><template><div><p>{{ a }</p></div></template>`,
     [
-      'a : native',
+      'a : platform',
       'div',
       '  p',
       '! Interpolation end sign was not found.',
@@ -215,33 +215,33 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
   [
     'an expression that breaks off',
     `<script setup>const a = 1;</script><template><p :title="a +">{{ a }}</p></template>`,
-    [' : native', 'p', '  text', '! Unexpected token'],
+    [' : platform', 'p', '  text', '! Unexpected token'],
   ],
   ['an empty file', ``, [' : closed']],
   [
     'conditions',
     `<script setup>defineProps(['a', 'b']);</script><template><div><p v-if="a">1</p><b v-else-if="b">2</b><i v-else>3</i></div></template>`,
-    ['a, b : native', 'div', '  if a', '    p', '  if not a', '    if b', '      b', '  if not a', '    if not b', '      i'],
+    ['a, b : platform', 'div', '  if a', '    p', '  if not a', '    if b', '      b', '  if not a', '    if not b', '      i'],
   ],
   [
     'a list',
     `<script setup>import Row from './Row.vue'; defineProps(['rows']);</script><template><ul><Row v-for="(row, at) in rows" :key="row.id" :row="row" :at="at"/></ul></template>`,
-    ['rows : native', 'ul', '  each row of rows', '    Row(row, at)'],
+    ['rows : platform', 'ul', '  each row of rows', '    Row(row, at)'],
   ],
   [
     'a repeated template',
     `<script setup>import Row from './Row.vue'; defineProps(['rows']);</script><template><ul><template v-for="row in rows" :key="row.id"><Row :row="row"/><hr></template></ul></template>`,
-    ['rows : native', 'ul', '  each row of rows', '    Row(row)', '    hr'],
+    ['rows : platform', 'ul', '  each row of rows', '    Row(row)', '    hr'],
   ],
   [
     'spellings of a tag',
     `<script setup>import BoatRow from './BoatRow.vue';</script><template><div><BoatRow/><boat-row/><boatRow/></div></template>`,
-    [' : native', 'div', '  BoatRow()', '  BoatRow()', '  BoatRow()'],
+    [' : platform', 'div', '  BoatRow()', '  BoatRow()', '  BoatRow()'],
   ],
   [
     'registered components',
     `<script>import Row from './Row.vue'; export default { components: { 'the-row': Row, Other: Row } };</script><template><div><the-row/><Other/><TheRow/></div></template>`,
-    [' : native', 'div', '  Row()', '  Row()', '  TheRow()'],
+    [' : platform', 'div', '  Row()', '  Row()', '  TheRow()'],
   ],
   [
     'members of a namespace',
