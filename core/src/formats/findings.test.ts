@@ -55,7 +55,7 @@ test('Markdown tells each with its evidence', () => {
 });
 
 describe('SARIF', () => {
-  const schema = JSON.parse(readFileSync(new URL('../testing/sarif-2.1.0.json', import.meta.url), 'utf8')) as object;
+  const schema = JSON.parse(readFileSync(new URL('../../../testing/sarif-2.1.0.json', import.meta.url), 'utf8')) as object;
   const ajv = formats.default(new Ajv({ allErrors: true }));
   const validate = ajv.compile(schema);
   const wrongIn = (text: string): unknown => (validate(JSON.parse(text)) ? [] : validate.errors);
