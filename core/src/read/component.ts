@@ -1,0 +1,50 @@
+import type { ComponentFacts, MemberFact, RaiseFact, Reading } from '../model/facts';
+import type { Writable } from '../model/writable';
+import { eventsOf } from './markup/contract';
+import { type Body, finishBody } from './script/body';
+
+/** What a reader tells of a component once its body has been read to its end. */
+export type ReadComponent = Pick<
+  ComponentFacts,
+  'name' | 'local' | 'span' | 'nameSpan' | 'form' | 'openness' | 'through' | 'template' | 'slots' | 'members'
+> &
+  Partial<Pick<ComponentFacts, 'propsType' | 'eventsType' | 'undeclared' | 'wrappedBy' | 'memo' | 'followsAssignment'>> & {
+    /** The event that a callback is for. */
+    readonly eventName: (member: MemberFact) => string;
+    /** What a handle on the component gives, beside what the body tells. */
+    readonly exposes?: readonly Reading[];
+  };
+
+/**
+ * Puts the facts of a component together, in every framework; what is empty is left out. `read` is asked when the
+ * functions of the body have been read too, with all that these raise.
+ */
+export function assembleComponent(body: Body, read: (raises: readonly RaiseFact[]) => ReadComponent): ComponentFacts {
+  const { values, actions } = finishBody(body);
+  const raises = raisesOf(body);
+  const { eventName, exposes = [], ...own } = read(raises);
+  const facts: Writable<ComponentFacts> = {
+    wrappedBy: [],
+    ...own,
+    values,
+    actions,
+    events: eventsOf(raises, own.members, eventName),
+    clones: body.clones,
+    provides: [],
+  };
+  const given = [...exposes, ...body.exposes];
+  if (given.length > 0) facts.exposes = given;
+  if (body.again.length > 0) facts.again = body.again;
+  if (body.raisesUnseen) facts.raisesUnseen = true;
+  if (body.endings.size > 0) facts.endings = [...body.endings];
+  return facts;
+}
+
+/** What a body raises, by its functions and by what it attaches; each call once for each member. */
+function raisesOf(body: Body): RaiseFact[] {
+  const seen = new Set<string>();
+  return [...body.actions.flatMap((action) => action.raises), ...body.attached].filter(({ member, span }) => {
+    const key = `${member} ${span.start}`;
+    return !seen.has(key) && seen.add(key);
+  });
+}
