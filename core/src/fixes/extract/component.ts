@@ -5,13 +5,13 @@ import { CannotWrite } from '../rewrite';
 import { indentAt } from '../source';
 import { giving } from '../written';
 import type { Passage } from './passages';
-import { type Hole, innerNames, type Place } from './places';
+import { type Variation, innerNames, type Occurrence } from './places';
 
 /** What a use has beside its props: how far it is indented, attributes of its own, and what it passes on. */
 type Around = { readonly indent: string; readonly own: readonly string[]; readonly passages: readonly Passage[] };
 
 /** The text of the stretch at one place with something in the place of each hole. */
-function filledText({ source, piece }: Place, at: number, holes: readonly Hole[], fill: (hole: Hole) => string): string {
+function filledText({ source, piece }: Occurrence, at: number, holes: readonly Variation[], fill: (hole: Variation) => string): string {
   let made = source.text.slice(piece.span.start, piece.span.end);
   const puts = holes.flatMap((hole) => (hole.spans[at] ? [{ span: hole.spans[at], text: fill(hole) }] : []));
   for (const { span, text } of puts.sort((a, b) => b.span.start - a.span.start))
@@ -20,7 +20,7 @@ function filledText({ source, piece }: Place, at: number, holes: readonly Hole[]
 }
 
 /** The text of the stretch with its holes filled, without the indentation of where it stood. */
-function stretchText(place: Place, holes: readonly Hole[], indent: string): string {
+function stretchText(place: Occurrence, holes: readonly Variation[], indent: string): string {
   const own = indentAt(place.source.text, place.piece.span.start);
   return filledText(place, 0, holes, (hole) => hole.text)
     .split('\n')
@@ -29,7 +29,7 @@ function stretchText(place: Place, holes: readonly Hole[], indent: string): stri
 }
 
 /** All that is no hole must be the same at each place, down to the letter: not every difference has a place in the facts. */
-export function refuseOther(places: readonly Place[], holes: readonly Hole[]): void {
+export function refuseOther(places: readonly Occurrence[], holes: readonly Variation[]): void {
   const names = places.map(innerNames);
   const left = places.map((place, at) => {
     const filled = filledText(place, at, holes, (hole) => (hole.name === '' ? '' : '§'));
@@ -40,8 +40,8 @@ export function refuseOther(places: readonly Place[], holes: readonly Hole[]): v
 }
 
 /** One of each name. What is shown and given to an attribute too must be fit for that; of all else that differs the type is not known. */
-export function unique(holes: readonly Hole[]): Hole[] {
-  const byName = new Map<string, Hole>();
+export function unique(holes: readonly Variation[]): Variation[] {
+  const byName = new Map<string, Variation>();
   for (const hole of holes) {
     if (hole.name === '') continue;
     const known = byName.get(hole.name);
@@ -51,7 +51,7 @@ export function unique(holes: readonly Hole[]): Hole[] {
   return [...byName.values()];
 }
 
-function given(framework: Framework, { name, given: all, isTwoWay }: Hole, at: number): string {
+function given(framework: Framework, { name, given: all, isTwoWay }: Variation, at: number): string {
   const code = all[at] ?? '';
   if (isTwoWay) return code === name ? `bind:${name}` : `bind:${name}={${code}}`;
   return giving(framework, name, code).trim();
@@ -66,7 +66,7 @@ function forwarded({ name, own: all, hands }: Passage, at: number): string {
 }
 
 /** A use of the new component, in one line or, where that is long, an attribute to a line; what it passes on stands in it. */
-export function useText(framework: Framework, name: string, holes: readonly Hole[], at: number, around: Around): string {
+export function useText(framework: Framework, name: string, holes: readonly Variation[], at: number, around: Around): string {
   const { indent, own, passages } = around;
   const all = [...own, ...unique(holes).map((hole) => given(framework, hole, at))];
   const start = `<${name}${all.map((one) => ` ${one}`).join('')}`;
@@ -77,7 +77,7 @@ export function useText(framework: Framework, name: string, holes: readonly Hole
 }
 
 /** The whole text of the new component, without its imports. */
-export function componentText(framework: Framework, name: string, place: Place, holes: readonly Hole[]): string {
+export function componentText(framework: Framework, name: string, place: Occurrence, holes: readonly Variation[]): string {
   const props = unique(holes);
   const { isTyped, text } = place.source;
   const names = props.map((one) => one.name).join(', ');
@@ -91,7 +91,7 @@ export function componentText(framework: Framework, name: string, place: Place, 
   }
   if (markupOf(framework) === 'blocks') {
     const isOlder = /\bexport let\b|^\s*\$:/m.test(text) || (!/\$(?:props|state|derived)\b/.test(text) && /\bon:\w/.test(text));
-    const typeIn = ({ type }: Hole): string => (/^(?:string|boolean)$/.test(type) ? type : 'any');
+    const typeIn = ({ type }: Variation): string => (/^(?:string|boolean)$/.test(type) ? type : 'any');
     const types = isTyped ? `: { ${props.map((one) => `${one.name}: ${typeIn(one)}`).join('; ')} }` : '';
     const pattern = props.map((one) => (one.isTwoWay ? `${one.name} = $bindable()` : one.name)).join(', ');
     const declared = isOlder

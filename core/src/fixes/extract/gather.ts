@@ -4,7 +4,7 @@ import { type Piece, withBraces } from '../../overlap';
 import { CannotWrite } from '../rewrite';
 import type { Framework } from '../../model/framework';
 import { Holes } from './holes';
-import type { Hole, Place } from './places';
+import type { Variation, Occurrence } from './places';
 
 /** The expression alone of what is shown: `{a}`, `{{ a }}` → `a`. */
 function expressionSpan(framework: Framework, text: string, span: Span): Span {
@@ -25,7 +25,7 @@ function overSpan(framework: Framework, text: string, { span }: Piece, over: str
 }
 
 /** What differs between the places of a stretch, and what comes from who has it, in the order of the text. Throws where no prop can say it. With `byName`, what comes from there keeps its names. */
-export function gather(places: readonly Place[], framework: Framework, byName: boolean): Hole[] {
+export function gather(places: readonly Occurrence[], framework: Framework, byName: boolean): Variation[] {
   const holes = new Holes(places, framework, byName);
   const [first] = places;
   if (!first) return [];
@@ -48,7 +48,7 @@ export function gather(places: readonly Place[], framework: Framework, byName: b
         );
       }
     } else if (node.kind === 'text' || (node.kind === 'outlet' && markupOf(framework) === 'expression')) {
-      const spans = pieces.map((one, at) => expressionSpan(framework, (places[at] as Place).source.text, one.span));
+      const spans = pieces.map((one, at) => expressionSpan(framework, (places[at] as Occurrence).source.text, one.span));
       const values = pieces.map(({ node: one }) =>
         one.kind === 'text' ? one.readings : one.kind === 'outlet' && one.reading ? [one.reading] : [],
       );
@@ -64,7 +64,7 @@ export function gather(places: readonly Place[], framework: Framework, byName: b
       );
     else if (node.kind === 'repeat') {
       const spans = pieces.map((one, at) =>
-        overSpan(framework, (places[at] as Place).source.text, one, one.node.kind === 'repeat' ? one.node.over : ''),
+        overSpan(framework, (places[at] as Occurrence).source.text, one, one.node.kind === 'repeat' ? one.node.over : ''),
       );
       holes.expression(
         pieces,

@@ -8,7 +8,7 @@ import { folded, type Piece, staticTexts } from '../../overlap';
 import { CannotWrite } from '../rewrite';
 import { bound, literalOf, pascal, quoted, refuseLetters, shown } from '../written';
 import { camel, commonName, lastName } from './names';
-import { type Hole, type Mention, mentionsOf, ownerOf, type Place, says, textAt } from './places';
+import { type Variation, type Mention, mentionsOf, ownerOf, type Occurrence, says, textAt } from './places';
 
 /** What is given by a plain attribute. */
 const plainTargets = new Set<Binding['to']['kind']>(['prop', 'attribute', 'property', 'slot']);
@@ -18,11 +18,11 @@ const taken = new Set(['class', 'className', 'style', 'key', 'ref', 'slot', 'is'
 
 /** Gathers what becomes a prop, walking all places side by side. */
 export class Holes {
-  readonly found: Hole[] = [];
+  readonly found: Variation[] = [];
 
   /** `byName`: an expression that is the same at each place stays, and what it takes from its owner is handed in under its names. */
   constructor(
-    private readonly places: readonly Place[],
+    private readonly places: readonly Occurrence[],
     private readonly framework: Framework,
     private readonly byName: boolean,
   ) {}
@@ -50,7 +50,7 @@ export class Holes {
     tag,
     write,
     ...hole
-  }: Omit<Hole, 'name' | 'text'> & { wanted: string; tag: string; write: (name: string) => string }): void {
+  }: Omit<Variation, 'name' | 'text'> & { wanted: string; tag: string; write: (name: string) => string }): void {
     const same = this.found.find((one) => one.about === hole.about && one.given.every((code, at) => code === hole.given[at]));
     const name = same?.name ?? this.nameFor(wanted, tag);
     this.found.push({ ...hole, name, text: write(name) });
@@ -61,7 +61,7 @@ export class Holes {
    * (`given`), or made of both what the stretch itself has and what its owner has (`mixed`).
    */
   kindOf(mentions: readonly (readonly Mention[])[], texts: readonly string[]): 'stays' | 'given' | 'mixed' {
-    const owners = mentions.map((all, at) => new Set(all.map(({ value }) => ownerOf(this.places[at] as Place, value))));
+    const owners = mentions.map((all, at) => new Set(all.map(({ value }) => ownerOf(this.places[at] as Occurrence, value))));
     if (!owners.some((one) => one.has('owner')) && new Set(texts).size === 1) return 'stays';
     if (owners.some((one) => one.has('inner'))) return 'mixed';
     return this.byName && new Set(texts).size === 1 ? 'mixed' : 'given';
@@ -85,7 +85,7 @@ export class Holes {
         type: '',
         write: (to) => to,
       });
-      const { source } = this.places[0] as Place;
+      const { source } = this.places[0] as Occurrence;
       const [before, after] = [source.text.slice(0, own[0]?.span.start), source.text.slice(own[0]?.span.end)];
       const isShorthand = (/[{,]\s*$/.test(before) && /^\s*[,}]/.test(after)) || /\s:$|v-bind:$/.test(before);
       if (isShorthand && this.found.at(-1)?.name !== name) throw new CannotWrite(`${name} names a member in it.`);
@@ -94,7 +94,7 @@ export class Holes {
 
   /** The names of the owner's things in some code, as they stand there: `ui`, `props.ui`. */
   private rootsOf(all: readonly Mention[], at: number, about: string): { name: string; text: string; span: Span }[] {
-    const place = this.places[at] as Place;
+    const place = this.places[at] as Occurrence;
     const { text } = place.source;
     const found = new Map<number, { name: string; text: string; span: Span }>();
     for (const { value, span, isChange } of all) {
@@ -119,7 +119,7 @@ export class Holes {
     if (markupOf(this.framework) === 'blocks' && nodes.some((one) => !one.reading))
       throw new CannotWrite('It has a slot, of Svelte before 5.');
     const mentions = nodes.map((one, at) =>
-      mentionsOf((this.places[at] as Place).component.facts, [...(one.reading ? [one.reading] : []), ...one.slotProps.flat()]),
+      mentionsOf((this.places[at] as Occurrence).component.facts, [...(one.reading ? [one.reading] : []), ...one.slotProps.flat()]),
     );
     if (new Set(mentions.map((one) => one.length)).size > 1) throw new CannotWrite('Its places for content hand out different things.');
     this.closeOver(mentions, 'A place for content');
@@ -130,7 +130,7 @@ export class Holes {
     const mentions = pieces.map(({ node }): Mention[] =>
       node.kind === 'use' && node.dynamic !== undefined ? [{ value: node.dynamic, span: node.nameSpan }] : [],
     );
-    const texts = pieces.map(({ node }, at) => (node.kind === 'use' ? says(this.places[at] as Place, node.nameSpan) : ''));
+    const texts = pieces.map(({ node }, at) => (node.kind === 'use' ? says(this.places[at] as Occurrence, node.nameSpan) : ''));
     if (mentions.some((one) => one.length > 0) && this.kindOf(mentions, texts) !== 'stays') this.closeOver(mentions, texts[0] ?? '');
   }
 
@@ -143,18 +143,18 @@ export class Holes {
     if (all.some((own) => own.length !== first.length)) throw new CannotWrite('Something is spread in one of the places alone.');
     first.forEach((_, index) => {
       const own = all.map((spreads) => spreads[index] as SpreadFact);
-      const mentions = own.map((one, at) => mentionsOf((this.places[at] as Place).component.facts, one.readings));
-      const texts = own.map((one, at) => says(this.places[at] as Place, one.span));
+      const mentions = own.map((one, at) => mentionsOf((this.places[at] as Occurrence).component.facts, one.readings));
+      const texts = own.map((one, at) => says(this.places[at] as Occurrence, one.span));
       if (this.kindOf(mentions, texts) !== 'stays') this.closeOver(mentions, texts[0] ?? '');
     });
   }
 
   text(element: readonly Piece[]): void {
-    const all = element.map((piece, at) => staticTexts((this.places[at] as Place).source.text, piece));
+    const all = element.map((piece, at) => staticTexts((this.places[at] as Occurrence).source.text, piece));
     const [first = []] = all;
     if (all.some((one) => one.length !== first.length)) throw new CannotWrite('Texts stand at different places in it.');
     first.forEach((_, index) => {
-      const given = all.map((spans, at) => folded(textAt(this.places[at] as Place, spans[index] as Span)));
+      const given = all.map((spans, at) => folded(textAt(this.places[at] as Occurrence, spans[index] as Span)));
       if (new Set(given).size === 1) return;
       refuseLettersIn(given.map(quoted));
       const tag = tagOf(element[0]);
@@ -179,9 +179,9 @@ export class Holes {
     if (this.isMade(first.span)) return;
     // Markup that is given has pieces of its own.
     if (first.markup) return;
-    const texts = bindings.map((binding, at) => says(this.places[at] as Place, binding.span));
+    const texts = bindings.map((binding, at) => says(this.places[at] as Occurrence, binding.span));
     const mentions = bindings.map((binding, at) =>
-      mentionsOf((this.places[at] as Place).component.facts, binding.readings, binding.action),
+      mentionsOf((this.places[at] as Occurrence).component.facts, binding.readings, binding.action),
     );
     const kind = this.kindOf(mentions, texts);
     if (kind === 'stays') return;
@@ -218,7 +218,7 @@ export class Holes {
   /** Whether an expression is a flag, by how it is written or how the one value that it is was made. */
   private isBoolean(text: string, mentions: readonly Mention[], at: number): boolean {
     const looks = (code: string): boolean => /^!|[=!]==?|[<>]/.test(code) && !/=>|\?/.test(code);
-    const { facts, contract } = (this.places[at] as Place).component;
+    const { facts, contract } = (this.places[at] as Occurrence).component;
     const [only, ...more] = mentions;
     const value = only && more.length === 0 ? facts.values[only.value] : undefined;
     if (looks(text)) return true;
@@ -253,7 +253,7 @@ export class Holes {
     mentions: readonly (readonly Mention[])[],
     kind: 'shown' | 'condition' | 'list',
   ): void {
-    const texts = spans.map((span, at) => says(this.places[at] as Place, span));
+    const texts = spans.map((span, at) => says(this.places[at] as Occurrence, span));
     const [first] = spans;
     const made = this.kindOf(mentions, texts);
     if (made === 'stays' || !first || this.isMade(first)) return;
@@ -261,14 +261,14 @@ export class Holes {
       this.closeOver(mentions, texts[0] ?? '');
       return;
     }
-    const source = (this.places[0] as Place).source;
+    const source = (this.places[0] as Occurrence).source;
     if (kind === 'list' && markupOf(this.framework) === 'expression' && source.isTyped)
       throw new CannotWrite(`It repeats over ${texts[0] ?? ''}, whose kind is not written in it.`);
     const isBoolean = texts.every((text, at) => this.isBoolean(text, mentions[at] ?? [], at));
     if (kind === 'condition' && markupOf(this.framework) === 'expression' && source.isTyped && !isBoolean)
       throw new CannotWrite(`It stands and falls with ${texts[0] ?? ''}, whose kind is not known.`);
     const own = commonName(texts.map(lastName));
-    const tag = pieces[0]?.parent === undefined ? '' : tagOf((this.places[0] as Place).nodes[pieces[0].parent]);
+    const tag = pieces[0]?.parent === undefined ? '' : tagOf((this.places[0] as Occurrence).nodes[pieces[0].parent]);
     const wanted = own ?? (kind === 'condition' ? 'isShown' : kind === 'list' ? 'items' : 'value');
     const type = kind === 'condition' && isBoolean ? 'boolean' : kind === 'shown' ? 'ReactNode' : '';
     this.add({ about: 'expression', spans, given: texts, wanted, tag: /^[a-z]\w*$/.test(tag) ? tag : '', type, write: (name) => name });

@@ -12,11 +12,15 @@ import type { Framework } from '../../model/framework';
 import { componentText, refuseOther, unique, useText } from './component';
 import { gather } from './gather';
 import { nameHoles, type Passage, passagesOf, slotHoles } from './passages';
-import type { Hole, Place } from './places';
+import type { Variation, Occurrence } from './places';
 import { stayingHoles, stayingOn, staysWith } from './root';
 
 /** A file and a component of a name that nothing has yet, in the folder of the first place. */
-function freshName(rewrite: Rewrite, { component, source }: Place, wanted: string): { readonly name: string; readonly file: FilePath } {
+function freshName(
+  rewrite: Rewrite,
+  { component, source }: Occurrence,
+  wanted: string,
+): { readonly name: string; readonly file: FilePath } {
   const folder = component.file.slice(0, component.file.lastIndexOf('/') + 1);
   const ending =
     markupOf(component.framework) === 'expression'
@@ -33,7 +37,7 @@ function freshName(rewrite: Rewrite, { component, source }: Place, wanted: strin
 }
 
 /** Stretches whose look comes from styles of their own component cannot leave it. */
-function refuseStyled({ source, component }: Place): void {
+function refuseStyled({ source, component }: Occurrence): void {
   const scoped = markupOf(component.framework) === 'blocks' ? /<style\b/ : /<style\b[^>]*\b(?:scoped|module)\b/;
   if (markupOf(component.framework) !== 'expression' && scoped.test(source.text))
     throw new CannotWrite(`The styles of ${component.name} are its own and would not reach it.`);
@@ -49,7 +53,7 @@ function ownDirective(text: string, stretch: string): string | undefined {
 }
 
 /** What a framework gives to each component under one name, or to what stands just where it does, means another thing in the new one. */
-function refuseOwn({ source: { text, framework }, piece: { span } }: Place): void {
+function refuseOwn({ source: { text, framework }, piece: { span } }: Occurrence): void {
   const stretch = text.slice(span.start, span.end);
   if (markupOf(framework) === 'directives') {
     const found =
@@ -70,7 +74,7 @@ const propsMost = 12;
 const worthWhole = 3;
 
 /** What the new component takes: single values or, where these are many, what they are made of under its own name. */
-function fewest(places: readonly Place[], framework: Framework): Hole[] {
+function fewest(places: readonly Occurrence[], framework: Framework): Variation[] {
   const single = gather(places, framework, false);
   if (unique(single).length <= worthWhole) return single;
   try {
@@ -83,10 +87,10 @@ function fewest(places: readonly Place[], framework: Framework): Hole[] {
 }
 
 /** What is to be taken out of some places: what becomes a prop, and what content is handed on. */
-type Plan = { readonly places: readonly Place[]; readonly holes: readonly Hole[]; readonly passages: readonly Passage[] };
+type Plan = { readonly places: readonly Occurrence[]; readonly holes: readonly Variation[]; readonly passages: readonly Passage[] };
 
 /** Throws where the places cannot be made one with certainty. */
-function plan(places: readonly Place[]): Plan {
+function plan(places: readonly Occurrence[]): Plan {
   const [first] = places;
   if (!first) throw new CannotWrite('It stands nowhere any more.');
   const { framework } = first.component;
@@ -104,8 +108,8 @@ function plan(places: readonly Place[]): Plan {
 }
 
 /** A plan for all places or, where some of them are not like the others, for most. */
-function planForMost(places: readonly Place[]): Plan {
-  const attempt = (some: readonly Place[]): Plan | CannotWrite => {
+function planForMost(places: readonly Occurrence[]): Plan {
+  const attempt = (some: readonly Occurrence[]): Plan | CannotWrite => {
     try {
       return plan(some);
     } catch (error) {
@@ -133,14 +137,14 @@ function planForMost(places: readonly Place[]): Plan {
  */
 export function extractRepeated(rewrite: Rewrite, { places: all }: Repeated, wanted: string): number {
   const { places, holes, passages } = planForMost(
-    all.map(({ component: id, piece }): Place => {
+    all.map(({ component: id, piece }): Occurrence => {
       const component = rewrite.model.components.get(id);
       if (!component) throw new CannotWrite('One of the places is not there any more.');
       const source = rewrite.source(component);
       return { component, source, piece, nodes: piecesOf(rewrite.model, component).nodes, staying: stayingOn({ source, piece }) };
     }),
   );
-  const first = places[0] as Place;
+  const first = places[0] as Occurrence;
   const { framework } = first.component;
   const { name, file } = freshName(rewrite, first, wanted);
   const body = componentText(framework, name, first, holes);
@@ -177,11 +181,11 @@ function freeStores(text: string): string[] {
 /** The new component's text with the imports that it needs. */
 function withImports(
   rewrite: Rewrite,
-  first: Place,
-  places: readonly Place[],
+  first: Occurrence,
+  places: readonly Occurrence[],
   file: FilePath,
   body: string,
-  holes: readonly Hole[],
+  holes: readonly Variation[],
 ): string {
   const { framework } = first.component;
   const own = bringImports(rewrite, first.source, file, body);

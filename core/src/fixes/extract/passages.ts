@@ -2,7 +2,7 @@ import { markupOf } from '../../frameworks/registry';
 import { contains, type Span } from '../../model/span';
 import { memberName } from '../../model/member';
 import { CannotWrite } from '../rewrite';
-import type { Hole, Place } from './places';
+import type { Variation, Occurrence } from './places';
 
 /** A place for content of the new component: what it hands on of what its owner is given, by the name that the owner has for it at each place. */
 export type Passage = { readonly name: string; readonly own: readonly string[]; readonly hands: boolean };
@@ -10,14 +10,14 @@ export type Passage = { readonly name: string; readonly own: readonly string[]; 
 const opening = /^<slot((?:\s+[^\s=>"'/]+(?:=(?:"[^"]*"|'[^']*'))?)*)\s*\/?>/;
 
 /** The outlets of a stretch of Vue, in the order of the text. */
-function outletsOf({ piece, nodes }: Place): { readonly name: string; readonly span: Span; readonly hands: boolean }[] {
+function outletsOf({ piece, nodes }: Occurrence): { readonly name: string; readonly span: Span; readonly hands: boolean }[] {
   return nodes
     .slice(piece.index, piece.end)
     .flatMap(({ node, span }) => (node.kind === 'outlet' ? [{ name: memberName(node.slot), span, hands: node.slotProps.length > 0 }] : []));
 }
 
 /** The places for content that a stretch of Vue has, each once. Throws where one goes by two names. */
-export function passagesOf(places: readonly Place[]): Passage[] {
+export function passagesOf(places: readonly Occurrence[]): Passage[] {
   const [first] = places;
   if (!first || markupOf(first.source.framework) !== 'directives') return [];
   const all = places.map(outletsOf);
@@ -34,13 +34,13 @@ export function passagesOf(places: readonly Place[]): Passage[] {
 }
 
 /** The names of places for content, where they differ: each has its owner's, and the new component the first's. */
-export function nameHoles(places: readonly Place[]): Hole[] {
+export function nameHoles(places: readonly Occurrence[]): Variation[] {
   const all = markupOf(places[0]?.source.framework) === 'directives' ? places.map(outletsOf) : [];
-  return (all[0] ?? []).flatMap((outlet, index): Hole[] => {
+  return (all[0] ?? []).flatMap((outlet, index): Variation[] => {
     const same = all.map((outlets) => outlets[index] ?? outlet);
     if (same.every((one) => one.name === outlet.name)) return [];
-    const spans = same.map(({ span }, at) => nameSpan((places[at] as Place).source.text, span));
-    const { text } = (places[0] as Place).source;
+    const spans = same.map(({ span }, at) => nameSpan((places[at] as Occurrence).source.text, span));
+    const { text } = (places[0] as Occurrence).source;
     return [{ name: '', about: '', given: [], type: '', spans, text: text.slice(spans[0]?.start, spans[0]?.end) }];
   });
 }
@@ -61,7 +61,7 @@ const slotsName = /\b(?:const|let)\s+(\w+)\s*=\s*(?:useSlots|defineSlots)\b/;
  * Questions whether something is given for a place of content: the new component asks for its own, as
  * just what is given is handed on. Those within `others` go with them. Throws where one asks for what is not handed on.
  */
-export function slotHoles(places: readonly Place[], passages: readonly Passage[], others: readonly Hole[]): Hole[] {
+export function slotHoles(places: readonly Occurrence[], passages: readonly Passage[], others: readonly Variation[]): Variation[] {
   const all = places.map((place, at) => {
     const { source, piece } = place;
     if (markupOf(source.framework) !== 'directives') return [];
@@ -80,7 +80,7 @@ export function slotHoles(places: readonly Place[], passages: readonly Passage[]
       return [{ span, name: passage.name }];
     });
   });
-  return (all[0] ?? []).map(({ name }, index): Hole => {
+  return (all[0] ?? []).map(({ name }, index): Variation => {
     const same = all.map((own) => own[index]);
     if (same.some((one) => one?.name !== name)) throw new CannotWrite('The places ask for different content.');
     const text = /^\w+$/.test(name) ? `$slots.${name}` : `$slots['${name}']`;

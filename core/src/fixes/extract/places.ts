@@ -5,7 +5,7 @@ import type { Piece } from '../../overlap';
 import type { Source } from '../source';
 
 /** One place of a stretch that repeats. */
-export type Place = {
+export type Occurrence = {
   readonly component: Component;
   readonly source: Source;
   readonly piece: Piece;
@@ -15,7 +15,7 @@ export type Place = {
 };
 
 /** What differs, or comes from who has the stretch: a prop of the new component. */
-export type Hole = {
+export type Variation = {
   readonly name: string;
   /** Constants that are the same by chance are told apart by what they are about. */
   readonly about: string;
@@ -32,11 +32,11 @@ export type Hole = {
 
 const innerKinds = new Set(['item', 'handed', 'param']);
 
-const isInner = ({ piece, staying }: Place, { kind, span }: ValueFact): boolean =>
+const isInner = ({ piece, staying }: Occurrence, { kind, span }: ValueFact): boolean =>
   innerKinds.has(kind) && contains(piece.span, span) && !staying.some((one) => contains(one, span));
 
 /** Whom a reading is of: the stretch itself, the module, or the component that has the stretch. */
-export function ownerOf(place: Place, value: number): 'inner' | 'module' | 'owner' {
+export function ownerOf(place: Occurrence, value: number): 'inner' | 'module' | 'owner' {
   const known = place.component.facts.values[value];
   if (!known || known.kind === 'module') return 'module';
   return isInner(place, known) ? 'inner' : 'owner';
@@ -46,7 +46,7 @@ export function ownerOf(place: Place, value: number): 'inner' | 'module' | 'owne
 const itemNames = /^[^>]*?\sv-for="\(?([^")]*)\)?\s+(?:in|of)\s|^\{#each\s[^}]*?\sas\s+([^}(]*)|\(\(([^()]*)\)\s*=>/;
 
 /** The names that a stretch declares itself, in the order of the text. */
-export function innerNames(place: Place): string[] {
+export function innerNames(place: Occurrence): string[] {
   const { component, source, piece, nodes } = place;
   const named = component.facts.values.filter((value) => isInner(place, value)).map(({ name, span }) => ({ name, at: span.start }));
   const items = nodes.slice(piece.index, piece.end).flatMap(({ node, span }) => {
@@ -68,13 +68,13 @@ export function mentionsOf(facts: ComponentFacts, readings: readonly Reading[], 
   return [...readings, ...(run?.reads ?? []), ...(run?.invokes ?? []), ...raises, ...changes];
 }
 
-export const textAt = ({ source }: Place, { start, end }: Span): string => source.text.slice(start, end);
+export const textAt = ({ source }: Occurrence, { start, end }: Span): string => source.text.slice(start, end);
 
 const quoted = /(["'`])(?:\\[\s\S]|(?!\1)[^\\])*\1/;
 const ofCode = (pattern: string): RegExp => new RegExp(`${quoted.source}|${pattern}`, 'g');
 
 /** Code at a place in one line; texts in quotes stay as they are. */
-export function says(place: Place, span: Span): string {
+export function says(place: Occurrence, span: Span): string {
   const line = textAt(place, span).replace(ofCode('\\s+'), (found, quote?: string) => (quote === undefined ? ' ' : found));
   const tidy = line.replace(ofCode('([([]) (?=\\S)|,? ([)\\]])'), (found, quote?: string, opens?: string, closes?: string) =>
     quote === undefined ? (opens ?? closes ?? found) : found,

@@ -1,5 +1,5 @@
 import type { MarkupNode, MarkupTree } from './tree';
-import { likeness, shapeOf, type Shape } from './likeness';
+import { likeness, shapeOf, type Profile } from './likeness';
 
 /**
  * Several subtrees laid over each other. `at` holds, for each of them, the node that stands here, or
@@ -14,14 +14,14 @@ const sameChild = 0.3;
 /** Beyond this many pairs of children, alignment goes by order alone. */
 const pairsMost = 40_000;
 
-function known(shapes: Map<number, Shape>, tree: MarkupTree, at: number): Shape {
+function known(shapes: Map<number, Profile>, tree: MarkupTree, at: number): Profile {
   const shape = shapes.get(at) ?? shapeOf(tree, at);
   shapes.set(at, shape);
   return shape;
 }
 
 /** How well two nodes fit at one place; 0 where they cannot. Equal labels are needed. */
-function fit(tree: MarkupTree, shapes: Map<number, Shape>, one: number, other: number): number {
+function fit(tree: MarkupTree, shapes: Map<number, Profile>, one: number, other: number): number {
   const [a, b] = [tree.nodes[one] as MarkupNode, tree.nodes[other] as MarkupNode];
   if (a.label !== b.label) return 0;
   if (a.label.startsWith('#')) return 1;
@@ -68,7 +68,7 @@ function pairUp(left: readonly number[], right: readonly number[], weigh: (one: 
  * stands, and what it alone has is put in where it stood. `opaque` nodes are not looked into.
  */
 export function overlay(tree: MarkupTree, roots: readonly number[], opaque: (at: number) => boolean = () => false): Overlay {
-  const shapes = new Map<number, Shape>();
+  const shapes = new Map<number, Profile>();
   const childrenOf = (at: number, isRoot: boolean): readonly number[] => (!isRoot && opaque(at) ? [] : (tree.nodes[at]?.children ?? []));
   const grow = (at: number, turn: number, isRoot: boolean): Growing => {
     const at_ = new Array<number>(roots.length).fill(-1);

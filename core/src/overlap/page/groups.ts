@@ -1,4 +1,4 @@
-import { likeness, type Shape, shapeOf } from './likeness';
+import { likeness, type Profile, shapeOf } from './likeness';
 import { elementChildren, elementCount, isElement, type MarkupNode, type MarkupTree, textLabel } from './tree';
 
 /** Subtrees that are one thing repeated, in the order of the text. */
@@ -16,7 +16,7 @@ const pairAlike = 0.72;
 const strayAlike = 0.7;
 const clustersMost = 40;
 
-type Cluster = { items: number[]; shape: Shape; label: string; least: number; tokens: ReadonlySet<string> };
+type Cluster = { items: number[]; shape: Profile; label: string; least: number; tokens: ReadonlySet<string> };
 
 /** What stands among words, as a word does. */
 const inline = new Set('a abbr b bdi cite code data dfn em i kbd mark q s samp small span strong sub sup time u var br wbr img'.split(' '));
@@ -50,7 +50,7 @@ function isThing(tree: MarkupTree, node: MarkupNode): boolean {
   return elements >= 3 || (elements >= 2 && node.label !== 'label') || (node.tokens.length > 0 && node.label !== 'p');
 }
 
-function joins(cluster: Cluster, node: MarkupNode, shape: Shape): number {
+function joins(cluster: Cluster, node: MarkupNode, shape: Profile): number {
   if (cluster.label !== node.label) return 0;
   const alike = likeness(cluster.shape, shape);
   const shared = node.tokens.some((token) => cluster.tokens.has(token));
@@ -61,7 +61,7 @@ function joins(cluster: Cluster, node: MarkupNode, shape: Shape): number {
 }
 
 /** Children of one node that are alike, whatever stands between them. */
-function clusterChildren(tree: MarkupTree, at: number, shapes: (at: number) => Shape): Cluster[] {
+function clusterChildren(tree: MarkupTree, at: number, shapes: (at: number) => Profile): Cluster[] {
   const clusters: Cluster[] = [];
   for (const node of elementChildren(tree, at)) {
     if (!isThing(tree, node)) continue;
@@ -126,8 +126,8 @@ function joinAcross(tree: MarkupTree, clusters: readonly Cluster[]): Cluster[] {
  * group found elsewhere in the same surroundings. Outer groups come first.
  */
 export function findGroups(tree: MarkupTree, root = 0): Group[] {
-  const kept = new Map<number, Shape>();
-  const shapes = (at: number): Shape => {
+  const kept = new Map<number, Profile>();
+  const shapes = (at: number): Profile => {
     const shape = kept.get(at) ?? shapeOf(tree, at);
     kept.set(at, shape);
     return shape;

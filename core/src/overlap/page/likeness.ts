@@ -1,7 +1,7 @@
 import { type MarkupNode, type MarkupTree, spaceLabel } from './tree';
 
 /** What a subtree looks like: the paths of labels found in it, each once, with its weight. */
-export type Shape = ReadonlyMap<string, number>;
+export type Profile = ReadonlyMap<string, number>;
 
 /** Levels below the root that count; what lies deeper says little about what a thing is. */
 const depthSeen = 6;
@@ -12,7 +12,7 @@ const nodesSeen = 400;
  * occurs, and less the deeper it ends: a card with five rows is like a card with two, and order does
  * not matter. Classes are paths of their own.
  */
-export function shapeOf(tree: MarkupTree, root: number): Shape {
+export function shapeOf(tree: MarkupTree, root: number): Profile {
   const top = tree.nodes[root];
   const shape = new Map<string, number>();
   if (!top) return shape;
@@ -31,7 +31,7 @@ export function shapeOf(tree: MarkupTree, root: number): Shape {
 }
 
 /** How alike two shapes are, 0 to 1: the weight of what both have, by the weight of what either has (Ruzicka). */
-export function likeness(one: Shape, other: Shape): number {
+export function likeness(one: Profile, other: Profile): number {
   let both = 0;
   let either = 0;
   for (const [path, weight] of one) {

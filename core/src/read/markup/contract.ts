@@ -21,11 +21,7 @@ export function slotsOf(template: readonly TemplateNode[]): SlotFact[] {
 }
 
 /** The events of a contract: props that are called, by the name without the spelling of markup. */
-export function eventsOf(
-  raises: readonly RaiseFact[],
-  props: readonly MemberFact[],
-  nameOf = (prop: MemberFact): string => prop.name,
-): EventFact[] {
+export function eventsOf(raises: readonly RaiseFact[], props: readonly MemberFact[], nameOf: (prop: MemberFact) => string): EventFact[] {
   return props
     .filter((prop) => prop.kind === 'callback')
     .map((prop) => ({

@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { MemberKey } from '../../model/member';
 import type { Binding, Problem, Reading, SpreadFact, TemplateNode } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { addAction, addValue, type Body, excerpt, fillAction, newSink, type Sink } from '../script/body';
+import { addAction, addValue, type Body, excerpt, fillAction, newEffects, type Effects } from '../script/body';
 import { noteWrite, readActionInto, readExpression, readingsOf, readStatement } from '../script/expressions';
 import { noteTested } from '../script/names';
 import { parseExpressionAt, parseScriptAt, type ScriptLang, type ScriptRange } from '../script/parse';
@@ -137,7 +137,7 @@ export function handlerAt(markup: Markup, name: string, range: ScriptRange, scop
     return { readings: [], action };
   }
   if (node && isPath(node)) {
-    const sink = newSink();
+    const sink = newEffects();
     readExpression(body, node, scope, 'same', sink);
     return { readings: sink.reads };
   }
@@ -160,14 +160,14 @@ function isPath(node: t.Node): boolean {
 }
 
 /** Statements that run when an event is raised, as a function of the event; the action's index. */
-export function inlineAction(markup: Markup, name: string, span: Span, scope: Scope, read: (scope: Scope, sink: Sink) => void): number {
+export function inlineAction(markup: Markup, name: string, span: Span, scope: Scope, read: (scope: Scope, sink: Effects) => void): number {
   const { body, event } = markup;
   const action = addAction(body, name, 'handler', { start: span.start, end: span.end });
   body.queue.push(() => {
     const inner = innerScope(scope);
     const value = addValue(body, { name: event, kind: 'param', span, from: [], of: action, position: 0 });
     inner.names.set(event, { kind: 'value', value, path: [] });
-    const sink = newSink();
+    const sink = newEffects();
     read(inner, sink);
     fillAction(body, action, sink);
   });

@@ -95,14 +95,14 @@ export type Dialect = {
     call: t.CallExpression | t.OptionalCallExpression,
     callee: { readonly base: t.Node; readonly path: readonly string[] },
     scope: Scope,
-    sink: Sink,
+    sink: Effects,
   ) => boolean;
   /** Reads an assignment; false for those that are ordinary. */
-  readonly assign?: (body: Body, node: t.AssignmentExpression, scope: Scope, sink: Sink) => boolean;
+  readonly assign?: (body: Body, node: t.AssignmentExpression, scope: Scope, sink: Effects) => boolean;
   /** Reads what a function does that sets up state and is run once: its names get their meaning in the scope. */
   readonly setUp?: (body: Body, statements: readonly t.Statement[], scope: Scope) => void;
   /** Notes the change of a value by writing to it; false where the framework adds nothing to that. */
-  readonly write?: (body: Body, value: number, path: readonly string[], from: readonly Reading[], span: Span, sink: Sink) => boolean;
+  readonly write?: (body: Body, value: number, path: readonly string[], from: readonly Reading[], span: Span, sink: Effects) => boolean;
   /** The value that a call of a hook stands for; undefined for other calls. */
   readonly hook?: (body: Body, call: t.CallExpression, scope: Scope) => number | undefined;
   /** What the framework itself holds outside components; undefined for all else. */
@@ -113,7 +113,7 @@ export type Dialect = {
     call: t.CallExpression | t.OptionalCallExpression,
     path: readonly string[],
     scope: Scope,
-    sink: Sink,
+    sink: Effects,
   ) => boolean;
   /** The member that a name of the props object stands for, where that is not a prop of the name. */
   readonly memberOfProp?: (name: string) => MemberKey;
@@ -148,7 +148,7 @@ export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
 }
 
 /** Collects what an expression or a function does. */
-export type Sink = {
+export type Effects = {
   readonly reads: Reading[];
   /** The lists below are made when something is first put in: most expressions only read. */
   changes: ChangeFact[] | undefined;
@@ -164,7 +164,7 @@ export type Sink = {
   depth: number;
 };
 
-export function newSink(): Sink {
+export function newEffects(): Effects {
   return {
     reads: [],
     changes: undefined,
@@ -210,12 +210,12 @@ export function noteDemanded(body: Body, value: number, span: Span): void {
 }
 
 /** Notes a call of, or the handing on of, a function of the body. */
-export function addCall(sink: Sink, action: number): void {
+export function addCall(sink: Effects, action: number): void {
   (sink.calls ??= []).push(action);
 }
 
 /** Writes what was collected into an action. */
-export function fillAction(body: Body, index: number, sink: Sink): void {
+export function fillAction(body: Body, index: number, sink: Effects): void {
   const action = body.actions[index];
   if (!action) return;
   action.reads = sink.reads.length > 0 ? sink.reads : none;

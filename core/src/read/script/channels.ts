@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
 import { type Channel, type HearFact, type SendFact, timerEvent } from '../../model/facts';
-import type { Body, Dialect, Sink } from './body';
+import type { Body, Dialect, Effects } from './body';
 import { keptFunction, readArgs, readExpression, readingsOf } from './expressions';
 import { lookUp, type Scope } from './scope';
 import { bare, dottedName, isFunction, keyName, spanOf } from './syntax';
@@ -19,7 +19,7 @@ const hearing = new Set(['on', 'once', 'subscribe', 'addListener', 'addEventList
  * `addEventListener`, `channel.postMessage`, `bus.on`. False for all other calls, which are left
  * untouched.
  */
-function readChannelCall(body: Body, node: Call, { base, path }: Callee, scope: Scope, sink: Sink): boolean {
+function readChannelCall(body: Body, node: Call, { base, path }: Callee, scope: Scope, sink: Effects): boolean {
   const method = path.at(-1) ?? (base.type === 'Identifier' ? base.name : '');
   noteEnding(body, node, method);
   if (undoing.has(method) && path.length > 0) {
@@ -60,7 +60,7 @@ function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope
 }
 
 /** `setInterval(tick, 1000)`: heard like an event of the window. */
-function readTimer(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Sink): boolean {
+function readTimer(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Effects): boolean {
   const [run, ...rest] = node.arguments;
   if (base.type !== 'Identifier' || lookUp(scope, base.name) || body.module.names.has(base.name) || !run) return false;
   if (path.length > 0 && base.name !== 'window' && base.name !== 'globalThis') return false;
@@ -93,7 +93,7 @@ function isText(node: t.Node | undefined): boolean {
   return node !== undefined && !isFunction(bare(node));
 }
 
-function readSend(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Sink): boolean {
+function readSend(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Effects): boolean {
   const place = placeOf(body, base, path, scope);
   if (place?.on !== 'channel' && !(place && path.at(-1) === 'postMessage')) return false;
   const message = path.at(-1) === 'postMessage';
@@ -114,7 +114,7 @@ function readSend(body: Body, node: Call, base: t.Node, path: readonly string[],
 }
 
 /** `target.dispatchEvent(new CustomEvent('name', { bubbles, detail }))`. */
-function readDispatch(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Sink): boolean {
+function readDispatch(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Effects): boolean {
   const place = placeOf(body, base, path, scope);
   const [given] = node.arguments;
   const made = given && bare(given);
@@ -142,7 +142,7 @@ function readDispatch(body: Body, node: Call, base: t.Node, path: readonly strin
   return true;
 }
 
-function readHear(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Sink): boolean {
+function readHear(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Effects): boolean {
   const place = placeOf(body, base, path, scope);
   if (!place) return false;
   const [first, second] = node.arguments;
@@ -199,7 +199,7 @@ function heard(body: Body, run: t.Node, scope: Scope, channel: Channel, whole: t
 }
 
 /** `channel.onmessage = (event) => …`. */
-function readMessageAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, sink: Sink): boolean {
+function readMessageAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, sink: Effects): boolean {
   const { left } = node;
   if (left.type !== 'MemberExpression' || left.property.type !== 'Identifier' || left.property.name !== 'onmessage') return false;
   const object = bare(left.object);

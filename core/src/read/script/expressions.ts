@@ -11,10 +11,10 @@ import {
   fillAction,
   mergeReadings,
   moduleValue,
-  newSink,
+  newEffects,
   noteDemanded,
   propValue,
-  type Sink,
+  type Effects,
 } from './body';
 import { arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
 import { bindLocal, demand, howOf, memberChain, mergeInto, noteTested, ownMeaning, readMeaning, readName, weaken } from './names';
@@ -26,7 +26,7 @@ const noPath: readonly string[] = [];
 
 /** The readings of an expression on its own. */
 export function readingsOf(body: Body, node: t.Node, scope: Scope, how: How = 'same'): Reading[] {
-  const sink = newSink();
+  const sink = newEffects();
   readExpression(body, node, scope, how, sink);
   return sink.reads;
 }
@@ -35,7 +35,7 @@ export function readingsOf(body: Body, node: t.Node, scope: Scope, how: How = 's
  * Adds to `sink` all that an expression reads, changes, raises and calls. `how` says what the
  * surrounding does with the expression's value; a value that is only part of the result is `computed`.
  */
-export function readExpression(body: Body, expression: t.Node, scope: Scope, how: How, sink: Sink): void {
+export function readExpression(body: Body, expression: t.Node, scope: Scope, how: How, sink: Effects): void {
   const node = bare(expression);
   switch (node.type) {
     case 'Identifier':
@@ -100,7 +100,13 @@ export function readExpression(body: Body, expression: t.Node, scope: Scope, how
   }
 }
 
-function readProperty(body: Body, property: t.ObjectProperty | t.ObjectMethod | t.SpreadElement, scope: Scope, how: How, sink: Sink): void {
+function readProperty(
+  body: Body,
+  property: t.ObjectProperty | t.ObjectMethod | t.SpreadElement,
+  scope: Scope,
+  how: How,
+  sink: Effects,
+): void {
   const keeps = how === 'same' || how === 'spread';
   if (property.type === 'SpreadElement') {
     if (keeps) readHeld(body, property.argument, scope, [], 'spread', sink);
@@ -116,7 +122,7 @@ function readProperty(body: Body, property: t.ObjectProperty | t.ObjectMethod | 
   else readExpression(body, property.value, scope, 'computed', sink);
 }
 
-function readItems(body: Body, node: t.ArrayExpression, scope: Scope, how: How, sink: Sink): void {
+function readItems(body: Body, node: t.ArrayExpression, scope: Scope, how: How, sink: Effects): void {
   let counted = true;
   for (const [at, one] of node.elements.entries()) {
     if (!one) continue;
@@ -130,9 +136,9 @@ function readItems(body: Body, node: t.ArrayExpression, scope: Scope, how: How, 
 }
 
 /** Reads what becomes a member of the object or list that is being made. */
-function readHeld(body: Body, node: t.Node, scope: Scope, at: readonly string[], how: 'same' | 'spread', sink: Sink): void {
+function readHeld(body: Body, node: t.Node, scope: Scope, at: readonly string[], how: 'same' | 'spread', sink: Effects): void {
   const given = bare(node);
-  const inner = newSink();
+  const inner = newEffects();
   if (isFunction(given)) {
     const kept = keptFunction(body, at.at(-1) ?? 'function', given, scope);
     inner.reads.push(given.type === 'ObjectMethod' && given.kind === 'get' ? { ...kept, path: ['()'] } : kept);
@@ -169,7 +175,7 @@ export function keptFunction(body: Body, name: string, node: FunctionNode, scope
 
 /** Reads a function into its action; its parameters are values of the body. */
 export function readActionInto(body: Body, action: number, node: FunctionNode, scope: Scope): void {
-  const sink = newSink();
+  const sink = newEffects();
   const inner = innerScope(scope);
   bindParams(body, node, inner, action);
   readFunctionInto(body, node, inner, sink, node.params.length);
@@ -200,7 +206,7 @@ export function bindParams(body: Body, node: FunctionNode, scope: Scope, action?
 const noReadings: readonly Reading[] = [];
 
 /** What the arguments of a call read, each on its own. */
-export function readArgs(body: Body, given: readonly t.Node[], scope: Scope, sink: Sink): ArgFact[] {
+export function readArgs(body: Body, given: readonly t.Node[], scope: Scope, sink: Effects): ArgFact[] {
   return given.map((one): ArgFact => {
     const node = bare(one.type === 'SpreadElement' ? one.argument : one);
     if (isFunction(node)) {
@@ -210,7 +216,7 @@ export function readArgs(body: Body, given: readonly t.Node[], scope: Scope, sin
       sink.reads.push({ ...reading, how: 'called' });
       return { readings: [reading], ...(action === undefined ? {} : { action }) };
     }
-    const inner = newSink();
+    const inner = newEffects();
     readExpression(body, node, scope, one.type === 'SpreadElement' ? 'spread' : 'same', inner);
     mergeInto(sink, inner, 'computed');
     const constant = constantText(body, node);
@@ -233,9 +239,9 @@ export function constantText(body: Body, node: t.Node): string | undefined {
   }
 }
 
-function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, sink: Sink): void {
+function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, sink: Effects): void {
   if (body.dialect.assign?.(body, node, scope, sink)) return;
-  const inner = newSink();
+  const inner = newEffects();
   readExpression(body, node.right, scope, 'same', inner);
   mergeInto(sink, inner, 'computed');
   if (node.left.type === 'MemberExpression' || node.left.type === 'Identifier') {
@@ -244,7 +250,7 @@ function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, 
 }
 
 /** `state.x = …`, `local = …`: a change of a value of the body, where it is one. */
-export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: readonly Reading[], sink: Sink): void {
+export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: readonly Reading[], sink: Effects): void {
   const chain = memberChain(target);
   const { base } = chain;
   const own = base.type === 'ThisExpression' ? ownMeaning(body, chain.path, scope) : undefined;
@@ -294,7 +300,7 @@ export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, 
 }
 
 /** `new X(…)`: a connection is where values come from; anything else is made from what it is given. */
-function readMaking(body: Body, node: t.NewExpression, scope: Scope, sink: Sink): void {
+function readMaking(body: Body, node: t.NewExpression, scope: Scope, sink: Effects): void {
   const name = node.callee.type === 'Identifier' ? node.callee.name : '';
   const kind = connections.get(name);
   if (kind && !body.module.names.has(name)) {
@@ -328,7 +334,7 @@ const connections: ReadonlyMap<string, OriginFact['kind']> = new Map([
 
 type Call = t.CallExpression | t.OptionalCallExpression;
 
-function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Sink): void {
+function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects): void {
   const { base, path, optional, computed } = memberChain(node.callee);
   const hooked = node.type === 'CallExpression' ? body.dialect.hook?.(body, node, scope) : undefined;
   if (hooked !== undefined) {
@@ -355,7 +361,7 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Sink): v
       readArguments(body, node, scope, sink, []);
     }
   } else {
-    const inner = newSink();
+    const inner = newEffects();
     readExpression(body, base, scope, how === 'item' ? 'item' : path.length === 0 || settles(path) ? 'same' : 'computed', inner);
     mergeInto(sink, inner, 'same');
     readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
@@ -368,7 +374,7 @@ function settles(path: readonly string[]): boolean {
 }
 
 /** A call of, or on, something the module declares or imports. */
-function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readonly string[], scope: Scope, sink: Sink): void {
+function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readonly string[], scope: Scope, sink: Effects): void {
   const span = spanOf(node.callee);
   const imported = body.module.imported.get(base.name);
   if (path.length > 0 && !imported) readName(body, base.name, path.slice(0, -1), 'computed', node.callee, scope, sink);
@@ -402,7 +408,7 @@ function readCalled(
   optional: boolean,
   how: How,
   scope: Scope,
-  sink: Sink,
+  sink: Effects,
 ): void {
   const span = spanOf(node);
   if (meaning.kind === 'gives' || meaning.kind === 'writes' || meaning.kind === 'calledGives') {
@@ -438,7 +444,7 @@ function readCalled(
     return;
   }
   const method = path.at(-1);
-  const inner = newSink();
+  const inner = newEffects();
   const holder = called && body.values[called.value]?.kind;
   const ownMethod = (holder === 'hook' || holder === 'context') && method !== undefined && collectionMethods.has(method);
   const known = method !== undefined && arrayMethods.has(method) && !ownMethod;
@@ -454,7 +460,7 @@ function readCalled(
   );
   mergeInto(sink, inner, 'same');
   if (method && called && (inPlaceMethods.has(method) || collectionMethods.has(method)) && isHeld(body, called.value, method)) {
-    const given = newSink();
+    const given = newEffects();
     const from = readArgs(body, node.arguments, scope, given).flatMap((one) => one.readings);
     mergeInto(sink, given, 'same');
     const whole = [...called.path].slice(0, -1);
@@ -489,12 +495,12 @@ function readCalled(
 }
 
 /** `get(levels)`, `set(levels, next)`, `get().levels`: calls of what the maker of a store hands in. */
-function readStoreCall(body: Body, node: Call, meaning: Meaning, path: readonly string[], how: How, scope: Scope, sink: Sink): void {
+function readStoreCall(body: Body, node: Call, meaning: Meaning, path: readonly string[], how: How, scope: Scope, sink: Effects): void {
   const [target, ...given] = node.arguments;
   if (meaning.kind === 'calledGives') readMeaning(body, meaning.meaning, path, how, spanOf(node), sink);
   else if (meaning.kind === 'gives' && target) readExpression(body, target, scope, how, sink);
   else if (meaning.kind === 'writes' && target) {
-    const inner = newSink();
+    const inner = newEffects();
     readExpression(body, target, scope, 'same', inner);
     const from = given.flatMap((one) => (isFunction(one) ? [keptFunction(body, 'update', one, scope)] : readingsOf(body, one, scope)));
     for (const read of inner.reads) (sink.changes ??= []).push({ value: read.value, span: spanOf(node), how: 'set', from });
@@ -534,7 +540,7 @@ function itemReadings(node: Call, path: readonly string[], list: readonly Readin
   return list.map((one) => ({ ...one, how: one.how === 'called' ? 'called' : 'item', span }));
 }
 
-function readArguments(body: Body, node: Call, scope: Scope, sink: Sink, items: readonly Reading[]): void {
+function readArguments(body: Body, node: Call, scope: Scope, sink: Effects, items: readonly Reading[]): void {
   for (const argument of node.arguments) {
     if (isFunction(argument)) readCallback(body, argument, scope, sink, items);
     else if (items.length > 0 && argument.type === 'Identifier' && readNamedCallback(body, argument, scope, sink, items)) continue;
@@ -543,7 +549,7 @@ function readArguments(body: Body, node: Call, scope: Scope, sink: Sink, items: 
 }
 
 /** `.then(setRows)`, `rows.forEach(add)`: a function by name that is called with these. */
-function readNamedCallback(body: Body, node: t.Identifier, scope: Scope, sink: Sink, items: readonly Reading[]): boolean {
+function readNamedCallback(body: Body, node: t.Identifier, scope: Scope, sink: Effects, items: readonly Reading[]): boolean {
   const meaning = lookUp(scope, node.name);
   const span = spanOf(node);
   const given = mergeReadings(items);
@@ -563,14 +569,14 @@ function readNamedCallback(body: Body, node: t.Identifier, scope: Scope, sink: S
   return false;
 }
 
-function readCallback(body: Body, node: FunctionNode, scope: Scope, sink: Sink, first: readonly Reading[]): void {
+function readCallback(body: Body, node: FunctionNode, scope: Scope, sink: Effects, first: readonly Reading[]): void {
   const inner = innerScope(scope);
   const [parameter] = node.params;
   if (parameter && first.length > 0) bindLocal(parameter, first, inner);
   readFunctionInto(body, node, inner, sink, first.length > 0 ? 1 : 0);
 }
 
-function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Sink): void {
+function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Effects): void {
   const chain = memberChain(node);
   for (const key of chain.computed) readExpression(body, key, scope, 'computed', sink);
   if (chain.base.type === 'Identifier') {
@@ -581,7 +587,7 @@ function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Sink)
     const own = ownMeaning(body, chain.path, scope);
     if (own) readMeaning(body, own.meaning, own.path, how, spanOf(node), sink);
   } else {
-    const inner = newSink();
+    const inner = newEffects();
     readExpression(body, chain.base, scope, chain.path.length > 0 && !isCall(chain.base) ? 'computed' : how, inner);
     for (const read of inner.reads) {
       const hooked = chain.path.length > 0 && read.path.length === 0 && read.how === 'same';
@@ -603,8 +609,8 @@ function isCall(node: t.Node): boolean {
 }
 
 /** `setX(value)`, `setX((before) => …)`. */
-function readSetterCall(body: Body, node: Call, partner: number, scope: Scope, sink: Sink): void {
-  const inner = newSink();
+function readSetterCall(body: Body, node: Call, partner: number, scope: Scope, sink: Effects): void {
+  const inner = newEffects();
   const before: Reading = { value: partner, path: [], how: 'same', span: spanOf(node.callee) };
   for (const argument of node.arguments) {
     if (isFunction(argument)) readCallback(body, argument, scope, inner, [before]);
@@ -626,7 +632,7 @@ function readSetterCall(body: Body, node: Call, partner: number, scope: Scope, s
 }
 
 /** `set({ a, b })`, `set((s) => ({ a: s.a + 1 }))`: a change of each member that is named. */
-function changeMembers(node: Call, store: number, inner: Sink, sink: Sink): boolean {
+function changeMembers(node: Call, store: number, inner: Effects, sink: Effects): boolean {
   const given = node.arguments[0] && bare(node.arguments[0]);
   const result = isFunction(given) ? (given.body.type === 'BlockStatement' ? undefined : bare(given.body)) : given;
   if (result?.type !== 'ObjectExpression') return false;
@@ -669,7 +675,7 @@ export function bindOpaque(node: FunctionNode, scope: Scope, from = 0): void {
  * Adds to `sink` what a function does when it runs. `scope` is the function's own; the first
  * `bound` parameters have their meaning in it already.
  */
-export function readFunctionInto(body: Body, node: FunctionNode, scope: Scope, sink: Sink, bound = 0): void {
+export function readFunctionInto(body: Body, node: FunctionNode, scope: Scope, sink: Effects, bound = 0): void {
   bindOpaque(node, scope, bound);
   sink.depth++;
   for (const parameter of node.params) {
@@ -677,7 +683,7 @@ export function readFunctionInto(body: Body, node: FunctionNode, scope: Scope, s
   }
   if (node.body.type === 'BlockStatement') readBlock(body, node.body.body, scope, sink);
   else {
-    const inner = newSink();
+    const inner = newEffects();
     inner.depth = sink.depth;
     readExpression(body, node.body, scope, 'same', inner);
     if (sink.depth === 1) (sink.returns ??= []).push(...resultOf(inner));
@@ -686,13 +692,13 @@ export function readFunctionInto(body: Body, node: FunctionNode, scope: Scope, s
   sink.depth--;
 }
 
-function readBlock(body: Body, statements: readonly t.Statement[], scope: Scope, sink: Sink): void {
+function readBlock(body: Body, statements: readonly t.Statement[], scope: Scope, sink: Effects): void {
   for (const found of hoisted(statements)) if (found.id) nameFunction(body, found.id.name, found, scope);
   for (const statement of statements) readStatement(body, statement, scope, sink);
 }
 
 /** Adds to `sink` what a statement does. */
-export function readStatement(body: Body, node: t.Statement, scope: Scope, sink: Sink): void {
+export function readStatement(body: Body, node: t.Statement, scope: Scope, sink: Effects): void {
   switch (node.type) {
     case 'ExpressionStatement':
       readExpression(body, node.expression, scope, 'computed', sink);
@@ -733,8 +739,8 @@ export function throws(node: t.Statement): boolean {
   return node.type === 'ThrowStatement';
 }
 
-function readReturn(body: Body, argument: t.Node, scope: Scope, sink: Sink): void {
-  const inner = newSink();
+function readReturn(body: Body, argument: t.Node, scope: Scope, sink: Effects): void {
+  const inner = newEffects();
   inner.depth = sink.depth;
   readExpression(body, argument, scope, 'same', inner);
   if (sink.depth === 1) (sink.returns ??= []).push(...resultOf(inner));
@@ -742,7 +748,7 @@ function readReturn(body: Body, argument: t.Node, scope: Scope, sink: Sink): voi
 }
 
 /** What an expression gives: not what it put into a state or an event on the way. */
-function resultOf(inner: Sink): Reading[] {
+function resultOf(inner: Effects): Reading[] {
   if (!inner.changes && !inner.raises) return inner.reads;
   const apart = [...(inner.changes ?? []), ...(inner.raises ?? [])];
   return inner.reads.filter((read) => !apart.some((one) => contains(one.span, read.span)));
@@ -755,19 +761,19 @@ function nameFunction(body: Body, name: string, node: FunctionNode, scope: Scope
   if (action !== undefined) scope.names.set(name, { kind: 'function', node, scope, action, value });
 }
 
-function readLocal(body: Body, node: t.VariableDeclarator, scope: Scope, sink: Sink): void {
+function readLocal(body: Body, node: t.VariableDeclarator, scope: Scope, sink: Effects): void {
   if (isFunction(node.init) && node.id.type === 'Identifier') {
     nameFunction(body, node.id.name, node.init, scope);
     return;
   }
-  const inner = newSink();
+  const inner = newEffects();
   if (node.init) readExpression(body, node.init, scope, 'same', inner);
   bindLocal(node.id, inner.reads, scope);
   mergeInto(sink, inner, 'computed');
 }
 
-function readLoop(body: Body, node: t.ForOfStatement | t.ForInStatement, scope: Scope, sink: Sink): void {
-  const inner = newSink();
+function readLoop(body: Body, node: t.ForOfStatement | t.ForInStatement, scope: Scope, sink: Effects): void {
+  const inner = newEffects();
   readExpression(body, node.right, scope, 'item', inner);
   if (node.left.type === 'VariableDeclaration') {
     for (const one of node.left.declarations) bindLocal(one.id, inner.reads, scope);
@@ -776,7 +782,7 @@ function readLoop(body: Body, node: t.ForOfStatement | t.ForInStatement, scope: 
   readStatement(body, node.body, scope, sink);
 }
 
-function readParts(body: Body, node: t.Node, scope: Scope, sink: Sink): void {
+function readParts(body: Body, node: t.Node, scope: Scope, sink: Effects): void {
   forEachChild(node, (child) => {
     if (child.type.endsWith('Statement') || child.type === 'VariableDeclaration') readStatement(body, child as t.Statement, scope, sink);
     else if (child.type === 'CatchClause') {

@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
 import type { ActionKind, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { addAction, addValue, type Body, fillAction, newSink, type Sink } from './body';
+import { addAction, addValue, type Body, fillAction, newEffects, type Effects } from './body';
 import { readActionInto, readArgs, readExpression, readFunctionInto } from './expressions';
 import { lateStretches } from './late';
 import { originOfHook } from './origins';
@@ -33,7 +33,7 @@ export function declareAction(body: Body, name: string, kind: ActionKind, node: 
 
 /** What a kept result is computed from: a function that gives it, or the value itself. */
 export function computedFrom(body: Body, first: t.Node | undefined, scope: Scope): Reading[] {
-  const sink = newSink();
+  const sink = newEffects();
   if (!isFunction(first)) {
     if (first) readExpression(body, first, scope, 'same', sink);
     return sink.reads;
@@ -49,14 +49,14 @@ export function computedFrom(body: Body, first: t.Node | undefined, scope: Scope
 
 /** The value that a call of a composable gives, of the project or from outside: its name leads there. */
 export function composableValue(body: Body, name: string, source: string, call: t.CallExpression, scope: Scope): number {
-  const args = readArgs(body, call.arguments, scope, newSink());
+  const args = readArgs(body, call.arguments, scope, newEffects());
   const origin = originOfHook(body, call, calleeName(call) ?? '');
   const given = { ...(args.length > 0 ? { args } : {}), ...(origin ? { origin } : {}) };
   return addValue(body, { name, kind: 'hook', span: spanOf(call), from: [], source, ...given });
 }
 
 /** Notes what setting up does beside making names: one action, for all that is called, changed or sent on the way. */
-export function noteSetUp(body: Body, statements: readonly t.Statement[], done: Sink): void {
+export function noteSetUp(body: Body, statements: readonly t.Statement[], done: Effects): void {
   // What it reads of the module may be a store that it hands on.
   const reads = done.reads.filter((read) => body.values[read.value]?.kind === 'module');
   if (reads.length === 0 && !done.changes && !done.invokes && !done.raises && !done.sends && !done.hears && !done.calls) return;

@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
 import type { ModuleFacts, Reading } from '../../model/facts';
-import { addAction, addValue, type Body, type Dialect, finishBody, mergeReadings, type ModuleScope, newBody, newSink } from './body';
+import { addAction, addValue, type Body, type Dialect, finishBody, mergeReadings, type ModuleScope, newBody, newEffects } from './body';
 import { bindParams, readActionInto, readExpression, readFunctionInto, readingsOf, readStatement } from './expressions';
 import { innerScope, type Meaning, type Scope } from './scope';
 import { type StoreShape, storeShapeOf } from './store-shapes';
@@ -85,7 +85,7 @@ function declareModuleFunction({ body, scope }: Reader, name: string, node: Func
 
 function readLoose({ body, scope }: Reader, statement: t.ExpressionStatement): void {
   body.queue.push(() => {
-    const sink = newSink();
+    const sink = newEffects();
     readStatement(body, statement, scope, sink);
     const handsStoreOn = sink.reads.some((read) => body.values[read.value]?.shape !== undefined);
     if (!sink.changes && !sink.invokes && !sink.sends && !sink.hears && !handsStoreOn) return;
@@ -188,7 +188,7 @@ function fillStore(body: Body, store: number, shape: StoreShape, scope: Scope): 
     const action = addAction(body, 'write', 'handler', spanOf(shape.writer));
     const { writer } = shape;
     body.queue.push(() => {
-      const sink = newSink();
+      const sink = newEffects();
       readFunctionInto(body, writer, inner, sink, writer.params.length);
       const facts = body.actions[action];
       if (facts) Object.assign(facts, { reads: sink.reads, changes: sink.changes ?? [], invokes: sink.invokes ?? [] });
@@ -202,7 +202,7 @@ function fillStore(body: Body, store: number, shape: StoreShape, scope: Scope): 
 function derivedFrom(body: Body, node: FunctionNode, scope: Scope): Reading[] {
   const inner = innerScope(scope);
   bindAtomParams(node, inner);
-  const sink = newSink();
+  const sink = newEffects();
   readFunctionInto(body, node, inner, sink, node.params.length);
   return mergeReadings(sink.reads.map((one) => ({ ...one, how: 'computed' as const })));
 }
@@ -228,7 +228,7 @@ function storeMadeBy(body: Body, store: number, node: FunctionNode, scope: Scope
     inner.names.set(set.name, { kind: 'value', value, path: [] });
   }
   if (get?.type === 'Identifier') inner.names.set(get.name, { kind: 'calledGives', meaning: { kind: 'value', value: store, path: [] } });
-  const sink = newSink();
+  const sink = newEffects();
   const result = node.body.type === 'BlockStatement' ? node.body.body.find((one) => one.type === 'ReturnStatement')?.argument : node.body;
   if (result) readExpression(body, result, inner, 'same', sink);
   return sink.reads;
@@ -247,7 +247,7 @@ function handlerOf(body: Body, store: number, property: t.ObjectMethod | t.Objec
       bindParams(body, given, inner, action);
       const [state] = given.params;
       if (state?.type === 'Identifier') inner.names.set(state.name, { kind: 'value', value: store, path: [] });
-      const sink = newSink();
+      const sink = newEffects();
       readFunctionInto(body, given, inner, sink, given.params.length);
       const facts = body.actions[action];
       if (!facts) return;
@@ -327,7 +327,7 @@ function readGetter(body: Body, store: number, action: number, node: FunctionNod
   if (state?.type === 'Identifier') inner.names.set(state.name, { kind: 'value', value: store, path: [] });
   for (const found of state?.type === 'ObjectPattern' ? patternNames(state) : [])
     inner.names.set(found.name, { kind: 'value', value: store, path: found.path });
-  const sink = newSink();
+  const sink = newEffects();
   readFunctionInto(body, node, inner, sink, node.params.length);
   const facts = body.actions[action];
   if (facts) Object.assign(facts, { reads: sink.reads, returns: sink.returns ?? [] });

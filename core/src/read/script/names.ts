@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
 import type { How, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { addCall, type Body, moduleValue, noteDemanded, propValue, type Sink, wholeProps } from './body';
+import { addCall, type Body, moduleValue, noteDemanded, propValue, type Effects, wholeProps } from './body';
 import { lookUp, type Meaning, type Scope, unboxed, noteUndeclared } from './scope';
 import { bare, keyName, patternNames, spanOf } from './syntax';
 
@@ -40,7 +40,7 @@ export function howOf(path: readonly string[], how: How): How {
 }
 
 /** Pushes the readings that a name stands for, with the members read from it. */
-export function readMeaning(body: Body, given: Meaning, members: readonly string[], how: How, span: Span, sink: Sink): void {
+export function readMeaning(body: Body, given: Meaning, members: readonly string[], how: How, span: Span, sink: Effects): void {
   const { meaning, path } = unboxed(given, members);
   switch (meaning.kind) {
     case 'value': {
@@ -105,7 +105,7 @@ export function ownMeaning(body: Body, path: readonly string[], scope: Scope): {
   return meaning && { meaning, path: path.slice(1) };
 }
 
-export function readName(body: Body, name: string, path: readonly string[], how: How, node: t.Node, scope: Scope, sink: Sink): void {
+export function readName(body: Body, name: string, path: readonly string[], how: How, node: t.Node, scope: Scope, sink: Effects): void {
   const span = spanOf(node);
   const meaning = lookUp(scope, name, span);
   if (meaning) readMeaning(body, meaning, path, how, span, sink);
@@ -171,7 +171,7 @@ export function bindLocal(pattern: t.Node, readings: readonly Reading[], scope: 
 }
 
 /** Adds what an inner expression does; its readings count as `how` at most. */
-export function mergeInto(sink: Sink, inner: Sink, how: How): void {
+export function mergeInto(sink: Effects, inner: Effects, how: How): void {
   for (const read of inner.reads) {
     sink.reads.push(how === 'same' ? read : { value: read.value, path: read.path, how: weaken(read.how, how), span: read.span });
   }

@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import { memberOf } from '../../../model/member';
 import type { Binding, BindingTarget, KeyFact, Reading, SpreadFact, TemplateNode } from '../../../model/facts';
 import type { Writable } from '../../../model/writable';
-import { attachCallbacks, type Body, excerpt, newSink, wholeProps } from '../../../read/script/body';
+import { attachCallbacks, type Body, excerpt, newEffects, wholeProps } from '../../../read/script/body';
 import { calledForNothing } from '../../../read/script/called';
 import { readExpression, readingsOf } from '../../../read/script/expressions';
 import { memberChain } from '../../../read/script/names';
@@ -139,7 +139,7 @@ function bindingOf(
   }
   const called = binding.direction === 'out' ? calledForNothing(body, node, scope) : undefined;
   if (called) binding.called = called;
-  const sink = newSink();
+  const sink = newEffects();
   readExpression(body, node, scope, 'same', sink);
   if (sink.reads.length > 0) binding.readings = sink.reads;
   if (binding.direction === 'out' && !isComponentTag(tag)) attachCallbacks(body, sink.reads);
@@ -171,7 +171,7 @@ function handedOn(tag: string, node: t.Node): TemplateNode {
 
 /** `key={…}`: by position, by something of the item, or the same for all. */
 export function keyOf(body: Body, value: t.Node, scope: Scope): KeyFact {
-  const sink = newSink();
+  const sink = newEffects();
   readExpression(body, value, scope, 'same', sink);
   const shared = { span: spanOf(value), text: excerpt(body.module, spanOf(value)) };
   const varying = sink.reads.some((one) => body.values[one.value]?.kind !== 'module');
@@ -200,7 +200,7 @@ function spreadOf(body: Body, argument: t.Node, whole: t.Node, scope: Scope, tag
     }
   }
   if (node.type === 'MemberExpression' && memberChain(node).base.type === 'ThisExpression') body.propsEscape = true;
-  const sink = newSink();
+  const sink = newEffects();
   readExpression(body, argument, scope, 'spread', sink);
   if (node.type === 'ObjectExpression') {
     const names = node.properties.map((property) => (property.type === 'SpreadElement' ? undefined : keyName(property)));

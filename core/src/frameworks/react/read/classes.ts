@@ -9,8 +9,8 @@ import {
   fillAction,
   type ModuleScope,
   newBody,
-  newSink,
-  type Sink,
+  newEffects,
+  type Effects,
 } from '../../../read/script/body';
 import { channelDialect } from '../../../read/script/channels';
 import { bindParams, readActionInto, readExpression, readFunctionInto, readingsOf } from '../../../read/script/expressions';
@@ -43,7 +43,7 @@ function classDialect(state: ClassState): Dialect {
 }
 
 /** `this.setState({ open: true })`, `this.setState((before, props) => ({ count: before.count + 1 }))`. */
-function readSetState(body: Body, call: t.CallExpression | t.OptionalCallExpression, state: ClassState, scope: Scope, sink: Sink): void {
+function readSetState(body: Body, call: t.CallExpression | t.OptionalCallExpression, state: ClassState, scope: Scope, sink: Effects): void {
   const [given, then] = call.arguments;
   if (then) readExpression(body, then, scope, 'computed', sink);
   const node = given && bare(given);
@@ -57,7 +57,7 @@ function readSetState(body: Body, call: t.CallExpression | t.OptionalCallExpress
   }
   for (const property of object.properties) {
     const name = property.type === 'SpreadElement' ? undefined : keyName(property);
-    const read = newSink();
+    const read = newEffects();
     const value = property.type === 'ObjectProperty' ? property.value : property.type === 'SpreadElement' ? property.argument : undefined;
     if (value) readExpression(body, value, inner, 'same', read);
     if (name !== undefined)
@@ -193,7 +193,7 @@ function readConstructor(body: Body, fn: FunctionNode, state: ClassState, scope:
   }
   if (rest.length === 0) return;
   body.queue.push(() => {
-    const sink = newSink();
+    const sink = newEffects();
     readFunctionInto(body, { ...fn, body: { ...fn.body, body: rest } } as FunctionNode, inner, sink, fn.params.length);
     fillAction(body, action, sink);
   });

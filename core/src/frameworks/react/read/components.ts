@@ -1,16 +1,7 @@
 import type * as t from '@babel/types';
+import { assembleComponent } from '../../../read/component';
 import { defaultSlot, type MemberKey, memberName } from '../../../model/member';
-import type {
-  ComponentFacts,
-  EventFact,
-  Openness,
-  MemberFact,
-  RaiseFact,
-  Reading,
-  SharedFact,
-  SlotFact,
-  TemplateNode,
-} from '../../../model/facts';
+import type { ComponentFacts, Openness, MemberFact, RaiseFact, Reading, SharedFact, SlotFact, TemplateNode } from '../../../model/facts';
 import type { TypeExpr } from '../../../model/types';
 import { walkTemplate } from '../../../model/walk';
 import type { Writable } from '../../../model/writable';
@@ -131,24 +122,6 @@ function isGeneric(node: FunctionNode): boolean {
   return parameter !== undefined && (parameter as { typeAnnotation?: { type?: string } }).typeAnnotation?.type === 'TypeAnnotation';
 }
 
-function raisesOf(body: Body): RaiseFact[] {
-  const raises = [...body.actions.flatMap((action) => action.raises), ...body.attached];
-  const seen = new Set<number>();
-  return raises.filter((raise) => !seen.has(raise.span.start) && seen.add(raise.span.start));
-}
-
-function eventsOf(raises: readonly RaiseFact[], props: readonly MemberFact[]): EventFact[] {
-  return props
-    .filter((prop) => prop.kind === 'callback')
-    .map((prop) => ({
-      name: eventOf(prop.name) ?? prop.name,
-      key: prop.key,
-      span: prop.span,
-      raised: raises.filter((raise) => raise.member === prop.key),
-      travels: 'owner' as const,
-    }));
-}
-
 function slotsOf(template: readonly TemplateNode[], body: Body): SlotFact[] {
   const slots = new Map<MemberKey, SlotFact>();
   walkTemplate(template, (node) => {
@@ -223,7 +196,7 @@ export function readTemplate(body: Body, node: FunctionNode, scope: Scope): Temp
   return template;
 }
 
-/** Puts a component's facts together from what its body told. */
+/** A component's facts from what its body told. */
 export function assemble(
   body: Body,
   template: TemplateNode[],
@@ -232,36 +205,19 @@ export function assemble(
   file: string,
   propsType: TypeExpr | undefined,
 ): ComponentFacts {
-  const tables = finishBody(body);
-  const slots = slotsOf(template, body);
-  const raises = raisesOf(body);
-  const props = propsOf(body, slots, raises);
   const wrappedBy = declared.wrappers.filter(addsProps).map((wrapper) => wrapper.name);
-  const { openness, through } = form === 'class' || wrappedBy.length > 0 ? { openness: 'open' as const, through: [] } : opennessOf(body);
-  const facts: Writable<ComponentFacts> = {
-    values: tables.values,
-    actions: tables.actions,
-    name: nameOf(declared, file),
-    local: declared.name,
-    span: declared.span,
-    nameSpan: declared.nameSpan,
-    form,
-    members: props,
-    events: eventsOf(raises, props),
-    slots,
-    openness,
-    through,
-    template,
-    clones: body.clones,
-    provides: [],
-    wrappedBy,
-    ...(body.endings.size > 0 ? { endings: [...body.endings] } : {}),
-  };
-  if (propsType) facts.propsType = propsType;
-  if (declared.wrappers.some((wrapper) => wrapper.name === 'memo')) facts.memo = true;
-  if (body.again.length > 0) facts.again = body.again;
-  if (body.exposes.length > 0) facts.exposes = body.exposes;
-  return facts;
+  const { span, nameSpan, name: local } = declared;
+  return assembleComponent(body, (raises) => {
+    const slots = slotsOf(template, body);
+    return {
+      ...{ name: nameOf(declared, file), local, span, nameSpan, form, template, slots, wrappedBy },
+      ...(form === 'class' || wrappedBy.length > 0 ? { openness: 'open', through: [] } : opennessOf(body)),
+      members: propsOf(body, slots, raises),
+      eventName: ({ name }) => eventOf(name) ?? name,
+      ...(propsType ? { propsType } : {}),
+      ...(declared.wrappers.some((wrapper) => wrapper.name === 'memo') ? { memo: true } : {}),
+    };
+  });
 }
 
 /** A hook of the project: what it takes and what it gives. */

@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
 import type { ValueKind } from '../../../model/facts';
-import { addValue, type Body, moduleValue, newSink, noteDemanded } from '../../../read/script/body';
+import { addValue, type Body, moduleValue, newEffects, noteDemanded } from '../../../read/script/body';
 import { keptFunction, readArgs, readingsOf } from '../../../read/script/expressions';
 import { computedFrom, declareAction, declareFunction } from '../../../read/script/functions';
 import { originOfHook } from '../../../read/script/origins';
@@ -122,7 +122,7 @@ function declareNamed(
   source?: string,
 ): void {
   const names = patternNames(declarator.id);
-  const sink = newSink();
+  const sink = newEffects();
   const args = kind === 'context' || kind === 'ref' ? [] : readArgs(body, call.arguments, scope, sink);
   const from = kind === 'context' ? [] : kind === 'ref' ? call.arguments.flatMap((one) => readingsOf(body, one, scope)) : sink.reads;
   const whole = names.find((found) => found.path.length === 0 && !found.rest);
@@ -173,7 +173,7 @@ function makeHookValue(body: Body, call: t.CallExpression, scope: Scope): number
   const source = dottedName(kind === 'context' && first ? first : call.callee);
   if (!source) return undefined;
   noteTested(body, call, scope);
-  const sink = newSink();
+  const sink = newEffects();
   const args = kind === 'context' ? [] : readArgs(body, call.arguments, scope, sink);
   const origin = kind === 'hook' ? originOfHook(body, call, name) : undefined;
   const gives = hook ? storeReadingOf(name) : undefined;

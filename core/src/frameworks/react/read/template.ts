@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { Binding, KeyFact, Reading, TemplateNode, TemplateUse } from '../../../model/facts';
 import { memberKeyOf } from '../../../model/given';
 import type { Writable } from '../../../model/writable';
-import { addAction, addValue, type Body, excerpt, fillAction, mergeReadings, newSink } from '../../../read/script/body';
+import { addAction, addValue, type Body, excerpt, fillAction, mergeReadings, newEffects } from '../../../read/script/body';
 import { keptFunction, readExpression, readFunctionInto, readingsOf, readStatement, throws } from '../../../read/script/expressions';
 import { bindLocal, noteTested } from '../../../read/script/names';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
@@ -371,12 +371,12 @@ function markupOfStatement(body: Body, statement: t.Statement, scope: Scope, lev
 }
 
 function readLooseStatement(body: Body, statement: t.Statement, scope: Scope): void {
-  const sink = newSink();
+  const sink = newEffects();
   readStatement(body, statement, scope, sink);
   keepRender(body, sink, statement);
 }
 
-function keepRender(body: Body, sink: ReturnType<typeof newSink>, node: t.Node): void {
+function keepRender(body: Body, sink: ReturnType<typeof newEffects>, node: t.Node): void {
   if (sink.reads.length === 0 && !sink.changes && !sink.raises && !sink.calls) return;
   fillAction(body, addAction(body, 'while rendering', 'render', spanOf(node)), sink);
 }
@@ -444,7 +444,7 @@ function readLooseExpression(body: Body, expression: t.Node, scope: Scope, wrap 
     keepMarkup(node.left.name, wrap(markupOf(body, node.right, scope)), scope);
     return;
   }
-  const sink = newSink();
+  const sink = newEffects();
   readExpression(body, node, scope, 'computed', sink);
   keepRender(body, sink, node);
 }
@@ -504,7 +504,7 @@ function declareMarkup(body: Body, declarator: t.VariableDeclarator, init: t.Nod
 
 /** An ordinary constant: another name for a value or its part, or computed from others. */
 function declareValue(body: Body, declarator: t.VariableDeclarator, init: t.Node | undefined, scope: Scope, level: Level): void {
-  const sink = newSink();
+  const sink = newEffects();
   if (init) readExpression(body, init, scope, 'same', sink);
   if (level === 'body' && (sink.changes || sink.raises)) keepRender(body, sink, declarator);
   const nodes = init?.type === 'ObjectExpression' && body.module.holdsMarkup(init) ? markupOf(body, init, scope) : undefined;
@@ -611,7 +611,7 @@ export function renderFunction(body: Body, fn: FunctionNode, scope: Scope): { no
   });
   const nodes = markupOfFunctionBody(body, fn, inner);
   if (nodes.length === 0) {
-    const sink = newSink();
+    const sink = newEffects();
     readFunctionInto(body, fn, inner, sink, fn.params.length);
     if (sink.reads.length > 0) nodes.push({ kind: 'text', readings: sink.reads, span: spanOf(fn) });
   }

@@ -7,7 +7,7 @@ import type { Body } from '../../../read/script/body';
 import { isFunctionType } from '../../conventions';
 
 /** What a component declares to its users, while it is being read. */
-export type Declared = {
+export type DeclaredMembers = {
   readonly members: Map<MemberKey, MemberFact>;
   /** Props that the owner may bind, by value: writing to one tells the owner. */
   readonly bindable: Set<number>;
@@ -18,7 +18,7 @@ export type Declared = {
   open: boolean;
 };
 
-export function newDeclared(): Declared {
+export function newDeclared(): DeclaredMembers {
   return { members: new Map(), bindable: new Set(), provides: [], exposes: [], open: false };
 }
 
@@ -49,7 +49,7 @@ export function eventName({ key, name }: MemberFact): string {
 }
 
 /** All that users may give: declared props, the other halves of those that can be bound, events, and slots. */
-export function membersOf(body: Body, declared: Declared, slots: readonly SlotFact[]): MemberFact[] {
+export function membersOf(body: Body, declared: DeclaredMembers, slots: readonly SlotFact[]): MemberFact[] {
   const members = new Map<MemberKey, MemberFact>(declared.members);
   const raised = new Set(body.actions.flatMap((action) => action.raises.map((raise) => raise.member)));
   for (const [key, value] of body.propValues) {

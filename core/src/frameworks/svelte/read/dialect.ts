@@ -1,14 +1,14 @@
 import type * as t from '@babel/types';
 import { eventKey, modelKey } from '../../../model/member';
 import type { Reading } from '../../../model/facts';
-import { addValue, type Body, type Dialect, moduleValue, newSink, memberValue, type Sink } from '../../../read/script/body';
+import { addValue, type Body, type Dialect, moduleValue, newEffects, memberValue, type Effects } from '../../../read/script/body';
 import { channelDialect } from '../../../read/script/channels';
 import { readArgs, readExpression, readFunctionInto, readingsOf } from '../../../read/script/expressions';
 import { composableValue, computedFrom } from '../../../read/script/functions';
 import { bindLocal } from '../../../read/script/names';
 import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, calleeName, dottedName, isFunction, keyOf, patternNames, spanOf } from '../../../read/script/syntax';
-import { type Declared, propMember } from './declared';
+import { type DeclaredMembers, propMember } from './declared';
 
 type Call = t.CallExpression | t.OptionalCallExpression;
 
@@ -29,7 +29,7 @@ export function isComposable(name: string | undefined): boolean {
 }
 
 /** What the reading of expressions must know of this framework, for one body with what it declares. */
-export function svelteDialect(declared: Declared): Dialect {
+export function svelteDialect(declared: DeclaredMembers): Dialect {
   return {
     ...channelDialect,
     call: (body, call, callee, scope, sink) =>
@@ -55,7 +55,7 @@ function readDispatch(
   call: Call,
   { base, path }: { base: t.Node; path: readonly string[] },
   scope: Scope,
-  sink: Sink,
+  sink: Effects,
 ): boolean {
   if (base.type !== 'Identifier' || path.length > 0 || lookUp(scope, base.name)?.kind !== 'emits') return false;
   const [first, ...rest] = call.arguments;
@@ -83,7 +83,7 @@ function readStoreCall(
   call: Call,
   { base, path }: { base: t.Node; path: readonly string[] },
   scope: Scope,
-  sink: Sink,
+  sink: Effects,
 ): boolean {
   const method = path.at(-1);
   const [given] = call.arguments;
@@ -111,9 +111,9 @@ export function changeStore(
   given: t.Node,
   span: { start: number; end: number },
   scope: Scope,
-  sink: Sink,
+  sink: Effects,
 ): void {
-  const inner = newSink();
+  const inner = newEffects();
   const node = bare(given);
   if (isFunction(node)) {
     const own = innerScope(scope);
@@ -127,7 +127,7 @@ export function changeStore(
   if (inner.calls) (sink.calls ??= []).push(...inner.calls);
 }
 
-function readApi(body: Body, declared: Declared, call: Call, scope: Scope, sink: Sink): boolean {
+function readApi(body: Body, declared: DeclaredMembers, call: Call, scope: Scope, sink: Effects): boolean {
   const [first, second] = call.arguments;
   switch (apiName(body, call)) {
     case 'setContext': {
@@ -211,7 +211,7 @@ function fromStores(body: Body, stores: t.Node, make: t.Node | undefined, scope:
     const readings = sources[Number(at ?? 0)] ?? [];
     inner.names.set(found.name, { kind: 'local', readings: readings.map((one) => ({ ...one, path: [...one.path, ...path] })) });
   }
-  const sink = newSink();
+  const sink = newEffects();
   readFunctionInto(body, run, inner, sink, 1);
   const reads = [...(sink.returns ?? []), ...sink.reads];
   return reads.length > 0 ? reads.map((one): Reading => ({ ...one, how: one.held ? one.how : 'computed' })) : sources.flat();

@@ -1,10 +1,11 @@
 import type * as t from '@babel/types';
+import { assembleComponent } from '../../../read/component';
 import type { AST } from 'svelte/compiler';
 import type { ComponentFacts, FileFacts, Problem } from '../../../model/facts';
 import type { Writable } from '../../../model/writable';
 import { parser } from '../parser';
-import { eventsOf, opennessOf, provided, slotsOf } from '../../../read/markup/contract';
-import { type Body, finishBody, newBody } from '../../../read/script/body';
+import { opennessOf, provided, slotsOf } from '../../../read/markup/contract';
+import { type Body, newBody } from '../../../read/script/body';
 import { declarationsOf } from '../../../read/script/declarations';
 import { mayLast, readModuleBody } from '../../../read/script/module-body';
 import { kept, moduleScope } from '../../../read/script/module-scope';
@@ -14,7 +15,7 @@ import { trulyUndeclared } from '../../../read/markup/undeclared';
 import { markupScope, type Scope } from '../../../read/script/scope';
 import { nameOfFile } from '../../../read/script/syntax';
 import { readTypeDeclaration } from '../../../read/script/types';
-import { type Declared, eventName, newDeclared, membersOf } from './declared';
+import { type DeclaredMembers, eventName, newDeclared, membersOf } from './declared';
 import { svelteDialect } from './dialect';
 import { type Instance, otherNames, readInstance, usesRunes } from './script';
 import { readFragment, type SvelteMarkup } from './template';
@@ -104,7 +105,7 @@ function readComponent(
   root: AST.Root | undefined,
   statements: readonly t.Statement[],
   body: Body,
-  declared: Declared,
+  declared: DeclaredMembers,
   problems: Problem[],
   start: number,
 ): ComponentFacts {
@@ -118,36 +119,25 @@ function readComponent(
   const inner = markupScope(scope);
   const template = root ? readFragment(markup, root.fragment.nodes, inner) : [];
   if (!root && text.trim() !== '') declared.open = true;
-  const { values, actions } = finishBody(body);
-  const slots = slotsOf(template);
-  const props = membersOf(body, declared, slots);
-  const raises = [...body.actions.flatMap((action) => action.raises), ...body.attached];
-  const facts: Writable<ComponentFacts> = {
-    name: nameOfFile(file),
-    local: 'default',
-    span: { start: 0, end: text.length },
-    nameSpan: { start, end: Math.min(start + 1, text.length) },
-    values,
-    actions,
-    form: 'file',
-    members: props,
-    events: eventsOf(raises, props, eventName),
-    slots,
-    ...opennessOf(body, declared.open || body.propsEscape),
-    template: provided(declared.provides, template),
-    clones: false,
-    provides: [],
-    wrappedBy: [],
-  };
-  if (declared.propsType) facts.propsType = declared.propsType;
-  const exposes = [...declared.exposes, ...body.exposes];
-  if (exposes.length > 0) facts.exposes = exposes;
-  const module = root?.module ? text.slice(root.module.start, root.module.end) : '';
-  const undeclared = trulyUndeclared(inner.undeclared, `${module} ${script}`);
-  if (undeclared.length > 0) facts.undeclared = undeclared;
-  if (body.again.length > 0) facts.again = body.again;
-  if (body.raisesUnseen) facts.raisesUnseen = true;
-  if (!runes) facts.followsAssignment = true;
-  if (body.endings.size > 0) facts.endings = [...body.endings];
-  return facts;
+  return assembleComponent(body, () => {
+    const slots = slotsOf(template);
+    const module = root?.module ? text.slice(root.module.start, root.module.end) : '';
+    const undeclared = trulyUndeclared(inner.undeclared, `${module} ${script}`);
+    return {
+      name: nameOfFile(file),
+      local: 'default',
+      span: { start: 0, end: text.length },
+      nameSpan: { start, end: Math.min(start + 1, text.length) },
+      form: 'file',
+      ...opennessOf(body, declared.open || body.propsEscape),
+      template: provided(declared.provides, template),
+      slots,
+      members: membersOf(body, declared, slots),
+      eventName,
+      exposes: declared.exposes,
+      ...(declared.propsType ? { propsType: declared.propsType } : {}),
+      ...(undeclared.length > 0 ? { undeclared } : {}),
+      ...(runes ? {} : { followsAssignment: true }),
+    };
+  });
 }

@@ -8,10 +8,10 @@ import {
   excerpt,
   fillAction,
   moduleValue,
-  newSink,
+  newEffects,
   noteDemanded,
   propValue,
-  type Sink,
+  type Effects,
 } from '../../../read/script/body';
 import { writtenAgain } from '../../../read/script/again';
 import { readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
@@ -31,7 +31,7 @@ import {
   spanOf,
 } from '../../../read/script/syntax';
 import { readType } from '../../../read/script/types';
-import { type Declared, isCallback, propMember } from './declared';
+import { type DeclaredMembers, isCallback, propMember } from './declared';
 import { apiName, later, madeValue } from './dialect';
 
 const lifecycles = new Set(['onMount', 'onDestroy', 'beforeUpdate', 'afterUpdate']);
@@ -40,7 +40,7 @@ const effects = new Set(['$effect', '$effect.pre', '$effect.root', '$inspect']);
 /** The script of a component, or the body of a function that holds state, while it is being read. */
 export type Instance = {
   readonly body: Body;
-  readonly declared: Declared;
+  readonly declared: DeclaredMembers;
   readonly runes: boolean;
   /** A function of a module: nothing of it is a prop, and its variables are its own. */
   readonly isFunction?: true;
@@ -56,7 +56,7 @@ export function readInstance(instance: Instance, statements: readonly t.Statemen
   const { body } = instance;
   for (const found of hoisted(statements.map((one) => unexported(one))))
     if (found.id) declareFunction(body, found.id.name, found, scope, 'handler', spanOf(found.id));
-  const done = newSink();
+  const done = newEffects();
   for (const statement of statements) readOne(instance, statement, scope, done);
   for (const statement of statements) if (statement.type === 'ExportNamedDeclaration') readExported(instance, statement, scope);
   noteSetUp(body, statements, done);
@@ -66,7 +66,7 @@ function unexported(statement: t.Statement): t.Statement {
   return statement.type === 'ExportNamedDeclaration' && statement.declaration ? statement.declaration : statement;
 }
 
-function readOne(instance: Instance, statement: t.Statement, scope: Scope, done: Sink): void {
+function readOne(instance: Instance, statement: t.Statement, scope: Scope, done: Effects): void {
   const { body, runes } = instance;
   switch (statement.type) {
     case 'ImportDeclaration':
@@ -120,7 +120,7 @@ function readExported({ body, declared, runes }: Instance, statement: t.ExportNa
   }
 }
 
-function expose(body: Body, declared: Declared, name: string, node: t.Node, scope: Scope): void {
+function expose(body: Body, declared: DeclaredMembers, name: string, node: t.Node, scope: Scope): void {
   for (const one of readingsOf(body, node, scope)) declared.exposes.push({ ...one, how: 'computed', held: { at: [name], how: one.how } });
 }
 
@@ -154,7 +154,7 @@ function readReactive({ body }: Instance, statement: t.Statement, scope: Scope):
   }
   const action = addAction(body, '$:', 'effect', spanOf(statement));
   body.queue.push(() => {
-    const sink = newSink();
+    const sink = newEffects();
     readStatement(body, statement, scope, sink);
     fillAction(body, action, sink);
     const facts = body.actions[action];
@@ -189,7 +189,7 @@ function readLoose({ body }: Instance, node: t.Node, scope: Scope): boolean {
   }
   const action = addAction(body, api, 'effect', spanOf(node));
   body.queue.push(() => {
-    const sink = newSink();
+    const sink = newEffects();
     readExpression(body, run, scope, 'computed', sink);
     for (const read of sink.reads)
       if (body.values[read.value]?.kind === 'function')
@@ -212,7 +212,7 @@ function declareEvents({ declared }: Instance, { typeParameters }: t.CallExpress
 }
 
 /** Gives the names of one declarator their meaning. */
-function declare(instance: Instance, declarator: t.VariableDeclarator, kind: string, scope: Scope, done: Sink): void {
+function declare(instance: Instance, declarator: t.VariableDeclarator, kind: string, scope: Scope, done: Effects): void {
   const { body, runes } = instance;
   const init = declarator.init ? bare(declarator.init) : undefined;
   const names = patternNames(declarator.id);
@@ -252,7 +252,7 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
     if (facts && init) facts.from = readingsOf(body, init, scope);
     return;
   }
-  const sink = newSink();
+  const sink = newEffects();
   if (init) readExpression(body, init, scope, 'same', sink);
   for (const found of names) {
     const [only, ...others] = sink.reads;

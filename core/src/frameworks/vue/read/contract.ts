@@ -11,7 +11,7 @@ import { readType } from '../../../read/script/types';
 import { eventMember, propMember } from './names';
 
 /** What a component declares to its users, while it is being read. */
-export type Declared = {
+export type DeclaredMembers = {
   readonly props: Map<string, MemberFact>;
   readonly events: Map<string, Span>;
   /** Props whose writing raises `update:…`. */
@@ -29,7 +29,7 @@ export type Declared = {
   readonly provides: Provided[];
 };
 
-export function newDeclared(): Declared {
+export function newDeclared(): DeclaredMembers {
   return {
     props: new Map(),
     events: new Map(),
@@ -43,7 +43,7 @@ export function newDeclared(): Declared {
 }
 
 /** Declares the props of an array or an object: `['boat']`, `{ boat: String, eta: { type: Date, required: true } }`. */
-export function declareProps(body: Body, declared: Declared, given: t.Node): void {
+export function declareProps(body: Body, declared: DeclaredMembers, given: t.Node): void {
   const node = bare(given);
   if (node.type === 'ArrayExpression') {
     for (const one of node.elements) {
@@ -115,7 +115,7 @@ export function fieldOf(object: t.Node | undefined, name: string): t.Node | unde
 
 export function addProp(
   body: Body,
-  declared: Declared,
+  declared: DeclaredMembers,
   name: string,
   span: Span,
   required: MemberFact['required'],
@@ -131,7 +131,7 @@ export function addProp(
 }
 
 /** Declares events by name: `['book']`, `{ book: (id) => true }`. */
-export function declareEvents(declared: Declared, given: t.Node): void {
+export function declareEvents(declared: DeclaredMembers, given: t.Node): void {
   const node = bare(given);
   if (node.type === 'ArrayExpression') {
     for (const one of node.elements) {
@@ -148,7 +148,7 @@ export function declareEvents(declared: Declared, given: t.Node): void {
 }
 
 /** Declares events by type, in both forms: `{ book: [id: string] }`, `{ (e: 'book', id: string): void }`. */
-export function declareEventTypes(declared: Declared, type: t.TSType, statements: readonly t.Statement[], depth = 0): void {
+export function declareEventTypes(declared: DeclaredMembers, type: t.TSType, statements: readonly t.Statement[], depth = 0): void {
   switch (type.type) {
     case 'TSTypeLiteral':
       declareEventMembers(declared, type.members);
@@ -180,7 +180,7 @@ export function declareEventTypes(declared: Declared, type: t.TSType, statements
   }
 }
 
-function declareEventMembers(declared: Declared, members: readonly t.TSTypeElement[]): void {
+function declareEventMembers(declared: DeclaredMembers, members: readonly t.TSTypeElement[]): void {
   for (const member of members) {
     if (member.type === 'TSCallSignatureDeclaration') declareCallSignature(declared, member.parameters);
     else if (member.type === 'TSPropertySignature' || member.type === 'TSMethodSignature') {
@@ -190,7 +190,7 @@ function declareEventMembers(declared: Declared, members: readonly t.TSTypeEleme
   }
 }
 
-function declareCallSignature(declared: Declared, parameters: readonly t.Node[]): void {
+function declareCallSignature(declared: DeclaredMembers, parameters: readonly t.Node[]): void {
   const [first] = parameters;
   const annotation = first && 'typeAnnotation' in first ? (first as t.Identifier).typeAnnotation : undefined;
   const type = annotation?.type === 'TSTypeAnnotation' ? annotation.typeAnnotation : undefined;
@@ -202,12 +202,12 @@ function declareCallSignature(declared: Declared, parameters: readonly t.Node[])
   }
 }
 
-export function declarePropsType(declared: Declared, type: t.TSType): void {
+export function declarePropsType(declared: DeclaredMembers, type: t.TSType): void {
   declared.propsType = readType(type);
 }
 
 /** All that users may give: declared props, props that are only read, events, and slots. */
-export function membersOf(body: Body, declared: Declared, slots: readonly SlotFact[]): MemberFact[] {
+export function membersOf(body: Body, declared: DeclaredMembers, slots: readonly SlotFact[]): MemberFact[] {
   const members = new Map<MemberKey, MemberFact>();
   const add = (key: MemberKey, name: string, span: Span, kind: MemberFact['kind'], required: MemberFact['required']): void => {
     members.set(key, { key, name, span, kind, required });

@@ -1,12 +1,12 @@
 import type * as t from '@babel/types';
 import { modelKey } from '../../../model/member';
-import { addCall, addValue, type Body, type Dialect, memberValue, type Sink } from '../../../read/script/body';
+import { addCall, addValue, type Body, type Dialect, memberValue, type Effects } from '../../../read/script/body';
 import { channelDialect } from '../../../read/script/channels';
 import { keptFunction, readArgs, readExpression, readingsOf } from '../../../read/script/expressions';
 import { composableValue, computedFrom } from '../../../read/script/functions';
 import { lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, calleeName, dottedName, isFunction, keyOf, spanOf } from '../../../read/script/syntax';
-import { type Declared, fieldOf } from './contract';
+import { type DeclaredMembers, fieldOf } from './contract';
 import { eventMember, propMember } from './names';
 
 type Call = t.CallExpression | t.OptionalCallExpression;
@@ -45,7 +45,7 @@ export function isComposable(name: string | undefined): boolean {
 }
 
 /** What the reading of expressions must know of this framework, for one body with what it declares. */
-export function vueDialect(declared: Declared, setters: Map<number, number>): Dialect {
+export function vueDialect(declared: DeclaredMembers, setters: Map<number, number>): Dialect {
   return {
     ...channelDialect,
     call: (body, call, callee, scope, sink) =>
@@ -76,7 +76,7 @@ export function vueDialect(declared: Declared, setters: Map<number, number>): Di
 }
 
 /** `emit('book', boat)`, by whatever name the function goes. */
-function readEmit(body: Body, call: Call, { base, path }: { base: t.Node; path: readonly string[] }, scope: Scope, sink: Sink): boolean {
+function readEmit(body: Body, call: Call, { base, path }: { base: t.Node; path: readonly string[] }, scope: Scope, sink: Effects): boolean {
   if (base.type !== 'Identifier') return false;
   const meaning = lookUp(scope, base.name);
   const emits = path.length === 0 ? meaning : meaning?.kind === 'members' ? meaning.of(path[0] ?? '', spanOf(call.callee)) : undefined;
@@ -85,7 +85,7 @@ function readEmit(body: Body, call: Call, { base, path }: { base: t.Node; path: 
   return true;
 }
 
-function raise(body: Body, call: Call, scope: Scope, sink: Sink): void {
+function raise(body: Body, call: Call, scope: Scope, sink: Effects): void {
   const [first, ...rest] = call.arguments;
   const args = readArgs(body, rest, scope, sink);
   const names = first ? textsOf(body, first) : [];
@@ -122,7 +122,7 @@ function textsOf(body: Body, given: t.Node): string[] {
   }
 }
 
-function readTransparent(body: Body, call: Call, scope: Scope, sink: Sink): boolean {
+function readTransparent(body: Body, call: Call, scope: Scope, sink: Effects): boolean {
   const name = apiName(body, call, scope) ?? calleeName(call);
   const [first] = call.arguments;
   if (!name || !transparent.has(name) || !first || (name !== 'storeToRefs' && apiName(body, call, scope) === undefined)) return false;

@@ -1,11 +1,11 @@
 import type * as t from '@babel/types';
+import { assembleComponent } from '../../../read/component';
 import type { AttributeNode, ElementNode, RootNode, TemplateChildNode } from '@vue/compiler-dom';
 import type { ComponentFacts, FileFacts, Problem, Reading, TemplateNode } from '../../../model/facts';
 import type { Span } from '../../../model/span';
 import type { TypeExpr, TypeFact } from '../../../model/types';
-import type { Writable } from '../../../model/writable';
 import { parseTemplate } from '../parser';
-import { type Body, finishBody, type ModuleScope, newBody, memberValue } from '../../../read/script/body';
+import { type Body, type ModuleScope, newBody, memberValue } from '../../../read/script/body';
 import { declarationsOf } from '../../../read/script/declarations';
 import { kept, moduleScope } from '../../../read/script/module-scope';
 import { readModule } from '../../../read/script/modules';
@@ -14,7 +14,7 @@ import { trulyUndeclared } from '../../../read/markup/undeclared';
 import { innerScope, markupScope, type Meaning, type Scope } from '../../../read/script/scope';
 import { nameOfFile } from '../../../read/script/syntax';
 import { readTypeDeclaration } from '../../../read/script/types';
-import { eventsOf, opennessOf, provided, slotsOf } from '../../../read/markup/contract';
+import { opennessOf, provided, slotsOf } from '../../../read/markup/contract';
 import { newDeclared, membersOf } from './contract';
 import { vueDialect } from './dialect';
 import { camel, eventMember, pascal } from './names';
@@ -192,33 +192,24 @@ export function assemble(
   const shown = readChildren(markup, children, inner);
   const template = declared.inheritAttrs ? withAttrs(body, shown) : shown;
   const slots = slotsOf(shown);
-  const { values, actions } = finishBody(body);
-  const props = membersOf(body, declared, slots);
-  const raises = [...body.actions.flatMap((action) => action.raises), ...body.attached];
-  const facts: Writable<ComponentFacts> = {
-    ...named,
-    values,
-    actions,
-    form: 'file',
-    members: props,
-    events: eventsOf(raises, props),
-    slots,
-    ...opennessOf(body, declared.open),
-    template: provided(declared.provides, template),
-    clones: false,
-    provides: [],
-    wrappedBy: [],
-  };
-  if (declared.propsType) facts.propsType = declared.propsType;
-  const [eventsType] = declared.eventTypes;
-  if (eventsType) facts.eventsType = declared.eventTypes.length === 1 ? eventsType : { kind: 'intersection', of: declared.eventTypes };
-  if (body.exposes.length > 0) facts.exposes = body.exposes;
-  const isSeen = !declared.open && (declared.propsType === undefined || isWrittenHere(declared.propsType, setup.statements));
-  const undeclared = isSeen ? trulyUndeclared(inner.undeclared, scriptsIn(markup.text)) : [];
-  if (undeclared.length > 0) facts.undeclared = undeclared;
-  if (body.raisesUnseen) facts.raisesUnseen = true;
-  if (body.endings.size > 0) facts.endings = [...body.endings];
-  return facts;
+  return assembleComponent(body, () => {
+    const { propsType, eventTypes } = declared;
+    const [eventsType, ...more] = eventTypes;
+    const isSeen = !declared.open && (propsType === undefined || isWrittenHere(propsType, setup.statements));
+    const undeclared = isSeen ? trulyUndeclared(inner.undeclared, scriptsIn(markup.text)) : [];
+    return {
+      ...named,
+      form: 'file',
+      ...opennessOf(body, declared.open),
+      template: provided(declared.provides, template),
+      slots,
+      members: membersOf(body, declared, slots),
+      eventName: ({ name }) => name,
+      ...(propsType ? { propsType } : {}),
+      ...(eventsType ? { eventsType: more.length === 0 ? eventsType : { kind: 'intersection', of: eventTypes } } : {}),
+      ...(undeclared.length > 0 ? { undeclared } : {}),
+    };
+  });
 }
 
 /** Whether all members of a type stand in this file: written in place, or by a declaration that takes nothing over from others. */

@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import { addValue, type Body, newSink, propValue } from '../../../read/script/body';
+import { addValue, type Body, newEffects, propValue } from '../../../read/script/body';
 import { keptFunction, readingsOf } from '../../../read/script/expressions';
 import { computedFrom, declareAction, declareFunction } from '../../../read/script/functions';
 import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
@@ -277,7 +277,7 @@ function readSetupOption(setup: Setup, run: FunctionNode, own: Map<string, Meani
       const meaning = inner.names.get(name);
       if (meaning) own.set(name, meaning);
     } else {
-      const sink = newSink();
+      const sink = newEffects();
       sink.reads.push(...readingsOf(body, node, inner));
       const value = addValue(body, { name, kind: 'derived', span: spanOf(property.key), from: sink.reads });
       own.set(name, { kind: 'box', value, path: [] });

@@ -9,10 +9,10 @@ import {
   type Body,
   excerpt,
   fillAction,
-  newSink,
+  newEffects,
   noteDemanded,
   propValue,
-  type Sink,
+  type Effects,
 } from '../../../read/script/body';
 import { readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
 import { lazily } from '../../../read/script/declarations';
@@ -22,7 +22,7 @@ import { namedBy } from '../../../read/markup/taken';
 import { bindProps } from '../../../read/script/props';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, calleeName, isFunction, keyName, keyOf, type PatternName, patternNames, spanOf } from '../../../read/script/syntax';
-import { addProp, type Declared, declareEvents, declareEventTypes, declareProps, declarePropsType, fieldOf } from './contract';
+import { addProp, type DeclaredMembers, declareEvents, declareEventTypes, declareProps, declarePropsType, fieldOf } from './contract';
 import { apiName, madeMeaning, madeValue } from './dialect';
 
 /** Functions that are called with one to run later: by what they are started. */
@@ -33,7 +33,7 @@ const effects = new Set(['watchEffect', 'watchPostEffect', 'watchSyncEffect']);
 /** What runs while a component is set up, with what it declares. */
 export type Setup = {
   readonly body: Body;
-  readonly declared: Declared;
+  readonly declared: DeclaredMembers;
   /** All statements of the script, in which types are looked for. */
   readonly statements: readonly t.Statement[];
   /** Writers of what is computed, by value. */
@@ -46,12 +46,12 @@ export type Setup = {
 export function readSetup(setup: Setup, statements: readonly t.Statement[], scope: Scope): void {
   const { body } = setup;
   for (const found of hoisted(statements)) if (found.id) declareFunction(body, found.id.name, found, scope, 'handler', spanOf(found.id));
-  const done = newSink();
+  const done = newEffects();
   for (const statement of statements) readSetupStatement(setup, statement, scope, done);
   noteSetUp(body, statements, done);
 }
 
-function readSetupStatement(setup: Setup, statement: t.Statement, scope: Scope, done: Sink): void {
+function readSetupStatement(setup: Setup, statement: t.Statement, scope: Scope, done: Effects): void {
   const { body } = setup;
   switch (statement.type) {
     case 'ImportDeclaration':
@@ -111,7 +111,7 @@ function readLoose(setup: Setup, node: t.Node, scope: Scope): boolean {
   return readMacro(setup, node, undefined, scope) || api === 'defineSlots';
 }
 
-export function provide(declared: Declared, key: t.Node, readings: readonly Reading[], whole: t.Node): void {
+export function provide(declared: DeclaredMembers, key: t.Node, readings: readonly Reading[], whole: t.Node): void {
   const source = keyOf(key);
   if (source !== undefined) declared.provides.push({ key: source, span: spanOf(whole), readings });
 }
@@ -128,7 +128,7 @@ function runs({ body }: Setup, name: string, kind: ActionKind, given: t.Node, sc
   }
   const action = addAction(body, name, kind, spanOf(given));
   body.queue.push(() => {
-    const sink = newSink();
+    const sink = newEffects();
     readExpression(body, node, scope, 'called', sink);
     for (const read of sink.reads) {
       const run = body.values[read.value]?.action;
@@ -155,14 +155,14 @@ function readWatch(setup: Setup, source: t.Node, run: t.Node, scope: Scope): boo
 function watched(body: Body, source: t.Node, scope: Scope): Reading[] {
   if (source.type === 'ArrayExpression') return source.elements.flatMap((one) => (one ? watched(body, bare(one), scope) : []));
   if (!isFunction(source)) return readingsOf(body, source, scope);
-  const sink = newSink();
+  const sink = newEffects();
   if (source.body.type === 'BlockStatement') for (const one of source.body.body) readStatement(body, one, innerScope(scope), sink);
   else readExpression(body, source.body, scope, 'same', sink);
   return sink.reads;
 }
 
 /** Gives the names of one declarator their meaning. */
-function declare(setup: Setup, declarator: t.VariableDeclarator, kind: string, scope: Scope, done: Sink): void {
+function declare(setup: Setup, declarator: t.VariableDeclarator, kind: string, scope: Scope, done: Effects): void {
   const { body } = setup;
   const init = declarator.init ? bare(declarator.init) : undefined;
   if (init?.type === 'CallExpression' && readMacro(setup, init, declarator.id, scope)) return;
@@ -284,10 +284,10 @@ function declareValue(
   names: readonly PatternName[],
   init: t.Node | undefined,
   scope: Scope,
-  done: Sink,
+  done: Effects,
   kind: string,
 ): void {
-  const sink = newSink();
+  const sink = newEffects();
   if (init) readExpression(body, init, scope, 'same', sink);
   for (const found of names) {
     const [only, ...others] = sink.reads;
