@@ -8,7 +8,7 @@ import {
   type Finding,
   link,
   type Model,
-  makeWays,
+  makeFlowQueries,
   orderColumns,
   type Page,
   placeCard,
@@ -20,7 +20,7 @@ import {
   type SourceFile,
   spotOf,
   strandsOf,
-  saysOf,
+  rungText,
   subjectOf,
   traceOf,
   unfold,
@@ -104,7 +104,7 @@ function pageLines(model: Model, findings: readonly Finding[], page: Page, lines
   lines.trees.push(line({ page: page.id, path: page.path, reach: page.reach, places: tree.places.length, truncated: tree.truncated }));
   if (tree.places.length > limits.placesOfAPage) return;
   for (const place of tree.places) lines.trees.push(line(place));
-  const ways = makeWays(model, tree);
+  const ways = makeFlowQueries(model, tree);
   const { strands, local } = strandsOf(ways, findings);
   lines.strands.push(line({ page: page.id, local, count: strands.length }));
   for (const strand of orderColumns(strands)) lines.strands.push(line(strand));
@@ -123,7 +123,7 @@ function pageLines(model: Model, findings: readonly Finding[], page: Page, lines
       const trace = traceOf(ways, found, question);
       lines.traces.push(
         line({ id, place, question, short: trace.short, impact: trace.impact }),
-        ...trace.rungs.map((rung) => `${saysOf(rung)} ${line(rung)}`),
+        ...trace.rungs.map((rung) => `${rungText(rung)} ${line(rung)}`),
       );
     }
   }

@@ -4,7 +4,7 @@ import {
   type FileFacts,
   link,
   type Linked,
-  makeWays,
+  makeFlowQueries,
   type Model,
   orderColumns,
   loadCompilers,
@@ -161,7 +161,7 @@ rows.push(['overlap, 8000 ÷ 1000 components', ratio(overLarge / overThousand), 
 const model = linked;
 const [page] = model.pages;
 if (page) {
-  const strands = least(() => void orderColumns(strandsOf(makeWays(model, unfold(model, page))).strands), 15);
+  const strands = least(() => void orderColumns(strandsOf(makeFlowQueries(model, unfold(model, page))).strands), 15);
   rows.push([
     `a page's tree and strands, 2000 components`,
     `${(strands * 1000).toFixed(1)} ms`,
@@ -172,7 +172,7 @@ if (page) {
 if (page) {
   const tree = unfold(model, page);
   const start = performance.now();
-  const fresh = makeWays(model, tree);
+  const fresh = makeFlowQueries(model, tree);
   strandsOf(fresh);
   const opened = performance.now() - start;
   const states = fresh.graph.frames.flatMap((frame) =>
@@ -185,7 +185,7 @@ if (page) {
   );
   for (const question of questions) {
     for (const spot of asked) traceOf(fresh, spot, question);
-    const times = asked.map((spot) => seconds(() => void traceOf(makeWays(model, tree), spot, question)) * 1000);
+    const times = asked.map((spot) => seconds(() => void traceOf(makeFlowQueries(model, tree), spot, question)) * 1000);
     const kept = asked.map((spot) => least(() => void traceOf(fresh, spot, question), 3) * 1000);
     const worst = (list: readonly number[]): string => Math.max(...list).toFixed(1);
     rows.push([

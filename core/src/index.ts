@@ -28,7 +28,7 @@ export {
   ladderLines,
   type LadderLine,
   type LaneMarks,
-  makeWays,
+  makeFlowQueries,
   orderColumns,
   placeCard,
   type PlaceCard,
@@ -39,7 +39,7 @@ export {
   questionWords,
   type RenderEntry,
   type Rung,
-  saysOf,
+  rungText,
   type Short,
   type Spot,
   spotAt,
@@ -66,7 +66,7 @@ export {
   traceOf,
   traceText,
   valueOf,
-  type Ways,
+  type FlowQueries,
   whoAnswers,
 } from './flow';
 export * from './carve';

@@ -4,7 +4,7 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, type Page } from '@playwright/test';
 import { build } from 'vite';
-import { analyse, listenersOf, loadCompilers, makeWays, unfold, type Ways } from '@liana/core';
+import { analyse, listenersOf, loadCompilers, makeFlowQueries, unfold, type FlowQueries } from '@liana/core';
 import { outcomeOf } from '../../core/src/flow/views/outcome';
 import type { Mark } from './instrument';
 import { instrument } from './instrument';
@@ -117,7 +117,7 @@ function filesOf(folder: string, prefix = ''): { file: string; text: string }[] 
   });
 }
 
-function waysTo(root: string, name: string): Ways {
+function waysTo(root: string, name: string): FlowQueries {
   const files = filesOf(root);
   const { model } = analyse(
     files,
@@ -125,7 +125,7 @@ function waysTo(root: string, name: string): Ways {
   );
   const page = model.pages.find((one) => one.name === name);
   if (!page) throw new Error(`No page ${name}`);
-  return makeWays(model, unfold(model, page));
+  return makeFlowQueries(model, unfold(model, page));
 }
 
 type Told = {
@@ -152,7 +152,7 @@ async function toldBy(page: Page): Promise<Told> {
 }
 
 /** What Liana says that follows from an interaction, over all its events; of what stands in scripts only what has a mark. */
-function saidOf(ways: Ways, one: Interaction, marked: ReadonlySet<string> | undefined): Outcome {
+function saidOf(ways: FlowQueries, one: Interaction, marked: ReadonlySet<string> | undefined): Outcome {
   const listeners = ways.graph.frames.flatMap((frame) =>
     frame.name === one.component ? listenersOf(frame).filter(({ binding }) => one.events.includes(binding.to.name)) : [],
   );

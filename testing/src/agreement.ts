@@ -1,4 +1,4 @@
-import { leaving, type Rung, spotOf, type Strands, traceOf, type Ways } from '../../core/src/flow';
+import { leaving, type Rung, spotOf, type Strands, traceOf, type FlowQueries } from '../../core/src/flow';
 
 /** The places of a trace up to where the value becomes something else. */
 function placesOf(rungs: readonly Rung[]): Set<number> {
@@ -23,7 +23,7 @@ function placesOf(rungs: readonly Rung[]): Set<number> {
  * for, against the trace of where it goes. Its knots must be the trace's places and the reverse, but
  * for knots that only change the value, which another question tells. Empty where they agree.
  */
-export function disagreements(ways: Ways, { strands }: Strands): string[] {
+export function disagreements(ways: FlowQueries, { strands }: Strands): string[] {
   return strands.flatMap((strand): string[] => {
     const home = strand.knots.find((knot) => knot.kinds.includes('owns')) ?? strand.knots[0];
     const spot = strand.subject === undefined || strand.loose ? undefined : spotOf(ways.graph, strand.subject, home?.place);

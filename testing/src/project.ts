@@ -5,7 +5,7 @@ import type { Component, Model, Page } from '../../core/src/model/model';
 import type { Strand } from '../../core/src/model/strand';
 import type { Tree } from '../../core/src/model/tree';
 import { readFile } from '../../core/src/frameworks/read-file';
-import { makeWays, strandsOf } from '../../core/src/flow';
+import { makeFlowQueries, strandsOf } from '../../core/src/flow';
 import { bindingKey } from '../../core/src/model/given';
 import { check } from '../../core/src/rules';
 import { unfold } from '../../core/src/tree';
@@ -92,7 +92,7 @@ export function treeOf(model: Model, page: string): Tree {
 /** The strands of a page, one line each: `state passages: TodayPage owns changes > LockList passes`. */
 export function strandLines(model: Model, page: string): string[] {
   const tree = treeOf(model, page);
-  return strandsOf(makeWays(model, tree), check(model)).strands.map((strand) => strandLine(model, tree, strand));
+  return strandsOf(makeFlowQueries(model, tree), check(model)).strands.map((strand) => strandLine(model, tree, strand));
 }
 
 function strandLine(model: Model, tree: Tree, strand: Strand): string {

@@ -1,5 +1,5 @@
-import type { Question, Rung, Spot, Trace, Ways } from '../../core/src/flow';
-import { makeWays, traceOf, valueNamed } from '../../core/src/flow';
+import type { Question, Rung, Spot, Trace, FlowQueries } from '../../core/src/flow';
+import { makeFlowQueries, traceOf, valueNamed } from '../../core/src/flow';
 import { unfold } from '../../core/src/tree';
 import { analyseFiles, type Files, pageNamed } from './project';
 
@@ -9,13 +9,13 @@ export function mounted(app: string, more: Files = {}): Files {
 }
 
 /** The answers about the page `App` of some files. */
-export function waysOf(files: Files, page = 'App'): Ways {
+export function waysOf(files: Files, page = 'App'): FlowQueries {
   const { model } = analyseFiles(files);
-  return makeWays(model, unfold(model, pageNamed(model, page)));
+  return makeFlowQueries(model, unfold(model, pageNamed(model, page)));
 }
 
 /** `App.passages`, `useQueue.items`, `levels.ts:levels.boat`, `Row.onPick`, `Row[1].boat` for the second place. */
-export function spotNamed(ways: Ways, name: string): Spot {
+export function spotNamed(ways: FlowQueries, name: string): Spot {
   const [, home = '', nth, separator = '', value = '', part = ''] =
     /^([^.:[]+(?:(?:\.\w+)+(?=:))?)(?:\[(\d+)\])?([.:])([^.]+)(.*)$/.exec(name) ?? [];
   const frames = ways.graph.frames.filter((frame) =>

@@ -2,7 +2,7 @@ import type { ComponentId } from '../model/ids';
 import { defaultSlot, type MemberKey, memberName } from '../model/member';
 import type { Component, Model } from '../model/model';
 import type { Place } from '../model/tree';
-import { makeWays, strandsOf } from '../flow';
+import { makeFlowQueries, strandsOf } from '../flow';
 import { unfold } from '../tree';
 import { counted, listed } from '../rules/shared/sentences';
 import { camelCase } from '../write/case';
@@ -267,7 +267,7 @@ export function planFromCode(model: Model, name: string): Plan {
     };
     sheets.push(sheet);
     for (const child of below[top.index] ?? []) put(child, sheet, null);
-    for (const strand of strandsOf(makeWays(model, tree)).strands) {
+    for (const strand of strandsOf(makeFlowQueries(model, tree)).strands) {
       if (strand.kind !== 'state') continue;
       const known = ways.get(`${strand.home} ${strand.name}`) ?? { reads: new Set(), changes: new Set() };
       ways.set(`${strand.home} ${strand.name}`, known);

@@ -1,6 +1,6 @@
 export { type Overlay, overlay } from './page/align';
 export { findGroups, findLikes, type Group } from './page/groups';
-export { likeness, type Profile as Shape, shapeOf } from './page/likeness';
+export { likeness, type Profile, shapeOf } from './page/likeness';
 export { elementChildren, elementCount, isElement, isWithin, type MarkupNode, type MarkupTree, spaceLabel, textLabel } from './page/tree';
 export { type Piece, type Pieces, piecesOf, type Trait } from './code/pieces';
 export { type Alignment, alignPieces, type Difference } from './code/align';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { makeApplication } from '../../../bench/src/application';
 import { analyse } from '../analyse';
-import { makeWays, orderColumns, placeCard, strandsOf } from '../flow';
+import { makeFlowQueries, orderColumns, placeCard, strandsOf } from '../flow';
 import { ancestors, providerFor, unfold } from '.';
 
 const { sources, configs } = makeApplication(160, undefined, 3);
@@ -50,7 +50,7 @@ describe.each(trees.map((tree) => [tree.page, tree] as const))('the tree of %s',
   });
 
   test('knots stand in order, at places of the page, and come from knots of the same strand', () => {
-    const { strands } = strandsOf(makeWays(model, tree));
+    const { strands } = strandsOf(makeFlowQueries(model, tree));
     expect(strands.length).toBeGreaterThan(0);
     for (const strand of strands) {
       const places = new Set(strand.knots.map((knot) => knot.place));
@@ -66,14 +66,14 @@ describe.each(trees.map((tree) => [tree.page, tree] as const))('the tree of %s',
   });
 
   test('columns hold each strand once', () => {
-    const { strands } = strandsOf(makeWays(model, tree));
+    const { strands } = strandsOf(makeFlowQueries(model, tree));
     const ordered = orderColumns(strands).map((strand) => strand.id);
     expect(ordered).toHaveLength(strands.length);
     expect(new Set(ordered)).toEqual(new Set(strands.map((strand) => strand.id)));
   });
 
   test('every place has a card, whose givers are on the page', () => {
-    const { strands } = strandsOf(makeWays(model, tree));
+    const { strands } = strandsOf(makeFlowQueries(model, tree));
     for (const { index } of tree.places) {
       const card = placeCard(model, tree, strands, index);
       expect(card?.place).toBe(index);

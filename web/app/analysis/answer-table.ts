@@ -1,4 +1,4 @@
-import type { Figures, Standings, Strand, Tree, Ways } from '@liana/core';
+import type { Figures, Standings, Strand, Tree, FlowQueries } from '@liana/core';
 import { LRUCache } from 'lru-cache';
 import type { AlikeAnswer, FindingView } from './answers';
 
@@ -10,7 +10,7 @@ export type Kept = {
   /** By the file. */
   readonly text: Promise<Text>;
   /** By the page. */
-  readonly ways: { readonly tree: Tree; readonly ways: Ways; readonly paths: readonly string[] };
+  readonly ways: { readonly tree: Tree; readonly ways: FlowQueries; readonly paths: readonly string[] };
   /** By the page, in the order of their columns. */
   readonly strands: { readonly strands: readonly Strand[]; readonly local: number };
   /** By the likeness from which on. */

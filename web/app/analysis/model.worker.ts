@@ -24,7 +24,7 @@ import {
   type PlanMatch,
   type Skeleton,
   lineStarts,
-  makeWays,
+  makeFlowQueries,
   type MergeNames,
   isConfig,
   isListenerId,
@@ -62,7 +62,7 @@ import {
   type TriageMark,
   unfold,
   whatHappens,
-  type Ways,
+  type FlowQueries,
 } from '@liana/core';
 import { expose } from 'comlink';
 import { AnswerTable, type Kept, type Text } from './answer-table';
@@ -270,7 +270,7 @@ async function lineOf(held: Opened, at: Location): Promise<number> {
 function unfolded({ answers, model }: Opened, page: Page): Kept['ways'] {
   return answers.get('ways', page.id, () => {
     const tree = unfold(model, page);
-    return { tree, ways: makeWays(model, tree), paths: placePaths(model, tree) };
+    return { tree, ways: makeFlowQueries(model, tree), paths: placePaths(model, tree) };
   });
 }
 
@@ -292,7 +292,7 @@ function pagesFor(held: Opened, file: FilePath, pageId: string | undefined): Pag
   return [...new Set([...asked, ...standingsIn(held).pagesOfFile(file), ...pages.slice(0, 1)])];
 }
 
-type Found<What> = { readonly page: Page; readonly ways: Ways; readonly paths: readonly string[]; readonly what: What };
+type Found<What> = { readonly page: Page; readonly ways: FlowQueries; readonly paths: readonly string[]; readonly what: What };
 
 /** Where something of a file is found first: on the page that is asked for, at its place there, or on another one. */
 function findOn<What>(

@@ -8,7 +8,7 @@ import {
   type PlaceIndex,
   type Question,
   type Rung,
-  saysOf,
+  rungText,
   type Spot,
   type Subject,
   subjectId,
@@ -17,14 +17,14 @@ import {
   traceOf,
   traceText,
   valueOf,
-  type Ways,
+  type FlowQueries,
   whoAnswers,
 } from '@liana/core';
 import type { CodeLine, SubjectEntry, TraceAnswer } from './answers';
 import { cutLine } from './excerpt';
 
 /** A page’s answers, and the steps to each of its places. */
-type Answering = { readonly ways: Ways; readonly paths: readonly string[] };
+type Answering = { readonly ways: FlowQueries; readonly paths: readonly string[] };
 
 /** A subject as an entry of a list, with the steps to its place. */
 export function entryOf({ id, name, kind, home, place }: Subject, page: string, paths: readonly string[]): SubjectEntry {
@@ -93,7 +93,7 @@ async function writersOf(changes: Trace, cut: (at: Location) => Promise<CodeLine
   return Promise.all(
     rungs.flatMap((rung) => {
       const [at] = rung.code;
-      return at ? [cut(at).then((code) => ({ who: rung.who, says: saysOf(rung), kind: rung.kind, code }))] : [];
+      return at ? [cut(at).then((code) => ({ who: rung.who, says: rungText(rung), kind: rung.kind, code }))] : [];
     }),
   );
 }

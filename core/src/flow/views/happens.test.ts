@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { analyseFiles, type Files, pageNamed } from '../../../../testing/src/project';
-import { listenerId, listenerOf, listenersOf, makeWays, saysOf, type Ways, whatHappens } from '..';
+import { listenerId, listenerOf, listenersOf, makeFlowQueries, rungText, type FlowQueries, whatHappens } from '..';
 import { loadCompilers } from '../../frameworks/registry';
 import { unfold } from '../../tree';
 
@@ -31,16 +31,16 @@ const projects: Readonly<Record<string, Files>> = {
   },
 };
 
-function waysIn(framework: string): Ways {
+function waysIn(framework: string): FlowQueries {
   const { model } = analyseFiles(projects[framework] ?? {});
-  return makeWays(model, unfold(model, pageNamed(model, 'App')));
+  return makeFlowQueries(model, unfold(model, pageNamed(model, 'App')));
 }
 
-function happens(ways: Ways, nth: number): string[] {
+function happens(ways: FlowQueries, nth: number): string[] {
   const part = ways.graph.frames.find((frame) => frame.name === 'Part' && frame.place >= 0);
   const listener = part && listenersOf(part)[nth];
   if (!listener) throw new Error('Part has no such listener.');
-  return whatHappens(ways, listener).rungs.map((rung) => `${rung.who}: ${saysOf(rung, 'happens')}`);
+  return whatHappens(ways, listener).rungs.map((rung) => `${rung.who}: ${rungText(rung, 'happens')}`);
 }
 
 describe.each(Object.keys(projects))('what happens on an event of an element: %s', (framework) => {

@@ -10,7 +10,7 @@ import { impact, stores } from '../../../../testing/src/traces/stores';
 import { svelteOwn } from '../../../../testing/src/traces/svelte';
 import { origins, slots, values } from '../../../../testing/src/traces/values';
 import { vueOwn } from '../../../../testing/src/traces/vue';
-import { endings, saysOf, stepKinds, traceOf } from '..';
+import { endings, rungText, stepKinds, traceOf } from '..';
 
 await loadCompilers(['App.vue', 'App.svelte']);
 
@@ -65,7 +65,7 @@ describe('the tables', () => {
   test('every rung has a place in the code and says something', () => {
     for (const rung of rungs) {
       expect(rung.code.length, JSON.stringify(rung)).toBeGreaterThan(0);
-      expect(saysOf(rung), JSON.stringify(rung)).not.toBe('');
+      expect(rungText(rung), JSON.stringify(rung)).not.toBe('');
     }
   });
 

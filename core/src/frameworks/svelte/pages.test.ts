@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { makeWays, spotOf, traceOf } from '../../flow';
+import { makeFlowQueries, spotOf, traceOf } from '../../flow';
 import { loadCompilers } from '../registry';
 import { analyseFiles, type Files, rows, treeOf } from '../../../../testing/src/project';
 import { traceLines } from '../../../../testing/src/trace';
@@ -46,7 +46,7 @@ describe('pages that stand in files by their names', () => {
   test('are handed what the loaders give', () => {
     const page = model.pages.find((one) => one.name === 'LockIdPage');
     if (!page) throw new Error('no page');
-    const ways = makeWays(model, treeOf(model, 'LockIdPage'));
+    const ways = makeFlowQueries(model, treeOf(model, 'LockIdPage'));
     const spot = spotOf(ways.graph, 'src/routes/(board)/locks/[lockId]/+page.svelte#LockIdPage~data');
     if (!spot) throw new Error('no data');
     expect(traceLines(traceOf(ways, spot, 'comes'))).toEqual([

@@ -1,4 +1,4 @@
-import { counted, ladderLines, type LadderLine, type Rung, saysOf } from '@liana/core';
+import { counted, ladderLines, type LadderLine, type Rung, rungText } from '@liana/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
 import { Link } from 'react-router';
@@ -56,7 +56,7 @@ function RungRow({
         <span className="rung-file" title={file}>
           {file}
         </span>
-        <span className="rung-says">{saysOf(rung, answer.trace.question)}</span>
+        <span className="rung-says">{rungText(rung, answer.trace.question)}</span>
       </div>
       {code.slice(0, chosen ? code.length : 1).map((one) => (
         <CodeText key={one.from} line={one} colour={own} onName={(at, offset) => props.onName(at, offset, place)} />

@@ -8,7 +8,7 @@ import { isReadable, loadCompilers } from '../../../frameworks/registry';
 import { readFile } from '../../../frameworks/read-file';
 import { isConfig, link } from '../../../link';
 import { unfold } from '../../../tree';
-import { makeWays, strandsOf } from '../..';
+import { makeFlowQueries, strandsOf } from '../..';
 
 await loadCompilers(['App.vue', 'App.svelte']);
 
@@ -33,7 +33,7 @@ describe.each(['react', 'vue', 'svelte'])('a strand and the trace of its value a
     );
     const findings = check(model);
     const wrong = model.pages.flatMap((page) => {
-      const ways = makeWays(model, unfold(model, page));
+      const ways = makeFlowQueries(model, unfold(model, page));
       return disagreements(ways, strandsOf(ways, findings));
     });
     expect(wrong).toEqual([]);

@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import {
   ladderLines,
-  makeWays,
+  makeFlowQueries,
   orderColumns,
   placeCard,
   type Rung,
-  saysOf,
+  rungText,
   spotAt,
   spotOf,
   strandsOf,
@@ -151,7 +151,7 @@ describe('strands of a page', () => {
     const text =
       'function Leaf({ a }) { return <p>{a}</p>; }\nfunction Mid({ a }) { return <Leaf a={a}/>; }\nexport function App() { const [x] = useState(1); const [y] = useState(2); return <><Mid a={x}/><Mid a={y}/></>; }';
     const { model } = analyseFiles({ 'src/App.tsx': text, 'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);" });
-    const { strands } = strandsOf(makeWays(model, treeOf(model, 'App')));
+    const { strands } = strandsOf(makeFlowQueries(model, treeOf(model, 'App')));
     expect(strands.map((strand) => [strand.name, strand.knots.map((knot) => knot.place)])).toEqual([
       ['x', [0, 1, 2]],
       ['y', [0, 3, 4]],
@@ -169,7 +169,7 @@ describe('strands of a page', () => {
   test('each knot shows where in the code it is', () => {
     const text = 'function Leaf({ a }) { return <p>{a}</p>; }\nexport function App() { const [a] = useState(1); return <Leaf a={a}/>; }';
     const { model } = analyseFiles({ 'src/App.tsx': text, 'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);" });
-    const [strand] = strandsOf(makeWays(model, treeOf(model, 'App'))).strands;
+    const [strand] = strandsOf(makeFlowQueries(model, treeOf(model, 'App'))).strands;
     expect(strand?.knots.map((knot) => knot.code.map(({ at, does }) => `${does} ${text.slice(at.start, at.end)}`))).toEqual([
       ['owns a'],
       ['passes a={a}', 'reads a'],
@@ -202,7 +202,7 @@ describe('the card of a place', () => {
       'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
     });
     const tree = treeOf(model, 'App');
-    const { strands } = strandsOf(makeWays(model, tree));
+    const { strands } = strandsOf(makeFlowQueries(model, tree));
     const card = placeCard(model, tree, strands, 2);
     expect(card).toMatchObject({
       name: 'Row',
@@ -388,7 +388,7 @@ describe('a rung in words', () => {
   ];
   test.each(cases)('%s %s', (of, ask, says) => {
     const ways = waysOf(app);
-    expect(traceOf(ways, spotNamed(ways, of), ask).rungs.map((rung) => saysOf(rung, ask))).toEqual(says);
+    expect(traceOf(ways, spotNamed(ways, of), ask).rungs.map((rung) => rungText(rung, ask))).toEqual(says);
   });
 
   test('a trace as text has a line for each rung, with its place and its code', () => {
