@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { analyseFiles, type Files, pageNamed } from '../../../../testing/src/project';
-import { listenerId, listenerOf, listenersOf, makeFlowQueries, rungText, type FlowQueries, whatHappens } from '..';
+import { listenerAt, listenerId, listenerOf, listenersOf, makeFlowQueries, rungText, type FlowQueries, whatHappens } from '..';
 import { loadCompilers } from '../../frameworks/registry';
 import { unfold } from '../../tree';
 
@@ -53,6 +53,15 @@ describe.each(Object.keys(projects))('what happens on an event of an element: %s
 
   test('nothing follows from what does nothing', () => {
     expect(happens(waysIn(framework), 1)).toEqual(['Part: click on <button>']);
+  });
+
+  test('the name of a listener in code leads to it, and what stands beside it to none', () => {
+    const { graph } = waysIn(framework);
+    const [file, text] = Object.entries(projects[framework] ?? {}).find(([name]) => /\/Part\./.test(name)) ?? ['', ''];
+    const named = /(?:onClick|@click|onclick)(?==["{](?:pick|go))/.exec(text);
+    const at = named?.index ?? -1;
+    expect(listenerAt(graph, file, at + 2)?.binding.to.name).toBe('click');
+    expect(listenerAt(graph, file, text.indexOf('pick'))).toBeUndefined();
   });
 
   test('an id leads back to its listener', () => {

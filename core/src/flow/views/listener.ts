@@ -67,15 +67,16 @@ export function listenerOf({ frames }: Graph, id: SubjectId, place: PlaceIndex =
   return frame && listenersOf(frame).filter((one) => labelOf(one) === name)[Number(nth)];
 }
 
-/** The listener whose name stands at an offset of a file. */
+/** The listener whose name stands at an offset of a file, at the given place where its component stands there, else at its first. */
 export function listenerAt({ frames }: Graph, file: FilePath, offset: number, place: PlaceIndex = -1): Listener | undefined {
   const point = { start: offset, end: offset };
   const own = frames.filter((frame) => frame.file === file && frame.place >= 0);
-  const first = own.find((frame) => frame.place === place) ?? own[0];
-  return own
-    .filter((frame) => frame === first || frame.name !== first?.name)
-    .flatMap(listenersOf)
-    .find(({ binding }) => contains(binding.nameSpan, point));
+  const asked = own.filter((frame) => frame.place === place);
+  for (const frame of [...asked, ...own]) {
+    const found = listenersOf(frame).find(({ binding }) => contains(binding.nameSpan, point));
+    if (found) return found;
+  }
+  return undefined;
 }
 
 /** A listener in words: `click on <button>`. */

@@ -1,11 +1,6 @@
 import type { Rung } from './ladder';
 import type { Question } from './trace';
 
-/** `onClick` → `click`. */
-function plainEvent(name: string): string {
-  return /^on[A-Z]/.test(name) ? name.slice(2).toLowerCase() : name;
-}
-
 /** What happens at a rung, in words; in a trace back, a name leads to the one above it. */
 export function rungText(rung: Rung, question: Question = 'goes'): string {
   if (rung.by === 'impact') return rung.ending === 'painted' ? 'renders again, may show something new' : 'renders again, shows nothing new';
@@ -131,7 +126,7 @@ function endingOf(rung: Rung): string {
 
 function startOf(rung: Rung): string {
   const { by, name } = rung;
-  if (by === undefined) return `${plainEvent(name)} of an element`;
+  if (by === undefined) return `${name} of an element`;
   if (/^(while|by|after|once|when)\b/.test(by)) return `runs ${by}`;
-  return `${plainEvent(name)} on <${by}>`;
+  return `${name} on <${by}>`;
 }
