@@ -1,8 +1,9 @@
 // Makes a fresh clone ready for `npm start` or `npm test`. Plain Node without dependencies: it runs before they are installed.
 import { execFileSync } from 'node:child_process';
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { newest } from './newest.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const at = (...parts) => path.join(root, ...parts);
@@ -25,21 +26,6 @@ function install() {
   console.log('Installing dependencies …');
   run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel', 'error']);
   writeFileSync(stamp, lock);
-}
-
-/** The time of the newest file below some folders. */
-function newest(folders) {
-  let latest = 0;
-  const stack = [...folders];
-  for (let folder = stack.pop(); folder; folder = stack.pop()) {
-    for (const entry of readdirSync(folder, { withFileTypes: true })) {
-      if (['node_modules', 'build', '.react-router'].includes(entry.name)) continue;
-      const file = path.join(folder, entry.name);
-      if (entry.isDirectory()) stack.push(file);
-      else latest = Math.max(latest, statSync(file).mtimeMs);
-    }
-  }
-  return latest;
 }
 
 function build() {

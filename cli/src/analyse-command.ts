@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Command, CommanderError, Option } from 'commander';
 import {
+  asks,
   failOns,
   findingFormats,
   findingsCsv,
@@ -12,6 +13,7 @@ import {
   type Settings,
   settingsFile,
 } from '@liana/core';
+import { type Asked, answerAsked, isAsked } from './asked';
 import { FolderError, readFolder } from './folder';
 import { gate } from './gate';
 import { analyseFolder, makeReport, type Report, summarise } from './report';
@@ -23,7 +25,7 @@ type Options = Pick<Settings, 'format' | 'failOn' | 'baseline'> & {
   readonly json?: boolean;
   readonly rules?: string;
   readonly config?: string;
-};
+} & Asked;
 
 function textOf(file: string, what: string): string {
   try {
@@ -69,6 +71,8 @@ function printed(report: Report, format: Settings['format'], name: string, known
   }
 }
 
+const collected = (value: string, before: readonly string[]): readonly string[] => [...before, value];
+
 /** What a command prints to. */
 export type Output = { readonly out: (text: string) => void; readonly err: (text: string) => void };
 
@@ -87,6 +91,14 @@ export async function runAnalyse(args: readonly string[], { out, err }: Output):
     )
     .option('--baseline <file>', 'a report kept as JSON: findings that are in it do not fail')
     .option('--rules <ids>', 'only these rules, separated by commas')
+    .option('--tree <page>', 'the tree of this page, by its name, path or file; as often as wanted', collected, [])
+    .option('--trees', 'the trees of all pages', false)
+    .option(
+      '--trace <question>',
+      `the answer to a question of a value or an event: ASK:Component.name (with @Parent for one of several places) or ASK:file#name, where ASK is ${asks.join(', ')}; as often as wanted`,
+      collected,
+      [],
+    )
     .option('--config <file>', `settings (default: ${settingsFile} in the folder)`)
     .action(async (directory: string, options: Options) => {
       try {
@@ -100,8 +112,11 @@ export async function runAnalyse(args: readonly string[], { out, err }: Output):
           only: options.rules?.split(',').map((one) => one.trim()),
         });
         if ('wrong' in gated) throw new GivenError(gated.wrong);
-        const report = makeReport(folder, gated.analysed);
-        out(printed(report, format, path.basename(path.resolve(directory)), known));
+        const asked = answerAsked(folder, gated.analysed.model, options);
+        if ('wrong' in asked) throw new GivenError(asked.wrong);
+        const report = { ...makeReport(folder, gated.analysed), ...asked.report };
+        const inWords = isAsked(options) && (format ?? 'text') === 'text';
+        out(inWords ? asked.text : printed(report, format, path.basename(path.resolve(directory)), known));
         code = gated.fails(report, options.failOn ?? settings.failOn ?? 'never', known) ? 1 : 0;
       } catch (error) {
         if (!(error instanceof FolderError) && !(error instanceof GivenError)) throw error;

@@ -1,21 +1,19 @@
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { runAnalyse } from './analyse-command';
 
-const require = createRequire(import.meta.url);
-const command = fileURLToPath(new URL('analyse.ts', import.meta.url));
+const command = fileURLToPath(new URL('../../scripts/command.mjs', import.meta.url));
 const folder = mkdtempSync(path.join(tmpdir(), 'liana cli '));
 
 type Ended = { readonly status: number | null; readonly stdout: string; readonly stderr: string };
 
 /** The command as a process of its own, as the shell runs it. */
 function spawned(...args: readonly string[]): Ended {
-  return spawnSync(process.execPath, ['--import', require.resolve('tsx'), command, ...args], { encoding: 'utf8' });
+  return spawnSync(process.execPath, [command, 'analyse', ...args], { encoding: 'utf8' });
 }
 
 async function run(...args: readonly string[]): Promise<Ended> {
@@ -106,6 +104,116 @@ describe('analyse', () => {
     const { status, stdout } = await run(path.join(folder, 'void'), '--json');
     expect(status).toBe(0);
     expect(JSON.parse(stdout)).toMatchObject({ files: { read: 0 }, components: [], findings: [] });
+  });
+});
+
+describe('trees and traces', () => {
+  const asked = path.join(folder, 'asked');
+  beforeAll(() => {
+    write('asked/src/main.jsx', "import { Page } from './Page';\ncreateRoot(x).render(<Page />);\n");
+    write(
+      'asked/src/Page.jsx',
+      [
+        "import { useState } from 'react';",
+        "import { Row } from './Row';",
+        "import { rows, Tone } from './rows';",
+        'export function Page() {',
+        '  const [open, setOpen] = useState(null);',
+        '  return (',
+        '    <Tone.Provider value="dark">',
+        '      {rows.map((row) => (',
+        '        <Row key={row.id} row={row} isOpen={open === row.id} onOpen={setOpen} />',
+        '      ))}',
+        '      {open && <Row row={open} onOpen={() => setOpen(null)} />}',
+        '    </Tone.Provider>',
+        '  );',
+        '}',
+      ].join('\n'),
+    );
+    write(
+      'asked/src/Row.jsx',
+      [
+        "import { useContext } from 'react';",
+        "import { Tone, useKeeper } from './rows';",
+        'export function Row({ row, isOpen, onOpen }) {',
+        '  const tone = useContext(Tone);',
+        '  const keeper = useKeeper((all) => all.name);',
+        '  return <p className={tone} onClick={() => onOpen(row.id)}>{isOpen ? row.text : row.name}<b>',
+        '    {keeper}</b></p>;',
+        '}',
+      ].join('\n'),
+    );
+    write(
+      'asked/src/rows.js',
+      "import { createContext } from 'react';\nimport { create } from 'zustand';\nexport const useKeeper = create(() => ({ name: 'a' }));\nexport const Tone = createContext();\nexport const rows = [{ id: 1, name: 'a', text: 'b' }];\n",
+    );
+  });
+
+  test('the tree of a page has each place with its parent, lists and conditions', async () => {
+    const { stdout } = await run(asked, '--json', '--tree', 'Page');
+    const { trees, traces } = JSON.parse(stdout) as { trees: unknown; traces?: unknown };
+    expect(traces).toBeUndefined();
+    const row = { depth: 1, component: 'Row', file: 'src/Page.jsx', owner: 'Page', parent: 'Page' };
+    expect(trees).toEqual([
+      {
+        page: 'Page',
+        file: 'src/Page.jsx',
+        places: [
+          { depth: 0, component: 'Page', file: 'src/main.jsx', line: 2, repeat: false, condition: false },
+          { ...row, line: 9, repeat: true, condition: false },
+          { ...row, line: 11, repeat: false, condition: true, when: ['open'] },
+        ],
+      },
+    ]);
+  });
+
+  test.each<[question: string, has: readonly [how: string, component: string | undefined, file: string, line: number][]]>([
+    ['goes:Page.open', [['paints', 'Row', 'src/Row.jsx', 6]]],
+    ['comes:Row.isOpen', [['owns', 'Page', 'src/Page.jsx', 5]]],
+    [
+      'changes:Page.open',
+      [
+        ['changes', 'Row', 'src/Row.jsx', 6],
+        ['changes', 'Page', 'src/Page.jsx', 11],
+      ],
+    ],
+    ['impact:Page.open', [['paints', 'Row', 'src/Row.jsx', 3]]],
+    ['hears:Row.onOpen', [['catches', 'Page', 'src/Page.jsx', 11]]],
+    ['hears:Row.open@Page', [['catches', 'Page', 'src/Page.jsx', 11]]],
+    ['answers:Row.Tone', [['provides', 'Page', 'src/Page.jsx', 7]]],
+    ['goes:src/rows.js#useKeeper', [['paints', 'Row', 'src/Row.jsx', 7]]],
+  ])('%s is answered', async (question, has) => {
+    const { stdout, stderr } = await run(asked, '--json', '--trace', question);
+    expect(stderr).toBe('');
+    const [trace] = (
+      JSON.parse(stdout) as { traces: { of: string; rungs: { how: string; component?: string; file: string; line: number }[] }[] }
+    ).traces;
+    expect(trace?.of).toBe(question);
+    const rungs = trace?.rungs.map(({ how, component, file, line }) => [how, component, file, line]);
+    for (const one of has) expect(rungs).toContainEqual(one);
+  });
+
+  test('in words there is what was asked for, and nothing else', async () => {
+    const { stdout } = await run(asked, '--trees', '--trace', 'changes:Page.open');
+    expect(stdout).toContain('  Row  repeated  (src/Page.jsx:9)\n  Row  when open  (src/Page.jsx:11)');
+    expect(stdout).toContain('open, state of Page: what changes it');
+    expect(stdout).not.toContain('Findings');
+  });
+
+  test.each([
+    ['--tree', 'Pagee', 'There is no page Pagee. Near to it: Page.'],
+    ['--trace', 'Page.open', '"Page.open" does not begin with a question'],
+    ['--trace', 'goes:open', '"open" names nothing: write Component.name'],
+    ['--trace', 'goes:Pages.open', 'There is no component Pages. Near to it: Page.'],
+    ['--trace', 'goes:Page.opne', 'Page has no opne. Near to it: open.'],
+    ['--trace', 'goes:Row.row@Shelf', 'Row stands nowhere below Shelf.'],
+    ['--trace', 'answers:Row.Tune', 'Row takes no context Tune.'],
+    ['--trace', 'goes:rows.js#rows', 'There is no file rows.js among those that were read. Near to it: src/rows.js.'],
+    ['--trace', 'goes:src/rows.js#useKeper', 'src/rows.js declares no useKeper. Near to it: useKeeper.'],
+  ])('%s %s ends with 2 and says what is near', async (option, value, message) => {
+    const { status, stdout, stderr } = await run(asked, '--json', option, value);
+    expect([status, stdout]).toEqual([2, '']);
+    expect(stderr).toContain(message);
   });
 });
 

@@ -15,6 +15,8 @@ import {
   type Model,
   parseBare,
   readFile,
+  type TraceEntry,
+  type TreeEntry,
   unfold,
 } from '@liana/core';
 import type { Folder } from './folder';
@@ -36,6 +38,9 @@ export type Report = {
   readonly pages: readonly { readonly name: string; readonly file: string; readonly places: number }[];
   readonly findings: readonly FindingEntry[];
   readonly seconds: Seconds;
+  /** What was asked for with `--tree`, `--trees` and `--trace`; absent where nothing was. */
+  readonly trees?: readonly TreeEntry[];
+  readonly traces?: readonly TraceEntry[];
 };
 
 type ComponentEntry = {

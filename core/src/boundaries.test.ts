@@ -14,7 +14,7 @@ const beside: Readonly<Record<string, readonly string[]>> = {
   intake: ['model', 'frameworks', 'link'],
   find: ['model', 'tree'],
   carve: ['model', 'write', 'frameworks', 'overlap', 'tree', 'flow', 'rules'],
-  formats: ['model', 'carve', 'rules', 'triage'],
+  formats: ['model', 'tree', 'contract', 'flow', 'carve', 'rules', 'triage'],
   triage: ['model', 'rules'],
   fixes: ['model', 'read', 'write', 'frameworks', 'overlap', 'rules'],
   figures: ['model', 'tree', 'overlap', 'rules'],

@@ -13,7 +13,7 @@ export * from './model/types';
 export type { ConfigFile } from './model/model';
 export { walkTemplate, usesIn } from './model/walk';
 export * from './triage';
-export { type KnownUse, knownUses } from './contract';
+export { type KnownUse, knownUses, nearest } from './contract';
 export * from './fixes';
 export { adapterOf, adapters, isReadable, loadCompilers, parseBare } from './frameworks/registry';
 export { readerVersion, readFile } from './frameworks/read-file';

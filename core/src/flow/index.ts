@@ -18,3 +18,4 @@ export { commonOwner } from './views/owner';
 export { ladderLines, type LadderLine, type LaneMarks } from './views/fans';
 export { questionWords, subjectWords, traceText } from './views/trace-text';
 export { contextName } from './views/strands/contexts';
+export { framesAt, type NamedValue, namesIn, parseNamedValue, placesNamed, spotsNamed, spotsOfFile, takesNamed } from './views/named';

@@ -13,3 +13,16 @@ export {
   type Settings,
   settingsFile,
 } from './settings';
+export { type LineOf, makeLineOf } from './lines';
+export { type PlaceEntry, type TreeEntry, treeEntry, treeText } from './trees';
+export {
+  type Answered,
+  type Ask,
+  asks,
+  makeTraceWriter,
+  parseQuestion,
+  type RungEntry,
+  type TraceEntry,
+  type TraceWriter,
+  type Unasked,
+} from './traces';

@@ -1,0 +1,58 @@
+import { makeLineOf, makeTraceWriter, type Model, nearest, type Page, treeEntry, treeText } from '@liana/core';
+import type { Folder } from './folder';
+import type { Report } from './report';
+
+/** What was asked for beside the findings. */
+export type Asked = {
+  /** Pages by name, path or file. */
+  readonly tree: readonly string[];
+  /** All pages. */
+  readonly trees: boolean;
+  /** Questions: `ASK:Component.name`, `ASK:file#name`. */
+  readonly trace: readonly string[];
+};
+
+/** The answers, as parts of a report and in words. */
+export type AskedFor = { readonly report: Pick<Report, 'trees' | 'traces'>; readonly text: string };
+
+export const isAsked = ({ tree, trees, trace }: Asked): boolean => trees || tree.length > 0 || trace.length > 0;
+
+const isPage = (page: Page, asked: string): boolean =>
+  [page.name, page.path, page.file, page.id].some((one) => one !== '' && one === asked);
+
+/** The trees and traces that were asked for; what is not there is `wrong`, in words, with near names. */
+export function answerAsked(folder: Folder, model: Model, { tree, trees, trace }: Asked): AskedFor | { readonly wrong: string } {
+  const texts = new Map(folder.sources.map(({ file, text }) => [file, text]));
+  const textOf = (file: string): string | undefined => texts.get(file);
+  const lineOf = makeLineOf(textOf);
+  const pages: Page[] = trees ? [...model.pages] : [];
+  for (const asked of tree) {
+    const found = model.pages.filter((page) => isPage(page, asked));
+    if (found.length === 0) return { wrong: noPage(model, asked) };
+    pages.push(...found.filter((page) => !pages.includes(page)));
+  }
+  const writer = makeTraceWriter(model, textOf, lineOf);
+  const traces = [];
+  for (const question of trace) {
+    const answered = writer.ask(question);
+    if ('wrong' in answered) return answered;
+    traces.push(answered);
+  }
+  const entries = pages.map((page) => treeEntry(model, page, lineOf));
+  return {
+    report: {
+      ...(trees || tree.length > 0 ? { trees: entries } : {}),
+      ...(trace.length > 0 ? { traces: traces.map(({ entry }) => entry) } : {}),
+    },
+    text: [...entries.map(treeText), ...traces.map(({ text }) => text)].join('\n'),
+  };
+}
+
+function noPage(model: Model, asked: string): string {
+  const names = [...new Set(model.pages.map((page) => page.name))];
+  const meant = nearest(asked, names);
+  const shown = meant === undefined ? names.slice(0, 8) : [meant];
+  const more = meant === undefined && names.length > 8 ? ` and ${names.length - 8} more` : '';
+  if (names.length === 0) return `There is no page ${asked}: no page was found in the folder.`;
+  return `There is no page ${asked}. ${meant === undefined ? 'The pages are' : 'Near to it:'} ${shown.join(', ')}${more}.`;
+}

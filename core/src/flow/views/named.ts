@@ -1,0 +1,117 @@
+import { memberKeyOf } from '../../model/given';
+import { type MemberKey, memberName, memberOf } from '../../model/member';
+import type { Place } from '../../model/tree';
+import { ancestors } from '../../tree';
+import { type Frame, type Graph, type Spot, valueNamed } from '../graph/frames';
+import { contextName } from './strands/contexts';
+
+/** What is asked of in a text: a name that a component (of one place or of all) or a module declares. */
+export type NamedValue =
+  { readonly component: string; readonly name: string; readonly parent?: string } | { readonly file: string; readonly name: string };
+
+/** Reads `Component.name`, with `@Parent` behind it for one of several places, and `file#name`. Undefined for anything else. */
+export function parseNamedValue(text: string): NamedValue | undefined {
+  const [, file, own] = /^([^#]+)#([^#]+)$/.exec(text) ?? [];
+  if (file !== undefined && own !== undefined) return { file, name: own };
+  const [, component, name, parent] = /^([^@]+)\.([^.@]+)(?:@([^@]+))?$/.exec(text) ?? [];
+  if (component === undefined || name === undefined) return undefined;
+  return { component, name, ...(parent === undefined ? {} : { parent }) };
+}
+
+const componentName = (graph: Graph, place: Place | undefined): string | undefined =>
+  place && graph.model.components.get(place.component)?.name;
+
+/** The places of a component on a page; with `parent`, those that stand in it or that it wrote, else those further below it. */
+export function placesNamed(graph: Graph, component: string, parent?: string): Place[] {
+  const { places } = graph.tree;
+  const own = places.filter((place) => componentName(graph, place) === component);
+  if (parent === undefined) return own;
+  const near = own.filter((place) => [place.parent, place.owner].some((at) => componentName(graph, places[at]) === parent));
+  if (near.length > 0) return near;
+  return own.filter((place) => ancestors(graph.tree, place).some((one) => componentName(graph, one) === parent));
+}
+
+/** A name without the mark that a listener has before it. */
+const bare = (name: string): string =>
+  name
+    .replace(/^on(?=[A-Z:])/, '')
+    .replace(/^:/, '')
+    .toLowerCase();
+
+const frameSpot = (frame: Frame, value: number, track: readonly string[] = []): Spot => ({ frame: frame.index, value, track });
+
+/** The spots in a component that a member of its contract stands for: the prop that holds it, or what raises it. */
+function memberSpots(graph: Graph, frame: Frame, fits: (key: MemberKey) => boolean): Spot[] {
+  const { values, actions } = frame.body;
+  const held = values.findIndex((value) => value.kind === 'prop' && fits(memberKeyOf(value)));
+  if (held >= 0) return [frameSpot(frame, held)];
+  const key = [...(frame.component?.contract.members.keys() ?? [])].find(fits);
+  const [rest] = graph.indexOf(frame).rest;
+  if (key !== undefined && rest !== undefined) return [frameSpot(frame, rest, [key])];
+  const raise = actions.flatMap(({ raises }) => raises).find((one) => one.value !== undefined && fits(one.member));
+  return raise?.value === undefined ? [] : [frameSpot(frame, raise.value)];
+}
+
+/** A value of a frame by its name, by the name that the body gives to a part of it, or by the name and a part. */
+function ownSpots(frame: Frame, name: string): Spot[] {
+  const at = valueNamed(frame.body, name);
+  if (at >= 0) return [frameSpot(frame, at)];
+  const any = frame.body.values.findIndex((value) => value.name === name);
+  if (any >= 0) return [frameSpot(frame, any)];
+  return frame.body.values.flatMap((value, index) =>
+    Object.entries(value.parts ?? {}).flatMap(([part, given]) => (given === name ? [frameSpot(frame, index, [part])] : [])),
+  );
+}
+
+/** The frames of a place: of its component, then of the hooks that it calls. */
+export const framesAt = ({ frames }: Graph, { index }: Place): Frame[] =>
+  frames.filter((frame) => frame.place === index).sort((a, b) => Number(a.kind === 'hook') - Number(b.kind === 'hook'));
+
+/**
+ * What a name means in a component at a place: a value it declares, a member of its contract, an event it raises, or a
+ * value of a hook that it calls; in this order, the first that there is. Empty where the name is not there.
+ */
+export function spotsNamed(graph: Graph, place: Place, name: string): Spot[] {
+  const frames = framesAt(graph, place);
+  const [own] = frames;
+  if (!own) return [];
+  const tries: readonly (() => Spot[])[] = [
+    () => ownSpots(own, name),
+    () => memberSpots(graph, own, (key) => key === name || memberName(key) === name),
+    () => memberSpots(graph, own, (key) => memberOf(key).kind !== 'slot' && bare(memberName(key)) === bare(name)),
+    ...frames.slice(1).map((frame) => () => ownSpots(frame, name)),
+  ];
+  for (const one of tries) {
+    const found = one();
+    if (found.length > 0) return found;
+  }
+  return [];
+}
+
+/** The values of a component at a place that hold a context of a name: the context’s own, its key, or what the component calls it. */
+export function takesNamed(graph: Graph, place: Place, name: string): Spot[] {
+  return framesAt(graph, place).flatMap((frame) =>
+    frame.body.values.flatMap((value, index) => {
+      if (value.kind !== 'context' || value.source === undefined) return [];
+      const meant = graph.named(frame, value.source);
+      const context = meant.kind === 'context' ? graph.model.contexts.get(meant.id)?.name : undefined;
+      const names = [value.name, value.source, context, context === undefined ? undefined : contextName(context)];
+      return names.some((one) => one?.toLowerCase() === name.toLowerCase()) ? [frameSpot(frame, index)] : [];
+    }),
+  );
+}
+
+/** What a name means in a module, or in what the module gives to those who call it. Empty where the name is not there. */
+export function spotsOfFile(graph: Graph, file: string, name: string): Spot[] {
+  const module = graph.moduleFrame(file);
+  const own = module ? ownSpots(module, name) : [];
+  if (own.length > 0) return own;
+  return graph.frames.flatMap((frame) => (frame.file === file && frame.kind === 'hook' ? ownSpots(frame, name) : []));
+}
+
+/** The names that could have been meant in a component at a place, or in a module: its values and the members of its contract. */
+export function namesIn(frames: readonly Frame[]): string[] {
+  const values = frames.flatMap((frame) => frame.body.values.flatMap(({ name, kind }) => (kind === 'module' ? [] : [name])));
+  const members = frames.flatMap((frame) => [...(frame.component?.contract.members.keys() ?? [])].map(memberName));
+  return [...new Set([...values, ...members])].filter((name) => name !== '');
+}

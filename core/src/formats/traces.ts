@@ -1,0 +1,290 @@
+import { nearest } from '../contract';
+import {
+  contextName,
+  type FlowQueries,
+  framesAt,
+  type Graph,
+  makeFlowQueries,
+  namesIn,
+  type NamedValue,
+  parseNamedValue,
+  placesNamed,
+  questions,
+  type Rung,
+  rungText,
+  type Spot,
+  spotsNamed,
+  spotsOfFile,
+  takesNamed,
+  type Trace,
+  traceOf,
+  traceText,
+  valueOf,
+  whoAnswers,
+} from '../flow';
+import type { Model, Page } from '../model/model';
+import type { FilePath, Location } from '../model/span';
+import { unfold } from '../tree';
+import type { LineOf } from './lines';
+
+/** What the shell can ask: the questions of a value, who hears an event, and who answers for a context. */
+export const asks = [...questions, 'hears', 'answers'] as const;
+export type Ask = (typeof asks)[number];
+
+/** One rung of a trace as it leaves Liana; `depth` is its distance from the first. The line is 1-based. */
+export type RungEntry = {
+  readonly depth: number;
+  /** The component in which it happens; absent in a module. */
+  readonly component?: string;
+  readonly name: string;
+  readonly file: FilePath;
+  readonly line: number;
+  /** The kind of the step: `passes`, `renames`, `changes`, … */
+  readonly how: string;
+  readonly text: string;
+};
+
+export type TraceEntry = {
+  /** The question as it was asked. */
+  readonly of: string;
+  readonly ask: Ask;
+  readonly rungs: readonly RungEntry[];
+  /** Where and why its ways end. */
+  readonly ends: readonly { readonly why: string; readonly file: FilePath; readonly line: number }[];
+  readonly truncated?: true;
+};
+
+/** A question that cannot be asked, in words. */
+export type Unasked = { readonly wrong: string };
+
+type Parsed = { readonly ask: Ask; readonly named: NamedValue };
+
+/** Reads `ASK:Component.name` and `ASK:file#name`. */
+export function parseQuestion(text: string): Parsed | Unasked {
+  const [, word = '', rest = ''] = /^(\w*):(.*)$/.exec(text) ?? [];
+  const ask = asks.find((one) => one === word);
+  if (!ask)
+    return { wrong: `"${text}" does not begin with a question; the questions are ${asks.join(', ')}, each with a colon behind it.` };
+  const named = parseNamedValue(rest);
+  return named ? { ask, named } : { wrong: `"${rest}" names nothing: write Component.name, Component.name@Parent or file#name.` };
+}
+
+/** The most places of which a question is asked that names no place. */
+const mostPlaces = 100;
+
+/** Answers questions about a project in the form in which they leave Liana; what it made of a page is kept for the next question. */
+export type TraceWriter = { readonly ask: (text: string) => Answered | Unasked };
+
+/** An answer as data, and to be read. */
+export type Answered = { readonly entry: TraceEntry; readonly text: string };
+
+/** What is asked at one place, with the page’s answers. */
+type Asked = { readonly flow: FlowQueries; readonly spot: Spot };
+
+/** Makes the writer of a project. `textOf` gives a file’s text, for lines and for the code beside them. */
+export function makeTraceWriter(model: Model, textOf: (file: FilePath) => string | undefined, lineOf: LineOf): TraceWriter {
+  const kept = new Map<string, FlowQueries>();
+  const flowOf = (page: Page): FlowQueries => {
+    const known = kept.get(page.id) ?? makeFlowQueries(model, unfold(model, page));
+    kept.set(page.id, known);
+    return known;
+  };
+  const ask = (text: string): Answered | Unasked => {
+    const parsed = parseQuestion(text);
+    if ('wrong' in parsed) return parsed;
+    const asked = 'file' in parsed.named ? inFile(model, parsed.named, flowOf) : inComponent(model, parsed.ask, parsed.named, flowOf);
+    if ('wrong' in asked) return asked;
+    return parsed.ask === 'answers' ? answersOf(text, model, asked, lineOf) : tracesOf(text, parsed.ask, asked, textOf, lineOf);
+  };
+  return { ask };
+}
+
+const quoted = (names: readonly string[]): string => names.join(', ');
+
+/** Names near to one that is not there, for a message: the one clearly meant, else those that hold it or are held by it. */
+function nearNames(name: string, names: readonly string[]): string {
+  const meant = nearest(name, names);
+  const lower = name.toLowerCase();
+  const alike = names.filter((one) => one.length > 1 && (one.toLowerCase().includes(lower) || lower.includes(one.toLowerCase())));
+  const near = meant === undefined ? alike.slice(0, 5) : [meant];
+  return near.length > 0 ? ` Near to it: ${quoted(near)}.` : '';
+}
+
+/** The pages on which a component stands, as a page of its own where there is none. */
+function pagesWith(model: Model, component: string): Page[] {
+  const ids = new Set([...model.components.values()].filter((one) => one.name === component && one.role !== 'root').map((one) => one.id));
+  const pages = model.pages.filter((page) => unfold(model, page).places.some((place) => ids.has(place.component)));
+  if (pages.length > 0) return pages;
+  return [...ids].flatMap((id): Page[] => {
+    const own = model.components.get(id);
+    return own ? [{ id, name: own.name, file: own.file, path: '', entry: id, chain: [], reach: 'alone' }] : [];
+  });
+}
+
+function inComponent(
+  model: Model,
+  ask: Ask,
+  { component, name, parent }: Extract<NamedValue, { component: string }>,
+  flowOf: (page: Page) => FlowQueries,
+): readonly Asked[] | Unasked {
+  const pages = pagesWith(model, component);
+  if (pages.length === 0) {
+    const names = [...new Set([...model.components.values()].flatMap((one) => (one.role === 'component' ? [one.name] : [])))];
+    return { wrong: `There is no component ${component}.${nearNames(component, names)}` };
+  }
+  const stands = pages.flatMap((page) => {
+    const flow = flowOf(page);
+    return placesNamed(flow.graph, component, parent).map((place) => ({ flow, place }));
+  });
+  if (stands.length === 0) return { wrong: `${component} stands nowhere below ${parent ?? ''}.` };
+  const found = stands.slice(0, mostPlaces).flatMap(({ flow, place }) => {
+    const spots = ask === 'answers' ? takesNamed(flow.graph, place, name) : spotsNamed(flow.graph, place, name);
+    return spots.map((spot): Asked => ({ flow, spot }));
+  });
+  if (found.length > 0) return found;
+  const [first] = stands;
+  const names = first ? namesIn(framesAt(first.flow.graph, first.place)) : [];
+  return { wrong: `${component} ${ask === 'answers' ? 'takes no context' : 'has no'} ${name}.${nearNames(name, names)}` };
+}
+
+function inFile(
+  model: Model,
+  { file, name }: Extract<NamedValue, { file: string }>,
+  flowOf: (page: Page) => FlowQueries,
+): readonly Asked[] | Unasked {
+  const path = [...model.files.keys()].find((one) => one === file || one === file.replace(/^\.\//, ''));
+  if (path === undefined) {
+    const end = file.split('/').at(-1) ?? file;
+    const alike = [...model.files.keys()].filter((one) => one.endsWith(`/${end}`) || one.startsWith(file)).slice(0, 5);
+    return { wrong: `There is no file ${file} among those that were read.${alike.length > 0 ? ` Near to it: ${quoted(alike)}.` : ''}` };
+  }
+  const own = [...model.components.values()].find((one) => one.file === path && one.name === name);
+  const flows = model.pages.map(flowOf);
+  const found = flows.slice(0, mostPlaces).flatMap((flow) => spotsOfFile(flow.graph, path, name).map((spot): Asked => ({ flow, spot })));
+  if (found.length > 0) return found;
+  const inComponents = [...model.components.values()]
+    .filter((one) => one.file === path)
+    .flatMap((one): readonly Asked[] => {
+      const asked = inComponent(model, 'goes', { component: one.name, name }, flowOf);
+      return 'wrong' in asked ? [] : asked;
+    });
+  if (inComponents.length > 0) return inComponents;
+  const [flow] = flows;
+  if (!flow) return { wrong: 'There is no page in the project, so there is nothing to trace.' };
+  const names = namesIn(flow.graph.frames.filter((frame) => frame.file === path));
+  return {
+    wrong: own ? `${name} is a component; ask of a name in it: ${name}.name.` : `${path} declares no ${name}.${nearNames(name, names)}`,
+  };
+}
+
+/** A trace with only what hears an event: who catches it, hands it on or hears it on a channel; where nobody does, the raise. */
+const isHearing = ({ kind, ending, from }: Rung): boolean =>
+  from < 0 || ['catches', 'relays', 'hears'].includes(kind) || ending === 'unheard';
+
+function tracesOf(
+  of: string,
+  ask: Exclude<Ask, 'answers'>,
+  asked: readonly Asked[],
+  textOf: (file: FilePath) => string | undefined,
+  lineOf: LineOf,
+): Answered {
+  const rungs: RungEntry[] = [];
+  const ends: { why: string; file: FilePath; line: number }[] = [];
+  const texts: string[] = [];
+  const seen = new Set<string>();
+  let truncated = false;
+  for (const { flow, spot } of asked) {
+    const trace = traceOf(flow, spot, ask === 'hears' ? 'goes' : ask);
+    const shown = ask === 'hears' ? { ...trace, rungs: trace.rungs.filter(isHearing) } : trace;
+    const text = traceText(shown, (rung) => lineShown(rung.code[0], textOf, lineOf));
+    truncated ||= trace.truncated;
+    if (seen.has(text)) continue;
+    seen.add(text);
+    texts.push(text);
+    rungs.push(...rungEntries(flow.graph, trace, shown.rungs, lineOf));
+    ends.push(...endsOf(shown.rungs, lineOf));
+  }
+  return { entry: { of, ask, rungs, ends, ...(truncated ? { truncated: true as const } : {}) }, text: texts.join('\n') };
+}
+
+function rungEntries(graph: Graph, trace: Trace, shown: readonly Rung[], lineOf: LineOf): RungEntry[] {
+  const depths: number[] = [];
+  for (const { index, from } of trace.rungs) depths[index] = from < 0 ? 0 : (depths[from] ?? 0) + 1;
+  return shown.flatMap((rung) => {
+    const component = rung.component === undefined ? undefined : graph.model.components.get(rung.component)?.name;
+    return rung.code.map((at) => ({
+      depth: depths[rung.index] ?? 0,
+      ...(component === undefined ? {} : { component }),
+      name: rung.name,
+      file: at.file,
+      line: lineOf(at.file, at.start),
+      how: rung.kind,
+      text: rungText(rung, trace.question),
+    }));
+  });
+}
+
+const endsOf = (rungs: readonly Rung[], lineOf: LineOf): { why: string; file: FilePath; line: number }[] =>
+  rungs.flatMap(({ ending, code }) => {
+    const [at] = code;
+    return ending === undefined || ending === 'again' || !at ? [] : [{ why: ending, file: at.file, line: lineOf(at.file, at.start) }];
+  });
+
+function lineShown(
+  at: Location | undefined,
+  textOf: (file: FilePath) => string | undefined,
+  lineOf: LineOf,
+): { line: number; text: string } {
+  if (!at) return { line: 1, text: '' };
+  const line = lineOf(at.file, at.start);
+  return { line, text: (textOf(at.file) ?? '').split(/\r\n|\r|\n/)[line - 1] ?? '' };
+}
+
+/** Who answers for a context at each place that was asked of. */
+function answersOf(of: string, model: Model, asked: readonly Asked[], lineOf: LineOf): Answered {
+  const rungs: RungEntry[] = [];
+  const ends: { why: string; file: FilePath; line: number }[] = [];
+  const texts = asked.map(({ flow: { graph }, spot }) => {
+    const frame = graph.frames[spot.frame];
+    const value = valueOf(graph, spot);
+    const meant = frame && value?.source !== undefined ? graph.named(frame, value.source) : undefined;
+    const answer = frame && meant?.kind === 'context' ? whoAnswers(model, graph.tree, frame.place, meant.id) : undefined;
+    if (!frame || !value || !answer) return '';
+    const name = contextName(answer.context);
+    const taker: RungEntry = {
+      depth: 0,
+      ...(frame.component ? { component: frame.component.name } : {}),
+      name: value.name,
+      file: frame.file,
+      line: lineOf(frame.file, value.span.start),
+      how: 'takes',
+      text: `takes ${name}`,
+    };
+    rungs.push(taker);
+    const answering = answer.chain.find((one) => one.provides === 'answers');
+    if (answering?.at) {
+      const { at } = answering;
+      const component = graph.frames[answering.place]?.component?.name;
+      const line = lineOf(at.file, at.start);
+      rungs.push({
+        depth: 1,
+        ...(component === undefined ? {} : { component }),
+        name,
+        file: at.file,
+        line,
+        how: 'provides',
+        text: `${answering.name} answers`,
+      });
+      return `${taker.component ?? ''} takes ${name} (${taker.file}:${taker.line}): ${answering.name} answers (${at.file}:${line}).\n`;
+    }
+    const why = answer.fallback === 'given' ? 'default' : answer.sheltered ? 'unknown' : 'ungiven';
+    ends.push({ why, file: taker.file, line: taker.line });
+    const words = {
+      default: 'nobody provides it, so it gets the default',
+      unknown: 'who answers cannot be seen',
+      ungiven: 'nobody provides it',
+    };
+    return `${taker.component ?? ''} takes ${name} (${taker.file}:${taker.line}): ${words[why]}.\n`;
+  });
+  return { entry: { of, ask: 'answers', rungs, ends }, text: [...new Set(texts)].join('') };
+}

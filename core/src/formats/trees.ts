@@ -1,0 +1,75 @@
+import { useById } from '../model/lookup';
+import type { Model, Page } from '../model/model';
+import { memberName } from '../model/member';
+import type { FilePath } from '../model/span';
+import type { PlaceIndex } from '../model/tree';
+import { conditionOf, unfold } from '../tree';
+import type { LineOf } from './lines';
+
+/** A place of a page’s tree as it leaves Liana: parents before children, in the order in which they are drawn. */
+export type PlaceEntry = {
+  readonly depth: number;
+  readonly component: string;
+  /** Where the use is written that makes it; of the first, where the component is declared. The line is 1-based. */
+  readonly file: FilePath;
+  readonly line: number;
+  /** The component that wrote the use, and the one in which it stands; they differ for content of slots. */
+  readonly owner?: string;
+  readonly parent?: string;
+  /** The slot through which it came. */
+  readonly slot?: string;
+  /** It, or something around it up to its parent, stands in a list; only on a condition. */
+  readonly repeat: boolean;
+  readonly condition: boolean;
+  /** The conditions in words, outermost first. */
+  readonly when?: readonly string[];
+};
+
+export type TreeEntry = {
+  readonly page: string;
+  readonly file: FilePath;
+  readonly places: readonly PlaceEntry[];
+  readonly truncated?: true;
+};
+
+/** The unfolded tree of a page, with names and lines. */
+export function treeEntry(model: Model, page: Page, lineOf: LineOf): TreeEntry {
+  const tree = unfold(model, page);
+  const named = (at: PlaceIndex): string | undefined => {
+    const place = tree.places[at];
+    return place && model.components.get(place.component)?.name;
+  };
+  const places = tree.places.map((place): PlaceEntry => {
+    const component = model.components.get(place.component);
+    const use = place.use && useById(model, place.use);
+    const [owner, parent] = [named(place.owner), named(place.parent)];
+    const file = use?.file ?? component?.file ?? '';
+    return {
+      depth: place.depth,
+      component: component?.name ?? '',
+      file,
+      line: lineOf(file, use?.node.span.start ?? component?.facts.nameSpan.start ?? 0),
+      ...(owner === undefined ? {} : { owner }),
+      ...(parent === undefined ? {} : { parent }),
+      ...(place.slot ? { slot: memberName(place.slot.key) } : {}),
+      repeat: place.repeats.length > 0,
+      condition: place.branches.length > 0,
+      ...(place.branches.length > 0 ? { when: place.branches.map(conditionOf) } : {}),
+    };
+  });
+  return { page: page.name, file: page.file, places, ...(tree.truncated ? { truncated: true as const } : {}) };
+}
+
+/** A tree as indented lines. */
+export function treeText({ page, file, places, truncated }: TreeEntry): string {
+  const lines = places.map(({ depth, component, slot, repeat, when, file: at, line }) =>
+    [
+      `${'  '.repeat(depth)}${component}`,
+      ...(slot === undefined || slot === 'default' ? [] : [`in slot ${slot}`]),
+      ...(repeat ? ['repeated'] : []),
+      ...(when ? [`when ${when.join(' and ')}`] : []),
+      `(${at}:${line})`,
+    ].join('  '),
+  );
+  return [`${page} (${file})`, '', ...lines, ...(truncated ? ['There are more places; the tree was cut here.'] : []), ''].join('\n');
+}
