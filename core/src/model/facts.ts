@@ -294,8 +294,10 @@ export type CallFact = {
 /** Where an event that is no callback travels: the document's own tree, or something made for it. */
 export type Channel = {
   readonly on: 'element' | 'document' | 'window' | 'channel';
-  /** Name of the event; undefined where it is computed. */
+  /** Name of the event; undefined where it is computed, `{name}` for a name that is declared elsewhere. */
   readonly event?: string;
+  /** The value of the body that holds the name of the event: a parameter, an item of a list. */
+  readonly held?: Reading;
   /** Name of a broadcast channel, or module name of the emitter. */
   readonly name?: string;
 };
@@ -527,6 +529,8 @@ export type SharedFact =
       readonly span: Span;
       /** What it says, where it is a text. */
       readonly text?: string;
+      /** The texts that it holds, by member or position, where it is a list or a table of texts. */
+      readonly texts?: Readonly<Record<string, string>>;
     };
 
 /** A hook of the project. */

@@ -32,7 +32,14 @@ export type Named =
   | { readonly kind: 'hook'; readonly file: FilePath; readonly fact: HookFact }
   | { readonly kind: 'context'; readonly id: SharedId }
   /** Anything else that a module of the project declares; `text` where it is one. */
-  | { readonly kind: 'value'; readonly file: FilePath; readonly name: string; readonly span: Span; readonly text?: string }
+  | {
+      readonly kind: 'value';
+      readonly file: FilePath;
+      readonly name: string;
+      readonly span: Span;
+      readonly text?: string;
+      readonly texts?: Readonly<Record<string, string>>;
+    }
   | { readonly kind: 'outside'; readonly module: string; readonly name: string }
   | { readonly kind: 'unknown'; readonly reason: string };
 

@@ -1,5 +1,8 @@
 import type { Channel, HearFact, SendFact } from '../../model/facts';
+import type { Model } from '../../model/model';
+import type { FilePath } from '../../model/span';
 import type { Frame, Graph } from '../graph/frames';
+import { eventNames, type Naming, uncalled } from './event-names';
 
 export type Sender = { readonly frame: Frame; readonly action: number; readonly send: SendFact };
 export type Hearer = { readonly frame: Frame; readonly action: number; readonly hear: HearFact };
@@ -10,30 +13,47 @@ export type Channels = {
   readonly hearers: ReadonlyMap<string, readonly Hearer[]>;
 };
 
-/** One key for all who mean the same channel and event; undefined where the text does not tell which. */
-export function channelKey(graph: Graph, frame: Frame, channel: Channel): string | undefined {
-  const event = eventName(graph, frame, channel.event);
-  if (event === undefined) return undefined;
-  if (channel.on !== 'channel') return `document ${event}`;
-  const name = channel.name ?? '';
-  if (name.startsWith('"')) return `"${eventName(graph, frame, name.slice(1, -1)) ?? name}" ${event}`;
-  const [root = name, ...members] = name.split('.');
-  const spot = graph.moduleSpot(frame, root);
-  const origin = spot?.frame.body.values[spot.value]?.origin;
-  if (origin?.kind === 'message') return `"${spot ? eventName(graph, spot.frame, origin.what) : origin.what}" ${event}`;
-  const meant = graph.named(frame, root);
-  if (meant.kind === 'value') return `${meant.file}#${[meant.name, ...members].join('.')} ${event}`;
-  return meant.kind === 'outside' ? `${meant.module}#${name} ${event}` : undefined;
+/** The keys by which all who mean the same channel and event find each other; empty where the text does not tell which. */
+export function channelKeys(graph: Graph, frame: Frame, channel: Channel): readonly string[] {
+  const carrier = carrierOf(graph.model, frame.file, channel);
+  const events = carrier === undefined ? undefined : eventNames(graph.model, channel, namingOf(graph, frame));
+  return events?.map((event) => `${carrier ?? ''} ${event}`) ?? [];
 }
 
-/** `{alarmName}` is a constant of another module: what it says, or who it is. */
-function eventName(graph: Graph, frame: Frame, event: string | undefined): string | undefined {
-  const constant = event === undefined ? undefined : /^\{(.+)\}$/.exec(event)?.[1];
-  if (event === undefined || constant === undefined) return event;
-  const meant = graph.named(frame, constant);
-  if (meant.kind !== 'value') return undefined;
-  return meant.text ?? `${meant.file}#${meant.name}`;
+/** The first of the keys; undefined for none. */
+export const channelKey = (graph: Graph, frame: Frame, channel: Channel): string | undefined => channelKeys(graph, frame, channel)[0];
+
+/** A frame as a body in which names are looked for: a hook is given what its caller gives. */
+function namingOf(graph: Graph, { file, body, caller }: Frame): Naming {
+  const from = caller && graph.frames[caller.frame];
+  const args = from && caller ? from.body.values[caller.value]?.args : undefined;
+  if (!from || !args) return uncalled(file, body.values);
+  return {
+    file,
+    values: body.values,
+    given: (position) => (args[position] ? [{ arg: args[position], in: namingOf(graph, from) }] : undefined),
+  };
 }
+
+/** What carries what is sent: the document, a channel by its name, or something that a module declares. Undefined where the text does not tell. */
+export function carrierOf(model: Model, file: FilePath, { on, name = '' }: Channel): string | undefined {
+  if (on !== 'channel') return 'document';
+  if (name.startsWith('"')) return `"${channelName(model, file, name.slice(1, -1))}"`;
+  const [root = name, ...members] = name.replace(/\(\)$/, '').split('.');
+  const meant = model.named(file, root);
+  if (meant.kind === 'outside') return `${meant.module}#${name}`;
+  if (meant.kind === 'hook' && name.endsWith('()')) return `${meant.file}()`;
+  if (meant.kind !== 'value') return undefined;
+  // Functions that a module gives for both ends belong together.
+  if (name.endsWith('()')) return `${meant.file}()`;
+  const origin = model.files.get(meant.file)?.module?.values.find((one) => one.name === meant.name && one.kind !== 'module')?.origin;
+  if (origin?.kind === 'message') return `"${channelName(model, meant.file, origin.what)}"`;
+  return `${meant.file}#${[meant.name, ...members].join('.')}`;
+}
+
+/** The name of a broadcast channel, where a constant holds it what that says. */
+const channelName = (model: Model, file: FilePath, name: string): string =>
+  eventNames(model, { on: 'channel', event: name }, uncalled(file, []))?.[0] ?? name;
 
 const known = new WeakMap<Graph, Channels>();
 
@@ -43,16 +63,17 @@ export function channelsOf(graph: Graph): Channels {
   if (found) return found;
   const senders = new Map<string, Sender[]>();
   const hearers = new Map<string, Hearer[]>();
-  const put = <T>(map: Map<string, T[]>, key: string | undefined, one: T): void => {
-    if (key === undefined) return;
-    const others = map.get(key);
-    if (others) others.push(one);
-    else map.set(key, [one]);
+  const put = <T>(map: Map<string, T[]>, keys: readonly string[], one: T): void => {
+    for (const key of keys) {
+      const others = map.get(key);
+      if (others) others.push(one);
+      else map.set(key, [one]);
+    }
   };
   for (const frame of graph.frames) {
     frame.body.actions.forEach((action, index) => {
-      for (const send of action.sends) put(senders, channelKey(graph, frame, send.channel), { frame, action: index, send });
-      for (const hear of action.hears) put(hearers, channelKey(graph, frame, hear.channel), { frame, action: index, hear });
+      for (const send of action.sends) put(senders, channelKeys(graph, frame, send.channel), { frame, action: index, send });
+      for (const hear of action.hears) put(hearers, channelKeys(graph, frame, hear.channel), { frame, action: index, hear });
     });
   }
   const channels = { senders, hearers };

@@ -33,6 +33,8 @@ export type ModuleScope = {
   readonly constants: ReadonlySet<string>;
   /** Constants of the module that are texts. */
   readonly texts: ReadonlyMap<string, string>;
+  /** Lists and tables of the module that hold texts alone, by member or position. */
+  readonly textTables: ReadonlyMap<string, Readonly<Record<string, string>>>;
   /** Tells whether a capitalised name is declared inside some function of the module. */
   readonly isLocal: (name: string) => boolean;
   /** Tells whether markup begins within a node. */

@@ -8,7 +8,9 @@ import { bare, dottedName, isFunction, keyName, spanOf } from './syntax';
 type Call = t.CallExpression | t.OptionalCallExpression;
 
 /** Methods that send something to whoever hears it, and methods that hear; told apart by what they are called on. */
-const sending = new Set(['emit', 'publish', 'trigger', 'fire', 'postMessage', 'dispatchEvent', 'notify']);
+const sending = new Set(['emit', 'publish', 'send', 'broadcast', 'trigger', 'fire', 'postMessage', 'dispatchEvent', 'notify']);
+/** Functions that do so without anything before them: `publish('mist:started')`, `subscribe('mist:started', add)`. */
+const freely = new Set(['emit', 'publish', 'broadcast', 'subscribe', 'listen']);
 /** Methods that end a subscription: the function they name is not run by them. */
 const undoing = new Set(['removeEventListener', 'removeListener', 'off', 'unsubscribe']);
 const timers = new Set(['setInterval', 'setTimeout', 'requestAnimationFrame', 'requestIdleCallback']);
@@ -46,7 +48,11 @@ function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope
   if (base.type === 'ThisExpression') return path.length > 2 ? { on: 'channel', name: `this.${path[0]}` } : { on: 'element' };
   if (base.type !== 'Identifier')
     return path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener' ? { on: 'element' } : undefined;
-  if (path.length === 0) return base.name === 'addEventListener' || base.name === 'dispatchEvent' ? { on: 'window' } : undefined;
+  if (path.length === 0) {
+    if (base.name === 'addEventListener' || base.name === 'dispatchEvent') return { on: 'window' };
+    const isOfModule = freely.has(base.name) && !lookUp(scope, base.name) && body.module.names.has(base.name);
+    return isOfModule ? { on: 'channel', name: `${base.name}()` } : undefined;
+  }
   const meaning = lookUp(scope, base.name);
   if (!meaning && !body.module.names.has(base.name)) {
     if (base.name === 'window' || base.name === 'globalThis' || base.name === 'self')
@@ -54,9 +60,10 @@ function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope
     return base.name === 'document' ? { on: 'document' } : undefined;
   }
   if (!meaning) return { on: 'channel', name: [base.name, ...path.slice(0, -1)].join('.') };
-  if (path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener') return { on: 'element' };
   const index = meaning.kind === 'value' ? meaning.value : meaning.kind === 'local' ? meaning.readings[0]?.value : undefined;
-  return index === undefined ? undefined : channelHeldBy(body, index, 3);
+  const held = index === undefined ? undefined : channelHeldBy(body, index, 3);
+  const ofElement = path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener';
+  return ofElement && !held?.name?.startsWith('"') ? { on: 'element' } : held;
 }
 
 /** `setInterval(tick, 1000)`: heard like an event of the window. */
@@ -89,6 +96,21 @@ function eventNamed(body: Body, node: t.Node | undefined): string | undefined {
   return name === undefined ? undefined : (body.module.texts.get(name) ?? `{${name}}`);
 }
 
+/** The name of an event, with the value that holds it where the body has it from elsewhere. */
+function eventOf(body: Body, node: t.Node | undefined, scope: Scope): Pick<Channel, 'event' | 'held'> {
+  const name = node && dottedName(bare(node));
+  const held = node && name !== undefined && lookUp(scope, name.split('.')[0] ?? '') ? readingsOf(body, node, scope)[0] : undefined;
+  if (held) return { event: `{${name ?? ''}}`, held };
+  const event = eventNamed(body, node);
+  return event === undefined ? {} : { event };
+}
+
+/** The name is one that the module declares or imports. */
+function isOfModule(body: Body, node: t.Node, scope: Scope): boolean {
+  const [root] = dottedName(bare(node))?.split('.') ?? [];
+  return root !== undefined && !lookUp(scope, root) && body.module.names.has(root);
+}
+
 function isText(node: t.Node | undefined): boolean {
   return node !== undefined && !isFunction(bare(node));
 }
@@ -99,12 +121,12 @@ function readSend(body: Body, node: Call, base: t.Node, path: readonly string[],
   const message = path.at(-1) === 'postMessage';
   const [first, ...rest] = node.arguments;
   const named =
-    !message &&
-    first !== undefined &&
-    (bare(first).type === 'StringLiteral' || rest.length > 0 || body.module.texts.has(dottedName(first) ?? ''));
-  const event = message ? 'message' : named ? eventNamed(body, first) : '';
+    !message && first !== undefined && (bare(first).type === 'StringLiteral' || rest.length > 0 || isOfModule(body, first, scope));
+  // A function by itself sends only what it is told the name of.
+  if (path.length === 0 && !named) return false;
+  const event = message ? { event: 'message' } : named ? eventOf(body, first, scope) : { event: '' };
   const send: SendFact = {
-    channel: { ...place, ...(event === undefined ? {} : { event }) },
+    channel: { ...place, ...event },
     bubbles: false,
     args: readArgs(body, named ? rest : node.arguments, scope, sink),
     span: spanOf(node),
@@ -123,12 +145,12 @@ function readDispatch(body: Body, node: Call, base: t.Node, path: readonly strin
   const option = (name: string): t.Node | undefined =>
     options?.properties.find((one): one is t.ObjectProperty => one.type === 'ObjectProperty' && keyName(one) === name)?.value;
   const bubbles = option('bubbles');
-  const event = eventNamed(body, made.arguments[0]);
+  const event = eventOf(body, made.arguments[0], scope);
   const detail = option('detail');
   const args = detail ? readArgs(body, [detail], scope, sink) : [];
   if (base.type !== 'Identifier' || lookUp(scope, base.name)) readExpression(body, node.callee, scope, 'computed', sink);
   (sink.sends ??= []).push({
-    channel: { ...place, ...(event === undefined ? {} : { event }) },
+    channel: { ...place, ...event },
     bubbles: bubbles !== undefined && !(bubbles.type === 'BooleanLiteral' && !bubbles.value),
     args: args.map((one) => ({
       ...one,
@@ -148,10 +170,9 @@ function readHear(body: Body, node: Call, base: t.Node, path: readonly string[],
   const [first, second] = node.arguments;
   const named = second !== undefined && isText(first);
   const run = named ? second : first;
-  if (!run) return false;
+  if (!run || (path.length === 0 && place.on === 'channel' && !named)) return false;
   if (base.type !== 'Identifier' || lookUp(scope, base.name)) readExpression(body, node.callee, scope, 'computed', sink);
-  const event = named ? eventNamed(body, first) : '';
-  const channel: Channel = { ...place, ...(event === undefined ? {} : { event }) };
+  const channel: Channel = { ...place, ...(named ? eventOf(body, first, scope) : { event: '' }) };
   (sink.hears ??= []).push(heard(body, run, scope, channel, node));
   return true;
 }

@@ -381,10 +381,10 @@ function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readon
   const followed = imported ? isOwnModule(imported.from) : body.module.functions.has(base.name) || path.length > 0;
   const method = path.at(-1);
   if (!followed || (method !== undefined && arrayMethods.has(method) && !collectionMethods.has(method))) {
-    const list: Reading[] = [];
-    if (followed && imported)
-      list.push({ value: moduleValue(body, base.name, spanOf(base)), path: path.slice(0, -1), how: 'computed', span });
-    sink.reads.push(...list);
+    const list: Reading[] = followed
+      ? [{ value: moduleValue(body, base.name, spanOf(base)), path: path.slice(0, -1), how: 'computed', span }]
+      : [];
+    if (imported) sink.reads.push(...list);
     readArguments(body, node, scope, sink, itemReadings(node, path, list));
     return;
   }

@@ -4,7 +4,7 @@ import type { TypeFact } from '../../model/types';
 import type { ModuleScope } from './body';
 import type { Declared } from './declarations';
 import { declaredNames, readModule } from './modules';
-import { bare, type FunctionNode, isFunction, patternNames, spanOf } from './syntax';
+import { bare, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
 import { readTypeDeclaration } from './types';
 
 /** What the statements of a module declare, as far as bodies refer to it. */
@@ -32,7 +32,40 @@ export function moduleScope(
     if (value.type === 'ArrayExpression' || value.type === 'ObjectExpression') constants.add(one.name);
     if (value.type === 'StringLiteral') texts.set(one.name, value.value);
   }
-  return { names, imported, functions, constants, texts, isLocal, holdsMarkup, text };
+  const textTables = new Map<string, Readonly<Record<string, string>>>();
+  for (const one of declared) {
+    const table = textTable(bare(one.node));
+    if (!table) continue;
+    textTables.set(one.name, table);
+    for (const [member, said] of Object.entries(table)) texts.set(`${one.name}.${member}`, said);
+  }
+  return { names, imported, functions, constants, texts, textTables, isLocal, holdsMarkup, text };
+}
+
+/** What a list or a table of texts holds; undefined for all else. */
+function textTable(node: t.Node): Record<string, string> | undefined {
+  const entries: (readonly [string | undefined, t.Node | null | undefined])[] =
+    node.type === 'ArrayExpression'
+      ? node.elements.map((one, at) => [String(at), one] as const)
+      : node.type === 'ObjectExpression'
+        ? node.properties.map((one) =>
+            one.type === 'ObjectProperty' ? ([keyName(one), one.value] as const) : ([undefined, undefined] as const),
+          )
+        : [];
+  const table: Record<string, string> = {};
+  for (const [key, given] of entries) {
+    const value = given && bare(given);
+    if (key === undefined || value?.type !== 'StringLiteral') return undefined;
+    table[key] = value.value;
+  }
+  return entries.length > 0 ? table : undefined;
+}
+
+/** Something of the module that is no component, with the texts that it holds. */
+export function sharedValue(module: ModuleScope, { name, nameSpan }: Declared): SharedFact {
+  const text = module.texts.get(name);
+  const texts = module.textTables.get(name);
+  return { kind: 'value', name, span: nameSpan, ...(text === undefined ? {} : { text }), ...(texts ? { texts } : {}) };
 }
 
 /** What a question has an answer for, statement by statement. */

@@ -1,51 +1,109 @@
 import { nearest } from '../../contract';
-import type { Channel } from '../../model/facts';
+import type { Model } from '../../model/model';
 import { channelEnds, type End } from './channel-ends';
 import { isNativeEvent } from '../events/native-events';
 
 import type { Found, Rule } from '../rule';
 
-/** Only what the document or the window carries under a name of the project's own can be told apart from outside. */
-function ownEvent({ on, event }: Channel): string | undefined {
-  return (on === 'window' || on === 'document') && event !== undefined && event !== '' && !event.startsWith('{') && !isNativeEvent(event)
-    ? event
-    : undefined;
+/** Packages from which a module may come by a bus that lives in the page alone. */
+const inPage = /^(mitt|tiny-emitter|nanoevents|eventemitter3|events|node:events|emittery|vue|svelte|react|preact|@vue\/|\$app\/)/;
+
+/** A carrier that a module of the project makes, with nothing behind it that could send or hear from outside. */
+function isOwnBus(model: Model, carrier: string): boolean {
+  const file = model.files.get(carrier.replace(/(\(\)|#.*)$/, ''));
+  return (
+    file !== undefined &&
+    file.imports.every(({ from, typeOnly }) => typeOnly || /^[.~@#$]?\//.test(from) || /^\.\.?\//.test(from) || inPage.test(from))
+  );
 }
+
+/** What people name a broadcast channel; an address is of something beyond the page. */
+const broadcastName = (carrier: string): string | undefined => /^"([^"/]+)"$/.exec(carrier)?.[1];
+
+type Carried = { readonly sends: End[]; readonly hears: End[] };
 
 /** Sent with nobody to hear it, or heard with nobody to send it. */
 export const channelUnpaired: Rule = {
   inProject: ({ model }) => {
     const { sends, hears } = channelEnds(model);
-    const sent = new Set(sends.flatMap((end) => end.channel.event ?? []));
-    // Functions of modules listen as well, whoever calls them.
-    const listened = [...model.files.values()].flatMap((file) => file.listens ?? []);
-    const heard = new Set([...hears.flatMap((end) => end.channel.event ?? []), ...listened]);
-    const isVague = [...sends, ...hears].some((end) => end.channel.event === undefined || end.channel.event.startsWith('{'));
-    if (isVague) return [];
-    const lone = (end: End, other: ReadonlySet<string>, does: 'sends' | 'hears'): Found[] => {
-      const event = ownEvent(end.channel);
-      if (event === undefined || other.has(event) || end.owner === undefined) return [];
-      const near = nearest(event, [...other]);
-      // Heard without a sender: a script from outside may well send it, unless a name of the project is meant.
-      if (does === 'hears' && near === undefined) return [];
-      const component = end.owner;
-      if (component.fileRole !== 'source') return [];
-      const meant = near === undefined ? undefined : [...sends, ...hears].find((one) => one.channel.event === near);
-      return [
-        {
-          rule: 'channel-unpaired',
-          component: component.id,
-          subject: event,
-          at: end.at,
-          words: { component: component.name, event, does, near: near ?? '' },
-          evidence: [
-            { at: end.at, text: does === 'sends' ? `${event} is sent.` : `${event} is waited for.` },
-            ...(meant ? [{ at: meant.at, text: `${near ?? ''} is what the other end says.` }] : []),
-          ],
-          touches: component.id,
-        },
-      ];
+    const carriers = new Map<string, Carried>();
+    const carried = (end: End): Carried | undefined => {
+      if (end.carrier === undefined) return undefined;
+      const found = carriers.get(end.carrier) ?? { sends: [], hears: [] };
+      carriers.set(end.carrier, found);
+      return found;
     };
-    return [...sends.flatMap((end) => lone(end, heard, 'sends')), ...hears.flatMap((end) => lone(end, sent, 'hears'))];
+    for (const end of sends) carried(end)?.sends.push(end);
+    for (const end of hears) carried(end)?.hears.push(end);
+    // Functions of modules listen to the document as well, whoever calls them.
+    const listened = [...model.files.values()].flatMap((file) => file.listens ?? []);
+    const pairsBroadcasts = [...carriers].some(([carrier, ends]) => broadcastName(carrier) !== undefined && isPaired(ends));
+    return [...carriers].flatMap(([carrier, ends]) => {
+      if (carrier === 'document') return unpaired(ends, { listened, isOwn: (event) => !isNativeEvent(event), outsideSends: true });
+      const broadcast = broadcastName(carrier);
+      if (broadcast !== undefined) return pairsBroadcasts ? loneBroadcast(broadcast, ends) : [];
+      if (!isOwnBus(model, carrier) || !isPaired(ends)) return [];
+      return unpaired(ends, { listened: [], isOwn: () => true, outsideSends: false });
+    });
   },
 };
+
+/** Something that is sent on it is also heard: it is a bus within the project. */
+function isPaired({ sends, hears }: Carried): boolean {
+  const heard = new Set(hears.flatMap(({ events }) => events ?? []));
+  return sends.some(({ events }) => events?.some((event) => heard.has(event)));
+}
+
+type Terms = {
+  readonly listened: readonly string[];
+  readonly isOwn: (event: string) => boolean;
+  /** A script from outside may send too, so that what nobody in the project sends is told only where a near name is sent. */
+  readonly outsideSends: boolean;
+};
+
+function unpaired({ sends, hears }: Carried, { listened, isOwn, outsideSends }: Terms): Found[] {
+  if ([...sends, ...hears].some(({ events }) => events === undefined)) return [];
+  const sent = new Set(sends.flatMap(({ events }) => events ?? []));
+  const heard = new Set([...hears.flatMap(({ events }) => events ?? []), ...listened]);
+  const lone = (ends: readonly End[], other: ReadonlySet<string>): { end: End; event: string; near: string | undefined }[] =>
+    ends.flatMap((end) =>
+      (end.events ?? []).flatMap((event) =>
+        event === '' || event === 'message' || event.includes('#') || other.has(event) || !isOwn(event) || end.channel.on === 'element'
+          ? []
+          : [{ end, event, near: nearest(event, [...other]) }],
+      ),
+    );
+  const loneHears = lone(hears, sent).filter(({ near }) => near !== undefined || !outsideSends);
+  // A pair that misses by a letter is told once, where it is waited for.
+  const missed = new Set(loneHears.flatMap(({ near }) => near ?? []));
+  const loneSends = lone(sends, heard).filter(({ event }) => !missed.has(event));
+  return [
+    ...loneSends.flatMap(({ end, event, near }) => found(end, event, 'sends', near, hears)),
+    ...loneHears.flatMap(({ end, event, near }) => found(end, event, 'hears', near, sends)),
+  ];
+}
+
+/** A broadcast channel of which the project has one end alone, where it has both of others. */
+function loneBroadcast(name: string, { sends, hears }: Carried): Found[] {
+  const [end] = sends.length === 0 ? hears : hears.length === 0 ? sends : [];
+  return end ? found(end, name, end === hears[0] ? 'hears' : 'sends', undefined, []) : [];
+}
+
+function found({ owner, at }: End, event: string, does: 'sends' | 'hears', near: string | undefined, others: readonly End[]): Found[] {
+  if (owner?.fileRole !== 'source') return [];
+  const meant = near === undefined ? undefined : others.find(({ events }) => events?.includes(near));
+  return [
+    {
+      rule: 'channel-unpaired',
+      component: owner.id,
+      subject: event,
+      at,
+      words: { component: owner.name, event, does, near: near ?? '' },
+      evidence: [
+        { at, text: does === 'sends' ? `${event} is sent.` : `${event} is waited for.` },
+        ...(meant ? [{ at: meant.at, text: `${near ?? ''} is what the other end says.` }] : []),
+      ],
+      touches: owner.id,
+    },
+  ];
+}

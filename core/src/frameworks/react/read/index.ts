@@ -7,7 +7,7 @@ import { mayLast, readModuleBody } from '../../../read/script/module-body';
 import { readModule } from '../../../read/script/modules';
 import { parseScript } from '../../../read/script/parse';
 import { bare, calleeName, type FunctionNode, isFunction } from '../../../read/script/syntax';
-import { ambientOf, kept, moduleScope, takenApart } from '../../../read/script/module-scope';
+import { ambientOf, kept, moduleScope, takenApart, sharedValue } from '../../../read/script/module-scope';
 import { readTypeDeclaration } from '../../../read/script/types';
 import { readClassComponent } from './classes';
 import { isClassComponent, isComponent, readFunctionComponent, readHook } from './components';
@@ -110,8 +110,7 @@ function sortValue(module: ModuleScope, one: Declared, sorted: Sorted): void {
     return;
   }
   sorted.aliases.push(...aliasOf(one));
-  const text = module.texts.get(one.name);
-  sorted.shared.push({ kind: 'value', name: one.name, span: one.nameSpan, ...(text === undefined ? {} : { text }) });
+  sorted.shared.push(sharedValue(module, one));
   if (!isFunction(node) && module.holdsMarkup(one.whole) && !(call && calleeName(call) === 'render')) {
     const loose = looseMarkup(module, one);
     if (loose) sorted.loose.push(loose);

@@ -5,7 +5,7 @@ import { type Dialect, finishBody, mergeReadings, type ModuleScope, newBody } fr
 import { aliasOf, type Declared as Declaration, declarationsOf } from '../../../read/script/declarations';
 import { bindParams, readingsOf } from '../../../read/script/expressions';
 import { mayLast, readModuleBody } from '../../../read/script/module-body';
-import { ambientOf, kept, moduleScope, takenApart } from '../../../read/script/module-scope';
+import { ambientOf, kept, moduleScope, takenApart, sharedValue } from '../../../read/script/module-scope';
 import { readModule } from '../../../read/script/modules';
 import { parseScript } from '../../../read/script/parse';
 import { innerScope } from '../../../read/script/scope';
@@ -37,8 +37,7 @@ export function readSvelteScript(file: string, text: string): FileFacts {
       shared.push(readComposable(module, one, node));
       continue;
     }
-    const known = module.texts.get(one.name);
-    shared.push({ kind: 'value', name: one.name, span: one.nameSpan, ...(known === undefined ? {} : { text: known }) });
+    shared.push(sharedValue(module, one));
   }
   const facts: Writable<FileFacts> = {
     file,

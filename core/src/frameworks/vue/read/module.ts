@@ -17,7 +17,7 @@ import { type Dialect, finishBody, mergeReadings, type ModuleScope, newBody } fr
 import { aliasOf, type Declared as Declaration, declarationsOf, lazily } from '../../../read/script/declarations';
 import { bindParams, readingsOf } from '../../../read/script/expressions';
 import { mayLast, readModuleBody } from '../../../read/script/module-body';
-import { ambientOf, kept, moduleScope, takenApart } from '../../../read/script/module-scope';
+import { ambientOf, kept, moduleScope, takenApart, sharedValue } from '../../../read/script/module-scope';
 import { readModule } from '../../../read/script/modules';
 import { parseScript } from '../../../read/script/parse';
 import { routesOfCall, routeTable } from '../../../read/script/routes';
@@ -134,8 +134,7 @@ function sortDeclared(module: ModuleScope, one: Declaration, file: string, probl
   const loaded = isFunction(lazy) ? lazily(lazy) : undefined;
   if (loaded) found.aliases.push({ name: one.name, target: loaded.exported, from: loaded.from, wrappedBy: [] });
   else found.aliases.push(...aliasOf(one));
-  const text = module.texts.get(one.name);
-  found.shared.push({ kind: 'value', name: one.name, span: one.nameSpan, ...(text === undefined ? {} : { text }) });
+  found.shared.push(sharedValue(module, one));
 }
 
 /** A component written as an object in a script, with its template as a text or none that can be read. */
