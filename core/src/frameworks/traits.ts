@@ -12,6 +12,8 @@ export type Traits = {
   readonly mutation: 'seen' | 'unseen';
   /** Members that are taken out of a reactive object or a store once do not follow it any more. */
   readonly storesComeApart: boolean;
+  /** A state is read by its name alone, so that what is handed on outside of effects and markup is its value at that moment. */
+  readonly stateByName: boolean;
   /** A context may be known by a text, so that what is outside the project may give or take it. */
   readonly contextsByText: boolean;
   /** Whether effects follow a list that they declare, or what they read. */

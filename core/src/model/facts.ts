@@ -38,8 +38,19 @@ export type FileFacts = {
   readonly later?: readonly string[];
   /** Names of events that some code of the file listens for, whichever function it stands in; absent for none. */
   readonly listens?: readonly string[];
+  /** Functions of the module that change the inside of what they are handed; absent for none. */
+  readonly changers?: readonly ChangerFact[];
   /** Where the file says it runs: a mark at its top. */
   readonly runs?: 'client' | 'server';
+};
+
+/** A parameter, counted from 0, whose inside a function of the module changes: the first place that does. */
+export type ChangerFact = {
+  readonly name: string;
+  readonly position: number;
+  readonly span: Span;
+  /** It gives the same one back. */
+  readonly returned?: true;
 };
 
 export type ImportFact = {
@@ -235,8 +246,18 @@ export type ValueFact = {
   readonly parts?: Readonly<Record<string, string>>;
   /** A variable of a component whose framework does not notice that it is written. */
   readonly plain?: true;
+  /** It is an object by which others follow what it holds: a store of the framework. */
+  readonly observable?: true;
+  /** State whose inside is not followed, in a framework that follows the inside of others. */
+  readonly shallow?: true;
   /** Members that the body takes out once; from then on they do not follow. */
   readonly destructured?: readonly string[];
+  /** It is computed once, when the component is set up, and not again. */
+  readonly once?: true;
+  /** Of what is kept until something that it follows is another: the list that is declared. */
+  readonly follows?: readonly Reading[];
+  /** A comment says that the list is short on purpose. */
+  readonly unfollowedOnPurpose?: true;
   /** A taken context: its absence is provided for (guard, default, optional reading). */
   readonly guarded?: boolean;
   /** Its absence surely throws: destructured, a member read, or thrown on purpose. */
@@ -278,6 +299,8 @@ export type Reading = {
   readonly span: Span;
   /** It becomes a member of the object or list that is made: which one, and how it enters there. */
   readonly held?: Held;
+  /** A setter's function is handed it: the latest value, whenever that runs. */
+  readonly latest?: true;
 };
 
 export type Held = { readonly at: readonly string[]; readonly how: How };
@@ -344,7 +367,7 @@ export type ActionFact = {
   readonly hears: readonly HearFact[];
   /** The declared dependencies of an effect or a memo; absent where none are declared. */
   readonly follows?: readonly Reading[];
-  /** Stretches of it that run when the framework no longer follows what is read; absent for none, and where it never does. */
+  /** Stretches of it that run when it has returned for the first time: after an await, in promises and timers; absent for none. */
   readonly late?: readonly Span[];
   /** A comment says that the list of what is followed is short on purpose. */
   readonly unfollowedOnPurpose?: true;

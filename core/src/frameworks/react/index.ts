@@ -51,6 +51,7 @@ export const react: Adapter = {
     slotsRunLate: false,
     mutation: 'unseen',
     storesComeApart: false,
+    stateByName: false,
     contextsByText: false,
     effects: 'listed',
     keys: 'given',

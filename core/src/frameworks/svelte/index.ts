@@ -37,6 +37,7 @@ export const svelte: Adapter = {
     slotsRunLate: false,
     mutation: 'seen',
     storesComeApart: false,
+    stateByName: true,
     contextsByText: true,
     effects: 'tracked',
     keys: 'none',

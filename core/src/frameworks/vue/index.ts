@@ -52,6 +52,7 @@ export const vue: Adapter = {
     slotsRunLate: true,
     mutation: 'seen',
     storesComeApart: true,
+    stateByName: false,
     contextsByText: true,
     effects: 'tracked',
     keys: 'spread',

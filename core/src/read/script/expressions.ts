@@ -17,7 +17,7 @@ import {
   type Effects,
 } from './body';
 import { arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
-import { bindLocal, demand, howOf, memberChain, mergeInto, noteTested, ownMeaning, readMeaning, readName, weaken } from './names';
+import { bindLocal, demand, howOf, latestOf, memberChain, mergeInto, noteTested, ownMeaning, readMeaning, readName, weaken } from './names';
 import { originOfCall } from './origins';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope, unboxed, noteUndeclared } from './scope';
 import { bare, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
@@ -153,6 +153,7 @@ function readHeld(body: Body, node: t.Node, scope: Scope, at: readonly string[],
       path: read.path,
       how: how === 'spread' && node.type !== 'ObjectMethod' ? spreadHow(read.how) : weaken(read.how, 'computed'),
       span: read.span,
+      ...latestOf(read),
       held,
     });
   }
@@ -249,9 +250,19 @@ function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, 
   }
 }
 
+/** `list.find(…).open = …`: what is found is an item of the list. */
+function foundChain(chain: ReturnType<typeof memberChain>): ReturnType<typeof memberChain> {
+  const { base, path } = chain;
+  if ((base.type !== 'CallExpression' && base.type !== 'OptionalCallExpression') || path.length === 0) return chain;
+  const callee = memberChain(base.callee);
+  const method = callee.path.at(-1);
+  if (method !== 'find' && method !== 'findLast' && method !== 'at') return chain;
+  return foundChain({ ...callee, path: [...callee.path.slice(0, -1), '*', ...path] });
+}
+
 /** `state.x = …`, `local = …`: a change of a value of the body, where it is one. */
 export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: readonly Reading[], sink: Effects): void {
-  const chain = memberChain(target);
+  const chain = foundChain(memberChain(target));
   const { base } = chain;
   const own = base.type === 'ThisExpression' ? ownMeaning(body, chain.path, scope) : undefined;
   if (base.type !== 'Identifier' && !own) return;
@@ -611,7 +622,7 @@ function isCall(node: t.Node): boolean {
 /** `setX(value)`, `setX((before) => …)`. */
 function readSetterCall(body: Body, node: Call, partner: number, scope: Scope, sink: Effects): void {
   const inner = newEffects();
-  const before: Reading = { value: partner, path: [], how: 'same', span: spanOf(node.callee) };
+  const before: Reading = { value: partner, path: [], how: 'same', span: spanOf(node.callee), latest: true };
   for (const argument of node.arguments) {
     if (isFunction(argument)) readCallback(body, argument, scope, inner, [before]);
     else readExpression(body, argument, scope, 'same', inner);

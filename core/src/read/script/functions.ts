@@ -20,6 +20,7 @@ export function declareFunction(
   const action = addAction(body, name, kind, spanOf(node));
   const value = addValue(body, { name, kind: 'function', span, from: [], action });
   scope.names.set(name, { kind: 'function', node, scope, action, value });
+  noteLate(body, action, node);
   body.queue.push(() => readActionInto(body, action, node, scope));
   return value;
 }
@@ -65,11 +66,15 @@ export function noteSetUp(body: Body, statements: readonly t.Statement[], done: 
   fillAction(body, action, { ...done, reads, returns: undefined });
 }
 
+function noteLate(body: Body, action: number, run: FunctionNode): void {
+  const late = lateStretches(run);
+  const facts = body.actions[action];
+  if (facts && late.length > 0) facts.late = late;
+}
+
 /** An effect that runs again when anything it reads is another. */
 export function followsReads(body: Body, action: number, run?: FunctionNode): void {
-  const late = run ? lateStretches(run) : [];
-  const effect = body.actions[action];
-  if (effect && late.length > 0) effect.late = late;
+  if (run) noteLate(body, action, run);
   body.queue.push(() => {
     const facts = body.actions[action];
     if (facts) facts.follows = facts.reads.filter((one) => one.how !== 'called' && body.values[one.value]?.kind !== 'param');

@@ -61,7 +61,7 @@ export function readMeaning(body: Body, given: Meaning, members: readonly string
     }
     case 'local':
       for (const one of meaning.readings) {
-        sink.reads.push({ value: one.value, path: [...one.path, ...path], how: weaken(one.how, howOf(path, how)), span });
+        sink.reads.push({ value: one.value, path: [...one.path, ...path], how: weaken(one.how, howOf(path, how)), span, ...latestOf(one) });
       }
       break;
     case 'function':
@@ -170,10 +170,15 @@ export function bindLocal(pattern: t.Node, readings: readonly Reading[], scope: 
   }
 }
 
+/** A reading stays the latest value in whatever it enters. */
+export const latestOf = ({ latest }: Reading): Pick<Reading, 'latest'> => (latest ? { latest } : {});
+
 /** Adds what an inner expression does; its readings count as `how` at most. */
 export function mergeInto(sink: Effects, inner: Effects, how: How): void {
   for (const read of inner.reads) {
-    sink.reads.push(how === 'same' ? read : { value: read.value, path: read.path, how: weaken(read.how, how), span: read.span });
+    sink.reads.push(
+      how === 'same' ? read : { value: read.value, path: read.path, how: weaken(read.how, how), span: read.span, ...latestOf(read) },
+    );
   }
   if (inner.changes) (sink.changes ??= []).push(...inner.changes);
   if (inner.raises) (sink.raises ??= []).push(...inner.raises);

@@ -24,6 +24,16 @@ export function isFunction(node: t.Node | null | undefined): node is FunctionNod
   }
 }
 
+/** Whether a function is written anywhere within a node. */
+export function holdsFunction(node: t.Node): boolean {
+  let found = isFunction(node);
+  if (!found)
+    forEachChild(node, (child) => {
+      found ||= holdsFunction(child);
+    });
+  return found;
+}
+
 /** Calls `visit` on each node directly below `node`, in the order of the text; types are not visited. */
 export function forEachChild(node: t.Node, visit: (child: t.Node) => void): void {
   const fields = childFields[node.type];

@@ -23,22 +23,34 @@ table(
   [
     ['once', copy(''), 'Field note'],
     ['in a class of parts', copy('useEffect(() => { print(text); }, [text]);'), 'Field note'],
+    ['shown beside the copy', copy('print(note);'), 'Field note'],
+    ['compared with the copy', copy('const isDirty = text !== note;'), 'Field note'],
+    [
+      'through what is computed, and a part of it',
+      'function Field({ boat }) { const [text, setText] = useState(boat.name); return <input value={text} onChange={(e) => setText(e.target.value)}/>; }\nexport function App({ boats }) { const [at, setAt] = useState(0); const boat = boats[at]; return <p onClick={() => setAt(1)}><Field boat={boat}/></p>; }',
+      'Field boat',
+    ],
+    [
+      'through a part that hands it on',
+      'function Field({ note }) { const [text, setText] = useState(note); return <input value={text} onChange={(e) => setText(e.target.value)}/>; }\nfunction Frame({ note }) { return <Field note={note}/>; }\nexport function App() { const [note, setNote] = useState(""); return <p onClick={() => setNote("x")}><Frame note={note}/></p>; }',
+      'Field note',
+    ],
     ['one of two uses changes', copy('', '<Field note="a"/><Field note={note}/>'), 'Field note'],
   ],
   [
     ['followed by an effect', copy('useEffect(() => { setText(note); }, [note]);')],
     ['followed while rendering', copy('const [last, setLast] = useState(note); if (last !== note) { setLast(note); setText(note); }')],
     ['keyed', copy('', '<Field key={note} note={note}/>')],
+    ['it takes over where it is given', copy('const shown = note ?? text;')],
+    ['it is asked whether it is given', copy('const shown = note !== undefined ? note : text;')],
+    ['made anew each time that it comes', copy('', '{note && <Field note={note}/>}')],
+    ['computed from it', copy('').replace('useState(note)', 'useState(parse(note))')],
     ['given a constant', copy('', '<Field note="a"/>')],
     [
       'an initial value by name',
       'function Field({ initialNote }) { const [text, setText] = useState(initialNote); return <input value={text} onChange={() => setText(1)}/>; }\nexport function App() { const [note, setNote] = useState(""); return <p onClick={() => setNote("x")}><Field initialNote={note}/></p>; }',
     ],
     ['reset by an event', copy('const reset = () => setText(note); useEffect(() => { print(reset); });')],
-    [
-      'shown beside the copy',
-      'function Field({ note }) { const [text, setText] = useState(note); return <p onClick={() => setText(1)}>{note}{text}</p>; }\nexport function App() { const [note, setNote] = useState(""); return <p onClick={() => setNote("x")}><Field note={note}/></p>; }',
-    ],
   ],
 );
 
@@ -55,6 +67,15 @@ table(
       },
       'Part level',
     ],
+    ['read as well', vueProps('const own = ref(props.level);', '<p>{{ own }}{{ level }}</p>'), 'Part level'],
+    [
+      'members in data',
+      {
+        App: (vueProps('') as { App: string }).App,
+        Part: '<script>export default { props: { boat: Object, level: Number }, data() { const { name } = this.level; return { draft: { name } }; } };</script><template><input v-model="draft.name"/></template>',
+      },
+      'Part level',
+    ],
     [
       'and changed',
       vueProps('const own = ref(props.level); const up = () => { own.value = 2; };', '<p @click="up">{{ own }}</p>'),
@@ -64,7 +85,6 @@ table(
   [
     ['followed', vueProps('const own = ref(props.level); watch(() => props.level, (next) => { own.value = next; });', '<p>{{ own }}</p>')],
     ['computed', vueProps('import { computed } from "vue"; const own = computed(() => props.level);', '<p>{{ own }}</p>')],
-    ['read as well', vueProps('const own = ref(props.level);', '<p>{{ own }}{{ level }}</p>')],
     [
       'a constant is given',
       {
@@ -86,6 +106,12 @@ table(
   'prop-copied',
   'svelte',
   [
+    ['read as well', svelteCopy('let { level } = $props(); let own = $state(level);', '<p>{own}{level}</p>'), 'Part level'],
+    [
+      'a part, in a legacy script',
+      svelteCopy('export let level; let own = level.name; const go = () => { own = 1; };', '<p onclick={go}>{own}</p>'),
+      'Part level',
+    ],
     ['state from a prop', svelteCopy('let { level } = $props(); let own = $state(level);'), 'Part level'],
     [
       'and changed',
@@ -101,7 +127,7 @@ table(
   [
     ['derived', svelteCopy('let { level } = $props(); let own = $derived(level);')],
     ['followed', svelteCopy('let { level } = $props(); let own = $state(level); $effect(() => { own = level; });')],
-    ['read as well', svelteCopy('let { level } = $props(); let own = $state(level);', '<p>{own}{level}</p>')],
+    ['keyed', svelteCopy('let { level } = $props(); let own = $state(level);', '<p>{own}</p>', '{#key level}<Part {level}/>{/key}')],
     ['a constant is given', svelteCopy('let { level } = $props(); let own = $state(level);', '<p>{own}</p>', '<Part level={1}/>')],
     [
       'called a start',

@@ -1,19 +1,23 @@
 import { indexBody } from '../../flow';
 import type { MemberKey } from '../../model/member';
 import { bindingFor, memberKeyOf } from '../../model/given';
-import type { ComponentFacts, ValueFact } from '../../model/facts';
+import type { ComponentFacts, Reading, ValueFact } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
-import type { Model, Use } from '../../model/model';
+import type { Component, Model, Use } from '../../model/model';
 import { locate } from '../../model/span';
+import { walkTemplate } from '../../model/walk';
 import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
-/** The prop that a state takes over as it is at the start; -1 for none. */
+/** How a value is taken over as it is: itself, a part of it, or all of its members. */
+const asItIs: ReadonlySet<Reading['how']> = new Set(['same', 'part', 'spread']);
+
+/** The prop that a state takes over as it is at the start, whole or in parts; -1 for none. */
 function copiedProp(facts: ComponentFacts, state: number): number {
   const value = facts.values[state];
-  const [first, ...more] = value?.from ?? [];
-  if (value?.kind !== 'state' || value.shape !== undefined || !first || more.length > 0) return -1;
-  if (first.how !== 'same' || first.path.length > 0 || first.held) return -1;
+  const [first] = value?.from ?? [];
+  if (value?.kind !== 'state' || value.shape !== undefined || !first) return -1;
+  if (!value.from.every((one) => one.value === first.value && asItIs.has(one.held?.how ?? one.how))) return -1;
   return facts.values[first.value]?.kind === 'prop' ? first.value : -1;
 }
 
@@ -27,32 +31,57 @@ function isSynced(facts: ComponentFacts, state: number, prop: number): boolean {
 }
 
 /** Uses that give the prop something that changes while the part stays. */
-function changingUses(model: Model, id: ComponentId, prop: MemberKey): Use[] {
+function changingUses(model: Model, id: ComponentId, prop: MemberKey, depth = 0): Use[] {
   return (model.usesOf.get(id) ?? []).filter((use) => {
     const binding = bindingFor(use.node, prop);
-    if (!binding || use.node.key.kind === 'value') return false;
     const owner = model.components.get(use.owner);
-    return binding.readings.some((reading) => {
-      const value = owner?.facts.values[reading.value];
-      return (
-        value?.kind === 'state' &&
-        (owner?.facts.actions.some((action) => action.changes.some((change) => change.value === reading.value)) ?? false)
-      );
-    });
+    if (!binding || !owner || use.node.key.kind === 'value' || comesAndGoes(owner, use)) return false;
+    return binding.readings.some((reading) => isChanging(model, owner, reading.value, depth));
   });
 }
 
+const furthest = 4;
+
+/** Whether a value of a component becomes another while the component stays: a state that is changed, or what is computed or given from one. */
+function isChanging(model: Model, component: Component, at: number, depth: number): boolean {
+  const { id, facts } = component;
+  const value = facts.values[at];
+  if (!value || depth > furthest) return false;
+  if (value.kind === 'state') return isChanged(facts, at);
+  if (value.kind === 'derived') return value.from.some((reading) => isChanging(model, component, reading.value, depth + 1));
+  return value.kind === 'prop' && changingUses(model, id, memberKeyOf(value), depth + 1).length > 0;
+}
+
+const isChanged = (facts: ComponentFacts, state: number): boolean =>
+  facts.actions.some(({ changes }) => changes.some(({ value }) => value === state)) ||
+  (indexBody(facts).sinks.get(state) ?? []).some((sink) => sink.to === 'attribute' && sink.binding.direction === 'two-way');
+
+/** It stands on a condition, or within something that is made anew: it begins again each time that it comes. */
+function comesAndGoes(owner: Component, use: Use): boolean {
+  let found = false;
+  walkTemplate(owner.facts.template, (node) => {
+    if (node.kind !== 'branch' && !(node.kind === 'element' && node.key.kind === 'value')) return;
+    walkTemplate(node.children, (inner) => {
+      if (inner === use.node) found = true;
+    });
+  });
+  return found;
+}
+
+/** A value is one or the other: the prop wherever it is given, else the state. */
+const takesOver = ({ values }: ComponentFacts, state: number, prop: number): boolean =>
+  values.some(({ from }) => [state, prop].every((one) => from.some(({ value, how }) => value === one && how === 'same')));
+
 type Copy = { readonly state: ValueFact; readonly prop: string; readonly key: MemberKey };
 
-/** States of a body that take a prop over once, while nothing else of the component reads or follows it. */
+/** States of a body that take a prop over once, and that nothing makes follow it. */
 const copiesIn = remembered((facts: ComponentFacts): readonly Copy[] =>
   facts.values.flatMap((value, state): Copy[] => {
     const prop = copiedProp(facts, state);
     const held = facts.values[prop];
     const name = held?.name ?? '';
     if (!held || /^(initial|default|start)/i.test(name) || isSynced(facts, state, prop)) return [];
-    // Who reads the prop as well tells the two apart.
-    if ((indexBody(facts).sinks.get(prop) ?? []).some((sink) => sink.to !== 'first' || sink.value !== state)) return [];
+    if (takesOver(facts, state, prop)) return [];
     return [{ state: value, prop: name, key: memberKeyOf(held) }];
   }),
 );

@@ -21,11 +21,20 @@ table(
   'prop-written',
   'react',
   [
+    [
+      'a member of what is state of the owner',
+      'function Row({ item }) { return <li onClick={() => { item.done = true; }}>{item.name}</li>; }\nexport function App() { const [items, setItems] = useState([]); return <ul onClick={() => setItems([])}>{items.map((item) => <Row key={item.id} item={item}/>)}</ul>; }',
+      'Row item',
+    ],
     ['added to', queue('const go = () => { items.push(1); };'), 'Queue items'],
     ['sorted', queue('const go = () => { items.sort(); };'), 'Queue items'],
     ['at a position', queue('const go = () => { items[0] = 1; };'), 'Queue items'],
   ],
   [
+    [
+      'a member of what is no state: it may be made to be written',
+      'const form = makeForm();\nfunction Row({ item }) { return <li onClick={() => { item.done = true; }}>{item.name}</li>; }\nexport function App() { return <Row item={form}/>; }',
+    ],
     ['a copy', queue('const go = () => { const own = [...items]; own.push(1); };')],
     ['a sorted copy', queue('const go = () => print([...items].sort());')],
     ['a new list', queue('const go = () => print(items.concat(1));')],
@@ -118,6 +127,15 @@ table(
   'svelte',
   [
     [
+      'by a function of another module',
+      {
+        App: '<script>let boat = $state({ name: 1 });</script><Part {boat}/>',
+        Part: '<script>import { rename } from "./boat.js"; let { boat } = $props();</script><button onclick={() => rename(boat)}>{boat.name}</button>',
+        'boat.js': 'export function rename(boat) { boat.name = 2; }',
+      },
+      'Part boat',
+    ],
+    [
       'added to',
       {
         App: '<Queue items={[]}/>',
@@ -144,6 +162,14 @@ table(
     ],
   ],
   [
+    [
+      'a function of another module that makes a copy',
+      {
+        App: '<script>let boat = $state({ name: 1 });</script><Part {boat}/>',
+        Part: '<script>import { renamed } from "./boat.js"; let { boat } = $props();</script><button onclick={() => renamed(boat)}>{boat.name}</button>',
+        'boat.js': 'export function renamed(boat) { const own = { ...boat }; own.name = 2; return own; }',
+      },
+    ],
     [
       'bindable',
       {

@@ -1,8 +1,9 @@
-import type { ChangeFact } from '../../model/facts';
+import type { ChangeFact, Reading } from '../../model/facts';
 import type { MemberKey } from '../../model/member';
-import { memberKeyOf } from '../../model/given';
+import { bindingFor, memberKeyOf } from '../../model/given';
+import { changerNamed } from '../../model/lookup';
 import { traitsOf } from '../../frameworks/registry';
-import type { Component } from '../../model/model';
+import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
 import type { Found, Rule } from '../rule';
 
@@ -24,31 +25,106 @@ function isShared(component: Component, name: string, key: MemberKey): boolean {
   return prop?.kind === 'two-way' || prop?.kind === 'callback' || /ref$/i.test(name);
 }
 
+/** What a component hands to functions of modules that change the inside of it: the place of each call, and the prop. */
+function handedToBeChanged(model: Model, component: Component): Found[] {
+  const { facts, file } = component;
+  if (!traitsOf(component).followedProps || facts.followsAssignment) return [];
+  return facts.actions.flatMap(({ invokes }) =>
+    invokes.flatMap(({ value, path, args, span }): Found[] => {
+      const source = path.length === 0 ? facts.values[value]?.source : undefined;
+      const meant = source === undefined ? undefined : model.named(file, source);
+      if (meant?.kind !== 'value') return [];
+      return args.flatMap(({ readings }, position): Found[] => {
+        const [reading, ...more] = readings;
+        const prop = reading && facts.values[reading.value];
+        const changer = changerNamed(model, meant.file, meant.name, position);
+        if (!changer || !reading || more.length > 0 || prop?.kind !== 'prop' || !/^(same|part)$/.test(reading.how)) return [];
+        if (isShared(component, prop.name, memberKeyOf(prop))) return [];
+        const at = locate(file, span);
+        return [
+          {
+            rule: 'prop-written',
+            component: component.id,
+            subject: prop.name,
+            at,
+            words: { component: component.name, prop: prop.name, what: 'member' },
+            evidence: [
+              { at, text: `${prop.name} is handed to ${meant.name}.` },
+              { at: locate(meant.file, changer.span), text: `${meant.name} changes what it is handed.` },
+            ],
+            touches: component.id,
+          },
+        ];
+      });
+    }),
+  );
+}
+
+/** Whether a prop is state of an owner, or an item of it, so that its inside belongs to that. */
+function isStateOfOwner(model: Model, component: Component, key: MemberKey, depth = 3): boolean {
+  return (model.usesOf.get(component.id) ?? []).some((use) => {
+    const owner = model.components.get(use.owner);
+    const isState = ({ value }: Pick<Reading, 'value'>, left: number): boolean => {
+      const held = owner?.facts.values[value];
+      if (!owner || !held || left === 0) return false;
+      if (held.kind === 'state') return held.shape === undefined;
+      if (held.kind === 'prop') return isStateOfOwner(model, owner, memberKeyOf(held), depth - 1);
+      return (held.kind === 'item' || held.kind === 'derived') && held.from.some((one) => one.how !== 'computed' && isState(one, left - 1));
+    };
+    return (
+      depth > 0 &&
+      (bindingFor(use.node, key)?.readings.some((reading) => /^(same|part|item)$/.test(reading.how) && isState(reading, 4)) ?? false)
+    );
+  });
+}
+
+/** Members written of a prop that is state of an owner, where the framework notices a new value alone. */
+function ofStateWritten(model: Model, component: Component): Found[] {
+  if (traitsOf(component).mutation === 'seen') return [];
+  return component.facts.actions.flatMap((action) =>
+    action.changes.flatMap((change): Found[] => {
+      const value = component.facts.values[change.value];
+      const isMember = change.how === 'in-place' && (change.path?.length ?? 0) > 0 && change.path?.[0] !== 'current';
+      if (value?.kind !== 'prop' || !isMember || writtenBy(component, change) || isShared(component, value.name, memberKeyOf(value)))
+        return [];
+      return isStateOfOwner(model, component, memberKeyOf(value)) ? [written(component, change, 'member')] : [];
+    }),
+  );
+}
+
+function written(component: Component, change: ChangeFact, what: 'whole' | 'list' | 'member'): Found {
+  const value = component.facts.values[change.value];
+  const name = value?.name ?? '';
+  const at = locate(component.file, change.span);
+  const prop = value && component.contract.members.get(memberKeyOf(value));
+  return {
+    rule: 'prop-written',
+    ...(what === 'whole' ? { severity: 'fault' as const } : {}),
+    component: component.id,
+    subject: name,
+    at,
+    words: { component: component.name, prop: name, what },
+    evidence: [
+      { at, text: what === 'whole' ? `${name} is written here.` : `${name} is changed in place.` },
+      ...(prop ? [{ at: prop.declared, text: `${component.name} is given ${name}: it belongs to its owner.` }] : []),
+    ],
+    touches: component.id,
+  };
+}
+
 /** A component writes its own prop, or changes the inside of what it was given. */
 export const propWritten: Rule = {
+  inProject: ({ model }) =>
+    [...model.components.values()].flatMap((component) =>
+      component.fileRole === 'source' ? [...handedToBeChanged(model, component), ...ofStateWritten(model, component)] : [],
+    ),
   inComponent: (component) =>
     component.facts.actions.flatMap((action) =>
       action.changes.flatMap((change): Found[] => {
         const value = component.facts.values[change.value];
         const what = value?.kind === 'prop' ? writtenBy(component, change) : undefined;
         if (!value || !what || isShared(component, value.name, memberKeyOf(value))) return [];
-        const at = locate(component.file, change.span);
-        const prop = component.contract.members.get(memberKeyOf(value));
-        return [
-          {
-            rule: 'prop-written',
-            ...(what === 'whole' ? { severity: 'fault' as const } : {}),
-            component: component.id,
-            subject: value.name,
-            at,
-            words: { component: component.name, prop: value.name, what },
-            evidence: [
-              { at, text: what === 'whole' ? `${value.name} is written here.` : `${value.name} is changed in place.` },
-              ...(prop ? [{ at: prop.declared, text: `${component.name} is given ${value.name}: it belongs to its owner.` }] : []),
-            ],
-            touches: component.id,
-          },
-        ];
+        return [written(component, change, what)];
       }),
     ),
 };

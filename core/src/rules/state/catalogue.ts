@@ -84,17 +84,29 @@ export const stateCatalogue = {
     message: ({ component, value, action, how }) =>
       how === 'late'
         ? `${action} in ${component} reads ${value} when its readings are no longer followed.`
-        : `${action} in ${component} reads ${value} and does not follow it.`,
+        : how === 'once'
+          ? `${action} in ${component} is computed from ${value} once, when it is set up.`
+          : how === 'provided'
+            ? `${component} provides ${action} with the value that ${value} has when it is set up.`
+            : `${action} in ${component} reads ${value} and does not follow it.`,
     consequence: ({ value, action, how }) =>
       how === 'list'
         ? `When ${value} changes, ${action} still sees the value of the rendering that it was made in.`
-        : `When ${value} changes, ${action} does not run again.`,
+        : how === 'once'
+          ? `When ${value} changes, ${action} keeps showing what it was.`
+          : how === 'provided'
+            ? `When ${value} changes, all who take ${action} keep the old value.`
+            : `When ${value} changes, ${action} does not run again.`,
     fix: ({ value, action, how }) =>
       how === 'late'
         ? `Read ${value} before the first await and outside of promises and timers, so that ${action} follows it.`
         : how === 'hidden'
           ? `Hand ${value} to the function as an argument, so that the statement itself names it.`
-          : `Add ${value} to what ${action} follows, or read it through a ref if only the latest value is wanted.`,
+          : how === 'once'
+            ? `Make ${action} a value that the framework computes again when ${value} changes.`
+            : how === 'provided'
+              ? `Provide a function that gives ${value}, or an object with a getter for it.`
+              : `Add ${value} to what ${action} follows, or read it through a ref if only the latest value is wanted.`,
     help: {
       what: 'An effect, a callback or a memo reads a value that it does not follow, and the value changes: it is not in its list, it is read after an await or in a timer, or it is hidden in a function.',
       why: 'It works on the first try and fails after a change.',

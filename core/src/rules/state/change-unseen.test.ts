@@ -20,6 +20,22 @@ table(
   'change-unseen',
   'react',
   [
+    [
+      'set to itself',
+      `export function App() { ${listState} return <p onClick={() => { notes.push(1); setNotes(notes); }}>{notes.length}</p>; }`,
+      'App notes',
+    ],
+    [
+      'a plain variable',
+      'export function App() { let open = false; const toggle = () => { open = !open; }; return <p onClick={toggle}>{open ? "a" : "b"}</p>; }',
+      'App open',
+    ],
+    ['a plain variable, written in place', 'export function App() { let n = 0; return <p onClick={() => { n += 1; }}>{n}</p>; }', 'App n'],
+    [
+      'a reducer that gives back what it changed',
+      'function reduce(notes, action) { notes.list.push(action.note); return notes; }\nexport function App() { const [notes, send] = useReducer(reduce, { list: [] }); return <p onClick={() => send({ note: 1 })}>{notes.list}</p>; }',
+      'App notes',
+    ],
     ['pushed', `export function App() { ${listState} return <p onClick={() => { notes.push(1); }}>{notes.length}</p>; }`, 'App notes'],
     [
       'a member assigned',
@@ -38,6 +54,22 @@ table(
     ],
   ],
   [
+    [
+      'a reducer that gives another',
+      'function reduce(notes, action) { return { list: [...notes.list, action.note] }; }\nexport function App() { const [notes, send] = useReducer(reduce, { list: [] }); return <p onClick={() => send({ note: 1 })}>{notes.list}</p>; }',
+    ],
+    [
+      'a variable that is used up while rendering',
+      'export function App({ rows }) { let n = 0; const next = () => { n += 1; return n; }; return <ul>{rows.map((row) => <li key={row.id}>{next()}</li>)}{n}</ul>; }',
+    ],
+    [
+      'a variable that is written while rendering',
+      'export function App({ late }) { let tone = "calm"; if (late) tone = "late"; return <p>{tone}</p>; }',
+    ],
+    [
+      'a variable that does not show',
+      'export function App() { let timer; const start = () => { timer = 1; }; return <p onClick={start}>a</p>; }',
+    ],
     ['set anew', `export function App() { ${listState} return <p onClick={() => setNotes([...notes, 1])}>{notes.length}</p>; }`],
     [
       'and set afterwards',
@@ -64,6 +96,22 @@ table(
   'change-unseen',
   'vue',
   [
+    [
+      'the inside of a shallow ref',
+      vueShown(
+        'import { shallowRef } from "vue"; const rows = shallowRef([]); const add = () => rows.value.push(1);',
+        '<p @click="add">{{ rows }}</p>',
+      ),
+      'App rows',
+    ],
+    [
+      'a getter of a store',
+      vueShown('import { useLocks } from "./locks"; const { open } = useLocks();', '<p>{{ open }}</p>', {
+        'locks.js':
+          'import { defineStore } from "pinia"; export const useLocks = defineStore("locks", { state: () => ({ locks: [] }), getters: { open: (state) => state.locks.filter((one) => one.open).length }, actions: { shut(id) { this.locks.find((one) => one.id === id).open = false; } } });',
+      }),
+      'App open',
+    ],
     [
       'a plain variable',
       vueShown('let open = false; const toggle = () => { open = !open; };', '<p @click="toggle">{{ open }}</p>'),
@@ -141,6 +189,11 @@ table(
   'svelte',
   [
     [
+      'the inside of raw state',
+      { App: '<script>let rows = $state.raw([]);</script><p onclick={() => rows.push(1)}>{rows.length}</p>' },
+      'App rows',
+    ],
+    [
       'a plain variable among runes',
       { App: '<script>let { a } = $props(); let open = false;</script><p onclick={() => { open = !open; }}>{open}{a}</p>' },
       'App open',
@@ -162,6 +215,10 @@ table(
     ],
   ],
   [
+    [
+      'raw state that is replaced',
+      { App: '<script>let rows = $state.raw([]);</script><p onclick={() => { rows = [...rows, 1]; }}>{rows.length}</p>' },
+    ],
     ['state', { App: '<script>let open = $state(false);</script><p onclick={() => { open = !open; }}>{open}</p>' }],
     ['a list in a proxy', { App: '<script>let rows = $state([]);</script><p onclick={() => rows.push(1)}>{rows.length}</p>' }],
     ['assigned afterwards', { App: '<script>let rows = [];</script><p on:click={() => { rows.push(1); rows = rows; }}>{rows.length}</p>' }],

@@ -1,10 +1,11 @@
-import type { ActionFact, ChangeFact, ComponentFacts, TemplateNode, ValueFact } from '../../model/facts';
+import type { ActionFact, ChangeFact, ComponentFacts, ModuleFacts, Reading, ValueFact } from '../../model/facts';
 import { adapterOf, traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
+import { indexBody } from '../../flow';
+import { changerNamed } from '../../model/lookup';
 import { locate, type Location, type Span } from '../../model/span';
-import { walkTemplate } from '../../model/walk';
-import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
+import { shownIn } from './shown';
 
 /** What was not noticed: which value, where it changes, and where it should show. */
 type Unseen = {
@@ -20,11 +21,12 @@ const changesList = (change: ChangeFact): boolean => change.how === 'in-place';
 
 /** Changes inside a list or an object that is held as state, without setting it anew in the same function. */
 function changedInPlace({ facts, framework }: Component): Unseen[] {
-  if (adapterOf(framework).traits.mutation === 'seen' && !facts.followsAssignment) return [];
+  const isFollowed = adapterOf(framework).traits.mutation === 'seen' && !facts.followsAssignment;
   return facts.actions.flatMap((action) =>
     action.changes.filter(changesList).flatMap((change): Unseen[] => {
       const value = facts.values[change.value];
-      if (value?.kind !== 'state' || value.shape !== undefined || setsOtherwise(facts, action, change.value)) return [];
+      if (value?.kind !== 'state' || value.shape !== undefined || (isFollowed && !value.shallow)) return [];
+      if (setsOtherwise(facts, action, change.value)) return [];
       // Where assignments are followed, one to a member is one; a method that changes a list is none.
       if (facts.followsAssignment && change.order === undefined) return [];
       const along = setAlong(facts, action, change.value);
@@ -45,39 +47,43 @@ function setAlong({ values, actions }: ComponentFacts, action: ActionFact, state
   return undefined;
 }
 
+/** `list.push(one); setList(list)`: the same list as before. */
+const isSetToItself = ({ value, how, from }: ChangeFact): boolean =>
+  how === 'set' &&
+  from.length === 1 &&
+  from.every((one) => one.value === value && one.how === 'same' && one.path.length === 0 && !one.held && !one.latest);
+
 /** The state is set, or its setter is handed on, by this function or by one it calls. */
 function setsOtherwise({ values, actions }: ComponentFacts, action: ActionFact, state: number): boolean {
   const isSetter = (value: number): boolean => values[value]?.kind === 'setter' && values[value].partner === state;
   const does = (one: ActionFact | undefined): boolean =>
     one !== undefined &&
-    (one.reads.some((reading) => isSetter(reading.value)) ||
+    (one.reads.some((reading) => isSetter(reading.value) && reading.how !== 'called') ||
       one.invokes.some((call) => isSetter(call.value)) ||
-      one.changes.some((change) => change.value === state && change.how !== 'in-place'));
+      one.changes.some((change) => change.value === state && change.how !== 'in-place' && !isSetToItself(change)));
   return does(action) || action.calls.some((call) => does(actions[call]));
 }
 
-/** Values that the markup shows or decides by. */
-const shownIn = remembered((facts: ComponentFacts): ReadonlySet<string> => {
-  const shown = new Set<string>();
-  const note = (readings: Extract<TemplateNode, { kind: 'text' }>['readings']): void => {
-    for (const reading of readings) {
-      shown.add(String(reading.value));
-      if (reading.path[0] !== undefined) shown.add(`${reading.value}.${reading.path[0]}`);
-    }
-  };
-  walkTemplate(facts.template, (node) => {
-    if (node.kind === 'text' || node.kind === 'branch' || node.kind === 'repeat') note(node.readings);
-    else if (node.kind !== 'outlet') for (const binding of node.bindings) if (binding.direction === 'in') note(binding.readings);
-  });
-  return shown;
-});
+/** Whether an action runs on an event of the page or as an effect, and never while the component renders. */
+function runsLater(facts: ComponentFacts, at: number): boolean {
+  const { attached, functionOf, sinks } = indexBody(facts);
+  const { kind } = facts.actions[at] ?? {};
+  if (kind === 'effect') return true;
+  if (attached.get(at)?.binding.direction === 'out') return true;
+  const own = functionOf.get(at);
+  const uses = own === undefined ? [] : (sinks.get(own) ?? []);
+  const isRun = uses.some(({ to, reading }) => reading.how === 'called' && to !== 'read' && to !== 'result');
+  return !isRun && uses.some((sink) => sink.to === 'attribute' && sink.binding.direction === 'out' && sink.reading.how === 'same');
+}
 
 /** Plain variables that show and are written later; while a component is set up nothing is shown yet. */
-function plainWritten({ facts }: Component): Unseen[] {
+function plainWritten(component: Component): Unseen[] {
+  const { facts } = component;
+  const isMadeAnew = traitsOf(component).rerender === 'component';
   return facts.values.flatMap((value, index): Unseen[] => {
     if (!value.plain || !shownIn(facts).has(String(index))) return [];
     const change = facts.actions
-      .filter((action) => action.kind !== 'lifecycle' && action.kind !== 'render')
+      .filter((action, at) => (isMadeAnew ? runsLater(facts, at) : action.kind !== 'lifecycle' && action.kind !== 'render'))
       .flatMap((action) => action.changes)
       .find((one) => one.value === index && one.how === 'assign');
     return change ? [{ name: value.name, change: change.span, declared: value.span, how: 'plain' }] : [];
@@ -100,6 +106,15 @@ function takenApart({ facts }: Component): Unseen[] {
   return found;
 }
 
+/** A member of the store that a getter reads is changed. */
+function isReadBy({ values, actions }: ModuleFacts, held: readonly Reading[], store: number, change: ChangeFact): boolean {
+  return held.some(({ value }) =>
+    actions[values[value]?.action ?? -1]?.reads.some(
+      (reading) => reading.value === store && change.value === store && reading.path[0] === change.path?.[0],
+    ),
+  );
+}
+
 /** The state of a store that a component takes out of it, where the store tells its members. */
 function storeApart(model: Model, { facts, file }: Component): (Unseen & { readonly there: Location })[] {
   return facts.values.flatMap((value: ValueFact, index): (Unseen & { readonly there: Location })[] => {
@@ -117,15 +132,33 @@ function storeApart(model: Model, { facts, file }: Component): (Unseen & { reado
       const isState = held.some((reading) => module.values[reading.value]?.kind === 'state');
       const change = module.actions
         .flatMap((action) => action.changes)
-        .find((one) => (one.value === store && one.path?.[0] === member) || held.some((reading) => reading.value === one.value));
-      if (!change || (!isState && change.value !== store)) return [];
+        .find(
+          (one) =>
+            (one.value === store && one.path?.[0] === member) ||
+            held.some((reading) => reading.value === one.value) ||
+            isReadBy(module, held, store, one),
+        );
+      const isComputed = held.some((reading) => reading.path.includes('()') || module.values[reading.value]?.kind === 'derived');
+      if (!change || (!isState && !isComputed && change.value !== store)) return [];
       return [{ name: member, change: value.span, declared: value.span, how: 'apart', there: locate(there, change.span) }];
     });
   });
 }
 
+/** Reducers that change the state that they are handed and give it back: the same as before. */
+function reducedInPlace(model: Model, component: Component): Found[] {
+  const { facts, file } = component;
+  return facts.values.flatMap(({ kind, name, reducer, span }): Found[] => {
+    const meant = kind === 'state' && reducer !== undefined ? model.named(file, reducer) : undefined;
+    const changer = meant?.kind === 'value' ? changerNamed(model, meant.file, meant.name, 0) : undefined;
+    if (!changer?.returned || meant?.kind !== 'value') return [];
+    const found = toFound(component, { name, change: changer.span, declared: span, how: 'in-place' }, locate(meant.file, changer.span));
+    return [found];
+  });
+}
+
 function toFound(component: Component, { name, change, declared, how, along }: Unseen, there?: Location): Found {
-  const at = locate(component.file, how === 'apart' ? declared : change);
+  const at = how !== 'apart' && there ? there : locate(component.file, how === 'apart' ? declared : change);
   return {
     rule: 'change-unseen',
     ...(along === undefined ? {} : { severity: 'risk' as const }),
@@ -155,9 +188,9 @@ export const changeUnseen: Rule = {
   inComponent: (component) =>
     [...changedInPlace(component), ...plainWritten(component), ...takenApart(component)].map((unseen) => toFound(component, unseen)),
   inProject: ({ model }) =>
-    [...model.components.values()].flatMap((component) =>
-      traitsOf(component).storesComeApart && component.fileRole === 'source'
-        ? storeApart(model, component).map((unseen) => toFound(component, unseen, unseen.there))
-        : [],
-    ),
+    [...model.components.values()].flatMap((component) => {
+      if (component.fileRole !== 'source') return [];
+      const apart = traitsOf(component).storesComeApart ? storeApart(model, component) : [];
+      return [...apart.map((unseen) => toFound(component, unseen, unseen.there)), ...reducedInPlace(model, component)];
+    }),
 };

@@ -36,8 +36,31 @@ table(
       `function Part({ a }) { useEffect(() => { print(a); }, []); return <p/>; }\nexport function App() { ${stateA} return <b onClick={() => setA(2)}><Part a={a}/></b>; }`,
       'Part a',
     ],
+    [
+      'a memo',
+      `export function App() { ${stateA} const b = useMemo(() => a + 1, []); return <p onClick={() => setA(2)}>{b}</p>; }`,
+      'App a',
+    ],
+    [
+      'a timer that an effect starts',
+      `export function App() { ${stateA} useEffect(() => { const id = setInterval(() => setA(a + 1), 100); return () => clearInterval(id); }, []); return <p>{a}</p>; }`,
+      'App a',
+    ],
+    [
+      'what a hook of the project gives',
+      'function useKept(first) { const [a, setA] = useState(first); return [a, setA]; }\nexport function App() { const [a, setA] = useKept(1); const b = useMemo(() => a + 1, []); return <p onClick={() => setA(2)}>{b}</p>; }',
+      'App useKept',
+    ],
   ],
   [
+    [
+      'a memo that follows',
+      `export function App() { ${stateA} const b = useMemo(() => a + 1, [a]); return <p onClick={() => setA(2)}>{b}</p>; }`,
+    ],
+    [
+      'a timer that hands its function the latest value',
+      `export function App() { ${stateA} useEffect(() => { const id = setInterval(() => setA((before) => before + 1), 100); return () => clearInterval(id); }, []); return <p>{a}</p>; }`,
+    ],
     ['followed', `export function App() { ${stateA} useEffect(() => { print(a); }, [a]); return <p onClick={() => setA(2)}/>; }`],
     ['no list at all', `export function App() { ${stateA} useEffect(() => { print(a); }); return <p onClick={() => setA(2)}/>; }`],
     ['the setter', `export function App() { ${stateA} useEffect(() => { setA(2); }, []); return <p>{a}</p>; }`],
@@ -69,11 +92,44 @@ table(
   'stale-reading',
   'vue',
   [
+    [
+      'computed once from a ref',
+      vueShown('import { ref } from "vue"; const n = ref(1); const twice = n.value * 2;', '<p @click="n++">{{ twice }}</p>'),
+      'App n',
+    ],
+    [
+      'in a function, after its await',
+      vueEffect(
+        'const load2 = async () => { const rows = await load(); shown.value = rows[lock.value]; }; watchEffect(() => { load2(); });',
+      ),
+      'App lock',
+    ],
     ['after an await', vueEffect('watchEffect(async () => { const rows = await load(); shown.value = rows[lock.value]; });'), 'App lock'],
     ['in a promise', vueEffect('watchEffect(() => { load().then((rows) => { shown.value = rows[lock.value]; }); });'), 'App lock'],
     ['in a timer', vueEffect('watchEffect(() => { setTimeout(() => { shown.value = [lock.value]; }, 100); });'), 'App lock'],
   ],
   [
+    [
+      'computed again',
+      vueShown(
+        'import { computed, ref } from "vue"; const n = ref(1); const twice = computed(() => n.value * 2);',
+        '<p @click="n++">{{ twice }}</p>',
+      ),
+    ],
+    [
+      'a ref is handed on, not its value',
+      vueShown(
+        'import { ref } from "vue"; import { twiceOf } from "out"; const n = ref(1); const twice = twiceOf(n);',
+        '<p @click="n++">{{ twice }}</p>',
+      ),
+    ],
+    [
+      'computed once and not shown',
+      vueShown(
+        'import { ref } from "vue"; const n = ref(1); const first = n.value * 2; const log = () => print(first);',
+        '<p @click="n++">{{ n }}</p>',
+      ),
+    ],
     [
       'before the await',
       vueEffect('watchEffect(async () => { const wanted = lock.value; const rows = await load(); shown.value = rows[wanted]; });'),
@@ -96,6 +152,31 @@ table(
   'stale-reading',
   'svelte',
   [
+    [
+      'in a function, after its await',
+      svelteEffect('const load2 = async () => { const rows = await load(); shown = rows[lock]; }; $effect(() => { load2(); });'),
+      'App lock',
+    ],
+    [
+      'computed once',
+      { App: '<script>let lock = $state(1); const twice = lock * 2;</script><p onclick={() => { lock = 2; }}>{twice}</p>' },
+      'App lock',
+    ],
+    [
+      'given to all below by its value',
+      {
+        App: '<script>import { setContext } from "svelte"; let lock = $state(1); setContext("lock", lock);</script><p onclick={() => { lock = 2; }}>{lock}</p><Part/>',
+        Part: '<script>import { getContext } from "svelte"; const lock = getContext("lock");</script><p>{lock}</p>',
+      },
+      'App lock',
+    ],
+    [
+      'hidden in a function that gives a value, the older way',
+      {
+        App: '<script>let lock = 1; function twice() { return lock * 2; } $: shown = twice();</script><p on:click={() => { lock = 2; }}>{shown}</p>',
+      },
+      'App lock',
+    ],
     ['after an await', svelteEffect('$effect(() => { (async () => {})(); load().then((rows) => { shown = rows[lock]; }); });'), 'App lock'],
     [
       'in a timer',
@@ -111,6 +192,30 @@ table(
     ],
   ],
   [
+    [
+      'given to all below by a function',
+      {
+        App: '<script>import { setContext } from "svelte"; let lock = $state(1); setContext("lock", () => lock);</script><p onclick={() => { lock = 2; }}>{lock}</p><Part/>',
+        Part: '<script>import { getContext } from "svelte"; const lock = getContext("lock");</script><p>{lock()}</p>',
+      },
+    ],
+    [
+      'a list that is given as it is and changed inside',
+      {
+        App: '<script>import { setContext } from "svelte"; let locks = $state([]); setContext("locks", locks);</script><p onclick={() => { locks.push(2); }}>{locks}</p><Part/>',
+        Part: '<script>import { getContext } from "svelte"; const locks = getContext("locks");</script><p>{locks}</p>',
+      },
+    ],
+    [
+      'given what it reads, the older way',
+      {
+        App: '<script>let lock = 1; function twice(n) { return n * 2; } $: shown = twice(lock);</script><p on:click={() => { lock = 2; }}>{shown}</p>',
+      },
+    ],
+    [
+      'computed again',
+      { App: '<script>let lock = $state(1); const twice = $derived(lock * 2);</script><p onclick={() => { lock = 2; }}>{twice}</p>' },
+    ],
     ['read before', svelteEffect('$effect(() => { const wanted = lock; load().then((rows) => { shown = rows[wanted]; }); });')],
     ['handed over', svelteEffect('$effect(() => { load(lock).then((rows) => { shown = rows; }); });')],
     ['what it writes itself', svelteEffect('$effect(() => { load().then((rows) => { shown = [...shown, rows]; }); });')],

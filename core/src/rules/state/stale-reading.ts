@@ -1,4 +1,4 @@
-import type { ActionFact, Reading } from '../../model/facts';
+import type { ActionFact, Reading, ValueFact } from '../../model/facts';
 import type { MemberKey } from '../../model/member';
 import { bindingFor, memberKeyOf } from '../../model/given';
 import { traitsOf } from '../../frameworks/registry';
@@ -6,9 +6,10 @@ import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { contains, locate, type Span } from '../../model/span';
 import type { Found, Rule } from '../rule';
+import { shownIn } from './shown';
 
 /** Whether a value of a component can be another one at a later rendering. */
-function changes(model: Model, component: Component, value: number, depth = 4): boolean {
+function changes(model: Model, component: Component, { value, path }: Pick<Reading, 'value' | 'path'>, depth = 4): boolean {
   const facts = component.facts.values[value];
   switch (facts?.kind) {
     case 'state':
@@ -18,10 +19,25 @@ function changes(model: Model, component: Component, value: number, depth = 4): 
     case 'prop':
       return isGivenAnew(model, component.id, memberKeyOf(facts));
     case 'derived':
-      return depth > 0 && facts.from.some((reading) => changes(model, component, reading.value, depth - 1));
+      return depth > 0 && facts.from.some((reading) => changes(model, component, reading, depth - 1));
+    case 'hook':
+      return changesInHook(model, component, facts, path[0]);
     default:
       return false;
   }
+}
+
+/** A member of what a hook of the project gives is a state of it, and something sets that. */
+function changesInHook(model: Model, { file }: Component, { source }: ValueFact, member: string | undefined): boolean {
+  const meant = source === undefined ? undefined : model.named(file, source);
+  if (meant?.kind !== 'hook') return false;
+  const { values, actions, returns } = meant.fact;
+  return returns.some(({ value, held }) => {
+    if (held?.at[0] !== member || values[value]?.kind !== 'state') return false;
+    const setter = values.findIndex((one) => one.kind === 'setter' && one.partner === value);
+    const isSet = actions.some((action) => action.changes.some((change) => change.value === value && change.how === 'set'));
+    return isSet || (setter >= 0 && returns.some((one) => one.value === setter));
+  });
 }
 
 /** Some use gives the prop from state of its owner, or of whoever gave it to that one. */
@@ -32,7 +48,7 @@ function isGivenAnew(model: Model, id: ComponentId, prop: MemberKey, depth = 4):
     if (!owner || !binding || depth === 0) return false;
     return binding.readings.some((reading) => {
       const value = owner.facts.values[reading.value];
-      return value?.kind === 'prop' ? isGivenAnew(model, owner.id, memberKeyOf(value), depth - 1) : changes(model, owner, reading.value);
+      return value?.kind === 'prop' ? isGivenAnew(model, owner.id, memberKeyOf(value), depth - 1) : changes(model, owner, reading);
     });
   });
 }
@@ -44,30 +60,39 @@ function isFollowed(reading: Reading, follows: readonly Reading[]): boolean {
   );
 }
 
-function staleIn(model: Model, component: Component, action: ActionFact): Reading[] {
-  const { follows } = action;
-  if (!follows || action.unfollowedOnPurpose) return [];
+/** What is read by something that runs again, or is made again, only when one of a list is another. */
+type Listed = Pick<ActionFact, 'follows' | 'unfollowedOnPurpose'>;
+
+function staleIn(model: Model, component: Component, { follows, unfollowedOnPurpose }: Listed, reads: readonly Reading[]): Reading[] {
+  if (!follows || unfollowedOnPurpose) return [];
   const seen = new Set<number>();
-  return action.reads.filter((reading) => {
-    if (reading.how === 'called' || seen.has(reading.value) || isFollowed(reading, follows)) return false;
-    // A setter's function is handed the latest value.
-    const isLatest = (one: { readonly span: Span }): boolean => contains(one.span, reading.span);
-    if (action.changes.some((change) => change.value === reading.value && isLatest(change))) return false;
+  return reads.filter((reading) => {
+    if (reading.latest || reading.how === 'called' || seen.has(reading.value) || isFollowed(reading, follows)) return false;
     // What is made of all that is followed is the same while these are.
     const made = component.facts.values[reading.value];
     if (made?.kind === 'derived' && made.from.length > 0 && made.from.every((one) => isFollowed(one, follows))) return false;
-    if (!changes(model, component, reading.value)) return false;
+    if (!changes(model, component, reading)) return false;
     seen.add(reading.value);
     return true;
   });
+}
+
+/** What an action reads, with the functions that it leaves behind to run later: of timers and of what it hears. */
+function readsOf({ facts: { actions } }: Component, action: ActionFact): Reading[] {
+  // What it sets by itself is meant to be the value that it had.
+  const own = action.reads.filter(
+    (reading) => !action.changes.some((change) => change.value === reading.value && contains(change.span, reading.span)),
+  );
+  const left = action.hears.flatMap((hear) => (hear.action === undefined ? [] : (actions[hear.action] ?? [])));
+  return [...own, ...left.filter((one) => contains(action.span, one.span)).flatMap((one) => one.reads)];
 }
 
 /** What an effect reads when it is no longer followed: after its first await, in what it gives to promises and timers. */
 function lateIn(model: Model, component: Component, action: ActionFact): Reading[] {
   const { late } = action;
   if (!late) return [];
-  const isLate = (reading: Reading): boolean => late.some((stretch) => contains(stretch, reading.span));
-  const kept = component.facts.actions.filter((one) => one !== action && late.some((stretch) => contains(stretch, one.span)));
+  const isLate = ({ span }: { readonly span: Span }): boolean => late.some((stretch) => contains(stretch, span));
+  const kept = component.facts.actions.filter((one) => one !== action && isLate(one));
   const all = [...action.reads, ...kept.flatMap((one) => one.reads)];
   const early = new Set(all.filter((reading) => !isLate(reading)).map((reading) => reading.value));
   // What it writes by itself is read for its latest value.
@@ -79,20 +104,45 @@ function lateIn(model: Model, component: Component, action: ActionFact): Reading
         reading.how !== 'called' &&
         !early.has(reading.value) &&
         !written.has(reading.value) &&
-        changes(model, component, reading.value),
+        changes(model, component, reading),
     ),
   );
+}
+
+/** What an effect reads in a function that it calls, after the first await of that function. */
+function lateInCalled(model: Model, component: Component, action: ActionFact): Reading[] {
+  if (action.kind !== 'effect' || action.follows === undefined) return [];
+  const early = new Set([...action.reads, ...action.follows].map((reading) => reading.value));
+  return action.calls.flatMap((call) => {
+    const called = component.facts.actions[call];
+    return called ? lateIn(model, component, called).filter((reading) => !early.has(reading.value)) : [];
+  });
 }
 
 /** What a statement that should run again reads in the function it calls, while it follows nothing itself. */
 function hiddenIn(model: Model, component: Component, action: ActionFact): Reading[] {
   if (!component.facts.followsAssignment || action.name !== '$:' || (action.follows ?? []).length > 0) return [];
-  const called = action.calls.flatMap((call) => component.facts.actions[call] ?? []);
+  return hiddenInCalled(
+    model,
+    component,
+    action.calls.flatMap((call) => component.facts.actions[call] ?? []),
+  );
+}
+
+/** The same of a statement that gives a name to what a function of the component gives. */
+function hiddenInValue(model: Model, component: Component, { from, once: isOnce }: ValueFact): Reading[] {
+  const { values, actions, followsAssignment } = component.facts;
+  if (!followsAssignment || isOnce || from.length === 0 || from.some((reading) => reading.how !== 'called')) return [];
+  const called = from.map(({ value }) => actions[values[value]?.action ?? -1]);
+  return called.every((one) => one !== undefined) ? hiddenInCalled(model, component, called) : [];
+}
+
+function hiddenInCalled(model: Model, component: Component, called: readonly ActionFact[]): Reading[] {
   const written = new Set(called.flatMap((one) => one.changes.map((change) => change.value)));
   return once(
     called
       .flatMap((one) => one.reads)
-      .filter((reading) => reading.how !== 'called' && !written.has(reading.value) && changes(model, component, reading.value)),
+      .filter((reading) => reading.how !== 'called' && !written.has(reading.value) && changes(model, component, reading)),
   );
 }
 
@@ -107,8 +157,10 @@ function staleBy(
   component: Component,
   action: ActionFact,
 ): { readonly how: 'list' | 'late' | 'hidden'; readonly readings: readonly Reading[] } {
-  if (traitsOf(component).effects === 'listed') return { how: 'list', readings: staleIn(model, component, action) };
-  const late = lateIn(model, component, action);
+  if (traitsOf(component).effects === 'listed')
+    return { how: 'list', readings: staleIn(model, component, action, readsOf(component, action)) };
+  if (action.follows === undefined) return { how: 'late', readings: [] };
+  const late = once([...lateIn(model, component, action), ...lateInCalled(model, component, action)]);
   return late.length > 0 ? { how: 'late', readings: late } : { how: 'hidden', readings: hiddenIn(model, component, action) };
 }
 
@@ -117,26 +169,81 @@ export const staleReading: Rule = {
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];
-      return component.facts.actions.flatMap((action) => {
+      const { actions, values } = component.facts;
+      const inActions = actions.flatMap((action) => {
         const { how, readings } = staleBy(model, component, action);
-        return readings.map((reading): Found => {
-          const value = component.facts.values[reading.value];
-          const name = value?.name ?? '';
-          const at = locate(component.file, reading.span);
-          return {
-            rule: 'stale-reading',
-            component: component.id,
-            subject: name,
-            at,
-            words: { component: component.name, value: name, action: action.name, how },
-            evidence: [
-              { at, text: how === 'late' ? `${name} is read here, when ${action.name} is no longer followed.` : `${name} is read here.` },
-              { at: locate(component.file, action.span), text: `${action.name} does not follow it.` },
-              ...(value ? [{ at: locate(component.file, value.span), text: `${name} changes.` }] : []),
-            ],
-            touches: component.id,
-          };
-        });
+        return readings.map((reading) => toFound(component, reading, { name: action.name, span: action.span, how }));
       });
+      const inMemos = values.flatMap(({ name, span, from, ...listed }) =>
+        staleIn(model, component, listed, from).map((reading) => toFound(component, reading, { name, span, how: 'list' })),
+      );
+      const shown = shownIn(component.facts);
+      const inVariables = values.flatMap(({ name, span, from, once: isOnce }, index) =>
+        (isOnce && shown.has(String(index)) ? once(from) : [])
+          .filter((reading) => reading.how !== 'called' && changes(model, component, reading))
+          .map((reading) => toFound(component, reading, { name, span, how: 'once' })),
+      );
+      const inNamed = values.flatMap((value) =>
+        value.kind === 'derived'
+          ? hiddenInValue(model, component, value).map((reading) =>
+              toFound(component, reading, { name: value.name, span: value.span, how: 'hidden' }),
+            )
+          : [],
+      );
+      return [...inActions, ...inMemos, ...inNamed, ...inVariables, ...providedOnce(model, component)];
     }),
 };
+
+type Stale = 'list' | 'late' | 'hidden' | 'once' | 'provided';
+
+/** What is given to all below by its value at that moment. */
+function providedOnce(model: Model, component: Component): Found[] {
+  if (!traitsOf(component).stateByName) return [];
+  return (model.usesBy.get(component.id) ?? []).flatMap(({ node, target }) => {
+    if (target.kind !== 'provider') return [];
+    const { name = '' } = model.contexts.get(target.context) ?? {};
+    return node.bindings
+      .flatMap((binding) => binding.readings)
+      .filter((reading) => reading.how === 'same' && !reading.held && isSetAnew(component, reading.value))
+      .map((reading) => toFound(component, reading, { name: name.replace(/^key:/, ''), span: node.span, how: 'provided' }));
+  });
+}
+
+/** The value as a whole becomes another one; what changes only inside is seen by all who hold it. */
+function isSetAnew({ facts: { values, actions } }: Component, at: number): boolean {
+  return (
+    values[at]?.kind === 'state' &&
+    !values[at].observable &&
+    actions.some(({ changes: all }) => all.some(({ value, how, path = [] }) => value === at && how !== 'in-place' && path.length === 0))
+  );
+}
+
+function toFound(
+  component: Component,
+  reading: Reading,
+  { name: action, span, how }: { readonly name: string; readonly span: Span; readonly how: Stale },
+): Found {
+  const value = component.facts.values[reading.value];
+  const name = value?.name ?? '';
+  const at = locate(component.file, reading.span);
+  const does: Readonly<Record<Stale, string>> = {
+    list: `${action} does not follow it.`,
+    late: `${action} does not follow it.`,
+    hidden: `${action} does not follow it.`,
+    once: `${action} is computed once, when ${component.name} is set up.`,
+    provided: `${action} is given the value of that moment.`,
+  };
+  return {
+    rule: 'stale-reading',
+    component: component.id,
+    subject: name,
+    at,
+    words: { component: component.name, value: name, action, how },
+    evidence: [
+      { at, text: how === 'late' ? `${name} is read here, when ${action} is no longer followed.` : `${name} is read here.` },
+      { at: locate(component.file, span), text: does[how] },
+      ...(value ? [{ at: locate(component.file, value.span), text: `${name} changes.` }] : []),
+    ],
+    touches: component.id,
+  };
+}

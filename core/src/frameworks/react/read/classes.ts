@@ -16,7 +16,8 @@ import { channelDialect } from '../../../read/script/channels';
 import { bindParams, readActionInto, readExpression, readFunctionInto, readingsOf } from '../../../read/script/expressions';
 import { bindLocal, mergeInto } from '../../../read/script/names';
 import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
-import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
+import { bindProps } from '../../../read/script/props';
+import { bare, dottedName, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from '../../../read/script/syntax';
 import { assemble, readTemplate } from './components';
 import { propMember } from './names';
 import type { Declared } from '../../../read/script/declarations';
@@ -147,7 +148,10 @@ function declareMember(body: Body, member: Member, own: Map<string, Meaning>, st
       });
     return;
   }
-  if (member.static) return;
+  if (member.static) {
+    if (name === 'getDerivedStateFromProps' && fn) readDerivation(body, fn, state, scope);
+    return;
+  }
   if (name === 'constructor' && fn) {
     readConstructor(body, fn, state, scope);
     return;
@@ -173,6 +177,39 @@ function declareMember(body: Body, member: Member, own: Map<string, Meaning>, st
     const value = addValue(body, { name, kind: 'ref', span: spanOf(member.key), from: readingsOf(body, member.value, scope) });
     own.set(name, { kind: 'value', value, path: [] });
   }
+}
+
+/** `static getDerivedStateFromProps({ show }, state) { return { shown: show }; }`: it sets states from props. */
+function readDerivation(body: Body, fn: FunctionNode, state: ClassState, scope: Scope): void {
+  const action = addAction(body, 'getDerivedStateFromProps', 'lifecycle', spanOf(fn));
+  body.queue.push(() => {
+    const inner = innerScope(scope);
+    const [props, before] = fn.params;
+    if (props?.type === 'Identifier') inner.names.set(props.name, { kind: 'props' });
+    else if (props) bindProps(body, props, inner);
+    if (before) for (const found of patternNames(before)) inner.names.set(found.name, { kind: 'opaque' });
+    const sink = newEffects();
+    for (const property of givenMembers(fn)) {
+      const name = keyName(property);
+      if (name === undefined) continue;
+      const from = readingsOf(body, property.value, inner);
+      (sink.changes ??= []).push({ value: state.of(name, spanOf(property)), span: spanOf(property), how: 'set', from });
+    }
+    fillAction(body, action, sink);
+  });
+}
+
+/** The members of all objects that a function may give. */
+function givenMembers(fn: FunctionNode): t.ObjectProperty[] {
+  const found: t.ObjectProperty[] = [];
+  const visit = (node: t.Node): void => {
+    if (isFunction(node)) return;
+    if (node.type === 'ObjectExpression')
+      found.push(...node.properties.filter((one): one is t.ObjectProperty => one.type === 'ObjectProperty'));
+    else forEachChild(node, visit);
+  };
+  visit(fn.body);
+  return found;
 }
 
 /** `this.state = { … }` in a constructor, and whatever else it does. */

@@ -1,5 +1,6 @@
 import type * as t from '@babel/types';
-import type { ValueKind } from '../../../model/facts';
+import type { ActionFact, ValueKind } from '../../../model/facts';
+import type { Writable } from '../../../model/writable';
 import { addValue, type Body, moduleValue, newEffects, noteDemanded } from '../../../read/script/body';
 import { keptFunction, readArgs, readingsOf } from '../../../read/script/expressions';
 import { computedFrom, declareAction, declareFunction } from '../../../read/script/functions';
@@ -26,14 +27,19 @@ export function hookName(body: Body, call: t.Node): string | undefined {
   return /^[./@~#]/.test(origin.from) && !origin.from.startsWith('@') ? undefined : name;
 }
 
-function followed(body: Body, call: t.CallExpression, at: number, scope: Scope): void {
-  const action = body.actions.at(-1);
-  const list = call.arguments[at];
-  if (!action || list?.type !== 'ArrayExpression') return;
-  action.follows = readingsOf(body, list, scope);
+/** Notes the list of what an effect, a callback or a memo follows, where it declares one. */
+function followed(
+  body: Body,
+  noted: Writable<Pick<ActionFact, 'follows' | 'unfollowedOnPurpose'>> | undefined,
+  call: t.CallExpression,
+  scope: Scope,
+): void {
+  const list = call.arguments[1];
+  if (!noted || list?.type !== 'ArrayExpression') return;
+  noted.follows = readingsOf(body, list, scope);
   const { start, end } = spanOf(call);
   const around = body.module.text.slice(body.module.text.lastIndexOf('\n', body.module.text.lastIndexOf('\n', start) - 1) + 1, end);
-  if (/eslint-disable[^\n]*exhaustive-deps/.test(around)) action.unfollowedOnPurpose = true;
+  if (/eslint-disable[^\n]*exhaustive-deps/.test(around)) noted.unfollowedOnPurpose = true;
 }
 
 /** `useEffect(…)` and its kind, met as a statement or anywhere else; false for other calls. */
@@ -49,7 +55,7 @@ export function readEffect(body: Body, call: t.CallExpression, scope: Scope): bo
   declareAction(body, hook, 'effect', run, scope);
   const action = body.actions.at(-1);
   if (action) noteEnding(action, run);
-  followed(body, call, 1, scope);
+  followed(body, action, call, scope);
   return true;
 }
 
@@ -72,7 +78,7 @@ export function declareHook(body: Body, declarator: t.VariableDeclarator, call: 
   else if (hook && functions.has(hook) && isFunction(first) && declarator.id.type === 'Identifier') {
     const value = body.values[declareFunction(body, declarator.id.name, first, scope, 'handler', spanOf(declarator.id))];
     if (value) value.kept = true;
-    if (hook === 'useCallback') followed(body, call, 1, scope);
+    if (hook === 'useCallback') followed(body, body.actions.at(-1), call, scope);
   } else if (hook === 'useRef') declareNamed(body, declarator, 'ref', call, scope);
   else if (hook && computed.has(hook)) declareComputed(body, declarator, call, scope);
   else if (hook && taking.has(hook) && first && dottedName(first))
@@ -109,6 +115,7 @@ function declareComputed(body: Body, declarator: t.VariableDeclarator, call: t.C
   const from = computedFrom(body, call.arguments[0], scope);
   for (const found of patternNames(declarator.id)) {
     const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from });
+    if (calleeName(call) === 'useMemo') followed(body, body.values[value], call, scope);
     scope.names.set(found.name, { kind: 'value', value, path: [] });
   }
 }

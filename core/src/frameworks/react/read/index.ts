@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import type { AliasFact, ComponentFacts, FileFacts, MakerFact, RootFact, RouteFact, SharedFact } from '../../../model/facts';
 import type { Writable } from '../../../model/writable';
+import { changersOf } from '../../../read/script/param-changes';
 import { type ModuleScope } from '../../../read/script/body';
 import { channelDialect } from '../../../read/script/channels';
 import { mayLast, readModuleBody } from '../../../read/script/module-body';
@@ -47,6 +48,7 @@ export function readReact(file: string, text: string): FileFacts {
     ambient: kept(program.body, ambientOf),
     aliases: sorted.aliases,
     makers: sorted.makers,
+    ...changersOf(module),
   };
   const body = mayLast(text) ? readModuleBody(module, program.body, (name) => sorted.apart.has(name), channelDialect) : undefined;
   if (body) facts.module = body;

@@ -41,10 +41,7 @@ export function markupOf(body: Body, expression: t.Node, scope: Scope): Template
       return markupOf(body, node.expression, scope);
     case 'ConditionalExpression':
       noteTested(body, node.test, scope);
-      return [
-        ...branchOf(body, node.test, false, scope, markupOf(body, node.consequent, scope)),
-        ...branchOf(body, node.test, true, scope, markupOf(body, node.alternate, scope)),
-      ];
+      return conditional(body, node, scope);
     case 'LogicalExpression':
       noteTested(body, node.left, scope);
       if (node.operator === '&&') return branchOf(body, node.left, false, scope, markupOf(body, node.right, scope), true);
@@ -105,6 +102,13 @@ function branchOf(body: Body, test: t.Node, negated: boolean, scope: Scope, chil
   const readings = readingsOf(body, test, scope, 'computed');
   if (children.length === 0 && (!keep || readings.length === 0)) return [];
   return [{ kind: 'branch', when: excerpt(body.module, spanOf(test)), negated, readings, span: spanOf(test), children }];
+}
+
+/** One or the other; of two constants one shows, so that the condition decides all the same. */
+function conditional(body: Body, { test, consequent, alternate }: t.ConditionalExpression, scope: Scope): TemplateNode[] {
+  const one = markupOf(body, consequent, scope);
+  const other = markupOf(body, alternate, scope);
+  return [...branchOf(body, test, false, scope, one, other.length === 0), ...branchOf(body, test, true, scope, other)];
 }
 
 /** A name on the screen: markup kept in it, content given from outside, or a value shown. */
@@ -340,7 +344,7 @@ function leaves(statement: t.Statement): boolean {
 function markupOfStatement(body: Body, statement: t.Statement, scope: Scope, level: Level): TemplateNode[] {
   switch (statement.type) {
     case 'VariableDeclaration':
-      for (const one of statement.declarations) declare(body, one, scope, level);
+      for (const one of statement.declarations) declare(body, one, scope, level, statement.kind === 'let');
       return [];
     case 'ExpressionStatement':
       readLooseExpression(body, statement.expression, scope);
@@ -461,7 +465,7 @@ function keepMarkup(name: string, nodes: TemplateNode[], scope: Scope): void {
 }
 
 /** Gives the names of one declarator their meaning. */
-function declare(body: Body, declarator: t.VariableDeclarator, scope: Scope, level: Level): void {
+function declare(body: Body, declarator: t.VariableDeclarator, scope: Scope, level: Level, isVariable = false): void {
   const init = declarator.init ? bare(declarator.init) : undefined;
   if (isFunction(init) && declarator.id.type === 'Identifier') {
     declareFunction(body, declarator.id.name, init, scope, 'handler', spanOf(declarator.id));
@@ -487,7 +491,7 @@ function declare(body: Body, declarator: t.VariableDeclarator, scope: Scope, lev
   }
   if (init && body.module.holdsMarkup(init) && declareMarkup(body, declarator, init, scope)) return;
   if (init?.type === 'CallExpression' && level === 'body' && declareHook(body, declarator, init, scope)) return;
-  declareValue(body, declarator, init, scope, level);
+  declareValue(body, declarator, init, scope, level, isVariable);
 }
 
 /** `const head = <Head/>`, `const rows = useMemo(() => list.map(…))`. */
@@ -503,7 +507,14 @@ function declareMarkup(body: Body, declarator: t.VariableDeclarator, init: t.Nod
 }
 
 /** An ordinary constant: another name for a value or its part, or computed from others. */
-function declareValue(body: Body, declarator: t.VariableDeclarator, init: t.Node | undefined, scope: Scope, level: Level): void {
+function declareValue(
+  body: Body,
+  declarator: t.VariableDeclarator,
+  init: t.Node | undefined,
+  scope: Scope,
+  level: Level,
+  isVariable: boolean,
+): void {
   const sink = newEffects();
   if (init) readExpression(body, init, scope, 'same', sink);
   if (level === 'body' && (sink.changes || sink.raises)) keepRender(body, sink, declarator);
@@ -511,7 +522,7 @@ function declareValue(body: Body, declarator: t.VariableDeclarator, init: t.Node
   for (const found of patternNames(declarator.id)) {
     if (nodes) scope.names.set(found.name, { kind: 'markup', nodes, readings: sink.reads });
     else if (found.rest || level === 'inner') bindLocal(found.node, partsOf(sink.reads, found.path), scope);
-    else scope.names.set(found.name, valueMeaning(body, init, found, sink.reads));
+    else scope.names.set(found.name, valueMeaning(body, init, found, sink.reads, isVariable));
   }
 }
 
@@ -532,6 +543,7 @@ function valueMeaning(
   init: t.Node | undefined,
   found: ReturnType<typeof patternNames>[number],
   readings: readonly Reading[],
+  isVariable: boolean,
 ): Meaning {
   const [only] = readings;
   const plain = init?.type === 'Identifier' || init?.type === 'MemberExpression' || init?.type === 'OptionalMemberExpression';
@@ -544,6 +556,7 @@ function valueMeaning(
     kind: 'derived',
     span: spanOf(found.node),
     from: mergeReadings(partsOf(readings, found.path)),
+    ...(isVariable ? { plain: true as const } : {}),
   });
   return { kind: 'value', value, path: [] };
 }

@@ -163,8 +163,17 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, name: strin
     case '$state':
     case '$state.raw':
     case 'writable':
-    case 'readable':
-      return addValue(body, { name, kind: 'state', span, from: first && !isFunction(bare(first)) ? readingsOf(body, first, scope) : [] });
+    case 'readable': {
+      const from = first && !isFunction(bare(first)) ? readingsOf(body, first, scope) : [];
+      return addValue(body, {
+        name,
+        kind: 'state',
+        span,
+        from,
+        ...(api === '$state.raw' ? { shallow: true as const } : {}),
+        ...(api.startsWith('$') ? {} : { observable: true as const }),
+      });
+    }
     case '$derived':
     case 'readonly':
     case 'toStore':

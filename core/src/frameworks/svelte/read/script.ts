@@ -25,6 +25,7 @@ import {
   bare,
   dottedName,
   noteEnding,
+  holdsFunction,
   isFunction,
   type PatternName,
   patternNames,
@@ -263,7 +264,8 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
     }
     const plain = runes && kind !== 'const' && !instance.isFunction ? { plain: true as const } : {};
     const from = partsOf(sink.reads, found.path);
-    const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from, ...plain });
+    const once = from.length > 0 && !instance.isFunction && init && !holdsFunction(init) ? { once: true as const } : {};
+    const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from, ...plain, ...once });
     scope.names.set(found.name, { kind: 'value', value, path: [] });
   }
   for (const list of ['changes', 'invokes', 'raises', 'sends', 'hears', 'calls'] as const) {

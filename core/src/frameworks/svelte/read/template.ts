@@ -48,6 +48,12 @@ function expression(markup: SvelteMarkup, node: unknown): t.Expression | undefin
   return node ? expressionAt(markup, rangeOf(node)) : undefined;
 }
 
+/** What stands in a key block is made anew whenever its key is another: the same as a key on each part. */
+function keyedBy(node: TemplateNode, markup: SvelteMarkup, span: Span): TemplateNode {
+  const isKeyable = (node.kind === 'use' || node.kind === 'element') && node.key.kind === 'none';
+  return isKeyable ? { ...node, key: { kind: 'value', span, text: markup.text.slice(span.start, span.end) } } : node;
+}
+
 /** Reads what stands in a block or between two tags. */
 export function readFragment(markup: SvelteMarkup, nodes: readonly Node[], outer: Scope): TemplateNode[] {
   const scope = nodes.some((one) => one.type === 'SnippetBlock' || one.type === 'ConstTag') ? innerScope(outer) : outer;
@@ -79,7 +85,7 @@ function readNode(markup: SvelteMarkup, node: Node, scope: Scope): TemplateNode[
       const found = expression(markup, node.expression);
       return [
         ...(found ? shownText(markup, found, scope, rangeOf(node.expression)) : []),
-        ...readFragment(markup, node.fragment.nodes, scope),
+        ...readFragment(markup, node.fragment.nodes, scope).map((one) => keyedBy(one, markup, rangeOf(node.expression))),
       ];
     }
     case 'RenderTag':

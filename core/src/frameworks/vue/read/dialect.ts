@@ -149,7 +149,10 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, setters: Ma
   const boxed = api === undefined ? undefined : states.get(api);
   if (boxed !== undefined) {
     const from = first && !isFunction(first) ? readingsOf(body, first, scope) : [];
-    return { value: addValue(body, { name, kind: 'state', span, from }), boxed };
+    return {
+      value: addValue(body, { name, kind: 'state', span, from, ...(api === 'shallowRef' ? { shallow: true as const } : {}) }),
+      boxed,
+    };
   }
   if (api === 'computed' || (api === 'toRef' && isFunction(first)))
     return { value: makeComputed(body, name, first, span, scope, setters), boxed: true };

@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import { changersOf } from '../../../read/script/param-changes';
 import { parseTemplate } from '../parser';
 import type {
   AliasFact,
@@ -73,6 +74,7 @@ export function readVueScript(file: string, text: string): FileFacts {
     ambient: kept(program.body, ambientOf),
     aliases: found.aliases,
     makers: [],
+    ...changersOf(module),
   };
   const given = calls.flatMap((call) => {
     const [key, value] = call.arguments;

@@ -3,6 +3,7 @@ import { addValue, type Body, newEffects, propValue } from '../../../read/script
 import { keptFunction, readingsOf } from '../../../read/script/expressions';
 import { computedFrom, declareAction, declareFunction } from '../../../read/script/functions';
 import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
+import { bindLocal } from '../../../read/script/names';
 import {
   bare,
   calleeName,
@@ -83,7 +84,7 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   const data = option('data');
   const made = isFunction(data) ? resultOf(data) : data;
   const known = made && bare(made);
-  if (known?.type === 'ObjectExpression') declareData(body, known, own, scope);
+  if (known?.type === 'ObjectExpression') declareData(body, known, own, scope, isFunction(data) ? data : undefined);
   declareFunctions(setup, option('methods'), own, scope);
   declareComputed(setup, option('computed'), own, scope);
   for (const property of options.properties) {
@@ -122,8 +123,15 @@ export function resultOf(node: FunctionNode): t.Node | undefined {
   return node.body.body.findLast((one): one is t.ReturnStatement => one.type === 'ReturnStatement')?.argument ?? undefined;
 }
 
-/** `data() { return { open: false } }`: each member is a state. */
-function declareData(body: Body, object: t.ObjectExpression, own: Map<string, Meaning>, scope: Scope): void {
+/** `data() { return { open: false } }`: each member is a state. `maker` is the function, whose variables its members may read. */
+function declareData(body: Body, object: t.ObjectExpression, own: Map<string, Meaning>, scope: Scope, maker?: FunctionNode): void {
+  const inner = innerScope(scope);
+  const declared = maker?.body.type === 'BlockStatement' ? maker.body.body : [];
+  body.queue.push(() => {
+    for (const statement of declared)
+      if (statement.type === 'VariableDeclaration')
+        for (const { id, init } of statement.declarations) if (init) bindLocal(id, readingsOf(body, init, inner), inner);
+  });
   for (const property of object.properties) {
     const name = property.type === 'SpreadElement' ? undefined : keyName(property);
     if (name === undefined || property.type === 'SpreadElement') continue;
@@ -132,7 +140,7 @@ function declareData(body: Body, object: t.ObjectExpression, own: Map<string, Me
     const first = property.type === 'ObjectProperty' ? property.value : undefined;
     body.queue.push(() => {
       const facts = body.values[value];
-      if (facts && first && !isFunction(first)) facts.from = readingsOf(body, first, scope);
+      if (facts && first && !isFunction(first)) facts.from = readingsOf(body, first, inner);
     });
   }
 }

@@ -21,9 +21,26 @@ import { howOf } from '../../../read/script/names';
 import { namedBy } from '../../../read/markup/taken';
 import { bindProps } from '../../../read/script/props';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
-import { bare, calleeName, isFunction, keyName, keyOf, type PatternName, patternNames, spanOf } from '../../../read/script/syntax';
+import {
+  bare,
+  calleeName,
+  holdsFunction,
+  isFunction,
+  keyName,
+  keyOf,
+  type PatternName,
+  patternNames,
+  spanOf,
+} from '../../../read/script/syntax';
 import { addProp, type DeclaredMembers, declareEvents, declareEventTypes, declareProps, declarePropsType, fieldOf } from './contract';
 import { apiName, madeMeaning, madeValue } from './dialect';
+
+/** What a variable is computed from is taken out of its refs, or out of the props, while setting up. */
+function isTakenOnce({ values, module }: Body, init: t.Node | undefined, from: readonly Reading[]): boolean {
+  const isTaken = ({ value, span }: Reading): boolean =>
+    values[value]?.kind === 'prop' || /\.value\b/.test(module.text.slice(span.start, span.end));
+  return init !== undefined && from.length > 0 && from.every(isTaken) && !holdsFunction(init);
+}
 
 /** Functions that are called with one to run later: by what they are started. */
 const lifecycles =
@@ -305,7 +322,14 @@ function declareValue(
       return { ...one, path, how: one.how === 'same' || one.how === 'part' ? howOf(path, one.how) : one.how };
     });
     const plain = kind === 'const' ? {} : { plain: true as const };
-    const made = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from, ...plain });
+    const made = addValue(body, {
+      name: found.name,
+      kind: 'derived',
+      span: spanOf(found.node),
+      from,
+      ...plain,
+      ...(isTakenOnce(body, init, from) ? { once: true as const } : {}),
+    });
     scope.names.set(found.name, { kind: 'value', value: made, path: [] });
   }
   sink.reads.length = 0;
