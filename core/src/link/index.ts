@@ -361,7 +361,9 @@ function targetOf(names: Names, tags: Tags, file: FilePath, node: TemplateUse): 
       return { kind: context[2] === 'Provider' ? 'provider' : 'consumer', context: sharedId(meant.file, meant.fact.name) };
     }
   }
-  const own = names.meant(file, node.tag);
+  const own: Meant = node.unregistered
+    ? { kind: 'unresolved', reason: `${node.tag} is not registered`, undeclared: true }
+    : names.meant(file, node.tag);
   const target = asTarget(own.kind === 'unresolved' ? (tags(file, node.tag) ?? own) : own);
   return node.asValue && target.kind !== 'component' ? { kind: 'dynamic' } : target;
 }
@@ -384,6 +386,11 @@ function asTarget(meant: Meant): Target {
     case 'outside':
       return { kind: 'outside', module: meant.module, name: meant.name };
     case 'unresolved':
-      return { kind: 'unresolved', reason: meant.reason, ...(meant.undeclared ? { undeclared: true } : {}) };
+      return {
+        kind: 'unresolved',
+        reason: meant.reason,
+        ...(meant.undeclared ? { undeclared: true } : {}),
+        ...(meant.memberOf === undefined ? {} : { memberOf: meant.memberOf }),
+      };
   }
 }

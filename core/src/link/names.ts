@@ -9,7 +9,7 @@ export type Meant =
   | { readonly kind: 'shared'; readonly file: FilePath; readonly fact: SharedFact }
   | { readonly kind: 'namespace'; readonly file: FilePath }
   | { readonly kind: 'outside'; readonly module: string; readonly name: string }
-  | { readonly kind: 'unresolved'; readonly reason: string; readonly undeclared?: true };
+  | { readonly kind: 'unresolved'; readonly reason: string; readonly undeclared?: true; readonly memberOf?: string };
 
 /** A component that a function of the project made of another, and where that function stands. */
 export type MadeComponent = { readonly file: FilePath; readonly facts: ComponentFacts };
@@ -75,6 +75,13 @@ function withHole(facts: ComponentFacts, hole: string, name: string): ComponentF
   return { ...facts, template, through: facts.through.map((one) => (one === hole ? name : one)) };
 }
 
+/** Members are attached to a component or a table of components, and all of them can be seen: the one asked for is not among them. */
+function lacksMember({ components, aliases, facts }: FileIndex, root: string): boolean {
+  if (facts.opened?.includes(root) || (!components.has(root) && !aliases.has(root))) return false;
+  const isMember = (name: string): boolean => name.startsWith(`${root}.`);
+  return [...components.keys(), ...aliases.keys()].some(isMember);
+}
+
 const tooDeep: Meant = { kind: 'unresolved', reason: 'its exports refer to each other' };
 
 /** Makes the answers for a project from the facts of its files. */
@@ -138,7 +145,12 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     const [root = '', ...rest] = dotted.split('.');
     const shared = index.shared.get(root);
     const whole = index.aliases.get(root);
-    if (rest.length > 0 && whole) return local(file, `${whole.target}.${rest.join('.')}`, depth + 1);
+    if (rest.length > 0 && whole) {
+      const member = local(file, `${whole.target}.${rest.join('.')}`, depth + 1);
+      if (member.kind === 'component' || rest.length > 1 || !lacksMember(index, root)) return member;
+    }
+    if (rest.length === 1 && lacksMember(index, root))
+      return { kind: 'unresolved', reason: `${root} has no ${rest[0] ?? ''}`, undeclared: true, memberOf: root };
     if (shared) return { kind: 'shared', file, fact: shared };
     const imported = index.imports.get(root);
     if (imported) return importedMember(file, imported.from, imported.imported, rest, depth);
@@ -198,7 +210,8 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
       own.from === undefined
         ? local(resolved.file, `${own.local}.${rest.join('.')}`, depth + 1)
         : importedMember(resolved.file, own.from, own.local, rest, depth + 1);
-    return member.kind === 'component' ? member : memberOf(whole, rest, depth);
+    const isSure = member.kind === 'component' || (member.kind === 'unresolved' && member.memberOf !== undefined);
+    return isSure ? member : memberOf(whole, rest, depth);
   }
 
   function aliased(file: FilePath, alias: AliasFact, depth: number): Meant {
@@ -236,7 +249,7 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     if (first === undefined) return meant;
     switch (meant.kind) {
       case 'namespace':
-        return memberOf(exported(meant.file, first, depth + 1), further, depth);
+        return memberOf(memberOfModule(meant.file, first, depth), further, depth);
       case 'component':
         return local(meant.file, `${meant.facts.local}.${rest.join('.')}`, depth + 1);
       case 'shared':
@@ -246,6 +259,16 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
       case 'unresolved':
         return meant;
     }
+  }
+
+  /** What a whole module gives under a name; `undeclared` where it surely gives nothing of that name. */
+  function memberOfModule(file: FilePath, name: string, depth: number): Meant {
+    const found = exported(file, name, depth + 1);
+    const exports = indexes.get(file)?.facts.exports ?? [];
+    const isSeen = exports.length > 0 && exports.every((one) => one.exported !== '*' || one.from === undefined);
+    return found.kind === 'unresolved' && isSeen && !exports.some((one) => one.exported === name)
+      ? { ...found, undeclared: true, memberOf: file }
+      : found;
   }
 
   function meantType(file: FilePath, name: string, imports?: FileFacts['imports'], depth = 0): MeantType | { outside: string } | undefined {

@@ -38,11 +38,22 @@ export type FileFacts = {
   readonly later?: readonly string[];
   /** Names of events that some code of the file listens for, whichever function it stands in; absent for none. */
   readonly listens?: readonly string[];
+  /** Objects of the module that may be mixed into components, with the names that they add; absent for none. */
+  readonly mixables?: readonly MixableFact[];
+  /** Names of the module to which members may be added that cannot be seen; absent for none. */
+  readonly opened?: readonly string[];
+  /** Names that the file gives to all templates of the application; absent for none. */
+  readonly globalNames?: readonly string[];
+  /** Functions of the module that surely give nothing back; absent for none. */
+  readonly voids?: readonly string[];
   /** Functions of the module that change the inside of what they are handed; absent for none. */
   readonly changers?: readonly ChangerFact[];
   /** Where the file says it runs: a mark at its top. */
   readonly runs?: 'client' | 'server';
 };
+
+/** An object of options, by its module name, and all names that stand in it as members. */
+export type MixableFact = { readonly name: string; readonly members: readonly string[] };
 
 /** A parameter, counted from 0, whose inside a function of the module changes: the first place that does. */
 export type ChangerFact = {
@@ -137,6 +148,10 @@ export type ComponentFacts = BodyFacts & {
   readonly exposes?: readonly Reading[];
   /** Names that its markup reads and nothing declares; absent for none, and where not all declarations can be seen. */
   readonly undeclared?: readonly NameFact[];
+  /** Its markup knows the components that it registers, and not what its file imports. */
+  readonly registersTags?: true;
+  /** Objects whose members are added to it: their module names; absent for none. Its own undeclared names may be theirs. */
+  readonly mixins?: readonly string[];
   /** Events whose subscriptions something in it ends: their names, `timer`, or an empty text for any; absent for none. */
   readonly endings?: readonly string[];
   /** States that it sets each time, so that it never comes to rest; absent for none. */
@@ -155,7 +170,12 @@ export type ComponentFacts = BodyFacts & {
 export type AgainFact = { readonly value: number; readonly span: Span; readonly by: 'rendering' | 'an effect' };
 
 /** A name as it is written. */
-export type NameFact = { readonly name: string; readonly span: Span };
+export type NameFact = {
+  readonly name: string;
+  readonly span: Span;
+  /** A member of it is read or called. */
+  readonly ofMember?: true;
+};
 
 export type ProvideFact = { readonly source: string; readonly span: Span; readonly readings: readonly Reading[] };
 
@@ -371,6 +391,8 @@ export type ActionFact = {
   readonly late?: readonly Span[];
   /** A comment says that the list of what is followed is short on purpose. */
   readonly unfollowedOnPurpose?: true;
+  /** It surely gives nothing back. */
+  readonly givesNothing?: true;
   /** It is marked to run on the server, wherever it is called. */
   readonly onServer?: true;
   /** A reducer: the kinds of action it tells apart, each with its lines. */
@@ -443,7 +465,12 @@ export type Binding = {
   readonly component?: string;
   /** A function that gives nothing is called in its place, so that there is nothing to run later. */
   readonly called?: NameFact;
+  /** What is given is what a call gives: of a function of a module, or of one that a hook gave. */
+  readonly call?: GivenCall;
 };
+
+/** A call in place of a value: what is called, and the call as a whole. */
+export type GivenCall = NameFact & Pick<Reading, 'value' | 'path'>;
 
 export type SpreadFact = {
   readonly span: Span;
@@ -533,6 +560,8 @@ export type TemplateUse = {
   readonly content: 'none' | 'markup' | 'text' | 'value' | 'function';
   /** The component is handed on as a value, to be used elsewhere: `icon={Star}`. */
   readonly asValue?: true;
+  /** Its component registers tags, and not this one: what the file declares is not meant by it. */
+  readonly unregistered?: true;
   /** What is given the handle of the component, and the member that then holds it: `ref={form}`, `form.current`. */
   readonly ref?: Reading;
 };

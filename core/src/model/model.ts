@@ -108,7 +108,12 @@ export type Target =
   /** Held by a value: which one is known only while running. */
   | { readonly kind: 'dynamic' }
   /** `undeclared`: the file itself neither declares nor imports the name. */
-  | { readonly kind: 'unresolved'; readonly reason: string; readonly undeclared?: true };
+  | {
+      readonly kind: 'unresolved';
+      readonly reason: string;
+      readonly undeclared?: true;
+      /** What has no such member: a name of the file, or the path of a module. */ readonly memberOf?: string;
+    };
 
 export type Use = {
   readonly id: UseId;

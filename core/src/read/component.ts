@@ -8,7 +8,12 @@ export type ReadComponent = Pick<
   ComponentFacts,
   'name' | 'local' | 'span' | 'nameSpan' | 'form' | 'openness' | 'through' | 'template' | 'slots' | 'members'
 > &
-  Partial<Pick<ComponentFacts, 'propsType' | 'eventsType' | 'undeclared' | 'wrappedBy' | 'memo' | 'followsAssignment'>> & {
+  Partial<
+    Pick<
+      ComponentFacts,
+      'propsType' | 'eventsType' | 'undeclared' | 'mixins' | 'registersTags' | 'wrappedBy' | 'memo' | 'followsAssignment'
+    >
+  > & {
     /** The event that a callback is for. */
     readonly eventName: (member: MemberFact) => string;
     /** What a handle on the component gives, beside what the body tells. */

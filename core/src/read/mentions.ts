@@ -15,6 +15,22 @@ export function listenedNames(text: string): string[] {
   return [...new Set([...text.matchAll(/\baddEventListener\(\s*(['"`])([^'"`\n]+)\1/g)].map((match) => match[2] ?? ''))];
 }
 
+/** Names to which members are added that are not written there: `Object.assign(Card, parts)`, `Card[name] = part`. */
+export function openedNames(text: string): string[] {
+  const added = text.matchAll(/\bObject\.assign\(\s*([\w$]+)\s*,\s*(?:[^{\s]|\{[^}]*\.\.\.)/g);
+  const computed = text.matchAll(/^\s*([\w$]+)\[[^\]]+\]\s*=(?!=)/gm);
+  return [...added, ...computed].map((match) => match[1] ?? '');
+}
+
+/** Names that all others may read: `app.config.globalProperties.money = …`, and what a declaration file declares, or any file for all. */
+export function globalNames(text: string, declares: boolean): string[] {
+  const declared = declares ? [...text.matchAll(/\b(?:const|let|var|function|class|enum)\s+([\w$]+)/g)] : [];
+  return [
+    ...declared.map((match) => match[1] ?? ''),
+    ...[...text.matchAll(/\b(?:globalProperties|Vue\.prototype)\.([\w$]+)\s*=/g)].map((match) => match[1] ?? ''),
+  ];
+}
+
 /**
  * The props of a component whose names stand nowhere in its text but where they are declared: in a
  * type, in the options of a declaration, or taken out of the props. Whatever else the text does with

@@ -2,7 +2,7 @@ import globals from 'globals';
 import type { NameFact } from '../../model/facts';
 
 /** Names that every script knows: the language's and the platform's. */
-const platform: ReadonlySet<string> = new Set([
+export const platformNames: ReadonlySet<string> = new Set([
   ...Object.keys(globals.builtin),
   ...Object.keys(globals.browser),
   'undefined',
@@ -12,14 +12,14 @@ const platform: ReadonlySet<string> = new Set([
 ]);
 
 /**
- * Of the names that markup reads and no reader knows, those that nothing declares: the script never
- * writes them, and neither language nor platform has them. Each name once, at its first place.
+ * Of the names that markup reads and no reader knows, those that nothing declares: neither the script
+ * nor what markup knows by itself. Each name once, at its first place.
  */
-export function trulyUndeclared(found: readonly NameFact[], script: string): NameFact[] {
+export function trulyUndeclared(found: readonly NameFact[], known: ReadonlySet<string>, isDeclared: (name: string) => boolean): NameFact[] {
   const seen = new Set<string>();
   return found.filter(({ name, span }) => {
-    if (seen.has(name) || span.end === 0 || /^[$_]/.test(name) || platform.has(name)) return false;
+    if (seen.has(name) || span.end === 0 || /^[$_]/.test(name) || known.has(name)) return false;
     seen.add(name);
-    return !new RegExp(`(?<![\\w$.])${name}(?![\\w$])`).test(script);
+    return !isDeclared(name);
   });
 }

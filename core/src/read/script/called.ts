@@ -1,8 +1,8 @@
 import type * as t from '@babel/types';
-import type { NameFact } from '../../model/facts';
-import type { Body } from './body';
+import type { FileFacts, GivenCall, NameFact } from '../../model/facts';
+import { type Body, type ModuleScope, moduleValue } from './body';
 import { lookUp, type Scope } from './scope';
-import { bare, forEachChild, type FunctionNode, spanOf } from './syntax';
+import { bare, dottedName, forEachChild, type FunctionNode, spanOf } from './syntax';
 
 /**
  * The function that is called where one should be handed over, as far as it surely gives nothing:
@@ -20,6 +20,31 @@ export function calledForNothing(body: Body, given: t.Node, scope: Scope, depth 
   if (!run || run.generator) return undefined;
   if (run.body.type === 'BlockStatement') return returnsSomething(run) ? undefined : found;
   return calledForNothing(body, run.body, inner, depth - 1) ? found : undefined;
+}
+
+/** What a call in place of a value calls, where other files tell what it gives: a function of a module, or one that a hook gave. */
+export function callGiven(body: Body, given: t.Node, scope: Scope): GivenCall | undefined {
+  const call = bare(given);
+  const name = call.type === 'CallExpression' ? dottedName(call.callee) : undefined;
+  if (name === undefined) return undefined;
+  const [root = '', ...path] = name.split('.');
+  const meaning = lookUp(scope, root);
+  const found = { name, span: spanOf(call) };
+  if (meaning?.kind === 'value' || meaning?.kind === 'box')
+    return body.values[meaning.value]?.kind === 'hook' ? { ...found, value: meaning.value, path: [...meaning.path, ...path] } : undefined;
+  if (meaning || !body.module.imported.has(root)) return undefined;
+  return { ...found, value: moduleValue(body, root, spanOf(call)), path };
+}
+
+/** Whether a function surely gives nothing that could be run later: it returns nothing, or a promise. */
+export function givesNothing(run: FunctionNode): boolean {
+  return !run.generator && (run.async || (run.body.type === 'BlockStatement' && !returnsSomething(run)));
+}
+
+/** The functions of a module that surely give nothing back, as facts of its file. */
+export function voidsOf({ functions }: Pick<ModuleScope, 'functions'>): Pick<FileFacts, 'voids'> {
+  const voids = [...functions].flatMap(([name, run]) => (givesNothing(run) ? [name] : []));
+  return voids.length > 0 ? { voids } : {};
 }
 
 function returnsSomething(run: FunctionNode): boolean {

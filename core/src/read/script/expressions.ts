@@ -19,7 +19,7 @@ import {
 import { arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
 import { bindLocal, demand, howOf, latestOf, memberChain, mergeInto, noteTested, ownMeaning, readMeaning, readName, weaken } from './names';
 import { originOfCall } from './origins';
-import { hoisted, innerScope, lookUp, type Meaning, type Scope, unboxed, noteUndeclared } from './scope';
+import { hoisted, innerScope, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
 import { bare, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
 
 const noPath: readonly string[] = [];
@@ -361,9 +361,9 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
   if (body.dialect.call?.(body, node, { base, path }, scope, sink)) return;
   if (meaning) readCalled(body, node, meaning, members, optionalCall, how, scope, sink);
   else if (base.type === 'Identifier') {
-    if (body.module.names.has(base.name)) readModuleCall(body, node, base, path, scope, sink);
+    if (body.module.names.has(base.name) && seesModule(scope)) readModuleCall(body, node, base, path, scope, sink);
     else {
-      noteUndeclared(scope, base.name, spanOf(base));
+      noteUndeclared(scope, base.name, spanOf(base), path.length > 0);
       const origin = originOfCall(body, node, base.name, path);
       if (origin) {
         const value = addValue(body, { name: origin.what, kind: 'fetched', span: spanOf(node), from: noReadings, origin });

@@ -3,6 +3,7 @@ import type { ActionKind, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { addAction, addValue, type Body, fillAction, newEffects, type Effects } from './body';
 import { readActionInto, readArgs, readExpression, readFunctionInto } from './expressions';
+import { givesNothing } from './called';
 import { lateStretches } from './late';
 import { originOfHook } from './origins';
 import { innerScope, type Scope } from './scope';
@@ -21,6 +22,8 @@ export function declareFunction(
   const value = addValue(body, { name, kind: 'function', span, from: [], action });
   scope.names.set(name, { kind: 'function', node, scope, action, value });
   noteLate(body, action, node);
+  const facts = body.actions[action];
+  if (facts && givesNothing(node)) facts.givesNothing = true;
   body.queue.push(() => readActionInto(body, action, node, scope));
   return value;
 }

@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { How, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { addCall, type Body, moduleValue, noteDemanded, propValue, type Effects, wholeProps } from './body';
-import { lookUp, type Meaning, type Scope, unboxed, noteUndeclared } from './scope';
+import { lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
 import { bare, keyName, patternNames, spanOf } from './syntax';
 
 export type Chain = { readonly base: t.Node; readonly path: string[]; readonly optional: boolean; readonly computed: readonly t.Node[] };
@@ -109,9 +109,9 @@ export function readName(body: Body, name: string, path: readonly string[], how:
   const span = spanOf(node);
   const meaning = lookUp(scope, name, span);
   if (meaning) readMeaning(body, meaning, path, how, span, sink);
-  else if (body.module.names.has(name)) {
+  else if (body.module.names.has(name) && seesModule(scope)) {
     sink.reads.push({ value: moduleValue(body, name, span), path, how: howOf(path, how), span });
-  } else noteUndeclared(scope, name, span);
+  } else noteUndeclared(scope, name, span, path.length > 0);
 }
 
 /** Notes that a member of a name is read, or of one of its members, without asking whether it is there. */

@@ -37,13 +37,22 @@ export type Scope = {
   readonly outer?: Scope;
   /** What names mean that no scope declares, where the framework gives them some. */
   readonly other?: (name: string, span: Span) => Meaning | undefined;
+  /** The names of the module are not seen in it. */
+  readonly isApart?: true;
   /** Markup is read in it: what nothing declares is noted here. */
   readonly undeclared?: NameFact[];
 };
 
 /** Notes a name of markup that neither a scope nor the module declares. */
-export function noteUndeclared(scope: Scope, name: string, span: Span): void {
-  for (let at: Scope | undefined = scope; at; at = at.outer) at.undeclared?.push({ name, span });
+export function noteUndeclared(scope: Scope, name: string, span: Span, ofMember: boolean): void {
+  const found: NameFact = { name, span, ...(ofMember ? { ofMember } : {}) };
+  for (let at: Scope | undefined = scope; at; at = at.outer) at.undeclared?.push(found);
+}
+
+/** Whether the names of the module are seen in a scope. */
+export function seesModule(scope: Scope): boolean {
+  for (let at: Scope | undefined = scope; at; at = at.outer) if (at.isApart) return false;
+  return true;
 }
 
 /** A scope for markup, within that of its script. */
@@ -61,6 +70,15 @@ const nowhere: Span = { start: 0, end: 0 };
 export function lookUp(scope: Scope, name: string, span: Span = nowhere): Meaning | undefined {
   for (let at: Scope | undefined = scope; at; at = at.outer) {
     const found = at.names.get(name) ?? at.other?.(name, span);
+    if (found) return found;
+  }
+  return undefined;
+}
+
+/** The same of names that a scope surely declares, and not of those that a framework may give. */
+export function declaredIn(scope: Scope, name: string): Meaning | undefined {
+  for (let at: Scope | undefined = scope; at; at = at.outer) {
+    const found = at.names.get(name);
     if (found) return found;
   }
   return undefined;

@@ -57,12 +57,26 @@ export const namesCatalogue = {
     severity: 'fault',
     about: 'broken binding',
     title: 'A component that is not there',
-    message: ({ owner, tag, near }) => `${owner} uses ${tag}, which is neither declared nor imported${near ? `; ${near} exists` : ''}.`,
-    consequence: ({ tag }, framework) =>
-      framework === 'vue'
-        ? `Vue writes an unknown element <${tag}> into the page, which shows nothing.`
-        : `${tag} is not defined: rendering throws.`,
-    fix: ({ tag, near }) => (near ? `Write ${near} and import it.` : `Import ${tag}, or take it away.`),
+    message: ({ owner, tag, near, holder, forgotten }) =>
+      holder
+        ? `${owner} uses ${tag}, and ${holder} has no such member.`
+        : forgotten
+          ? `${owner} uses ${tag}, which it imports and does not register.`
+          : `${owner} uses ${tag}, which is neither declared nor imported${near ? `; ${near} exists` : ''}.`,
+    consequence: ({ tag, holder }, framework) =>
+      holder
+        ? `${tag} is undefined: rendering throws.`
+        : framework === 'vue'
+          ? `Vue writes an unknown element <${tag}> into the page, which shows nothing.`
+          : `${tag} is not defined: rendering throws.`,
+    fix: ({ tag, near, holder, forgotten }) =>
+      holder
+        ? `Write a member that ${holder} has, or add this one to it.`
+        : forgotten
+          ? `List ${tag} among the components, or take it away.`
+          : near
+            ? `Write ${near} and import it.`
+            : `Import ${tag}, or take it away.`,
     help: {
       what: 'A tag looks like a component and resolves to nothing: not imported, not registered, not defined, or misspelt.',
       why: 'A lost import after a move, or a name that was changed elsewhere.',

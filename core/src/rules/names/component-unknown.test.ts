@@ -1,4 +1,4 @@
-import { table } from '../../../../testing/src/rules';
+import { type Sources, table } from '../../../../testing/src/rules';
 import { loadCompilers } from '../../frameworks/registry';
 import { beforeAll } from 'vitest';
 
@@ -83,6 +83,86 @@ table(
     [
       'a block’s constant',
       { App: '<script>let { all } = $props();</script>{#each all as one}{@const Tag = one.tag}<Tag/>{/each}', Panel: '<p></p>' },
+    ],
+  ],
+);
+
+table(
+  'component-unknown',
+  'react',
+  [
+    [
+      'a member that was never attached',
+      'function Card() { return <p/>; }\nCard.Head = function () { return <b/>; };\nexport function App() { return <Card.Foot/>; }',
+      'App Card.Foot',
+    ],
+    [
+      'a member that is not among those assigned',
+      'function Root() { return <p/>; }\nfunction Head() { return <b/>; }\nexport const Card = Object.assign(Root, { Head });\nexport function App() { return <Card.Foot/>; }',
+      'App Card.Foot',
+    ],
+  ],
+  [
+    [
+      'a member that was attached',
+      'function Card() { return <p/>; }\nCard.Head = function () { return <b/>; };\nexport function App() { return <Card.Head/>; }',
+    ],
+    [
+      'members that are added in a way that cannot be seen',
+      "import { parts } from './parts';\nfunction Card() { return <p/>; }\nCard.Head = function () { return <b/>; };\nObject.assign(Card, parts);\nexport function App() { return <Card.Foot/>; }",
+    ],
+  ],
+);
+
+const listed = (components: string): Sources => ({
+  'App.vue': `<script>import LevelGauge from './LevelGauge.vue'; import Bar from './Bar.vue'; export default { name: 'WholeApp', components: ${components} };</script><template><div><LevelGauge/></div></template>`,
+  LevelGauge: '<template><p/></template>',
+  Bar: '<template><p/></template>',
+});
+
+table(
+  'component-unknown',
+  'vue',
+  [['imported and not registered', listed('{ Bar }'), 'App LevelGauge']],
+  [
+    ['registered', listed('{ LevelGauge }')],
+    ['registered with others that cannot be seen', listed('{ Bar, ...more }')],
+    [
+      'by the name that it gives itself',
+      {
+        'App.vue':
+          '<script>export default { name: \'TreeRow\', components: {} };</script><template><div><TreeRow v-if="a"/></div></template>',
+      },
+    ],
+  ],
+);
+
+table(
+  'component-unknown',
+  'svelte',
+  [
+    [
+      'a name that a module does not export',
+      {
+        App: '<script>import * as tabs from "./tabs.js"; const Tabs = tabs;</script><script module>import * as Bars from "./tabs.js";</script><Bars.Panel/>',
+        'tabs.js': 'export { default as Tab } from "./Tab.svelte";',
+        Tab: '<p></p>',
+      },
+      'App Bars.Panel',
+    ],
+  ],
+  [
+    [
+      'a name that it exports',
+      {
+        App: '<script>import * as Tabs from "./tabs.js";</script><Tabs.Tab/>',
+        'tabs.js': 'export { default as Tab } from "./Tab.svelte";',
+        Tab: '<p></p>',
+      },
+    ],
+    [
+      'a module that gives all of another one, which is not here',
+      { App: '<script>import * as Tabs from "./tabs.js";</script><Tabs.Panel/>', 'tabs.js': 'export * from "out";' },
     ],
   ],
 );

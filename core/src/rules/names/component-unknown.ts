@@ -19,9 +19,12 @@ export const componentUnknown: Rule = {
       if (target.kind !== 'unresolved' || !target.undeclared || owner?.fileRole !== 'source' || node.asValue) return [];
       const [root = ''] = node.tag.split('.');
       const imported = (model.files.get(use.file)?.imports ?? []).flatMap((one) => (/^[A-Z]/.test(one.local) ? [one.local] : []));
-      const near = nearest(root, [...new Set([...imported, ...names])]);
+      const { memberOf } = target;
+      const near = memberOf === undefined ? nearest(root, [...new Set([...imported, ...names])]) : undefined;
       // What exists under that very name may be registered in a way that cannot be seen.
-      if (traitsOf(owner).registeredTags && (near === undefined || names.includes(root))) return [];
+      const isImported = imported.includes(root);
+      const isForgotten = owner.facts.registersTags === true && isImported;
+      if (traitsOf(owner).registeredTags && !isForgotten && (near === undefined || names.includes(root))) return [];
       if (!/^[A-Z]/.test(root)) return [];
       const at = locate(use.file, node.nameSpan);
       const meant = near === undefined ? undefined : [...model.components.values()].find((one) => one.name === near);
@@ -31,9 +34,23 @@ export const componentUnknown: Rule = {
           component: owner.id,
           subject: node.tag,
           at,
-          words: { owner: owner.name, tag: node.tag, near: near ?? '' },
+          words: {
+            owner: owner.name,
+            tag: node.tag,
+            near: near ?? '',
+            holder: memberOf === undefined ? '' : root,
+            forgotten: isForgotten ? 'yes' : '',
+          },
           evidence: [
-            { at, text: `${owner.name} uses ${node.tag}, which its file neither declares nor imports.` },
+            {
+              at,
+              text:
+                memberOf !== undefined
+                  ? `${owner.name} uses ${node.tag}, which ${root} does not have.`
+                  : isForgotten
+                    ? `${owner.name} uses ${node.tag}, which it does not register.`
+                    : `${owner.name} uses ${node.tag}, which its file neither declares nor imports.`,
+            },
             ...(meant ? [{ at: locate(meant.file, meant.facts.nameSpan), text: `${meant.name} stands here.` }] : []),
           ],
           touches: owner.id,

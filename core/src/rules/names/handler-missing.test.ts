@@ -103,3 +103,83 @@ table(
     ],
   ],
 );
+
+const printer = 'export function print(all) { window.print(all); }\nexport const printer = (all) => () => window.print(all);';
+
+table(
+  'handler-missing',
+  'react',
+  [
+    [
+      'a method that a class does not have',
+      'export class App extends Component { clear() {} render() { return <p onClick={this.clearAll}/>; } }',
+      'App clearAll',
+    ],
+    [
+      'a function of another file is called',
+      {
+        'package.json': '{}',
+        'src/App.tsx': "import { print } from './print';\nexport function App({ a }) { return <p onClick={print(a)}/>; }",
+        'src/print.ts': printer,
+      },
+      'App print',
+    ],
+    [
+      'what a hook gives is called',
+      'function useList() { const clear = () => { print(1); }; return { clear }; }\nexport function App() { const { clear } = useList(); return <p onClick={clear()}/>; }',
+      'App clear',
+    ],
+  ],
+  [
+    ['a method', 'export class App extends Component { clear() {} render() { return <p onClick={this.clear}/>; } }'],
+    ['a field', 'export class App extends Component { clear = () => 1; render() { return <p onClick={this.clear}/>; } }'],
+    [
+      'put there later',
+      'export class App extends Component { constructor(props) { super(props); this.clear = make(); } render() { return <p onClick={this.clear}/>; } }',
+    ],
+    ['inherited', "import { Base } from './base';\nexport class App extends Base { render() { return <p onClick={this.clear}/>; } }"],
+    [
+      'a function of another file gives one',
+      {
+        'package.json': '{}',
+        'src/App.tsx': "import { printer } from './print';\nexport function App({ a }) { return <p onClick={printer(a)}/>; }",
+        'src/print.ts': printer,
+      },
+    ],
+    [
+      'called for what it gives',
+      {
+        'package.json': '{}',
+        'src/App.tsx':
+          "import { print } from './print';\nfunction Row({ text }) { return <p>{text}</p>; }\nexport function App({ a }) { return <Row text={print(a)}/>; }",
+        'src/print.ts': printer,
+      },
+    ],
+  ],
+);
+
+table(
+  'handler-missing',
+  'vue',
+  [
+    [
+      'called where a function is wanted',
+      {
+        App: '<script setup>import { useStops } from "./stops"; const { draw } = useStops();</script><template><Knob :pull="draw(1)"/></template>',
+        Knob: '<script setup lang="ts">const props = defineProps<{ pull: () => void }>();</script><template><p @click="props.pull()"/></template>',
+        'stops.js': 'export function useStops() { function draw(stop) { print(stop); } return { draw }; }',
+      },
+      'App draw',
+    ],
+  ],
+  [
+    [
+      'handed over',
+      {
+        App: '<script setup>import { useStops } from "./stops"; const { draw } = useStops();</script><template><Knob :pull="draw"/></template>',
+        Knob: '<script setup lang="ts">const props = defineProps<{ pull: () => void }>();</script><template><p @click="props.pull()"/></template>',
+        'stops.js': 'export function useStops() { function draw(stop) { print(stop); } return { draw }; }',
+      },
+    ],
+  ],
+);

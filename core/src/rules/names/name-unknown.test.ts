@@ -63,3 +63,104 @@ table(
     ['of the module', { App: '<script module>const label = 1;</script><p>{label}</p>' }],
   ],
 );
+
+table(
+  'name-unknown',
+  'react',
+  [
+    ['in a text', 'export function App() { const trend = 1; return <p>{trnd}</p>; }', 'App trnd'],
+    ['a helper that is not imported', 'export function App({ day }) { return <p>{formatDay(day)}</p>; }', 'App formatDay'],
+    [
+      'of a loop',
+      'export function App({ weeks }) { return <ol>{weeks.map((week) => <li key={week.no}>{wekk.who}</li>)}</ol>; }',
+      'App wekk',
+    ],
+    ['in a branch', 'export function App({ a }) { return <p>{a && <b title={caption}/>}</p>; }', 'App caption'],
+  ],
+  [
+    ['declared', 'export function App() { const trend = 1; return <p>{trend}</p>; }'],
+    ['of the module', 'const trend = 1;\nexport function App() { return <p>{trend}</p>; }'],
+    ['imported', "import { trend } from 'out';\nexport function App() { return <p>{trend}</p>; }"],
+    [
+      'of a function around it',
+      'export function App({ rows }) { return <p>{rows.map(({ id, ...rest }) => <b key={id} {...rest}/>)}</p>; }',
+    ],
+    [
+      'caught',
+      'export function App({ a }) { const say = () => { try { a(); } catch (error) { return <p>{error.message}</p>; } }; return <p>{say()}</p>; }',
+    ],
+    ['the platform’s', 'export function App() { return <p>{window.location.href}{Math.max(1, 2)}{new Date().getDate()}</p>; }'],
+    ['put in when it is built', 'export function App() { return <p>{VERSION}{__BUILD__}</p>; }'],
+    [
+      'declared for all',
+      {
+        'package.json': '{}',
+        'src/App.tsx': 'export function App() { return <p>{release}</p>; }',
+        'src/env.d.ts': 'declare const release: string;',
+      },
+    ],
+    ['its own handler’s', 'export function App() { return <p onClick={(event) => { const { target } = event; print(target); }}/>; }'],
+  ],
+);
+
+const options = (object: string, markup: string, before = ''): Sources => ({
+  'App.vue': `<script>${before} export default { ${object} };</script><template>${markup}</template>`,
+});
+
+table(
+  'name-unknown',
+  'vue',
+  [
+    [
+      'a name of the module, which options do not hand on',
+      options('props: ["a"]', '<p>{{ a }}{{ total }}</p>', 'const total = 12;'),
+      'App total',
+    ],
+    ['a global that the framework does not let through', vueApp('', '<p>{{ window.innerWidth }}</p>'), 'App window'],
+    ['the same in a handler', vueApp('', '<p @click="localStorage.clear()"/>'), 'App localStorage'],
+    [
+      'beside what is mixed in',
+      {
+        ...options('mixins: [hours]', '<p>{{ text }}{{ txet }}</p>', "import hours from './hours';"),
+        'hours.js': 'export default { data() { return { text: 1 }; } };',
+      },
+      'App txet',
+    ],
+  ],
+  [
+    ['handed on', options('data() { return { total }; }', '<p>{{ total }}</p>', 'const total = 12;')],
+    ['added to the component later', options('created() { this.steps = [1]; }', '<p>{{ steps }}</p>')],
+    ['taken out of a store', options("computed: { ...mapState(['total']) }", '<p>{{ total }}</p>', "import { mapState } from 'vuex';")],
+    [
+      'mixed in',
+      {
+        ...options('mixins: [hours]', '<p>{{ text }}</p>', "import hours from './hours';"),
+        'hours.js': 'export default { computed: { text() { return 1; } } };',
+      },
+    ],
+    ['mixed in from outside', options('mixins: [hours]', '<p>{{ text }}</p>', "import hours from 'out';")],
+    [
+      'given to all',
+      {
+        ...options('props: ["a"]', '<p>{{ money(a) }}</p>'),
+        'more.js': "import { createApp } from 'vue'; const app = createApp({}); app.config.globalProperties.money = (n) => n;",
+      },
+    ],
+  ],
+);
+
+table(
+  'name-unknown',
+  'svelte',
+  [
+    [
+      'of a block, read outside of it',
+      svelteApp(
+        'let hours = $state([]); function book(hour) { hour.left = 1; }',
+        '{#each hours as hour (hour.id)}<p onclick={() => book(hour)}>{hour.id}</p>{/each}<p>{hour.label}</p>',
+      ),
+      'App hour',
+    ],
+  ],
+  [['of a block', svelteApp('let hours = $state([]);', '{#each hours as hour (hour.id)}<p>{hour.label}</p>{/each}')]],
+);

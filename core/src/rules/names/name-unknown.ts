@@ -1,11 +1,13 @@
 import { nearest } from '../../contract';
-import type { NameFact } from '../../model/facts';
+import type { GivenCall, NameFact } from '../../model/facts';
 import { causeOfName } from '../precedence';
-import type { Component } from '../../model/model';
+import type { Component, Model } from '../../model/model';
 import { contains, locate, type Location, type Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 
-import type { Found, Rule } from '../rule';
+import type { MemberKey } from '../../model/member';
+import { bindingKey } from '../../model/given';
+import type { Check, Found, Rule } from '../rule';
 
 /** The listener that a stretch of markup belongs to; undefined for what is shown or given. */
 function listenerAt(component: Component, span: Span): string | undefined {
@@ -17,16 +19,37 @@ function listenerAt(component: Component, span: Span): string | undefined {
   return found;
 }
 
+/** Names that are mixed into a component; undefined where not all that is mixed in can be seen. */
+function mixedIn(model: Model, { facts, file }: Pick<Component, 'facts' | 'file'>, depth = 4): ReadonlySet<string> | undefined {
+  const names = new Set<string>();
+  for (const one of facts.mixins ?? []) {
+    const meant = model.named(file, one);
+    const mixable = meant.kind === 'value' ? model.files.get(meant.file)?.mixables?.find(({ name }) => name === meant.name) : undefined;
+    for (const name of mixable?.members ?? []) names.add(name);
+    if (mixable) continue;
+    const mixin = meant.kind === 'component' ? model.components.get(meant.id) : undefined;
+    const further = mixin && depth > 0 ? mixedIn(model, mixin, depth - 1) : undefined;
+    if (!mixin || !further) return undefined;
+    for (const { name } of mixin.facts.values) names.add(name);
+    for (const { name } of mixin.contract.members.values()) names.add(name);
+    for (const name of further) names.add(name);
+  }
+  return names;
+}
+
 function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
   return {
     inProject: ({ model }) => {
       const asked = [...model.components.values()].filter((one) => one.fileRole === 'source' && one.facts.undeclared);
       if (asked.length === 0) return [];
+      const everywhere = new Set([...model.files.values()].flatMap(({ globalNames = [] }) => globalNames));
       return asked.flatMap((component) => {
         const { facts } = component;
         const own = [...new Set(facts.values.map((value) => value.name))];
-        return (facts.undeclared ?? []).flatMap(({ name, span }): Found[] => {
-          const listener = listenerAt(component, span);
+        const mixed = mixedIn(model, component);
+        return (facts.undeclared ?? []).flatMap(({ name, span, ofMember }): Found[] => {
+          if (mixed === undefined || mixed.has(name) || everywhere.has(name)) return [];
+          const listener = ofMember ? undefined : listenerAt(component, span);
           if ((listener === undefined) !== (rule === 'name-unknown')) return [];
           const at = locate(component.file, span);
           const near = nearest(name, own);
@@ -62,24 +85,66 @@ function calledHandlers(component: Component): Found[] {
   walkTemplate(component.facts.template, (node) => {
     if (node.kind !== 'element' && node.kind !== 'use') return;
     for (const { called, written: listener, span } of node.bindings) {
-      if (!called) continue;
-      const at = locate(component.file, called.span);
-      found.push({
-        rule: 'handler-missing',
-        component: component.id,
-        subject: called.name,
-        at,
-        words: { component: component.name, name: called.name, near: '', listener, called: 'yes' },
-        evidence: [
-          { at, text: `${called.name} is called here, while the markup is made.` },
-          { at: locate(component.file, span), text: `${listener} is given what it returns: nothing.` },
-        ],
-        ...(called.span.end > called.span.start ? handedOver(component.file, called) : {}),
-        touches: component.id,
-      });
+      if (called) found.push(calledAt(component, called, listener, span));
     }
   });
   return found;
+}
+
+function calledAt(component: Component, called: NameFact, listener: string, given: Span): Found {
+  const at = locate(component.file, called.span);
+  return {
+    rule: 'handler-missing',
+    component: component.id,
+    subject: called.name,
+    at,
+    words: { component: component.name, name: called.name, near: '', listener, called: 'yes' },
+    evidence: [
+      { at, text: `${called.name} is called here, while the markup is made.` },
+      { at: locate(component.file, given), text: `${listener} is given what it returns, which is no function.` },
+    ],
+    ...(called.span.end > called.span.start ? handedOver(component.file, called) : {}),
+    touches: component.id,
+  };
+}
+
+/** Whether what a call gives is nothing, as the file tells in which the function stands. */
+function isForNothing(model: Model, { facts, file }: Component, { value, path }: GivenCall): boolean {
+  const held = facts.values[value];
+  const meant =
+    held?.source === undefined ? undefined : model.named(file, held.kind === 'hook' ? held.source : [held.source, ...path].join('.'));
+  if (meant?.kind === 'value') return model.files.get(meant.file)?.voids?.includes(meant.name) ?? false;
+  if (meant?.kind !== 'hook' || path.length !== 1) return false;
+  const { values, actions, returns } = meant.fact;
+  const given = returns.filter((one) => one.held?.at[0] === path[0]);
+  return given.length > 0 && given.every((one) => actions[values[one.value]?.action ?? -1]?.givesNothing);
+}
+
+/** A member takes a function and nothing else. */
+function takesFunction({ contract }: Component, key: MemberKey): boolean {
+  const member = contract.members.get(key);
+  return member?.kind === 'callback' || (member?.kinds?.size === 1 && member.kinds.has('function'));
+}
+
+/** Functions of other files that are called where a function should be given, while they give nothing. */
+function calledElsewhere({ model }: Check): Found[] {
+  return [...model.components.values()].flatMap((component) => {
+    if (component.fileRole !== 'source') return [];
+    const found: Found[] = [];
+    walkTemplate(component.facts.template, (node) => {
+      if (node.kind !== 'element' && node.kind !== 'use') return;
+      const target = node.kind === 'use' ? model.useOfNode.get(node)?.target : undefined;
+      const used = target?.kind === 'component' ? model.components.get(target.id) : undefined;
+      for (const binding of node.bindings) {
+        const { call, called, to, written: listener, span } = binding;
+        const key = bindingKey(binding);
+        const wantsFunction = to.kind === 'listener' || (key !== undefined && used !== undefined && takesFunction(used, key));
+        if (!call || called || !wantsFunction || !isForNothing(model, component, call)) continue;
+        found.push(calledAt(component, call, listener, span));
+      }
+    });
+    return found;
+  });
 }
 
 /** The call as a function that makes it: `close()` → `() => close()`. */
@@ -90,4 +155,7 @@ function handedOver(file: Location['file'], { span }: NameFact): Pick<Found, 'ed
 const missing = undeclaredNames('handler-missing');
 
 /** Markup names a handler that does not exist, or calls one instead of handing it over. */
-export const handlerMissing: Rule = { ...missing, inComponent: calledHandlers };
+export const handlerMissing: Rule = {
+  inComponent: calledHandlers,
+  inProject: (check) => [...(missing.inProject?.(check) ?? []), ...calledElsewhere(check)],
+};

@@ -3,7 +3,7 @@ import { memberOf } from '../../../model/member';
 import type { Binding, BindingTarget, KeyFact, Reading, SpreadFact, TemplateNode } from '../../../model/facts';
 import type { Writable } from '../../../model/writable';
 import { attachCallbacks, type Body, excerpt, newEffects, wholeProps } from '../../../read/script/body';
-import { calledForNothing } from '../../../read/script/called';
+import { calledForNothing, callGiven } from '../../../read/script/called';
 import { readExpression, readingsOf } from '../../../read/script/expressions';
 import { memberChain } from '../../../read/script/names';
 import { lookUp, type Scope } from '../../../read/script/scope';
@@ -139,6 +139,8 @@ function bindingOf(
   }
   const called = binding.direction === 'out' ? calledForNothing(body, node, scope) : undefined;
   if (called) binding.called = called;
+  const call = callGiven(body, node, scope);
+  if (call) binding.call = call;
   const sink = newEffects();
   readExpression(body, node, scope, 'same', sink);
   if (sink.reads.length > 0) binding.readings = sink.reads;

@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { ComponentFacts, Reading, TemplateNode } from '../../../model/facts';
+import type { ComponentFacts, NameFact, Reading, TemplateNode } from '../../../model/facts';
 import type { Span } from '../../../model/span';
 import {
   addAction,
@@ -124,7 +124,37 @@ export function readClassComponent(module: ModuleScope, declared: Declared, node
     if (name === 'render') template.push(...readTemplate(body, fn, innerScope(scope)));
     else if (module.holdsMarkup(fn)) template.push(...renderedBy(body, fn, scope));
   }
-  return assemble(body, template, declared, 'class', file, undefined);
+  const facts = assemble(body, template, declared, 'class', file, undefined);
+  const missing = undeclaredHandlers(node);
+  return missing.length > 0 ? { ...facts, undeclared: missing } : facts;
+}
+
+/** `onClick={this.clear}` where the class has no `clear` and all that it inherits is the framework's. */
+function undeclaredHandlers(node: ClassNode): NameFact[] {
+  if (!node.superClass || !/^(React\.)?(Pure)?Component$/.test(dottedName(node.superClass) ?? '')) return [];
+  const own = new Set<string>();
+  const asked: NameFact[] = [];
+  const memberOfThis = (given: t.Node): string | undefined =>
+    given.type === 'MemberExpression' && given.object.type === 'ThisExpression' && !given.computed && given.property.type === 'Identifier'
+      ? given.property.name
+      : undefined;
+  const visit = (one: t.Node): void => {
+    const key = 'key' in one && (one.type === 'ClassMethod' || one.type === 'ClassProperty') ? keyName(one) : undefined;
+    if (key !== undefined) own.add(key);
+    if (one.type === 'AssignmentExpression') own.add(memberOfThis(one.left) ?? '');
+    if (
+      one.type === 'JSXAttribute' &&
+      one.name.type === 'JSXIdentifier' &&
+      /^on[A-Z]/.test(one.name.name) &&
+      one.value?.type === 'JSXExpressionContainer'
+    ) {
+      const name = memberOfThis(one.value.expression);
+      if (name !== undefined) asked.push({ name, span: spanOf(one.value.expression) });
+    }
+    forEachChild(one, visit);
+  };
+  visit(node.body);
+  return asked.filter(({ name }) => !own.has(name));
 }
 
 /** A method that gives markup: its parameters are its own. */

@@ -1,6 +1,10 @@
 import type * as t from '@babel/types';
-import type { AliasFact, ComponentFacts, FileFacts, MakerFact, RootFact, RouteFact, SharedFact } from '../../../model/facts';
+import type { AliasFact, ComponentFacts, FileFacts, MakerFact, NameFact, RootFact, RouteFact, SharedFact } from '../../../model/facts';
+import { contains } from '../../../model/span';
+import { platformNames, trulyUndeclared } from '../../../read/markup/undeclared';
+import { mixablesOf, unboundNames } from '../../../read/script/unbound';
 import type { Writable } from '../../../model/writable';
+import { voidsOf } from '../../../read/script/called';
 import { changersOf } from '../../../read/script/param-changes';
 import { type ModuleScope } from '../../../read/script/body';
 import { channelDialect } from '../../../read/script/channels';
@@ -41,7 +45,9 @@ export function readReact(file: string, text: string): FileFacts {
     imports,
     exports,
     types: kept(program.body, readTypeDeclaration),
-    components: propTypes.size === 0 ? sorted.components : sorted.components.map((one) => withPropTypes(one, propTypes.get(one.local))),
+    components: withUndeclared(program, module, problems.length > 0, [
+      ...(propTypes.size === 0 ? sorted.components : sorted.components.map((one) => withPropTypes(one, propTypes.get(one.local)))),
+    ]),
     shared: [...sorted.shared, ...program.body.flatMap((statement) => takenApart(statement, module))],
     roots: [...roots, ...sorted.loose],
     routes: [...sorted.routes, ...calls.flatMap((call) => (sorted.seen.has(call) ? [] : routesOfCall(module, call, '', shownByRoute)))],
@@ -49,11 +55,34 @@ export function readReact(file: string, text: string): FileFacts {
     aliases: sorted.aliases,
     makers: sorted.makers,
     ...changersOf(module),
+    ...voidsOf(module),
+    ...mixablesOf(declared),
   };
   const body = mayLast(text) ? readModuleBody(module, program.body, (name) => sorted.apart.has(name), channelDialect) : undefined;
   if (body) facts.module = body;
   if (runs) facts.runs = runs === 'use client' ? 'client' : 'server';
   return facts;
+}
+
+/** Components with the names that their markup reads and nothing declares; those of files that cannot be read in full as they are. */
+function withUndeclared(
+  program: t.Program,
+  module: ModuleScope,
+  isBroken: boolean,
+  components: readonly ComponentFacts[],
+): readonly ComponentFacts[] {
+  if (isBroken || components.length === 0) return components;
+  const found: NameFact[] = [];
+  unboundNames(program.body, (one, inMarkup) => {
+    // Constants in capitals may be put in when the application is built.
+    if (inMarkup && !module.names.has(one.name) && !/^[A-Z\d_]+$/.test(one.name)) found.push(one);
+  });
+  if (found.length === 0) return components;
+  return components.map((component) => {
+    const own = found.filter(({ span }) => contains(component.span, span));
+    const undeclared = [...(component.undeclared ?? []), ...trulyUndeclared(own, platformNames, () => false)];
+    return undeclared.length > 0 ? { ...component, undeclared } : component;
+  });
 }
 
 type Sorted = {

@@ -11,7 +11,8 @@ import { mayLast, readModuleBody } from '../../../read/script/module-body';
 import { kept, moduleScope } from '../../../read/script/module-scope';
 import { readModule } from '../../../read/script/modules';
 import { parseScriptAt, type ScriptLang } from '../../../read/script/parse';
-import { trulyUndeclared } from '../../../read/markup/undeclared';
+import { platformNames, trulyUndeclared } from '../../../read/markup/undeclared';
+import { unboundNames } from '../../../read/script/unbound';
 import { markupScope, type Scope } from '../../../read/script/scope';
 import { nameOfFile } from '../../../read/script/syntax';
 import { readTypeDeclaration } from '../../../read/script/types';
@@ -58,7 +59,7 @@ export function readSvelte(file: string, text: string): FileFacts {
   const declared = newDeclared();
   const body = newBody(scope, svelteDialect(declared));
   const start = root?.fragment.nodes.find((node) => node.type !== 'Text')?.start ?? 0;
-  const component = readComponent(file, text, lang, root, instance ?? [], body, declared, problems, start);
+  const component = readComponent(file, text, lang, root, module ?? [], instance ?? [], body, declared, problems, start);
   const facts: Writable<FileFacts> = {
     file,
     framework: 'svelte',
@@ -103,6 +104,7 @@ function readComponent(
   text: string,
   lang: ScriptLang,
   root: AST.Root | undefined,
+  moduleStatements: readonly t.Statement[],
   statements: readonly t.Statement[],
   body: Body,
   declared: DeclaredMembers,
@@ -121,8 +123,9 @@ function readComponent(
   if (!root && text.trim() !== '') declared.open = true;
   return assembleComponent(body, () => {
     const slots = slotsOf(template);
-    const module = root?.module ? text.slice(root.module.start, root.module.end) : '';
-    const undeclared = trulyUndeclared(inner.undeclared, `${module} ${script}`);
+    const written = new Set<string>();
+    if (inner.undeclared.length > 0) unboundNames([...moduleStatements, ...statements], ({ name }) => written.add(name));
+    const undeclared = trulyUndeclared(inner.undeclared, platformNames, (name) => written.has(name));
     return {
       name: nameOfFile(file),
       local: 'default',

@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import type { Binding, FileFacts, RootFact, SharedFact, TemplateUse } from '../../../model/facts';
 import type { Writable } from '../../../model/writable';
+import { voidsOf } from '../../../read/script/called';
 import { changersOf } from '../../../read/script/param-changes';
 import { type Dialect, finishBody, mergeReadings, type ModuleScope, newBody } from '../../../read/script/body';
 import { aliasOf, type Declared as Declaration, declarationsOf } from '../../../read/script/declarations';
@@ -55,6 +56,7 @@ export function readSvelteScript(file: string, text: string): FileFacts {
     aliases: declared.filter((one) => !apart.has(one.name)).flatMap(aliasOf),
     makers: [],
     ...changersOf(module),
+    ...voidsOf(module),
   };
   const given = [...text.matchAll(/\bsetContext\s*(?:<[^(]*>)?\(\s*(?:'([^']*)'|"([^"]*)"|([\w$.]+))/g)].map((match) =>
     match[3] === undefined ? `'${match[1] ?? match[2] ?? ''}'` : match[3],

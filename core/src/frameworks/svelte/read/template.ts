@@ -18,7 +18,7 @@ import {
   writing,
 } from '../../../read/markup/expressions';
 import { addValue, attachCallbacks, excerpt, memberValue, wholeProps } from '../../../read/script/body';
-import { calledForNothing } from '../../../read/script/called';
+import { calledForNothing, callGiven } from '../../../read/script/called';
 import { readingsOf } from '../../../read/script/expressions';
 import { parsePatternAt } from '../../../read/script/parse';
 import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
@@ -460,7 +460,8 @@ function readAttribute(markup: SvelteMarkup, one: AST.Attribute, scope: Scope, n
     const called = calledForNothing(body, inner, scope);
     const given = handlerAt(markup, one.name, range, scope);
     if (native) attachCallbacks(body, given.readings);
-    return { ...binding, direction: handler ? 'out' : 'in', ...given, ...(called ? { called } : {}) };
+    const call = callGiven(body, inner, scope);
+    return { ...binding, direction: handler ? 'out' : 'in', ...given, ...(called ? { called } : {}), ...(call ? { call } : {}) };
   }
   const meaning = inner.type === 'Identifier' ? lookUp(scope, inner.name) : undefined;
   const snippet = meaning && markup.snippets.get(meaning);
@@ -525,7 +526,8 @@ function readOn(markup: SvelteMarkup, one: AST.OnDirective, tag: Tag, scope: Sco
     const range = rangeOf(one.expression);
     const given = expressionAt(markup, range);
     const called = given && calledForNothing(body, given, scope);
-    return { ...head, ...handlerAt(markup, one.name, range, scope), ...(called ? { called } : {}) };
+    const call = given && callGiven(body, given, scope);
+    return { ...head, ...handlerAt(markup, one.name, range, scope), ...(called ? { called } : {}), ...(call ? { call } : {}) };
   }
   const value = memberValue(body, member, span);
   body.attached.push({ member, value, optional: true, span });

@@ -27,6 +27,8 @@ export type DeclaredMembers = {
   inheritAttrs: boolean;
   /** What is given to all below, outermost first. */
   readonly provides: Provided[];
+  /** Module names of the objects that are mixed in, where all of them are named. */
+  readonly mixins: string[];
 };
 
 export function newDeclared(): DeclaredMembers {
@@ -39,6 +41,7 @@ export function newDeclared(): DeclaredMembers {
     open: false,
     inheritAttrs: true,
     provides: [],
+    mixins: [],
   };
 }
 

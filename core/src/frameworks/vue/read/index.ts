@@ -12,10 +12,11 @@ import { readModule } from '../../../read/script/modules';
 import { parseScriptAt, type ScriptLang } from '../../../read/script/parse';
 import { trulyUndeclared } from '../../../read/markup/undeclared';
 import { innerScope, markupScope, type Meaning, type Scope } from '../../../read/script/scope';
+import { memberNames, unboundNames } from '../../../read/script/unbound';
 import { nameOfFile } from '../../../read/script/syntax';
 import { readTypeDeclaration } from '../../../read/script/types';
 import { opennessOf, provided, slotsOf } from '../../../read/markup/contract';
-import { newDeclared, membersOf } from './contract';
+import { fieldOf, newDeclared, membersOf } from './contract';
 import { vueDialect } from './dialect';
 import { camel, eventMember, pascal } from './names';
 import { optionsOf, readOptions } from './options';
@@ -129,9 +130,10 @@ function readComponent(source: Source): ComponentFacts {
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [...plain, ...statements], setters, lazy: new Map() };
+  const setup: Setup = { body, declared, statements: [...plain, ...statements], setters, lazy: new Map(), guessed: [] };
   const scope = innerScope();
   const options = optionsOf(plain);
+  if (options && statements.length === 0) setup.options = options;
   const locals = options ? readOptions(setup, options, scope) : new Map<string, string>();
   if (statements.length > 0) readSetup(setup, statements, scope);
   const name = nameOfFile(file);
@@ -143,7 +145,8 @@ function readComponent(source: Source): ComponentFacts {
     lang: source.lang,
     problems,
     event: '$event',
-    component: componentsOf(module, new Map([...locals, ...setup.lazy]), name),
+    component: componentsOf(module, new Map([...ownName(options), ...locals, ...setup.lazy]), name, registersTags(setup)),
+    registers: registersTags(setup),
   };
   if (source.broken) declared.open = true;
   const missing = !template && text.trim() !== '';
@@ -162,18 +165,38 @@ function hasRender(options: t.ObjectExpression): boolean {
   );
 }
 
+/** A component may use itself by the name that its options give it. */
+function ownName(options: t.ObjectExpression | undefined): [string, string][] {
+  const written = options && fieldOf(options, 'name');
+  return written?.type === 'StringLiteral' ? [[pascal(written.value), 'default']] : [];
+}
+
+/** Markup knows the components that its options register, and no others of the file. */
+function registersTags({ options, declared }: Setup): boolean {
+  const listed = options && fieldOf(options, 'components');
+  const isListed = !listed || (listed.type === 'ObjectExpression' && listed.properties.every((one) => one.type !== 'SpreadElement'));
+  return options !== undefined && !declared.open && isListed;
+}
+
 /** Finds who is meant by a tag: an import or a registered name, by any of its spellings; the file's own name for itself. */
-export function componentsOf(module: ModuleScope, locals: ReadonlyMap<string, string>, self: string): VueMarkup['component'] {
+export function componentsOf(
+  module: ModuleScope,
+  locals: ReadonlyMap<string, string>,
+  self: string,
+  registers = false,
+): VueMarkup['component'] {
   return (tag) => {
     const [root = '', ...members] = tag.split('.');
     for (const spelling of [root, camel(root), pascal(root)]) {
       const local = locals.get(spelling);
       if (local !== undefined) return local;
+      // Where components are registered, an import alone makes no tag.
+      if (registers) continue;
       if (module.imported.has(spelling) && (spelling !== spelling.toLowerCase() || members.length > 0))
         return [spelling, ...members].join('.');
       if (spelling !== root && module.names.has(spelling)) return spelling;
     }
-    if (module.names.has(root) && /^[A-Z]/.test(root)) return tag;
+    if (!registers && module.names.has(root) && /^[A-Z]/.test(root)) return tag;
     return pascal(root) === self && /^[A-Z]|-/.test(root) ? 'default' : undefined;
   };
 }
@@ -188,15 +211,18 @@ export function assemble(
 ): ComponentFacts {
   const { body, declared } = setup;
   for (const [event, span] of declared.events) memberValue(body, eventMember(event), span);
-  const inner = markupScope({ names: opened(scope.names), outer: { names: new Map(), other: templateNames(setup) } });
+  const apart = setup.options ? { isApart: true as const } : {};
+  const inner = markupScope({ names: opened(scope.names), outer: { names: new Map(), other: templateNames(setup), ...apart } });
   const shown = readChildren(markup, children, inner);
   const template = declared.inheritAttrs ? withAttrs(body, shown) : shown;
   const slots = slotsOf(shown);
   return assembleComponent(body, () => {
     const { propsType, eventTypes } = declared;
     const [eventsType, ...more] = eventTypes;
-    const isSeen = !declared.open && (propsType === undefined || isWrittenHere(propsType, setup.statements));
-    const undeclared = isSeen ? trulyUndeclared(inner.undeclared, scriptsIn(markup.text)) : [];
+    const isSeen =
+      (!declared.open || declared.mixins.length > 0) && (propsType === undefined || isWrittenHere(propsType, setup.statements));
+    const unknown = [...inner.undeclared, ...(declared.mixins.length > 0 ? setup.guessed : [])];
+    const undeclared = isSeen && unknown.length > 0 ? trulyUndeclared(unknown, seenByMarkup, declaredBy(setup)) : [];
     return {
       ...named,
       form: 'file',
@@ -208,6 +234,8 @@ export function assemble(
       ...(propsType ? { propsType } : {}),
       ...(eventsType ? { eventsType: more.length === 0 ? eventsType : { kind: 'intersection', of: eventTypes } } : {}),
       ...(undeclared.length > 0 ? { undeclared } : {}),
+      ...(registersTags(setup) ? { registersTags: true } : {}),
+      ...(declared.mixins.length > 0 ? { mixins: declared.mixins } : {}),
     };
   });
 }
@@ -223,9 +251,23 @@ function isWrittenHere(type: TypeExpr, statements: readonly t.Statement[]): bool
   });
 }
 
-/** The scripts of a component's file; all of a module that has its template in a text. */
-function scriptsIn(text: string): string {
-  return /(^|<\/script>\s*)<template[\s>]/m.test(text) ? (text.match(/<script[\s\S]*?<\/script>/g) ?? []).join(' ') : text;
+/** Names that markup may read though no script declares them: those of the language that the framework lets through. */
+const seenByMarkup: ReadonlySet<string> = new Set(
+  (
+    'Infinity,undefined,NaN,isFinite,isNaN,parseFloat,parseInt,decodeURI,decodeURIComponent,encodeURI,encodeURIComponent,' +
+    'Math,Number,Date,Array,Object,Boolean,String,RegExp,Map,Set,JSON,Intl,BigInt,console,Error,Symbol,arguments,require'
+  ).split(','),
+);
+
+/** What tells whether a script may declare a name for its markup: as a member of the options, or as a name of its own. */
+function declaredBy({ statements, options }: Setup): (name: string) => boolean {
+  if (options) {
+    const members = memberNames([options]);
+    return (name) => members.has(name);
+  }
+  const written = new Set<string>();
+  unboundNames(statements, ({ name }) => written.add(name));
+  return (name) => written.has(name);
 }
 
 /** In markup the framework opens boxes by itself. */

@@ -1,4 +1,6 @@
+import { mixablesOf } from '../../../read/script/unbound';
 import type * as t from '@babel/types';
+import { voidsOf } from '../../../read/script/called';
 import { changersOf } from '../../../read/script/param-changes';
 import { parseTemplate } from '../parser';
 import type {
@@ -75,6 +77,8 @@ export function readVueScript(file: string, text: string): FileFacts {
     aliases: found.aliases,
     makers: [],
     ...changersOf(module),
+    ...voidsOf(module),
+    ...mixablesOf(declared),
   };
   const given = calls.flatMap((call) => {
     const [key, value] = call.arguments;
@@ -99,7 +103,8 @@ function moduleDialect(): Dialect {
       if (!/^(?:shallow)?(?:[rR]ef|[rR]eactive)$/.test(calleeName(init) ?? '')) return undefined;
       return { shape: 'observable', ...(first ? { first } : {}) };
     },
-    setUp: (body, statements, scope) => readSetup({ body, declared, statements: [], setters, lazy: new Map() }, statements, scope),
+    setUp: (body, statements, scope) =>
+      readSetup({ body, declared, statements: [], setters, lazy: new Map(), guessed: [] }, statements, scope),
   };
 }
 
@@ -144,7 +149,7 @@ function readObject(module: ModuleScope, one: Declaration, options: t.ObjectExpr
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map() };
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), options, guessed: [] };
   const scope = innerScope();
   const locals = readOptions(setup, options, scope);
   const given = fieldOf(options, 'template');
@@ -178,7 +183,7 @@ export function readComposable(module: ModuleScope, one: Declaration, node: Func
   const scope = innerScope();
   bindParams(body, node, scope);
   for (const [name, meaning] of scope.names) if (meaning.kind === 'value') scope.names.set(name, { ...meaning, kind: 'box' });
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map() };
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [] };
   if (node.body.type === 'BlockStatement') readSetup(setup, node.body.body, scope);
   const result = resultOf(node);
   const returns: Reading[] = result ? readingsOf(body, result, scope) : [];

@@ -75,7 +75,10 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   if (props) declareProps(body, declared, props);
   const emits = option('emits');
   if (emits) declareEvents(declared, emits);
-  if (option('mixins') || option('extends') || options.properties.some((one) => one.type === 'SpreadElement')) declared.open = true;
+  const mixins = option('mixins');
+  const takesOver = Boolean(option('extends')) || options.properties.some((one) => one.type === 'SpreadElement');
+  if (mixins || takesOver) declared.open = true;
+  if (mixins && !takesOver) declared.mixins.push(...namedIn(mixins));
   const inherit = option('inheritAttrs');
   if (inherit?.type === 'BooleanLiteral') declared.inheritAttrs = inherit.value;
   readModelOption(setup, option('model'));
@@ -102,6 +105,13 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   if (isFunction(run)) readSetupOption(setup, run, own, scope);
   for (const [name, meaning] of own) if (!scope.names.has(name)) scope.names.set(name, meaning);
   return registered(option('components'));
+}
+
+/** The names in a list, where it holds nothing else. */
+function namedIn(list: t.Node): string[] {
+  const items = list.type === 'ArrayExpression' ? list.elements : [];
+  const names = items.flatMap((one) => (one?.type === 'Identifier' ? [one.name] : []));
+  return names.length === items.length ? names : [];
 }
 
 function stateMember(own: ReadonlyMap<string, Meaning>, name: string): Meaning | undefined {

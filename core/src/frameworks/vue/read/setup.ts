@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import { propMember } from './names';
-import type { ActionKind, Reading, ValueFact } from '../../../model/facts';
+import type { ActionKind, Reading, ValueFact, NameFact } from '../../../model/facts';
+import type { Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import {
   addAction,
@@ -57,6 +58,10 @@ export type Setup = {
   readonly setters: Map<number, number>;
   /** Tags of components that are loaded when they are shown, by the name they are kept under. */
   readonly lazy: Map<string, string>;
+  /** The options, where there is no other script: markup then sees their members and no name of the module. */
+  options?: t.ObjectExpression;
+  /** Names of markup that are taken for props, since not all props are known. */
+  readonly guessed: NameFact[];
 };
 
 /** Reads the statements of a setup: names get their meaning in `scope`, everything done on the way is one action. */
@@ -437,9 +442,9 @@ function readModel({ body, declared }: Setup, call: t.CallExpression, pattern: t
 }
 
 /** What a template knows without anyone declaring it; `undefined` for names of the platform. */
-export function templateNames(setup: Setup): (name: string) => Meaning | undefined {
+export function templateNames(setup: Setup): (name: string, span: Span) => Meaning | undefined {
   const { body, declared } = setup;
-  return (name) => {
+  return (name, span) => {
     switch (name) {
       case '$emit':
         return { kind: 'emits' };
@@ -454,11 +459,12 @@ export function templateNames(setup: Setup): (name: string) => Meaning | undefin
         return { kind: 'opaque' };
       default:
     }
-    if (body.module.names.has(name)) return undefined;
+    if (body.module.names.has(name) && !setup.options) return undefined;
     const prop = declared.props.get(name) ? body.propValues.get(propMember(name)) : undefined;
     if (prop !== undefined) return { kind: 'value', value: prop, path: [] };
     const unknown = declared.open || (declared.propsType && declared.propsType.kind !== 'object');
     if (!unknown || name.startsWith('$') || platform.has(name)) return undefined;
+    if (span.end > 0) setup.guessed.push({ name, span });
     return { kind: 'value', value: propValue(body, name, declared.propsSpan), path: [] };
   };
 }

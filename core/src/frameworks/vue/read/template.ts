@@ -1,4 +1,5 @@
 import type { AttributeNode, DirectiveNode, ElementNode, ExpressionNode, TemplateChildNode } from '@vue/compiler-dom';
+import { callGiven } from '../../../read/script/called';
 import { anySlot, defaultSlot, type MemberKey, memberOf } from '../../../model/member';
 import type * as t from '@babel/types';
 import type { Binding, BindingTarget, KeyFact, Reading, SpreadFact, TemplateNode, TemplateUse } from '../../../model/facts';
@@ -19,7 +20,7 @@ import {
 } from '../../../read/markup/expressions';
 import { readingsOf } from '../../../read/script/expressions';
 import { parseExpressionAt, parsePatternAt, type ScriptRange } from '../../../read/script/parse';
-import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
+import { innerScope, declaredIn, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, patternNames } from '../../../read/script/syntax';
 import { camel, eventMember, pascal, propMember, propName, slotMember } from './names';
 
@@ -32,6 +33,8 @@ const attribute = 6;
 export type VueMarkup = Markup & {
   /** The module name that a tag stands for; undefined for one that the file does not know. */
   readonly component: (tag: string) => string | undefined;
+  /** Only what is registered is a tag. */
+  readonly registers?: boolean;
 };
 
 /** Parts of the framework that show their content and nothing else. */
@@ -141,14 +144,15 @@ function readTag(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNo
   const held = known === undefined ? heldBy(markup, node, scope) : undefined;
   if (held !== undefined) return [readUse(markup, node, '', scope, held)];
   if (known === undefined && node.tagType === 0) return [readElement(markup, node, scope)];
-  return [readUse(markup, node, known ?? pascal(tag), scope)];
+  const use = readUse(markup, node, known ?? pascal(tag), scope);
+  return [known === undefined && markup.registers ? { ...use, unregistered: true } : use];
 }
 
 /** The value of the setup that holds the component of a tag: made there, or chosen. */
 function heldBy({ body }: VueMarkup, node: ElementNode, scope: Scope): number | undefined {
   const [root = ''] = node.tag.split('.');
   for (const name of [root, camel(root), pascal(root)]) {
-    const meaning = /^[A-Z]|-|\./.test(node.tag) ? lookUp(scope, name) : undefined;
+    const meaning = /^[A-Z]|-|\./.test(node.tag) ? declaredIn(scope, name) : undefined;
     if (meaning?.kind === 'value' || meaning?.kind === 'box') return meaning.value;
     if (meaning?.kind === 'local')
       return meaning.readings[0]?.value ?? addValue(body, { name, kind: 'derived', span: nameSpanOf(node), from: [] });
@@ -415,6 +419,8 @@ function readBound(
   if (inner && /^(String|Numeric|Boolean|Null)Literal$/.test(inner.type))
     binding.constant = range ? markup.text.slice(range.start, range.end) : '';
   else if (inner) binding.readings = readingsOf(body, inner, scope);
+  const call = inner && callGiven(body, inner, scope);
+  if (call) binding.call = call;
   if (range && inner && binding.readings.length === 0 && binding.constant === undefined) binding.constant = excerpt(body.module, range);
   if (inner?.type === 'Identifier' && !lookUp(scope, inner.name)) {
     const component = /^[A-Z]/.test(inner.name) ? markup.component(inner.name) : undefined;
