@@ -20,4 +20,14 @@ export { questionWords, subjectWords, traceText } from './views/trace-text';
 export { carrierOf } from './steps/channels';
 export { eventNames, type Naming, uncalled } from './steps/event-names';
 export { contextName } from './views/strands/contexts';
-export { framesAt, type NamedValue, namesIn, parseNamedValue, placesNamed, spotsNamed, spotsOfFile, takesNamed } from './views/named';
+export {
+  framesAt,
+  isNamed,
+  type NamedValue,
+  namesIn,
+  parseNamedValue,
+  placesNamed,
+  spotsNamed,
+  spotsOfFile,
+  takesNamed,
+} from './views/named';

@@ -3,6 +3,7 @@ import {
   contextName,
   type FlowQueries,
   framesAt,
+  isNamed,
   type Graph,
   makeFlowQueries,
   namesIn,
@@ -112,7 +113,9 @@ function nearNames(name: string, names: readonly string[]): string {
 
 /** The pages on which a component stands, as a page of its own where there is none. */
 function pagesWith(model: Model, component: string): Page[] {
-  const ids = new Set([...model.components.values()].filter((one) => one.name === component && one.role !== 'root').map((one) => one.id));
+  const ids = new Set(
+    [...model.components.values()].filter((one) => isNamed(one.name, component) && one.role !== 'root').map((one) => one.id),
+  );
   const pages = model.pages.filter((page) => unfold(model, page).places.some((place) => ids.has(place.component)));
   if (pages.length > 0) return pages;
   return [...ids].flatMap((id): Page[] => {

@@ -2,7 +2,7 @@ import { useById } from '../model/lookup';
 import type { Model, Page } from '../model/model';
 import { memberName } from '../model/member';
 import type { FilePath } from '../model/span';
-import type { PlaceIndex } from '../model/tree';
+import type { Place, PlaceIndex } from '../model/tree';
 import { conditionOf, unfold } from '../tree';
 import type { LineOf } from './lines';
 
@@ -18,7 +18,7 @@ export type PlaceEntry = {
   readonly parent?: string;
   /** The slot through which it came. */
   readonly slot?: string;
-  /** It, or something around it up to its parent, stands in a list; only on a condition. */
+  /** In the markup of its owner it stands in a list, or on a condition, or in the content of something that does. */
   readonly repeat: boolean;
   readonly condition: boolean;
   /** The conditions in words, outermost first. */
@@ -39,6 +39,16 @@ export function treeEntry(model: Model, page: Page, lineOf: LineOf): TreeEntry {
     const place = tree.places[at];
     return place && model.components.get(place.component)?.name;
   };
+  const among =
+    (kind: 'repeats' | 'branches') =>
+    (place: Place): boolean => {
+      for (let at: Place | undefined = place; at; at = tree.places[at.parent]) {
+        if (at.owner !== place.owner) return false;
+        if (at[kind].length > 0) return true;
+      }
+      return false;
+    };
+  const [inList, onCondition] = [among('repeats'), among('branches')];
   const places = tree.places.map((place): PlaceEntry => {
     const component = model.components.get(place.component);
     const use = place.use && useById(model, place.use);
@@ -52,8 +62,8 @@ export function treeEntry(model: Model, page: Page, lineOf: LineOf): TreeEntry {
       ...(owner === undefined ? {} : { owner }),
       ...(parent === undefined ? {} : { parent }),
       ...(place.slot ? { slot: memberName(place.slot.key) } : {}),
-      repeat: place.repeats.length > 0,
-      condition: place.branches.length > 0,
+      repeat: inList(place),
+      condition: onCondition(place),
       ...(place.branches.length > 0 ? { when: place.branches.map(conditionOf) } : {}),
     };
   });

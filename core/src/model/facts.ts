@@ -115,6 +115,8 @@ export type BodyFacts = {
   /** Referred to by index from everywhere else in the body. */
   readonly values: readonly ValueFact[];
   readonly actions: readonly ActionFact[];
+  /** Events whose subscriptions something in it ends: their names, `timer`, or an empty text for any; absent for none. */
+  readonly endings?: readonly string[];
 };
 
 export type ComponentFacts = BodyFacts & {
@@ -152,8 +154,6 @@ export type ComponentFacts = BodyFacts & {
   readonly registersTags?: true;
   /** Objects whose members are added to it: their module names; absent for none. Its own undeclared names may be theirs. */
   readonly mixins?: readonly string[];
-  /** Events whose subscriptions something in it ends: their names, `timer`, or an empty text for any; absent for none. */
-  readonly endings?: readonly string[];
   /** States that it sets each time, so that it never comes to rest; absent for none. */
   readonly again?: readonly AgainFact[];
   /** Lists and objects that it holds are noticed only where the variable itself is written. */
@@ -363,6 +363,8 @@ export type HearFact = {
   /** The function, where it is a value. */
   readonly reading?: Reading;
   readonly span: Span;
+  /** The function is made in place and has no name, so that nothing can take it away again by itself. */
+  readonly unnamed?: true;
   /** It ends by itself: heard once, or until a signal. */
   readonly ends: boolean;
   /** It is heard on the way down to where it is raised, or may be: what does not bubble is heard too. */
@@ -398,6 +400,8 @@ export type ActionFact = {
   /** A reducer: the kinds of action it tells apart, each with its lines. */
   readonly cases?: readonly { readonly actionType: string; readonly span: Span }[];
   readonly cleansUp: boolean;
+  /** It is asynchronous, so that what would end it comes in a promise, which nobody calls. */
+  readonly endsInPromise?: true;
   /** What it returns would end it, and it can return something: a block, and not asynchronous. */
   readonly takesEnding?: true;
   /** What it returns, where that is one of the body's values or made from them. */

@@ -25,7 +25,7 @@ export type ReadComponent = Pick<
  * functions of the body have been read too, with all that these raise.
  */
 export function assembleComponent(body: Body, read: (raises: readonly RaiseFact[]) => ReadComponent): ComponentFacts {
-  const { values, actions } = finishBody(body);
+  const { values, actions, endings } = finishBody(body);
   const raises = raisesOf(body);
   const { eventName, exposes = [], ...own } = read(raises);
   const facts: Writable<ComponentFacts> = {
@@ -41,7 +41,7 @@ export function assembleComponent(body: Body, read: (raises: readonly RaiseFact[
   if (given.length > 0) facts.exposes = given;
   if (body.again.length > 0) facts.again = body.again;
   if (body.raisesUnseen) facts.raisesUnseen = true;
-  if (body.endings.size > 0) facts.endings = [...body.endings];
+  if (endings) facts.endings = endings;
   return facts;
 }
 

@@ -1,4 +1,4 @@
-import type { Binding, Reading, TemplateNode, TemplateUse } from '../model/facts';
+import type { Binding, Reading, TemplateNode, TemplateUse, ValueFact } from '../model/facts';
 import { defaultSlot, type MemberKey } from '../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../model/given';
 import type { ComponentId } from '../model/ids';
@@ -191,6 +191,8 @@ function choicesOf(unfolding: Unfolding, node: TemplateUse, at: Position): Choic
     const component = componentOf(model, use.file, given);
     return component ? [{ component, when: '' }] : [];
   }
+  const held = heldChoices(unfolding, value, at.body);
+  if (held.length > 0) return held;
   const made = value?.kind === 'derived' ? value.from : [];
   const reading = made.find((one) => at.body.facts.values[one.value]?.kind === 'module');
   const source = reading && at.body.facts.values[reading.value];
@@ -204,6 +206,29 @@ function choicesOf(unfolding: Unfolding, node: TemplateUse, at: Position): Choic
       of === table.name && member !== undefined && (key === '*' || key === member) ? componentOf(model, table.file, alias.name) : undefined;
     return component ? [{ component, when: key === '*' ? `${value?.name} is ${member}` : '' }] : [];
   });
+}
+
+/** The components that a value of the body itself may be, or may be taken from: a table written there, or a state that is set to one after another. */
+function heldChoices({ model }: Unfolding, value: ValueFact | undefined, { facts, file }: Component): Choice[] {
+  if (value?.kind !== 'derived' && value?.kind !== 'state') return [];
+  const { values, actions } = facts;
+  const named = ({ value: at }: Reading): Component | undefined => {
+    const source = values[at]?.kind === 'module' ? values[at].source : undefined;
+    return source === undefined ? undefined : componentOf(model, file, source);
+  };
+  const tables = [value, ...value.from.flatMap((one) => values[one.value] ?? [])];
+  const inTables = tables.flatMap(({ from, name }) =>
+    from.flatMap((reading): Choice[] => {
+      const component = reading.held?.at.length === 1 ? named(reading) : undefined;
+      return component ? [{ component, when: `${name} is ${reading.held?.at[0] ?? ''}` }] : [];
+    }),
+  );
+  if (inTables.length > 0 || value.kind !== 'state') return inTables;
+  const set = actions.flatMap(({ changes }) => changes.flatMap((change) => (values[change.value] === value ? change.from : [])));
+  const found = new Set(
+    [...value.from, ...set].flatMap((reading) => (reading.how === 'same' && !reading.held ? (named(reading) ?? []) : [])),
+  );
+  return [...found].map((component) => ({ component, when: `${value.name} is ${component.name}` }));
 }
 
 function componentOf(model: Model, file: string, name: string): Component | undefined {

@@ -21,13 +21,18 @@ export function parseNamedValue(text: string): NamedValue | undefined {
 const componentName = (graph: Graph, place: Place | undefined): string | undefined =>
   place && graph.model.components.get(place.component)?.name;
 
-/** The places of a component on a page; with `parent`, those that stand in it or that it wrote, else those further below it. */
+/** Whether a component is meant by a name: its own, or of one that a function makes, that of the function: `WithCount` for `withCount(Button)`. */
+export const isNamed = (component: string | undefined, name: string): boolean =>
+  component === name || component?.replace(/\(.*$/, '').toLowerCase() === name.toLowerCase();
+
+/** The places of a component on a page; with `parent`, those that stand in it, else those that it wrote, else those further below it. */
 export function placesNamed(graph: Graph, component: string, parent?: string): Place[] {
   const { places } = graph.tree;
-  const own = places.filter((place) => componentName(graph, place) === component);
+  const own = places.filter((place) => isNamed(componentName(graph, place), component));
   if (parent === undefined) return own;
-  const near = own.filter((place) => [place.parent, place.owner].some((at) => componentName(graph, places[at]) === parent));
-  if (near.length > 0) return near;
+  const below = (at: (place: Place) => number): Place[] => own.filter((place) => componentName(graph, places[at(place)]) === parent);
+  const [inIt, byIt] = [below((place) => place.parent), below((place) => place.owner)];
+  if (inIt.length > 0 || byIt.length > 0) return inIt.length > 0 ? inIt : byIt;
   return own.filter((place) => ancestors(graph.tree, place).some((one) => componentName(graph, one) === parent));
 }
 
@@ -35,7 +40,7 @@ export function placesNamed(graph: Graph, component: string, parent?: string): P
 const bare = (name: string): string =>
   name
     .replace(/^on(?=[A-Z:])/, '')
-    .replace(/^:/, '')
+    .replace(/^:|-/g, '')
     .toLowerCase();
 
 const frameSpot = (frame: Frame, value: number, track: readonly string[] = []): Spot => ({ frame: frame.index, value, track });
@@ -58,9 +63,22 @@ function ownSpots(frame: Frame, name: string): Spot[] {
   if (at >= 0) return [frameSpot(frame, at)];
   const any = frame.body.values.findIndex((value) => value.name === name);
   if (any >= 0) return [frameSpot(frame, any)];
-  return frame.body.values.flatMap((value, index) =>
-    Object.entries(value.parts ?? {}).flatMap(([part, given]) => (given === name ? [frameSpot(frame, index, [part])] : [])),
-  );
+  return frame.body.values.flatMap((value, index) => {
+    if (value.destructured?.includes(name)) return [frameSpot(frame, index, [name])];
+    return Object.entries(value.parts ?? {}).flatMap(([part, given]) => (given === name ? [frameSpot(frame, index, [part])] : []));
+  });
+}
+
+/** A member of a store that the module makes: one that its functions read or change. */
+function storeSpots(frame: Frame, name: string): Spot[] {
+  const { values, actions } = frame.body;
+  const touches = actions.flatMap(({ reads, changes }) => [...reads, ...changes]);
+  return values.flatMap((value, index) => {
+    const isMember =
+      value.kind === 'store' &&
+      (value.from.some(({ held }) => held?.at[0] === name) || touches.some((one) => one.value === index && one.path?.[0] === name));
+    return isMember ? [frameSpot(frame, index, [name])] : [];
+  });
 }
 
 /** The frames of a place: of its component, then of the hooks that it calls. */
@@ -106,6 +124,8 @@ export function spotsOfFile(graph: Graph, file: string, name: string): Spot[] {
   const module = graph.moduleFrame(file);
   const own = module ? ownSpots(module, name) : [];
   if (own.length > 0) return own;
+  const member = module ? storeSpots(module, name) : [];
+  if (member.length > 0) return member;
   return graph.frames.flatMap((frame) => (frame.file === file && frame.kind === 'hook' ? ownSpots(frame, name) : []));
 }
 

@@ -295,7 +295,7 @@ export function finishBody(body: Body): BodyFacts {
       raise.value !== undefined && body.tested.has(raise.value) ? { ...raise, optional: true } : raise,
     );
   }
-  return { values: body.values, actions: body.actions };
+  return { values: body.values, actions: body.actions, ...(body.endings.size > 0 ? { endings: [...body.endings] } : {}) };
 }
 
 /** The text of a span on one line, cut to `most` characters. */

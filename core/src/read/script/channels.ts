@@ -34,11 +34,21 @@ function readChannelCall(body: Body, node: Call, { base, path }: Callee, scope: 
   return hearing.has(method) && readHear(body, node, base, path, scope, sink);
 }
 
+/** A function that is made where it stands: another one each time, so that it takes nothing away. */
+function isMadeInPlace(given: t.Node | undefined): boolean {
+  const node = given && bare(given);
+  return (
+    isFunction(node) ||
+    (node?.type === 'CallExpression' && node.callee.type === 'MemberExpression' && keyName({ key: node.callee.property }) === 'bind')
+  );
+}
+
 /** Notes what a call may end: an event by its name, a timer, or anything. */
 function noteEnding(body: Body, node: Call, method: string): void {
   if (/^(clearInterval|clearTimeout|cancelAnimationFrame|cancelIdleCallback)$/.test(method)) body.endings.add(timerEvent);
   else if (/^(close|disconnect|abort|dispose|destroy|removeAllListeners|unsubscribe)$/.test(method)) body.endings.add('');
-  else if (undoing.has(method)) body.endings.add(eventNamed(body, node.arguments[0]) ?? '');
+  else if (undoing.has(method) && !(method === 'removeEventListener' && isMadeInPlace(node.arguments[1])))
+    body.endings.add(eventNamed(body, node.arguments[0]) ?? '');
 }
 
 type Callee = { readonly base: t.Node; readonly path: readonly string[] };
@@ -192,6 +202,11 @@ function endsItself(node: t.Node): boolean {
   });
 }
 
+/** A listener is added to the document or the window, which lets go only of the same function. */
+const isListening = (node: t.Node): boolean =>
+  (node.type === 'CallExpression' || node.type === 'OptionalCallExpression') &&
+  /(^|\.)addEventListener$/.test(dottedName(node.callee) ?? '');
+
 /** Its third argument asks for the way down, or may. */
 function capturesItself(node: t.Node): boolean {
   const third = node.type === 'CallExpression' || node.type === 'OptionalCallExpression' ? node.arguments[2] : undefined;
@@ -209,11 +224,13 @@ function heard(body: Body, run: t.Node, scope: Scope, channel: Channel, whole: t
   const reading = isFunction(given) ? keptFunction(body, channel.event || 'message', given, scope) : readingsOf(body, given, scope)[0];
   const action = reading && reading.path.length === 0 ? body.values[reading.value]?.action : undefined;
   const captures = capturesItself(whole) ? { captures: true as const } : {};
+  const unnamed = isListening(whole) && isMadeInPlace(given) ? { unnamed: true as const } : {};
   return {
     channel,
     span,
     ends: endsItself(whole),
     ...captures,
+    ...unnamed,
     ...(reading ? { reading } : {}),
     ...(action === undefined ? {} : { action }),
   };

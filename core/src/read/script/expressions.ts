@@ -438,7 +438,11 @@ function readCalled(
       if (optional) body.tested.add(called.value);
       else noteDemanded(body, called.value, spanOf(node.callee));
       (sink.raises ??= []).push({ member: memberKeyOf(value), value: called.value, optional, span, args });
-    } else (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args });
+    } else {
+      (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args });
+      if (optional) body.tested.add(called.value);
+      else if (value?.kind === 'context' || value?.kind === 'hook') noteDemanded(body, called.value, spanOf(node.callee));
+    }
     if (value?.action !== undefined) addCall(sink, value.action);
     sink.reads.push({ value: called.value, path: [], how: 'called', span: spanOf(node.callee) });
     return;
@@ -596,6 +600,8 @@ function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Effec
     readName(body, chain.base.name, chain.path, how, node, scope, sink);
   } else if (chain.base.type === 'ThisExpression') {
     const own = ownMeaning(body, chain.path, scope);
+    if (own?.meaning.kind === 'value' && own.path.length > 0 && !chain.optional && body.values[own.meaning.value]?.kind === 'context')
+      noteDemanded(body, own.meaning.value, spanOf(node));
     if (own) readMeaning(body, own.meaning, own.path, how, spanOf(node), sink);
   } else {
     const inner = newEffects();

@@ -217,8 +217,10 @@ export function keyOf(given: t.Node): string | undefined {
 }
 
 /** Notes on an effect whether it gives what ends it, and whether it could. */
-export function noteEnding(effect: { cleansUp: boolean; takesEnding?: true }, run: FunctionNode): void {
-  effect.cleansUp = givesEnding(run);
+export function noteEnding(effect: { cleansUp: boolean; takesEnding?: true; endsInPromise?: true }, run: FunctionNode): void {
+  const gives = givesEnding(run);
+  effect.cleansUp = gives && !run.async;
+  if (gives && run.async) effect.endsInPromise = true;
   if (run.body.type === 'BlockStatement' && !run.async) effect.takesEnding = true;
 }
 

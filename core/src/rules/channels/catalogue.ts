@@ -26,14 +26,17 @@ export const channelsCatalogue = {
     about: 'broken binding',
     title: 'A subscription that is never ended',
     message: ({ component, what }) => `${component} begins to hear ${what} and never stops.`,
-    consequence: ({ component, what }) =>
-      `After ${component} is gone its handler still runs, and each new ${component} adds another one to ${what}.`,
-    fix: (_, framework) =>
-      framework === 'vue'
-        ? 'End it in onUnmounted, with the same function on the same target.'
-        : framework === 'svelte'
-          ? 'Return a function from onMount, or from the effect, that ends it.'
-          : 'Return a function from the effect that ends it, with the same function on the same target.',
+    consequence: ({ owner, what }) => `After ${owner} is gone its handler still runs, and each new ${owner} adds another one to ${what}.`,
+    fix: ({ how }, framework) =>
+      how === 'promise'
+        ? 'Let the function be synchronous and start what is asynchronous inside of it: then what it returns is called at the end.'
+        : how === 'unnamed'
+          ? 'Give the function a name, and hand the same one to what adds it and to what removes it.'
+          : framework === 'vue'
+            ? 'End it in onUnmounted, with the same function on the same target.'
+            : framework === 'svelte'
+              ? 'Return a function from onMount, or from the effect, that ends it.'
+              : 'Return a function from the effect that ends it, with the same function on the same target.',
     help: {
       what: 'At the start of its life a component listens to the window, the document, a channel or a timer, and nothing ends that when the component goes.',
       why: 'The handler keeps the component alive and runs for parts that nobody sees. After ten visits to the page it runs ten times.',

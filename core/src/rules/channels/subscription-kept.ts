@@ -1,6 +1,6 @@
-import { type ActionFact, type HearFact, timerEvent } from '../../model/facts';
+import { type ActionFact, type BodyFacts, type HearFact, timerEvent } from '../../model/facts';
 import type { Component, Model } from '../../model/model';
-import { locate } from '../../model/span';
+import { type FilePath, locate } from '../../model/span';
 import { endingEdit, withEdits } from '../shared/edits';
 import type { Found, Rule } from '../rule';
 
@@ -16,44 +16,88 @@ function heardOf({ channel }: HearFact): string {
 }
 
 /** Subscriptions that outlive the component; what it hears on its own elements dies with these. */
-function keptBy(component: Component, action: ActionFact): HearFact[] {
-  if ((action.kind !== 'effect' && action.kind !== 'lifecycle') || action.cleansUp || ending.test(action.name)) return [];
-  const undoesElsewhere = component.facts.actions.some((one) => one !== action && (ending.test(one.name) || one.cleansUp));
-  if (undoesElsewhere) return [];
-  const ended = new Set(component.facts.endings);
-  if (ended.has('')) return [];
-  return action.hears.filter(
-    (hear) =>
-      !hear.ends && !ended.has(hear.channel.event ?? '') && hear.channel.on !== 'element' && !hear.channel.name?.startsWith('this.'),
-  );
+function keptBy({ actions, endings = [] }: BodyFacts, action: ActionFact): HearFact[] {
+  if ((action.kind !== 'effect' && action.kind !== 'lifecycle') || ending.test(action.name)) return [];
+  const undoesElsewhere = actions.some((one) => one !== action && (ending.test(one.name) || one.cleansUp));
+  const ended = new Set(endings);
+  return action.hears.filter(({ ends, unnamed, channel }) => {
+    if (ends || channel.on === 'element' || channel.name?.startsWith('this.')) return false;
+    // What comes in a promise is never called, whatever it would end.
+    if (action.endsInPromise && !undoesElsewhere) return true;
+    if (ended.has('')) return false;
+    if (unnamed && channel.on !== 'channel') return true;
+    return !action.cleansUp && !undoesElsewhere && !ended.has(channel.event ?? '');
+  });
 }
 
 /** Subscribed at the start of a component's life and not undone at its end. */
 export const subscriptionKept: Rule = {
-  inProject: ({ model }) =>
-    [...model.components.values()].flatMap((component) => {
-      if (component.fileRole !== 'source' || isLifelong(model, component)) return [];
-      return component.facts.actions.flatMap((action) =>
-        keptBy(component, action).map((hear): Found => {
-          const at = locate(component.file, hear.span);
-          const what = heardOf(hear);
-          return {
-            rule: 'subscription-kept',
-            component: component.id,
-            subject: what,
-            at,
-            words: { component: component.name, what },
-            evidence: [
-              { at, text: `${component.name} begins to hear ${what} here.` },
-              { at: locate(component.file, action.span), text: `Nothing ends it when ${component.name} goes.` },
-            ],
-            ...withEdits(endingEdit(component, action, hear)),
-            touches: component.id,
-          };
-        }),
-      );
-    }),
+  inProject: ({ model }) => [
+    ...[...model.components.values()].flatMap((component) =>
+      component.fileRole !== 'source' || isLifelong(model, component)
+        ? []
+        : component.facts.actions.flatMap((action) =>
+            keptBy(component.facts, action).map((hear) => ({
+              ...toFound(component, component.name, component.file, action, hear),
+              ...withEdits(endingEdit(component, action, hear)),
+            })),
+          ),
+    ),
+    ...inHooks(model),
+  ],
 };
+
+/** Subscriptions of hooks, told once for each: they outlive whoever calls the hook and comes and goes. */
+function inHooks(model: Model): Found[] {
+  const callers = hookCallers(model);
+  return [...model.files.values()].flatMap(({ file, shared }) =>
+    shared.flatMap((hook): Found[] => {
+      const users = hook.kind === 'hook' ? (callers.get(`${file}#${hook.name}`) ?? []) : [];
+      const user = users.find((one) => one.fileRole === 'source' && !isLifelong(model, one));
+      if (hook.kind !== 'hook' || !user) return [];
+      return hook.actions.flatMap((action) => keptBy(hook, action).map((hear) => toFound(user, hook.name, file, action, hear)));
+    }),
+  );
+}
+
+/** The components that call each hook by themselves. */
+function hookCallers(model: Model): ReadonlyMap<string, readonly Component[]> {
+  const callers = new Map<string, Component[]>();
+  for (const component of model.components.values())
+    for (const { kind, source } of component.facts.values) {
+      const meant = kind === 'hook' && source !== undefined ? model.named(component.file, source) : undefined;
+      if (meant?.kind !== 'hook') continue;
+      const key = `${meant.file}#${meant.fact.name}`;
+      callers.set(key, [...(callers.get(key) ?? []), component]);
+    }
+  return callers;
+}
+
+function toFound(component: Component, by: string, file: FilePath, action: ActionFact, hear: HearFact): Found {
+  const at = locate(file, hear.span);
+  const what = heardOf(hear);
+  const how = action.endsInPromise ? 'promise' : hear.unnamed ? 'unnamed' : '';
+  return {
+    rule: 'subscription-kept',
+    component: component.id,
+    subject: what,
+    at,
+    words: { component: by, owner: component.name, what, how },
+    evidence: [
+      { at, text: `${by} begins to hear ${what} here.` },
+      {
+        at: locate(file, action.span),
+        text:
+          how === 'promise'
+            ? 'What would end it comes in a promise, and nothing calls it.'
+            : how === 'unnamed'
+              ? 'The function is made in place: no other one takes it away.'
+              : `Nothing ends it when ${component.name} goes.`,
+      },
+    ],
+    touches: component.id,
+  };
+}
 
 /** What stands at the top of the application lives as long as it. */
 function isLifelong(model: Model, component: Component): boolean {

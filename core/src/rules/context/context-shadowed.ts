@@ -10,9 +10,8 @@ export const contextShadowed: Rule = {
       const consumer = model.components.get(component);
       const above = model.components.get(outer.owner);
       const name = model.contexts.get(context)?.name;
-      // Who takes the outer one and provides it again does so on purpose; so does who provides both.
-      if (!owner || !consumer || !above || name === undefined || owner === above || owner.consumes.some((take) => take.context === context))
-        return [];
+      // Who takes the outer one and provides it again does so on purpose.
+      if (!owner || !consumer || !above || name === undefined || owner.consumes.some((take) => take.context === context)) return [];
       if (told.has(inner.id)) return [];
       told.add(inner.id);
       const at = locate(inner.file, inner.node.nameSpan);

@@ -9,7 +9,7 @@ import { wayOf } from './way';
 /** `KeeperContext` → `keeper`. */
 export function contextName(name: string): string {
   const short = name.replace(/(Context|Ctx)$/, '') || name;
-  return /^[A-Z]/.test(short) ? short.charAt(0).toLowerCase() + short.slice(1) : short;
+  return /^[A-Z](?![A-Z])/.test(short) ? short.charAt(0).toLowerCase() + short.slice(1) : short;
 }
 
 /** One strand a provider: the places that it answers, and what they hand on. */

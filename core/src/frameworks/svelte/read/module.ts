@@ -19,7 +19,9 @@ import { readInstance } from './script';
 
 /** Tells whether a script belongs to this framework: by its name, or by what it imports. */
 export function isSvelteScript(file: string, text: string): boolean {
-  return /\.svelte\.[cm]?[jt]s$/.test(file) || /from\s*['"](?:svelte(?:\/[\w-]+)?|\$app\/[\w-]+)['"]/.test(text);
+  if (/\.svelte\.[cm]?[jt]s$/.test(file) || /from\s*['"](?:svelte(?:\/[\w-]+)?|\$app\/[\w-]+)['"]/.test(text)) return true;
+  // The older way to put a component on the screen: `new App({ target })`.
+  return /from\s*['"][^'"]+\.svelte['"]/.test(text) && /\bnew\s+\w+\s*\(\s*\{[^}]*\btarget\b/.test(text);
 }
 
 const lasting = /\b(?:getContext|setContext|writable|readable|derived)\b|\$(?:state|derived|effect)\b/;

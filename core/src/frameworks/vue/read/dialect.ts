@@ -194,7 +194,7 @@ export function makeTaken(body: Body, name: string, call: t.CallExpression, scop
     span: spanOf(call),
     from,
     ...(source === undefined ? {} : { source }),
-    ...(fallback ? { guarded: true } : {}),
+    ...(fallback ? { guarded: true } : { needed: true }),
   });
 }
 

@@ -48,7 +48,9 @@ import type { VueMarkup } from './template';
 
 /** Tells whether a script belongs to this framework: it imports from it, or from what is made for it alone. */
 export function isVueScript(text: string): boolean {
-  return /from\s*['"](?:vue|vue-demi|@vue\/[\w-]+|vue-router|pinia|vuex|@vueuse\/[\w-]+|#imports|#app|nuxt\/app)['"]/.test(text);
+  return /from\s*['"](?:[^'"]+\.vue|vue|vue-demi|@vue\/[\w-]+|vue-router|pinia|vuex|@vueuse\/[\w-]+|#imports|#app|nuxt\/app)['"]/.test(
+    text,
+  );
 }
 
 /** Reads a script of a project in this framework: composables, stores, keys, component objects, routes, the application. Never throws. */

@@ -223,7 +223,7 @@ function readInject(body: Body, given: t.Node | undefined, own: Map<string, Mean
       span,
       from: [],
       ...(source === undefined ? {} : { source }),
-      ...(guarded ? { guarded } : {}),
+      ...(guarded ? { guarded } : { needed: true }),
     });
     own.set(name, { kind: 'value', value, path: [] });
   };
