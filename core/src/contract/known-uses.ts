@@ -1,5 +1,5 @@
 import type { Binding, TemplateUse } from '../model/facts';
-import { defaultSlot, type MemberKey } from '../model/member';
+import { defaultSlot, type MemberKey, slotKey } from '../model/member';
 import { bindingKey } from '../model/given';
 import type { Component, ContractMember, Model, Take, Use } from '../model/model';
 import type { Place, Tree } from '../model/tree';
@@ -108,6 +108,8 @@ export function unknownBindings(known: KnownUse): Binding[] {
   return known.use.node.bindings.filter((binding) => {
     const key = bindingKey(binding);
     if (key === undefined || key === defaultSlot || contract.members.has(key)) return false;
+    // What a router gives is written nowhere; markup under the name of a slot is content for that slot.
+    if (binding.nameSpan.end === 0 || (binding.markup && contract.members.has(slotKey(binding.to.name)))) return false;
     // Names with hyphens or of another namespace are the platform's.
     return !/[-:]/.test(binding.to.name);
   });

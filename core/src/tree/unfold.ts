@@ -1,5 +1,5 @@
 import type { Binding, Reading, TemplateNode, TemplateUse, ValueFact } from '../model/facts';
-import { defaultSlot, type MemberKey } from '../model/member';
+import { defaultSlot, isSlotKey, type MemberKey, memberName, propKey } from '../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../model/given';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model, Page, Use } from '../model/model';
@@ -112,12 +112,14 @@ function visit(unfolding: Unfolding, node: TemplateNode, at: Position): void {
 /** Puts the content given for a slot where the slot stands. */
 function fill(unfolding: Unfolding, outlet: Extract<TemplateNode, { kind: 'outlet' }>, at: Position): void {
   const { slot } = outlet;
-  const content = at.given.contents.get(slot);
+  // Markup that is given under the name of a slot arrives in it.
+  const named = isSlotKey(slot) && !at.given.contents.has(slot) ? propKey(memberName(slot)) : slot;
+  const content = at.given.contents.get(named);
   if (!content) {
     push(unfolding, outlet.fallback ?? [], at);
     return;
   }
-  at.given.placed.add(slot);
+  at.given.placed.add(named);
   push(unfolding, content.nodes, {
     ...content.at,
     parent: at.parent,

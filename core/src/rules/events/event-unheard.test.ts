@@ -91,6 +91,11 @@ table(
   'react',
   [
     ['one use listens and one does not', `${pill}export function App() { return <><Pill onClear={() => {}}/><Pill/></>; }`, 'Pill onClear'],
+    [
+      'most do not listen, and the control is dead there',
+      `${pill}export function App() { return <><Pill onClear={() => {}}/><Pill/><Pill/></>; }`,
+      'Pill onClear',
+    ],
     ['nobody listens', `${pill}export function App() { return <Pill/>; }`, 'Pill onClear'],
     [
       'attached to an element',
@@ -100,7 +105,30 @@ table(
   ],
   [
     ['all listen', `${pill}export function App() { return <Pill onClear={() => {}}/>; }`],
-    ['most do not: it is an option', `${pill}export function App() { return <><Pill onClear={() => {}}/><Pill/><Pill/></>; }`],
+    [
+      'the control does something else too',
+      'function Pill({ onClear }: { onClear?: () => void }) { const [n, setN] = useState(0); return <button onClick={() => { setN(n + 1); onClear?.(); }}>{n}</button>; }\nexport function App() { return <><Pill onClear={() => {}}/><Pill/></>; }',
+    ],
+    [
+      'the control is there only if somebody listens',
+      'function Pill({ onClear }: { onClear?: () => void }) { return <p>{onClear && <button onClick={() => onClear()}/>}</p>; }\nexport function App() { return <><Pill onClear={() => {}}/><Pill/></>; }',
+    ],
+    [
+      'the control is switched on only if somebody listens',
+      'function Pill({ onClear }: { onClear?: () => void }) { return <fieldset disabled={!onClear}><button onClick={() => onClear?.()}/></fieldset>; }\nexport function App() { return <><Pill onClear={() => {}}/><Pill/></>; }',
+    ],
+    [
+      'a link leads on by itself',
+      'function Pill({ onClear }: { onClear?: () => void }) { return <a href="/a" onClick={() => onClear?.()}>a</a>; }\nexport function App() { return <><Pill onClear={() => {}}/><Pill/></>; }',
+    ],
+    [
+      'another kind of use raises nothing',
+      'function Pill(props: { kind: "a"; href: string } | { kind: "b"; onClear: () => void }) { return props.kind === "a" ? <i>{props.href}</i> : <button onClick={() => props.onClear()}/>; }\nexport function App() { return <><Pill kind="b" onClear={() => {}}/><Pill kind="a" href="/"/></>; }',
+    ],
+    [
+      'an empty function by default, beside the component',
+      'class Pill extends Component { static defaultProps = { onClear() {} }; render() { return <button onClick={() => this.props.onClear()}/>; } }\nexport function App() { return <><Pill onClear={() => {}}/><Pill/></>; }',
+    ],
     ['a spread may give it', `${pill}export function App(props) { return <><Pill onClear={() => {}}/><Pill {...props.pill}/></>; }`],
     [
       'required: another rule speaks',

@@ -7,6 +7,7 @@ import type { Component } from '../../model/model';
 import { locate } from '../../model/span';
 
 import { remembered } from '../../model/remembered';
+import { isDeadWithout } from './dead-controls';
 import { counted, listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
 
@@ -21,13 +22,15 @@ const offersOf = remembered((component: Component): readonly Offer[] => {
     if (memberOf(event.key).kind === 'model') return [];
     const prop = component.contract.members.get(event.key);
     const [raise] = event.raised;
-    return raise && prop && prop.required !== 'yes' && prop.fallback === undefined && !demanded.has(event.key) ? [{ event, raise }] : [];
+    // Only some uses have it: another one raises nothing.
+    if (!prop || prop.mixed || prop.required === 'yes' || prop.fallback !== undefined) return [];
+    return raise && !demanded.has(event.key) ? [{ event, raise }] : [];
   });
 });
 
 /**
- * A component calls an optional callback. Risk where at least as many uses listen as do not, so
- * that silence looks like an oversight; tidy where nobody listens anywhere.
+ * A component calls an optional callback. Risk where some use does not listen and a control does nothing
+ * else, so that it is dead there; tidy where nobody listens anywhere.
  */
 export const eventUnheard: Rule = {
   inProject: ({ model, usesOf }) =>
@@ -41,7 +44,9 @@ export const eventUnheard: Rule = {
       return offered.flatMap(({ event, raise }): Found[] => {
         const unheard = known.filter((one) => isUnheard(one, event.key));
         const heard = known.filter((one) => isGiven(one.use.node, event.key));
-        if (unheard.length === 0 || (heard.length > 0 && heard.length < unheard.length)) return [];
+        if (unheard.length === 0) return [];
+        // Where others listen, a use without a listener is an oversight only if the control is dead there.
+        if (heard.length > 0 && !isDeadWithout(component.facts, event.key)) return [];
         const at = locate(component.file, raise.span);
         const name = spelling(component, event.key);
         const owners = [...new Set(unheard.map((one) => one.owner.name))];

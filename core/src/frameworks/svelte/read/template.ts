@@ -293,7 +293,15 @@ function readUse(markup: SvelteMarkup, node: AST.Component | AST.SvelteComponent
     spreads: attributes.spreads,
     children: content.children,
     key: noKey,
-    content: content.hands ? 'function' : content.children.length > 0 ? 'markup' : content.text ? 'text' : 'none',
+    // Names that are taken from a slot give it no content.
+    content:
+      content.hands && (content.children.length > 0 || content.text)
+        ? 'function'
+        : content.children.length > 0
+          ? 'markup'
+          : content.text
+            ? 'text'
+            : 'none',
   };
   if (content.hands) use.slotProps = content.hands;
   if (reading) use.dynamic = reading.value;
