@@ -1,9 +1,11 @@
 import type { Binding } from '../model/facts';
+import { traitsOf } from '../frameworks/registry';
 import { bindingKey } from '../model/given';
 import { keyOfMember, type Member, type MemberKey, memberOf } from '../model/member';
 import { remembered } from '../model/remembered';
 import { givenMembers, type KnownUse, unknownBindings } from './known-uses';
 import { nearest } from './near';
+import { platformAttributes } from './platform-names';
 import { spelling } from './spelling';
 
 /** A binding under a name that nothing declares, and the member that is clearly meant. */
@@ -15,9 +17,21 @@ export function nameGiven({ target }: KnownUse, binding: Binding): string {
   return key === undefined ? binding.written : spelling(target, key);
 }
 
+/** What goes on to an element of the platform, under a name that no element has. */
+function fallenThrough({ use, target }: KnownUse): Binding[] {
+  const { members, openness } = target.contract;
+  if (openness !== 'platform' || !traitsOf(target).fallThrough) return [];
+  return use.node.bindings.filter((binding) => {
+    const { to, nameSpan, markup } = binding;
+    const key = bindingKey(binding);
+    if (to.kind !== 'prop' || key === undefined || members.has(key) || nameSpan.end === 0 || markup) return false;
+    return !platformAttributes.has(to.name.toLowerCase()) && !/[-:]/.test(to.name) && !/^(on[A-Z]|key$|ref$|is$)/.test(to.name);
+  });
+}
+
 /** The undeclared names of a use that are clearly meant for a declared one which it does not give. */
 export const speltBindings = remembered((known: KnownUse): readonly Spelt[] => {
-  const unknown = unknownBindings(known);
+  const unknown = [...unknownBindings(known), ...fallenThrough(known)];
   if (unknown.length === 0) return [];
   const given = givenMembers(known.use.node);
   const free = [...known.target.contract.members.keys()].filter((key) => !given.has(key)).map(memberOf);

@@ -5,18 +5,16 @@ import { memberKeyOf } from '../../model/given';
 import { remembered } from '../../model/remembered';
 import { templateChildren } from '../../model/walk';
 
-type Element = Extract<TemplateNode, { kind: 'element' }>;
+type Holder = Extract<TemplateNode, { kind: 'element' | 'use' }>;
 
-/** A listener of an element, with all that stands around it in the markup, the outermost first. */
-type Control = { readonly element: Element; readonly binding: Binding; readonly around: readonly TemplateNode[] };
+/** A listener of an element, or of a part, with all that stands around it in the markup, the outermost first. */
+type Control = { readonly holder: Holder; readonly binding: Binding; readonly around: readonly TemplateNode[] };
 
 const controlsOf = remembered((facts: ComponentFacts): readonly Control[] => {
   const found: Control[] = [];
   const visit = (node: TemplateNode, around: readonly TemplateNode[]): void => {
-    if (node.kind === 'element')
-      for (const binding of node.bindings)
-        if (binding.to.kind === 'listener' && binding.direction === 'out')
-          found.push({ element: node, binding, around: [...around, node] });
+    if (node.kind === 'element' || node.kind === 'use')
+      for (const binding of node.bindings) if (binding.direction === 'out') found.push({ holder: node, binding, around: [...around, node] });
     for (const child of templateChildren(node)) visit(child, [...around, node]);
   };
   for (const node of facts.template) visit(node, []);
@@ -24,7 +22,8 @@ const controlsOf = remembered((facts: ComponentFacts): readonly Control[] => {
 });
 
 /** What the platform does by itself when it is used: a link leads on, a field takes what is typed. */
-function doesByItself({ tag, bindings }: Element): boolean {
+function doesByItself({ kind, tag, bindings }: Holder): boolean {
+  if (kind === 'use') return false;
   const has = (name: string): boolean => bindings.some(({ to }) => to.name === name);
   if (/^(input|textarea|select)$/i.test(tag)) return !has('value') && !has('checked');
   return (tag === 'a' && has('href')) || tag === 'details' || tag === 'summary' || tag === 'form';
@@ -50,8 +49,8 @@ export function isDeadWithout(facts: ComponentFacts, event: MemberKey): boolean 
   const { values, actions } = facts;
   const { props } = indexBody(facts);
   const value = props.get(event) ?? -1;
-  return controlsOf(facts).some(({ element, binding, around }) => {
-    if (doesByItself(element) || dependsOn(around, value)) return false;
+  return controlsOf(facts).some(({ holder, binding, around }) => {
+    if (doesByItself(holder) || dependsOn(around, value)) return false;
     const given = binding.readings.filter((one) => one.path.length === 0);
     if (binding.action === undefined && given.some((one) => one.how === 'same' && isEvent(facts, one.value, event))) return true;
     const started = binding.action ?? values[given.find((one) => values[one.value]?.action !== undefined)?.value ?? -1]?.action;

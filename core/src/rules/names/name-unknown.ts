@@ -113,6 +113,8 @@ function isForNothing(model: Model, { facts, file }: Component, { value, path }:
   const held = facts.values[value];
   const meant =
     held?.source === undefined ? undefined : model.named(file, held.kind === 'hook' ? held.source : [held.source, ...path].join('.'));
+  // A member of a function is another one: `rate.bind`.
+  if (meant?.kind === 'value' && held?.kind === 'module' && path.length > 0 && meant.name === held.source) return false;
   if (meant?.kind === 'value') return model.files.get(meant.file)?.voids?.includes(meant.name) ?? false;
   if (meant?.kind !== 'hook' || path.length !== 1) return false;
   const { values, actions, returns } = meant.fact;

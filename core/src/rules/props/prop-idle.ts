@@ -54,7 +54,10 @@ export const propIdle: Rule = {
     return own.flatMap((component) =>
       idleProps(component).flatMap((prop): Found[] => {
         if ((declared.get(`${prop.declared.file} ${prop.declared.start}`) ?? 0) > 1) return [];
-        const uses = allUses(check, component) ?? check.usesOf(component.id);
+        const all = allUses(check, component);
+        // Where it may be given unseen, it would go on to the root if it were not declared.
+        if (!all && traitsOf(component).fallThrough) return [];
+        const uses = all ?? check.usesOf(component.id);
         const giving = uses.filter(({ use }) => isGiven(use.node, prop.key));
         const isCallback =
           prop.kind === 'callback' ||

@@ -94,6 +94,8 @@ function declarePair(body: Body, declarator: t.VariableDeclarator, call: t.CallE
   const names = patternNames(declarator.id);
   const hook = calleeName(call) ?? '';
   const initial = call.arguments[hook === 'useReducer' || hook === 'useActionState' ? 1 : 0];
+  const [run] = call.arguments;
+  if ((hook === 'useActionState' || hook === 'useFormState') && isFunction(run)) declareAction(body, hook, 'handler', run, scope);
   const from = initial ? readingsOf(body, initial, scope) : [];
   const holder = names.find((found) => found.path[0] === '0') ?? names.find((found) => found.path.length === 0);
   const setter = names.find((found) => found.path[0] === '1');
