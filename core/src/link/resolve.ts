@@ -153,9 +153,12 @@ function byWorkspace(files: ReadonlySet<FilePath>, packages: readonly PackageInf
 
 /** `@/x` and `~/x` without configuration: below `src`, `app` or the package itself. */
 function byUsualAlias(files: ReadonlySet<FilePath>, config: ProjectConfig, from: FilePath, specifier: string): FilePath | undefined {
+  const directory = packageOf(config, from)?.directory ?? '';
+  // Written by the framework into a configuration that is made anew and not kept.
+  const library = /^\$lib(\/.*)?$/.exec(specifier);
+  if (library) return fileAt(files, joinPath(directory, `src/lib${library[1] ?? ''}`));
   const rest = /^[@~]\/(.*)$/.exec(specifier)?.[1];
   if (rest === undefined) return undefined;
-  const directory = packageOf(config, from)?.directory ?? '';
   for (const folder of ['src', 'app', '.']) {
     const file = fileAt(files, joinPath(directory, `${folder}/${rest}`));
     if (file) return file;
