@@ -1,7 +1,10 @@
 import { memberKeyOf } from '../model/given';
 import type { Component, ContractMember } from '../model/model';
 import { remembered } from '../model/remembered';
-import type { Span } from '../model/span';
+import type { TemplateNode } from '../model/facts';
+import type { MemberKey } from '../model/member';
+import { contains, type Span } from '../model/span';
+import { templateChildren, walkTemplate } from '../model/walk';
 
 /** A prop that is read as if it were always given, and where. */
 export type Demand = { readonly prop: ContractMember; readonly span: Span };
@@ -16,3 +19,29 @@ export const demandsOf = remembered((component: Component): readonly Demand[] =>
       : [];
   }),
 );
+
+/** Whether a place of the markup shows each time: it stands under no condition and in no list, nor after one at which a component may return early. */
+function showsAlways(template: readonly TemplateNode[], span: Span): boolean {
+  const covers = (node: TemplateNode): boolean => {
+    if (node.kind !== 'branch' && node.kind !== 'repeat') return templateChildren(node).some(covers);
+    let found = false;
+    walkTemplate(node.children, (inner) => {
+      if (contains(inner.span, span)) found = true;
+    });
+    return found;
+  };
+  return !template.some((node) => covers(node) || (node.kind === 'branch' && node.span.start < span.start));
+}
+
+/** Props of which nothing says whether they may be left out, and without which a component throws whenever it renders. */
+export const needsByReading = remembered((component: Component): ReadonlySet<MemberKey> => {
+  const { facts, contract } = component;
+  return new Set(
+    facts.values.flatMap((value): MemberKey[] => {
+      if (value.kind !== 'prop' || !value.demanded || !value.demandedAlways) return [];
+      const prop = contract.members.get(memberKeyOf(value));
+      const isOpen = prop?.required === 'unknown' && prop.fallback === undefined && !prop.mixed && prop.kind === 'value';
+      return prop && isOpen && showsAlways(facts.template, value.demanded) ? [prop.key] : [];
+    }),
+  );
+});

@@ -1,3 +1,4 @@
+import { needsByReading } from './demands';
 import type { Binding, TemplateUse } from '../model/facts';
 import { defaultSlot, type MemberKey, slotKey } from '../model/member';
 import { bindingKey } from '../model/given';
@@ -91,7 +92,8 @@ export function missingProps(known: KnownUse): ContractMember[] {
   if (!isPlain(node) || mayBeCloned(known) || known.target.contract.openness === 'open') return [];
   let missing: ContractMember[] = [];
   for (const prop of known.target.contract.members.values()) {
-    if (prop.required === 'yes' && !isGiven(node, prop.key)) missing = [...missing, prop];
+    const isNeeded = prop.required === 'yes' || needsByReading(known.target).has(prop.key);
+    if (isNeeded && !isGiven(node, prop.key)) missing = [...missing, prop];
   }
   return missing;
 }

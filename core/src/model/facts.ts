@@ -284,6 +284,8 @@ export type ValueFact = {
   readonly needed?: boolean;
   /** A prop: the first place that reads a member of it, or calls it, while nothing anywhere asks whether it is there. */
   readonly demanded?: Span;
+  /** That place is run whenever the component renders, or stands in its markup. */
+  readonly demandedAlways?: true;
 };
 
 /** What one argument of a call reads; `action` where it is a function written in place. */

@@ -17,6 +17,7 @@ export function listenedNames(text: string): string[] {
 
 /** Names to which members are added that are not written there: `Object.assign(Card, parts)`, `Card[name] = part`. */
 export function openedNames(text: string): string[] {
+  if (!/\bObject\.assign\(|\]\s*=(?!=)/.test(text)) return [];
   const added = text.matchAll(/\bObject\.assign\(\s*([\w$]+)\s*,\s*(?:[^{\s]|\{[^}]*\.\.\.)/g);
   const computed = text.matchAll(/^\s*([\w$]+)\[[^\]]+\]\s*=(?!=)/gm);
   return [...added, ...computed].map((match) => match[1] ?? '');

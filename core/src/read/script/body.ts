@@ -15,7 +15,7 @@ import type {
 } from '../../model/facts';
 import { memberKeyOf } from '../../model/given';
 import { type MemberKey, memberName, propKey } from '../../model/member';
-import type { Span } from '../../model/span';
+import { contains, type Span } from '../../model/span';
 import type { Writable } from '../../model/writable';
 import { formulaAfter } from './formula';
 import type { Meaning, Scope } from './scope';
@@ -53,6 +53,10 @@ export type Body = {
   readonly moduleValues: Map<string, number>;
   /** Values read in a condition, so their absence is provided for. */
   readonly tested: Set<number>;
+  /** Where each value is first read in a condition. */
+  readonly firstTested: Map<number, Span>;
+  /** Values that are said to be there where a member of theirs is read: `label!.length`. */
+  readonly asserted: Map<number, Span>;
   /** Values whose member is read without asking whether they are there. */
   readonly demanded: Map<number, Span>;
   /** Values whose absence throws on purpose. */
@@ -134,6 +138,8 @@ export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
     propValues: new Map(),
     moduleValues: new Map(),
     tested: new Set(),
+    firstTested: new Map(),
+    asserted: new Map(),
     demanded: new Map(),
     thrown: new Set(),
     unfolding: new Set(),
@@ -208,7 +214,8 @@ export function addAction(body: Body, name: string, kind: ActionKind, span: Span
 
 /** Notes that a value is read in a way that throws where it is absent. */
 export function noteDemanded(body: Body, value: number, span: Span): void {
-  if (!body.demanded.has(value)) body.demanded.set(value, span);
+  const known = body.demanded.get(value);
+  if (!known || span.start < known.start) body.demanded.set(value, span);
 }
 
 /** Notes a call of, or the handing on of, a function of the body. */
@@ -274,6 +281,28 @@ export function moduleValue(body: Body, name: string, span: Span): number {
   return index;
 }
 
+/** Notes that a condition asks whether a value is there. */
+export function noteTest(body: Body, value: number, span: Span): void {
+  body.tested.add(value);
+  if (!body.firstTested.has(value)) body.firstTested.set(value, span);
+}
+
+/**
+ * Where a member of a value is read though it may be absent: no condition asks for it anywhere, or this comes
+ * before all that do and runs each time, or it is said to be there by a mark that checks nothing.
+ */
+function surelyDemanded(body: Body, value: number): Span | undefined {
+  const first = body.demanded.get(value);
+  if (!body.tested.has(value)) return first;
+  const tested = body.firstTested.get(value);
+  const runsEachTime = (span: Span): boolean => !body.actions.some((action) => contains(action.span, span));
+  // What stands before the declaration is markup that runs after the script.
+  const declared = body.values[value]?.span.start ?? 0;
+  if (first && tested && declared < first.start && first.start < tested.start && runsEachTime(first)) return first;
+  const asserted = body.asserted.get(value);
+  return asserted && runsEachTime(asserted) ? asserted : undefined;
+}
+
 /** Reads all functions that were put off, and gives the finished tables. */
 export function finishBody(body: Body): BodyFacts {
   for (let at = 0; at < body.queue.length; at++) body.queue[at]?.();
@@ -284,7 +313,9 @@ export function finishBody(body: Body): BodyFacts {
       if (formula !== '') value.formula = formula;
     }
     const demanded = body.demanded.get(index);
-    if (value.kind === 'prop' && demanded && !body.tested.has(index)) value.demanded = demanded;
+    const surely = value.kind === 'prop' ? surelyDemanded(body, index) : undefined;
+    if (surely) value.demanded = surely;
+    if (surely && !body.actions.some((action) => contains(action.span, surely))) value.demandedAlways = true;
     if (value.kind !== 'context' && value.kind !== 'hook') continue;
     if (body.tested.has(index) && !body.thrown.has(index)) value.guarded = true;
     if (demanded || body.thrown.has(index)) value.needed = true;

@@ -37,13 +37,14 @@ export function callGiven(body: Body, given: t.Node, scope: Scope): GivenCall | 
 }
 
 /** Whether a function surely gives nothing that could be run later: it returns nothing, or a promise. */
-export function givesNothing(run: FunctionNode): boolean {
-  return !run.generator && (run.async || (run.body.type === 'BlockStatement' && !returnsSomething(run)));
+export function givesNothing(run: FunctionNode, text: string): boolean {
+  if (run.generator || run.async || run.body.type !== 'BlockStatement') return !run.generator && run.async === true;
+  return !/\breturn\b/.test(text.slice(run.body.start ?? 0, run.body.end ?? 0)) || !returnsSomething(run);
 }
 
 /** The functions of a module that surely give nothing back, as facts of its file. */
-export function voidsOf({ functions }: Pick<ModuleScope, 'functions'>): Pick<FileFacts, 'voids'> {
-  const voids = [...functions].flatMap(([name, run]) => (givesNothing(run) ? [name] : []));
+export function voidsOf({ functions, text }: Pick<ModuleScope, 'functions' | 'text'>): Pick<FileFacts, 'voids'> {
+  const voids = [...functions].flatMap(([name, run]) => (givesNothing(run, text) ? [name] : []));
   return voids.length > 0 ? { voids } : {};
 }
 

@@ -15,6 +15,7 @@ import {
   noteDemanded,
   propValue,
   type Effects,
+  noteTest,
 } from './body';
 import { arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
 import { bindLocal, demand, howOf, latestOf, memberChain, mergeInto, noteTested, ownMeaning, readMeaning, readName, weaken } from './names';
@@ -346,7 +347,9 @@ const connections: ReadonlyMap<string, OriginFact['kind']> = new Map([
 type Call = t.CallExpression | t.OptionalCallExpression;
 
 function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects): void {
-  const { base, path, optional, computed } = memberChain(node.callee);
+  const chain = memberChain(node.callee);
+  const { base, path, optional, computed } = chain;
+  if (chain.asserted && base.type === 'Identifier') demand(body, base.name, chain, scope, spanOf(node.callee));
   const hooked = node.type === 'CallExpression' ? body.dialect.hook?.(body, node, scope) : undefined;
   if (hooked !== undefined) {
     sink.reads.push({ value: hooked, path: noPath, how: how === 'item' ? 'item' : 'same', span: spanOf(node) });
@@ -435,12 +438,12 @@ function readCalled(
     }
     const args = readArgs(body, node.arguments, scope, sink);
     if (value?.kind === 'prop') {
-      if (optional) body.tested.add(called.value);
+      if (optional) noteTest(body, called.value, spanOf(node));
       else noteDemanded(body, called.value, spanOf(node.callee));
       (sink.raises ??= []).push({ member: memberKeyOf(value), value: called.value, optional, span, args });
     } else {
       (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args });
-      if (optional) body.tested.add(called.value);
+      if (optional) noteTest(body, called.value, spanOf(node));
       else if (value?.kind === 'context' || value?.kind === 'hook') noteDemanded(body, called.value, spanOf(node.callee));
     }
     if (value?.action !== undefined) addCall(sink, value.action);
@@ -595,7 +598,7 @@ function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Effec
   const chain = memberChain(node);
   for (const key of chain.computed) readExpression(body, key, scope, 'computed', sink);
   if (chain.base.type === 'Identifier') {
-    if (!chain.optional && chain.path.length > 0) demand(body, chain.base.name, chain.path, scope, spanOf(node));
+    if (!chain.optional && chain.path.length > 0) demand(body, chain.base.name, chain, scope, spanOf(node));
     if (chain.optional) noteTested(body, chain.base, scope);
     readName(body, chain.base.name, chain.path, how, node, scope, sink);
   } else if (chain.base.type === 'ThisExpression') {

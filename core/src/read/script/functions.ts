@@ -23,7 +23,7 @@ export function declareFunction(
   scope.names.set(name, { kind: 'function', node, scope, action, value });
   noteLate(body, action, node);
   const facts = body.actions[action];
-  if (facts && givesNothing(node)) facts.givesNothing = true;
+  if (facts && givesNothing(node, body.module.text)) facts.givesNothing = true;
   body.queue.push(() => readActionInto(body, action, node, scope));
   return value;
 }
@@ -69,7 +69,11 @@ export function noteSetUp(body: Body, statements: readonly t.Statement[], done: 
   fillAction(body, action, { ...done, reads, returns: undefined });
 }
 
+/** What a function must hold to do anything after it has returned. */
+const mayBeLate = /\bawait\b|\b(?:then|catch|finally|setTimeout|setInterval|requestAnimationFrame|requestIdleCallback|queueMicrotask)\s*\(/;
+
 function noteLate(body: Body, action: number, run: FunctionNode): void {
+  if (!mayBeLate.test(body.module.text.slice(run.body.start ?? 0, run.body.end ?? 0))) return;
   const late = lateStretches(run);
   const facts = body.actions[action];
   if (facts && late.length > 0) facts.late = late;

@@ -1,11 +1,18 @@
 import type * as t from '@babel/types';
 import type { How, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { addCall, type Body, moduleValue, noteDemanded, propValue, type Effects, wholeProps } from './body';
+import { addCall, type Body, moduleValue, noteDemanded, noteTest, propValue, type Effects, wholeProps } from './body';
 import { lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
 import { bare, keyName, patternNames, spanOf } from './syntax';
 
-export type Chain = { readonly base: t.Node; readonly path: string[]; readonly optional: boolean; readonly computed: readonly t.Node[] };
+export type Chain = {
+  readonly base: t.Node;
+  readonly path: string[];
+  readonly optional: boolean;
+  readonly computed: readonly t.Node[];
+  /** What the members are read of is said to be there: `label!.length`. */
+  readonly asserted: boolean;
+};
 
 const none: readonly never[] = [];
 
@@ -14,6 +21,7 @@ export function memberChain(node: t.Node): Chain {
   const path: string[] = [];
   let computed: t.Node[] | undefined;
   let optional = false;
+  let asserted = false;
   let at = bare(node);
   while (at.type === 'MemberExpression' || at.type === 'OptionalMemberExpression') {
     if (at.type === 'OptionalMemberExpression' && at.optional) optional = true;
@@ -21,10 +29,11 @@ export function memberChain(node: t.Node): Chain {
       path.push('*');
       (computed ??= []).push(at.property);
     } else path.push(keyName({ key: at.property, computed: false }) ?? '*');
+    asserted = at.object.type === 'TSNonNullExpression';
     at = bare(at.object);
   }
   path.reverse();
-  return { base: at, path, optional, computed: computed ?? none };
+  return { base: at, path, optional, computed: computed ?? none, asserted };
 }
 
 /** `a` is the reading of a whole; what is done with it on the way makes it less. */
@@ -115,8 +124,10 @@ export function readName(body: Body, name: string, path: readonly string[], how:
 }
 
 /** Notes that a member of a name is read, or of one of its members, without asking whether it is there. */
-export function demand(body: Body, name: string, path: readonly string[], scope: Scope, span: Span): void {
+export function demand(body: Body, name: string, { path, asserted }: Pick<Chain, 'path' | 'asserted'>, scope: Scope, span: Span): void {
   const meaning = lookUp(scope, name);
+  if (asserted && (meaning?.kind === 'value' || meaning?.kind === 'box') && !body.asserted.has(meaning.value))
+    body.asserted.set(meaning.value, span);
   if ((meaning?.kind === 'value' || meaning?.kind === 'box') && meaning.path.length === 0) noteDemanded(body, meaning.value, span);
   else if (meaning?.kind === 'props' && path.length > 1 && path[0] !== '*') noteDemanded(body, propValue(body, path[0] ?? '', span), span);
 }
@@ -128,7 +139,7 @@ export function noteTested(body: Body, test: t.Node, scope: Scope): number[] {
     case 'Identifier': {
       const meaning = lookUp(scope, node.name);
       if (meaning?.kind !== 'value' && meaning?.kind !== 'box') return [];
-      body.tested.add(meaning.value);
+      noteTest(body, meaning.value, spanOf(node));
       return [meaning.value];
     }
     case 'MemberExpression':
@@ -137,12 +148,12 @@ export function noteTested(body: Body, test: t.Node, scope: Scope): number[] {
       if (base.type !== 'Identifier') return [];
       const meaning = lookUp(scope, base.name);
       if (meaning?.kind === 'box' && path[0] === 'value' && path.length === 1) {
-        body.tested.add(meaning.value);
+        noteTest(body, meaning.value, spanOf(node));
         return [meaning.value];
       }
       if (meaning?.kind === 'props' && path.length === 1) {
         const value = propValue(body, path[0] as string, spanOf(node));
-        body.tested.add(value);
+        noteTest(body, value, spanOf(node));
         return [value];
       }
       return [];

@@ -34,43 +34,48 @@ function changedIn(node: t.Node): string | undefined {
   }
 }
 
-/** Another value is given to a name, so that what follows is no longer about what was handed in. */
-const isReplaced = (node: t.Node, name: string): boolean =>
-  (node.type === 'AssignmentExpression' && node.left.type === 'Identifier' && node.left.name === name) ||
-  (node.type === 'VariableDeclarator' && node.id.type === 'Identifier' && node.id.name === name);
+/** The name to which another value is given, so that what follows is no longer about what was handed in. */
+function replacedIn(node: t.Node): string | undefined {
+  if (node.type === 'AssignmentExpression') return node.left.type === 'Identifier' ? node.left.name : undefined;
+  return node.type === 'VariableDeclarator' && node.id.type === 'Identifier' ? node.id.name : undefined;
+}
+
+/** What a function must hold to change the inside of anything. */
+const mayChange = /[^=!<>]=(?!=|>)|\+\+|--|\bdelete\b|\.(?:push|pop|shift|unshift|splice|sort|reverse|fill)\(/;
 
 /**
  * The parameters of a function whose inside it changes, each at the first place that does; `returned` where
  * the function then returns that same one. Empty for none. What other functions do that it hands a
  * parameter to is not looked at.
  */
-function changesIn(name: string, run: FunctionNode): ChangerFact[] {
-  return run.params.flatMap((param, position) => {
-    if (param.type !== 'Identifier') return [];
-    let first: t.Node | undefined;
-    let isOther = false;
-    let isReturned = false;
-    const visit = (node: t.Node): void => {
-      if (isReplaced(node, param.name)) isOther = true;
-      if (changedIn(node) === param.name) first ??= node;
-      if (first && node.type === 'ReturnStatement' && node.argument && isName(node.argument, param.name)) isReturned = true;
-      // Functions inside run at another time.
-      forEachChild(node, (child) => {
-        if (!isFunction(child)) visit(child);
-      });
-    };
-    visit(run.body);
-    return first && !isOther ? [{ name, position, span: spanOf(first), ...(isReturned ? { returned: true as const } : {}) }] : [];
-  });
+function changesIn(name: string, run: FunctionNode, text: string): ChangerFact[] {
+  const params = new Map(run.params.flatMap((one, position) => (one.type === 'Identifier' ? [[one.name, position] as const] : [])));
+  if (params.size === 0 || !mayChange.test(text.slice(run.body.start ?? 0, run.body.end ?? 0))) return [];
+  const first = new Map<string, t.Node>();
+  const replaced = new Set<string>();
+  const returned = new Set<string>();
+  const visit = (node: t.Node): void => {
+    const other = replacedIn(node);
+    if (other !== undefined) replaced.add(other);
+    const changed = changedIn(node);
+    if (changed !== undefined && params.has(changed) && !first.has(changed)) first.set(changed, node);
+    if (node.type === 'ReturnStatement' && node.argument?.type === 'Identifier' && first.has(node.argument.name))
+      returned.add(node.argument.name);
+    // Functions inside run at another time.
+    forEachChild(node, (child) => {
+      if (!isFunction(child)) visit(child);
+    });
+  };
+  visit(run.body);
+  return [...first].flatMap(([param, node]) =>
+    replaced.has(param)
+      ? []
+      : [{ name, position: params.get(param) ?? 0, span: spanOf(node), ...(returned.has(param) ? { returned: true as const } : {}) }],
+  );
 }
 
 /** The functions of a module that change the inside of what they are handed, as facts of its file. */
-export function changersOf({ functions }: Pick<ModuleScope, 'functions'>): Pick<FileFacts, 'changers'> {
-  const changers = [...functions].flatMap(([name, run]) => changesIn(name, run));
+export function changersOf({ functions, text }: Pick<ModuleScope, 'functions' | 'text'>): Pick<FileFacts, 'changers'> {
+  const changers = [...functions].flatMap(([name, run]) => changesIn(name, run, text));
   return changers.length > 0 ? { changers } : {};
-}
-
-function isName(node: t.Node, name: string): boolean {
-  const given = bare(node);
-  return given.type === 'Identifier' && given.name === name;
 }

@@ -1,4 +1,4 @@
-import { indexBody } from '../../flow';
+import { indexOf } from '../../flow/graph/index-of';
 import type { Binding, ComponentFacts, Reading, TemplateNode } from '../../model/facts';
 import type { MemberKey } from '../../model/member';
 import { memberKeyOf } from '../../model/given';
@@ -14,7 +14,8 @@ const controlsOf = remembered((facts: ComponentFacts): readonly Control[] => {
   const found: Control[] = [];
   const visit = (node: TemplateNode, around: readonly TemplateNode[]): void => {
     if (node.kind === 'element' || node.kind === 'use')
-      for (const binding of node.bindings) if (binding.direction === 'out') found.push({ holder: node, binding, around: [...around, node] });
+      for (const binding of node.bindings)
+        if (binding.direction === 'out') found.push({ holder: node, binding, around: [...around, node] });
     for (const child of templateChildren(node)) visit(child, [...around, node]);
   };
   for (const node of facts.template) visit(node, []);
@@ -47,7 +48,7 @@ function dependsOn(around: readonly TemplateNode[], value: number): boolean {
  */
 export function isDeadWithout(facts: ComponentFacts, event: MemberKey): boolean {
   const { values, actions } = facts;
-  const { props } = indexBody(facts);
+  const { props } = indexOf(facts);
   const value = props.get(event) ?? -1;
   return controlsOf(facts).some(({ holder, binding, around }) => {
     if (doesByItself(holder) || dependsOn(around, value)) return false;

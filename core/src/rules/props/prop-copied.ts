@@ -1,4 +1,4 @@
-import { indexBody } from '../../flow';
+import { indexOf } from '../../flow/graph/index-of';
 import type { MemberKey } from '../../model/member';
 import { bindingFor, memberKeyOf } from '../../model/given';
 import type { ComponentFacts, Reading, ValueFact } from '../../model/facts';
@@ -54,7 +54,7 @@ function isChanging(model: Model, component: Component, at: number, depth: numbe
 
 const isChanged = (facts: ComponentFacts, state: number): boolean =>
   facts.actions.some(({ changes }) => changes.some(({ value }) => value === state)) ||
-  (indexBody(facts).sinks.get(state) ?? []).some((sink) => sink.to === 'attribute' && sink.binding.direction === 'two-way');
+  (indexOf(facts).sinks.get(state) ?? []).some((sink) => sink.to === 'attribute' && sink.binding.direction === 'two-way');
 
 /** It stands on a condition, or within something that is made anew: it begins again each time that it comes. */
 function comesAndGoes(owner: Component, use: Use): boolean {

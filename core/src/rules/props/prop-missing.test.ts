@@ -69,7 +69,7 @@ table(
   'react',
   [
     ['not given', `${row}export function App() { return <Row boat="b"/>; }`, 'App eta'],
-    ['in a list', `${row}export function App({ all }) { return all.map((one) => <Row key={one} boat={one}/>); }`, 'App eta'],
+    ['in a list', `${row}export function App({ all = [] }) { return all.map((one) => <Row key={one} boat={one}/>); }`, 'App eta'],
     ['of a type from another file', "import { Row } from './Row';\nexport function App() { return <><Row/><p/></>; }", 'App eta'],
     [
       'required children',

@@ -20,7 +20,13 @@ export const propMissing: Rule = {
         words: { target: target.name, prop: prop.name, owner: owner.name },
         evidence: [
           { at, text: `${owner.name} uses ${target.name} without ${prop.name}.` },
-          { at: prop.declared, text: `${prop.name} is declared as required.` },
+          {
+            at: prop.declared,
+            text:
+              prop.required === 'yes'
+                ? `${prop.name} is declared as required.`
+                : `${target.name} takes ${prop.name} and reads from it each time.`,
+          },
         ],
         ...withEdits(passEdit(use, owner, prop.name)),
         loose: { kind: prop.kind === 'callback' ? 'event' : 'prop', name: prop.name, at: prop.declared, uses: [use.id] },

@@ -34,6 +34,11 @@ table(
       'Old Old',
     ],
     ['a default export', reactFiles({ 'src/Old.tsx': 'export default function Old() { return <p/>; }' }, '<i/>'), 'Old Old'],
+    [
+      'that a file hands on to nobody',
+      reactFiles({ 'src/Old.tsx': 'export function Old() { return <p/>; }', 'src/index.ts': "export { Old } from './Old';" }, '<i/>'),
+      'Old Old',
+    ],
   ],
   [
     ['rendered', reactFiles({ 'src/Old.tsx': 'export function Old() { return <p/>; }' }, '<Old/>', "import { Old } from './Old';\n")],
@@ -60,8 +65,15 @@ table(
       ),
     ],
     [
-      'handed on by another file',
-      reactFiles({ 'src/Old.tsx': 'export function Old() { return <p/>; }', 'src/index.ts': "export { Old } from './Old';" }, '<i/>'),
+      'handed on by another file that is imported as a whole',
+      reactFiles(
+        {
+          'src/Old.tsx': 'export function Old() { return <p/>; }',
+          'src/index.ts': "export { Old } from './Old';",
+          'src/all.ts': "import * as parts from './index';\nexport const all = Object.values(parts);",
+        },
+        '<i/>',
+      ),
     ],
     ['a library', { 'package.json': '{}', 'src/Old.tsx': 'export function Old() { return <p/>; }' }],
     ['a test', reactFiles({ 'src/Old.test.tsx': 'export function Old() { return <p/>; }' }, '<i/>')],
@@ -115,6 +127,14 @@ table(
     ['loaded later', { App: "<script>const it = import('./Old.svelte');</script><i/>", Old: '<p/>' }],
     ['imported by script', { App: '<i/>', Old: '<p/>', 'open.js': "import Old from './Old.svelte'; export const open = () => Old;" }],
     ['a page by its place', { App: '<i/>', 'routes/+page.svelte': '<p/>' }],
-    ['handed on by another file', { App: '<i/>', Old: '<p/>', 'parts.js': "export { default as Old } from './Old.svelte';" }],
+    [
+      'handed on by another file that is imported as a whole',
+      {
+        App: '<i/>',
+        Old: '<p/>',
+        'parts.js': "export { default as Old } from './Old.svelte';",
+        'all.js': "import * as parts from './parts.js'; export const all = Object.values(parts);",
+      },
+    ],
   ],
 );

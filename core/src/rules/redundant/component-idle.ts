@@ -51,19 +51,31 @@ function importedWhole(model: Model): (component: Component) => boolean {
   const names = new Set<string>();
   for (const facts of model.files.values()) for (const one of facts.imports) if (one.imported === '*') names.add(baseName(one.from));
   for (const facts of model.files.values()) {
-    for (const one of facts.exports) if (one.from !== undefined) names.add(baseName(one.from));
     for (const way of facts.later ?? []) {
       // Of a pattern the folder counts: `./parts/*.vue`.
       const fixed = way.split('*')[0] ?? '';
       names.add(way.includes('*') || way.includes('${') ? (fixed.split('/').at(-2) ?? '') : baseName(way));
     }
   }
-  return ({ file }) =>
-    names.has(baseName(file)) ||
-    file
-      .split('/')
-      .slice(0, -1)
-      .some((folder) => folder !== '' && names.has(folder));
+  // What such a file hands on of others may be meant as well; a file that nobody imports as a whole hands on names.
+  const handing = [...model.files.values()].filter((facts) => facts.exports.some((one) => one.from !== undefined));
+  for (let grew = true; grew;) {
+    const before = names.size;
+    for (const facts of handing)
+      if (isAmong(facts.file)) for (const one of facts.exports) if (one.from !== undefined) names.add(baseName(one.from));
+    grew = names.size > before;
+  }
+  return ({ file }) => isAmong(file);
+
+  function isAmong(file: string): boolean {
+    return (
+      names.has(baseName(file)) ||
+      file
+        .split('/')
+        .slice(0, -1)
+        .some((folder) => folder !== '' && names.has(folder))
+    );
+  }
 }
 
 /** Others may find it: it is exported, or a file of its own. */

@@ -1,7 +1,7 @@
 import type { ActionFact, ChangeFact, ComponentFacts, ModuleFacts, Reading, ValueFact } from '../../model/facts';
 import { adapterOf, traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
-import { indexBody } from '../../flow';
+import { indexOf } from '../../flow/graph/index-of';
 import { changerNamed } from '../../model/lookup';
 import { locate, type Location, type Span } from '../../model/span';
 import type { Found, Rule } from '../rule';
@@ -66,7 +66,7 @@ function setsOtherwise({ values, actions }: ComponentFacts, action: ActionFact, 
 
 /** Whether an action runs on an event of the page or as an effect, and never while the component renders. */
 function runsLater(facts: ComponentFacts, at: number): boolean {
-  const { attached, functionOf, sinks } = indexBody(facts);
+  const { attached, functionOf, sinks } = indexOf(facts);
   const { kind } = facts.actions[at] ?? {};
   if (kind === 'effect') return true;
   if (attached.get(at)?.binding.direction === 'out') return true;

@@ -4,7 +4,7 @@ import { memberKeyOf } from '../../../model/given';
 import type { Writable } from '../../../model/writable';
 import { addAction, addValue, type Body, excerpt, fillAction, mergeReadings, newEffects } from '../../../read/script/body';
 import { keptFunction, readExpression, readFunctionInto, readingsOf, readStatement, throws } from '../../../read/script/expressions';
-import { bindLocal, noteTested } from '../../../read/script/names';
+import { bindLocal, noteTested, demand, memberChain } from '../../../read/script/names';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import {
   bare,
@@ -135,6 +135,9 @@ function markupOfCall(body: Body, node: Call, scope: Scope): TemplateNode[] {
   if (member && (method === 'map' || method === 'flatMap')) {
     const children = dottedName(member.object)?.endsWith('Children') ?? false;
     const [list, callback] = children ? [node.arguments[0], node.arguments[1]] : [member.object, node.arguments[0]];
+    const asked = memberChain(member);
+    if (!children && !asked.optional && asked.path.length === 1 && asked.base.type === 'Identifier')
+      demand(body, asked.base.name, asked, scope, spanOf(member));
     if (list && callback) return repeatOf(body, node, list, callback, scope, children);
   }
   if (name === 'from' && node.arguments.length === 2) {
