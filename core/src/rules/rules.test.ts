@@ -32,7 +32,7 @@ test('a page without its provider is named, others are not', () => {
 
 describe('what findings say', () => {
   const { findings } = analyseFiles({
-    'src/App.tsx': `${row}${pill}export function App({ all = [] }) { return <><Row/><Pill onClear={() => {}}/><Pill/>{all.map((one) => <b>{one}</b>)}</>; }`,
+    'src/App.tsx': `${row}${pill}const all = [1];\nexport function App() { return <><Row/><Pill onClear={() => {}}/><Pill/>{all.map((one) => <b>{one}</b>)}</>; }`,
     'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
   });
 
@@ -53,7 +53,7 @@ describe('what findings say', () => {
 
   test('keys survive edits above, and are never shared', () => {
     const again = analyseFiles({
-      'src/App.tsx': `// a line more\n\n${row}${pill}export function App({ all = [] }) { return <><Row/><Pill onClear={() => {}}/><Pill/>{all.map((one) => <b>{one}</b>)}</>; }`,
+      'src/App.tsx': `// a line more\n\n${row}${pill}const all = [1];\nexport function App() { return <><Row/><Pill onClear={() => {}}/><Pill/>{all.map((one) => <b>{one}</b>)}</>; }`,
       'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
     });
     expect(again.findings.map((finding) => finding.key)).toEqual(findings.map((finding) => finding.key));

@@ -69,6 +69,11 @@ table(
   'react',
   [
     ['not given', `${row}export function App() { return <Row boat="b"/>; }`, 'App eta'],
+    [
+      'read each time without asking for it, where nothing declares it',
+      'function Line({ tower }) { const place = tower.name; return <p>{place}</p>; }\nexport function App() { return <Line/>; }',
+      'App tower',
+    ],
     ['in a list', `${row}export function App({ all = [] }) { return all.map((one) => <Row key={one} boat={one}/>); }`, 'App eta'],
     ['of a type from another file', "import { Row } from './Row';\nexport function App() { return <><Row/><p/></>; }", 'App eta'],
     [
@@ -80,6 +85,22 @@ table(
     ['a spread whose names are all seen', `${row}export function App() { return <Row {...{ boat: 'b' }}/>; }`, 'App eta'],
   ].map(([name, text, found]) => [name, (text ?? '').replace("import { Row } from './Row';", `${row}`), found] as [string, string, string]),
   [
+    [
+      'asked for before it is read',
+      'function Line({ tower }) { if (!tower) return null; return <p>{tower.name}</p>; }\nexport function App() { return <Line/>; }',
+    ],
+    [
+      'read only after a return',
+      'function Line({ busy, tower }) { if (busy) return <i/>; return <p>{tower.name}</p>; }\nexport function App() { return <Line busy/>; }',
+    ],
+    [
+      'read only on a condition',
+      'function Line({ open, tower }) { return <p>{open && <b>{tower.name}</b>}</p>; }\nexport function App() { return <Line/>; }',
+    ],
+    [
+      'read only when something happens',
+      'function Line({ tower }) { return <p onClick={() => print(tower.name)}/>; }\nexport function App() { return <Line/>; }',
+    ],
     ['given', `${row}export function App() { return <Row eta="1"/>; }`],
     ['given by a spread that cannot be seen', `${row}export function App(props) { return <Row {...props.all}/>; }`],
     ['a default', 'function Row({ eta = "-" }: { eta: string }) { return <p>{eta}</p>; }\nexport function App() { return <Row/>; }'],
