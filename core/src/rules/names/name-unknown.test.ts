@@ -103,7 +103,7 @@ table(
   ],
 );
 
-const options = (object: string, markup: string, before = ''): Sources => ({
+const options = (object: string, markup: string, before = ''): Readonly<Record<string, string>> => ({
   'App.vue': `<script>${before} export default { ${object} };</script><template>${markup}</template>`,
 });
 

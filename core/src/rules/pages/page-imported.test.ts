@@ -83,7 +83,6 @@ table(
       [name, sources, (found as string).replace('+page Lock', 'RosterPage LockPage')] as [string, Sources, string],
   ),
   [
-    ['given what it needs', kit('<script>let { data } = $props();</script><p>{data.a}</p>', `${importLock}<div><Lock data={1}/></div>`)],
     ['it needs nothing', kit('<p></p>', `${importLock}<div><Lock/></div>`)],
     ['not imported', kit('<script>let { data } = $props();</script><p>{data.a}</p>', '<p></p>')],
     [

@@ -3,7 +3,8 @@ import { isGiven, isPlain } from '../../contract';
 import type { ComponentId } from '../../model/ids';
 import { useById } from '../../model/lookup';
 import type { Component, Model, Use } from '../../model/model';
-import { locate, type Location } from '../../model/span';
+import { indexOf } from '../../flow/graph/index-of';
+import { locate, type Location, type Span } from '../../model/span';
 import { usesIn, walkTemplate } from '../../model/walk';
 import type { Check, Found, Rule } from '../rule';
 
@@ -41,16 +42,38 @@ function shownByRouter(model: Model): { readonly shown: Set<ComponentId>; readon
   return { shown, by };
 }
 
+/** Files that only a router shows: what another one hands to them is of another address. */
+const isOfRouter = /(^|\/)\+(page|layout)(@[^/]*)?\.svelte$/;
+
+/** Where a page reads the parameters of its address from the route that it asks for; undefined where it does not. */
+function paramsRead(model: Model, { facts, file }: Component): Span | undefined {
+  const at = facts.values.findIndex(({ kind, source }) => {
+    if (source === undefined || (kind !== 'hook' && kind !== 'module')) return false;
+    const meant = model.named(file, source);
+    return (
+      meant.kind === 'outside' &&
+      (/^(vue-router|nuxt)/.test(meant.module) ? meant.name === 'useRoute' : /^\$app\/(state|stores)$/.test(meant.module))
+    );
+  });
+  return indexOf(facts)
+    .sinks.get(at)
+    ?.find(({ reading }) => reading.path.includes('params'))?.reading.span;
+}
+
 /** What a page lives from that only its route gives, and where it takes it. */
 function routeNeed({ model, pages }: Check, page: Component, use: Use): { readonly what: string; readonly at: Location } | undefined {
   const value = page.facts.values.find((one) => one.origin?.kind === 'loader');
   if (value) return { what: `what the route loads (${value.origin?.what ?? value.name})`, at: locate(page.file, value.span) };
   const params = page.facts.values.find((one) => one.origin?.kind === 'url' && one.origin.what === 'useParams');
+  const own = paramsRead(model, page);
+  const isOffRoute = pages.pagesOf(use.owner).some((one) => !/[:[]/.test(one.path));
+  if (own && isOffRoute) return { what: 'the parameters of its address', at: locate(page.file, own) };
   // Every page on which it is used that way may have parameters of its own.
   if (params && pages.pagesOf(use.owner).some((one) => !one.path.includes(':')))
     return { what: 'the parameters of its address', at: locate(page.file, params.span) };
   for (const prop of page.contract.members.values())
-    if (handed.has(prop.name) && isPlain(use.node) && !isGiven(use.node, prop.key)) return { what: prop.name, at: prop.declared };
+    if (handed.has(prop.name) && isPlain(use.node) && (isOfRouter.test(page.file) || !isGiven(use.node, prop.key)))
+      return { what: prop.name, at: prop.declared };
   let outlet: Location | undefined;
   walkTemplate(page.facts.template, (node) => {
     if (node.kind === 'use' && outlets.has(node.tag) && model.useOfNode.get(node)?.target.kind === 'outside')

@@ -35,7 +35,7 @@ function changingUses(model: Model, id: ComponentId, prop: MemberKey, depth = 0)
   return (model.usesOf.get(id) ?? []).filter((use) => {
     const binding = bindingFor(use.node, prop);
     const owner = model.components.get(use.owner);
-    if (!binding || !owner || use.node.key.kind === 'value' || comesAndGoes(owner, use)) return false;
+    if (!binding || owner?.fileRole !== 'source' || use.node.key.kind === 'value' || comesAndGoes(owner, use)) return false;
     return binding.readings.some((reading) => isChanging(model, owner, reading.value, depth));
   });
 }
@@ -70,7 +70,9 @@ function comesAndGoes(owner: Component, use: Use): boolean {
 
 /** A value is one or the other: the prop wherever it is given, else the state. */
 const takesOver = ({ values }: ComponentFacts, state: number, prop: number): boolean =>
-  values.some(({ from }) => [state, prop].every((one) => from.some(({ value, how }) => value === one && how === 'same')));
+  values.some(({ from }) =>
+    [state, prop].every((one) => from.some(({ value, how }) => value === one && (how === 'same' || how === 'part'))),
+  );
 
 type Copy = { readonly state: ValueFact; readonly prop: string; readonly key: MemberKey };
 

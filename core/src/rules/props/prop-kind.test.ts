@@ -1,4 +1,4 @@
-import { table } from '../../../../testing/src/rules';
+import { type Sources, table } from '../../../../testing/src/rules';
 import { loadCompilers } from '../../frameworks/registry';
 import { beforeAll } from 'vitest';
 
@@ -162,5 +162,28 @@ table(
       'the rest of the words',
       { App: '<Gauge tone="late"/>', Gauge: '<script lang="ts">let { tone }: { tone: "calm" | "late" } = $props();</script><p>{tone}</p>' },
     ],
+  ],
+);
+
+const documented = (comment: string, given: string): Sources => ({
+  App: `<Gauge ${given}/>`,
+  Gauge: `<script>${comment}\nlet { max, open = false } = $props();</script><p>{max}{open}</p>`,
+});
+
+table(
+  'prop-kind',
+  'svelte',
+  [
+    ['a type in a comment', documented('/** @type {{ max: number, open?: boolean }} */', 'max="5"'), 'App max'],
+    [
+      'a text for a flag',
+      documented('/** What it shows.\n * @type {{ max: number, open?: boolean }} */', 'max={5} open="false"'),
+      'App open',
+    ],
+  ],
+  [
+    ['as the comment says', documented('/** @type {{ max: number, open?: boolean }} */', 'max={5} open={true}')],
+    ['a comment that is no type', documented('/** Takes numbers. */', 'max="5"')],
+    ['a comment that cannot be parsed', documented('/** @type {{ max: } */', 'max="5"')],
   ],
 );

@@ -35,8 +35,16 @@ table(
     ],
     ['a default export', reactFiles({ 'src/Old.tsx': 'export default function Old() { return <p/>; }' }, '<i/>'), 'Old Old'],
     [
-      'that a file hands on to nobody',
-      reactFiles({ 'src/Old.tsx': 'export function Old() { return <p/>; }', 'src/index.ts': "export { Old } from './Old';" }, '<i/>'),
+      'that a file hands on to nobody, while others take something else from it',
+      reactFiles(
+        {
+          'src/Old.tsx': 'export function Old() { return <p/>; }',
+          'src/New.tsx': 'export function New() { return <p/>; }',
+          'src/parts.ts': "export { Old } from './Old';\nexport { New } from './New';",
+        },
+        '<New/>',
+        "import { New } from './parts';\n",
+      ),
       'Old Old',
     ],
   ],
@@ -63,6 +71,10 @@ table(
         '<i/>',
         "const all = import.meta.glob('./parts/*.tsx');\n",
       ),
+    ],
+    [
+      'handed on by a file that is there for others',
+      reactFiles({ 'src/Old.tsx': 'export function Old() { return <p/>; }', 'src/index.ts': "export { Old } from './Old';" }, '<i/>'),
     ],
     [
       'handed on by another file that is imported as a whole',

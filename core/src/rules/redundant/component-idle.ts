@@ -1,5 +1,6 @@
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
+import { directoryOf, joinPath } from '../../model/paths';
 import { locate } from '../../model/span';
 import { ownComponents } from '../shared/all-uses';
 import { listed } from '../shared/sentences';
@@ -46,6 +47,19 @@ function mentioned(model: Model): Set<ComponentId> {
   return found;
 }
 
+/** Tells whether some file of the project imports from a file, or hands on what it exports; of other than relative paths the last names decide. */
+function takenFiles(model: Model): (file: string) => boolean {
+  const bare = (path: string): string => path.replace(/\.\w+$/, '').replace(/(^|\/)index$/, '');
+  const paths = new Set<string>();
+  const ends = new Set<string>();
+  for (const { file, imports, exports } of model.files.values())
+    for (const { from } of [...imports, ...exports]) {
+      if (from?.startsWith('.')) paths.add(bare(joinPath(directoryOf(file), from)));
+      else if (from !== undefined) ends.add(baseName(from));
+    }
+  return (file) => paths.has(bare(file)) || ends.has(baseName(bare(file)));
+}
+
 /** Files that are imported or handed on as a whole, or loaded while the code runs: any of their components may be meant. */
 function importedWhole(model: Model): (component: Component) => boolean {
   const names = new Set<string>();
@@ -59,6 +73,10 @@ function importedWhole(model: Model): (component: Component) => boolean {
   }
   // What such a file hands on of others may be meant as well; a file that nobody imports as a whole hands on names.
   const handing = [...model.files.values()].filter((facts) => facts.exports.some((one) => one.from !== undefined));
+  // Nobody in the project takes anything from such a file: it is there for others.
+  const isTaken = takenFiles(model);
+  for (const { file, exports } of handing)
+    if (!isTaken(file)) for (const one of exports) if (one.from !== undefined) names.add(baseName(one.from));
   for (let grew = true; grew;) {
     const before = names.size;
     for (const facts of handing)

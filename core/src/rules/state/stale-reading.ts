@@ -6,6 +6,7 @@ import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { contains, locate, type Span } from '../../model/span';
 import type { Found, Rule } from '../rule';
+import { indexOf } from '../../flow/graph/index-of';
 import { shownIn } from './shown';
 
 /** Whether a value of a component can be another one at a later rendering. */
@@ -109,13 +110,18 @@ function lateIn(model: Model, component: Component, action: ActionFact): Reading
   );
 }
 
+/** A value holds an element of the page, which is asked for when it is needed: by its type, as far as its name tells, or since markup fills it. */
+const isHandle = ({ facts }: Component, at: number): boolean =>
+  /(?:El|Element|Ref|Node)$/.test(facts.values[at]?.name ?? '') ||
+  (indexOf(facts).sinks.get(at) ?? []).some((sink) => sink.to === 'attribute' && /^(bind:this|ref|:ref)$/.test(sink.binding.written));
+
 /** What an effect reads in a function that it calls, after the first await of that function. */
 function lateInCalled(model: Model, component: Component, action: ActionFact): Reading[] {
   if (action.kind !== 'effect' || action.follows === undefined) return [];
   const early = new Set([...action.reads, ...action.follows].map((reading) => reading.value));
   return action.calls.flatMap((call) => {
     const called = component.facts.actions[call];
-    return called ? lateIn(model, component, called).filter((reading) => !early.has(reading.value)) : [];
+    return called ? lateIn(model, component, called).filter(({ value }) => !early.has(value) && !isHandle(component, value)) : [];
   });
 }
 
@@ -159,7 +165,8 @@ function staleBy(
 ): { readonly how: 'list' | 'late' | 'hidden'; readonly readings: readonly Reading[] } {
   if (traitsOf(component).effects === 'listed')
     return { how: 'list', readings: staleIn(model, component, action, readsOf(component, action)) };
-  if (action.follows === undefined) return { how: 'late', readings: [] };
+  // What runs once at the start of a life is not meant to follow anything.
+  if (action.follows === undefined || /^(on)?(Before)?Mount(ed)?$/i.test(action.name)) return { how: 'late', readings: [] };
   const late = once([...lateIn(model, component, action), ...lateInCalled(model, component, action)]);
   return late.length > 0 ? { how: 'late', readings: late } : { how: 'hidden', readings: hiddenIn(model, component, action) };
 }

@@ -18,6 +18,7 @@ import { readExpression, readingsOf, readStatement } from '../../../read/script/
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
 import { howOf } from '../../../read/script/names';
 import { namedBy } from '../../../read/markup/taken';
+import { commentedType } from '../../../read/script/comment-types';
 import { bindProps } from '../../../read/script/props';
 import { hoisted, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import {
@@ -312,7 +313,8 @@ function partOfMade(body: Body, made: number, found: PatternName, api: string | 
 /** `let { boat, eta = 1, value = $bindable(), ...rest }: Props = $props()`. */
 function declareProps({ body, declared }: Instance, pattern: t.Node, scope: Scope): void {
   const type = annotationOf(pattern);
-  if (type) declared.propsType = readType(type);
+  const told = type ? readType(type) : commentedType(body.module.text, pattern.start ?? 0);
+  if (told) declared.propsType = told;
   if (pattern.type === 'Identifier') {
     scope.names.set(pattern.name, { kind: 'props' });
     return;
