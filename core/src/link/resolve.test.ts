@@ -145,3 +145,9 @@ describe('paths and roles', () => {
     expect(fileRole(file)).toBe(role);
   });
 });
+
+test('the library folder of a project that writes its alias itself', () => {
+  const resolve = resolver(['app/src/lib/Nav.svelte', 'app/src/routes/+page.svelte'], { 'app/package.json': '{}' });
+  expect(resolve('app/src/routes/+page.svelte', '$lib/Nav.svelte')).toEqual({ kind: 'file', file: 'app/src/lib/Nav.svelte' });
+  expect(resolve('app/src/routes/+page.svelte', '$app/stores')).toEqual({ kind: 'outside', module: '$app/stores' });
+});

@@ -258,6 +258,8 @@ export type ValueFact = {
   readonly origin?: OriginFact;
   /** The shape by which state outside components was recognised: the name in the table of shapes. */
   readonly shape?: string;
+  /** A store that is set to run what it is made with: its own content is nobody's business. */
+  readonly runs?: true;
   /** A hook from outside that reads a store: what it gives of it. */
   readonly gives?: StoreReading;
   /** Module name of the function that handles what is dispatched. */

@@ -1,4 +1,5 @@
-import { describe, expect, test } from 'vitest';
+import { beforeAll, describe, expect, test } from 'vitest';
+import { loadCompilers } from '../frameworks/registry';
 import { conditionOf, unfold } from '.';
 import { analyseFiles, rows, treeOf } from '../../../testing/src/project';
 
@@ -107,5 +108,43 @@ describe('a condition in words', () => {
   ];
   test.each(cases)('%s %s', (when, negated, words) => {
     expect(conditionOf({ when, negated })).toBe(words);
+  });
+});
+
+describe('parts that are chosen while running', () => {
+  beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+  const vue = (script: string, markup: string): string => {
+    const { model } = analyseFiles({
+      'src/main.js': "import { createApp } from 'vue'; import App from './App.vue'; createApp(App).mount('#app');",
+      'src/App.vue': `<script setup>import { ref, shallowRef } from 'vue'; import Wind from './Wind.vue'; import Rain from './Rain.vue'; ${script}</script><template>${markup}</template>`,
+      'src/Wind.vue': '<template><p/></template>',
+      'src/Rain.vue': '<template><p/></template>',
+    });
+    return rows(model, treeOf(model, 'App'));
+  };
+  test.each([
+    [
+      'from a table in the script',
+      "const tab = ref('wind'); const tabs = { wind: Wind, rain: Rain };",
+      '<component :is="tabs[tab]"/>',
+      'App\n  Wind if tabs is wind\n  Rain if tabs is rain',
+    ],
+    [
+      'from a state that is set',
+      'const shown = shallowRef(Wind); const go = () => { shown.value = Rain; };',
+      '<component :is="shown" @click="go"/>',
+      'App\n  Wind if shown is Wind\n  Rain if shown is Rain',
+    ],
+  ])('%s', (_, script, markup, expected) => expect(vue(script, markup)).toBe(expected));
+
+  test('markup under the name of a slot arrives in it', () => {
+    const { model } = analyseFiles({
+      'src/main.js': "import { mount } from 'svelte'; import App from './App.svelte'; mount(App, { target: document.body });",
+      'src/App.svelte':
+        '<script>import Panel from "./Panel.svelte"; import Row from "./Row.svelte"; let n = $state(1);</script><Panel>{#snippet head()}<Row/>{/snippet}{n}</Panel>',
+      'src/Panel.svelte': '<script>export let tone = 1;</script><section><slot name="head"/><slot/>{tone}</section>',
+      'src/Row.svelte': '<p></p>',
+    });
+    expect(rows(model, treeOf(model, 'App'))).toMatch(/^App\n  Panel\n    Row in (slot:)?head of App$/);
   });
 });

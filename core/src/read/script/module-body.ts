@@ -132,6 +132,7 @@ function declareVariable(reader: Reader, declarator: t.VariableDeclarator, kind:
   if (!facts || !init) return;
   if (shape) {
     facts.shape = shape.shape;
+    if (shape.writer && shape.derives !== true) facts.runs = true;
     body.queue.push(() => {
       facts.from = fillStore(body, value, shape, scope);
     });

@@ -23,7 +23,7 @@ function keptBy({ actions, endings = [] }: BodyFacts, action: ActionFact): HearF
   return action.hears.filter(({ ends, unnamed, channel }) => {
     if (ends || channel.on === 'element' || channel.name?.startsWith('this.')) return false;
     // What comes in a promise is never called, whatever it would end.
-    if (action.endsInPromise && !undoesElsewhere) return true;
+    if (action.endsInPromise && !actions.some((one) => ending.test(one.name))) return true;
     if (ended.has('')) return false;
     if (unnamed && channel.on !== 'channel') return true;
     return !action.cleansUp && !undoesElsewhere && !ended.has(channel.event ?? '');

@@ -178,3 +178,54 @@ table(
     ],
   ],
 );
+
+table(
+  'context-missing',
+  'react',
+  [
+    [
+      'taken by a class, and a member of it is read',
+      'const K = createContext();\nclass Lamp extends React.Component { static contextType = K; render() { return <p>{this.context.colour}</p>; } }\nexport function App() { return <Lamp/>; }',
+      'Lamp K',
+    ],
+    [
+      'a function that is called when something happens',
+      'const K = createContext(null);\nconst useSend = () => useContext(K);\nfunction Add() { const send = useSend(); return <p onClick={() => send(1)}/>; }\nexport function App() { return <Add/>; }',
+      'Add K',
+    ],
+  ],
+  [
+    [
+      'taken by a class that asks for it first',
+      'const K = createContext();\nclass Lamp extends React.Component { static contextType = K; render() { return <p>{this.context?.colour}</p>; } }\nexport function App() { return <Lamp/>; }',
+    ],
+    [
+      'a function that is called if there is one',
+      'const K = createContext(null);\nconst useSend = () => useContext(K);\nfunction Add() { const send = useSend(); return <p onClick={() => send?.(1)}/>; }\nexport function App() { return <Add/>; }',
+    ],
+  ],
+);
+
+table(
+  'context-missing',
+  'vue',
+  [
+    [
+      'a key in the options',
+      {
+        App: '<template><Row/></template>',
+        Row: '<script>export default { inject: ["keeper"] };</script><template><p>{{ keeper }}</p></template>',
+      },
+      'Row keeper',
+    ],
+  ],
+  [
+    [
+      'a default in the options',
+      {
+        App: '<template><Row/></template>',
+        Row: '<script>export default { inject: { keeper: { default: 1 } } };</script><template><p>{{ keeper }}</p></template>',
+      },
+    ],
+  ],
+);

@@ -115,6 +115,10 @@ table(
       'handed to a function from outside',
       `${proxyStore}import { devtools } from 'out';\ndevtools(levels);\nexport function App() { const { upper } = useSnapshot(levels); return <p>{upper}</p>; }`,
     ],
+    [
+      'an atom that is there to be set',
+      "import { atom, useAtomValue, useSetAtom } from 'jotai';\nconst levels = atom([2]);\nconst drop = atom(null, (get, set, id) => set(levels, get(levels).filter((one) => one !== id)));\nexport function App() { const all = useAtomValue(levels); const set = useSetAtom(drop); return <p onClick={() => set(2)}>{all}</p>; }",
+    ],
     ['an atom that is only read', `${atomStore}export function App() { const level = useAtomValue(levels); return <p>{level}</p>; }`],
     [
       'an atom, both',

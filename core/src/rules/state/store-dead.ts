@@ -21,6 +21,8 @@ export const storeDead: Rule = {
       const written = at('written');
       // An atom that is only read may be kept by the browser's storage, or set from a link.
       if (read.length > 0 === written.length > 0 || (read.length > 0 && value.shape === 'atom')) return [];
+      // Setting it is what it is for.
+      if (value.runs && read.length === 0) return [];
       const places = read.length > 0 ? read : written;
       const owner = [file, ...places.map((place) => place.file)].map((one) => first.get(one)).find((one) => one !== undefined);
       if (!owner) return [];

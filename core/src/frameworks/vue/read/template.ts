@@ -213,7 +213,9 @@ function readDynamic(markup: VueMarkup, node: ElementNode, scope: Scope): Templa
   }
   const named = inner?.type === 'Identifier' && !lookUp(scope, inner.name) ? markup.component(inner.name) : undefined;
   if (named !== undefined) return [readUse(markup, node, named, scope)];
-  const [reading] = inner ? readingsOf(markup.body, inner, scope) : [];
+  const readings = inner ? readingsOf(markup.body, inner, scope) : [];
+  // Of `tabs[tab]` the table is meant, and not what chooses from it.
+  const reading = readings.find(({ path }) => path.length > 0) ?? readings[0];
   return [readUse(markup, node, '', scope, reading?.value)];
 }
 
