@@ -189,6 +189,15 @@ table(
   'svelte',
   [
     [
+      'a getter that is taken out of what a function gives',
+      {
+        App: '<script>import { useHeat } from "./heat.svelte.js"; const { degrees, stoke } = useHeat();</script><p onclick={() => stoke()}>{degrees}</p>',
+        'heat.svelte.js':
+          'export function useHeat() { let degrees = $state(1); let log = $state([]); return { get degrees() { return degrees; }, log, stoke() { degrees += 1; log.push(1); } }; }',
+      },
+      'App degrees',
+    ],
+    [
       'the inside of raw state',
       { App: '<script>let rows = $state.raw([]);</script><p onclick={() => rows.push(1)}>{rows.length}</p>' },
       'App rows',

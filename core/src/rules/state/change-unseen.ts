@@ -145,6 +145,24 @@ function storeApart(model: Model, { facts, file }: Component): (Unseen & { reado
   });
 }
 
+/** Members that are taken out of what a function of the project gives, where a getter gives them anew each time that they are read. */
+function gettersApart(model: Model, component: Component): (Unseen & { readonly there: Location })[] {
+  const { facts, file } = component;
+  if (!traitsOf(component).stateByName) return [];
+  return facts.values.flatMap(({ kind, source, span, destructured = [] }, index): (Unseen & { readonly there: Location })[] => {
+    const meant = kind === 'hook' && source !== undefined && destructured.length > 0 ? model.named(file, source) : undefined;
+    if (meant?.kind !== 'hook') return [];
+    const { values, actions, returns } = meant.fact;
+    return destructured.flatMap((member): (Unseen & { readonly there: Location })[] => {
+      if (!shownIn(facts).has(`${index}.${member}`)) return [];
+      const getters = returns.filter((one) => one.held?.at[0] === member && one.path[0] === '()');
+      const read = new Set(getters.flatMap((one) => actions[values[one.value]?.action ?? -1]?.reads.map((reading) => reading.value) ?? []));
+      const change = actions.flatMap((action) => action.changes).find((one) => read.has(one.value) && one.how !== 'in-place');
+      return change ? [{ name: member, change: span, declared: span, how: 'apart', there: locate(meant.file, change.span) }] : [];
+    });
+  });
+}
+
 /** Reducers that change the state that they are handed and give it back: the same as before. */
 function reducedInPlace(model: Model, component: Component): Found[] {
   const { facts, file } = component;
@@ -191,6 +209,7 @@ export const changeUnseen: Rule = {
     [...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];
       const apart = traitsOf(component).storesComeApart ? storeApart(model, component) : [];
-      return [...apart.map((unseen) => toFound(component, unseen, unseen.there)), ...reducedInPlace(model, component)];
+      const all = [...apart, ...gettersApart(model, component)];
+      return [...all.map((unseen) => toFound(component, unseen, unseen.there)), ...reducedInPlace(model, component)];
     }),
 };

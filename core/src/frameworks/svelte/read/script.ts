@@ -284,6 +284,8 @@ function nameMade(body: Body, made: number, names: readonly PatternName[], patte
     Object.assign(value, { name: whole.name, span: { start: whole.node.start ?? 0, end: (whole.node.start ?? 0) + whole.name.length } });
   else if (!store)
     Object.assign(value, { span: spanOf(pattern), ...(value.kind === 'hook' ? {} : { name: namedBy(body, value, pattern) }) });
+  const taken = names.flatMap((found) => (found.path.length === 1 && !found.rest ? (found.path[0] ?? []) : []));
+  if (value.kind === 'hook' && taken.length > 0) value.destructured = taken;
   const parts = names.filter((found) => found.path.length === 1 && found.path[0] !== found.name && !found.rest);
   if (parts.length > 0 && !store) value.parts = Object.fromEntries(parts.map((found) => [found.path[0] ?? '', found.name]));
   if (pattern.type === 'ObjectPattern' && value.kind === 'context') noteDemanded(body, made, spanOf(pattern));
