@@ -18,8 +18,8 @@ export type Traits = {
   readonly contextsByText: boolean;
   /** Whether effects follow a list that they declare, or what they read. */
   readonly effects: 'listed' | 'tracked';
-  /** Repeated parts are told apart by a key; `spreads` where spreading an object may give it. */
-  readonly keys: 'none' | 'given' | 'spread';
+  /** Repeated parts are told apart by a key; `spread` where spreading an object may give it, `position` where those without one go by their position. */
+  readonly keys: 'none' | 'given' | 'spread' | 'position';
   /** A flag that is not given is false, and one given as an empty text or by its own name is true. */
   readonly flagsFromText: boolean;
   /** Content, callbacks and values are all members of one object of props, so that none is told from the others but by its use. */

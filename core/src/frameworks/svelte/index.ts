@@ -40,7 +40,7 @@ export const svelte: Adapter = {
     stateByName: true,
     contextsByText: true,
     effects: 'tracked',
-    keys: 'none',
+    keys: 'position',
     flagsFromText: false,
     onlyProps: false,
     controlledFields: false,

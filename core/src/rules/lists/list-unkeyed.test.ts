@@ -1,4 +1,4 @@
-import { table } from '../../../../testing/src/rules';
+import { type Sources, table } from '../../../../testing/src/rules';
 import { loadCompilers } from '../../frameworks/registry';
 import { beforeAll } from 'vitest';
 
@@ -97,6 +97,32 @@ table(
     [
       'a list given as a prop',
       "import { List } from 'out';\nexport function App({ all }) { return <List items={all.map((one) => <li>{one}</li>)}/>; }",
+    ],
+  ],
+);
+
+const rows = (
+  each: string,
+  change: string,
+  row = '<script>let { item } = $props(); let note = $state(""); const go = () => { note = "a"; };</script><p onclick={go}>{item}{note}</p>',
+): Sources => ({
+  App: `<script>let items = $state([1]); const go = () => { ${change} };</script><button onclick={go}>x</button>${each}`,
+  Row: row,
+});
+
+table(
+  'list-unkeyed',
+  'svelte',
+  [
+    ['no key, and the list grows at the front', rows('{#each items as item}<Row {item}/>{/each}', 'items.unshift(2);'), 'App key'],
+    ['its position as key', rows('{#each items as item, at (at)}<Row {item}/>{/each}', 'items.unshift(2);'), 'App key'],
+  ],
+  [
+    ['a key', rows('{#each items as item (item)}<Row {item}/>{/each}', 'items.unshift(2);')],
+    ['the list grows at its end', rows('{#each items as item}<Row {item}/>{/each}', 'items.push(2);')],
+    [
+      'the parts remember nothing',
+      rows('{#each items as item}<Row {item}/>{/each}', 'items.unshift(2);', '<script>let { item } = $props();</script><p>{item}</p>'),
     ],
   ],
 );

@@ -36,6 +36,10 @@ function nameOf(part: Part): string {
   return part.kind === 'element' ? (part.tag === '' ? 'a fragment' : `<${part.tag}>`) : part.tag;
 }
 
+/** A state that is set; of a script in which any variable may be one, only those that are written count. */
+const isKept = ({ followsAssignment, actions }: ComponentFacts, state: number): boolean =>
+  !followsAssignment || actions.some(({ changes }) => changes.some((change) => change.value === state));
+
 /** Tells whether a part remembers anything between renders: state of its own or below, or a field’s text. */
 function remembers(model: Model, part: Part, seen: Set<ComponentId>): boolean {
   let found = false;
@@ -53,7 +57,7 @@ function remembers(model: Model, part: Part, seen: Set<ComponentId>): boolean {
       const component = target?.kind === 'component' ? model.components.get(target.id) : undefined;
       if (!component || seen.has(component.id)) return false;
       seen.add(component.id);
-      if (component.facts.values.some((value) => value.kind === 'state')) return true;
+      if (component.facts.values.some((value, at) => value.kind === 'state' && isKept(component.facts, at))) return true;
       return partsOf(component.facts.template).some((inner) => remembers(model, inner, seen));
     })
   );
@@ -86,8 +90,10 @@ const unkeyedParts = remembered((component: Component): readonly { readonly repe
 );
 
 function problemOf(model: Model, component: Component, repeat: Repeat, part: Part): string | undefined {
-  if (part.key.kind === 'none') return 'without a key';
-  return isReordered(component.facts, repeat) && remembers(model, part, new Set()) ? 'with its position as key' : undefined;
+  const isByPosition = part.key.kind === 'position' || traitsOf(component).keys === 'position';
+  if (!isByPosition) return 'without a key';
+  if (!isReordered(component.facts, repeat) || !remembers(model, part, new Set())) return undefined;
+  return part.key.kind === 'none' ? 'without a key' : 'with its position as key';
 }
 
 /** A repeated part has no key, or its position as key while the list is reordered and the parts remember something. */
@@ -105,7 +111,12 @@ export const listUnkeyed: Rule = {
             component: component.id,
             subject: 'key',
             at,
-            words: { component: component.name, part: nameOf(part), how, position: part.key.kind === 'position' ? 'position' : '' },
+            words: {
+              component: component.name,
+              part: nameOf(part),
+              how,
+              position: part.key.kind === 'position' || traitsOf(component).keys === 'position' ? 'position' : '',
+            },
             evidence: [
               { at, text: `${nameOf(part)} stands for one item of ${repeat.over}.` },
               ...(part.key.kind === 'position'
