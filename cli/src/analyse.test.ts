@@ -118,7 +118,7 @@ describe('trees and traces', () => {
         "import { Row } from './Row';",
         "import { rows, Tone } from './rows';",
         'export function Page() {',
-        '  const [open, setOpen] = useState(null);',
+        '  const [open, setOpen] = useState(null); useRows();',
         '  return (',
         '    <Tone.Provider value="dark">',
         '      {rows.map((row) => (',
@@ -128,6 +128,7 @@ describe('trees and traces', () => {
         '    </Tone.Provider>',
         '  );',
         '}',
+        "export function useRows() { useEffect(() => { window.addEventListener('row:opened', go); return () => window.removeEventListener('row:opened', go); }, []); }",
       ].join('\n'),
     );
     write(
@@ -138,7 +139,7 @@ describe('trees and traces', () => {
         'export function Row({ row, isOpen, onOpen }) {',
         '  const tone = useContext(Tone);',
         '  const keeper = useKeeper((all) => all.name);',
-        '  return <p className={tone} onClick={() => onOpen(row.id)}>{isOpen ? row.text : row.name}<b>',
+        '  return <p className={tone} onClick={() => { onOpen(row.id); window.dispatchEvent(new CustomEvent("row:opened")); }}>{isOpen ? row.text : row.name}<b>',
         '    {keeper}</b></p>;',
         '}',
       ].join('\n'),
@@ -180,6 +181,7 @@ describe('trees and traces', () => {
     ['impact:Page.open', [['paints', 'Row', 'src/Row.jsx', 3]]],
     ['hears:Row.onOpen', [['catches', 'Page', 'src/Page.jsx', 11]]],
     ['hears:Row.open@Page', [['catches', 'Page', 'src/Page.jsx', 11]]],
+    ['hears:Row.row:opened', [['hears', 'Page', 'src/Page.jsx', 15]]],
     ['answers:Row.Tone', [['provides', 'Page', 'src/Page.jsx', 7]]],
     ['goes:src/rows.js#useKeeper', [['paints', 'Row', 'src/Row.jsx', 7]]],
   ])('%s is answered', async (question, has) => {

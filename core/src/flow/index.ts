@@ -17,7 +17,7 @@ export { rungText } from './views/rung-text';
 export { commonOwner } from './views/owner';
 export { ladderLines, type LadderLine, type LaneMarks } from './views/fans';
 export { questionWords, subjectWords, traceText } from './views/trace-text';
-export { carrierOf } from './steps/channels';
+export { carrierOf, channelKeys, channelsOf, type Hearer, reaches } from './steps/channels';
 export { eventNames, type Naming, uncalled } from './steps/event-names';
 export { contextName } from './views/strands/contexts';
 export {

@@ -1,16 +1,21 @@
 import { nearest } from '../contract';
 import {
+  channelKeys,
+  channelsOf,
   contextName,
   type FlowQueries,
+  type Frame,
   framesAt,
   isNamed,
   type Graph,
+  type Hearer,
   makeFlowQueries,
   namesIn,
   type NamedValue,
   parseNamedValue,
   placesNamed,
   questions,
+  reaches,
   type Rung,
   rungText,
   type Spot,
@@ -94,7 +99,11 @@ export function makeTraceWriter(model: Model, textOf: (file: FilePath) => string
     const parsed = parseQuestion(text);
     if ('wrong' in parsed) return parsed;
     const asked = 'file' in parsed.named ? inFile(model, parsed.named, flowOf) : inComponent(model, parsed.ask, parsed.named, flowOf);
-    if ('wrong' in asked) return asked;
+    if ('wrong' in asked) {
+      const heard =
+        parsed.ask === 'hears' && 'component' in parsed.named ? heardElsewhere(text, model, parsed.named, flowOf, lineOf) : undefined;
+      return heard ?? asked;
+    }
     return parsed.ask === 'answers' ? answersOf(text, model, asked, lineOf) : tracesOf(text, parsed.ask, asked, textOf, lineOf);
   };
   return { ask };
@@ -241,6 +250,58 @@ function lineShown(
   if (!at) return { line: 1, text: '' };
   const line = lineOf(at.file, at.start);
   return { line, text: (textOf(at.file) ?? '').split(/\r\n|\r|\n/)[line - 1] ?? '' };
+}
+
+/** Where a subscription is made: of a hook that is told the name of the event, where it is called. */
+function listensAt(graph: Graph, { frame, hear }: Hearer): { readonly frame: Frame; readonly at: number } {
+  const from = frame.caller && hear.channel.held ? graph.frames[frame.caller.frame] : undefined;
+  const call = from?.body.values[frame.caller?.value ?? -1];
+  return from && call ? { frame: from, at: call.span.start } : { frame, at: hear.span.start };
+}
+
+/** Who hears what a component sends beside its props, on the document or on a channel; undefined where it sends nothing of that name. */
+function heardElsewhere(
+  of: string,
+  model: Model,
+  { component, name, parent }: Extract<NamedValue, { component: string }>,
+  flowOf: (page: Page) => FlowQueries,
+  lineOf: LineOf,
+): Answered | undefined {
+  const rungs = new Map<string, RungEntry>();
+  const add = (depth: number, frame: Frame, at: number, how: string, text: string): void => {
+    const own = frame.component?.name;
+    const line = lineOf(frame.file, at);
+    rungs.set(`${how} ${frame.file} ${at}`, {
+      depth,
+      ...(own === undefined ? {} : { component: own }),
+      name,
+      file: frame.file,
+      line,
+      how,
+      text,
+    });
+  };
+  for (const { graph } of pagesWith(model, component).map(flowOf))
+    for (const place of placesNamed(graph, component, parent))
+      for (const frame of framesAt(graph, place))
+        frame.body.actions.forEach((facts, action) =>
+          facts.sends.forEach((send) => {
+            const keys = channelKeys(graph, frame, send.channel).filter((key) => key.endsWith(` ${name}`));
+            if (keys.length === 0) return;
+            add(0, frame, send.span.start, 'publishes', `sends ${name}`);
+            for (const hearer of keys.flatMap((key) => channelsOf(graph).hearers.get(key) ?? [])) {
+              if (!reaches(graph, { frame, action, send }, hearer)) continue;
+              const there = listensAt(graph, hearer);
+              add(1, there.frame, there.at, 'hears', `hears ${name}`);
+            }
+          }),
+        );
+  if (rungs.size === 0) return undefined;
+  const all = [...rungs.values()];
+  const isHeard = all.some(({ how }) => how === 'hears');
+  const ends = isHeard ? [] : all.map(({ file, line }) => ({ why: 'unheard', file, line }));
+  const lines = all.map((rung) => `${'  '.repeat(rung.depth)}${rung.component ?? rung.file} (${rung.file}:${rung.line}): ${rung.text}`);
+  return { entry: { of, ask: 'hears', rungs: all, ends }, text: `${[...lines, ...(isHeard ? [] : ['Nobody hears it.'])].join('\n')}\n` };
 }
 
 /** Who answers for a context at each place that was asked of. */

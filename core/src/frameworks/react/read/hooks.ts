@@ -7,7 +7,7 @@ import { computedFrom, declareAction, declareFunction } from '../../../read/scri
 import { originOfHook } from '../../../read/script/origins';
 import { storeReadingOf } from '../../../read/script/store-shapes';
 import { noteTested } from '../../../read/script/names';
-import { innerScope, type Scope } from '../../../read/script/scope';
+import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { calleeName, dottedName, noteEnding, isFunction, patternNames, spanOf } from '../../../read/script/syntax';
 
 /** Hooks whose result is a pair: a value, and what changes it. */
@@ -79,6 +79,16 @@ export function declareHook(body: Body, declarator: t.VariableDeclarator, call: 
     const value = body.values[declareFunction(body, declarator.id.name, first, scope, 'handler', spanOf(declarator.id))];
     if (value) value.kept = true;
     if (hook === 'useCallback') followed(body, body.actions.at(-1), call, scope);
+  } else if (
+    hook &&
+    functions.has(hook) &&
+    first?.type === 'Identifier' &&
+    declarator.id.type === 'Identifier' &&
+    lookUp(scope, first.name)
+  ) {
+    // The same function, kept: what it is called on is what it was.
+    const kept = lookUp(scope, first.name);
+    if (kept) scope.names.set(declarator.id.name, kept);
   } else if (hook === 'useRef') declareNamed(body, declarator, 'ref', call, scope);
   else if (hook && computed.has(hook)) declareComputed(body, declarator, call, scope);
   else if (hook && taking.has(hook) && first && dottedName(first))
