@@ -145,6 +145,6 @@ describe('parts that are chosen while running', () => {
       'src/Panel.svelte': '<script>export let tone = 1;</script><section><slot name="head"/><slot/>{tone}</section>',
       'src/Row.svelte': '<p></p>',
     });
-    expect(rows(model, treeOf(model, 'App'))).toMatch(/^App\n  Panel\n    Row in (slot:)?head of App$/);
+    expect(rows(model, treeOf(model, 'App')).replace('slot:', '')).toBe('App\n  Panel\n    Row in head of App');
   });
 });
