@@ -175,6 +175,8 @@ export type NameFact = {
   readonly span: Span;
   /** A member of it is read or called. */
   readonly ofMember?: true;
+  /** It is asked of the component itself, which gives nothing for what it has not. */
+  readonly ofSelf?: true;
 };
 
 export type ProvideFact = { readonly source: string; readonly span: Span; readonly readings: readonly Reading[] };

@@ -11,12 +11,14 @@ export const namesCatalogue = {
       called
         ? `${component} calls ${name} for ${listener}, instead of handing it over.`
         : `${component} gives ${listener} the handler ${name}, which nothing declares${near ? `; ${near} is declared` : ''}.`,
-    consequence: ({ called, name }, framework) =>
-      called
-        ? `${name} runs each time the markup is made; when the event is raised nothing does.`
-        : framework === 'vue'
-          ? 'Vue gives no warning for it: the event is raised and nothing happens.'
-          : 'The component throws as soon as it renders, or when the event is raised.',
+    consequence: ({ called, name, silent }, framework) =>
+      silent
+        ? `The component has no ${name}, so that nothing is given: the event is raised and nothing happens.`
+        : called
+          ? `${name} runs each time the markup is made; when the event is raised nothing does.`
+          : framework === 'vue'
+            ? 'Vue gives no warning for it: the event is raised and nothing happens.'
+            : 'The component throws as soon as it renders, or when the event is raised.',
     fix: ({ name, near, called }) =>
       called
         ? `Hand over a function: () => ${name}(…).`

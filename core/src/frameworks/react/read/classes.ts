@@ -149,7 +149,7 @@ function undeclaredHandlers(node: ClassNode): NameFact[] {
       one.value?.type === 'JSXExpressionContainer'
     ) {
       const name = memberOfThis(one.value.expression);
-      if (name !== undefined) asked.push({ name, span: spanOf(one.value.expression) });
+      if (name !== undefined) asked.push({ name, span: spanOf(one.value.expression), ofSelf: true });
     }
     forEachChild(one, visit);
   };
