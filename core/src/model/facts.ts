@@ -175,8 +175,12 @@ export type NameFact = {
   readonly span: Span;
   /** A member of it is read or called. */
   readonly ofMember?: true;
+  /** It is called itself. */
+  readonly ofCall?: true;
   /** It is asked of the component itself, which gives nothing for what it has not. */
   readonly ofSelf?: true;
+  /** Who has it, where markup does not see what these have; absent where nobody has it. */
+  readonly hidden?: 'platform' | 'module';
 };
 
 export type ProvideFact = { readonly source: string; readonly span: Span; readonly readings: readonly Reading[] };

@@ -366,7 +366,7 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
   else if (base.type === 'Identifier') {
     if (body.module.names.has(base.name) && seesModule(scope)) readModuleCall(body, node, base, path, scope, sink);
     else {
-      noteUndeclared(scope, base.name, spanOf(base), path.length > 0);
+      noteUndeclared(scope, { name: base.name, span: spanOf(base), ...(path.length > 0 ? { ofMember: true } : { ofCall: true }) });
       const origin = originOfCall(body, node, base.name, path);
       if (origin) {
         const value = addValue(body, { name: origin.what, kind: 'fetched', span: spanOf(node), from: noReadings, origin });

@@ -120,7 +120,7 @@ export function readName(body: Body, name: string, path: readonly string[], how:
   if (meaning) readMeaning(body, meaning, path, how, span, sink);
   else if (body.module.names.has(name) && seesModule(scope)) {
     sink.reads.push({ value: moduleValue(body, name, span), path, how: howOf(path, how), span });
-  } else noteUndeclared(scope, name, span, path.length > 0);
+  } else noteUndeclared(scope, { name, span, ...(path.length > 0 ? { ofMember: true } : {}) });
 }
 
 /** Notes that a member of a name is read, or of one of its members, without asking whether it is there. */

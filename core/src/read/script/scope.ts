@@ -44,8 +44,7 @@ export type Scope = {
 };
 
 /** Notes a name of markup that neither a scope nor the module declares. */
-export function noteUndeclared(scope: Scope, name: string, span: Span, ofMember: boolean): void {
-  const found: NameFact = { name, span, ...(ofMember ? { ofMember } : {}) };
+export function noteUndeclared(scope: Scope, found: NameFact): void {
   for (let at: Scope | undefined = scope; at; at = at.outer) at.undeclared?.push(found);
 }
 

@@ -8,7 +8,8 @@ export const contextCatalogue = {
     about: 'broken binding',
     title: 'No provider is above',
     message: ({ component, context, pages }) => `${component} takes ${context}, and no provider is above it on ${pages}.`,
-    consequence: ({ context }) => `${context} has no usable default, so the component reads from nothing and throws when it renders there.`,
+    consequence: ({ component, context }) =>
+      `${context} has no usable default: ${component} takes nothing there, and throws where it cannot do without it.`,
     fix: ({ context, component }) => `Put a provider of ${context} around ${component} on that page, or give ${context} a default.`,
     help: {
       what: 'At some place in the tree a component takes a context that no ancestor provides and that has no default.',

@@ -7,8 +7,10 @@ export const eventsCatalogue = {
     severity: 'risk',
     about: 'broken binding',
     title: 'An event that nobody hears',
-    message: ({ component, event }) => `${component} raises ${event}, and nobody listens.`,
-    consequence: ({ event, unheard }) => `Where ${event} is not given nothing happens: ${unheard}.`,
+    message: ({ component, event, unheard, some }) =>
+      some ? `${component} raises ${event}, and not every use listens.` : `${component} raises ${event}, and nobody listens: ${unheard}.`,
+    consequence: ({ event, unheard, some }) =>
+      some ? `A control does nothing where ${event} is not given: ${unheard}.` : `Nothing comes of ${event}, whatever raises it.`,
     fix: ({ event, owners }) => `Pass ${event} in ${owners}, or do not offer the action there.`,
     help: {
       what: 'A component calls an optional callback. Some of its uses give one and others do not, or none does.',

@@ -62,6 +62,7 @@ export const eventUnheard: Rule = {
               event: name,
               unheard: `${counted(unheard.length, 'use')} of ${known.length}, in ${listed(owners)}`,
               owners: listed(owners),
+              some: heard.length > 0 ? 'yes' : '',
             },
             evidence: [
               { at, text: `${component.name} raises ${name}.` },

@@ -1,30 +1,40 @@
 import type { Entry } from '../entry';
 import type { RuleId } from '../ids';
 
+/** Why markup has no such name: it is the platform's or the module's, which markup does not see, or nothing declares it. */
+const unseen = (hidden: string | undefined, near: string | undefined): string =>
+  hidden === 'module'
+    ? 'which the module has and does not hand on to its markup'
+    : `${hidden ? 'which the platform has and markup does not see' : 'which nothing declares'}${near ? `; ${near} is declared` : ''}`;
+
+const declared = (name: string | undefined, hidden: string | undefined, near: string | undefined): string =>
+  near
+    ? `Write ${near} instead of ${name}.`
+    : hidden
+      ? `Hand ${name} on as a member of the component, or use it in the script.`
+      : `Declare ${name} in the script, or take it away.`;
+
 /** What Liana says about the findings of this family. */
 export const namesCatalogue = {
   'handler-missing': {
     severity: 'fault',
     about: 'broken binding',
     title: 'A handler that does not exist',
-    message: ({ component, name, listener, near, called }) =>
+    message: ({ component, name, listener, near, called, hidden }) =>
       called
         ? `${component} calls ${name} for ${listener}, instead of handing it over.`
-        : `${component} gives ${listener} the handler ${name}, which nothing declares${near ? `; ${near} is declared` : ''}.`,
-    consequence: ({ called, name, silent }, framework) =>
+        : `${component} gives ${listener} the handler ${name}, ${unseen(hidden, near)}.`,
+    consequence: ({ called, name, silent, throws }, framework) =>
       silent
         ? `The component has no ${name}, so that nothing is given: the event is raised and nothing happens.`
         : called
           ? `${name} runs each time the markup is made; when the event is raised nothing does.`
           : framework === 'vue'
-            ? 'Vue gives no warning for it: the event is raised and nothing happens.'
+            ? throws
+              ? `Vue reads undefined for ${name}, and ${throws} throws when the event is raised.`
+              : 'Vue gives no warning for it: the event is raised and nothing happens.'
             : 'The component throws as soon as it renders, or when the event is raised.',
-    fix: ({ name, near, called }) =>
-      called
-        ? `Hand over a function: () => ${name}(…).`
-        : near
-          ? `Write ${near} instead of ${name}.`
-          : `Declare ${name} in the script, or take it away.`,
+    fix: ({ name, near, called, hidden }) => (called ? `Hand over a function: () => ${name}(…).` : declared(name, hidden, near)),
     help: {
       what: 'Markup names a function for an event, and neither the script nor the framework has one of that name; or it calls a function that returns nothing, where it should name it.',
       why: 'Renaming a function in the script does not rename it in the markup.',
@@ -40,13 +50,14 @@ export const namesCatalogue = {
     severity: 'fault',
     about: 'broken binding',
     title: 'Markup reads a name that nothing declares',
-    message: ({ component, name, near }) =>
-      `The markup of ${component} reads ${name}, which nothing declares${near ? `; ${near} is declared` : ''}.`,
-    consequence: ({ name }, framework) =>
-      framework === 'vue'
-        ? `Vue reads undefined for ${name}, warns in development, and shows nothing there.`
-        : `${name} is not defined: the component throws when it renders.`,
-    fix: ({ name, near }) => (near ? `Write ${near} instead of ${name}.` : `Declare ${name} in the script, or take it away.`),
+    message: ({ component, name, near, hidden }) => `The markup of ${component} reads ${name}, ${unseen(hidden, near)}.`,
+    consequence: ({ name, throws }, framework) =>
+      framework === 'vue' && throws
+        ? `Vue reads undefined for ${name}, and ${throws} throws.`
+        : framework === 'vue'
+          ? `Vue reads undefined for ${name}, warns in development, and shows nothing there.`
+          : `${name} is not defined: the component throws when it renders.`,
+    fix: ({ name, near, hidden }) => declared(name, hidden, near),
     help: {
       what: 'Markup reads a name that script, block, language, platform and framework do not have.',
       why: 'It is undefined while running. In a condition it hides a part for ever; in a text it leaves a gap.',

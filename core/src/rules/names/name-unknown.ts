@@ -47,12 +47,12 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
         const { facts } = component;
         const own = [...new Set(facts.values.map((value) => value.name))];
         const mixed = mixedIn(model, component);
-        return (facts.undeclared ?? []).flatMap(({ name, span, ofMember, ofSelf }): Found[] => {
+        return (facts.undeclared ?? []).flatMap(({ name, span, ofMember, ofCall, ofSelf, hidden }): Found[] => {
           if (mixed === undefined || mixed.has(name) || everywhere.has(name)) return [];
           const listener = ofMember ? undefined : listenerAt(component, span);
           if ((listener === undefined) !== (rule === 'name-unknown')) return [];
           const at = locate(component.file, span);
-          const near = nearest(name, own);
+          const near = hidden === 'module' ? undefined : nearest(name, own);
           const meant = facts.values.find((value) => value.name === near);
           return [
             {
@@ -61,7 +61,15 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
               subject: name,
               causes: [causeOfName({ file: component.file, end: span.end })],
               at,
-              words: { component: component.name, name, near: near ?? '', listener: listener ?? '', silent: ofSelf ? 'yes' : '' },
+              words: {
+                component: component.name,
+                name,
+                near: near ?? '',
+                listener: listener ?? '',
+                silent: ofSelf ? 'yes' : '',
+                throws: ofMember ? 'reading from it' : ofCall ? 'calling it' : '',
+                hidden: hidden ?? '',
+              },
               evidence: [
                 { at, text: listener === undefined ? `The markup reads ${name}.` : `${listener} is given ${name}.` },
                 ...(meant ? [{ at: locate(component.file, meant.span), text: `${meant.name} is declared here.` }] : []),

@@ -8,8 +8,12 @@ export const propsCatalogue = {
     about: 'broken binding',
     title: 'A required prop is not given',
     message: ({ target, prop }) => `${target} needs ${prop}, and nothing passes it.`,
-    consequence: ({ target, prop }) => `${prop} is declared without a default, so ${target} receives undefined here.`,
-    fix: ({ target, prop, owner }) => `Pass ${prop} to ${target} in ${owner}, or give it a default or mark it optional in ${target}.`,
+    consequence: ({ target, prop, read }) =>
+      read
+        ? `${target} reads from ${prop} each time that it renders, and throws here, where ${prop} is undefined.`
+        : `${prop} is declared without a default, so ${target} receives undefined here.`,
+    fix: ({ target, prop, owner, read }) =>
+      `Pass ${prop} to ${target} in ${owner}, or give it a default${read ? '' : ' or mark it optional'} in ${target}.`,
     help: {
       what: 'A use of a component does not give a prop that the component declares as required and has no default for.',
       why: 'The component receives undefined. It shows nothing where the value belongs, or throws deep inside where the cause is hard to see.',

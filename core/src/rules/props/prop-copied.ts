@@ -108,7 +108,7 @@ export const propCopied: Rule = {
               { at, text: `${state.name} starts with ${name} and does not follow it.` },
               {
                 at: locate(use.file, use.node.nameSpan),
-                text: `${model.components.get(use.owner)?.name ?? ''} gives ${name} from state that changes.`,
+                text: `${model.components.get(use.owner)?.name ?? ''} gives ${name} from a value that changes.`,
               },
             ],
             touches: component.id,

@@ -17,7 +17,7 @@ export const propMissing: Rule = {
         subject: prop.name,
         causes: [causeAt(known.use, prop.key)],
         at,
-        words: { target: target.name, prop: prop.name, owner: owner.name },
+        words: { target: target.name, prop: prop.name, owner: owner.name, read: prop.required === 'yes' ? '' : 'yes' },
         evidence: [
           { at, text: `${owner.name} uses ${target.name} without ${prop.name}.` },
           {

@@ -133,7 +133,7 @@ export const componentIdle: Rule = {
           subject: component.name,
           at,
           words: { component: component.name, only: only.length > 0 ? `, and with it ${listed(only)}` : '' },
-          evidence: [{ at, text: `No page renders ${component.name}, and no file imports it.` }],
+          evidence: [{ at, text: `No page renders ${component.name}, and nothing else uses it.` }],
           goes: [{ count: 1 + only.length, what: 'component' }],
           touches: component.id,
         },

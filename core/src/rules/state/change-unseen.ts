@@ -12,7 +12,13 @@ type Unseen = {
   readonly name: string;
   readonly change: Span;
   readonly declared: Span;
-  readonly how: 'in-place' | 'plain' | 'apart';
+  readonly how: 'in-place' | 'reducer' | 'plain' | 'apart';
+  /** Only its place is followed, and nothing inside. */
+  readonly shallow?: boolean;
+  /** What sets it, as the component names it. */
+  readonly setter?: string;
+  /** What it was taken out of. */
+  readonly from?: 'getter';
   /** Another state that is set along with it, by which the page may catch up. */
   readonly along?: string;
 };
@@ -30,7 +36,18 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
       // Where assignments are followed, one to a member is one; a method that changes a list is none.
       if (facts.followsAssignment && change.order === undefined) return [];
       const along = setAlong(facts, action, change.value);
-      return [{ name: value.name, change: change.span, declared: value.span, how: 'in-place', ...(along === undefined ? {} : { along }) }];
+      const setter = facts.values.find((one) => one.kind === 'setter' && one.partner === change.value)?.name;
+      return [
+        {
+          name: value.name,
+          change: change.span,
+          declared: value.span,
+          how: 'in-place',
+          ...(value.shallow ? { shallow: true } : {}),
+          ...(setter === undefined ? {} : { setter }),
+          ...(along === undefined ? {} : { along }),
+        },
+      ];
     }),
   );
 }
@@ -158,7 +175,9 @@ function gettersApart(model: Model, component: Component): (Unseen & { readonly 
       const getters = returns.filter((one) => one.held?.at[0] === member && one.path[0] === '()');
       const read = new Set(getters.flatMap((one) => actions[values[one.value]?.action ?? -1]?.reads.map((reading) => reading.value) ?? []));
       const change = actions.flatMap((action) => action.changes).find((one) => read.has(one.value) && one.how !== 'in-place');
-      return change ? [{ name: member, change: span, declared: span, how: 'apart', there: locate(meant.file, change.span) }] : [];
+      return change
+        ? [{ name: member, change: span, declared: span, how: 'apart', from: 'getter', there: locate(meant.file, change.span) }]
+        : [];
     });
   });
 }
@@ -170,12 +189,12 @@ function reducedInPlace(model: Model, component: Component): Found[] {
     const meant = kind === 'state' && reducer !== undefined ? model.named(file, reducer) : undefined;
     const changer = meant?.kind === 'value' ? changerNamed(model, meant.file, meant.name, 0) : undefined;
     if (!changer?.returned || meant?.kind !== 'value') return [];
-    const found = toFound(component, { name, change: changer.span, declared: span, how: 'in-place' }, locate(meant.file, changer.span));
+    const found = toFound(component, { name, change: changer.span, declared: span, how: 'reducer' }, locate(meant.file, changer.span));
     return [found];
   });
 }
 
-function toFound(component: Component, { name, change, declared, how, along }: Unseen, there?: Location): Found {
+function toFound(component: Component, { name, change, declared, how, along, shallow, setter, from }: Unseen, there?: Location): Found {
   const at = how !== 'apart' && there ? there : locate(component.file, how === 'apart' ? declared : change);
   return {
     rule: 'change-unseen',
@@ -183,7 +202,15 @@ function toFound(component: Component, { name, change, declared, how, along }: U
     component: component.id,
     subject: name,
     at,
-    words: { component: component.name, state: name, how, along: along ?? '' },
+    words: {
+      component: component.name,
+      state: name,
+      how,
+      along: along ?? '',
+      shallow: shallow ? 'yes' : '',
+      setter: setter ?? '',
+      from: from ?? '',
+    },
     evidence:
       how === 'apart'
         ? [

@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
 import { assembleComponent } from '../../../read/component';
 import type { AttributeNode, ElementNode, RootNode, TemplateChildNode } from '@vue/compiler-dom';
-import type { ComponentFacts, FileFacts, Problem, Reading, TemplateNode } from '../../../model/facts';
+import type { ComponentFacts, FileFacts, NameFact, Problem, Reading, TemplateNode } from '../../../model/facts';
 import type { Span } from '../../../model/span';
 import type { TypeExpr, TypeFact } from '../../../model/types';
 import { parseTemplate } from '../parser';
@@ -10,7 +10,7 @@ import { declarationsOf } from '../../../read/script/declarations';
 import { kept, moduleScope } from '../../../read/script/module-scope';
 import { readModule } from '../../../read/script/modules';
 import { parseScriptAt, type ScriptLang } from '../../../read/script/parse';
-import { trulyUndeclared } from '../../../read/markup/undeclared';
+import { platformNames, trulyUndeclared } from '../../../read/markup/undeclared';
 import { innerScope, markupScope, type Meaning, type Scope } from '../../../read/script/scope';
 import { memberNames, unboundNames } from '../../../read/script/unbound';
 import { nameOfFile } from '../../../read/script/syntax';
@@ -222,7 +222,7 @@ export function assemble(
     const isSeen =
       (!declared.open || declared.mixins.length > 0) && (propsType === undefined || isWrittenHere(propsType, setup.statements));
     const unknown = [...inner.undeclared, ...(declared.mixins.length > 0 ? setup.guessed : [])];
-    const undeclared = isSeen && unknown.length > 0 ? trulyUndeclared(unknown, seenByMarkup, declaredBy(setup)) : [];
+    const undeclared = isSeen && unknown.length > 0 ? trulyUndeclared(unknown, seenByMarkup, declaredBy(setup)).map(hiddenIn(body)) : [];
     return {
       ...named,
       form: 'file',
@@ -268,6 +268,12 @@ function declaredBy({ statements, options }: Setup): (name: string) => boolean {
   const written = new Set<string>();
   unboundNames(statements, ({ name }) => written.add(name));
   return (name) => written.has(name);
+}
+
+/** Adds to a name who has it that markup does not see: the module, where options alone are handed on, or the platform. */
+function hiddenIn({ module }: Body): (name: NameFact) => NameFact {
+  return (one) =>
+    module.names.has(one.name) ? { ...one, hidden: 'module' } : platformNames.has(one.name) ? { ...one, hidden: 'platform' } : one;
 }
 
 /** In markup the framework opens boxes by itself. */
