@@ -79,7 +79,7 @@ test('the core imports no package but the parsers and the few it names', () => {
 /** What a framework is called, and how it spells things; both are known in its own folder and in the texts of the catalogues. */
 const named = /['"`](?:react|vue|svelte|angular|lwc|astro)['"`]/;
 const spelt =
-  /\b(?:defineProps|defineEmits|createContext|useContext|useState|useEffect|createEventDispatcher)\b|\$props\b|['"`](?:on|bind):|\bv-(?:if|for|model)\b|\{#(?:if|each)\b/;
+  /\b(?:defineProps|defineEmits|createContext|useContext|useState|useEffect|createEventDispatcher)\b|\$props\b|['"`](?:on|bind):|\bv-(?:if|for|model)\b|\{#(?:if|each)\b|\$(?:lib|app)\b|\bglobalProperties\b|\\\+\(?page|\b(?:beforeUnmount|onMounted?)\b/;
 const isOfFrameworks = (file: string): boolean => /^frameworks\/|^rules\/\w+\/catalogue\.ts$|^model\/framework\.ts$/.test(file);
 /** Recipes of changes are still told apart by how markup is written, and spell what they write. */
 const writesChanges = (file: string): boolean => file.startsWith('fixes/');

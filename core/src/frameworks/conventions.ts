@@ -54,4 +54,10 @@ export type LinkConventions = {
   /** The condition under which packages export their sources for the framework. */
   readonly exportCondition?: string;
   readonly fileRouters?: readonly FileRouter[];
+  /** Specifiers that stand for a folder of each package without being configured there: `$lib` → `src/lib`. */
+  readonly folders?: Readonly<Record<string, string>>;
+  /** Files that only a router shows: what another one hands to them is of another address. */
+  readonly routerFiles?: RegExp;
+  /** Whether a name of a package gives the route that is shown. */
+  readonly givesRoute?: (module: string, name: string) => boolean;
 };

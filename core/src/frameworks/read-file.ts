@@ -1,5 +1,5 @@
 import type { FileFacts } from '../model/facts';
-import { globalNames, listenedNames, loadedLater, openedNames, unmentionedProps } from '../read/mentions';
+import { declaredForAll, listenedNames, loadedLater, openedNames, unmentionedProps } from '../read/mentions';
 import { readerOf, traitsOf } from './registry';
 
 /** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
@@ -15,7 +15,7 @@ function withMentions(facts: FileFacts, text: string): FileFacts {
     return { ...component, lines: own.split('\n').length, ...(unmentioned.length > 0 ? { unmentioned } : {}) };
   });
   const declares = /\.d\.[cm]?ts$/.test(facts.file) || /\bdeclare\s+(global|const|let|var|function)\b/.test(text);
-  const names = declares || /globalProperties|Vue\.prototype/.test(text) ? globalNames(text, declares) : [];
+  const names = [...(facts.globalNames ?? []), ...(declares ? declaredForAll(text) : [])];
   const opened = openedNames(text);
   const given = { ...(names.length > 0 ? { globalNames: names } : {}), ...(opened.length > 0 ? { opened } : {}) };
   return { ...facts, components, ...given, ...(later.length > 0 ? { later } : {}), ...(listens.length > 0 ? { listens } : {}) };

@@ -4,6 +4,8 @@ export type Traits = {
   readonly markup: 'expression' | 'directives' | 'blocks';
   /** Whether a prop is there for the template as soon as it is declared, or has to be taken out of the props first. */
   readonly propsByDeclaration: boolean;
+  /** Names under which it runs what a component does at the end of its life. */
+  readonly endOfLife: RegExp;
   /** What runs again when a value changes: the component as a whole, or what reads the value. */
   readonly rerender: 'component' | 'reading';
   /** Content for a slot runs while the component that has the slot renders, and not with its owner. */

@@ -1,3 +1,4 @@
+import { adapters } from '../frameworks/registry';
 import type { FilePath } from '../model/span';
 import type { PackageInfo, PathsInfo, ProjectConfig } from './config';
 import { directoryOf, isWithin, joinPath } from '../model/paths';
@@ -151,12 +152,14 @@ function byWorkspace(files: ReadonlySet<FilePath>, packages: readonly PackageInf
   return undefined;
 }
 
-/** `@/x` and `~/x` without configuration: below `src`, `app` or the package itself. */
+const foldersOfFrameworks = adapters.flatMap(({ link }) => Object.entries(link.folders ?? {}));
+
+/** What a framework has for folders, and `@/x` and `~/x` without configuration: below `src`, `app` or the package itself. */
 function byUsualAlias(files: ReadonlySet<FilePath>, config: ProjectConfig, from: FilePath, specifier: string): FilePath | undefined {
   const directory = packageOf(config, from)?.directory ?? '';
-  // Written by the framework into a configuration that is made anew and not kept.
-  const library = /^\$lib(\/.*)?$/.exec(specifier);
-  if (library) return fileAt(files, joinPath(directory, `src/lib${library[1] ?? ''}`));
+  for (const [name, folder] of foldersOfFrameworks)
+    if (specifier === name || specifier.startsWith(`${name}/`))
+      return fileAt(files, joinPath(directory, folder + specifier.slice(name.length)));
   const rest = /^[@~]\/(.*)$/.exec(specifier)?.[1];
   if (rest === undefined) return undefined;
   for (const folder of ['src', 'app', '.']) {

@@ -397,6 +397,8 @@ export type ActionFact = {
   readonly invokes: readonly CallFact[];
   readonly sends: readonly SendFact[];
   readonly hears: readonly HearFact[];
+  /** It runs once, at the start of a life, and is not meant to follow anything. */
+  readonly runsOnce?: true;
   /** The declared dependencies of an effect or a memo; absent where none are declared. */
   readonly follows?: readonly Reading[];
   /** Stretches of it that run when it has returned for the first time: after an await, in promises and timers; absent for none. */

@@ -23,13 +23,9 @@ export function openedNames(text: string): string[] {
   return [...added, ...computed].map((match) => match[1] ?? '');
 }
 
-/** Names that all others may read: `app.config.globalProperties.money = …`, and what a declaration file declares, or any file for all. */
-export function globalNames(text: string, declares: boolean): string[] {
-  const declared = declares ? [...text.matchAll(/\b(?:const|let|var|function|class|enum)\s+([\w$]+)/g)] : [];
-  return [
-    ...declared.map((match) => match[1] ?? ''),
-    ...[...text.matchAll(/\b(?:globalProperties|Vue\.prototype)\.([\w$]+)\s*=/g)].map((match) => match[1] ?? ''),
-  ];
+/** Names that a text declares, of a file that declares them for all others. */
+export function declaredForAll(text: string): string[] {
+  return [...text.matchAll(/\b(?:const|let|var|function|class|enum)\s+([\w$]+)/g)].map((match) => match[1] ?? '');
 }
 
 /**

@@ -47,6 +47,7 @@ export const react: Adapter = {
   traits: {
     markup: 'expression',
     propsByDeclaration: false,
+    endOfLife: /^componentWillUnmount$/,
     rerender: 'component',
     slotsRunLate: false,
     mutation: 'unseen',

@@ -29,10 +29,15 @@ export const svelte: Adapter = {
     classProp: 'class',
     changesOf: (prop) => [modelKey(prop)],
     placedPages,
+    // Written into a configuration that is made anew and not kept.
+    folders: { $lib: 'src/lib' },
+    routerFiles: /(^|\/)\+(page|layout)(@[^/]*)?\.svelte$/,
+    givesRoute: (module) => /^\$app\/(state|stores)$/.test(module),
   },
   traits: {
     markup: 'blocks',
     propsByDeclaration: false,
+    endOfLife: /^onDestroy$/,
     rerender: 'reading',
     slotsRunLate: false,
     mutation: 'seen',

@@ -4,6 +4,7 @@ import type { Adapter } from '../adapter';
 import { registeredTags } from './globals';
 import { loadParser, parseTemplate } from './parser';
 import { readVue } from './read';
+import { withGlobalProperties } from './global-properties';
 import { isVueScript, readVueScript } from './read/module';
 import { eventMember, propMember } from './read/names';
 import { vueWriter } from './write';
@@ -14,7 +15,7 @@ export const vue: Adapter = {
   name: 'Vue',
   files: /\.vue$/,
   readsScript: (_, text) => isVueScript(text),
-  read: (file, text) => (file.endsWith('.vue') ? readVue(file, text) : readVueScript(file, text)),
+  read: (file, text) => withGlobalProperties(file.endsWith('.vue') ? readVue(file, text) : readVueScript(file, text), text),
   load: loadParser,
   parseBare: (file, text) => {
     if (!file.endsWith('.vue')) {
@@ -37,6 +38,7 @@ export const vue: Adapter = {
     classProp: 'class',
     changesOf: (prop) => [modelKey(prop)],
     registeredTags,
+    givesRoute: (module, name) => /^(vue-router|nuxt)/.test(module) && name === 'useRoute',
     fileRouters: [
       {
         needs: /^nuxt$/,
@@ -48,6 +50,8 @@ export const vue: Adapter = {
   traits: {
     markup: 'directives',
     propsByDeclaration: true,
+    endOfLife:
+      /^(on(Before)?Unmount(ed)?|onScopeDispose|onDeactivated|beforeUnmount|unmounted|beforeDestroy|destroyed|onWatcherCleanup|onCleanup)$/,
     rerender: 'reading',
     slotsRunLate: true,
     mutation: 'seen',

@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
 import type { FileFacts, NameFact } from '../../model/facts';
 import type { Declared } from './declarations';
-import { bare, forEachChild, isFunction, keyName, patternNames, spanOf } from './syntax';
+import { bare, forEachChild, holdsFunction, isFunction, patternNames, spanOf } from './syntax';
 
 /** Names that a function or a block binds for all that stands in it. */
 type Bound = { readonly names: ReadonlySet<string>; readonly outer?: Bound };
@@ -97,16 +97,11 @@ export function memberNames(roots: readonly t.Node[]): Set<string> {
   return found;
 }
 
-/** Options by which an object that is mixed into a component is told from others. */
-const mixed = /^(data|computed|methods|props|watch|inject|mixins|setup|created|mounted|beforeUnmount|beforeDestroy|unmounted|destroyed)$/;
-
-/** The objects of a module that may be mixed into components, as facts of its file. */
+/** The objects of a module that may be mixed into components, since they hold functions, as facts of its file. */
 export function mixablesOf(declared: readonly Pick<Declared, 'name' | 'node'>[]): Pick<FileFacts, 'mixables'> {
   const mixables = declared.flatMap(({ name, node }) => {
     const object = bare(node);
-    if (object.type !== 'ObjectExpression') return [];
-    const isMixable = object.properties.some((one) => one.type !== 'SpreadElement' && mixed.test(keyName(one) ?? ''));
-    return isMixable ? [{ name, members: [...memberNames([object])] }] : [];
+    return object.type === 'ObjectExpression' && holdsFunction(object) ? [{ name, members: [...memberNames([object])] }] : [];
   });
   return mixables.length > 0 ? { mixables } : {};
 }

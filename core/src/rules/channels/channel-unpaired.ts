@@ -1,4 +1,6 @@
 import { nearest } from '../../contract';
+import { adapters } from '../../frameworks/registry';
+import { isOwnModule } from '../../read/script/expressions';
 import type { Model } from '../../model/model';
 import { channelEnds, type End } from './channel-ends';
 import { isNativeEvent } from '../events/native-events';
@@ -6,14 +8,19 @@ import { isNativeEvent } from '../events/native-events';
 import type { Found, Rule } from '../rule';
 
 /** Packages from which a module may come by a bus that lives in the page alone. */
-const inPage = /^(mitt|tiny-emitter|nanoevents|eventemitter3|events|node:events|emittery|vue|svelte|react|preact|@vue\/|\$app\/)/;
+const buses = /^(mitt|tiny-emitter|nanoevents|eventemitter3|(node:)?events|emittery)$/;
+
+const isOfFramework = (module: string): boolean =>
+  adapters.some(
+    ({ write }) => module === write.package || module.startsWith(`${write.package}/`) || module.startsWith(`@${write.package}/`),
+  );
 
 /** A carrier that a module of the project makes, with nothing behind it that could send or hear from outside. */
 function isOwnBus(model: Model, carrier: string): boolean {
   const file = model.files.get(carrier.replace(/(\(\)|#.*)$/, ''));
   return (
     file !== undefined &&
-    file.imports.every(({ from, typeOnly }) => typeOnly || /^[.~@#$]?\//.test(from) || /^\.\.?\//.test(from) || inPage.test(from))
+    file.imports.every(({ from, typeOnly }) => typeOnly || isOwnModule(from) || buses.test(from) || isOfFramework(from))
   );
 }
 

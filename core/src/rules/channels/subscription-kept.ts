@@ -1,12 +1,12 @@
 import { type ActionFact, type BodyFacts, type HearFact, timerEvent } from '../../model/facts';
+import { adapters } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { type FilePath, locate } from '../../model/span';
 import { endingEdit, withEdits } from '../shared/edits';
 import type { Found, Rule } from '../rule';
 
-/** Names under which frameworks run what a component does at the end of its life. */
-const ending =
-  /^(onUnmounted|onBeforeUnmount|onScopeDispose|onDeactivated|onDestroy|beforeUnmount|unmounted|beforeDestroy|destroyed|componentWillUnmount|onWatcherCleanup|onCleanup)$/;
+/** Whether an action runs at the end of a life; functions that components share may be called in any framework. */
+const isEnding = ({ name }: ActionFact): boolean => adapters.some(({ traits }) => traits.endOfLife.test(name));
 
 /** What a subscription listens to, in words. */
 function heardOf({ channel }: HearFact): string {
@@ -17,13 +17,13 @@ function heardOf({ channel }: HearFact): string {
 
 /** Subscriptions that outlive the component; what it hears on its own elements dies with these. */
 function keptBy({ actions, endings = [] }: BodyFacts, action: ActionFact): HearFact[] {
-  if ((action.kind !== 'effect' && action.kind !== 'lifecycle') || ending.test(action.name)) return [];
-  const undoesElsewhere = actions.some((one) => one !== action && (ending.test(one.name) || one.cleansUp));
+  if ((action.kind !== 'effect' && action.kind !== 'lifecycle') || isEnding(action)) return [];
+  const undoesElsewhere = actions.some((one) => one !== action && (isEnding(one) || one.cleansUp));
   const ended = new Set(endings);
   return action.hears.filter(({ ends, unnamed, channel }) => {
     if (ends || channel.on === 'element' || channel.name?.startsWith('this.')) return false;
     // What comes in a promise is never called, whatever it would end.
-    if (action.endsInPromise && !actions.some((one) => ending.test(one.name))) return true;
+    if (action.endsInPromise && !actions.some((one) => isEnding(one))) return true;
     if (ended.has('')) return false;
     if (unnamed && channel.on !== 'channel') return true;
     return !action.cleansUp && !undoesElsewhere && !ended.has(channel.event ?? '');

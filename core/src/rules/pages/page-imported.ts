@@ -1,5 +1,6 @@
 import { isGiven, isPlain } from '../../contract';
 
+import { adapterOf } from '../../frameworks/registry';
 import type { ComponentId } from '../../model/ids';
 import { useById } from '../../model/lookup';
 import type { Component, Model, Use } from '../../model/model';
@@ -42,18 +43,12 @@ function shownByRouter(model: Model): { readonly shown: Set<ComponentId>; readon
   return { shown, by };
 }
 
-/** Files that only a router shows: what another one hands to them is of another address. */
-const isOfRouter = /(^|\/)\+(page|layout)(@[^/]*)?\.svelte$/;
-
 /** Where a page reads the parameters of its address from the route that it asks for; undefined where it does not. */
-function paramsRead(model: Model, { facts, file }: Component): Span | undefined {
+function paramsRead(model: Model, { facts, file, framework }: Component): Span | undefined {
   const at = facts.values.findIndex(({ kind, source }) => {
     if (source === undefined || (kind !== 'hook' && kind !== 'module')) return false;
     const meant = model.named(file, source);
-    return (
-      meant.kind === 'outside' &&
-      (/^(vue-router|nuxt)/.test(meant.module) ? meant.name === 'useRoute' : /^\$app\/(state|stores)$/.test(meant.module))
-    );
+    return meant.kind === 'outside' && adapterOf(framework).link.givesRoute?.(meant.module, meant.name);
   });
   return indexOf(facts)
     .sinks.get(at)
@@ -66,13 +61,14 @@ function routeNeed({ model, pages }: Check, page: Component, use: Use): { readon
   if (value) return { what: `what the route loads (${value.origin?.what ?? value.name})`, at: locate(page.file, value.span) };
   const params = page.facts.values.find((one) => one.origin?.kind === 'url' && one.origin.what === 'useParams');
   const own = paramsRead(model, page);
+  const { routerFiles } = adapterOf(page.framework).link;
   const isOffRoute = pages.pagesOf(use.owner).some((one) => !/[:[]/.test(one.path));
   if (own && isOffRoute) return { what: 'the parameters of its address', at: locate(page.file, own) };
   // Every page on which it is used that way may have parameters of its own.
   if (params && pages.pagesOf(use.owner).some((one) => !one.path.includes(':')))
     return { what: 'the parameters of its address', at: locate(page.file, params.span) };
   for (const prop of page.contract.members.values())
-    if (handed.has(prop.name) && isPlain(use.node) && (isOfRouter.test(page.file) || !isGiven(use.node, prop.key)))
+    if (handed.has(prop.name) && isPlain(use.node) && (routerFiles?.test(page.file) || !isGiven(use.node, prop.key)))
       return { what: prop.name, at: prop.declared };
   let outlet: Location | undefined;
   walkTemplate(page.facts.template, (node) => {

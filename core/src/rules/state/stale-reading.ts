@@ -165,8 +165,7 @@ function staleBy(
 ): { readonly how: 'list' | 'late' | 'hidden'; readonly readings: readonly Reading[] } {
   if (traitsOf(component).effects === 'listed')
     return { how: 'list', readings: staleIn(model, component, action, readsOf(component, action)) };
-  // What runs once at the start of a life is not meant to follow anything.
-  if (action.follows === undefined || /^(on)?(Before)?Mount(ed)?$/i.test(action.name)) return { how: 'late', readings: [] };
+  if (action.follows === undefined || action.runsOnce) return { how: 'late', readings: [] };
   const late = once([...lateIn(model, component, action), ...lateInCalled(model, component, action)]);
   return late.length > 0 ? { how: 'late', readings: late } : { how: 'hidden', readings: hiddenIn(model, component, action) };
 }

@@ -181,7 +181,7 @@ function readLoose({ body }: Instance, node: t.Node, scope: Scope): boolean {
   if (isFunction(run)) {
     const action = declareAction(body, api, effects.has(api) || api === 'onMount' ? 'effect' : 'lifecycle', run, scope);
     const facts = body.actions[action];
-    if (facts && api === 'onMount') facts.follows = [];
+    if (facts && api === 'onMount') Object.assign(facts, { follows: [], runsOnce: true });
     if (effects.has(api)) {
       followsReads(body, action, run);
       body.queue.push(() => body.again.push(...writtenAgain(body, run, scope)));

@@ -1,3 +1,4 @@
+import { givesGlobalProperties } from '../global-properties';
 import { mixablesOf } from '../../../read/script/unbound';
 import type * as t from '@babel/types';
 import { voidsOf } from '../../../read/script/called';
@@ -48,9 +49,8 @@ import type { VueMarkup } from './template';
 
 /** Tells whether a script belongs to this framework: it imports from it, or from what is made for it alone. */
 export function isVueScript(text: string): boolean {
-  return /from\s*['"](?:[^'"]+\.vue|vue|vue-demi|@vue\/[\w-]+|vue-router|pinia|vuex|@vueuse\/[\w-]+|#imports|#app|nuxt\/app)['"]/.test(
-    text,
-  );
+  const imports = /from\s*['"](?:[^'"]+\.vue|vue|vue-demi|@vue\/[\w-]+|vue-router|pinia|vuex|@vueuse\/[\w-]+|#imports|#app|nuxt\/app)['"]/;
+  return imports.test(text) || givesGlobalProperties(text);
 }
 
 /** Reads a script of a project in this framework: composables, stores, keys, component objects, routes, the application. Never throws. */

@@ -97,7 +97,7 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
     if (!lifecycles.test(name) || !isFunction(value)) continue;
     const action = declareAction(body, name, name === 'mounted' ? 'effect' : 'lifecycle', value, scope);
     const facts = body.actions[action];
-    if (facts && name === 'mounted') facts.follows = [];
+    if (facts && name === 'mounted') Object.assign(facts, { follows: [], runsOnce: true });
   }
   readWatchers(setup, option('watch'), own, scope);
   readProvide(setup, option('provide'), scope);

@@ -106,7 +106,7 @@ function readLoose(setup: Setup, node: t.Node, scope: Scope): boolean {
     const at = body.actions.length;
     runs(setup, api, api === 'onMounted' ? 'effect' : 'lifecycle', first, scope);
     const facts = body.actions[at];
-    if (facts && api === 'onMounted') facts.follows = [];
+    if (facts && api === 'onMounted') Object.assign(facts, { follows: [], runsOnce: true });
     return true;
   }
   if (effects.has(api) && first) {
