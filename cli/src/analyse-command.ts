@@ -113,11 +113,12 @@ export async function runAnalyse(args: readonly string[], { out, err }: Output):
         });
         if ('wrong' in gated) throw new GivenError(gated.wrong);
         const asked = answerAsked(folder, gated.analysed.model, options);
-        if ('wrong' in asked) throw new GivenError(asked.wrong);
         const report = { ...makeReport(folder, gated.analysed), ...asked.report };
         const inWords = isAsked(options) && (format ?? 'text') === 'text';
         out(inWords ? asked.text : printed(report, format, path.basename(path.resolve(directory)), known));
         code = gated.fails(report, options.failOn ?? settings.failOn ?? 'never', known) ? 1 : 0;
+        for (const one of asked.missing) err(`${one}\n`);
+        if (asked.missing.length > 0) code = 2;
       } catch (error) {
         if (!(error instanceof FolderError) && !(error instanceof GivenError)) throw error;
         err(`${error.message}\n`);

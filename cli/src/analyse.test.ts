@@ -214,8 +214,26 @@ describe('trees and traces', () => {
     ['--trace', 'goes:src/rows.js#useKeper', 'src/rows.js declares no useKeper. Near to it: useKeeper.'],
   ])('%s %s ends with 2 and says what is near', async (option, value, message) => {
     const { status, stdout, stderr } = await run(asked, '--json', option, value);
-    expect([status, stdout]).toEqual([2, '']);
+    expect(status).toBe(2);
+    expect((JSON.parse(stdout) as { components: unknown[] }).components.length).toBeGreaterThan(0);
     expect(stderr).toContain(message);
+  });
+
+  test('what is there is printed all the same', async () => {
+    const { status, stdout } = await run(
+      asked,
+      '--json',
+      '--tree',
+      'Page',
+      '--tree',
+      'Pagee',
+      '--trace',
+      'goes:open',
+      '--trace',
+      'goes:Page.open',
+    );
+    const { trees, traces } = JSON.parse(stdout) as { trees: { page: string }[]; traces: { of: string }[] };
+    expect([status, trees.map((one) => one.page), traces.map((one) => one.of)]).toEqual([2, ['Page'], ['goes:Page.open']]);
   });
 });
 

@@ -13,30 +13,36 @@ export type Asked = {
 };
 
 /** The answers, as parts of a report and in words. */
-export type AskedFor = { readonly report: Pick<Report, 'trees' | 'traces'>; readonly text: string };
+export type AskedFor = {
+  readonly report: Pick<Report, 'trees' | 'traces'>;
+  readonly text: string;
+  /** What is not there, each in a sentence with near names. */
+  readonly missing: readonly string[];
+};
 
 export const isAsked = ({ tree, trees, trace }: Asked): boolean => trees || tree.length > 0 || trace.length > 0;
 
 const isPage = (page: Page, asked: string): boolean =>
   [page.name, page.path, page.file, page.id].some((one) => one !== '' && one === asked);
 
-/** The trees and traces that were asked for; what is not there is `wrong`, in words, with near names. */
-export function answerAsked(folder: Folder, model: Model, { tree, trees, trace }: Asked): AskedFor | { readonly wrong: string } {
+/** The trees and traces that were asked for, and what of them is not there. */
+export function answerAsked(folder: Folder, model: Model, { tree, trees, trace }: Asked): AskedFor {
   const texts = new Map(folder.sources.map(({ file, text }) => [file, text]));
   const textOf = (file: string): string | undefined => texts.get(file);
   const lineOf = makeLineOf(textOf);
+  const missing: string[] = [];
   const pages: Page[] = trees ? [...model.pages] : [];
   for (const asked of tree) {
     const found = model.pages.filter((page) => isPage(page, asked));
-    if (found.length === 0) return { wrong: noPage(model, asked) };
+    if (found.length === 0) missing.push(noPage(model, asked));
     pages.push(...found.filter((page) => !pages.includes(page)));
   }
   const writer = makeTraceWriter(model, textOf, lineOf);
   const traces = [];
   for (const question of trace) {
     const answered = writer.ask(question);
-    if ('wrong' in answered) return answered;
-    traces.push(answered);
+    if ('wrong' in answered) missing.push(answered.wrong);
+    else traces.push(answered);
   }
   const entries = pages.map((page) => treeEntry(model, page, lineOf));
   return {
@@ -45,6 +51,7 @@ export function answerAsked(folder: Folder, model: Model, { tree, trees, trace }
       ...(trace.length > 0 ? { traces: traces.map(({ entry }) => entry) } : {}),
     },
     text: [...entries.map(treeText), ...traces.map(({ text }) => text)].join('\n'),
+    missing,
   };
 }
 
