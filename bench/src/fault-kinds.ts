@@ -311,7 +311,7 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
             const context = take.needed ? project.model.contexts.get(take.context) : undefined;
             return context?.name === name && context.fallback === 'none';
           }),
-        ) && project.model.pages.some((page) => page.reach === 'whole');
+        ) && project.model.pages.some((page) => page.above === 'known');
       const scripted = component.facts.provides.flatMap((given): Fault[] =>
         component.framework !== 'react' && needed(given.source) && /^(?:provide|setContext)\(/.test(text.slice(given.span.start))
           ? [

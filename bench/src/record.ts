@@ -101,7 +101,7 @@ type Lines = { readonly trees: string[]; readonly strands: string[]; readonly ca
 
 function pageLines(model: Model, findings: readonly Finding[], page: Page, lines: Lines, random: () => number): void {
   const tree = unfold(model, page);
-  lines.trees.push(line({ page: page.id, path: page.path, reach: page.reach, places: tree.places.length, truncated: tree.truncated }));
+  lines.trees.push(line({ page: page.id, path: page.path, why: page.why, places: tree.places.length, truncated: tree.truncated }));
   if (tree.places.length > limits.placesOfAPage) return;
   for (const place of tree.places) lines.trees.push(line(place));
   const ways = makeFlowQueries(model, tree);

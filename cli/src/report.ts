@@ -90,7 +90,7 @@ export function analyseFolder(folder: Folder, options: CheckOptions = {}): Analy
 }
 
 function componentEntries(model: Model): ComponentEntry[] {
-  const pages = new Set(model.pages.flatMap((page) => (page.reach === 'whole' ? [`${page.file}#${page.name}`] : [page.entry])));
+  const pages = new Set(model.pages.flatMap((page) => (page.above === 'known' ? [`${page.file}#${page.name}`] : [page.entry])));
   return [...model.components.values()]
     .filter((component) => component.role === 'component')
     .map((component) => ({

@@ -129,7 +129,7 @@ function pagesWith(model: Model, component: string): Page[] {
   if (pages.length > 0) return pages;
   return [...ids].flatMap((id): Page[] => {
     const own = model.components.get(id);
-    return own ? [{ id, name: own.name, file: own.file, path: '', entry: id, chain: [], reach: 'alone' }] : [];
+    return own ? [{ id, name: own.name, file: own.file, path: '', entry: id, chain: [], above: 'unknown', why: 'alone' }] : [];
   });
 }
 

@@ -15,19 +15,14 @@ export type PlacedPage = {
   readonly file: FilePath;
   readonly path: string;
   readonly body: BodyFacts & { readonly template: readonly TemplateNode[] };
+  /** What the outlets in it show, from the outside in; absent where it has none. */
+  readonly chain?: readonly PlacedPage['body'][];
 };
 
 /** What a tag stands for that its file neither declares nor imports: a name of a file, what a file exports, or something outside. */
 export type TagTarget =
   | { readonly kind: 'name' | 'export'; readonly file: FilePath; readonly name: string }
   | { readonly kind: 'outside'; readonly module: string; readonly name: string };
-
-/** Packages whose router makes pages of files, where these stand, and the path of each. */
-export type FileRouter = {
-  readonly needs: RegExp;
-  readonly file: RegExp;
-  readonly path: (match: RegExpExecArray) => string;
-};
 
 /** Whether a type is that of a function, or may be. */
 export const isFunctionType = (type: TypeExpr): boolean =>
@@ -53,7 +48,8 @@ export type LinkConventions = {
   readonly registeredTags?: (project: Project) => (file: FilePath, tag: string) => TagTarget | undefined;
   /** The condition under which packages export their sources for the framework. */
   readonly exportCondition?: string;
-  readonly fileRouters?: readonly FileRouter[];
+  /** What the routes of a table stand in, where a file beside it shows them. */
+  readonly shellOfTable?: (project: Project, table: FilePath) => FilePath | undefined;
   /** Specifiers that stand for a folder of each package without being configured there: `$lib` → `src/lib`. */
   readonly folders?: Readonly<Record<string, string>>;
   /** Files that only a router shows: what another one hands to them is of another address. */

@@ -79,8 +79,12 @@ function readPaths(config: ConfigFile, all: ReadonlyMap<FilePath, ConfigFile>, s
     pattern,
     targets: (Array.isArray(targets) ? targets : []).map((target) => joinPath(base ?? directory, stringOf(target))),
   }));
-  const parent = parentConfig(config.file, stringOf(json['extends']), all);
-  const inherited = parent && !seen.has(parent.file) ? readPaths(parent, all, new Set([...seen, config.file])) : undefined;
+  const parents = (Array.isArray(json['extends']) ? json['extends'] : [json['extends']]).map(stringOf);
+  const inherited = parents
+    .flatMap((one) => parentConfig(config.file, one, all) ?? [])
+    .filter((one) => !seen.has(one.file))
+    .map((one) => readPaths(one, all, new Set([...seen, config.file])))
+    .findLast((one) => one.paths.length > 0 || one.baseUrl !== undefined);
   const found = base ?? inherited?.baseUrl;
   return { directory, ...(found === undefined ? {} : { baseUrl: found }), paths: own.length > 0 ? own : (inherited?.paths ?? []) };
 }

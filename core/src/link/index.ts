@@ -9,8 +9,11 @@ import type { Project } from '../frameworks/conventions';
 import { adapters } from '../frameworks/registry';
 import { makeTags, type Tags } from './tags';
 import { type MadeComponent, makeNames, type Meant, type Names } from './names';
-import { findPages } from './pages';
-import { makeResolver, packageOf } from './resolve';
+import { findPages, type PlacedBody } from './pages';
+import { makeHolders } from './holders';
+import { joinRoutes, type LooseRoute, type RouteBody } from './routes';
+import { inferAliases, missingSpecifiers } from './aliases';
+import { makeResolver, packageOf, type ResolveModule } from './resolve';
 import { fileRole } from './roles';
 import { makeTakes } from './takes';
 
@@ -26,18 +29,21 @@ type Linkage = {
   readonly useOfNode: WeakMap<TemplateUse, Use>;
   readonly routes: readonly RouteBody[];
   readonly placed: readonly PlacedBody[];
+  readonly shellOfTable: (table: FilePath) => FilePath | undefined;
 };
 
 /** Links the facts of all files to a model: finds out who is meant by each tag, name and key. */
 export function link(files: ReadonlyMap<FilePath, FileFacts>, configs: readonly ConfigFile[]): Linked {
   const config = readConfig(configs);
   const ambient = new Set([...files.values()].flatMap((facts) => facts.ambient.map((one) => one.module)));
-  const names = makeNames(files, makeResolver(new Set(files.keys()), config, ambient));
+  const names = makeNames(files, resolverOf(files, config, ambient));
   const project: Project = { files, dependenciesOf: (file) => packageOf(config, file)?.dependencies };
-  const { components, routes, placed } = linkComponents(project, names, config);
-  const linkage: Linkage = { names, tags: makeTags(project, names), config, useOfNode: new WeakMap(), routes, placed };
+  const { components, routes, placed, holdersOf } = linkComponents(project, names, config);
+  const shellOfTable = (table: FilePath): FilePath | undefined =>
+    adapters.map((adapter) => adapter.link.shellOfTable?.(project, table)).find((one) => one !== undefined);
+  const linkage: Linkage = { names, tags: makeTags(project, names), config, useOfNode: new WeakMap(), routes, placed, shellOfTable };
   const { usesBy, usesOf, counts } = linkUses(components, linkage);
-  const pages = findPages({ files, components, usesBy, usesOf, routes, placed, config });
+  const pages = findPages({ files, components, usesBy, usesOf, routes, placed, holdersOf, shellOfTable });
   return {
     files,
     components,
@@ -47,10 +53,31 @@ export function link(files: ReadonlyMap<FilePath, FileFacts>, configs: readonly 
     useOfNode: linkage.useOfNode,
     named: namedBy(names),
     pages,
+    holdersOf,
     counts,
     linkage,
   };
 }
+
+/** The resolver of a project, with the aliases that its specifiers tell where no configuration does. */
+function resolverOf(files: ReadonlyMap<FilePath, FileFacts>, config: ProjectConfig, ambient: ReadonlySet<string>): ResolveModule {
+  const paths = new Set(files.keys());
+  const declared = makeResolver(paths, config, ambient);
+  const isMissing = (from: FilePath, specifier: string): boolean => {
+    const resolved = declared(from, specifier);
+    if (resolved.kind !== 'outside') return resolved.kind === 'missing';
+    const name = specifier
+      .split('/')
+      .slice(0, specifier.startsWith('@') ? 2 : 1)
+      .join('/');
+    return isOwnSpecifier.test(specifier) && packageOf(config, from)?.dependencies.has(name) !== true;
+  };
+  const inferred = inferAliases(paths, missingSpecifiers(files, isMissing));
+  return inferred.length === 0 ? declared : makeResolver(paths, config, ambient, inferred);
+}
+
+/** Neither built in, nor a file that is no code, nor made by a bundler. */
+const isOwnSpecifier = /^[@~#\w][^:]*$/;
 
 /**
  * Links again after edits. Where the edited files still import, export and declare the same, only
@@ -63,7 +90,7 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
     return old !== undefined && sameSurface(old, facts);
   });
   if (!known || files.size !== before.files.size || edited.length > 20) return link(files, configs);
-  const { names, config } = before.linkage;
+  const { names } = before.linkage;
   for (const facts of edited) names.replace(facts);
   const components = new Map(before.components);
   const contracts = makeContracts(files, names);
@@ -82,7 +109,16 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
   const { usesBy, usesOf, counts } = uses;
   const pages = uses.sameTargets
     ? before.pages
-    : findPages({ files, components, usesBy, usesOf, routes: before.linkage.routes, placed: before.linkage.placed, config });
+    : findPages({
+        files,
+        components,
+        usesBy,
+        usesOf,
+        routes: before.linkage.routes,
+        placed: before.linkage.placed,
+        holdersOf: before.holdersOf,
+        shellOfTable: before.linkage.shellOfTable,
+      });
   return {
     files,
     components,
@@ -92,6 +128,7 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
     useOfNode: before.useOfNode,
     named: before.named,
     pages,
+    holdersOf: before.holdersOf,
     counts,
     linkage: before.linkage,
   };
@@ -195,9 +232,6 @@ function linkContexts(files: ReadonlyMap<FilePath, FileFacts>, names: Names): Ma
   return contexts;
 }
 
-type PlacedBody = { readonly file: FilePath; readonly path: string; readonly body: ComponentId };
-type RouteBody = { readonly file: FilePath; readonly fact: RouteFact; readonly body: ComponentId; readonly children: readonly RouteBody[] };
-
 /** Folders of packages that put something on the screen by themselves. */
 function mountingPackages(files: ReadonlyMap<FilePath, FileFacts>, config: ProjectConfig): Set<string> {
   const mounting = [...files.values()].filter(
@@ -206,17 +240,21 @@ function mountingPackages(files: ReadonlyMap<FilePath, FileFacts>, config: Proje
   return new Set(mounting.map((facts) => packageOf(config, facts.file)?.directory ?? ''));
 }
 
-function linkComponents(
-  project: Project,
-  names: Names,
-  config: ProjectConfig,
-): { components: Map<ComponentId, Component>; routes: RouteBody[]; placed: PlacedBody[] } {
+type LinkedComponents = {
+  readonly components: Map<ComponentId, Component>;
+  readonly routes: RouteBody[];
+  readonly placed: PlacedBody[];
+  readonly holdersOf: Model['holdersOf'];
+};
+
+function linkComponents(project: Project, names: Names, config: ProjectConfig): LinkedComponents {
   const { files } = project;
   const contracts = makeContracts(files, names);
   const takes = makeTakes(names);
   const mounting = mountingPackages(files, config);
   const components = new Map<ComponentId, Component>();
-  const routes: RouteBody[] = [];
+  const routes: LooseRoute[] = [];
+  const holding = new Map<FilePath, Map<string, ComponentId>>();
   const add = (file: FileFacts, facts: ComponentFacts, role: Component['role'], isPublic: boolean): ComponentId => {
     const id = componentId(file.file, facts.name);
     const contract = role === 'component' ? contracts.of(file.file, facts) : { members: new Map(), openness: 'open' as const };
@@ -240,8 +278,13 @@ function linkComponents(
     // What is exported under another name, or wrapped, is offered as well.
     for (const one of file.aliases) if (exported.has(one.name)) exported.add(one.target.split('.')[0]);
     for (const facts of file.components) add(file, facts, 'component', library && exported.has(facts.local.split('.')[0]));
-    file.roots.forEach((root, index) => add(file, standIn(`<root ${index + 1}>`, root), root.mounts ? 'root' : 'route', false));
-    const addRoute = (fact: RouteFact, trail: string): RouteBody => {
+    file.roots.forEach((root, index) => {
+      const id = add(file, standIn(`<root ${index + 1}>`, root), root.mounts ? 'root' : 'route', false);
+      if (root.of === undefined) return;
+      const known = holding.get(file.file) ?? new Map<string, ComponentId>();
+      holding.set(file.file, known.set(root.of, id));
+    });
+    const addRoute = (fact: RouteFact, trail: string): LooseRoute => {
       const name = `<route ${trail}>`;
       const body = add(file, standIn(name, { ...fact, mounts: false, template: routeTemplate(fact) }), 'route', false);
       return { file: file.file, fact, body, children: fact.children.map((child, index) => addRoute(child, `${trail}.${index + 1}`)) };
@@ -256,10 +299,13 @@ function linkComponents(
     .flatMap((adapter) => adapter.link.placedPages?.(project) ?? [])
     .flatMap((one): PlacedBody[] => {
       const own = files.get(one.file);
-      const stand = standIn(`<page ${one.path}>`, { ...one.body, span: { start: 0, end: 0 }, mounts: true });
-      return own ? [{ file: one.file, path: one.path, body: add(own, stand, 'root', false) }] : [];
+      if (!own) return [];
+      const stand = (name: string, body: typeof one.body): ComponentFacts =>
+        standIn(name, { ...body, span: { start: 0, end: 0 }, mounts: true });
+      const chain = (one.chain ?? []).map((body, index) => add(own, stand(`<page ${one.path} ${index + 1}>`, body), 'route', false));
+      return [{ file: one.file, path: one.path, body: add(own, stand(`<page ${one.path}>`, one.body), 'root', false), chain }];
     });
-  return { components, routes, placed };
+  return { components, routes: joinRoutes(routes, names), placed, holdersOf: makeHolders(holding, names) };
 }
 
 /** Asks for every component that was handed through functions, so that those which these make are known. */
@@ -351,7 +397,7 @@ function targetOf(names: Names, tags: Tags, file: FilePath, node: TemplateUse): 
   if (lazy) {
     const resolved = names.resolveModule(file, lazy[1] ?? '');
     return resolved.kind === 'file'
-      ? shownBy(names.exported(resolved.file, lazy[2] ?? 'default'))
+      ? shownBy(loadedFrom(names, resolved.file, lazy[2] ?? 'default'))
       : { kind: 'unresolved', reason: `${lazy[1]} is not among the files` };
   }
   const context = /^(.*)\.(Provider|Consumer)$/.exec(node.tag);
@@ -366,6 +412,12 @@ function targetOf(names: Names, tags: Tags, file: FilePath, node: TemplateUse): 
     : names.meant(file, node.tag);
   const target = asTarget(own.kind === 'unresolved' ? (tags(file, node.tag) ?? own) : own);
   return node.asValue && target.kind !== 'component' ? { kind: 'dynamic' } : target;
+}
+
+/** What a module gives under the first of some names that it exports a component by. */
+function loadedFrom(names: Names, file: FilePath, exported: string): Meant {
+  const meant = exported.split(',').map((name) => names.exported(file, name));
+  return meant.find((one) => one.kind === 'component') ?? names.exported(file, exported.split(',').at(-1) ?? 'default');
 }
 
 /** A route's file may answer requests and show nothing. */

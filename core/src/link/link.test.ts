@@ -385,7 +385,7 @@ describe('what is taken from above', () => {
 });
 
 describe('pages', () => {
-  const pages = (files: Files): string[] => analyseFiles(files).model.pages.map((page) => `${page.name} ${page.path} ${page.reach}`);
+  const pages = (files: Files): string[] => analyseFiles(files).model.pages.map((page) => `${page.name} ${page.path} ${page.why}`);
   const parts =
     'export function A() { return <p/>; } export function B() { return <p/>; } export function Shell() { return <main><Outlet/></main>; }';
 
@@ -395,15 +395,15 @@ describe('pages', () => {
         'src/main.tsx': "import { A } from './parts'; createRoot(x).render(<StrictMode><A/></StrictMode>);",
         'src/parts.tsx': parts,
       }),
-    ).toEqual(['A  whole']);
+    ).toEqual(['A  mounted', 'B  alone', 'Shell  alone']);
   });
 
   test('routes as objects, nested', () => {
     const main =
       "import { A, B, Shell } from './parts';\nconst router = createBrowserRouter([{ path: '/', element: <Shell/>, children: [{ index: true, element: <A/> }, { path: 'b', Component: B }] }]);\ncreateRoot(x).render(<RouterProvider router={router}/>);";
     expect(pages({ 'src/main.tsx': `import { RouterProvider } from 'router';\n${main}`, 'src/parts.tsx': parts })).toEqual([
-      'A / whole',
-      'B /b whole',
+      'A / route',
+      'B /b route',
     ]);
   });
 
@@ -412,15 +412,12 @@ describe('pages', () => {
       "import { Routes, Route } from 'router'; import { A, B, Shell } from './parts';\nexport function App() { return <Routes><Route path='/' element={<Shell/>}><Route path='a' element={<A/>}/><Route path='b' element={<B/>}/></Route></Routes>; }";
     expect(
       pages({ 'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);", 'src/App.tsx': app, 'src/parts.tsx': parts }),
-    ).toEqual(['A /a whole', 'B /b whole']);
+    ).toEqual(['Shell / route', 'A /a route', 'B /b route']);
   });
 
   test('files, where the package uses a router by files', () => {
     const files = { 'app/page.tsx': cardByDefault, 'app/(in)/locks/[id]/page.tsx': 'export default function Lock() { return <p/>; }' };
-    expect(pages({ ...files, 'package.json': '{"dependencies":{"next":"15"}}' }).sort()).toEqual([
-      'Card / alone',
-      'Lock /locks/[id] alone',
-    ]);
+    expect(pages({ ...files, 'package.json': '{"dependencies":{"next":"15"}}' }).sort()).toEqual(['Card / file', 'Lock /locks/[id] file']);
   });
 
   test('a table of files, with layouts and prefixes', () => {
@@ -435,7 +432,7 @@ describe('pages', () => {
       'app/routes/locks.tsx': page('Locks'),
       'app/routes/lock.tsx': page('Lock'),
     };
-    expect(pages(files)).toEqual(['Home / alone', 'Locks /locks alone', 'Lock /locks/:id alone']);
+    expect(pages(files)).toEqual(['Home / route', 'Locks /locks route', 'Lock /locks/:id route']);
     const { model } = analyseFiles(files);
     expect(rows(model, treeOf(model, 'Lock'))).toBe('Frame\n  Lock');
   });

@@ -141,7 +141,11 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     const hole = filled.get(`${file}\n${dotted}`);
     if (hole) return hole;
     const alias = index.aliases.get(dotted);
-    if (alias) return aliased(file, alias, depth);
+    if (alias) {
+      const meant = aliased(file, alias, depth);
+      // What is loaded later stands for a component, or is a function like any other.
+      if (alias.from === undefined || meant.kind === 'component' || !index.shared.has(dotted)) return meant;
+    }
     const [root = '', ...rest] = dotted.split('.');
     const shared = index.shared.get(root);
     const whole = index.aliases.get(root);
@@ -204,14 +208,33 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
   function importedMember(file: FilePath, specifier: string, name: string, rest: readonly string[], depth: number): Meant {
     const whole = fromModule(file, specifier, name, depth);
     const resolved = resolveModule(file, specifier);
-    const own = resolved.kind === 'file' ? indexes.get(resolved.file)?.facts.exports.find((one) => one.exported === name) : undefined;
-    if (rest.length === 0 || resolved.kind !== 'file' || !own || own.local === '*' || depth > 40) return memberOf(whole, rest, depth);
-    const member =
-      own.from === undefined
-        ? local(resolved.file, `${own.local}.${rest.join('.')}`, depth + 1)
-        : importedMember(resolved.file, own.from, own.local, rest, depth + 1);
+    const own = rest.length > 0 && resolved.kind === 'file' ? declaredAs(resolved.file, name, depth) : undefined;
+    if (!own) return memberOf(whole, rest, depth);
+    const member = local(own.file, `${own.local}.${rest.join('.')}`, depth + 1);
     const isSure = member.kind === 'component' || (member.kind === 'unresolved' && member.memberOf !== undefined);
     return isSure ? member : memberOf(whole, rest, depth);
+  }
+
+  /** The file that declares what a module exports under a name, and its name there, through all that hand it on. */
+  function declaredAs(file: FilePath, name: string, depth: number): { file: FilePath; local: string } | undefined {
+    const exports = indexes.get(file)?.facts.exports ?? [];
+    if (depth > 40) return undefined;
+    const further = (from: string, local: string): { file: FilePath; local: string } | undefined => {
+      const resolved = resolveModule(file, from);
+      return resolved.kind === 'file' && local !== '*' ? declaredAs(resolved.file, local, depth + 1) : undefined;
+    };
+    const own = exports.find((one) => one.exported === name);
+    if (own?.from !== undefined) return further(own.from, own.local);
+    if (own) {
+      const imported = indexes.get(file)?.imports.get(own.local);
+      return imported ? further(imported.from, imported.imported) : { file, local: own.local };
+    }
+    if (name === 'default') return undefined;
+    for (const one of exports) {
+      const found = one.exported === '*' && one.from !== undefined ? further(one.from, name) : undefined;
+      if (found) return found;
+    }
+    return undefined;
   }
 
   function aliased(file: FilePath, alias: AliasFact, depth: number): Meant {

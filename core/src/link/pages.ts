@@ -1,28 +1,32 @@
-import type { RouteFact } from '../model/facts';
-import { adapters } from '../frameworks/registry';
-import { propKey } from '../model/member';
 import { bindingFor } from '../model/given';
 import type { ComponentId } from '../model/ids';
+import { propKey } from '../model/member';
 import type { Component, Model, Page, RouteStep, Use } from '../model/model';
+import { isRouteUse, mountsTable, showing } from '../model/routes';
 import type { FilePath } from '../model/span';
-import { packageOf } from './resolve';
-import type { ProjectConfig } from './config';
+import { fileRole } from './roles';
+import type { RouteBody } from './routes';
 
 type Linked = {
   readonly components: ReadonlyMap<ComponentId, Component>;
   readonly usesBy: ReadonlyMap<ComponentId, readonly Use[]>;
   readonly usesOf: ReadonlyMap<ComponentId, readonly Use[]>;
-  /** Route tables of all files, with the stand-in component of each entry. */
-  readonly routes: readonly {
-    readonly file: FilePath;
-    readonly fact: RouteFact;
-    readonly body: ComponentId;
-    readonly children: Linked['routes'];
-  }[];
-  /** Pages that stand in files by their names, each with the body that shows it. */
-  readonly placed: readonly { readonly file: FilePath; readonly path: string; readonly body: ComponentId }[];
-  readonly config: ProjectConfig;
+  /** Route tables of all files, nested, with the stand-in component of each entry. */
+  readonly routes: readonly RouteBody[];
+  /** Pages that stand in files by their names, each with the bodies that show it. */
+  readonly placed: readonly PlacedBody[];
   readonly files: Model['files'];
+  readonly holdersOf: Model['holdersOf'];
+  /** The file whose component a table's routes stand in by convention; undefined for none. */
+  readonly shellOfTable: (table: FilePath) => FilePath | undefined;
+};
+
+/** A page that stands in a file by its name: where it starts, and what its outlets show from the outside in. */
+export type PlacedBody = {
+  readonly file: FilePath;
+  readonly path: string;
+  readonly body: ComponentId;
+  readonly chain: readonly ComponentId[];
 };
 
 type RouteTree = {
@@ -33,13 +37,16 @@ type RouteTree = {
   readonly children: readonly RouteTree[];
 };
 
+/** How a component is come to from what is mounted: the routes around it. */
+type Way = { readonly steps: readonly RouteStep[]; readonly path: string };
+
+const noWay: Way = { steps: [], path: '' };
+
 function joined(parent: string, path: string): string {
   if (path.startsWith('/')) return path;
-  return path === '' ? parent : `${parent.replace(/\/$/, '')}/${path}`;
+  const open = parent.replace(/\/?\*$/, '');
+  return path === '' ? parent : `${open.replace(/\/$/, '')}/${path}`;
 }
-
-/** What a route written as markup is given to show, by the props that routers take it by. */
-const showing = new Set(['element', 'component', 'Component']);
 
 /** The component a piece of markup is about: the innermost of its first uses. */
 function aboutOf(linked: Linked, uses: readonly Use[]): Component | undefined {
@@ -48,12 +55,12 @@ function aboutOf(linked: Linked, uses: readonly Use[]): Component | undefined {
   return last?.target.kind === 'component' ? linked.components.get(last.target.id) : undefined;
 }
 
-function objectTree(linked: Linked, route: Linked['routes'][number]): RouteTree {
+function objectTree(linked: Linked, route: RouteBody): RouteTree {
   const about = aboutOf(linked, linked.usesBy.get(route.body) ?? []);
   return {
-    step: { path: route.fact.path, body: route.body },
-    shows: about !== undefined || route.fact.template.length > 0,
-    name: about?.name ?? route.fact.path,
+    step: { path: route.path, body: route.body },
+    shows: about !== undefined || (linked.components.get(route.body)?.facts.template.length ?? 0) > 0,
+    name: about?.name ?? route.path,
     file: about?.file ?? route.file,
     children: route.children.map((child) => objectTree(linked, child)),
   };
@@ -61,124 +68,143 @@ function objectTree(linked: Linked, route: Linked['routes'][number]): RouteTree 
 
 /** `<Route path element>` as markup, nested by nesting. */
 function markupTrees(linked: Linked, owner: ComponentId): RouteTree[] {
-  const uses = (linked.usesBy.get(owner) ?? []).filter(isRouteUse);
+  const all = linked.usesBy.get(owner) ?? [];
+  const uses = all.filter(isRouteUse);
+  if (uses.length === 0) return [];
   const inner = (use: Use): Use[] => uses.filter((other) => other !== use && within(other, use));
-  const direct = (all: readonly Use[]): Use[] => all.filter((use) => !all.some((other) => other !== use && within(use, other)));
+  const direct = (some: readonly Use[]): Use[] => some.filter((use) => !some.some((other) => other !== use && within(use, other)));
   const tree = (use: Use): RouteTree => {
     const given = use.node.bindings.find((one) => showing.has(one.to.name));
-    const shown = (linked.usesBy.get(owner) ?? []).filter(
-      (other) => given && other.node.span.start >= given.span.start && other.node.span.end <= given.span.end,
-    );
+    const around = given?.span ?? use.node.span;
+    const shown = all.filter((other) => other !== use && other.node.span.start >= around.start && other.node.span.end <= around.end);
     const about = aboutOf(linked, shown);
-    const path = bindingFor(use.node, propKey('path'))?.constant?.replace(/^['"`]|['"`]$/g, '') ?? '';
+    const path = pathOf(use);
     const name = about?.name ?? given?.component ?? path;
     return { step: { path, use: use.id }, shows: true, name, file: about?.file ?? use.file, children: direct(inner(use)).map(tree) };
   };
   return direct(uses).map(tree);
 }
 
-export function isRouteUse(use: Use): boolean {
-  return (
-    use.target.kind === 'outside' &&
-    /(^|\.)Route$/.test(use.node.tag) &&
-    use.node.bindings.some((one) => showing.has(one.to.name) || one.to.name === 'path' || one.to.name === 'index')
-  );
-}
+const pathOf = (use: Use): string => bindingFor(use.node, propKey('path'))?.constant?.replace(/^['"`]|['"`]$/g, '') ?? '';
 
 function within(inner: Use, outer: Use): boolean {
   return inner.node.span.start >= outer.node.span.start && inner.node.span.end <= outer.node.span.end;
 }
 
-function pagesOfTree(entry: ComponentId, tree: RouteTree, chain: readonly RouteStep[], path: string): Page[] {
-  const steps = [...chain, tree.step];
-  const here = joined(path, tree.step.path);
-  if (tree.children.length > 0) return tree.children.flatMap((child) => pagesOfTree(entry, child, steps, here));
-  if (!tree.shows) return [];
-  return [
-    {
-      id: `${tree.file}#${tree.name}${here ? `@${here}` : ''}`,
-      name: tree.name,
-      file: tree.file,
-      path: here || '/',
-      entry,
-      chain: steps,
-      reach: 'whole',
-    },
-  ];
+/** The pages of a nest of routes: its ends, and those between that answer at an address of their own. */
+function pagesOfTree(entry: ComponentId, tree: RouteTree, way: Way, above: Page['above']): Page[] {
+  const steps = [...way.steps, tree.step];
+  const here = joined(way.path, tree.step.path);
+  const below = tree.children.flatMap((child) => pagesOfTree(entry, child, { steps, path: here }, above));
+  const answers = tree.shows && (tree.children.length === 0 || (here !== '' && !tree.children.some((child) => answersFor(child))));
+  if (!answers) return below;
+  const page: Page = {
+    id: `${tree.file}#${tree.name}${here ? `@${here}` : ''}`,
+    name: tree.name,
+    file: tree.file,
+    path: here || '/',
+    entry,
+    chain: steps,
+    above,
+    why: 'route',
+  };
+  return [page, ...below];
 }
 
-/** Every component that can be reached by following uses from `start`. */
-function reachable(linked: Linked, start: readonly ComponentId[]): Set<ComponentId> {
-  const found = new Set(start);
-  const stack = [...start];
-  for (let id = stack.pop(); id; id = stack.pop()) {
-    for (const use of linked.usesBy.get(id) ?? []) {
-      if (use.target.kind !== 'component' || found.has(use.target.id)) continue;
-      found.add(use.target.id);
-      stack.push(use.target.id);
-    }
+/** Whether a route is shown at the address of the one around it. */
+const answersFor = (tree: RouteTree): boolean =>
+  /^\/?$/.test(tree.step.path) && (tree.children.length === 0 || tree.children.some(answersFor));
+
+/** Where one starts, and the tables whose routes stand at the first place that shows some; `isMounted` where that is the start itself. */
+type Start = { readonly at: ComponentId; readonly tables: readonly RouteTree[]; readonly isMounted?: true };
+
+/** All components that are come to from a root, each with the routes around it on the shortest way. */
+function waysFrom(linked: Linked, { at: root, tables, isMounted }: Start): { ways: Map<ComponentId, Way>; mounts?: Way } {
+  const ways = new Map<ComponentId, Way>([[root, noWay]]);
+  const queue: ComponentId[] = [root];
+  let mounts: Way | undefined;
+  const add = (id: ComponentId, way: Way): void => {
+    if (ways.has(id)) return;
+    ways.set(id, way);
+    queue.push(id);
+  };
+  const addTable = (tree: RouteTree, way: Way): void => {
+    const below: Way = { steps: [...way.steps, tree.step], path: joined(way.path, tree.step.path) };
+    if (tree.step.body) add(tree.step.body, below);
+    for (const child of tree.children) addTable(child, below);
+  };
+  if (isMounted) {
+    mounts = noWay;
+    for (const tree of tables) addTable(tree, noWay);
   }
-  return found;
+  for (let at = 0; at < queue.length; at++) {
+    const id = queue[at] as ComponentId;
+    const way = ways.get(id) ?? noWay;
+    const uses = linked.usesBy.get(id) ?? [];
+    const routes = uses.filter(isRouteUse);
+    for (const use of uses) {
+      if (!mounts && mountsTable(use)) {
+        mounts = way;
+        for (const tree of tables) addTable(tree, way);
+      }
+      if (use.target.kind !== 'component') continue;
+      const around = routes.filter((route) => within(use, route)).sort((a, b) => a.node.span.start - b.node.span.start);
+      const below = around.reduce<Way>(
+        (outer, route) => ({ steps: [...outer.steps, { path: pathOf(route), use: route.id }], path: joined(outer.path, pathOf(route)) }),
+        way,
+      );
+      add(use.target.id, below);
+    }
+    const component = linked.components.get(id);
+    if (component) for (const holder of linked.holdersOf(component)) add(holder, way);
+  }
+  return { ways, ...(mounts ? { mounts } : {}) };
 }
 
-/** Uses that show the routes given to them as objects. */
-function mountsTable(use: Use): boolean {
-  return use.target.kind === 'outside' && /^(RouterProvider|DataBrowserRouter|RouterView)$/.test(use.node.tag);
+const keyOf = (steps: readonly RouteStep[]): string => steps.map((step) => step.use ?? step.body ?? '').join(' ');
+
+/** Leaves out what only leads to other pages: its outlet is never empty. */
+function withoutShells(pages: readonly Page[], shells: ReadonlySet<string>): Page[] {
+  return pages.filter((page) => !shells.has(keyOf(page.chain)));
 }
 
-function pagesOfRoot(linked: Linked, root: Component, seenRoutes: Set<unknown>): Page[] {
-  const below = [...reachable(linked, [root.id])];
+/** The pages that are come to from where something is shown: routes of tables, routes as markup at any depth. */
+function pagesFrom(linked: Linked, entry: ComponentId, start: Start, above: Page['above'], seenTables: Set<RouteTree>): Page[] {
+  const { ways, mounts } = waysFrom(linked, start);
   const pages: Page[] = [];
-  const uses = below.flatMap((id) => linked.usesBy.get(id) ?? []);
-  if (uses.some(mountsTable)) {
-    for (const route of linked.routes) {
-      seenRoutes.add(route);
-      pages.push(...pagesOfTree(root.id, objectTree(linked, route), [], ''));
+  if (mounts) {
+    for (const tree of start.tables) {
+      seenTables.add(tree);
+      pages.push(...pagesOfTree(entry, tree, mounts, above));
     }
   }
-  for (const id of below) {
-    for (const tree of markupTrees(linked, id)) pages.push(...pagesOfTree(root.id, tree, [], ''));
+  const shells = new Set<string>();
+  for (const [id, way] of ways) {
+    const trees = markupTrees(linked, id);
+    if (trees.length > 0 && way.steps.length > 0) shells.add(keyOf(way.steps));
+    for (const tree of trees) pages.push(...pagesOfTree(entry, tree, way, above));
   }
+  return withoutShells(pages, shells);
+}
+
+function pagesOfRoot(linked: Linked, root: Component, tables: readonly RouteTree[], seenTables: Set<RouteTree>): Page[] {
+  const pages = pagesFrom(linked, root.id, { at: root.id, tables }, 'known', seenTables);
   if (pages.length > 0) return pages;
   const about = aboutOf(linked, (linked.usesBy.get(root.id) ?? []).slice(-1)) ?? root;
   const first = (linked.usesBy.get(root.id) ?? []).find((use) => use.target.kind === 'component');
   const shown = first?.target.kind === 'component' ? (linked.components.get(first.target.id) ?? about) : about;
   return [
-    { id: `${root.file}#${shown.name}@root`, name: shown.name, file: shown.file, path: '', entry: root.id, chain: [], reach: 'whole' },
-  ];
-}
-
-const fileRouters = adapters.flatMap((adapter) => adapter.link.fileRouters ?? []);
-
-/** Pages by their file's place, where the package uses a router that works so. */
-function filePages(linked: Linked): Page[] {
-  const pages: Page[] = [];
-  for (const component of linked.components.values()) {
-    if (component.fileRole !== 'source' || component.role === 'root' || component.role === 'route' || !isDefaultExport(linked, component))
-      continue;
-    const dependencies = [...(packageOf(linked.config, component.file)?.dependencies ?? [])];
-    const router = fileRouters.find((one) => dependencies.some((name) => one.needs.test(name)) && one.file.test(component.file));
-    const match = router?.file.exec(component.file);
-    if (!router || !match) continue;
-    pages.push({
-      id: component.id,
-      name: component.name,
-      file: component.file,
-      path: router.path(match).replace(/\/$/, '') || '/',
-      entry: component.id,
+    {
+      id: `${root.file}#${shown.name}@root`,
+      name: shown.name,
+      file: shown.file,
+      path: '',
+      entry: root.id,
       chain: [],
-      reach: 'alone',
-    });
-  }
-  return pages;
-}
-
-function isDefaultExport(linked: Linked, component: Component): boolean {
-  const { local } = component.facts;
-  return (
-    linked.files.get(component.file)?.exports.some((one) => one.exported === 'default' && one.from === undefined && one.local === local) ??
-    false
-  );
+      above: 'known',
+      why: 'mounted',
+    },
+  ];
 }
 
 /** A root that mounts only what comes from outside shows none of the project's components by itself. */
@@ -188,46 +214,108 @@ function showsSomething(linked: Linked, root: Component): boolean {
   );
 }
 
+/** Every component that can be come to by following uses from some. */
+function reachable(linked: Linked, start: readonly ComponentId[]): Set<ComponentId> {
+  const found = new Set(start);
+  const stack = [...start];
+  const add = (id: ComponentId): void => {
+    if (found.has(id)) return;
+    found.add(id);
+    stack.push(id);
+  };
+  for (let id = stack.pop(); id; id = stack.pop()) {
+    for (const use of linked.usesBy.get(id) ?? []) if (use.target.kind === 'component') add(use.target.id);
+    const component = linked.components.get(id);
+    if (component) for (const holder of linked.holdersOf(component)) add(holder);
+  }
+  return found;
+}
+
+/** What no page comes to, from what nothing else uses; what has most below it first. */
+function alone(linked: Linked, pages: readonly Page[]): Page[] {
+  const starts = pages.flatMap((page) => [page.entry, ...page.chain.flatMap((step) => step.body ?? [])]);
+  const found = reachable(linked, starts);
+  const isOwn = (component: Component | undefined): component is Component =>
+    component?.role === 'component' && component.fileRole === 'source';
+  const left = [...linked.components.values()].filter((component) => isOwn(component) && !found.has(component.id));
+  const isUsed = ({ id }: Component): boolean =>
+    (linked.usesOf.get(id) ?? []).some((use) => use.owner !== id && isOwn(linked.components.get(use.owner)) && !found.has(use.owner));
+  const tops = left.filter((component) => !isUsed(component)).map((component) => ({ component, below: reachable(linked, [component.id]) }));
+  // Those that use each other in a circle are begun anywhere.
+  const seen = new Set(tops.flatMap(({ below }) => [...below]));
+  for (const component of left) {
+    if (seen.has(component.id)) continue;
+    const below = reachable(linked, [component.id]);
+    for (const id of below) seen.add(id);
+    tops.push({ component, below });
+  }
+  return tops
+    .sort((a, b) => b.below.size - a.below.size)
+    .map(({ component: { id, name, file } }) => ({ id, name, file, path: '', entry: id, chain: [], above: 'unknown', why: 'alone' }));
+}
+
+/** The component that a table's routes stand in by convention. */
+function shellOf(linked: Linked, file: FilePath): Component | undefined {
+  const beside = linked.shellOfTable(file);
+  const facts = beside === undefined ? undefined : linked.files.get(beside);
+  const local = facts?.exports.find((one) => one.exported === 'default' && one.from === undefined)?.local;
+  const shown = facts?.components.find((one) => one.local === local);
+  return shown && [...linked.components.values()].find((one) => one.facts === shown);
+}
+
 /**
- * The pages of a project: what is mounted, route by route; pages by file; else the components that
- * nothing in the project uses.
+ * The pages of a project: what is mounted, route by route; pages by file; routes of tables that
+ * nothing mounts; and the components that none of these comes to, each from where nothing uses it.
  */
 export function findPages(linked: Linked): Page[] {
-  const seenRoutes = new Set<unknown>();
-  const placed = new Set(linked.placed.map((one) => one.body));
+  const seenTables = new Set<RouteTree>();
+  const tables = linked.routes.map((route) => objectTree(linked, route));
+  const placed = new Set(linked.placed.flatMap((one) => [one.body, ...one.chain]));
   const roots = [...linked.components.values()].filter(
     (component) => component.role === 'root' && component.fileRole === 'source' && !placed.has(component.id),
   );
-  const pages = roots.filter((root) => showsSomething(linked, root)).flatMap((root) => pagesOfRoot(linked, root, seenRoutes));
-  for (const { file, path, body } of linked.placed) {
-    const name = linked.files.get(file)?.components[0]?.name ?? path;
-    pages.push({ id: `${file}#${name}`, name, file, path, entry: body, chain: [], reach: 'whole' });
+  const pages = roots.filter((root) => showsSomething(linked, root)).flatMap((root) => pagesOfRoot(linked, root, tables, seenTables));
+  for (const { file, path, body, chain } of linked.placed) {
+    const name = nameOfPlaced(linked, file) ?? path;
+    const steps = chain.map((step) => ({ path: '', body: step }));
+    pages.push({ id: `${file}#${name}`, name, file, path, entry: body, chain: steps, above: 'known', why: 'file' });
   }
-  for (const route of linked.routes) {
-    if (!seenRoutes.has(route) && !pages.some((page) => page.chain.some((step) => step.body === route.body))) {
-      pages.push(...pagesOfTree(route.body, objectTree(linked, route), [], '').map((page) => ({ ...page, reach: 'alone' as const })));
-    }
-  }
-  if (linked.routes.length === 0) pages.push(...filePages(linked));
-  if (pages.length === 0) {
-    for (const component of linked.components.values()) {
-      if (component.role === 'root' || component.role === 'route' || component.fileRole !== 'source') continue;
-      const used = (linked.usesOf.get(component.id) ?? []).some(
-        (use) => use.owner !== component.id && linked.components.get(use.owner)?.fileRole === 'source',
-      );
-      if (!used)
-        pages.push({
-          id: component.id,
-          name: component.name,
-          file: component.file,
-          path: '',
-          entry: component.id,
-          chain: [],
-          reach: 'alone',
-        });
-    }
-  }
+  tables.forEach((tree, index) => {
+    const route = linked.routes[index];
+    if (!route || seenTables.has(tree) || pages.some((page) => page.chain.some((step) => step.body === route.body))) return;
+    if (fileRole(route.file) !== 'source') return;
+    const shell = shellOf(linked, route.file);
+    const start: Start = { at: shell?.id ?? route.body, tables: [tree], isMounted: true };
+    pages.push(...pagesFrom(linked, start.at, start, shell ? 'known' : 'unknown', seenTables));
+  });
+  pages.push(...looseMarkupRoutes(linked, pages));
+  const shown = pages.filter(
+    (page) => reachable(linked, [page.entry, ...page.chain.flatMap((step) => step.body ?? [])]).size > 1 || isOwn(linked, page),
+  );
   const byId = new Map<string, Page>();
-  for (const page of pages) if (!byId.has(page.id)) byId.set(page.id, page);
+  for (const page of [...shown, ...alone(linked, shown)]) if (!byId.has(page.id)) byId.set(page.id, page);
   return [...byId.values()];
+}
+
+const isOwn = (linked: Linked, page: Page): boolean => linked.components.get(page.entry)?.role === 'component';
+
+function nameOfPlaced(linked: Linked, file: FilePath): string | undefined {
+  const facts = linked.files.get(file);
+  const local = facts?.exports.find((one) => one.exported === 'default' && one.from === undefined)?.local;
+  return (facts?.components.find((one) => one.local === local) ?? facts?.components[0])?.name;
+}
+
+/** Routes written as markup in components that nothing mounts. */
+function looseMarkupRoutes(linked: Linked, pages: readonly Page[]): Page[] {
+  const seen = reachable(
+    linked,
+    pages.flatMap((page) => [page.entry, ...page.chain.flatMap((step) => step.body ?? [])]),
+  );
+  const owners = [...linked.components.values()].filter(
+    (one) => !seen.has(one.id) && one.fileRole === 'source' && (linked.usesBy.get(one.id) ?? []).some(isRouteUse),
+  );
+  const below = new Set(owners.flatMap((one) => [...reachable(linked, [one.id])].filter((id) => id !== one.id)));
+  return owners
+    .filter((one) => !below.has(one.id))
+    .flatMap((one) => pagesFrom(linked, one.id, { at: one.id, tables: [] }, 'unknown', new Set()));
 }

@@ -1,5 +1,6 @@
 import { adapters } from '../frameworks/registry';
 import type { FilePath } from '../model/span';
+import type { InferredAlias } from './aliases';
 import type { PackageInfo, PathsInfo, ProjectConfig } from './config';
 import { directoryOf, isWithin, joinPath } from '../model/paths';
 
@@ -17,9 +18,14 @@ export type ResolveModule = (from: FilePath, specifier: string) => Resolved;
 
 /**
  * Makes the resolver of a project. Ambient modules (`declare module 'x'`) help to tell an alias
- * that only the bundler knows from a package.
+ * that only the bundler knows from a package; `inferred` aliases answer where nothing else does.
  */
-export function makeResolver(files: ReadonlySet<FilePath>, config: ProjectConfig, ambient: ReadonlySet<string>): ResolveModule {
+export function makeResolver(
+  files: ReadonlySet<FilePath>,
+  config: ProjectConfig,
+  ambient: ReadonlySet<string>,
+  inferred: readonly InferredAlias[] = [],
+): ResolveModule {
   const known = new Map<string, Resolved>();
   const bySuffix = suffixIndex(files, ambient);
   const scopes = new Map<string, string>();
@@ -37,10 +43,18 @@ export function makeResolver(files: ReadonlySet<FilePath>, config: ProjectConfig
     const key = `${specifier.startsWith('.') ? directory : scopeOf(directory)}\n${specifier}`;
     const found = known.get(key);
     if (found) return found;
-    const resolved = resolve(files, config, bySuffix, from, specifier);
+    const resolved = withInferred(files, inferred, specifier, resolve(files, config, bySuffix, from, specifier));
     known.set(key, resolved);
     return resolved;
   };
+}
+
+/** What nothing declares is found where an inferred alias has it. */
+function withInferred(files: ReadonlySet<FilePath>, inferred: readonly InferredAlias[], specifier: string, resolved: Resolved): Resolved {
+  if (resolved.kind === 'file') return resolved;
+  const alias = inferred.find((one) => specifier.startsWith(`${one.head}/`));
+  const file = alias && fileAt(files, joinPath(alias.folder, specifier.slice(alias.head.length + 1)));
+  return file ? { kind: 'file', file } : resolved;
 }
 
 /** Some file of a folder, to ask by. */

@@ -42,6 +42,8 @@ export type FileFacts = {
   readonly mixables?: readonly MixableFact[];
   /** Names of the module to which members may be added that cannot be seen; absent for none. */
   readonly opened?: readonly string[];
+  /** The layout that its page names; empty where it wants none, absent where it says nothing. */
+  readonly layout?: string;
   /** Names that the file gives to all templates of the application; absent for none. */
   readonly globalNames?: readonly string[];
   /** Functions of the module that surely give nothing back; absent for none. */
@@ -617,13 +619,19 @@ export type HookFact = BodyFacts & {
 export type ModuleFacts = BodyFacts;
 
 /** Markup that stands in the module itself: put on the screen (`mounts`), or kept in a constant. */
-export type RootFact = { readonly span: Span; readonly mounts: boolean } & BodyFacts & { readonly template: readonly TemplateNode[] };
+export type RootFact = {
+  readonly span: Span;
+  readonly mounts: boolean;
+  /** The name of the module that holds the markup; absent for what is mounted. */
+  readonly of?: string;
+} & BodyFacts & { readonly template: readonly TemplateNode[] };
 
-/** An entry of a route table. */
+/** An entry of a route table, wherever it is written. */
 export type RouteFact = {
+  /** As the router takes it; what is computed in it stands as `:name`. Empty where there is none. */
   readonly path: string;
   readonly span: Span;
-  /** The table it stands in, by module name; empty for one written in place. */
+  /** The names it is written under, from the module's own to the innermost: `routes`, `makeRoutes/own`; empty for one written in place. */
   readonly table: string;
   /** Module name of the component, or the markup, that it shows. */
   readonly component?: string;
@@ -631,4 +639,8 @@ export type RouteFact = {
   readonly values: readonly ValueFact[];
   readonly actions: readonly ActionFact[];
   readonly children: readonly RouteFact[];
+  /** Names of tables whose routes are among its children; absent for none. */
+  readonly tables?: readonly string[];
+  /** Its path says what it stands within: the route of the longest path that begins it; absent where its table does. */
+  readonly byPath?: true;
 };

@@ -23,6 +23,8 @@ export type Model = {
   /** What a name of a file's own module stands for, wherever it is declared. */
   readonly named: (file: FilePath, name: string) => Named;
   readonly pages: readonly Page[];
+  /** Stand-ins of constants, functions and hooks that a component names and that hold markup: it shows where the component shows it. */
+  readonly holdersOf: (component: Component) => readonly ComponentId[];
   readonly counts: UseCounts;
 };
 
@@ -134,8 +136,10 @@ export type Page = {
   readonly entry: ComponentId;
   /** Routes from the outermost to the page's own; unfolding chooses these where several stand. */
   readonly chain: readonly RouteStep[];
-  /** `whole`: all that is above the page is known. `alone`: a component that nothing uses. */
-  readonly reach: 'whole' | 'alone';
+  /** Whether all that stands above the page is known. */
+  readonly above: 'known' | 'unknown';
+  /** What makes it a page: it is mounted, a route leads to it, its file's name does; or it stands alone, and nothing comes to it. */
+  readonly why: 'mounted' | 'route' | 'file' | 'alone';
 };
 
 /** One route: written as an object (`body` holds its markup), as markup (`use`), or as a file. */

@@ -26,8 +26,10 @@ export type Place = {
   readonly provider: number;
   /** Something around it is made in a way that cannot be followed, and may provide anything. */
   readonly sheltered: boolean;
-  /** Not unfolded further: it stands within itself, or the page has too many places. */
-  readonly cut?: 'recursion' | 'size';
+  /** Not unfolded further: it stands within itself, or, on a large page, what is below stands below another place already. */
+  readonly cut?: 'recursion' | 'folded';
+  /** With `folded`: the place below which the same is unfolded. */
+  readonly sameAs?: PlaceIndex;
 };
 
 export type RepeatMark = { readonly item: string; readonly over: string; readonly span: Span };

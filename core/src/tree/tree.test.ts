@@ -80,9 +80,29 @@ describe('routes', () => {
   });
 });
 
-test('a page that grows without end is cut, and says so', () => {
+test('on a large page what is below a component is unfolded once', () => {
   const wide = Array.from({ length: 14 }, (_, level) => `function P${level}() { return <>${`<P${level + 1}/>`.repeat(3)}</>; }`).join('\n');
   const { model } = analyseFiles({ 'src/App.tsx': `${wide}\nfunction P14() { return <p/>; }\nexport function App() { return <P0/>; }` });
+  const page = model.pages[0];
+  if (!page) throw new Error('no page');
+  const { places, truncated } = unfold(model, page);
+  expect([places.length, truncated]).toEqual([2 + 3 * 14, false]);
+  const folded = places.filter((place) => place.cut === 'folded');
+  expect(folded.length).toBe(2 * 13);
+  for (const place of folded) {
+    const same = places[place.sameAs ?? -1];
+    expect([same?.component, same?.cut]).toEqual([place.component, undefined]);
+  }
+});
+
+test('a page that grows without end is cut, and says so', () => {
+  const wide = Array.from(
+    { length: 14 },
+    (_, level) => `function P${level}({ children }) { return <>${`<P${level + 1}>{children}</P${level + 1}>`.repeat(3)}</>; }`,
+  ).join('\n');
+  const { model } = analyseFiles({
+    'src/App.tsx': `${wide}\nfunction P14({ children }) { return <p>{children}</p>; }\nexport function App() { return <P0><b/></P0>; }`,
+  });
   const page = model.pages[0];
   if (!page) throw new Error('no page');
   const tree = unfold(model, page);

@@ -4,12 +4,16 @@ import { bindingFor, bindingKey, memberKeyOf } from '../model/given';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model, Page, Use } from '../model/model';
 import { useById } from '../model/lookup';
+import { isRouteUse, showing } from '../model/routes';
 import type { Writable } from '../model/writable';
 import { templateChildren } from '../model/walk';
 import type { BranchMark, Place, PlaceIndex, Provider, RepeatMark, Tree } from '../model/tree';
 
 /** A page with more places than this is cut, and says so. */
 export const placesLimit = 20_000;
+
+/** On a page with more places than this, what is below a component is unfolded once. */
+export const wholeLimit = 1_500;
 
 /** Content given to a slot, and where it was written. */
 type Content = { readonly nodes: readonly TemplateNode[]; readonly at: Position };
@@ -47,6 +51,9 @@ type Unfolding = {
   readonly places: Writable<Place>[];
   readonly providers: Provider[];
   readonly tasks: Task[];
+  readonly limit: number;
+  /** Where each component is unfolded, by all that may make a difference below it; absent where nothing is folded. */
+  readonly unfolded?: Map<string, PlaceIndex>;
   truncated: boolean;
 };
 
@@ -55,11 +62,27 @@ const noGiven: Given = { contents: new Map(), placed: new Set() };
 
 /**
  * The tree of a page as it is composed when everything that may show does show. A component within
- * its own template is cut at the second turn; a page past `placesLimit` places is truncated.
+ * its own template is cut at the second turn. On a page of more than `wholeLimit` places a component
+ * that is given no content is unfolded at its first place, and folded at all others under the same
+ * providers; a page past `placesLimit` places is truncated all the same.
  */
 export function unfold(model: Model, page: Page): Tree {
+  const whole = unfoldWithin(model, page, wholeLimit);
+  return whole.truncated ? unfoldWithin(model, page, placesLimit, new Map()) : whole;
+}
+
+function unfoldWithin(model: Model, page: Page, limit: number, unfolded?: Map<string, PlaceIndex>): Tree {
   const entry = model.components.get(page.entry);
-  const unfolding: Unfolding = { model, page, places: [], providers: [], tasks: [], truncated: false };
+  const unfolding: Unfolding = {
+    model,
+    page,
+    places: [],
+    providers: [],
+    tasks: [],
+    truncated: false,
+    limit,
+    ...(unfolded ? { unfolded } : {}),
+  };
   if (!entry) return { page: page.id, places: [], providers: [], truncated: false };
   const start: Position = {
     body: entry,
@@ -68,14 +91,14 @@ export function unfold(model: Model, page: Page): Tree {
     given: noGiven,
     lineage: { component: entry.id },
     provider: -1,
-    sheltered: page.reach === 'alone',
+    sheltered: page.above === 'unknown',
     repeats: [],
     branches: [],
     nextRoute: 0,
   };
   if (entry.role === 'root') push(unfolding, entry.facts.template, start);
   else if (entry.role === 'route') showStep(unfolding, 0, start);
-  else enter(unfolding, entry, undefined, noGiven, start);
+  else enter(unfolding, entry, undefined, page.chain.length > 0 ? shellGiven(start) : noGiven, start);
   for (let task = unfolding.tasks.pop(); task; task = unfolding.tasks.pop()) {
     if ('node' in task) visit(unfolding, task.node, task.at);
     else if ('component' in task) enter(unfolding, task.component, task.use, task.given, task.at);
@@ -83,6 +106,22 @@ export function unfold(model: Model, page: Page): Tree {
   }
   return { page: page.id, places: unfolding.places, providers: unfolding.providers, truncated: unfolding.truncated };
 }
+
+/** Stands for the next route of the page in the content of what it stands in. */
+const nextRoute: TemplateUse = {
+  kind: 'use',
+  tag: '',
+  span: { start: 0, end: 0 },
+  nameSpan: { start: 0, end: 0 },
+  bindings: [],
+  spreads: [],
+  children: [],
+  key: { kind: 'none' },
+  content: 'none',
+};
+
+/** What a component that routes stand in is given: the next route as its content. */
+const shellGiven = (at: Position): Given => ({ contents: new Map([[defaultSlot, { nodes: [nextRoute], at }]]), placed: new Set() });
 
 function push(unfolding: Unfolding, nodes: readonly TemplateNode[], at: Position): void {
   for (let index = nodes.length - 1; index >= 0; index--) unfolding.tasks.push({ node: nodes[index] as TemplateNode, at });
@@ -134,12 +173,15 @@ function fill(unfolding: Unfolding, outlet: Extract<TemplateNode, { kind: 'outle
 
 function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use' }>, at: Position): void {
   const use = unfolding.model.useOfNode.get(node);
+  if (node === nextRoute) showStep(unfolding, at.nextRoute, at);
   if (!use) return;
   const { target } = use;
   switch (target.kind) {
     case 'component': {
       const component = unfolding.model.components.get(target.id);
-      if (component) enter(unfolding, component, use, givenBy(node, at), at);
+      const there = component && isRouteUse(use) ? onWay(unfolding, use, at) : at;
+      if (component && there && !standsBelow(unfolding, node, component, there))
+        enter(unfolding, component, use, givenBy(node, there), there);
       return;
     }
     case 'provider':
@@ -238,20 +280,30 @@ function componentOf(model: Model, file: string, name: string): Component | unde
   return meant.kind === 'component' ? model.components.get(meant.id) : undefined;
 }
 
+/** Tags that show the next route of the page. */
+const outlets = /^(RouterProvider|DataBrowserRouter|Outlet|RouterView|NuxtPage|NuxtChild|Nuxt)$/;
+
 /** Places of a router: where the page's own routes stand, and where other pages' do. */
 function visitRoute(unfolding: Unfolding, use: Use, at: Position): boolean {
   const { chain } = unfolding.page;
   const last = use.node.tag.split('.').at(-1);
-  if (last === 'RouterProvider' || last === 'Outlet' || last === 'RouterView') {
+  if (outlets.test(last ?? '')) {
     const step = chain[at.nextRoute];
     if (!step) return last !== 'RouterProvider';
     showStep(unfolding, at.nextRoute, at);
     return true;
   }
-  if (last !== 'Route' || chain.length === 0) return false;
-  const index = chain.findIndex((step) => step.use === use.id);
-  if (index >= 0 && (index === 0 || at.nextRoute >= index)) showStep(unfolding, index, at);
+  if (!isRouteUse(use) || chain.length === 0) return false;
+  const there = onWay(unfolding, use, at);
+  if (there) showStep(unfolding, there.nextRoute - 1, at);
   return true;
+}
+
+/** Where a route stands on the way to the page; undefined for a route that leads to others. */
+function onWay({ page: { chain } }: Unfolding, use: Use, at: Position): Position | undefined {
+  if (chain.length === 0) return at;
+  const index = chain.findIndex((step) => step.use === use.id);
+  return index >= 0 && (index === 0 || at.nextRoute >= index) ? { ...at, nextRoute: index + 1 } : undefined;
 }
 
 function showStep(unfolding: Unfolding, index: number, at: Position): void {
@@ -267,7 +319,7 @@ function showStep(unfolding: Unfolding, index: number, at: Position): void {
   }
   const use = step?.use && useById(unfolding.model, step.use);
   if (!use) return;
-  const given = use.node.bindings.find((one) => /^(element|component|Component)$/.test(one.to.name))?.markup ?? [];
+  const given = use.node.bindings.find((one) => showing.has(one.to.name))?.markup ?? [];
   if (given.length > 0) push(unfolding, given, below);
   else if (unfolding.page.chain[index + 1]) showStep(unfolding, index + 1, at);
   else push(unfolding, use.node.children, below);
@@ -313,10 +365,18 @@ function forwardedContent(binding: Binding, at: Position): Content | undefined {
   return undefined;
 }
 
+/** A component that markup kept elsewhere names as a value stands once below who shows it. */
+function standsBelow({ places }: Unfolding, node: TemplateUse, component: Component, at: Position): boolean {
+  if (!node.asValue || at.body.role !== 'route') return false;
+  for (let index = places.length - 1; index > at.parent; index--) if (places[index]?.component === component.id) return true;
+  return false;
+}
+
 /** Adds a place for a component, and unfolds its template below it. */
 function enter(unfolding: Unfolding, component: Component, use: Use | undefined, given: Given, at: Position): void {
-  if (unfolding.places.length >= placesLimit) {
+  if (unfolding.places.length >= unfolding.limit) {
     unfolding.truncated = true;
+    unfolding.tasks.length = 0;
     return;
   }
   const index = unfolding.places.length;
@@ -338,6 +398,12 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
     place.cut = 'recursion';
     return;
   }
+  const earlier = given === noGiven ? unfoldedAt(unfolding, component, place, at) : undefined;
+  if (earlier !== undefined) {
+    place.cut = 'folded';
+    place.sameAs = earlier;
+    return;
+  }
   const wrapped = use?.target.kind === 'component' && use.target.wrapped;
   const below: Position = {
     body: component,
@@ -352,7 +418,35 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
     nextRoute: at.nextRoute,
   };
   if (given !== noGiven) unfolding.tasks.push({ leftOver: given, place: index, at: below });
+  pushHolders(unfolding, component, below);
   push(unfolding, component.facts.template, below);
+}
+
+/** Markup of constants, functions and hooks that a body names: somewhere below it, by what nobody can say. */
+function pushHolders(unfolding: Unfolding, body: Component, at: Position): void {
+  const holders = unfolding.model.holdersOf(body);
+  for (let index = holders.length - 1; index >= 0; index--) {
+    const id = holders[index] as ComponentId;
+    const holder = unfolding.model.components.get(id);
+    if (!holder || isWithin(at.lineage, id)) continue;
+    const lineage = { component: id, outer: at.lineage };
+    const there: Position = { ...at, body: holder, owner: -1, given: noGiven, lineage, sheltered: true, repeats: none, branches: none };
+    pushHolders(unfolding, holder, there);
+    push(unfolding, holder.facts.template, there);
+  }
+}
+
+/** The place below which the same is unfolded already, where something is; the first place is noted. */
+function unfoldedAt(unfolding: Unfolding, component: Component, place: Place, at: Position): PlaceIndex | undefined {
+  const { unfolded, providers, model } = unfolding;
+  const isLeaf = component.facts.template.length === 0 || (model.usesBy.get(component.id) ?? []).length === 0;
+  if (!unfolded || (isLeaf && model.holdersOf(component).length === 0)) return undefined;
+  const around: string[] = [];
+  for (let one = providers[place.provider]; one; one = providers[one.outer]) around.push(one.context);
+  const key = [component.id, at.nextRoute, at.sheltered, ...around].join('\n');
+  const known = unfolded.get(key);
+  if (known === undefined) unfolded.set(key, place.index);
+  return known;
 }
 
 function isWithin(lineage: Lineage, component: ComponentId): boolean {

@@ -29,7 +29,7 @@ export type Summary = {
   readonly problems: readonly ({ readonly file: string; readonly line: number } & Problem)[];
 };
 
-export type PageEntry = Pick<Page, 'id' | 'name' | 'file' | 'path' | 'reach'>;
+export type PageEntry = Pick<Page, 'id' | 'name' | 'file' | 'path' | 'why'>;
 
 /** One row of the tree view. */
 export type Row = {
@@ -44,7 +44,7 @@ export type Row = {
   /** Its name among its siblings, with a count where several share it; the steps from the page down name a place in a link. */
   readonly step: string;
   readonly worst?: Severity;
-  readonly cut?: 'recursion' | 'size';
+  readonly cut?: 'recursion' | 'folded';
 };
 
 export type TreeAnswer = {

@@ -110,8 +110,8 @@ let job = 0;
 
 class Cancelled extends Error {}
 
-function pageEntry({ id, name, file, path, reach }: Page): PageEntry {
-  return { id, name, file, path, reach };
+function pageEntry({ id, name, file, path, why }: Page): PageEntry {
+  return { id, name, file, path, why };
 }
 
 /** Facts kept from before, for files whose text and reader are the same. */

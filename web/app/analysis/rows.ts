@@ -24,7 +24,7 @@ function slotPhrase(place: Place, model: Model, tree: Tree): string {
 export function guardOf(place: Place, model: Model, tree: Tree): string {
   const repeats = place.repeats.map((repeat) => (repeat.item ? `each ${oneOf(repeat.item)}` : `each of ${repeat.over}`));
   const branches = place.branches.slice(-2).map((branch) => `if ${conditionOf(branch)}`);
-  const cut = place.cut === 'recursion' ? ['stands within itself'] : [];
+  const cut = place.cut === 'recursion' ? ['stands within itself'] : place.cut === 'folded' ? ['the same as above'] : [];
   return [slotPhrase(place, model, tree), ...repeats, ...branches, ...cut].filter(Boolean).join(' · ');
 }
 

@@ -1,6 +1,7 @@
 import { propKey } from '../../model/member';
 import { parseScriptBare } from '../../read/script/parse';
 import type { Adapter } from '../adapter';
+import { placedPages, shellOfTable } from './pages';
 import { readReact } from './read';
 import { changesOf, kindOfProp, platformEvent, propMember } from './read/names';
 import { reactWriter } from './write';
@@ -22,27 +23,8 @@ export const react: Adapter = {
     classProp: 'className',
     registeredTags: () => (_, tag) =>
       tag.startsWith('React.') ? { kind: 'outside', module: 'react', name: tag.slice('React.'.length) } : undefined,
-    fileRouters: [
-      {
-        needs: /^next$/,
-        file: /(?:^|\/)app\/(?:(.*)\/)?page\.[jt]sx?$/,
-        path: (match) => `/${(match[1] ?? '').replace(/\([^)]*\)\/?/g, '')}`,
-      },
-      {
-        needs: /^(next|gatsby)$/,
-        file: /(?:^|\/)pages\/(?!api\/)((?!_).*)\.[jt]sx?$/,
-        path: (match) => `/${(match[1] ?? '').replace(/(^|\/)index$/, '')}`,
-      },
-      {
-        needs: /^@(react-router|remix-run)\//,
-        file: /(?:^|\/)routes\/(.*)\.[jt]sx$/,
-        path: (match) =>
-          `/${(match[1] ?? '')
-            .replace(/_index|(^|\/)(index|route)$/g, '')
-            .replace(/\./g, '/')
-            .replace(/\$/g, ':')}`,
-      },
-    ],
+    placedPages,
+    shellOfTable,
   },
   traits: {
     markup: 'expression',

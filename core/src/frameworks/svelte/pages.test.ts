@@ -73,26 +73,31 @@ describe('what is registered for all templates', () => {
       { 'nuxt.config.ts': 'export default {};' },
       'component component outside unresolved',
     ],
-    ['not otherwise', {}, 'unresolved unresolved outside unresolved'],
+    ['by the folders of a package that depends on what has it so', {}, 'component component outside unresolved'],
+    ['not otherwise', { 'package.json': '{ "dependencies": { "vue": "3" } }' }, 'unresolved unresolved unresolved unresolved'],
     [
       'by file name where a plugin of the bundler does it',
       {
         'vite.config.ts': "import Components from 'unplugin-vue-components/vite'; export default { plugins: [Components()] };",
         'components/BaseButton.vue': '<template><b/></template>',
+        'package.json': '{ "dependencies": { "vue": "3" } }',
       },
-      'component component outside unresolved',
+      'component component unresolved unresolved',
     ],
     [
       'by the application',
       {
         'main.ts':
           "import { createApp } from 'vue'; import B from './components/base/Button.vue'; createApp({}).component('base-button', B);",
+        'package.json': '{ "dependencies": { "vue": "3" } }',
       },
-      'component unresolved outside unresolved',
+      'component unresolved unresolved unresolved',
     ],
   ])('%s', (_, more, expected) => {
     const { model } = analyseFiles(vue(more));
-    const uses = [...model.usesBy.values()].flat().filter((use) => use.file === 'pages/index.vue');
+    const uses = [...model.usesBy.values()]
+      .flat()
+      .filter((use) => use.file === 'pages/index.vue' && model.components.get(use.owner)?.role === 'component');
     expect(uses.map((use) => use.target.kind).join(' ')).toBe(expected);
   });
 });

@@ -2,6 +2,7 @@ import type { FileFacts, TemplateNode, TemplateUse, ValueFact } from '../../mode
 import type { FilePath, Span } from '../../model/span';
 import { directoryOf } from '../../model/paths';
 import type { PlacedPage, Project } from '../conventions';
+import { useOfFile } from '../placed';
 
 const page = /^(?:(.*)\/)?\+page(?:@[^.]*)?\.svelte$/;
 const layout = /(^|\/)\+layout(@[^.]*)?\.svelte$/;
@@ -58,20 +59,8 @@ function loaderOf(files: ReadonlyMap<FilePath, FileFacts>, file: FilePath): File
 
 /** A use of a file's component, given what all loaders so far hand over. */
 function useOf(from: FilePath, file: FilePath, known: number, inside: readonly TemplateNode[]): TemplateUse {
-  const up =
-    directoryOf(from) === directoryOf(file)
-      ? './'
-      : '../'.repeat(directoryOf(from).split('/').length - (directoryOf(file) === '' ? 0 : directoryOf(file).split('/').length));
   const readings = Array.from({ length: known }, (_, value) => ({ value, path: [], how: 'same' as const, span: nowhere }));
-  return {
-    kind: 'use',
-    tag: `import:${up}${file.slice(file.lastIndexOf('/') + 1)}#default`,
-    span: nowhere,
-    nameSpan: nowhere,
-    bindings: [{ to: { kind: 'prop', name: 'data' }, written: 'data', span: nowhere, nameSpan: nowhere, direction: 'in', readings }],
-    spreads: [{ span: nowhere, readings: [] }],
-    children: inside,
-    key: { kind: 'none' },
-    content: inside.length > 0 ? 'markup' : 'none',
-  };
+  return useOfFile(from, file, inside, [
+    { to: { kind: 'prop', name: 'data' }, written: 'data', span: nowhere, nameSpan: nowhere, direction: 'in', readings },
+  ]);
 }

@@ -1,6 +1,7 @@
 import type { FileFacts } from '../../model/facts';
 import type { FilePath } from '../../model/span';
 import type { Project, TagTarget } from '../conventions';
+import { isConfigured } from './pages';
 
 /** Tags that packages register for all templates, by the package that does. */
 const known: readonly { readonly module: string; readonly needs: RegExp; readonly tags: ReadonlySet<string> }[] = [
@@ -20,6 +21,9 @@ const known: readonly { readonly module: string; readonly needs: RegExp; readonl
 /** Files by whose presence among the imports of a project its components are registered by their file names. */
 const registering = /^(unplugin-vue-components|@nuxt\/components)/;
 
+/** Packages that take components from folders. */
+const taking = /^(nuxt|nuxt3|@nuxt\/(content|components|schema|kit))$/;
+
 /** Who is meant by a tag: what script registers, what stands where the project's configuration has it so, or what a package brings. */
 export function registeredTags({ files, dependenciesOf }: Project): (file: FilePath, tag: string) => TagTarget | undefined {
   const registered = new Map<string, TagTarget>();
@@ -28,8 +32,10 @@ export function registeredTags({ files, dependenciesOf }: Project): (file: FileP
   for (const facts of files.values()) {
     for (const one of facts.globals ?? []) registered.set(one.name, { kind: 'name', file: facts.file, name: one.target });
     if (facts.imports.some((one) => registering.test(one.from))) byFile = true;
-    if (/(^|\/)nuxt\.config\.[cm]?[jt]s$/.test(facts.file)) byFolder = true;
+    if (isConfigured(facts.file)) byFolder = true;
   }
+  for (const file of files.keys())
+    if (/(^|\/)components\/.*\.vue$/.test(file) && [...(dependenciesOf(file) ?? [])].some((one) => taking.test(one))) byFolder = true;
   const conventional = byFile || byFolder ? byPlace(files, byFolder) : new Map<string, FilePath>();
   return (file, tag) => {
     const found = registered.get(tag);
@@ -49,16 +55,27 @@ function byPlace(files: ReadonlyMap<FilePath, FileFacts>, folders: boolean): Map
     const match = /(?:^|\/)components\/(.*)\.vue$/.exec(file);
     if (!match) continue;
     const parts = (match[1] ?? '').split('/').map(pascal);
-    const last = parts.pop() ?? '';
-    const name = folders ? joined([...parts, last].filter((part) => part !== 'Index')) : last;
+    const last = (parts.pop() ?? '').replace(/(?:Client|Server|Global)$/, (suffix) =>
+      /\.(client|server|global)$/.test(match[1] ?? '') ? '' : suffix,
+    );
+    const name = folders ? joined(parts, last) : last;
     found.set(name, file);
+    if (folders && !found.has(last)) found.set(last, file);
   }
   return found;
 }
 
-/** `Base`, `BaseButton` → `BaseButton`: a prefix that the name already has is not said twice. */
-function joined(parts: readonly string[]): string {
-  return parts.reduce((name, part) => (part.startsWith(name) ? part : name + part), '');
+const words = (text: string): string[] => text.split(/(?=\p{Lu})/u);
+
+/** `Ui`, `Badge` and `Badge` → `UiBadge`: folders that the name begins with are not said twice; `Index` is none. */
+function joined(folders: readonly string[], last: string): string {
+  const name = last === 'Index' ? [] : words(last);
+  let kept = folders;
+  for (let at = folders.length - 1; at >= 0; at--) {
+    const ending = folders.slice(at).flatMap(words);
+    if (ending.every((word, index) => word === name[index])) kept = folders.slice(0, at);
+  }
+  return [...kept, ...name].join('');
 }
 
 function pascal(text: string): string {

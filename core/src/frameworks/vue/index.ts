@@ -3,6 +3,7 @@ import { parseScriptBare, type ScriptLang } from '../../read/script/parse';
 import type { Adapter } from '../adapter';
 import { registeredTags } from './globals';
 import { loadParser, parseTemplate } from './parser';
+import { layoutNamed, placedPages } from './pages';
 import { readVue } from './read';
 import { withGlobalProperties } from './global-properties';
 import { isVueScript, readVueScript } from './read/module';
@@ -15,7 +16,11 @@ export const vue: Adapter = {
   name: 'Vue',
   files: /\.vue$/,
   readsScript: (_, text) => isVueScript(text),
-  read: (file, text) => withGlobalProperties(file.endsWith('.vue') ? readVue(file, text) : readVueScript(file, text), text),
+  read: (file, text) => {
+    const facts = withGlobalProperties(file.endsWith('.vue') ? readVue(file, text) : readVueScript(file, text), text);
+    const layout = file.endsWith('.vue') ? layoutNamed(text) : undefined;
+    return layout === undefined ? facts : { ...facts, layout };
+  },
   load: loadParser,
   parseBare: (file, text) => {
     if (!file.endsWith('.vue')) {
@@ -39,13 +44,7 @@ export const vue: Adapter = {
     changesOf: (prop) => [modelKey(prop)],
     registeredTags,
     givesRoute: (module, name) => /^(vue-router|nuxt)/.test(module) && name === 'useRoute',
-    fileRouters: [
-      {
-        needs: /^nuxt$/,
-        file: /(?:^|\/)pages\/(.*)\.vue$/,
-        path: (match) => `/${(match[1] ?? '').replace(/(^|\/)index$/, '')}`,
-      },
-    ],
+    placedPages,
   },
   traits: {
     markup: 'directives',

@@ -1,7 +1,8 @@
 import type * as t from '@babel/types';
 import type { AliasFact } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { bare, calleeName, dottedName, type FunctionNode, isCapitalised, isFunction, keyName, spanOf } from './syntax';
+import { loadedBy, loadedByCall } from './loaded';
+import { bare, calleeName, dottedName, isCapitalised, isFunction, keyName, spanOf } from './syntax';
 import { storeShapeOf } from './store-shapes';
 
 /** Something the module declares under a name: taken out of its wrappers. */
@@ -138,11 +139,8 @@ export function aliasOf(declared: Declared): AliasFact[] {
   const assigned = objectAssigned(node);
   if (assigned) return [{ name, target: assigned.target, wrappedBy }, ...membersOf(name, assigned.members)];
   if (node.type === 'ObjectExpression') return membersOf(name, node);
-  if (declared.wrappers.some((wrapper) => wrapper.name === 'lazy') && isFunction(node)) {
-    const loaded = lazily(node);
-    return loaded ? [{ name, target: loaded.exported, from: loaded.from, wrappedBy: [] }] : [];
-  }
-  return [];
+  const loaded = loadedByCall(declared.whole);
+  return loaded ? [{ name, target: loaded.exported, from: loaded.from, wrappedBy: [] }] : [];
 }
 
 function objectAssigned(node: t.Node): { target: string; members: t.ObjectExpression } | undefined {
@@ -157,28 +155,9 @@ function membersOf(name: string, object: t.ObjectExpression): AliasFact[] {
     if (property.type !== 'ObjectProperty') return [];
     const key = keyName(property);
     const target = dottedName(bare(property.value));
-    return key && target && isCapitalised(target) ? [{ name: `${name}.${key}`, target, wrappedBy: [] }] : [];
+    if (key && target && isCapitalised(target)) return [{ name: `${name}.${key}`, target, wrappedBy: [] }];
+    const given = bare(property.value);
+    const loaded = isFunction(given) ? loadedBy(given) : loadedByCall(given);
+    return key && loaded ? [{ name: `${name}.${key}`, target: loaded.exported, from: loaded.from, wrappedBy: [] }] : [];
   });
-}
-
-/** `() => import('./X')` → the default of `./X`; `.then((m) => ({ default: m.Y }))` → its `Y`. */
-export function lazily(fn: FunctionNode): { from: string; exported: string } | undefined {
-  const result = fn.body.type === 'BlockStatement' ? fn.body.body.find((one) => one.type === 'ReturnStatement')?.argument : fn.body;
-  if (!result) return undefined;
-  const node = bare(result);
-  if (node.type !== 'CallExpression') return undefined;
-  if (node.callee.type === 'Import') {
-    const [from] = node.arguments;
-    return from?.type === 'StringLiteral' ? { from: from.value, exported: 'default' } : undefined;
-  }
-  if (node.callee.type !== 'MemberExpression' || node.callee.object.type !== 'CallExpression') return undefined;
-  const loaded = lazily({ ...fn, body: node.callee.object } as FunctionNode);
-  const [then] = node.arguments;
-  if (!loaded || !isFunction(then) || then.body.type !== 'ObjectExpression') return loaded;
-  for (const property of then.body.properties) {
-    if (property.type !== 'ObjectProperty' || keyName(property) !== 'default') continue;
-    const exported = dottedName(property.value)?.split('.').at(-1);
-    if (exported) return { ...loaded, exported };
-  }
-  return loaded;
 }

@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import { bare, childrenOf, dottedName, type FunctionNode, isFunction, keyName } from './syntax';
+import { bare, dottedName, type FunctionNode, isFunction, keyName, pushChildren } from './syntax';
 
 /** A module that a function loads, and what is taken of it: `default` where it is handed on whole. */
 export type Loaded = { readonly from: string; readonly exported: string };
@@ -25,8 +25,23 @@ export function loadedBy(fn: FunctionNode | t.ObjectMethod): Loaded | undefined 
   for (const result of results) {
     const exported = memberOf(result, seen.members);
     if (exported !== undefined) return { from, exported };
+    if (namedIn(result) !== undefined) return undefined;
   }
   return { from, exported: 'default' };
+}
+
+/** The component that a function gives by name, whatever else it loads: `() => ({ Component: Outlet, loader })`. */
+export function namedBy(fn: FunctionNode | t.ObjectMethod): string | undefined {
+  const seen = lookThrough(fn.body);
+  const results = seen ? (fn.body.type === 'BlockStatement' ? seen.returned : [...seen.returned, fn.body]) : [];
+  return results.map(namedIn).find((one) => one !== undefined);
+}
+
+function namedIn(result: t.Node): string | undefined {
+  const node = bare(result);
+  if (node.type !== 'ObjectExpression') return undefined;
+  const property = node.properties.find((one): one is t.ObjectProperty => one.type === 'ObjectProperty' && given.has(keyName(one) ?? ''));
+  return property && dottedName(bare(property.value));
 }
 
 /** What a call loads that is handed a function, or options that hold one: `lazy(() => import('./X'))`, `load({ loader: () => import('./X') })`. */
@@ -74,7 +89,7 @@ function lookThrough(body: t.Node): Seen | undefined {
       if (first) noteMembers(first, seen.members);
       if (isFunction(then) && then.body.type !== 'BlockStatement') seen.returned.push(then.body);
     }
-    stack.push(...childrenOf(node).reverse());
+    pushChildren(node, stack);
   }
   return seen;
 }
@@ -86,8 +101,7 @@ function specifierOf(node: t.Node | undefined): string | undefined {
 }
 
 function awaitsImport(init: t.Node): boolean {
-  const node = bare(init);
-  return node.type === 'AwaitExpression' && (lookThrough(node.argument)?.imports.length ?? 0) > 0;
+  return init.type === 'AwaitExpression' && (lookThrough(init.argument)?.imports.length ?? 0) > 0;
 }
 
 function noteMembers(pattern: t.Node, members: Map<string, string>): void {
@@ -116,7 +130,7 @@ function memberOf(result: t.Node, members: ReadonlyMap<string, string>): string 
   if (node.type !== 'MemberExpression' && node.type !== 'OptionalMemberExpression') return undefined;
   const key = !node.computed && node.property.type === 'Identifier' ? node.property.name : specifierOf(node.property as t.Node);
   const of = bare(node.object);
-  const isModule = of.type === 'Identifier' ? members.get(of.name) === '' : awaitsImport(of);
+  const isModule = of.type === 'Identifier' ? members.get(of.name) === '' : awaitsImport(node.object);
   return isModule ? key : undefined;
 }
 
@@ -125,7 +139,7 @@ function namesIn(node: t.Node): string[] {
   const stack: t.Node[] = [node];
   for (let one = stack.pop(); one; one = stack.pop()) {
     if (one.type === 'Identifier') found.push(one.name);
-    stack.push(...childrenOf(one));
+    pushChildren(one, stack);
   }
   return found;
 }

@@ -39,7 +39,7 @@ export function moduleScope(
     textTables.set(one.name, table);
     for (const [member, said] of Object.entries(table)) texts.set(`${one.name}.${member}`, said);
   }
-  return { names, imported, functions, constants, texts, textTables, isLocal, holdsMarkup, text };
+  return { names, imported, functions, inPlace: new Set(), constants, texts, textTables, isLocal, holdsMarkup, text };
 }
 
 /** What a list or a table of texts holds; undefined for all else. */

@@ -23,7 +23,7 @@ function ownerSteps(tree: Tree, place: Place, owner: number): number {
 function takersIn(model: Model): Map<UseId, Taker[]> {
   const found = new Map<UseId, Taker[]>();
   for (const page of model.pages) {
-    if (page.reach !== 'whole') continue;
+    if (page.above !== 'known') continue;
     const tree = unfold(model, page);
     if (tree.providers.length === 0) continue;
     const owners = new Map(tree.providers.map((provider) => [provider, provider.owner]));

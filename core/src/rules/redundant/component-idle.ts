@@ -22,7 +22,7 @@ function reached(model: Model): Set<ComponentId> {
   };
   for (const component of model.components.values()) if (component.role !== 'component') reach(component.id);
   for (const page of model.pages) {
-    if (page.reach === 'whole') reach(page.entry);
+    if (page.above === 'known') reach(page.entry);
     for (const step of page.chain) if (step.body) reach(step.body);
   }
   for (let id = stack.pop(); id; id = stack.pop())
@@ -114,7 +114,7 @@ function onlyBelow(model: Model, start: Component, idle: ReadonlySet<ComponentId
 /** Nothing renders a component, from any page. */
 export const componentIdle: Rule = {
   inProject: ({ model }) => {
-    if (!model.pages.some((page) => page.reach === 'whole')) return [];
+    if (!model.pages.some((page) => page.above === 'known')) return [];
     const live = reached(model);
     const unreached = ownComponents(model).filter((one) => !live.has(one.id));
     if (unreached.length === 0) return [];

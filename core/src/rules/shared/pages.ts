@@ -64,7 +64,8 @@ function surveyPage(model: Model, page: Page): PagePart {
     const known = components.get(component.id);
     if (known) known.places++;
     else components.set(component.id, { component, places: 1 });
-    if (tree.providers.length > 0 && holdsUnseen(model, component)) answers.noteUnseen(place);
+    const isHanded = place.use !== undefined && useById(model, place.use)?.node.asValue === true;
+    if (tree.providers.length > 0 && (isHanded || holdsUnseen(model, component))) answers.noteUnseen(place);
     if (component.consumes.length === 0) continue;
     for (const take of component.consumes) answers.note(place, take);
     for (const take of unmetTakes(model, tree, place)) {
@@ -159,7 +160,7 @@ export function surveyPages(model: Model, keep: SurveyKeep): PageSurvey {
   const shadowed: ShadowedTake[] = [];
   const unmet = new Map<string, { component: ComponentId; context: SharedId; take: Take; pages: string[]; places: number }>();
   for (const page of model.pages) {
-    if (page.reach !== 'whole') continue;
+    if (page.above !== 'known') continue;
     const kept = keep.get(page.id);
     const part = isCurrent(model, page, kept) ? kept : surveyPage(model, page);
     keep.set(page.id, part);

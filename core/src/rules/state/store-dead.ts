@@ -6,7 +6,7 @@ import type { Found, Rule } from '../rule';
 /** A store is written and never read, or read and never written. */
 export const storeDead: Rule = {
   inProject: ({ model }) => {
-    if (!model.pages.some((page) => page.reach === 'whole')) return [];
+    if (!model.pages.some((page) => page.above === 'known')) return [];
     const stores = [...storesOf(model).values()];
     if (stores.length === 0) return [];
     const whole = importedWhole(model);

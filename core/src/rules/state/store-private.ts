@@ -16,7 +16,7 @@ function onlyUser({ mentions, file, value }: Store, whole: ReadonlySet<string>):
 
 /** It stands once on each page, in no list and under no condition: nothing outlives it. */
 function isAlwaysThere(model: Model, component: Component): boolean {
-  const pages = model.pages.filter((page) => page.reach === 'whole');
+  const pages = model.pages.filter((page) => page.above === 'known');
   return (
     pages.length > 0 &&
     pages.every((page) => {
@@ -34,7 +34,7 @@ function isAlwaysThere(model: Model, component: Component): boolean {
 /** One component alone, mounted once, reads and writes a store, and nothing outlives the component by it. */
 export const storePrivate: Rule = {
   inProject: ({ model }) => {
-    if (!model.pages.some((page) => page.reach === 'whole')) return [];
+    if (!model.pages.some((page) => page.above === 'known')) return [];
     const whole = importedWhole(model);
     return [...storesOf(model).values()].flatMap((store): Found[] => {
       const component = onlyUser(store, whole);

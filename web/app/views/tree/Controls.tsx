@@ -47,9 +47,7 @@ export function Controls({ summary, tree, state, place, onChange }: Props) {
           </MenuItem>
         ))}
       </Menu>
-      <span style={{ color: 'var(--faint)' }}>
-        {tree.page.path || (tree.page.reach === 'alone' ? 'nothing in the project uses it' : '')}
-      </span>
+      <span style={{ color: 'var(--faint)' }}>{tree.page.path || (tree.page.why === 'alone' ? 'nothing in the project uses it' : '')}</span>
       <span style={{ marginLeft: 12 }}>Strands:</span>
       {strandKinds.map((kind) => (
         <button

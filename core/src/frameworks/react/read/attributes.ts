@@ -7,8 +7,9 @@ import { calledForNothing, callGiven } from '../../../read/script/called';
 import { readExpression, readingsOf } from '../../../read/script/expressions';
 import { memberChain } from '../../../read/script/names';
 import { lookUp, type Scope } from '../../../read/script/scope';
-import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf, isCapitalised } from '../../../read/script/syntax';
+import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
 import { declareAction } from '../../../read/script/functions';
+import { handedIn, handedOn, isComponentName } from './handed';
 import { isComponentTag, platformAttribute, platformEvent, propMember } from './names';
 
 export type Attributes = {
@@ -146,29 +147,24 @@ function bindingOf(
   if (sink.reads.length > 0) binding.readings = sink.reads;
   if (binding.direction === 'out' && !isComponentTag(tag)) attachCallbacks(body, sink.reads);
   const kept = node.type === 'Identifier' ? lookUp(scope, node.name) : undefined;
-  if (holdsMarkup || kept?.kind === 'markup') binding.markup = markup.of(body, node, scope);
-  else if (node.type === 'Identifier' && !kept && isCapitalised(node.name) && /[a-z]/.test(node.name)) {
+  if (holdsMarkup || kept?.kind === 'markup' || givesMarkup(body, node, scope)) binding.markup = markup.of(body, node, scope);
+  else if (node.type === 'Identifier' && !kept && isComponentName(node.name)) {
     binding.component = node.name;
     binding.markup = [handedOn(node.name, node)];
+  }
+  if (/^(Object|Array|Conditional|Logical|Call)Expression$/.test(node.type)) {
+    const handed = handedIn(node, (one) => body.module.names.has(one) && !lookUp(scope, one));
+    if (handed.length > 0) binding.markup = [...(binding.markup ?? []), ...handed];
   }
   return binding;
 }
 
-/** A component given as a value: whoever takes it uses it in a way not seen here. */
-function handedOn(tag: string, node: t.Node): TemplateNode {
-  const span = spanOf(node);
-  return {
-    kind: 'use',
-    tag,
-    span,
-    nameSpan: span,
-    bindings: [],
-    spreads: [{ span, readings: [] }],
-    children: [],
-    key: { kind: 'none' },
-    content: 'none',
-    asValue: true,
-  };
+/** `right={face(task)}`: a call of a function of the component or the module that gives markup. */
+function givesMarkup(body: Body, node: t.Node, scope: Scope): boolean {
+  if (node.type !== 'CallExpression' || node.callee.type !== 'Identifier') return false;
+  const meaning = lookUp(scope, node.callee.name);
+  const called = meaning?.kind === 'function' ? meaning.node : meaning ? undefined : body.module.functions.get(node.callee.name);
+  return called !== undefined && body.module.holdsMarkup(called);
 }
 
 /** `key={…}`: by position, by something of the item, or the same for all. */

@@ -124,14 +124,19 @@ export function readClassComponent(module: ModuleScope, declared: Declared, node
     if (name === 'render') template.push(...readTemplate(body, fn, innerScope(scope)));
     else if (module.holdsMarkup(fn)) template.push(...renderedBy(body, fn, scope));
   }
-  const facts = assemble(body, template, declared, 'class', file, undefined);
+  const assembled = assemble(body, template, declared, 'class', file, undefined);
+  // What it inherits from a class of one's own reads the same props.
+  const facts: ComponentFacts = ownBase.test(dottedName(node.superClass) ?? '') ? assembled : { ...assembled, openness: 'open' };
   const missing = undeclaredHandlers(node);
   return missing.length > 0 ? { ...facts, undeclared: missing } : facts;
 }
 
+/** The framework's own base classes. */
+const ownBase = /^(\w+\.)?(Pure)?Component$/;
+
 /** `onClick={this.clear}` where the class has no `clear` and all that it inherits is the framework's. */
 function undeclaredHandlers(node: ClassNode): NameFact[] {
-  if (!node.superClass || !/^(React\.)?(Pure)?Component$/.test(dottedName(node.superClass) ?? '')) return [];
+  if (!ownBase.test(dottedName(node.superClass) ?? '')) return [];
   const own = new Set<string>();
   const asked: NameFact[] = [];
   const memberOfThis = (given: t.Node): string | undefined =>

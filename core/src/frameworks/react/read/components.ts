@@ -29,12 +29,16 @@ import { bindProps } from '../../../read/script/props';
 import { setAgain } from '../../../read/script/again';
 import { markupOf, markupOfBlock } from './template';
 
+/** Methods that only class components have. */
+const ofComponents = /^(render|(UNSAFE_)?component(Did|Will)\w+|shouldComponentUpdate|getDerivedStateFrom\w+|getSnapshotBeforeUpdate)$/;
+
 function isClassComponent(node: t.Node): node is t.ClassDeclaration | t.ClassExpression {
   if (node.type !== 'ClassDeclaration' && node.type !== 'ClassExpression') return false;
   const base = node.superClass ? dottedName(node.superClass) : undefined;
   if (!base) return false;
   return (
-    /(^|\.)(Pure)?Component$/.test(base) || node.body.body.some((member) => member.type === 'ClassMethod' && keyName(member) === 'render')
+    /(^|\.)(Pure)?Component$/.test(base) ||
+    node.body.body.some((member) => member.type === 'ClassMethod' && ofComponents.test(keyName(member) ?? ''))
   );
 }
 

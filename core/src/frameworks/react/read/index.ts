@@ -20,7 +20,7 @@ import { aliasOf, type Declared, declarationsOf } from '../../../read/script/dec
 import { readMaker } from './makers';
 import { markupFinder } from './markup';
 import { readPropTypes, withPropTypes } from './prop-types';
-import { routesOfCall, routeTable } from '../../../read/script/routes';
+import { routesOf } from '../../../read/script/routes';
 import { looseMarkup, rootOf, shownByRoute } from './roots';
 import { mayHoldCalls, type Survey, survey } from '../../../read/script/survey';
 
@@ -33,7 +33,8 @@ export function readReact(file: string, text: string): FileFacts {
   const surveyOnce = (): Survey => (surveyed ??= survey(program));
   const module = moduleScope(program, text, declared, imports, markupFinder(text), (name) => surveyOnce().locals.has(name));
   const calls = mayHoldCalls(text) ? surveyOnce().calls : [];
-  const sorted = sortDeclared(module, declared, file);
+  const routes = routesOf(module, program, shownByRoute);
+  const sorted = sortDeclared(module, declared, file, routes);
   const propTypes = readPropTypes(program.body, text);
   const roots = calls.flatMap((call) => rootOf(module, call) ?? []);
   const framework = sorted.components.length > 0 || module.holdsMarkup(program) ? 'react' : 'script';
@@ -50,7 +51,7 @@ export function readReact(file: string, text: string): FileFacts {
     ]),
     shared: [...sorted.shared, ...program.body.flatMap((statement) => takenApart(statement, module))],
     roots: [...roots, ...sorted.loose],
-    routes: [...sorted.routes, ...calls.flatMap((call) => (sorted.seen.has(call) ? [] : routesOfCall(module, call, '', shownByRoute)))],
+    routes,
     ambient: kept(program.body, ambientOf),
     aliases: sorted.aliases,
     makers: sorted.makers,
@@ -91,15 +92,17 @@ type Sorted = {
   readonly aliases: AliasFact[];
   readonly makers: MakerFact[];
   readonly loose: RootFact[];
-  readonly routes: RouteFact[];
-  readonly seen: Set<t.Node>;
+  /** What may hold markup without being a component. */
+  readonly holding: Declared[];
+  /** Markup in them is theirs. */
+  readonly routes: readonly RouteFact[];
   /** Names of the components, hooks and contexts, which are read on their own. */
   readonly apart: Set<string>;
 };
 
 /** Puts each declaration where it belongs. */
-function sortDeclared(module: ModuleScope, declared: readonly Declared[], file: string): Sorted {
-  const sorted: Sorted = { components: [], shared: [], aliases: [], makers: [], loose: [], routes: [], seen: new Set(), apart: new Set() };
+function sortDeclared(module: ModuleScope, declared: readonly Declared[], file: string, routes: readonly RouteFact[]): Sorted {
+  const sorted: Sorted = { components: [], shared: [], aliases: [], makers: [], loose: [], holding: [], routes, apart: new Set() };
   for (const one of declared) {
     const { node } = one;
     const isApart = isComponent(module, one);
@@ -109,14 +112,21 @@ function sortDeclared(module: ModuleScope, declared: readonly Declared[], file: 
       const facts = readComponent(module, one, file);
       const twins = sorted.components.filter((known) => known.name === facts.name).length;
       sorted.components.push(twins > 0 ? { ...facts, name: `${facts.name}~${twins + 1}` } : facts);
-    } else if (isHook && isFunction(node)) sorted.shared.push(readHook(module, one, node));
-    else {
+    } else if (isHook && isFunction(node)) {
+      sorted.shared.push(readHook(module, one, node));
+      sorted.holding.push(one);
+    } else {
       sortValue(module, one, sorted);
       const maker = readMaker(module, one, (inner, made) =>
         isComponent(inner, { ...made, name: 'default' }) ? readComponent(inner, made, file) : undefined,
       );
       if (maker) sorted.makers.push(maker);
     }
+  }
+  for (const one of sorted.holding) {
+    if (module.inPlace.has(one.name)) continue;
+    const loose = looseMarkup(module, one);
+    if (loose) sorted.loose.push(loose);
   }
   return sorted;
 }
@@ -134,18 +144,10 @@ function sortValue(module: ModuleScope, one: Declared, sorted: Sorted): void {
     sorted.shared.push({ kind: 'context', name: one.name, span: one.nameSpan, fallback: fallbackOf(call) });
     return;
   }
-  const routes = call ? routesOfCall(module, call, one.name, shownByRoute) : routeTable(module, node, one.name, shownByRoute);
-  if (call) sorted.seen.add(call);
-  if (routes.length > 0) {
-    sorted.routes.push(...routes);
-    return;
-  }
   sorted.aliases.push(...aliasOf(one));
   sorted.shared.push(sharedValue(module, one));
-  if (!isFunction(node) && module.holdsMarkup(one.whole) && !(call && calleeName(call) === 'render')) {
-    const loose = looseMarkup(module, one);
-    if (loose) sorted.loose.push(loose);
-  }
+  const isTable = sorted.routes.some(({ span }) => contains(one.span, span));
+  if (!isTable && !(call && calleeName(call) === 'render')) sorted.holding.push(one);
 }
 
 function fallbackOf(call: t.CallExpression): 'none' | 'given' {

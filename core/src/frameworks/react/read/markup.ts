@@ -4,13 +4,31 @@ import { pushChildren } from '../../../read/script/syntax';
 /** What every element, fragment or created element has in its text; strings and comments may have it too. */
 const hint = /<\/|\/>|(?:create|clone)Element/g;
 
-function hintsIn(text: string): number[] {
+function hintsIn(text: string, creating: ReadonlySet<string>): number[] {
   const found: number[] = [];
-  for (const match of text.matchAll(hint)) found.push(match.index);
+  const pattern = creating.size === 0 ? hint : new RegExp(`${hint.source}|\\b(?:${[...creating].join('|')})\\(`, 'g');
+  for (const match of text.matchAll(pattern)) found.push(match.index);
   return found;
 }
 
-function isMarkup(node: t.Node): boolean {
+const creatingByModule = new WeakMap<object, ReadonlySet<string>>();
+
+/** The names that `creatingNames` finds in a module's text. */
+export function creatingIn(module: { readonly text: string }): ReadonlySet<string> {
+  const known = creatingByModule.get(module) ?? creatingNames(module.text);
+  creatingByModule.set(module, known);
+  return known;
+}
+
+/** Other names that a text gives to the function that creates elements: `const e = React.createElement`. */
+function creatingNames(text: string): ReadonlySet<string> {
+  if (!text.includes('createElement')) return new Set();
+  return new Set(
+    [...text.matchAll(/\b(?:const|let|var)\s+(\w+)\s*=\s*(?:\w+\.)?createElement\b(?!\s*\()/g)].map((match) => match[1] ?? ''),
+  );
+}
+
+function isMarkup(node: t.Node, creating: ReadonlySet<string>): boolean {
   if (node.type === 'JSXElement' || node.type === 'JSXFragment') return true;
   if (node.type !== 'CallExpression') return false;
   const { callee } = node;
@@ -20,14 +38,14 @@ function isMarkup(node: t.Node): boolean {
       : callee.type === 'MemberExpression' && callee.property.type === 'Identifier'
         ? callee.property.name
         : '';
-  return name === 'createElement' || name === 'cloneElement';
+  return name === 'createElement' || name === 'cloneElement' || creating.has(name);
 }
 
 /** Looks below a node for markup; the last children first, because that is where functions return it. */
-function search(root: t.Node): boolean {
+function search(root: t.Node, creating: ReadonlySet<string>): boolean {
   const stack: t.Node[] = [root];
   for (let node = stack.pop(); node; node = stack.pop()) {
-    if (isMarkup(node)) return true;
+    if (isMarkup(node, creating)) return true;
     pushChildren(node, stack);
   }
   return false;
@@ -38,7 +56,8 @@ function search(root: t.Node): boolean {
  * that the tree is searched only where there may be some.
  */
 export function markupFinder(text: string): (node: t.Node) => boolean {
-  const hints = hintsIn(text);
+  const creating = creatingNames(text);
+  const hints = hintsIn(text, creating);
   const known = new Map<t.Node, boolean>();
   return (node) => {
     let low = 0;
@@ -51,7 +70,7 @@ export function markupFinder(text: string): (node: t.Node) => boolean {
     }
     const first = hints[low];
     if (first === undefined || first >= (node.end ?? 0)) return false;
-    const found = known.get(node) ?? search(node);
+    const found = known.get(node) ?? search(node, creating);
     known.set(node, found);
     return found;
   };

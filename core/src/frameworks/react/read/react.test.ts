@@ -269,7 +269,7 @@ describe('what else a module says', () => {
         '/',
         [
           ['a', 'A'],
-          ['b', 'import:./b#default'],
+          ['b', 'import:./b#Component,default'],
         ],
       ],
     ]);

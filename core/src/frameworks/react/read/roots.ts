@@ -5,6 +5,7 @@ import type { Declared } from '../../../read/script/declarations';
 import type { ReadShown } from '../../../read/script/routes';
 import { innerScope } from '../../../read/script/scope';
 import { calleeName, spanOf } from '../../../read/script/syntax';
+import { handedIn } from './handed';
 import { markupOf } from './template';
 
 /** Markup that stands in a route. */
@@ -27,9 +28,10 @@ export function rootOf(module: ModuleScope, call: t.CallExpression): RootFact | 
   return template.length === 0 ? undefined : { span: spanOf(call), mounts: true, template, ...finishBody(body) };
 }
 
-/** Markup in a module's constants: used, though by no component of this module. */
+/** Markup in a module's constants, functions and hooks: used, though by no component of this module. */
 export function looseMarkup(module: ModuleScope, declared: Declared): RootFact | undefined {
   const body = newBody(module);
-  const template = markupOf(body, declared.whole, innerScope());
-  return template.length === 0 ? undefined : { span: declared.span, mounts: false, template, ...finishBody(body) };
+  const markup = module.holdsMarkup(declared.whole) ? markupOf(body, declared.whole, innerScope()) : [];
+  const template = [...markup, ...handedIn(declared.whole, (name) => module.names.has(name))];
+  return template.length === 0 ? undefined : { span: declared.span, mounts: false, of: declared.name, template, ...finishBody(body) };
 }

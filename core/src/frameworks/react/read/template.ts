@@ -20,6 +20,7 @@ import { keyOf, type ReadMarkup, readAttributes } from './attributes';
 import { contentKind } from './content';
 import { declareFunction } from '../../../read/script/functions';
 import { declareHook, hookValue, readEffect } from './hooks';
+import { creatingIn } from './markup';
 import { isComponentTag } from './names';
 import { bindProps } from '../../../read/script/props';
 import { fixedLength, listBelow, orderOf } from '../../../read/script/repeated';
@@ -150,7 +151,7 @@ function markupOfCall(body: Body, node: Call, scope: Scope): TemplateNode[] {
     const nodes = markupOf(body, node.arguments[0], scope);
     return key ? nodes.map((one) => (one.kind === 'element' || one.kind === 'use' ? { ...one, key } : one)) : nodes;
   }
-  if (name === 'createElement') return createdElement(body, node, scope);
+  if (name === 'createElement' || (name !== undefined && !member && createsElements(body, name))) return createdElement(body, node, scope);
   if (name === 'cloneElement' && node.arguments[0]) {
     body.clones = true;
     return [...markupOf(body, node.arguments[0], scope), ...node.arguments.slice(1).flatMap((one) => shown(body, one, scope))];
@@ -173,6 +174,7 @@ function calledMarkup(body: Body, callee: t.Identifier, node: Call, scope: Scope
   const outer = meaning ? undefined : body.module.functions.get(callee.name);
   const rendered = local?.node ?? outer;
   if (!rendered || !body.module.holdsMarkup(rendered)) return undefined;
+  if (outer) body.module.inPlace.add(callee.name);
   const given = node.arguments.map((one) => readingsOf(body, one, scope));
   return markupOfFunction(body, rendered, local?.scope ?? { names: new Map() }, given);
 }
@@ -185,6 +187,9 @@ function slotCall(body: Body, node: Call, scope: Scope): TemplateNode[] | undefi
   const hands = node.arguments.map((one) => readingsOf(body, one, scope));
   return [{ kind: 'outlet', slot: memberKeyOf(value), reading: { ...reading, how: 'called' }, span: spanOf(node), slotProps: hands }];
 }
+
+/** Whether a name is another one of the function that creates elements. */
+const createsElements = (body: Body, name: string): boolean => creatingIn(body.module).has(name);
 
 function createdElement(body: Body, node: Call, scope: Scope): TemplateNode[] {
   const [type, given, ...content] = node.arguments;
@@ -218,6 +223,7 @@ function repeatOf(body: Body, node: t.Node, list: t.Node, callback: t.Node, scop
       : rendered.type === 'Identifier'
         ? body.module.functions.get(rendered.name)
         : undefined;
+  if (fn && fn !== rendered && !named && rendered.type === 'Identifier') body.module.inPlace.add(rendered.name);
   const inner = innerScope(named?.kind === 'function' ? named.scope : scope);
   const bound = fn ? bindItem(body, fn, readings, list, inner, children) : undefined;
   const content = fn ? markupOfFunctionBody(body, fn, inner) : shown(body, rendered, scope);

@@ -12,19 +12,18 @@ import type {
   Problem,
   Reading,
   RootFact,
-  RouteFact,
   SharedFact,
   TemplateUse,
 } from '../../../model/facts';
 import type { Writable } from '../../../model/writable';
 import { type Dialect, finishBody, mergeReadings, type ModuleScope, newBody } from '../../../read/script/body';
-import { aliasOf, type Declared as Declaration, declarationsOf, lazily } from '../../../read/script/declarations';
+import { aliasOf, type Declared as Declaration, declarationsOf } from '../../../read/script/declarations';
 import { bindParams, readingsOf } from '../../../read/script/expressions';
 import { mayLast, readModuleBody } from '../../../read/script/module-body';
 import { ambientOf, kept, moduleScope, takenApart, sharedValue } from '../../../read/script/module-scope';
 import { readModule } from '../../../read/script/modules';
 import { parseScript } from '../../../read/script/parse';
-import { routesOfCall, routeTable } from '../../../read/script/routes';
+import { routesOf } from '../../../read/script/routes';
 import { innerScope } from '../../../read/script/scope';
 import { survey } from '../../../read/script/survey';
 import {
@@ -60,7 +59,7 @@ export function readVueScript(file: string, text: string): FileFacts {
   const declared = declarationsOf(program.body);
   const module = moduleScope(program, text, declared, imports);
   const apart = new Set<string>();
-  const found: Found = { components: [], shared: [], aliases: [], routes: [], seen: new Set() };
+  const found: Found = { components: [], shared: [], aliases: [] };
   for (const one of declared) sortDeclared(module, one, file, problems as Problem[], apart, found);
   const { calls } = survey(program);
   const application = applicationOf(module, calls, program.body);
@@ -74,7 +73,7 @@ export function readVueScript(file: string, text: string): FileFacts {
     components: found.components,
     shared: [...found.shared, ...program.body.flatMap((statement) => takenApart(statement, module))],
     roots: application.roots,
-    routes: [...found.routes, ...calls.flatMap((call) => (found.seen.has(call) ? [] : routesOfCall(module, call, '')))],
+    routes: routesOf(module, program),
     ambient: kept(program.body, ambientOf),
     aliases: found.aliases,
     makers: [],
@@ -114,8 +113,6 @@ type Found = {
   readonly components: ComponentFacts[];
   readonly shared: SharedFact[];
   readonly aliases: AliasFact[];
-  readonly routes: RouteFact[];
-  readonly seen: Set<t.Node>;
 };
 
 function sortDeclared(module: ModuleScope, one: Declaration, file: string, problems: Problem[], apart: Set<string>, found: Found): void {
@@ -132,17 +129,7 @@ function sortDeclared(module: ModuleScope, one: Declaration, file: string, probl
     found.shared.push(readComposable(module, one, node));
     return;
   }
-  const call = node.type === 'CallExpression' ? node : undefined;
-  const routes = call ? routesOfCall(module, call, one.name) : routeTable(module, node, one.name);
-  if (call) found.seen.add(call);
-  if (routes.length > 0) {
-    found.routes.push(...routes);
-    return;
-  }
-  const lazy = call && calleeName(call) === 'defineAsyncComponent' ? call.arguments[0] : undefined;
-  const loaded = isFunction(lazy) ? lazily(lazy) : undefined;
-  if (loaded) found.aliases.push({ name: one.name, target: loaded.exported, from: loaded.from, wrappedBy: [] });
-  else found.aliases.push(...aliasOf(one));
+  found.aliases.push(...aliasOf(one));
   found.shared.push(sharedValue(module, one));
 }
 

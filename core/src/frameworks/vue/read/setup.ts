@@ -16,7 +16,7 @@ import {
   type Effects,
 } from '../../../read/script/body';
 import { readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
-import { lazily } from '../../../read/script/declarations';
+import { loadedByCall } from '../../../read/script/loaded';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
 import { howOf } from '../../../read/script/names';
 import { namedBy } from '../../../read/markup/taken';
@@ -215,9 +215,7 @@ function declare(setup: Setup, declarator: t.VariableDeclarator, kind: string, s
 
 /** `const Chart = defineAsyncComponent(() => import('./Chart.vue'))`: a component like an imported one. */
 function declareLazy(setup: Setup, name: string, call: t.CallExpression): boolean {
-  const [first] = call.arguments;
-  const given = first?.type === 'ObjectExpression' ? fieldOf(first, 'loader') : first;
-  const loaded = isFunction(given) ? lazily(given) : undefined;
+  const loaded = loadedByCall(call);
   if (!loaded) return false;
   setup.lazy.set(name, `import:${loaded.from}#${loaded.exported}`);
   return true;
