@@ -7,6 +7,12 @@ export type InferredAlias = { readonly head: string; readonly folder: FilePath }
 /** Specifiers of one head that must be found in the folder, at least, and their share of all. */
 const enough = { count: 3, share: 0.8 };
 
+/** The same for heads that a package may have too, each of them with a folder before its name. */
+const enoughOfNames = { count: 4, share: 1 };
+
+/** Heads that no package has. */
+const noPackage = /^(@|~|#)\/|^[~#]/;
+
 /** More files than this of one name decide nothing. */
 const mostOfAName = 60;
 
@@ -15,7 +21,8 @@ const withoutEnding = (path: string): string => path.replace(/(\.d)?\.[cm]?[jt]s
 /**
  * Aliases that no configuration at hand declares: heads of specifiers under which the files of one
  * folder are found, and of no other. `missing` are the specifiers that nothing else resolves, of the
- * whole project. A head is the first one or two parts of a specifier.
+ * whole project. A head is the first one or two parts of a specifier; one that a package may have
+ * as well must be sure.
  */
 export function inferAliases(files: Iterable<FilePath>, missing: ReadonlySet<string>): readonly InferredAlias[] {
   const byHead = new Map<string, string[]>();
@@ -42,13 +49,14 @@ export function inferAliases(files: Iterable<FilePath>, missing: ReadonlySet<str
   const found: InferredAlias[] = [];
   for (const [head, rests] of byHead) {
     if (found.some((one) => head.startsWith(`${one.head}/`) || one.head.startsWith(`${head}/`))) continue;
-    const folder = folderOf(rests, byLast);
+    const isOwn = noPackage.test(head);
+    const folder = isOwn || rests.every((rest) => rest.includes('/')) ? folderOf(rests, byLast, isOwn ? enough : enoughOfNames) : undefined;
     if (folder !== undefined) found.push({ head, folder });
   }
   return found;
 }
 
-function folderOf(rests: readonly string[], byLast: ReadonlyMap<string, readonly string[]>): FilePath | undefined {
+function folderOf(rests: readonly string[], byLast: ReadonlyMap<string, readonly string[]>, needed: typeof enough): FilePath | undefined {
   const votes = new Map<FilePath, number>();
   for (const rest of rests) {
     const alike = byLast.get(rest.slice(rest.lastIndexOf('/') + 1)) ?? [];
@@ -60,7 +68,7 @@ function folderOf(rests: readonly string[], byLast: ReadonlyMap<string, readonly
     }
   }
   const [best, second] = [...votes].sort((a, b) => b[1] - a[1]);
-  if (!best || best[1] < enough.count || best[1] < rests.length * enough.share || second?.[1] === best[1]) return undefined;
+  if (!best || best[1] < needed.count || best[1] < rests.length * needed.share || second?.[1] === best[1]) return undefined;
   return best[0];
 }
 
