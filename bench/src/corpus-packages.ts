@@ -21,6 +21,25 @@ export const packages: readonly { readonly name: string; readonly folder?: strin
   { name: 'flowbite-svelte@1.33.1', folder: 'dist' },
   { name: 'svelte-ux@1.0.11', folder: 'dist' },
   { name: '@skeletonlabs/skeleton-svelte@5.0.1', folder: 'dist' },
+  // Applications.
+  { name: '@medusajs/dashboard@2.21.2', folder: 'src' },
+  { name: '@salesforce/retail-react-app@10.2.1' },
+  { name: 'strapi-admin@3.1.4' },
+  { name: '@vendure/dashboard@3.7.3' },
+  { name: '@wordpress/edit-site@7.5.0' },
+  { name: 'decap-cms-core@3.19.1' },
+  { name: '@openmrs/esm-appointments-app@11.1.0' },
+  { name: 'create-next-app@16.4.3', folder: 'dist/templates/app/ts' },
+  { name: 'docus@5.12.3' },
+  { name: 'shadcn-docs-nuxt@1.2.2' },
+  { name: '@nuxt/content-theme-docs@0.11.1' },
+  { name: '@slidev/client@52.20.1' },
+  { name: '@drax/dashboard-vue@3.60.0' },
+  { name: 'valaxy@0.28.0' },
+  { name: '@shopware/cms-base-layer@4.0.0' },
+  { name: 'create-vite@9.3.0' },
+  { name: '@gradio/core@1.12.0' },
+  { name: '@humandialog/forms.svelte@1.8.28' },
 ];
 
 const corpus = fileURLToPath(new URL('../.corpus', import.meta.url));

@@ -48,11 +48,12 @@ describe('analyse', () => {
     const { status, stdout, stderr } = await run(folder, '--json');
     expect([status, stderr]).toEqual([0, '']);
     const report = JSON.parse(stdout) as { problems: { file: string }[]; seconds: object } & Record<string, unknown>;
-    expect(Object.keys(report)).toEqual(['files', 'problems', 'components', 'uses', 'pages', 'findings', 'seconds']);
+    expect(Object.keys(report)).toEqual(['files', 'problems', 'components', 'uses', 'pages', 'reach', 'findings', 'seconds']);
     expect(report['files']).toEqual({ read: 5, leftOut: 1 });
     expect(report.problems.map((problem) => problem.file).sort()).toEqual(['src/binary.js', 'src/broken.tsx']);
     expect(report['uses']).toEqual({ resolved: 2, outside: 0, unresolved: 0 });
-    expect(report['pages']).toEqual([{ name: 'App', file: 'src/Über Blick.tsx', places: 2 }]);
+    expect(report['reach']).toEqual({ components: 2, onPages: 2, alone: 0 });
+    expect(report['pages']).toEqual([{ name: 'App', file: 'src/Über Blick.tsx', path: '', why: 'mounted', places: 2, components: 2 }]);
     expect(report['findings']).toMatchObject([
       {
         rule: 'prop-missing',
@@ -83,7 +84,7 @@ describe('analyse', () => {
   test('prints a summary that people can read', async () => {
     const { status, stdout } = await run(folder);
     expect(status).toBe(0);
-    expect(stdout).toContain('5 files read, 1 left out. 2 components on 1 pages.');
+    expect(stdout).toContain('5 files read, 1 left out. 2 components, 1 page.');
     expect(stdout).toContain('fault  src/Über Blick.tsx:6  Row needs eta, and nothing passes it.  (prop-missing)');
     expect(stdout).toContain('src/broken.tsx: Unexpected token');
   });

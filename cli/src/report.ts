@@ -13,6 +13,8 @@ import {
   link,
   memberName,
   type Model,
+  type Page,
+  reachOf,
   parseBare,
   readFile,
   type TraceEntry,
@@ -35,12 +37,26 @@ export type Report = {
   readonly problems: readonly { readonly file: string; readonly message: string; readonly start: number; readonly end: number }[];
   readonly components: readonly ComponentEntry[];
   readonly uses: Model['counts'];
-  readonly pages: readonly { readonly name: string; readonly file: string; readonly places: number }[];
+  readonly pages: readonly PageReport[];
+  /** Components that something in the source names, those of them on a page, and those that no page comes to. */
+  readonly reach: { readonly components: number; readonly onPages: number; readonly alone: number };
   readonly findings: readonly FindingEntry[];
   readonly seconds: Seconds;
   /** What was asked for with `--tree`, `--trees` and `--trace`; absent where nothing was. */
   readonly trees?: readonly TreeEntry[];
   readonly traces?: readonly TraceEntry[];
+};
+
+type PageReport = {
+  readonly name: string;
+  readonly file: string;
+  /** The route's path; empty where there is none. */
+  readonly path: string;
+  /** What makes it a page: it is mounted, a route or its file's name leads to it, or it stands alone. */
+  readonly why: Page['why'];
+  readonly places: number;
+  /** Different components at its places. */
+  readonly components: number;
 };
 
 type ComponentEntry = {
@@ -105,6 +121,17 @@ function componentEntries(model: Model): ComponentEntry[] {
     }));
 }
 
+function pageReport(model: Model, page: Page): PageReport {
+  const { places } = unfold(model, page);
+  const { name, file, path, why } = page;
+  return { name, file, path, why, places: places.length, components: new Set(places.map((place) => place.component)).size };
+}
+
+function reachReport(model: Model): Report['reach'] {
+  const { components, onPages, alone } = reachOf(model);
+  return { components, onPages, alone: alone.length };
+}
+
 /** Puts an analysis into the form that is printed. */
 export function makeReport(folder: Folder, { model, findings, seconds }: Analysed): Report {
   const texts = new Map(folder.sources.map(({ file, text }) => [file, text]));
@@ -118,7 +145,8 @@ export function makeReport(folder: Folder, { model, findings, seconds }: Analyse
     problems: [...unread, ...problems],
     components: componentEntries(model),
     uses: model.counts,
-    pages: model.pages.map((page) => ({ name: page.name, file: page.file, places: unfold(model, page).places.length })),
+    pages: model.pages.map((page) => pageReport(model, page)),
+    reach: reachReport(model),
     findings: findingEntries(model, findings, textOf, { marks: new Map(), accepted: acceptedInSource(findings, textOf) }),
     seconds,
   };
@@ -128,12 +156,13 @@ const shownFindings = 60;
 
 /** The readable summary, for a terminal. */
 export function summarise(report: Report): string {
-  const { files, problems, components, uses, pages, findings, seconds } = report;
+  const { files, problems, components, uses, pages, reach, findings, seconds } = report;
   const open = findings.filter((finding) => !finding.decided);
   const count = (severity: string): number => open.filter((finding) => finding.severity === severity).length;
   const decided = findings.length - open.length;
   const lines = [
-    `${files.read} files read, ${files.leftOut} left out. ${components.length} components on ${pages.length} pages.`,
+    `${files.read} files read, ${files.leftOut} left out. ${components.length} components, ${counted(pages.filter(({ why }) => why !== 'alone').length, 'page')}.`,
+    `Of ${counted(reach.components, 'component')} that the source names, ${reach.onPages} stand on a page; ${counted(pages.filter(({ why }) => why === 'alone').length, 'component')} stand alone, with nothing above.`,
     `Uses of components: ${uses.resolved} in the project, ${uses.outside} from outside, ${uses.unresolved} not found.`,
     `Findings: ${counted(count('fault'), 'fault')}, ${counted(count('risk'), 'risk')}, ${count('tidy')} to tidy${decided > 0 ? `, ${decided} accepted in the source` : ''}. ${seconds.total.toFixed(2)} s, bare parsing ${seconds.floor.toFixed(2)} s.`,
     '',

@@ -18,7 +18,19 @@ export * from './fixes';
 export { adapterOf, adapters, isReadable, loadCompilers, parseBare } from './frameworks/registry';
 export { readerVersion, readFile } from './frameworks/read-file';
 export { fileRole, isConfig, link, type Linked, relink } from './link';
-export { ancestors, conditionOf, placePaths, placesLimit, providerFor, type Standing, type Standings, standingsOf, unfold } from './tree';
+export {
+  ancestors,
+  conditionOf,
+  placePaths,
+  placesLimit,
+  providerFor,
+  type Reach,
+  reachOf,
+  type Standing,
+  type Standings,
+  standingsOf,
+  unfold,
+} from './tree';
 export {
   type Answer,
   type Asked,

@@ -1,3 +1,4 @@
+import type { HookFact, ValueFact } from '../model/facts';
 import type { ComponentId } from '../model/ids';
 import type { Component } from '../model/model';
 import type { FilePath } from '../model/span';
@@ -16,11 +17,20 @@ export function makeHolders(
   const known = new WeakMap<Component, readonly ComponentId[]>();
   const find = (component: Component): readonly ComponentId[] => {
     const found = new Set<ComponentId>();
-    for (const { kind, source } of component.facts.values) {
-      if ((kind !== 'module' && kind !== 'hook') || source === undefined) continue;
-      const meant = names.meant(component.file, source);
-      const id = meant.kind === 'shared' ? standIns.get(meant.file)?.get(meant.fact.name) : undefined;
-      if (id !== undefined && id !== component.id) found.add(id);
+    const seen = new Set<HookFact>();
+    const stack: { file: FilePath; values: readonly ValueFact[] }[] = [{ file: component.file, values: component.facts.values }];
+    for (let at = stack.pop(); at; at = stack.pop()) {
+      for (const { kind, source } of at.values) {
+        if ((kind !== 'module' && kind !== 'hook') || source === undefined) continue;
+        const meant = names.meant(at.file, source);
+        if (meant.kind !== 'shared') continue;
+        const id = standIns.get(meant.file)?.get(meant.fact.name);
+        if (id !== undefined && id !== component.id) found.add(id);
+        // A hook without markup hands on what those that it calls hold.
+        if (id !== undefined || meant.fact.kind !== 'hook' || seen.has(meant.fact)) continue;
+        seen.add(meant.fact);
+        stack.push({ file: meant.file, values: meant.fact.values });
+      }
     }
     return found.size > 0 ? [...found] : none;
   };

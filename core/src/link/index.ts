@@ -43,7 +43,17 @@ export function link(files: ReadonlyMap<FilePath, FileFacts>, configs: readonly 
     adapters.map((adapter) => adapter.link.shellOfTable?.(project, table)).find((one) => one !== undefined);
   const linkage: Linkage = { names, tags: makeTags(project, names), config, useOfNode: new WeakMap(), routes, placed, shellOfTable };
   const { usesBy, usesOf, counts } = linkUses(components, linkage);
-  const pages = findPages({ files, components, usesBy, usesOf, routes, placed, holdersOf, shellOfTable });
+  const pages = findPages({
+    files,
+    components,
+    usesBy,
+    usesOf,
+    routes,
+    placed,
+    holdersOf,
+    shellOfTable,
+    componentNamed: componentNamedBy(names),
+  });
   return {
     files,
     components,
@@ -118,6 +128,7 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
         placed: before.linkage.placed,
         holdersOf: before.holdersOf,
         shellOfTable: before.linkage.shellOfTable,
+        componentNamed: componentNamedBy(names),
       });
   return {
     files,
@@ -131,6 +142,13 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
     holdersOf: before.holdersOf,
     counts,
     linkage: before.linkage,
+  };
+}
+
+function componentNamedBy(names: Names): (file: FilePath, name: string) => ComponentId | undefined {
+  return (file, name) => {
+    const meant = names.meant(file, name);
+    return meant.kind === 'component' ? componentId(meant.file, meant.facts.name) : undefined;
   };
 }
 
@@ -410,9 +428,16 @@ function targetOf(names: Names, tags: Tags, file: FilePath, node: TemplateUse): 
   const own: Meant = node.unregistered
     ? { kind: 'unresolved', reason: `${node.tag} is not registered`, undeclared: true }
     : names.meant(file, node.tag);
-  const target = asTarget(own.kind === 'unresolved' ? (tags(file, node.tag) ?? own) : own);
+  const isUnknown =
+    own.kind === 'unresolved' ||
+    (node.tag.includes('.') &&
+      ((own.kind === 'shared' && own.fact.kind === 'value') || (own.kind === 'outside' && madeByBuild.test(own.module))));
+  const target = asTarget(isUnknown ? (tags(file, node.tag) ?? own) : own);
   return node.asValue && target.kind !== 'component' ? { kind: 'dynamic' } : target;
 }
+
+/** Modules that no file is and no package has: a build makes them of what the project configures. */
+const madeByBuild = /^(@theme\/|virtual:|[~#])/;
 
 /** What a module gives under the first of some names that it exports a component by. */
 function loadedFrom(names: Names, file: FilePath, exported: string): Meant {

@@ -446,6 +446,103 @@ describe('pages', () => {
     ).toEqual(['A  alone']);
   });
 
+  const tree = (files: Files, page: string): string => {
+    const { model } = analyseFiles(files);
+    return rows(model, treeOf(model, page));
+  };
+
+  test('files within the layouts and the slots of their folders', () => {
+    const part = (name: string, shown = ''): string => `export default function ${name}({ children, side }) { return <p>${shown}</p>; }`;
+    const files = {
+      'app/layout.tsx': part('Outer', '{children}{side}'),
+      'app/page.tsx': part('Home'),
+      'app/@side/page.tsx': part('Side'),
+      'app/in/template.tsx': part('Fresh', '{children}'),
+      'app/in/page.tsx': part('In'),
+      'app/in/loading.tsx': part('Wait'),
+    };
+    expect(pages(files).sort()).toEqual(['Home / file', 'In /in file', 'Side / file', 'Wait /in/(loading) file']);
+    expect(tree(files, 'Home')).toBe('Outer\n  Home in slot:default\n  Side in side');
+    expect(tree(files, 'In')).toBe('Outer\n  Fresh in slot:default\n    In in slot:default\n  Side in side');
+  });
+
+  test('files within the application and the parts of their path', () => {
+    const flat = (name: string): string =>
+      `import { Outlet } from '@remix-run/react'; export default function ${name}() { return <p><Outlet/></p>; }`;
+    const files = {
+      'package.json': '{ "dependencies": { "@remix-run/react": "2" } }',
+      'app/root.tsx': flat('Root'),
+      'app/routes/_in.tsx': flat('In'),
+      'app/routes/_in.list.$id.tsx': flat('Item'),
+    };
+    expect(pages(files)).toEqual(['In / file', 'Item /list/:id file']);
+    expect(tree(files, 'Item')).toBe('Root\n  In\n    Item');
+    const next = {
+      'package.json': '{ "dependencies": { "next": "15" } }',
+      'pages/_app.tsx': 'export default function App({ Component, pageProps }) { return <main><Component {...pageProps}/></main>; }',
+      'pages/list.tsx': 'export default function List() { return <p/>; }',
+    };
+    expect(pages(next)).toEqual(['List /list file']);
+    expect(tree(next, 'List')).toBe('App\n  List');
+  });
+
+  test('routes of components further in, each within the routes around it', () => {
+    const files = {
+      'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
+      'src/App.tsx':
+        "import { Routes, Route } from 'router'; import { In } from './In'; import { A } from './parts';\nexport function App() { return <Routes><Route path='/' element={<A/>}/><Route path='in/*' element={<In/>}/></Routes>; }",
+      'src/In.tsx':
+        "import { Routes, Route } from 'router'; import { A, B } from './parts';\nexport function In() { return <main><Routes><Route path='a' element={<A/>}/><Route path='b' element={<B/>}/></Routes></main>; }",
+      'src/parts.tsx': 'export function A() { return <p/>; } export function B() { return <p/>; }',
+    };
+    expect(pages(files)).toEqual(['A / route', 'A /in/a route', 'B /in/b route']);
+    expect(tree(files, 'B')).toBe('App\n  In\n    B');
+  });
+
+  test('tables in tables, in other modules too, and routes by their path', () => {
+    const files = {
+      'src/main.tsx':
+        "import { RouterProvider } from 'router'; import { routes } from './routes';\nconst router = createBrowserRouter(routes);\ncreateRoot(x).render(<RouterProvider router={router}/>);",
+      'src/routes.tsx':
+        "import { Shell, A } from './parts'; import { more } from './more';\nexport const routes = [{ path: '/', element: <Shell/>, children: [{ index: true, element: <A/> }, ...more()] }];",
+      'src/more.tsx': "import { B } from './parts';\nexport function more() { return [{ path: 'b', Component: B }]; }",
+      'src/parts.tsx': `import { Outlet } from 'router'; ${parts}`,
+    };
+    expect(pages(files)).toEqual(['A / route', 'B /b route']);
+    expect(tree(files, 'B')).toBe('Shell\n  B');
+    const route = (path: string, name: string): string =>
+      `import { createFileRoute, Outlet } from 'router';\nexport const Route = createFileRoute('${path}')({ component: ${name} });\nfunction ${name}() { return <p><Outlet/></p>; }`;
+    const byPath = { 'src/routes/_in.tsx': route('/_in', 'In'), 'src/routes/_in/a.$id.tsx': route('/_in/a/$id', 'A') };
+    expect(pages(byPath)).toEqual(['A /a/:id route']);
+    expect(tree(byPath, 'A')).toBe('In\n  A');
+  });
+
+  test('what is loaded later, by the project or by whoever asks', () => {
+    const files = {
+      'src/main.tsx': "import { lazy } from 'react';\nconst A = lazy(() => import('./A'));\ncreateRoot(x).render(<A/>);",
+      'src/A.tsx': 'export default function A() { return <p/>; }',
+      'src/index.ts': "export const b = load(() => import('./B'), { name: 'b' });",
+      'src/B.tsx': 'export default function B() { return <p/>; }',
+    };
+    expect(pages(files)).toEqual(['A  mounted', 'B  mounted']);
+  });
+
+  test('the component that pages by file stand in, and the layout that they name', () => {
+    const files = {
+      'package.json': '{ "dependencies": { "nuxt": "4" } }',
+      'app.vue': '<template><main><NuxtLayout><NuxtPage/></NuxtLayout></main></template>',
+      'layouts/default.vue': '<template><div><slot/></div></template>',
+      'layouts/wide.vue': '<template><div><slot/></div></template>',
+      'pages/index.vue': '<template><p/></template>',
+      'pages/list/[id].vue': "<script setup>definePageMeta({ layout: 'wide' });</script><template><p/></template>",
+      'pages/list.vue': '<template><p><NuxtPage/></p></template>',
+      'error.vue': '<template><p/></template>',
+    };
+    expect(pages(files).sort()).toEqual(['Error (error) file', 'Id /list/:id file', 'List /list file', 'Pages / file']);
+    expect(tree(files, 'Pages')).toBe('App\n  Default\n    Pages in slot:default');
+    expect(tree(files, 'Id')).toBe('App\n  Wide\n    List in slot:default\n      Id');
+  });
+
   test('a project without components has none', () => {
     expect(pages({ 'src/a.ts': 'export const a = 1;' })).toEqual([]);
   });

@@ -17,6 +17,8 @@ type Linked = {
   readonly placed: readonly PlacedBody[];
   readonly files: Model['files'];
   readonly holdersOf: Model['holdersOf'];
+  /** The component that a name of a file stands for. */
+  readonly componentNamed: (file: FilePath, name: string) => ComponentId | undefined;
   /** The file whose component a table's routes stand in by convention; undefined for none. */
   readonly shellOfTable: (table: FilePath) => FilePath | undefined;
 };
@@ -289,6 +291,7 @@ export function findPages(linked: Linked): Page[] {
     pages.push(...pagesFrom(linked, start.at, start, shell ? 'known' : 'unknown', seenTables));
   });
   pages.push(...looseMarkupRoutes(linked, pages));
+  pages.push(...loadedByOthers(linked, pages));
   const shown = pages.filter(
     (page) => reachable(linked, [page.entry, ...page.chain.flatMap((step) => step.body ?? [])]).size > 1 || isOwn(linked, page),
   );
@@ -303,6 +306,35 @@ function nameOfPlaced(linked: Linked, file: FilePath): string | undefined {
   const facts = linked.files.get(file);
   const local = facts?.exports.find((one) => one.exported === 'default' && one.from === undefined)?.local;
   return (facts?.components.find((one) => one.local === local) ?? facts?.components[0])?.name;
+}
+
+/** What modules offer to be loaded later, and nothing in the project comes to: whoever loads it mounts it. */
+function loadedByOthers(linked: Linked, pages: readonly Page[]): Page[] {
+  const seen = reachable(
+    linked,
+    pages.flatMap((page) => [page.entry, ...page.chain.flatMap((step) => step.body ?? [])]),
+  );
+  return [...linked.files.values()].flatMap(({ file, aliases, exports }): Page[] => {
+    const offered = new Set(exports.filter((one) => one.from === undefined).map((one) => one.local));
+    if (fileRole(file) !== 'source') return [];
+    return aliases
+      .filter((one) => one.from !== undefined && offered.has(one.name))
+      .flatMap((one): Page[] => {
+        const id = linked.componentNamed(file, one.name);
+        const component = id === undefined || seen.has(id) ? undefined : linked.components.get(id);
+        if (!component) return [];
+        return pagesFrom(linked, component.id, { at: component.id, tables: [] }, 'unknown', new Set()).concat({
+          id: `${component.id}@${one.name}`,
+          name: component.name,
+          file: component.file,
+          path: '',
+          entry: component.id,
+          chain: [],
+          above: 'unknown',
+          why: 'mounted',
+        });
+      });
+  });
 }
 
 /** Routes written as markup in components that nothing mounts. */

@@ -1,3 +1,4 @@
+export { type Reach, reachOf } from './reach';
 export { unfold, placesLimit } from './unfold';
 export { providerFor, ancestors } from './ancestry';
 export { conditionOf } from './condition';

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { loadCompilers } from '../frameworks/registry';
-import { conditionOf, unfold } from '.';
+import { conditionOf, reachOf, unfold } from '.';
 import { analyseFiles, rows, treeOf } from '../../../testing/src/project';
 
 /** The tree of `App` in one file, with everything in it. */
@@ -167,4 +167,53 @@ describe('parts that are chosen while running', () => {
     });
     expect(rows(model, treeOf(model, 'App')).replace('slot:', '')).toBe('App\n  Panel\n    Row in head of App');
   });
+});
+
+describe('markup that no component has as its own stands where its name is read', () => {
+  const cell = 'export function Cell() { return <b/>; }';
+  test.each([
+    [
+      'of a hook',
+      'export function useColumns() { return useMemo(() => [{ cell: () => <Cell/> }], []); }',
+      'const columns = useColumns(); return <Table columns={columns}/>;',
+    ],
+    ['of a function', 'export const columnsOf = (rows) => [{ cell: <Cell/>, rows }];', 'return <Table columns={columnsOf(rows)}/>;'],
+    ['of a constant', 'export const columns = [{ cell: () => <Cell/> }];', 'return <Table columns={columns}/>;'],
+    ['that a table names as values', 'export const cells = { text: Cell };', 'return <Table cells={cells}/>;'],
+    [
+      'of a hook that another one calls',
+      'const useInner = () => useMemo(() => [<Cell/>], []); export function useColumns() { const inner = useInner(); return inner; }',
+      'const columns = useColumns(); return <Table columns={columns}/>;',
+    ],
+    [
+      'of a function that another one calls',
+      'const inner = () => [<Cell/>]; export const columnsOf = () => ({ all: inner() });',
+      'return <Table columns={columnsOf(rows)}/>;',
+    ],
+  ])('%s', (_, kept, body) => {
+    const { model } = analyseFiles({
+      'src/cell.tsx': cell,
+      'src/kept.tsx': `import { useMemo } from 'react'; import { Cell } from './cell';\n${kept}`,
+      'src/App.tsx': `import { Table } from 'ui'; import * as all from './kept'; import { useColumns, columnsOf, columns, cells } from './kept';\nexport function App({ rows }) { ${body} }`,
+    });
+    expect(rows(model, treeOf(model, 'App'))).toBe('App\n  Cell');
+  });
+
+  test('a function whose markup is read where it is called stands there alone', () => {
+    const { model } = analyseFiles({
+      'src/App.tsx': `${cell}\nfunction renderRow(row) { return <Cell/>; }\nexport function App({ rows }) { return <ul>{rows.map(renderRow)}</ul>; }`,
+    });
+    expect(rows(model, treeOf(model, 'App'))).toBe('App\n  Cell each row');
+  });
+});
+
+test('the reach counts what something names, and what of it stands on a page', () => {
+  const { model } = analyseFiles({
+    'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
+    'src/App.tsx': "import { Used } from './parts';\nexport function App() { return <Used/>; }",
+    'src/parts.tsx':
+      'export function Used() { return <p/>; } export function Nobody() { return <Left/>; } function Left() { return <p/>; }',
+  });
+  const { components, onPages, alone } = reachOf(model);
+  expect([components, onPages, alone]).toEqual([3, 2, ['src/parts.tsx#Left']]);
 });

@@ -10,7 +10,7 @@ const known: readonly { readonly module: string; readonly needs: RegExp; readonl
     module: 'nuxt',
     needs: /^(nuxt|@nuxt\/.*)$/,
     tags: new Set(
-      'NuxtPage NuxtLayout NuxtLink NuxtLoadingIndicator NuxtErrorBoundary NuxtRouteAnnouncer NuxtIsland NuxtImg NuxtPicture NuxtTime ClientOnly DevOnly ServerPlaceholder'.split(
+      'NuxtPage NuxtChild Nuxt NuxtLayout NuxtLink NuxtLoadingIndicator NuxtErrorBoundary NuxtRouteAnnouncer NuxtIsland NuxtImg NuxtPicture NuxtTime ClientOnly DevOnly ServerPlaceholder'.split(
         ' ',
       ),
     ),
@@ -23,6 +23,10 @@ const registering = /^(unplugin-vue-components|@nuxt\/components)/;
 
 /** Packages that take components from folders. */
 const taking = /^(nuxt|nuxt3|@nuxt\/(content|components|schema|kit))$/;
+
+/** Packages that register tags of their own, which they do not say in the source. */
+const bringing =
+  /^(@nuxt\/(?!kit$|schema$|test-utils$|eslint|devtools$|image$|fonts$|scripts$)[\w-]+|@nuxtjs\/[\w-]+|nuxt-[\w-]+|[\w-]+-nuxt)$/;
 
 /** Who is meant by a tag: what script registers, what stands where the project's configuration has it so, or what a package brings. */
 export function registeredTags({ files, dependenciesOf }: Project): (file: FilePath, tag: string) => TagTarget | undefined {
@@ -37,15 +41,31 @@ export function registeredTags({ files, dependenciesOf }: Project): (file: FileP
   for (const file of files.keys())
     if (/(^|\/)components\/.*\.vue$/.test(file) && [...(dependenciesOf(file) ?? [])].some((one) => taking.test(one))) byFolder = true;
   const conventional = byFile || byFolder ? byPlace(files, byFolder) : new Map<string, FilePath>();
+  const themes = themesOf(files);
   return (file, tag) => {
     const found = registered.get(tag);
     if (found) return found;
+    const theme = /^[A-Z]\w*\.(Layout)$/.test(tag) ? themes : undefined;
+    if (theme) return theme;
     const place = conventional.get(tag.replace(/^Lazy(?=[A-Z])/, '')) ?? conventional.get(tag);
     if (place !== undefined) return { kind: 'export', file: place, name: 'default' };
     const needs = [...(dependenciesOf(file) ?? [])];
     const from = known.find((one) => one.tags.has(tag) && (needs.length === 0 || needs.some((name) => one.needs.test(name))));
-    return from && { kind: 'outside', module: from.module, name: tag };
+    if (from) return { kind: 'outside', module: from.module, name: tag };
+    const module = /^[A-Z]|-/.test(tag) ? needs.find((name) => bringing.test(name)) : undefined;
+    return module === undefined ? undefined : { kind: 'outside', module, name: tag };
   };
+}
+
+/** The layout of the one theme of a project: what a module named `theme`, or its only default, holds as `Layout`; undefined for none or several. */
+function themesOf(files: ReadonlyMap<FilePath, FileFacts>): TagTarget | undefined {
+  const found = [...files.values()].flatMap(({ file, aliases }) =>
+    /(^|[/.-])theme/.test(file) && /\.[jt]s$/.test(file)
+      ? aliases.filter(({ name }) => /^(default|theme|Theme)\.Layout$/.test(name)).map(({ name }) => ({ file, name }))
+      : [],
+  );
+  const [only, ...others] = found;
+  return only && others.length === 0 ? { kind: 'name', ...only } : undefined;
 }
 
 /** Components by the names that their files' places give them: `components/base/Button.vue` → `BaseButton` with folders, `Button` without. */

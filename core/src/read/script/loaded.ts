@@ -75,9 +75,12 @@ type Seen = {
 function lookThrough(body: t.Node): Seen | undefined {
   const seen: Seen = { imports: [], returned: [], members: new Map() };
   const stack: t.Node[] = [body];
+  const followed = new Set<t.Node>();
   let count = 0;
   for (let node = stack.pop(); node; node = stack.pop()) {
     if (++count > mostNodes) return undefined;
+    // What another function does is done later, unless it is handed what was loaded.
+    if (node !== body && isFunction(node) && !followed.has(node)) continue;
     if (node.type === 'CallExpression' && node.callee.type === 'Import') {
       const from = specifierOf(node.arguments[0]);
       if (from !== undefined) seen.imports.push(from);
@@ -86,6 +89,7 @@ function lookThrough(body: t.Node): Seen | undefined {
     else if (node.type === 'CallExpression' && node.callee.type === 'MemberExpression' && dottedName(node.callee.property) === 'then') {
       const [then] = node.arguments;
       const [first] = isFunction(then) ? then.params : [];
+      if (then) followed.add(then);
       if (first) noteMembers(first, seen.members);
       if (isFunction(then) && then.body.type !== 'BlockStatement') seen.returned.push(then.body);
     }

@@ -145,7 +145,7 @@ function shownBy(reader: Reader, given: t.Node, wanted: string): Shown | undefin
   const inner = isFunction(given) ? namedBy(given) : undefined;
   if (inner !== undefined && isComponentName(module, inner)) return { component: inner, ...nothing(module, given) };
   const markup = reader.shown(module, given);
-  if (markup.template.length > 0) return markup;
+  if (markup.template.some(({ kind }) => kind !== 'text')) return markup;
   const handed = given.type === 'CallExpression' ? given.arguments.map((one) => dottedName(bare(one))) : [];
   const around = handed.find((name) => name !== undefined && isCapitalised(name));
   return around === undefined ? undefined : { component: around, ...nothing(module, given) };

@@ -123,9 +123,10 @@ function sortDeclared(module: ModuleScope, declared: readonly Declared[], file: 
       if (maker) sorted.makers.push(maker);
     }
   }
+  const held = new Set(sorted.holding.filter((one) => module.holdsMarkup(one.whole)).map((one) => one.name));
   for (const one of sorted.holding) {
     if (module.inPlace.has(one.name)) continue;
-    const loose = looseMarkup(module, one);
+    const loose = looseMarkup(module, one, held);
     if (loose) sorted.loose.push(loose);
   }
   return sorted;

@@ -1,10 +1,10 @@
 import type * as t from '@babel/types';
 import type { RootFact } from '../../../model/facts';
-import { finishBody, type ModuleScope, newBody } from '../../../read/script/body';
+import { addValue, finishBody, type ModuleScope, newBody } from '../../../read/script/body';
 import type { Declared } from '../../../read/script/declarations';
 import type { ReadShown } from '../../../read/script/routes';
 import { innerScope } from '../../../read/script/scope';
-import { calleeName, spanOf } from '../../../read/script/syntax';
+import { calleeName, pushChildren, spanOf } from '../../../read/script/syntax';
 import { handedIn } from './handed';
 import { markupOf } from './template';
 
@@ -28,10 +28,26 @@ export function rootOf(module: ModuleScope, call: t.CallExpression): RootFact | 
   return template.length === 0 ? undefined : { span: spanOf(call), mounts: true, template, ...finishBody(body) };
 }
 
+/** The functions of a module that another one calls, of those that hold markup. */
+function calledIn(whole: t.Node, held: ReadonlySet<string>): string[] {
+  if (held.size === 0) return [];
+  const found = new Set<string>();
+  const stack: t.Node[] = [whole];
+  for (let node = stack.pop(); node; node = stack.pop()) {
+    if (node.type === 'CallExpression' && node.callee.type === 'Identifier' && held.has(node.callee.name)) found.add(node.callee.name);
+    pushChildren(node, stack);
+  }
+  return [...found];
+}
+
 /** Markup in a module's constants, functions and hooks: used, though by no component of this module. */
-export function looseMarkup(module: ModuleScope, declared: Declared): RootFact | undefined {
+export function looseMarkup(module: ModuleScope, declared: Declared, held: ReadonlySet<string>): RootFact | undefined {
   const body = newBody(module);
   const markup = module.holdsMarkup(declared.whole) ? markupOf(body, declared.whole, innerScope()) : [];
   const template = [...markup, ...handedIn(declared.whole, (name) => module.names.has(name))];
-  return template.length === 0 ? undefined : { span: declared.span, mounts: false, of: declared.name, template, ...finishBody(body) };
+  const called = template.length === 0 ? calledIn(declared.whole, held) : [];
+  for (const name of called) addValue(body, { name, kind: 'module', span: declared.span, from: [], source: name });
+  return template.length + called.length === 0
+    ? undefined
+    : { span: declared.span, mounts: false, of: declared.name, template, ...finishBody(body) };
 }

@@ -21,6 +21,7 @@ import { vueDialect } from './dialect';
 import { camel, eventMember, pascal } from './names';
 import { optionsOf, readOptions } from './options';
 import { attrsOf, readSetup, type Setup, templateNames } from './setup';
+import { readRender } from './render';
 import { readChildren, type VueMarkup } from './template';
 
 type Block = {
@@ -150,7 +151,7 @@ function readComponent(source: Source): ComponentFacts {
   };
   if (source.broken) declared.open = true;
   const missing = !template && text.trim() !== '';
-  if (missing && (options === undefined || hasRender(options))) declared.open = true;
+  if (missing && (options === undefined || (hasRender(options) && !setup.render))) declared.open = true;
   return assemble(setup, markup, template?.children ?? [], scope, {
     name,
     local: 'default',
@@ -213,7 +214,9 @@ export function assemble(
   for (const [event, span] of declared.events) memberValue(body, eventMember(event), span);
   const apart = setup.options ? { isApart: true as const } : {};
   const inner = markupScope({ names: opened(scope.names), outer: { names: new Map(), other: templateNames(setup), ...apart } });
-  const shown = readChildren(markup, children, inner);
+  const rendered = setup.render && children.length === 0 ? readRender(markup, setup.render) : undefined;
+  if (setup.render && rendered?.isWhole !== true) declared.open = true;
+  const shown = rendered ? rendered.nodes : readChildren(markup, children, inner);
   const template = declared.inheritAttrs ? withAttrs(body, shown) : shown;
   const slots = slotsOf(shown);
   return assembleComponent(body, () => {

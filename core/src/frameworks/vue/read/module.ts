@@ -27,6 +27,7 @@ import { routesOf } from '../../../read/script/routes';
 import { innerScope } from '../../../read/script/scope';
 import { survey } from '../../../read/script/survey';
 import {
+  annotationOf,
   bare,
   calleeName,
   dottedName,
@@ -37,12 +38,13 @@ import {
   nameOfFile,
   spanOf,
 } from '../../../read/script/syntax';
-import { readTypeDeclaration } from '../../../read/script/types';
-import { fieldOf, newDeclared } from './contract';
+import { readType, readTypeDeclaration } from '../../../read/script/types';
+import { declareEvents, declareProps, fieldOf, newDeclared } from './contract';
 import { vueDialect } from './dialect';
 import { assemble, componentsOf } from '.';
 import { pascal } from './names';
-import { isComponentObject, optionsIn, readOptions, resultOf } from './options';
+import { boundSetup, isComponentObject, optionsIn, readOptions, resultOf } from './options';
+import { rendersSomething } from './render';
 import { readSetup, type Setup } from './setup';
 import type { VueMarkup } from './template';
 
@@ -59,7 +61,7 @@ export function readVueScript(file: string, text: string): FileFacts {
   const declared = declarationsOf(program.body);
   const module = moduleScope(program, text, declared, imports);
   const apart = new Set<string>();
-  const found: Found = { components: [], shared: [], aliases: [] };
+  const found: Found = { components: [], shared: [], aliases: [], statements: program.body };
   for (const one of declared) sortDeclared(module, one, file, problems as Problem[], apart, found);
   const { calls } = survey(program);
   const application = applicationOf(module, calls, program.body);
@@ -113,6 +115,7 @@ type Found = {
   readonly components: ComponentFacts[];
   readonly shared: SharedFact[];
   readonly aliases: AliasFact[];
+  readonly statements: readonly t.Statement[];
 };
 
 function sortDeclared(module: ModuleScope, one: Declaration, file: string, problems: Problem[], apart: Set<string>, found: Found): void {
@@ -122,6 +125,11 @@ function sortDeclared(module: ModuleScope, one: Declaration, file: string, probl
   if (options && (!object || isComponentObject(options)) && (one.name === 'default' || /^[A-Z]/.test(one.name))) {
     apart.add(one.name);
     found.components.push(readObject(module, one, options, file, problems));
+    return;
+  }
+  if (isFunction(node) && (one.name === 'default' || /^[A-Z]/.test(one.name)) && rendersSomething(node)) {
+    apart.add(one.name);
+    found.components.push(readFunctional(module, one, node, file, problems, found.statements));
     return;
   }
   if (isFunction(node) && /^use[A-Z]/.test(one.name)) {
@@ -150,7 +158,7 @@ function readObject(module: ModuleScope, one: Declaration, options: t.ObjectExpr
     template?.type === 'StringLiteral' || (template?.type === 'TemplateLiteral' && template.expressions.length === 0)
       ? module.text.slice(0, (template.end ?? 1) - 1)
       : undefined;
-  if (text === undefined) declared.open = true;
+  if (text === undefined && !setup.render) declared.open = true;
   const padded = text === undefined ? '' : ' '.repeat(start) + text.slice(start);
   const markup: VueMarkup = {
     body,
@@ -162,6 +170,55 @@ function readObject(module: ModuleScope, one: Declaration, options: t.ObjectExpr
   };
   const children = text === undefined ? [] : parseTemplate(padded, { onError: () => undefined }).children;
   return assemble(setup, markup, children, scope, { name, local: one.name, span: one.span, nameSpan: one.nameSpan });
+}
+
+/** What is assigned to a dotted name by a statement of the module: `Chip.props = { … }`. */
+function assignedTo(statements: readonly t.Statement[], name: string): t.Node | undefined {
+  for (const one of statements) {
+    const given = one.type === 'ExpressionStatement' && one.expression.type === 'AssignmentExpression' ? one.expression : undefined;
+    if (given && dottedName(given.left) === name) return bare(given.right);
+  }
+  return undefined;
+}
+
+/** A component written as a function: of its props what is shown, or a function that gives it. Without `props` all attributes are its props, so it is open. */
+function readFunctional(
+  module: ModuleScope,
+  one: Declaration,
+  node: FunctionNode,
+  file: string,
+  problems: Problem[],
+  statements: readonly t.Statement[],
+): ComponentFacts {
+  const declared = newDeclared();
+  const setters = new Map<number, number>();
+  const body = newBody(module, vueDialect(declared, setters));
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [] };
+  const scope = innerScope();
+  const props = assignedTo(statements, `${one.name}.props`);
+  const emits = assignedTo(statements, `${one.name}.emits`);
+  if (props) declareProps(body, declared, props);
+  else declared.open = true;
+  if (emits) declareEvents(declared, emits);
+  const annotation = node.params[0] && annotationOf(node.params[0]);
+  if (annotation && !props) declared.propsType = readType(annotation);
+  const inner = boundSetup(setup, node, scope);
+  const result = resultOf(node);
+  const given = result && bare(result);
+  if (isFunction(given)) {
+    if (node.body.type === 'BlockStatement') readSetup(setup, node.body.body, inner);
+    setup.render = { run: given, scope: inner };
+  } else setup.render = { run: node, scope: inner, isBound: true };
+  const name = one.name === 'default' ? nameOfFile(file) : one.name;
+  const markup: VueMarkup = {
+    body,
+    text: module.text,
+    lang: 'js',
+    problems,
+    event: '$event',
+    component: componentsOf(module, new Map(), name),
+  };
+  return assemble(setup, markup, [], scope, { name, local: one.name, span: one.span, nameSpan: one.nameSpan });
 }
 
 /** A composable of the project: what it takes and what it gives. */

@@ -103,6 +103,8 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   readProvide(setup, option('provide'), scope);
   const run = option('setup');
   if (isFunction(run)) readSetupOption(setup, run, own, scope);
+  const render = option('render');
+  if (isFunction(render)) setup.render = { run: render, scope };
   for (const [name, meaning] of own) if (!scope.names.has(name)) scope.names.set(name, meaning);
   return registered(option('components'));
 }
@@ -261,9 +263,8 @@ function readModelOption({ declared }: Setup, given: t.Node | undefined): void {
   if (event?.type === 'StringLiteral') declared.events.set(event.value, spanOf(event));
 }
 
-/** `setup(props, { emit })`: what it returns the template knows by name. */
-function readSetupOption(setup: Setup, run: FunctionNode, own: Map<string, Meaning>, scope: Scope): void {
-  const { body, declared } = setup;
+/** The names that a setup function has: its props, and what its context is taken apart into. */
+export function boundSetup({ body }: Setup, run: FunctionNode, scope: Scope): Scope {
   const inner = innerScope(scope);
   const [props, context] = run.params;
   if (props) bindProps(body, props, inner);
@@ -273,10 +274,17 @@ function readSetupOption(setup: Setup, run: FunctionNode, own: Map<string, Meani
     for (const found of patternNames(context))
       inner.names.set(found.name, found.path[0] === 'emit' ? { kind: 'emits' } : { kind: 'opaque' });
   }
+  return inner;
+}
+
+/** `setup(props, { emit })`: what it returns the template knows by name. */
+function readSetupOption(setup: Setup, run: FunctionNode, own: Map<string, Meaning>, scope: Scope): void {
+  const { body, declared } = setup;
+  const inner = boundSetup(setup, run, scope);
   if (run.body.type === 'BlockStatement') readSetup(setup, run.body.body, inner);
   const result = resultOf(run);
   const given = result && bare(result);
-  if (isFunction(given)) declared.open = true;
+  if (isFunction(given)) setup.render = { run: given, scope: inner };
   if (given?.type !== 'ObjectExpression') return;
   for (const property of given.properties) {
     if (property.type === 'SpreadElement') {

@@ -35,6 +35,7 @@ import {
 } from '../../../read/script/syntax';
 import { addProp, type DeclaredMembers, declareEvents, declareEventTypes, declareProps, declarePropsType, fieldOf } from './contract';
 import { apiName, madeMeaning, madeValue } from './dialect';
+import type { Rendering } from './render';
 
 /** What a variable is computed from is taken out of its refs, or out of the props, while setting up. */
 function isTakenOnce({ values, module }: Body, init: t.Node | undefined, from: readonly Reading[]): boolean {
@@ -60,6 +61,8 @@ export type Setup = {
   readonly lazy: Map<string, string>;
   /** The options, where there is no other script: markup then sees their members and no name of the module. */
   options?: t.ObjectExpression;
+  /** The function that renders, where there is no template, and the names that it sees. */
+  render?: Rendering;
   /** Names of markup that are taken for props, since not all props are known. */
   readonly guessed: NameFact[];
 };

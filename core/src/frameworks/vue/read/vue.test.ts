@@ -179,14 +179,19 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
     ['a : platform', 'p', '  text', '  text'],
   ],
   [
-    'a render function is open',
+    'a render function that is read whole tells its contract',
     `<script>import { h } from 'vue'; export default { props: ['a'], render() { return h('p', this.a); } };</script>`,
-    ['a : open'],
+    ['a : platform', 'p'],
   ],
   [
-    'a setup that renders is open',
+    'one that is not is open',
+    `<script>import { h } from 'vue'; import { made } from './made'; export default { props: ['a'], render() { return made(h, this.a); } };</script>`,
+    ['a : open', 'text'],
+  ],
+  [
+    'a setup that renders tells its contract',
     `<script>import { h } from 'vue'; export default { props: ['a'], setup(props) { return () => h('p', props.a); } };</script>`,
-    ['a : open'],
+    ['a : platform', 'p'],
   ],
   ['a template in another language is told', `<template lang="pug">p a</template>`, [' : open', '! Liana does not read templates in pug.']],
   [
