@@ -123,7 +123,26 @@ const nextRoute: TemplateUse = {
 /** What a component that routes stand in is given: the next route as its content. */
 const shellGiven = (at: Position): Given => ({ contents: new Map([[defaultSlot, { nodes: [nextRoute], at }]]), placed: new Set() });
 
-function push(unfolding: Unfolding, nodes: readonly TemplateNode[], at: Position): void {
+const placing = new WeakMap<readonly TemplateNode[], readonly TemplateNode[]>();
+
+/** The nodes of a template that can place something, with those that elements hold in their stead: an element makes no place. */
+function thatPlace(nodes: readonly TemplateNode[]): readonly TemplateNode[] {
+  const known = placing.get(nodes);
+  if (known) return known;
+  const found: TemplateNode[] = [];
+  const stack = [...nodes].reverse();
+  for (let node = stack.pop(); node; node = stack.pop()) {
+    if (node.kind === 'element') {
+      const children = templateChildren(node);
+      for (let index = children.length - 1; index >= 0; index--) stack.push(children[index] as TemplateNode);
+    } else if (node.kind === 'use' || node.kind === 'outlet' || thatPlace(templateChildren(node)).length > 0) found.push(node);
+  }
+  placing.set(nodes, found);
+  return found;
+}
+
+function push(unfolding: Unfolding, given: readonly TemplateNode[], at: Position): void {
+  const nodes = thatPlace(given);
   for (let index = nodes.length - 1; index >= 0; index--) unfolding.tasks.push({ node: nodes[index] as TemplateNode, at });
 }
 

@@ -1,6 +1,6 @@
 import type { ComponentId, UseId } from '../../model/ids';
 import { useById } from '../../model/lookup';
-import type { Model, Use } from '../../model/model';
+import type { Component, Context, Model, Page, Use } from '../../model/model';
 import { locate, type Location } from '../../model/span';
 import type { Place, Tree } from '../../model/tree';
 import { providerFor, unfold } from '../../tree';
@@ -19,11 +19,10 @@ function ownerSteps(tree: Tree, place: Place, owner: number): number {
   return -1;
 }
 
-/** All takers of each provider on all pages that are known as a whole. */
-function takersIn(model: Model): Map<UseId, Taker[]> {
+/** All takers of each provider on some pages. */
+function takersIn(model: Model, pages: Iterable<Page>): Map<UseId, Taker[]> {
   const found = new Map<UseId, Taker[]>();
-  for (const page of model.pages) {
-    if (page.above !== 'known') continue;
+  for (const page of pages) {
     const tree = unfold(model, page);
     if (tree.providers.length === 0) continue;
     const owners = new Map(tree.providers.map((provider) => [provider, provider.owner]));
@@ -51,33 +50,41 @@ function onlyProviders(model: Model): Map<string, Use> {
   return new Map([...counts].flatMap(([context, uses]): [string, Use][] => (uses.length === 1 && uses[0] ? [[context, uses[0]]] : [])));
 }
 
+/** A context with the one use that provides it, the component whose use it is, and the one that takes it. */
+type Pair = { readonly context: Context; readonly use: Use; readonly owner: Component; readonly consumer: Component };
+
+/** Contexts that one use provides and one component takes, which one other uses: what is left to ask is where they stand. */
+function pairsIn(model: Model): Pair[] {
+  const consumed = new Set<string>();
+  for (const uses of model.usesBy.values()) for (const { target } of uses) if (target.kind === 'consumer') consumed.add(target.context);
+  const takers = new Map<string, Component[]>();
+  for (const component of model.components.values())
+    for (const id of new Set(component.consumes.map((take) => take.context))) takers.set(id, [...(takers.get(id) ?? []), component]);
+  return [...onlyProviders(model)].flatMap(([id, use]): Pair[] => {
+    const context = [...model.contexts.values()].find((one) => one.id === id);
+    const owner = model.components.get(use.owner);
+    const [consumer, ...others] = takers.get(id) ?? [];
+    if (!context || !owner || owner.isPublic || owner.fileRole !== 'source' || owner.role !== 'component' || consumed.has(id)) return [];
+    const [wrote, ...more] = consumer ? (model.usesOf.get(consumer.id) ?? []) : [];
+    if (!consumer || !wrote || others.length + more.length > 0) return [];
+    const isNear = wrote.owner === owner.id || (model.usesOf.get(wrote.owner) ?? []).some((one) => one.owner === owner.id);
+    if (!isNear) return [];
+    return [{ context, use, owner, consumer }];
+  });
+}
+
 /** A context with one provider and one taker, in one place, one or two levels below. */
 export const contextClose: Rule = {
-  inProject: ({ model }) => {
-    const only = onlyProviders(model);
-    if (only.size === 0) return [];
-    const takers = takersIn(model);
-    const consumed = new Set<string>();
-    for (const uses of model.usesBy.values()) for (const { target } of uses) if (target.kind === 'consumer') consumed.add(target.context);
-    return [...only].flatMap(([contextId, use]): Found[] => {
-      const context = [...model.contexts.values()].find((one) => one.id === contextId);
-      const owner = model.components.get(use.owner);
+  inProject: ({ model, pages }) => {
+    const pairs = pairsIn(model);
+    if (pairs.length === 0) return [];
+    const takers = takersIn(model, new Set(pairs.flatMap(({ owner }) => pages.pagesOf(owner.id))));
+    return pairs.flatMap(({ context, use, owner, consumer }): Found[] => {
       const all = takers.get(use.id) ?? [];
       const [first] = all;
-      if (!context || !owner || owner.isPublic || owner.fileRole !== 'source' || !first || consumed.has(contextId)) return [];
-      // Others may take it beyond the pages that are known.
-      const elsewhere = [...model.components.values()].some(
-        (one) => one.id !== first.component && one.consumes.some((take) => take.context === contextId),
-      );
-      if (
-        elsewhere ||
-        owner.role !== 'component' ||
-        all.some((one) => one.component !== first.component || one.use !== first.use || !one.near)
-      )
-        return [];
-      const consumer = model.components.get(first.component);
+      if (!first || all.some((one) => one.use !== first.use || !one.near)) return [];
       const wrote = first.use && useById(model, first.use);
-      if (!consumer || (model.usesOf.get(consumer.id) ?? []).length !== 1 || !wrote) return [];
+      if (!wrote) return [];
       const at = locate(use.file, use.node.nameSpan);
       return [
         {
