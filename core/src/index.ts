@@ -120,6 +120,7 @@ export {
   type Entry,
   listed,
   newCheckKeep,
+  placesOnPage,
   type RuleId,
 } from './rules';
 export * from './intake';

@@ -2,7 +2,7 @@ import { type KnownUse, knownUses } from '../contract';
 
 import { withoutYielding } from './precedence';
 import { type Finding, goneWeight, severities } from '../model/finding';
-import type { Component, Model, Use } from '../model/model';
+import type { Component, Model, Page, Use } from '../model/model';
 import { entryOf } from './catalogue';
 import { type OverlapKeep, surveyOverlap, twinDefaults } from '../overlap';
 import { surveyPages, type SurveyKeep } from './shared/pages';
@@ -61,6 +61,15 @@ export type CheckKeep = {
   readonly inComponents: WeakMap<Component, readonly Found[]>;
   readonly ofUses: WeakMap<KnownUse, readonly Found[]>;
 };
+
+/** How many places a page has, where a check has looked at it; undefined for others. */
+export function placesOnPage({ pages }: CheckKeep, page: Page): number | undefined {
+  const part = pages.get(page.id);
+  if (part?.page !== page) return undefined;
+  let count = 0;
+  for (const { places } of part.components.values()) count += places;
+  return count;
+}
 
 /** Nothing kept yet. */
 export function newCheckKeep(): CheckKeep {

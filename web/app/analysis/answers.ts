@@ -29,7 +29,10 @@ export type Summary = {
   readonly problems: readonly ({ readonly file: string; readonly line: number } & Problem)[];
 };
 
-export type PageEntry = Pick<Page, 'id' | 'name' | 'file' | 'path' | 'why'>;
+export type PageEntry = Pick<Page, 'id' | 'name' | 'file' | 'path' | 'why'> & {
+  /** How many places its tree has. */
+  readonly places: number;
+};
 
 /** One row of the tree view. */
 export type Row = {
@@ -45,6 +48,8 @@ export type Row = {
   readonly step: string;
   readonly worst?: Severity;
   readonly cut?: 'recursion' | 'folded';
+  /** With `folded`: the place below which the same is unfolded. */
+  readonly sameAs?: PlaceIndex;
 };
 
 export type TreeAnswer = {
@@ -110,6 +115,8 @@ export type SubjectEntry = {
   readonly home: string;
   /** The steps to its place; absent for what stands at none. */
   readonly place?: string;
+  /** In lists: at how many places of the page it matters, its own among them. */
+  readonly places?: number;
 };
 
 export type TraceAnswer = {

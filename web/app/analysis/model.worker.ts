@@ -43,6 +43,7 @@ import {
   propose,
   placeCard,
   placePaths,
+  placesOnPage,
   type Question,
   readerVersion,
   relink,
@@ -110,8 +111,9 @@ let job = 0;
 
 class Cancelled extends Error {}
 
-function pageEntry({ id, name, file, path, why }: Page): PageEntry {
-  return { id, name, file, path, why };
+function pageEntry(held: Opened, page: Page): PageEntry {
+  const { id, name, file, path, why } = page;
+  return { id, name, file, path, why, places: placesOnPage(held.keep, page) ?? unfolded(held, page).tree.places.length };
 }
 
 /** Facts kept from before, for files whose text and reader are the same. */
@@ -360,7 +362,7 @@ const analyst = {
       files: model.files.size,
       components: components.length,
       frameworks: frameworksOf(held.model),
-      pages: model.pages.map(pageEntry),
+      pages: model.pages.map((page) => pageEntry(held, page)),
       uses: model.counts,
       problems: placed,
     };
@@ -387,7 +389,7 @@ const analyst = {
     if (!page) return undefined;
     const { tree } = unfolded(held, page);
     const { strands, local } = strandsIn(held, page);
-    return { page: pageEntry(page), rows: rowsOf(held.model, tree, held.findings), strands, local, truncated: tree.truncated };
+    return { page: pageEntry(held, page), rows: rowsOf(held.model, tree, held.findings), strands, local, truncated: tree.truncated };
   },
 
   async card(projectId: string, pageId: string, place: number): Promise<CardAnswer | undefined> {
@@ -526,10 +528,10 @@ const analyst = {
     const textIn = (file: FilePath): Promise<string> => textOf(held, file);
     if (isListenerId(subject)) {
       const found = findListener(held, pageId, subject, place);
-      return found && { page: pageEntry(found.page), ...(await shownTrace(found, whatHappens(found.ways, found.what), textIn)) };
+      return found && { page: pageEntry(held, found.page), ...(await shownTrace(found, whatHappens(found.ways, found.what), textIn)) };
     }
     const found = findSubject(held, pageId, subject, place);
-    return found && { page: pageEntry(found.page), ...(await answerTrace(held.model, found, found.what, question, textIn)) };
+    return found && { page: pageEntry(held, found.page), ...(await answerTrace(held.model, found, found.what, question, textIn)) };
   },
 
   /** What stands at an offset of a file, as the subject of a trace; undefined where nothing is named there. */
@@ -562,7 +564,7 @@ const analyst = {
     const page = pageById(held, pageId);
     if (!page) return [];
     const { ways, paths } = unfolded(held, page);
-    return subjectsOf(ways.graph, page.id, paths);
+    return subjectsOf(ways.graph, page.id, paths, strandsIn(held, page).strands);
   },
 
   /** The whole of the component or function that a place in code stands in. */

@@ -20,11 +20,19 @@ function slotPhrase(place: Place, model: Model, tree: Tree): string {
   return place.slot && owner ? `in ${owner.name}’s ${slotWords(place.slot.key, owner)}` : '';
 }
 
+/** How much a folded place stands for: what is below its like, which is unfolded above. */
+function asAbove(place: Place, tree: Tree): string {
+  const like = tree.places[place.sameAs ?? -1];
+  let count = 0;
+  if (like) while ((tree.places[like.index + 1 + count]?.depth ?? -1) > like.depth) count++;
+  return `as above, ${count === 1 ? '1 place' : `${count.toLocaleString('en')} places`}`;
+}
+
 /** How a place is repeated, under which condition and in whose slot, as the row says it. */
 export function guardOf(place: Place, model: Model, tree: Tree): string {
   const repeats = place.repeats.map((repeat) => (repeat.item ? `each ${oneOf(repeat.item)}` : `each of ${repeat.over}`));
   const branches = place.branches.slice(-2).map((branch) => `if ${conditionOf(branch)}`);
-  const cut = place.cut === 'recursion' ? ['stands within itself'] : place.cut === 'folded' ? ['the same as above'] : [];
+  const cut = place.cut === 'recursion' ? ['stands within itself'] : place.cut === 'folded' ? [asAbove(place, tree)] : [];
   return [slotPhrase(place, model, tree), ...repeats, ...branches, ...cut].filter(Boolean).join(' · ');
 }
 
@@ -66,6 +74,7 @@ export function rowsOf(model: Model, tree: Tree, findings: readonly Finding[]): 
       step: count === 1 ? name : `${name}~${count}`,
       ...(severity ? { worst: severity } : {}),
       ...(place.cut ? { cut: place.cut } : {}),
+      ...(place.sameAs === undefined ? {} : { sameAs: place.sameAs }),
     };
   });
 }

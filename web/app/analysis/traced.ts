@@ -1,5 +1,6 @@
 import {
   type FilePath,
+  fileRole,
   type Graph,
   listenersOf,
   listenerSubject,
@@ -10,6 +11,7 @@ import {
   type Rung,
   rungText,
   type Spot,
+  type Strand,
   type Subject,
   subjectId,
   subjectOf,
@@ -121,18 +123,33 @@ function isListed(graph: Graph, frame: Graph['frames'][number], at: number): boo
   }
 }
 
-/** What a page holds: states, stores, contexts and requests, and the events of its components; each once. */
-export function subjectsOf(graph: Graph, page: string, paths: readonly string[]): SubjectEntry[] {
+/** Parts of a name by which a value is a part of a machine, and rarely what somebody wants to follow. */
+const machinery = /cache|memo|timer|timeout|debounce|mounted|ref$|queryclient/i;
+
+/** At how many places of a page each value matters, by its home and name. */
+function placesByValue(strands: readonly Strand[]): ReadonlyMap<string, number> {
+  const found = new Map<string, number>();
+  for (const { home, name, knots } of strands) found.set(`${home} ${name}`, (found.get(`${home} ${name}`) ?? 0) + knots.length);
+  return found;
+}
+
+/**
+ * What a page holds: states, stores, contexts and requests, and the events of its components; each
+ * once, first what matters at the most places, last what is part of a machine.
+ */
+export function subjectsOf(graph: Graph, page: string, paths: readonly string[], strands: readonly Strand[]): SubjectEntry[] {
+  const places = placesByValue(strands);
   const found: SubjectEntry[] = [];
   const seen = new Set<string>();
   for (const frame of graph.frames) {
+    if (fileRole(frame.file) !== 'source') continue;
     for (const subject of frame.place < 0 ? [] : listenersOf(frame).map(listenerSubject)) {
-      if (found.length >= mostListed || seen.has(subject.id)) continue;
+      if (seen.has(subject.id)) continue;
       seen.add(subject.id);
       found.push(entryOf(subject, page, paths));
     }
     frame.body.values.forEach((value, at) => {
-      if (found.length >= mostListed || !isListed(graph, frame, at)) return;
+      if (!isListed(graph, frame, at)) return;
       const spot: Spot = { frame: frame.index, value: at, track: [] };
       const id = subjectId(graph, spot);
       if (seen.has(id)) return;
@@ -143,8 +160,10 @@ export function subjectsOf(graph: Graph, page: string, paths: readonly string[])
         ...entryOf(subject, page, paths),
         home,
         ...(value.kind === 'context' && value.source !== undefined ? { name: value.source } : {}),
+        places: places.get(`${frame.component?.id ?? `${frame.file}#${value.name}`} ${value.name}`) ?? 1,
       });
     });
   }
-  return found;
+  const rank = (one: SubjectEntry): number => (machinery.test(one.name) ? 0 : (one.places ?? 1));
+  return found.sort((a, b) => rank(b) - rank(a)).slice(0, mostListed);
 }

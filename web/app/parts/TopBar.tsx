@@ -1,4 +1,4 @@
-import { Link, NavLink } from 'react-router';
+import { Link, NavLink, useSearchParams } from 'react-router';
 import type { Summary } from '../analysis/answers';
 import type { Project } from '../storage/database';
 import { frameworkWords } from './frameworks';
@@ -8,6 +8,10 @@ import { ThemeSwitch } from './ThemeSwitch';
 /** The bar across the top of every view of a project: where one is, the steps, and the search. */
 export function TopBar({ project, summary, open }: { project: Project; summary: Summary; open: number }) {
   const base = `/projects/${project.id}`;
+  const [params] = useSearchParams();
+  const chosen = params.get('page');
+  // The page that one looks at stays the same from view to view.
+  const page = chosen === null ? '' : `?page=${encodeURIComponent(chosen)}`;
   return (
     <header className="bar">
       <Link to="/" className="brand" aria-label="Liana, all projects">
@@ -25,8 +29,8 @@ export function TopBar({ project, summary, open }: { project: Project; summary: 
       </span>
       <nav aria-label="Steps">
         <NavLink to={`${base}/carve`}>Carve</NavLink>
-        <NavLink to={`${base}/tree`}>Tree</NavLink>
-        <NavLink to={`${base}/trace`}>Trace</NavLink>
+        <NavLink to={`${base}/tree${page}`}>Tree</NavLink>
+        <NavLink to={`${base}/trace${page}`}>Trace</NavLink>
         <NavLink to={`${base}/findings`}>
           Findings
           {open > 0 && (

@@ -2,7 +2,7 @@ import { nameOf, nodeWords, orderColumns, type PartId, type Plan, planStrands, t
 import { useMemo, useState } from 'react';
 import type { Row } from '../../analysis/answers';
 import { strandColour, strandWords } from '../../theme/Glyph';
-import { columnWidth, drawStrands, headHeight, layoutRows, rowHeight, shortName } from '../tree/drawing';
+import { columnWidth, drawStrands, headHeight, layoutRows, rowHeight, shortName, allShown, unbundled } from '../tree/drawing';
 import { StrandLayer } from '../tree/StrandLayer';
 
 type Props = { plan: Plan; tree: PlanTree; chosen: PartId | undefined; onPart: (part: PartId) => void };
@@ -27,9 +27,9 @@ export function StrandsPanel({ plan, tree, chosen, onPart }: Props) {
     [plan, tree],
   );
   const strands = useMemo(() => orderColumns(planStrands(plan, tree)), [plan, tree]);
-  const layout = useMemo(() => layoutRows(rows, new Set()), [rows]);
+  const layout = useMemo(() => layoutRows(rows, allShown), [rows]);
   const column = columnWidth(strands.length, 280);
-  const drawn = useMemo(() => drawStrands(strands, layout, column), [strands, layout, column]);
+  const drawn = useMemo(() => drawStrands(unbundled(strands), layout, column), [strands, layout, column]);
   const width = 26 + drawn.length * column + 64;
   if (strands.length === 0)
     return (

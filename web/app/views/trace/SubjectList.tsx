@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Link } from 'react-router';
 import type { SubjectEntry, Summary } from '../../analysis/answers';
+import { PageChooser } from '../tree/PageChooser';
 import { subjectColour } from './colours';
 import { traceLink } from './state';
 
@@ -23,9 +24,14 @@ const groups: readonly { readonly kinds: readonly SubjectKind[]; readonly title:
   { kinds: ['listener'], title: 'What people do' },
 ];
 
-/** What a trace may start from, where nothing is chosen yet. */
+/** Of each group, so many before one asks for all. */
+const firstShown = 14;
+
+/** What a trace may start from, where nothing is chosen yet: what matters at the most places first. */
 export function SubjectList({ projectId, summary, page, subjects, missing }: Props) {
-  const [params] = useSearchParams();
+  const [params, change] = useSearchParams();
+  const [whole, setWhole] = useState<ReadonlySet<string>>(new Set());
+  const current = summary.pages.find((one) => one.id === page) ?? summary.pages[0];
   const [filter, setFilter] = useState(params.get('find') ?? '');
   const shown = useMemo(() => {
     const asked = filter.trim().toLowerCase();
@@ -53,18 +59,13 @@ export function SubjectList({ projectId, summary, page, subjects, missing }: Pro
           value={filter}
           onChange={(event) => setFilter(event.target.value)}
         />
-        <nav aria-label="Pages">
-          {summary.pages.slice(0, 30).map((one) => (
-            <Link
-              key={one.id}
-              className="chip"
-              aria-current={one.id === (page ?? summary.pages[0]?.id)}
-              to={`?page=${encodeURIComponent(one.id)}`}
-            >
-              {one.name}
-            </Link>
-          ))}
-        </nav>
+        {current && (
+          <PageChooser
+            pages={summary.pages}
+            page={current}
+            onChoose={(id) => change((before) => new URLSearchParams([...[...before].filter(([name]) => name !== 'page'), ['page', id]]))}
+          />
+        )}
       </div>
       {shown.length === 0 && (
         <p role="status">
@@ -74,11 +75,12 @@ export function SubjectList({ projectId, summary, page, subjects, missing }: Pro
       <div className="subject-groups">
         {groups.map(({ kinds, title }) => {
           const own = shown.filter((one) => kinds.includes(one.kind));
+          const most = whole.has(title) ? own.length : firstShown;
           return own.length === 0 ? null : (
             <div key={title}>
               <h2>{title}</h2>
               <ul>
-                {own.map((one) => (
+                {own.slice(0, most).map((one) => (
                   <li key={one.id}>
                     <Link
                       to={traceLink(
@@ -89,11 +91,20 @@ export function SubjectList({ projectId, summary, page, subjects, missing }: Pro
                         one.kind === 'context' ? 'comes' : one.kind === 'listener' ? undefined : 'goes',
                       )}
                     >
-                      <code style={{ color: subjectColour(one.kind) }}>{one.name}</code> <span>{one.home.split('/').at(-1)}</span>
+                      <code style={{ color: subjectColour(one.kind) }}>{one.name}</code>{' '}
+                      <span>
+                        {one.home.split('/').at(-1)}
+                        {(one.places ?? 1) > 1 && ` · ${one.places ?? 1} places`}
+                      </span>
                     </Link>
                   </li>
                 ))}
               </ul>
+              {own.length > most && (
+                <button type="button" className="plain more" onClick={() => setWhole(new Set([...whole, title]))}>
+                  {`All ${own.length}`}
+                </button>
+              )}
             </div>
           );
         })}

@@ -1,10 +1,9 @@
-import Button from '@mui/material/Button';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
-import { useState } from 'react';
+import TextField from '@mui/material/TextField';
 import type { Summary, TreeAnswer } from '../../analysis/answers';
 import { strandWords } from '../../theme/Glyph';
-import { countKinds } from './drawing';
+import { countKinds, isLarge } from './drawing';
+import { PageChooser } from './PageChooser';
+import { sizeWords } from './page-words';
 import { strandKinds, type TreeState } from './state';
 
 type Props = {
@@ -12,43 +11,39 @@ type Props = {
   tree: TreeAnswer;
   state: TreeState;
   place: number | undefined;
-  onChange: (change: Record<string, string | undefined>) => void;
+  onChange: (change: Record<string, string | undefined>, replace?: boolean) => void;
 };
 
 /** The tree view's own line of controls: the page, and which strands are drawn. */
 export function Controls({ summary, tree, state, place, onChange }: Props) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const counts = countKinds(tree.strands);
   const loose = tree.strands.filter((strand) => strand.loose !== undefined).length;
   const only = (value: TreeState['only']): void => onChange({ only: state.only === value ? undefined : value });
 
   return (
     <div className="controls">
-      <Button
-        color="inherit"
-        onClick={(event) => setAnchor(event.currentTarget)}
-        aria-haspopup="listbox"
-        aria-expanded={anchor !== null}
-        sx={{ fontSize: 14, fontWeight: 650 }}
-      >
-        {tree.page.name}&nbsp;▾
-      </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)} slotProps={{ paper: { sx: { maxHeight: 480 } } }}>
-        {summary.pages.map((page) => (
-          <MenuItem
-            key={page.id}
-            selected={page.id === tree.page.id}
-            onClick={() => {
-              setAnchor(null);
-              onChange({ page: page.id, place: undefined, strand: undefined, closed: undefined });
-            }}
-          >
-            {page.name}&nbsp;<span style={{ color: 'var(--faint)' }}>{page.path || page.file}</span>
-          </MenuItem>
-        ))}
-      </Menu>
-      <span style={{ color: 'var(--faint)' }}>{tree.page.path || (tree.page.why === 'alone' ? 'nothing in the project uses it' : '')}</span>
-      <span style={{ marginLeft: 12 }}>Strands:</span>
+      <PageChooser
+        pages={summary.pages}
+        page={tree.page}
+        onChoose={(page) =>
+          onChange({ page, place: undefined, strand: undefined, closed: undefined, open: undefined, apart: undefined, rows: undefined })
+        }
+      />
+      <span style={{ color: 'var(--faint)' }}>{sizeWords(tree)}</span>
+      <TextField
+        size="small"
+        type="search"
+        placeholder="Filter rows"
+        value={state.rows}
+        onChange={(event) => onChange({ rows: event.target.value }, true)}
+        slotProps={{ htmlInput: { 'aria-label': 'Filter rows by name' } }}
+        sx={{
+          width: 98,
+          '& .MuiOutlinedInput-root': { borderRadius: '14px', background: 'var(--card)', fontSize: 13 },
+          '& input': { padding: '4px 10px' },
+        }}
+      />
+      <span>{isLarge(tree.strands) ? 'In view:' : 'Strands:'}</span>
       {strandKinds.map((kind) => (
         <button
           key={kind}
@@ -64,7 +59,7 @@ export function Controls({ summary, tree, state, place, onChange }: Props) {
         </button>
       ))}
       <button type="button" className="chip" aria-pressed={state.only === 'loose'} onClick={() => only('loose')}>
-        only loose ends {loose}
+        loose ends {loose}
       </button>
       <button
         type="button"
@@ -74,7 +69,7 @@ export function Controls({ summary, tree, state, place, onChange }: Props) {
         style={place === undefined ? { opacity: 0.5 } : undefined}
         onClick={() => only('through')}
       >
-        only through selection
+        through selection
       </button>
     </div>
   );

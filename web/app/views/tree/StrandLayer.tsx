@@ -96,7 +96,7 @@ export function StrandLayer({ strands, left, width, first, last, chosen, bright,
     >
       {strands.map((drawn) => (
         <Strand
-          key={drawn.strand.id}
+          key={drawn.key}
           drawn={drawn}
           first={first}
           last={last}

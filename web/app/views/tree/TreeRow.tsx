@@ -2,8 +2,7 @@ import { memo } from 'react';
 import type { Row } from '../../analysis/answers';
 import { SeverityMark } from '../../theme/Glyph';
 import { rowHeight } from './drawing';
-
-export const indent = 18;
+import { indent } from './large';
 
 type Props = {
   row: Row;
@@ -36,10 +35,13 @@ function Guides({ row, lines, hasChildrenShown }: Pick<Props, 'row' | 'lines' | 
         {hasChildrenShown && <path d={`M${x},${middle + 8} V${rowHeight}`} />}
       </g>
       {row.role === 'page' && <rect x={x - 6.5} y={middle - 7} width={13} height={14} rx={2} fill="var(--moss)" />}
-      {row.role === 'layout' && (
+      {row.sameAs === undefined && row.role === 'layout' && (
         <rect x={x - 6} y={middle - 6} width={12} height={12} rx={2} fill="var(--sheet)" stroke="var(--moss)" strokeWidth={2} />
       )}
-      {row.role === 'component' && <circle cx={x} cy={middle} r={3.4} fill="var(--moss)" />}
+      {row.sameAs !== undefined && (
+        <path d={`M${x - 6},${middle - 3} h12 M${x - 6},${middle + 3} h12`} stroke="var(--loose)" strokeWidth={2} />
+      )}
+      {row.sameAs === undefined && row.role === 'component' && <circle cx={x} cy={middle} r={3.4} fill="var(--moss)" />}
     </svg>
   );
 }

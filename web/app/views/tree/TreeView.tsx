@@ -6,11 +6,30 @@ import { useUrlParams } from '../../parts/useUrlParams';
 import { Card } from './Card';
 import { sheetWords } from './sheet-words';
 import { Controls } from './Controls';
-import { chooseStrands, columnWidth, drawStrands, headHeight, layoutRows, rowHeight, type RowLayout, shortName } from './drawing';
+import {
+  assignColumns,
+  bundled,
+  chooseStrands,
+  type Columns,
+  columnWidth,
+  drawStrands,
+  headHeight,
+  inView,
+  isLarge,
+  layoutRows,
+  mostStrands,
+  rowHeight,
+  type RowLayout,
+  shortName,
+  unbundled,
+  wantedStrands,
+} from './drawing';
+import { ancestorsOf, indent, labelTitle, loosePlaces, nextAmong, pinnedOf, placesLike, shiftOf, viewWords } from './large';
 import { NoComponents } from './NoComponents';
-import { closedPlaces, pathOf, type TreeState, withState } from './state';
+import { pathOf, placesAt, type TreeState, withState } from './state';
 import { StrandLayer } from './StrandLayer';
-import { indent, TreeRow } from './TreeRow';
+import { Strip } from './Strip';
+import { TreeRow } from './TreeRow';
 
 export type CodeShown = { readonly caption: string; readonly loose: boolean; readonly excerpt: Excerpt };
 
@@ -53,6 +72,8 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
   const scroll = useRef<HTMLDivElement>(null);
   const [hovered, setHovered] = useState<number>();
   const [width, setWidth] = useState(852);
+  const [border, setBorder] = useState<number>();
+  const [columns, setColumns] = useState<Columns>(new Map());
 
   const go = useCallback(
     (next: Parameters<typeof withState>[1], replace = false) =>
@@ -67,20 +88,13 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
     return () => observer.disconnect();
   }, []);
 
-  const layout = useMemo(() => layoutRows(tree?.rows ?? [], closedPlaces(tree?.rows ?? [], state.closed)), [tree, state.closed]);
+  const layout = useMemo(() => {
+    const rows = tree?.rows ?? [];
+    return layoutRows(rows, { closed: placesAt(rows, state.closed), opened: placesAt(rows, state.open), filter: state.rows });
+  }, [tree, state.closed, state.open, state.rows]);
   const lines = useMemo(() => guideLines(layout), [layout]);
-  const choice = useMemo(() => chooseStrands(tree?.strands ?? [], state, place), [tree, state, place]);
-  const names = useMemo(() => (tree ? namesWidth(tree, width) : 300), [tree, width]);
-  const column = columnWidth(choice.strands.length, width - names);
-  const drawn = useMemo(() => drawStrands(choice.strands, layout, column), [choice, layout, column]);
-
-  const bright = useMemo(() => {
-    if (state.strand && choice.strands.some((strand) => strand.id === state.strand)) return new Set([state.strand]);
-    const through = hovered ?? place;
-    return through === undefined
-      ? undefined
-      : new Set(choice.strands.filter((strand) => strand.knots.some((knot) => knot.place === through)).map((strand) => strand.id));
-  }, [choice, hovered, place, state.strand]);
+  const natural = useMemo(() => (tree ? namesWidth(tree, width) : 300), [tree, width]);
+  const names = Math.min(border ?? natural, Math.max(width - 120, 160));
   const chosenStrand = tree?.strands.find((strand) => strand.id === state.strand);
   const touched = useMemo(() => (chosenStrand ? new Set(chosenStrand.knots.map((knot) => knot.place)) : undefined), [chosenStrand]);
 
@@ -95,6 +109,37 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
   const items = virtual.getVirtualItems();
   const first = items[0]?.index ?? 0;
   const last = items.at(-1)?.index ?? 0;
+  const top = Math.min(Math.floor((virtual.scrollOffset ?? 0) / rowHeight), Math.max(layout.rows.length - 1, 0));
+  const bottom = Math.min(top + Math.ceil(((virtual.scrollRect?.height ?? 600) - headHeight) / rowHeight), layout.rows.length - 1);
+
+  const large = isLarge(tree?.strands ?? []);
+  const choice = useMemo(() => chooseStrands(tree?.strands ?? [], state, place), [tree, state, place]);
+  const bundles = useMemo(
+    () => (large ? bundled(wantedStrands(tree?.strands ?? [], state, place), state.apart, state.strand) : unbundled(choice.strands)),
+    [large, tree, state, place, choice],
+  );
+  const room = large ? Math.max(4, Math.min(mostStrands, Math.floor((width - names - 90) / 26))) : bundles.length;
+  const shownBundles = useMemo(
+    () => (large ? inView(bundles, layout, top, bottom, room, state.strand) : bundles),
+    [large, bundles, layout, top, bottom, room, state.strand],
+  );
+  const keys = useMemo(() => shownBundles.map((one) => one.key), [shownBundles]);
+  const assigned = large ? assignColumns(columns, keys) : columns;
+  if (assigned !== columns) setColumns(assigned);
+  const column = large ? 26 : columnWidth(bundles.length, width - names);
+  const drawn = useMemo(
+    () => drawStrands(shownBundles, layout, column, large ? assigned : undefined),
+    [shownBundles, layout, column, large, assigned],
+  );
+
+  const bright = useMemo(() => {
+    const strands = shownBundles.map((one) => one.strand);
+    if (state.strand && strands.some((strand) => strand.id === state.strand)) return new Set([state.strand]);
+    const through = hovered ?? place;
+    const touching = strands.filter((strand) => strand.knots.some((knot) => knot.place === through)).map((strand) => strand.id);
+    // A row that the pointer passes over without a strand takes no colour from the others.
+    return through === undefined || (touching.length === 0 && through !== place) ? undefined : new Set(touching);
+  }, [shownBundles, hovered, place, state.strand]);
 
   const choosePlace = useCallback((next: number) => tree && go({ place: pathOf(tree.rows, next), strand: undefined }), [go, tree]);
   const chooseKnot = useCallback(
@@ -103,13 +148,20 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
   );
   const fold = useCallback(
     (next: number, shut?: boolean) => {
-      const closed = new Set(state.closed);
       const path = pathOf(tree?.rows ?? [], next);
+      if (tree?.rows[next]?.sameAs !== undefined) {
+        const open = new Set(state.open);
+        if (shut ?? open.has(path)) open.delete(path);
+        else open.add(path);
+        go({ open: [...open].join('|') }, true);
+        return;
+      }
+      const closed = new Set(state.closed);
       if (shut ?? !closed.has(path)) closed.add(path);
       else closed.delete(path);
       go({ closed: [...closed].join('|') }, true);
     },
-    [go, state.closed, tree],
+    [go, state.closed, state.open, tree],
   );
 
   const line = place === undefined ? -1 : (layout.lineOf[place] ?? -1);
@@ -138,6 +190,18 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
       return;
     }
     switch (event.key) {
+      case 'n':
+      case 'N': {
+        const next = nextAmong(loosePlaces(tree.strands), place, event.key === 'N');
+        if (next !== undefined) choosePlace(next);
+        break;
+      }
+      case 'm':
+      case 'M': {
+        const next = nextAmong(placesLike(tree.rows, place), place, event.key === 'M');
+        if (next !== undefined) choosePlace(next);
+        break;
+      }
       case 'ArrowDown':
         moveTo(line + 1);
         break;
@@ -171,7 +235,11 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
     event.preventDefault();
   };
 
-  const area = Math.max(width - names, 26 + drawn.length * column + 64);
+  const widest = drawn.reduce((most, one) => Math.max(most, one.x), 0);
+  const area = Math.max(width - names, widest + 64);
+  const shift = shiftOf(layout, top, bottom, names);
+  const above = ancestorsOf(tree.rows, layout.rows[top]?.row);
+  const pinned = pinnedOf(above, width);
   return (
     <>
       <Controls summary={summary} tree={tree} state={state} place={place} onChange={go} />
@@ -180,45 +248,69 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
           <div className="tree-scroll" ref={scroll}>
             <div className="tree-head" style={{ height: headHeight, width: names + area }}>
               <div className="corner" role="status" style={{ width: names }}>
-                {sheetWords(tree, choice, place !== undefined)}
+                {large
+                  ? viewWords(tree, layout, { top, bottom, shown: shownBundles.length })
+                  : sheetWords(tree, choice, place !== undefined)}
               </div>
               <div className="labels" role="group" aria-label="Strands" style={{ width: area }}>
-                {drawn.map(({ strand, x }) => (
+                {drawn.map(({ key, count, strand, x }) => (
                   <button
-                    key={strand.id}
+                    key={key}
                     type="button"
                     className="plain strand-label"
                     aria-pressed={strand.id === state.strand}
                     aria-label={`${strandWords[strand.kind][0]} ${strand.name}${strand.loose ? ', loose end' : ''}, ${strand.knots.length} knots`}
-                    title={strand.loose ?? `${strandWords[strand.kind][0]} ${strand.name}`}
+                    title={strand.loose ?? labelTitle(tree.rows, strand, count)}
                     style={{
                       left: x + 4,
                       color: strandColour(strand.kind, strand.loose !== undefined),
                       ...(bright && !bright.has(strand.id) ? { color: 'var(--faint)', fontWeight: 400 } : {}),
                     }}
-                    onClick={() => go({ strand: strand.id === state.strand ? undefined : strand.id })}
+                    onClick={() =>
+                      count > 1
+                        ? go({ apart: [...state.apart, key].join('|') })
+                        : go({ strand: strand.id === state.strand ? undefined : strand.id })
+                    }
                   >
-                    {shortName(strand.name)}
+                    {shortName(strand.name, count > 1 ? 13 : 17)}
+                    {count > 1 ? ` ×${count}` : ''}
                   </button>
                 ))}
               </div>
             </div>
+            {large && above.length > 0 && top > 0 && (
+              <div className="pinned" style={{ top: headHeight }}>
+                <div style={{ width: Math.min(width, names + area) }}>
+                  {pinned.length < above.length && <span>…&nbsp;›&nbsp;</span>}
+                  {pinned.map((one) => (
+                    <button key={one.place} type="button" className="plain" tabIndex={-1} onClick={() => choosePlace(one.place)}>
+                      {one.name}
+                    </button>
+                  ))}
+                </div>
+              </div>
+            )}
             <div
               className="tree tree-body"
               role="tree"
               tabIndex={0}
-              aria-label={`Tree of ${tree.page.name}. Arrow keys move and fold, with Alt they go along the chosen strand, Enter goes to the card.`}
+              aria-label={`Tree of ${tree.page.name}. Arrow keys move and fold, with Alt they go along the chosen strand, N goes to the next loose end, M to the next place of the component, with Shift back, Enter goes to the card.`}
               {...(place === undefined ? {} : { 'aria-activedescendant': `row-${place}` })}
-              style={{ height: virtual.getTotalSize(), width: names + area, ['--names' as string]: `${names}px` }}
+              style={{
+                height: virtual.getTotalSize(),
+                width: names + area,
+                ['--names' as string]: `${names}px`,
+                ['--shift' as string]: `${-shift}px`,
+              }}
               onKeyDown={onKeyDown}
               onMouseLeave={() => setHovered(undefined)}
             >
               {items.map((item) => {
                 const visible = layout.rows[item.index];
                 if (!visible) return null;
-                const { row, y, isOpen } = visible;
+                const { key, row, y, isOpen } = visible;
                 return (
-                  <div key={row.place} role="presentation" onMouseEnter={() => setHovered(row.place)}>
+                  <div key={key} role="presentation" onMouseEnter={() => setHovered(row.place)}>
                     <TreeRow
                       row={row}
                       y={y}
@@ -226,7 +318,7 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
                       isChosen={row.place === place}
                       isFaded={touched !== undefined && !touched.has(row.place)}
                       lines={lines[item.index] ?? []}
-                      hasChildrenShown={isOpen === true}
+                      hasChildrenShown={isOpen === true && row.sameAs === undefined}
                       position={item.index + 1}
                       count={layout.rows.length}
                       onChoose={choosePlace}
@@ -247,6 +339,30 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
               />
             </div>
           </div>
+          {large && <Strip layout={layout} strands={tree.strands} place={place} top={top} bottom={bottom} onPlace={choosePlace} />}
+          <div
+            className="border-handle"
+            role="separator"
+            aria-orientation="vertical"
+            aria-label="Border between names and strands"
+            aria-valuenow={names}
+            aria-valuemin={160}
+            aria-valuemax={Math.round(width - 120)}
+            tabIndex={0}
+            style={{ left: names }}
+            onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+            onPointerMove={(event) => {
+              if (event.buttons !== 1) return;
+              const left = scroll.current?.getBoundingClientRect().left ?? 0;
+              setBorder(Math.max(160, Math.round(event.clientX - left)));
+            }}
+            onDoubleClick={() => setBorder(undefined)}
+            onKeyDown={(event) => {
+              if (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight') return;
+              event.preventDefault();
+              setBorder(Math.max(160, names + (event.key === 'ArrowLeft' ? -20 : 20)));
+            }}
+          />
           <div className="legend" aria-label="What the knots mean">
             {(['owns', 'passes', 'renames', 'narrows', 'reads', 'changes', 'raises', 'catches', 'loose'] as const).map((kind) => (
               <span key={kind}>

@@ -7,18 +7,48 @@ export const headHeight = 118;
 /** Without a narrower choice, no more strands than this are drawn. */
 export const mostStrands = 40;
 
-export type VisibleRow = { readonly row: Row; readonly y: number; readonly isOpen: boolean | undefined };
+/** A page with more strands than are drawn at once shows those through the rows in view. */
+export const isLarge = (strands: readonly Strand[]): boolean => strands.length > mostStrands;
+
+export type VisibleRow = {
+  /** Stable while the row is the same, wherever it shows. */
+  readonly key: string;
+  readonly row: Row;
+  readonly y: number;
+  readonly isOpen: boolean | undefined;
+};
+
+/** What of a tree's rows shows. */
+export type Shown = {
+  /** Places whose children are folded away. */
+  readonly closed: ReadonlySet<number>;
+  /** Folded places that are opened. */
+  readonly opened: ReadonlySet<number>;
+  /** Only rows whose names hold this, and what is above them; empty for all. */
+  readonly filter: string;
+};
 
 /** Which rows show, and for each place the line that stands for it: its own, or the folded row above it. */
+/** All rows, as they are. */
+export const allShown: Shown = { closed: new Set(), opened: new Set(), filter: '' };
+
 export type RowLayout = { readonly rows: readonly VisibleRow[]; readonly lineOf: Int32Array };
 
-/** Lays the rows out, without those below folded ones. */
-export function layoutRows(rows: readonly Row[], closed: ReadonlySet<number>): RowLayout {
+/** Lays the rows out: without those below closed ones and those that the filter leaves out, with what opened ones stand for. */
+export function layoutRows(rows: readonly Row[], { closed, opened, filter }: Shown): RowLayout {
   const parents = new Set(rows.map((row) => row.parent));
   const lineOf = new Int32Array(rows.length);
   const shown: VisibleRow[] = [];
   const folded = new Set<number>();
+  const kept = filter === '' ? undefined : keptBy(rows, filter);
+  const push = (row: Row, key: string, isOpen: boolean | undefined): void => {
+    shown.push({ key, row, y: shown.length * rowHeight + rowHeight / 2, isOpen });
+  };
   for (const row of rows) {
+    if (kept && !kept.has(row.place)) {
+      lineOf[row.place] = Math.max(0, shown.length - 1);
+      continue;
+    }
     if (folded.has(row.parent)) {
       folded.add(row.place);
       lineOf[row.place] = lineOf[row.parent] ?? 0;
@@ -27,26 +57,124 @@ export function layoutRows(rows: readonly Row[], closed: ReadonlySet<number>): R
     lineOf[row.place] = shown.length;
     const hasChildren = parents.has(row.place);
     if (hasChildren && closed.has(row.place)) folded.add(row.place);
-    shown.push({ row, y: shown.length * rowHeight + rowHeight / 2, isOpen: hasChildren ? !closed.has(row.place) : undefined });
+    const isFolded = row.sameAs !== undefined;
+    push(row, `${row.place}`, isFolded ? opened.has(row.place) : hasChildren ? !closed.has(row.place) : undefined);
+    if (isFolded && opened.has(row.place)) for (const echo of echoesOf(rows, row)) push(echo, `${row.place}.${echo.place}`, undefined);
   }
   return { rows: shown, lineOf };
 }
 
+/** The rows that a folded one stands for, at its depth: those below its like. */
+function echoesOf(rows: readonly Row[], row: Row): Row[] {
+  const like = rows[row.sameAs ?? -1];
+  const found: Row[] = [];
+  for (let at = (like?.place ?? rows.length) + 1; like && (rows[at]?.depth ?? -1) > like.depth; at++) {
+    const one = rows[at];
+    if (one) found.push({ ...one, depth: one.depth - like.depth + row.depth });
+  }
+  return found;
+}
+
+/** Places whose rows hold a text in their names, with those above them. */
+function keptBy(rows: readonly Row[], filter: string): ReadonlySet<number> {
+  const wanted = filter.toLowerCase();
+  const kept = new Set<number>();
+  for (const row of rows) {
+    if (!row.name.toLowerCase().includes(wanted)) continue;
+    for (let at: Row | undefined = row; at && !kept.has(at.place); at = rows[at.parent]) kept.add(at.place);
+  }
+  return kept;
+}
+
+/** Strands of one kind, name and home as one, by the key under which they are told apart; those in `apart`, the chosen one and loose ends stay themselves. */
+export function bundled(strands: readonly Strand[], apart: ReadonlySet<string>, chosen: string | undefined): readonly Bundle[] {
+  const groups = new Map<string, Strand[]>();
+  for (const strand of strands) {
+    const key = `${strand.kind} ${strand.home} ${strand.name}`;
+    const isOwn = apart.has(key) || strand.id === chosen || strand.loose !== undefined;
+    const at = isOwn ? `${key} ${strand.id}` : key;
+    const known = groups.get(at);
+    if (known) known.push(strand);
+    else groups.set(at, [strand]);
+  }
+  return [...groups].flatMap(([key, all]): Bundle[] => {
+    const [first] = all;
+    if (!first) return [];
+    return [{ key, count: all.length, strand: all.length === 1 ? first : { ...first, knots: all.flatMap((one) => one.knots) } }];
+  });
+}
+
+/** Strands that are drawn as one, with how many they are. */
+export type Bundle = { readonly key: string; readonly count: number; readonly strand: Strand };
+
+/** The columns of what is drawn, by its key. */
+export type Columns = ReadonlyMap<string, number>;
+
+/**
+ * The columns for what is in view: whatever has one already keeps it, the rest takes the first that
+ * are free. Gives the same map where nothing changes.
+ */
+export function assignColumns(before: Columns, keys: readonly string[]): Columns {
+  const wanted = new Set(keys);
+  const next = new Map([...before].filter(([key]) => wanted.has(key)));
+  const taken = new Set(next.values());
+  let free = 0;
+  for (const key of keys) {
+    if (next.has(key)) continue;
+    while (taken.has(free)) free++;
+    taken.add(free);
+    next.set(key, free);
+  }
+  return next.size === before.size && keys.every((key) => before.has(key)) ? before : next;
+}
+
+/** Each strand as it is. */
+export const unbundled = (strands: readonly Strand[]): readonly Bundle[] => strands.map((strand) => ({ key: strand.id, count: 1, strand }));
+
+/** What has a knot among some lines, the weightiest of it: the chosen strand, loose ends, then the most knots. */
+export function inView(
+  bundles: readonly Bundle[],
+  { lineOf }: RowLayout,
+  first: number,
+  last: number,
+  most: number,
+  chosen: string | undefined,
+): readonly Bundle[] {
+  const isIn = ({ strand }: Bundle): boolean =>
+    strand.knots.some(({ place }) => place >= 0 && (lineOf[place] ?? -1) >= first && (lineOf[place] ?? -1) <= last);
+  const found = bundles.filter((one) => one.strand.id === chosen || isIn(one));
+  if (found.length <= most) return found;
+  const weight = ({ strand }: Bundle): number =>
+    (strand.id === chosen ? 1e6 : 0) + (strand.loose === undefined ? 0 : 1e4) + strand.knots.length;
+  const kept = new Set([...found].sort((a, b) => weight(b) - weight(a)).slice(0, most));
+  return found.filter((one) => kept.has(one));
+}
+
 export type Choice = { readonly strands: readonly Strand[]; readonly hidden: number; readonly why: 'none' | 'many' | 'filter' };
 
-/** The strands to draw: by kind, by the switch, and never more than fit; how many are hidden, and why. */
-export function chooseStrands(strands: readonly Strand[], state: TreeState, place: number | undefined): Choice {
-  const touches = (strand: Strand): boolean => place !== undefined && strand.knots.some((knot) => knot.place === place);
-  const wanted = strands.filter((strand) => {
+const touches = (strand: Strand, place: number | undefined): boolean =>
+  place !== undefined && strand.knots.some((knot) => knot.place === place);
+
+/** The strands that the kinds and the switch leave. */
+export function wantedStrands(strands: readonly Strand[], state: TreeState, place: number | undefined): readonly Strand[] {
+  return strands.filter((strand) => {
     if (strand.id === state.strand) return true;
     if (state.without.has(strand.kind)) return false;
     if (state.only === 'loose') return strand.loose !== undefined;
-    return state.only === 'through' && place !== undefined ? touches(strand) : true;
+    return state.only === 'through' && place !== undefined ? touches(strand, place) : true;
   });
+}
+
+/** The strands to draw: by kind, by the switch, and never more than fit; how many are hidden, and why. */
+export function chooseStrands(strands: readonly Strand[], state: TreeState, place: number | undefined): Choice {
+  const wanted = wantedStrands(strands, state, place);
   if (wanted.length <= mostStrands)
     return { strands: wanted, hidden: strands.length - wanted.length, why: wanted.length < strands.length ? 'filter' : 'none' };
   const weight = (strand: Strand): number =>
-    (strand.id === state.strand ? 1e6 : 0) + (touches(strand) ? 1e5 : 0) + (strand.loose === undefined ? 0 : 1e4) + strand.knots.length;
+    (strand.id === state.strand ? 1e6 : 0) +
+    (touches(strand, place) ? 1e5 : 0) +
+    (strand.loose === undefined ? 0 : 1e4) +
+    strand.knots.length;
   const kept = new Set([...wanted].sort((a, b) => weight(b) - weight(a)).slice(0, mostStrands));
   return { strands: wanted.filter((strand) => kept.has(strand)), hidden: strands.length - kept.size, why: 'many' };
 }
@@ -59,6 +187,9 @@ export function columnWidth(count: number, available: number): number {
 export type Segment = { readonly from: number; readonly to: number; readonly twoWay: boolean };
 export type DrawnKnot = { readonly knot: Knot; readonly line: number; readonly folded: boolean };
 export type DrawnStrand = {
+  /** What it is told apart by, and how many strands it is. */
+  readonly key: string;
+  readonly count: number;
   readonly strand: Strand;
   readonly x: number;
   /** Lines as stretches between rows, merged; in row numbers. */
@@ -86,8 +217,8 @@ function mergeSegments(segments: readonly Segment[]): Segment[] {
 }
 
 /** Puts each strand into its column of a given width, aligned with the rows that show. */
-export function drawStrands(strands: readonly Strand[], { lineOf, rows }: RowLayout, width: number): DrawnStrand[] {
-  return strands.map((strand, index): DrawnStrand => {
+export function drawStrands(bundles: readonly Bundle[], { lineOf, rows }: RowLayout, width: number, columns?: Columns): DrawnStrand[] {
+  return bundles.map(({ key, count, strand }, index): DrawnStrand => {
     const knots = strand.knots.filter((knot) => knot.place >= 0 && knot.place < lineOf.length);
     const line = (place: number): number => lineOf[place] ?? 0;
     const fromAbove = strand.kind === 'context' && !strand.knots.some((knot) => knot.kinds.includes('owns'));
@@ -97,8 +228,10 @@ export function drawStrands(strands: readonly Strand[], { lineOf, rows }: RowLay
       return from === to ? [] : [{ from: Math.min(from, to), to: Math.max(from, to), twoWay: knot.twoWay }];
     });
     return {
+      key,
+      count,
       strand,
-      x: 26 + index * width,
+      x: 26 + (columns?.get(key) ?? index) * width,
       segments: mergeSegments(segments),
       knots: knots.map((knot) => ({ knot, line: line(knot.place), folded: rows[line(knot.place)]?.row.place !== knot.place })),
       fromAbove,

@@ -14,6 +14,12 @@ export type TreeState = {
   readonly only: 'all' | 'loose' | 'through';
   /** Rows whose children are folded away, each by the steps to it. */
   readonly closed: ReadonlySet<string>;
+  /** Rows of what stands above already that are opened all the same, each by the steps to it. */
+  readonly open: ReadonlySet<string>;
+  /** Columns of several strands of one name that are drawn apart. */
+  readonly apart: ReadonlySet<string>;
+  /** Only rows whose names hold this, with what is above them; empty for all. */
+  readonly rows: string;
   /** A stretch of code to show, whatever is chosen. */
   readonly code: { readonly file: string; readonly start: number; readonly end: number } | undefined;
 };
@@ -22,6 +28,8 @@ function codeOf(text: string | null): TreeState['code'] {
   const match = /^(.+):(\d+)-(\d+)$/.exec(text ?? '');
   return match ? { file: match[1] ?? '', start: Number(match[2]), end: Number(match[3]) } : undefined;
 }
+
+const listed = (text: string | null): ReadonlySet<string> => new Set((text ?? '').split('|').filter(Boolean));
 
 /** Reads the state out of the URL. Whatever is not understood counts as not said. */
 export function parseTreeState(params: URLSearchParams): TreeState {
@@ -33,7 +41,10 @@ export function parseTreeState(params: URLSearchParams): TreeState {
     strand: params.get('strand') ?? undefined,
     without: new Set(without),
     only: only === 'loose' || only === 'through' ? only : 'all',
-    closed: new Set((params.get('closed') ?? '').split('|').filter(Boolean)),
+    closed: listed(params.get('closed')),
+    open: listed(params.get('open')),
+    apart: listed(params.get('apart')),
+    rows: params.get('rows') ?? '',
     code: codeOf(params.get('code')),
   };
 }
@@ -46,7 +57,9 @@ export function treeLink(projectId: string, page: string, place: string | undefi
 /** Writes a change of the state into URL parameters; `undefined` takes a part away. */
 export function withState(
   params: URLSearchParams,
-  change: Partial<Record<'page' | 'place' | 'strand' | 'without' | 'only' | 'closed' | 'code', string | undefined>>,
+  change: Partial<
+    Record<'page' | 'place' | 'strand' | 'without' | 'only' | 'closed' | 'open' | 'apart' | 'rows' | 'code', string | undefined>
+  >,
 ): URLSearchParams {
   const next = new URLSearchParams(params);
   for (const [name, value] of Object.entries(change)) {
@@ -63,9 +76,9 @@ export function pathOf(rows: readonly Row[], place: number): string {
   return steps.join('/');
 }
 
-/** The places that are folded, of those that are still there. */
-export function closedPlaces(rows: readonly Row[], closed: ReadonlySet<string>): ReadonlySet<number> {
-  return new Set([...closed].flatMap((path) => placeAtPath(rows, path) ?? []));
+/** The places that some steps lead to, of those that are still there. */
+export function placesAt(rows: readonly Row[], paths: ReadonlySet<string>): ReadonlySet<number> {
+  return new Set([...paths].flatMap((path) => placeAtPath(rows, path) ?? []));
 }
 
 /** The place that steps lead to; undefined where they lead nowhere (the tree has changed since). */

@@ -2,7 +2,22 @@ import type { Knot, Strand } from '@liana/core';
 import { describe, expect, test } from 'vitest';
 import type { Row } from '../../analysis/answers';
 import { eventWords, placedWords, propWords, takeWords } from './card-words';
-import { chooseStrands, columnWidth, countKinds, drawStrands, layoutRows, mostStrands, shortName } from './drawing';
+import {
+  allShown,
+  assignColumns,
+  bundled,
+  chooseStrands,
+  columnWidth,
+  countKinds,
+  drawStrands,
+  inView,
+  layoutRows,
+  mostStrands,
+  shortName,
+  unbundled,
+} from './drawing';
+import { ancestorsOf, loosePlaces, nextAmong, pinnedOf, placesLike, shiftOf } from './large';
+import { choicesOf } from './page-words';
 import { parseTreeState, pathOf, placeAtPath, withState } from './state';
 
 const row = (place: number, parent: number, name: string, step = name): Row => ({
@@ -72,7 +87,7 @@ describe('the state in the URL', () => {
 
 describe('rows', () => {
   test('folded rows take what is below them off the sheet', () => {
-    const layout = layoutRows(rows, new Set([2]));
+    const layout = layoutRows(rows, { ...allShown, closed: new Set([2]) });
     expect(layout.rows.map(({ row, isOpen }) => [row.place, isOpen])).toEqual([
       [0, true],
       [1, undefined],
@@ -83,7 +98,108 @@ describe('rows', () => {
   });
 
   test('all folded', () => {
-    expect([...layoutRows(rows, new Set([0, 2])).lineOf]).toEqual([0, 0, 0, 0, 0]);
+    expect([...layoutRows(rows, { ...allShown, closed: new Set([0, 2]) }).lineOf]).toEqual([0, 0, 0, 0, 0]);
+  });
+});
+
+describe('a large page', () => {
+  const deep: readonly Row[] = [
+    { ...row(0, -1, 'App'), depth: 0 },
+    { ...row(1, 0, 'Shelf'), depth: 1 },
+    { ...row(2, 1, 'Book'), depth: 2 },
+    { ...row(3, 2, 'Cover'), depth: 3 },
+    { ...row(4, 0, 'Desk'), depth: 1 },
+    { ...row(5, 4, 'Book'), depth: 2, sameAs: 2, cut: 'folded' },
+  ];
+  const names = (shown: Partial<typeof allShown>): string[] =>
+    layoutRows(deep, { ...allShown, ...shown }).rows.map(
+      ({ key, row: { name, depth }, isOpen }) => `${key} ${depth} ${name} ${isOpen ?? '-'}`,
+    );
+
+  test('what stands above already is one row, and opens', () => {
+    expect(names({}).slice(-2)).toEqual(['4 1 Desk true', '5 2 Book false']);
+    expect(names({ opened: new Set([5]) }).slice(-2)).toEqual(['5 2 Book true', '5.3 3 Cover -']);
+  });
+
+  test.each([
+    ['cov', ['App', 'Shelf', 'Book', 'Cover']],
+    ['book', ['App', 'Shelf', 'Book', 'Desk', 'Book']],
+    ['nothing', []],
+  ])('rows filtered by %s keep what is above them', (filter, expected) => {
+    expect(layoutRows(deep, { ...allShown, filter }).rows.map((one) => one.row.name)).toEqual(expected);
+  });
+
+  const many = [
+    strand('a', [knot(1, -1), knot(3, 1)], { name: 'open', home: 'f#Book' as never }),
+    strand('b', [knot(5, -1)], { name: 'open', home: 'f#Book' as never }),
+    strand('c', [knot(0, -1), knot(4, 0)], { name: 'chosen' }),
+    strand('d', [knot(2, 1)], { name: 'open', home: 'f#Book' as never, loose: 'x' }),
+  ];
+
+  test('strands of one name and home are one column, but for loose ends, the chosen one, and those that are drawn apart', () => {
+    const told = (apart: readonly string[], chosen?: string): string[] =>
+      bundled(many, new Set(apart), chosen).map(({ count, strand: one }) => `${one.name} ${count} ${one.knots.length}`);
+    expect(told([])).toEqual(['open 2 3', 'chosen 1 2', 'open 1 1']);
+    expect(told([], 'b')).toEqual(['open 1 2', 'open 1 1', 'chosen 1 2', 'open 1 1']);
+    expect(told(['state f#Book open'])).toEqual(['open 1 2', 'open 1 1', 'chosen 1 2', 'open 1 1']);
+  });
+
+  test('what touches the rows in view is drawn, and the chosen strand; of too many the weightiest', () => {
+    const layout = layoutRows(deep, allShown);
+    const ids = (first: number, last: number, most: number, chosen?: string): string[] =>
+      inView(unbundled(many), layout, first, last, most, chosen).map((one) => one.strand.id);
+    expect(ids(1, 3, 9)).toEqual(['a', 'd']);
+    expect(ids(1, 3, 9, 'c')).toEqual(['a', 'c', 'd']);
+    expect(ids(0, 5, 2)).toEqual(['a', 'd']);
+  });
+
+  test('a column stays while it is in view, and its place is free afterwards', () => {
+    const first = assignColumns(new Map(), ['a', 'b', 'c']);
+    expect([...first]).toEqual([
+      ['a', 0],
+      ['b', 1],
+      ['c', 2],
+    ]);
+    const next = assignColumns(first, ['c', 'd', 'b']);
+    expect(new Map(next)).toEqual(
+      new Map([
+        ['b', 1],
+        ['c', 2],
+        ['d', 0],
+      ]),
+    );
+    expect(assignColumns(next, ['b', 'c', 'd'])).toBe(next);
+  });
+
+  test('deep names move left together, never past the outermost in view', () => {
+    const layout = layoutRows(deep, allShown);
+    expect(shiftOf(layout, 0, 5, 400)).toBe(0);
+    expect(shiftOf(layout, 2, 3, 60)).toBe(36);
+    expect(shiftOf(layout, 0, 5, 60)).toBe(0);
+  });
+
+  test('what is above, what is loose, and the places of one component', () => {
+    expect(ancestorsOf(deep, deep[3]).map((one) => one.name)).toEqual(['App', 'Shelf', 'Book']);
+    expect(ancestorsOf(deep, undefined)).toEqual([]);
+    expect(pinnedOf(ancestorsOf(deep, deep[3]), 400).map((one) => one.name)).toEqual(['App', 'Shelf', 'Book']);
+    expect(pinnedOf(ancestorsOf(deep, deep[3]), 180).map((one) => one.name)).toEqual(['Shelf', 'Book']);
+    expect(pinnedOf(ancestorsOf(deep, deep[3]), 10).map((one) => one.name)).toEqual(['Book']);
+    expect(loosePlaces(many)).toEqual([2]);
+    expect(placesLike(deep, 2)).toEqual([2, 5]);
+    expect(placesLike(deep, undefined)).toEqual([]);
+    expect([nextAmong([2, 5], 2, false), nextAmong([2, 5], 5, false), nextAmong([2, 5], 2, true), nextAmong([], 2, false)]).toEqual([
+      5,
+      2,
+      5,
+      undefined,
+    ]);
+  });
+
+  test('pages are offered by why they are pages, the largest first', () => {
+    const page = (name: string, why: 'mounted' | 'route' | 'alone', places: number): never =>
+      ({ id: name, name, file: '', path: '', why, places }) as never;
+    const pages = [page('a', 'alone', 9), page('b', 'route', 3), page('c', 'route', 7), page('d', 'mounted', 1)];
+    expect(choicesOf(pages).map((one) => one.name)).toEqual(['d', 'c', 'b', 'a']);
   });
 });
 
@@ -129,7 +245,7 @@ describe('lines and knots', () => {
     closed: readonly number[] = [],
     more: Partial<Strand> = {},
   ): ReturnType<typeof drawStrands>[number] => {
-    const [only] = drawStrands([strand('a', knots, more)], layoutRows(rows, new Set(closed)), 30);
+    const [only] = drawStrands(unbundled([strand('a', knots, more)]), layoutRows(rows, { ...allShown, closed: new Set(closed) }), 30);
     if (!only) throw new Error('nothing drawn');
     return only;
   };
