@@ -82,7 +82,7 @@ test.describe('the demo’s tree', () => {
   });
 
   test('the search finds nothing of a name that is not there', async ({ page }) => {
-    await page.getByRole('combobox').fill('zebra');
+    await page.getByRole('combobox', { name: /^Find a component/ }).fill('zebra');
     await expect(page.getByRole('option')).toHaveCount(0);
   });
 
@@ -159,7 +159,9 @@ test('three hundred rows and eighty strands: scrolls, counts what it hides, and 
   await openHome(page);
   await page.getByLabel('Zip archive', { exact: true }).setInputFiles(zip('many.zip', large(300)));
   await expect(page.getByRole('treeitem', { name: /^Part1\b/ })).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByRole('status').filter({ hasText: 'strands' })).toContainText(/40 of \d+ strands: loose ends and the longest/);
+  await expect(page.getByRole('status').filter({ hasText: 'strands' })).toContainText(
+    /^Rows 1 to \d+ of \d+. \d+ columns for the \d+ strands/,
+  );
   await page.evaluate(() => ((window as { tasks?: number[] }).tasks ?? []).splice(0));
   const scroll = page.locator('.tree-scroll');
   for (let at = 0; at < 12; at++) {
@@ -167,6 +169,36 @@ test('three hundred rows and eighty strands: scrolls, counts what it hides, and 
     await page.waitForTimeout(60);
   }
   await expect(page.getByRole('treeitem', { name: /^Part280\b/ })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'strands' })).toContainText(/^Rows 2\d\d to/);
   const longest = await page.evaluate(() => Math.max(0, ...((window as { tasks?: number[] }).tasks ?? [])));
   expect(longest).toBeLessThan(250);
+});
+
+test('what stands above already is one row that opens; rows are filtered by name; what is above is pinned', async ({ page }) => {
+  const level = (at: number): string => `export function P${at}() { return <>${`<P${at + 1}/>`.repeat(3)}</>; }`;
+  const deep = [
+    ...Array.from({ length: 9 }, (_, at) => level(at)),
+    'export function P9() { return <Leaf/>; }',
+    'export function Leaf() { return <p/>; }',
+  ];
+  await openHome(page);
+  await page.getByLabel('Zip archive', { exact: true }).setInputFiles(
+    zip('deep.zip', {
+      'src/parts.tsx': deep.join('\n'),
+      'src/main.tsx': "import { P0 } from './parts'; createRoot(document.body).render(<P0/>);",
+    }),
+  );
+  const folded = page.getByRole('treeitem', { name: /^P9, as above, 1 place/ }).first();
+  await expect(folded).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('treeitem', { name: /^Leaf/ })).toHaveCount(1);
+  await folded.getByRole('button', { name: 'Unfold P9' }).click();
+  await expect(page.getByRole('treeitem', { name: /^Leaf/ })).toHaveCount(2);
+  await expect(page).toHaveURL(/open=/);
+  await page.getByLabel('Filter rows by name').fill('leaf');
+  await expect(page.getByRole('treeitem')).toHaveCount(11);
+  await expect(page.getByRole('treeitem', { name: /^P0/ })).toBeVisible();
+  const border = page.getByRole('separator', { name: /^Border between/ });
+  const before = await border.getAttribute('aria-valuenow');
+  await border.press('ArrowRight');
+  await expect(border).not.toHaveAttribute('aria-valuenow', before ?? '');
 });
