@@ -28,7 +28,7 @@ import {
   valueOf,
   whoAnswers,
 } from '../flow';
-import type { Model, Page } from '../model/model';
+import type { Component, Model, Page } from '../model/model';
 import type { FilePath, Location } from '../model/span';
 import { unfold } from '../tree';
 import type { LineOf } from './lines';
@@ -40,8 +40,10 @@ export type Ask = (typeof asks)[number];
 /** One rung of a trace as it leaves Liana; `depth` is its distance from the first. The line is 1-based. */
 export type RungEntry = {
   readonly depth: number;
-  /** The component in which it happens; absent in a module. */
+  /** The component in whose code the line stands, or that calls the hook it stands in; absent in a module. */
   readonly component?: string;
+  /** The component that is given the value there, where that is another one. */
+  readonly to?: string;
   readonly name: string;
   readonly file: FilePath;
   readonly line: number;
@@ -222,18 +224,55 @@ function tracesOf(
 function rungEntries(graph: Graph, trace: Trace, shown: readonly Rung[], lineOf: LineOf): RungEntry[] {
   const depths: number[] = [];
   for (const { index, from } of trace.rungs) depths[index] = from < 0 ? 0 : (depths[from] ?? 0) + 1;
-  return shown.flatMap((rung) => {
-    const component = rung.component === undefined ? undefined : graph.model.components.get(rung.component)?.name;
-    return rung.code.map((at) => ({
-      depth: depths[rung.index] ?? 0,
-      ...(component === undefined ? {} : { component }),
-      name: rung.name,
-      file: at.file,
-      line: lineOf(at.file, at.start),
-      how: rung.kind,
-      text: rungText(rung, trace.question),
-    }));
+  const { components } = graph.model;
+  const written = shown.map((rung) => rung.code.map((at) => writerOf(graph, at)));
+  const writers = new Set(written.flat().map((one) => one?.id));
+  return shown.flatMap((rung, index) => {
+    const there = rung.component === undefined ? undefined : components.get(rung.component);
+    const depth = depths[rung.index] ?? 0;
+    const entries = rung.code.map((at, number): RungEntry => {
+      const own = written[index]?.[number] ?? there;
+      const to = own && there && there !== own ? there.name : undefined;
+      return {
+        depth,
+        ...(own ? { component: own.name } : {}),
+        ...(to === undefined ? {} : { to }),
+        name: rung.name,
+        file: at.file,
+        line: lineOf(at.file, at.start),
+        how: rung.kind,
+        text: rungText(rung, trace.question),
+      };
+    });
+    // A component that does nothing with what it is given has no other line.
+    const isSilent = there?.role === 'component' && !writers.has(there.id) && entries.some((one) => one.to === there.name);
+    if (!there || !isSilent) return entries;
+    writers.add(there.id);
+    const { file, facts } = there;
+    return [
+      ...entries,
+      {
+        depth: depth + 1,
+        component: there.name,
+        name: rung.name,
+        file,
+        line: lineOf(file, facts.nameSpan.start),
+        how: 'arrives',
+        text: 'arrives',
+      },
+    ];
   });
+}
+
+/** The component in whose code a place stands; undefined for code of a module. */
+function writerOf({ model }: Graph, at: Location): Component | undefined {
+  let found: Component | undefined;
+  for (const component of model.components.values()) {
+    const { span } = component.facts;
+    if (component.role !== 'component' || component.file !== at.file || span.start > at.start || span.end < at.end) continue;
+    if (!found || found.facts.span.end - found.facts.span.start > span.end - span.start) found = component;
+  }
+  return found;
 }
 
 const endsOf = (rungs: readonly Rung[], lineOf: LineOf): { why: string; file: FilePath; line: number }[] =>
