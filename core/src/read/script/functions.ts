@@ -61,8 +61,10 @@ export function composableValue(body: Body, name: string, source: string, call: 
 
 /** Notes what setting up does beside making names: one action, for all that is called, changed or sent on the way. */
 export function noteSetUp(body: Body, statements: readonly t.Statement[], done: Effects): void {
-  // What it reads of the module may be a store that it hands on.
-  const reads = done.reads.filter((read) => body.values[read.value]?.kind === 'module');
+  // What it reads of the module, or takes as a whole, may be a store that it hands on.
+  const reads = done.reads.filter(
+    ({ value, path }) => body.values[value]?.kind === 'module' || (body.values[value]?.kind === 'hook' && path.length === 0),
+  );
   if (reads.length === 0 && !done.changes && !done.invokes && !done.raises && !done.sends && !done.hears && !done.calls) return;
   const span = { start: statements[0]?.start ?? 0, end: statements.at(-1)?.end ?? 0 };
   const action = addAction(body, 'while it is set up', 'lifecycle', span);

@@ -1,5 +1,6 @@
 import type { Component } from '../../model/model';
 import { type FilePath, locate, type Location } from '../../model/span';
+import { type FactoryStore, factoryStores } from './factory-stores';
 import { baseName, importedWhole, storesOf } from './stores';
 import type { Found, Rule } from '../rule';
 
@@ -8,12 +9,14 @@ export const storeDead: Rule = {
   inProject: ({ model }) => {
     if (!model.pages.some((page) => page.above === 'known')) return [];
     const stores = [...storesOf(model).values()];
-    if (stores.length === 0) return [];
+    const made = factoryStores(model);
+    if (stores.length + made.length === 0) return [];
     const whole = importedWhole(model);
     const first = new Map<FilePath, Component>();
     for (const component of model.components.values())
       if (component.fileRole === 'source' && !component.isPublic && !first.has(component.file)) first.set(component.file, component);
-    return stores.flatMap(({ file, value, mentions }): Found[] => {
+    const ofFactories = made.flatMap((store) => deadFactory(store, whole, first));
+    const ofModules = stores.flatMap(({ file, value, mentions }): Found[] => {
       if (mentions.some(({ mention }) => mention.otherwise) || whole.has(baseName(file))) return [];
       const at = (which: 'read' | 'written'): Location[] =>
         mentions.flatMap((one) => (one.mention[which] ? [locate(one.file, one.mention[which])] : []));
@@ -42,5 +45,33 @@ export const storeDead: Rule = {
         },
       ];
     });
+    return [...ofModules, ...ofFactories];
   },
 };
+
+/** A store that is taken by a call: all who take it use what changes it alone, and nobody reads it. */
+function deadFactory(
+  { file, value, takers, otherwise }: FactoryStore,
+  whole: ReadonlySet<string>,
+  first: ReadonlyMap<FilePath, Component>,
+): Found[] {
+  const written = takers.flatMap((one) => one.writes);
+  if (otherwise || whole.has(baseName(file)) || written.length === 0 || takers.some((one) => one.reads.length > 0)) return [];
+  const owner = [file, ...written.map((place) => place.file)].map((one) => first.get(one)).find((one) => one !== undefined);
+  if (!owner) return [];
+  const declared = locate(file, value.span);
+  return [
+    {
+      rule: 'store-dead',
+      component: owner.id,
+      subject: value.name,
+      at: declared,
+      words: { store: value.name, lacks: 'read', has: 'written' },
+      evidence: [
+        { at: declared, text: `${value.name} is made here.` },
+        ...written.slice(0, 3).map((place) => ({ at: place, text: 'It is written here.' })),
+      ],
+      touches: owner.id,
+    },
+  ];
+}

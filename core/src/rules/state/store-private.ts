@@ -1,5 +1,6 @@
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
+import { type FactoryStore, factoryStores } from './factory-stores';
 import { baseName, importedWhole, type Store, storesOf } from './stores';
 import { unfold } from '../../tree';
 import type { Found, Rule } from '../rule';
@@ -36,7 +37,8 @@ export const storePrivate: Rule = {
   inProject: ({ model }) => {
     if (!model.pages.some((page) => page.above === 'known')) return [];
     const whole = importedWhole(model);
-    return [...storesOf(model).values()].flatMap((store): Found[] => {
+    const made = factoryStores(model).flatMap((store): Found[] => privateFactory(model, store, whole));
+    const plain = [...storesOf(model).values()].flatMap((store): Found[] => {
       const component = onlyUser(store, whole);
       if (!component || !isAlwaysThere(model, component)) return [];
       const at = locate(store.file, store.value.span);
@@ -57,5 +59,33 @@ export const storePrivate: Rule = {
         },
       ];
     });
+    return [...plain, ...made];
   },
 };
+
+/** A store that is taken by a call: one component takes it, reads it and calls what changes it. */
+function privateFactory(model: Model, { file, value, takers, otherwise }: FactoryStore, whole: ReadonlySet<string>): Found[] {
+  const component = takers[0]?.by;
+  if (!component || otherwise || whole.has(baseName(file)) || takers.some(({ by }) => by !== component)) return [];
+  const reads = takers.flatMap((one) => one.reads);
+  const writes = takers.flatMap((one) => one.writes);
+  if (reads.length === 0 || writes.length === 0 || component.role !== 'component' || component.fileRole !== 'source') return [];
+  if (component.isPublic || !isAlwaysThere(model, component)) return [];
+  const at = locate(file, value.span);
+  return [
+    {
+      rule: 'store-private',
+      component: component.id,
+      subject: value.name,
+      at,
+      words: { store: value.name, component: component.name },
+      evidence: [
+        { at, text: `${value.name} is kept outside all components.` },
+        ...reads.slice(0, 1).map((one) => ({ at: one, text: `${component.name} reads it.` })),
+        ...writes.slice(0, 1).map((one) => ({ at: one, text: `${component.name} changes it.` })),
+      ],
+      goes: [{ count: 1, what: 'store' }],
+      touches: component.id,
+    },
+  ];
+}

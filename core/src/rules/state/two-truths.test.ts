@@ -59,6 +59,17 @@ table(
     ['one request, two copies', { App: vueBoth, Bar: vueReads(), Queue: vueReads('rows.value = [];') }, 'Queue /api/passages'],
     ['the first changes it', { App: vueBoth, Bar: vueReads('rows.value = [];'), Queue: vueReads() }, 'Queue /api/passages'],
     ['both change it', { App: vueBoth, Bar: vueReads('rows.value = [];'), Queue: vueReads('rows.value = [];') }, 'Queue /api/passages'],
+    [
+      'asked for by a function of the project',
+      {
+        App: vueBoth,
+        Bar: "<script>import { load } from './api'; export default { data: () => ({ rows: [] }), async created() { this.rows = await load('/passages'); } };</script><template><p>{{ rows.length }}</p></template>",
+        Queue:
+          "<script>import { load } from './api'; export default { data: () => ({ rows: [] }), async created() { this.rows = await load('/passages', { open: 1 }); }, methods: { clear() { this.rows = []; } } };</script><template><p @click=\"clear\">{{ rows.length }}</p></template>",
+        'api.js': 'export const load = (path) => fetch(path).then((answer) => answer.json());',
+      },
+      'Queue /passages',
+    ],
   ],
   [
     ['nobody changes a copy', { App: vueBoth, Bar: vueReads(), Queue: vueReads() }],

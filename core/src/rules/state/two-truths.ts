@@ -1,4 +1,4 @@
-import type { BodyFacts, OriginFact } from '../../model/facts';
+import type { BodyFacts, OriginFact, Reading } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { locate, type Location } from '../../model/span';
@@ -10,7 +10,7 @@ type Copy = { readonly origin: OriginFact; readonly state: number; readonly name
 
 /** Only what is asked for by the same words is the same. */
 const isNamed = ({ kind, what }: OriginFact): boolean =>
-  (kind === 'fetch' && /^[\w./:-]*\/[\w./:?=&-]*$/.test(what)) ||
+  (kind === 'fetch' && /^(\w+ )?[\w./:-]*\/[\w./:?=&-]*$/.test(what)) ||
   (kind === 'storage' && /^[\w.:/-]+$/.test(what) && !/Storage\b/.test(what));
 
 const copiesIn = remembered((body: BodyFacts): readonly Copy[] =>
@@ -20,10 +20,27 @@ const copiesIn = remembered((body: BodyFacts): readonly Copy[] =>
       ...value.from,
       ...body.actions.flatMap((action) => action.changes.flatMap((change) => (change.value === state ? change.from : []))),
     ];
-    const origin = sources.map((reading) => originOf(body, reading.value, 4)).find((one) => one !== undefined && isNamed(one));
+    const origin =
+      sources.map((reading) => originOf(body, reading.value, 4)).find((one) => one !== undefined && isNamed(one)) ?? askedBy(body, state);
     return origin ? [{ origin, state, name: value.name, span: value.span }] : [];
   }),
 );
+
+/** A state that is set to what a function gives that is asked for an address: `loans = await get('/loans')`. */
+function askedBy(body: BodyFacts, state: number): OriginFact | undefined {
+  for (const action of body.actions)
+    for (const change of action.changes) {
+      const called =
+        change.value === state ? change.from.find((one) => one.how === 'called' && body.values[one.value]?.kind === 'module') : undefined;
+      const invoke =
+        called &&
+        action.invokes.find((one) => one.value === called.value && one.span.start >= change.span.start && one.span.end <= change.span.end);
+      const address = /^['"`](\/[\w./:-]+)['"`]$/.exec(invoke?.args[0]?.constant ?? '')?.[1];
+      const name = called && body.values[called.value]?.source;
+      if (address !== undefined && name !== undefined) return { kind: 'fetch', what: `${name} ${address}` };
+    }
+  return undefined;
+}
 
 function originOf(body: BodyFacts, value: number, depth: number): OriginFact | undefined {
   const facts = body.values[value];
@@ -72,12 +89,13 @@ export const twoTruths: Rule = {
         else holders.set(key, [{ component, kept }]);
       }
     }
-    return [...holders.values()].flatMap((all): Found[] => {
+    const apart = [...holders.values()].flatMap((all): Found[] => {
       if (all.length < 2 || !all.some(({ kept }) => changesIt(kept.body, kept.copy))) return [];
       const pair = onOnePage(all, pages.together);
       if (!pair) return [];
       const [first, second, page] = pair;
-      const { what, kind } = first.kept.copy.origin;
+      const { what: asked, kind } = first.kept.copy.origin;
+      const what = asked.replace(/^\w+ /, '');
       return [
         {
           rule: 'two-truths',
@@ -94,8 +112,91 @@ export const twoTruths: Rule = {
         },
       ];
     });
+    return [...apart, ...[...model.components.values()].flatMap((component) => storeCopies(model, component))];
   },
 };
+
+/** States that start from a store, and are changed by the component while the store is changed elsewhere. */
+function storeCopies(model: Model, component: Component): Found[] {
+  if (component.fileRole !== 'source' || component.role !== 'component') return [];
+  const { values, actions } = component.facts;
+  return values.flatMap((state, index): Found[] => {
+    if (state.kind !== 'state' || state.shape !== undefined) return [];
+    const start = state.from.find(
+      ({ value, how }) => (how === 'same' || how === 'part') && storeMeant(model, component, value) !== undefined,
+    );
+    const store = start && storeMeant(model, component, start.value);
+    if (!start || !store || !isWritten(model, store)) return [];
+    const touching = (one: { readonly value: number }): boolean => one.value === start.value;
+    const changes = actions.flatMap((action) => action.changes.filter((change) => change.value === index));
+    const isFollowed = changes.some((change) => change.from.some(touching));
+    // A draft goes back: into the store, by a function of its module, or up to who uses the component.
+    const isDraft = (readings: readonly Reading[]): boolean => readings.some(({ value }) => value === index);
+    const goesBack = actions.some(
+      (action) =>
+        action.changes.some((one) => ofModule(model, component, one.value) === store.file && isDraft(one.from)) ||
+        action.invokes.some(
+          (one) => ofModule(model, component, one.value) === store.file && one.args.some((arg) => isDraft(arg.readings)),
+        ) ||
+        action.raises.some((one) => (one.args ?? []).some((arg) => isDraft(arg.readings))),
+    );
+    const [change] = changes;
+    if (!change || isFollowed || goesBack) return [];
+    const what = start.path.length > 0 ? start.path.join('.') : store.name;
+    const at = locate(component.file, state.span);
+    return [
+      {
+        rule: 'two-truths',
+        component: component.id,
+        subject: state.name,
+        at,
+        words: {
+          what: start.path.length > 0 ? `${what} of ${store.name}` : what,
+          first: store.name,
+          second: component.name,
+          page: '',
+          kind: 'copies',
+        },
+        evidence: [
+          { at, text: `${component.name} starts ${state.name} from ${store.name}.` },
+          { at: locate(component.file, change.span), text: `${component.name} changes ${state.name}.` },
+          { at: locate(store.file, store.written), text: `${store.name} is changed here.` },
+        ],
+        touches: component.id,
+      },
+    ];
+  });
+}
+
+/** The file of the module that declares what a value of a component stands for. */
+function ofModule(model: Model, component: Component, index: number): string | undefined {
+  const source = component.facts.values[index]?.source;
+  const meant = source === undefined ? undefined : model.named(component.file, source);
+  return meant?.kind === 'value' ? meant.file : undefined;
+}
+
+type MeantStore = { readonly file: string; readonly name: string; readonly written: { start: number; end: number } };
+
+/** The store of a module that a value of a component stands for, where functions of that module change it. */
+function storeMeant(model: Model, component: Component, index: number): MeantStore | undefined {
+  const value = component.facts.values[index];
+  if (!value || !['module', 'hook', 'store'].includes(value.kind) || value.source === undefined) return undefined;
+  const meant = model.named(component.file, value.source);
+  const module = meant.kind === 'value' ? model.files.get(meant.file)?.module : undefined;
+  if (meant.kind !== 'value' || !module) return undefined;
+  const store = module.values.findIndex((one) => one.kind === 'store' && one.name === meant.name);
+  const change = module.actions.flatMap((action) => action.changes).find((one) => one.value === store);
+  return store >= 0 && change ? { file: meant.file, name: meant.name, written: change.span } : undefined;
+}
+
+/** Whether something of the project changes a store: a function of its module that is used anywhere. */
+const isWritten = (model: Model, store: MeantStore): boolean =>
+  [...model.files.values()].some(({ file, imports }) =>
+    imports.some((one) => {
+      const meant = one.typeOnly ? undefined : model.named(file, one.local);
+      return meant?.kind === 'value' && meant.file === store.file;
+    }),
+  );
 
 function onOnePage(
   all: readonly Holder[],
