@@ -141,3 +141,82 @@ table(
     ],
   ],
 );
+
+/** A part that sends an event to its own element, and one that waits for it at an element of its own. */
+const sendsOwn = (options: string): string =>
+  `<script setup>import { ref } from 'vue'; const root = ref(null); const go = () => root.value.dispatchEvent(new CustomEvent('cleared', { detail: 1${options} }));</script><template><p ref="root" @click="go"/></template>`;
+const waits = (inside: string): string => `${go}<template><main><div @cleared="go">${inside}</div></main></template>`;
+
+table(
+  'event-stops-short',
+  'vue',
+  [
+    ['sent to an element further in', { App: waits('<Pill/>'), Pill: sendsOwn('') }, 'App cleared'],
+    ['two components further in', { App: waits('<Box/>'), Box: '<template><p><Pill/></p></template>', Pill: sendsOwn('') }, 'App cleared'],
+  ],
+  [
+    ['it bubbles', { App: waits('<Pill/>'), Pill: sendsOwn(', bubbles: true') }],
+    ['another sends it so that it bubbles', { App: waits('<Pill/><Other/>'), Pill: sendsOwn(''), Other: sendsOwn(', bubbles: true') }],
+    ['it does not stand there', { App: waits('').replace('</main>', '<Pill/></main>'), Pill: sendsOwn('') }],
+  ],
+);
+
+table(
+  'event-stops-short',
+  'react',
+  [
+    [
+      'waited for at an element by a function',
+      `${sends('')}export function App() { const box = useRef(null); useEffect(() => { const go = () => 1; box.current.addEventListener('cleared', go); return () => box.current.removeEventListener('cleared', go); }, []); return <main ref={box}><Pill/></main>; }`,
+      'App cleared',
+    ],
+  ],
+  [
+    [
+      'on the way down',
+      `${sends('')}export function App() { const box = useRef(null); useEffect(() => { const go = () => 1; box.current.addEventListener('cleared', go, true); return () => box.current.removeEventListener('cleared', go, true); }, []); return <main ref={box}><Pill/></main>; }`,
+    ],
+    [
+      'at the very element',
+      `export function App() { const r = useRef(null); useEffect(() => { const go = () => 1; r.current.addEventListener('cleared', go); return () => r.current.removeEventListener('cleared', go); }, []); return <p ref={r} onClick={() => r.current.dispatchEvent(new CustomEvent('cleared'))}/>; }`,
+    ],
+  ],
+);
+
+const press = (options: string): string =>
+  `export const press = (node) => { const go = () => node.dispatchEvent(new CustomEvent('pressed'${options})); node.addEventListener('click', go); return { destroy: () => node.removeEventListener('click', go) }; };\nexport const other = (node) => { node.dispatchEvent(new CustomEvent('otherwise', { bubbles: true })); };`;
+const rack = (name: string): string => `<script>import { ${name} } from './press';</script><p use:${name}></p>`;
+
+table(
+  'event-stops-short',
+  'svelte',
+  [
+    [
+      'sent by a function that an element is given to',
+      {
+        App: '<script>const go = () => 1;</script><div onpressed={go}><Rack/></div><Strip/>',
+        Rack: rack('press'),
+        Strip: rack('other'),
+        'press.js': press(''),
+      },
+      'App pressed',
+    ],
+  ],
+  [
+    [
+      'so that it bubbles',
+      {
+        App: '<script>const go = () => 1;</script><div onpressed={go}><Rack/></div>',
+        Rack: rack('press'),
+        'press.js': press(', { bubbles: true }'),
+      },
+    ],
+    [
+      'at the very element',
+      {
+        App: "<script>import { press } from './press'; const go = () => 1;</script><p use:press onpressed={go}></p>",
+        'press.js': press(''),
+      },
+    ],
+  ],
+);

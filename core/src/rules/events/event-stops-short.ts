@@ -5,9 +5,10 @@ import { bindingKey } from '../../model/given';
 import { causeAt } from '../precedence';
 
 import type { Component, Model } from '../../model/model';
-import { locate } from '../../model/span';
-import { walkTemplate } from '../../model/walk';
-import { channelEnds } from '../channels/channel-ends';
+import type { ComponentId } from '../../model/ids';
+import { locate, type Location } from '../../model/span';
+import { usesIn, walkTemplate } from '../../model/walk';
+import { channelEnds, type Sent } from '../channels/channel-ends';
 import { isNativeEvent } from './native-events';
 import { type Raiser, raiserBelow } from './raised-below';
 import { remembered } from '../../model/remembered';
@@ -120,7 +121,117 @@ function onUses({ model, uses }: Check): Found[] {
   );
 }
 
+/** A listener of an element, in markup or put there by a function: what it waits for, and the markup in which that may be raised. */
+type Waiting = {
+  readonly owner: Component;
+  readonly event: string;
+  readonly at: Location;
+  readonly listener: string;
+  readonly within: readonly TemplateNode[];
+};
+
+/** What is sent to an element without bubbling, and waited for at an element of a component further up. */
+function onOuterElements({ model }: Check): Found[] {
+  const { sends, hears } = channelEnds(model);
+  const sent = sends.filter((end) => end.channel.on === 'element');
+  if (sent.length === 0) return [];
+  const inMarkup = [...model.components.values()].flatMap((owner): Waiting[] =>
+    owner.fileRole !== 'source'
+      ? []
+      : elementListeners(owner).map(({ element, binding, event }) => ({
+          owner,
+          event,
+          at: locate(owner.file, binding.nameSpan),
+          listener: `<${element.tag}>`,
+          within: element.children,
+        })),
+  );
+  const byFunctions = hears.flatMap(({ channel, events, at, owner, captures }): Waiting[] => {
+    const [event, ...others] = events ?? [];
+    const isFit = channel.on === 'element' && !captures && event !== undefined && others.length === 0 && !isNativeEvent(event);
+    if (!isFit || owner?.fileRole !== 'source') return [];
+    return [{ owner, event, at, listener: 'an element', within: owner.facts.template }];
+  });
+  return [...inMarkup, ...byFunctions].flatMap(({ owner, event, at, listener, within }): Found[] => {
+    const ends = sent.filter((end) => end.events === undefined || end.events.includes(event));
+    if (ends.length === 0 || ends.some((end) => end.bubbles || end.events === undefined)) return [];
+    const raisers = ends.map((end) => sendersOf(model, end));
+    const below = raisers.flatMap((all) => all ?? []);
+    const [first] = below;
+    // Where the element that it is sent to may be the one that listens, it is heard.
+    const isApart = (one: Component): boolean => one !== owner && !holdsRefTo(owner, one, model) && standsBelow(model, within, one);
+    if (!first || raisers.includes(undefined) || !below.every(isApart)) return [];
+    const [end] = ends;
+    return [
+      {
+        rule: 'event-stops-short',
+        component: owner.id,
+        subject: event,
+        at,
+        words: { listener: `${listener} of ${owner.name}`, event, raiser: first.name, owner: owner.name, bubbles: 'no' },
+        evidence: [
+          { at, text: `${owner.name} waits for ${event} on ${listener}.` },
+          ...(end ? [{ at: end.at, text: 'It is sent to one element, and it does not bubble.' }] : []),
+        ],
+        touches: owner.id,
+      },
+    ];
+  });
+}
+
+/** The components to whose elements something is sent: the one that does, or those that put the sending function on their elements; undefined where that cannot be told. */
+function sendersOf(model: Model, { owner, at }: Sent): readonly Component[] | undefined {
+  const isOwn = owner && owner.facts.span.start <= at.start && owner.facts.span.end >= at.end;
+  if (isOwn) return [owner];
+  const sender = functionAround(model, at);
+  if (sender === undefined) return undefined;
+  const names = (file: string, name: string): boolean => {
+    const meant = model.named(file, name);
+    if (meant.kind === 'hook') return meant.file === at.file && meant.fact.name === sender;
+    return meant.kind === 'value' && meant.name === sender && meant.file === at.file;
+  };
+  const isPut = (one: Component): boolean => directivesOf(one).some((name) => names(one.file, name));
+  const users = [...model.components.values()].filter(
+    (one) => isPut(one) || one.facts.values.some(({ source }) => source !== undefined && names(one.file, source)),
+  );
+  return users.length > 0 && users.every(isPut) ? users : undefined;
+}
+
+/** The name of the function of a module in which something is done: the last that is declared before it. */
+function functionAround(model: Model, at: Location): string | undefined {
+  const declared = (model.files.get(at.file)?.shared ?? []).filter((one) => one.span.start <= at.start);
+  return declared.sort((a, b) => b.span.start - a.span.start)[0]?.name;
+}
+
+const directivesOf = remembered((component: Component): readonly string[] => {
+  const found: string[] = [];
+  walkTemplate(component.facts.template, (node) => {
+    if (node.kind === 'element') for (const { to } of node.bindings) if (to.kind === 'directive') found.push(to.name);
+  });
+  return found;
+});
+
+/** Whether a component holds the handle of a use of another: what listens may be that one's own element. */
+function holdsRefTo(owner: Component, other: Component, model: Model): boolean {
+  return (model.usesBy.get(owner.id) ?? []).some(
+    ({ node, target }) => target.kind === 'component' && target.id === other.id && (node.ref !== undefined || node.spreads.length > 0),
+  );
+}
+
+/** Whether a component is rendered in some markup, at any depth. */
+function standsBelow(model: Model, nodes: readonly TemplateNode[], wanted: Component): boolean {
+  const seen = new Set<ComponentId>();
+  const stack = usesIn(nodes).flatMap((node) => model.useOfNode.get(node) ?? []);
+  for (let use = stack.pop(); use; use = stack.pop()) {
+    if (use.target.kind !== 'component' || seen.has(use.target.id)) continue;
+    if (use.target.id === wanted.id) return true;
+    seen.add(use.target.id);
+    for (const next of model.usesBy.get(use.target.id) ?? []) stack.push(next);
+  }
+  return false;
+}
+
 /** A listener waits further up than the event travels. */
 export const eventStopsShort: Rule = {
-  inProject: (check) => [...onUses(check), ...onElements(check), ...onChannels(check)],
+  inProject: (check) => [...onUses(check), ...onElements(check), ...onChannels(check), ...onOuterElements(check)],
 };
