@@ -52,6 +52,10 @@ export type FileFacts = {
   readonly changers?: readonly ChangerFact[];
   /** Where the file says it runs: a mark at its top. */
   readonly runs?: 'client' | 'server';
+  /** Functions that a script which runs on the server hands to the page of a file; absent for none. */
+  readonly handsOver?: { readonly to: FilePath; readonly functions: readonly { readonly name: string; readonly span: Span }[] };
+  /** The file of a page that is never started in the browser, and where that is said. */
+  readonly neverStarts?: { readonly file: FilePath; readonly span: Span };
 };
 
 /** An object of options, by its module name, and all names that stand in it as members. */
@@ -154,6 +158,8 @@ export type ComponentFacts = BodyFacts & {
   readonly undeclared?: readonly NameFact[];
   /** Its markup knows the components that it registers, and not what its file imports. */
   readonly registersTags?: true;
+  /** It waits before it gives its markup, which only a server does. */
+  readonly isAsync?: true;
   /** Objects whose members are added to it: their module names; absent for none. Its own undeclared names may be theirs. */
   readonly mixins?: readonly string[];
   /** States that it sets each time, so that it never comes to rest; absent for none. */

@@ -76,3 +76,80 @@ table(
     ['no such application', 'export function App() { const [a, setA] = useState(1); return <p onClick={() => setA(2)}>{a}</p>; }'],
   ],
 );
+
+const tabs = (forecast: string, mark = "'use client';\n"): Sources =>
+  next("import { Tabs } from './Tabs'; export default function Page() { return <Tabs/>; }", {
+    'app/Tabs.tsx': `${mark}import { Forecast } from './Forecast';\nexport function Tabs() { return <Forecast/>; }`,
+    'app/Forecast.tsx': forecast,
+  });
+
+table(
+  'layer-crossed',
+  'react',
+  [['an async part in the browser', tabs('export async function Forecast() { return <p/>; }'), 'Forecast Forecast']],
+  [
+    ['a part that does not wait', tabs('export function Forecast() { return <p/>; }')],
+    ['an async part on the server', tabs('export async function Forecast() { return <p/>; }', '')],
+  ],
+);
+
+const kit = (files: Sources): Sources => ({ 'package.json': '{"devDependencies":{"@sveltejs/kit":"2"}}', ...files });
+const shown = '<script>let { data } = $props();</script><p>{data.a}</p>';
+
+table(
+  'layer-crossed',
+  'svelte',
+  [
+    [
+      'a load on the server hands over a function',
+      kit({
+        'src/routes/+page.svelte': shown,
+        'src/routes/+page.server.js': 'export const load = async () => { return { a: 1, format: (n) => n }; };',
+      }),
+      'RootPage format',
+    ],
+    [
+      'by the name of one of its own',
+      kit({
+        'src/routes/+page.svelte': shown,
+        'src/routes/+page.server.js': 'const metres = (n) => n;\nexport function load() { return { a: 1, format: metres }; }',
+      }),
+      'RootPage format',
+    ],
+    [
+      'a part that answers to people on a page that never starts',
+      kit({
+        'src/routes/+page.svelte': "<script>import Rope from './Rope.svelte';</script><Rope/>",
+        'src/routes/Rope.svelte': '<script>let n = $state(0);</script><button onclick={() => n++}>{n}</button>',
+        'src/routes/+page.js': 'export const csr = false;',
+      }),
+      'RootPage Rope',
+    ],
+  ],
+  [
+    [
+      'plain data, and dates',
+      kit({ 'src/routes/+page.svelte': shown, 'src/routes/+page.server.js': 'export const load = () => ({ a: new Date(), b: [1] });' }),
+    ],
+    [
+      'a load of both halves may hand over functions',
+      kit({ 'src/routes/+page.svelte': shown, 'src/routes/+page.js': 'export const load = () => ({ a: 1, format: (n) => n });' }),
+    ],
+    [
+      'a part that only shows',
+      kit({
+        'src/routes/+page.svelte': "<script>import Rope from './Rope.svelte';</script><Rope/>",
+        'src/routes/Rope.svelte': '<p>rope</p>',
+        'src/routes/+page.js': 'export const csr = false;',
+      }),
+    ],
+    [
+      'a page that starts',
+      kit({
+        'src/routes/+page.svelte': "<script>import Rope from './Rope.svelte';</script><Rope/>",
+        'src/routes/Rope.svelte': '<script>let n = $state(0);</script><button onclick={() => n++}>{n}</button>',
+        'src/routes/+page.js': 'export const csr = true;',
+      }),
+    ],
+  ],
+);

@@ -76,27 +76,112 @@ function crossingsIn(model: Model, component: Component): Crossing[] {
   return found;
 }
 
-/** What only the browser has is used by a component that runs on the server. */
-export const layerCrossed: Rule = {
-  inProject: ({ model }) => {
-    if (!model.pages.some((page) => serverPage.test(page.file) && page.path !== '')) return [];
-    return serverComponents(model).flatMap((component) =>
-      crossingsIn(model, component).map(({ subject, at, what, text, there }): Found => ({
-        rule: 'layer-crossed',
-        component: component.id,
-        subject,
-        at,
-        words: { component: component.name, what },
-        evidence: [
-          { at, text: text },
-          {
-            at: locate(component.file, component.facts.nameSpan),
-            text: `${component.name} runs on the server: nothing above it is marked for the client.`,
-          },
-          ...(there ? [{ at: locate(there.file, there.facts.nameSpan), text: `${there.name} is marked for the client.` }] : []),
-        ],
-        touches: component.id,
-      })),
-    );
-  },
+/** Functions that the server's half of a page hands to the other one. */
+function handedOver(model: Model): Found[] {
+  return [...model.files.values()].flatMap(({ file, handsOver }): Found[] => {
+    const page = handsOver && [...model.components.values()].find((one) => one.file === handsOver.to && one.role === 'component');
+    if (!handsOver || !page) return [];
+    return handsOver.functions.map(({ name, span }) => ({
+      rule: 'layer-crossed',
+      component: page.id,
+      subject: name,
+      at: locate(file, span),
+      words: { component: page.name, what: name, how: 'data' },
+      evidence: [
+        { at: locate(file, span), text: `${name} is a function, and this script runs on the server.` },
+        { at: locate(page.file, page.facts.nameSpan), text: `${page.name} is given what it returns.` },
+      ],
+      touches: page.id,
+    }));
+  });
+}
+
+/** Whether a component does anything when people do something. */
+const isInteractive = ({ facts }: Component): boolean => {
+  let found = false;
+  walkTemplate(facts.template, (node) => {
+    if (node.kind !== 'element') return;
+    for (const { to, action, readings } of node.bindings)
+      if (to.kind === 'listener' && (action !== undefined || readings.length > 0)) found = true;
+  });
+  return found;
 };
+
+/** Parts that answer to people, on pages that are never started in the browser. */
+function neverStarted(model: Model): Found[] {
+  return [...model.files.values()].flatMap(({ file, neverStarts }): Found[] => {
+    const page = neverStarts && [...model.components.values()].find((one) => one.file === neverStarts.file && one.role === 'component');
+    if (!neverStarts || !page) return [];
+    return (model.usesBy.get(page.id) ?? []).flatMap((use): Found[] => {
+      const part = use.target.kind === 'component' ? model.components.get(use.target.id) : undefined;
+      if (!part || !isInteractive(part)) return [];
+      const at = locate(use.file, use.node.nameSpan);
+      return [
+        {
+          rule: 'layer-crossed',
+          component: page.id,
+          subject: part.name,
+          at,
+          words: { component: page.name, what: part.name, how: 'unstarted' },
+          evidence: [
+            { at, text: `${part.name} listens to what people do.` },
+            { at: locate(file, neverStarts.span), text: 'The page is not started in the browser.' },
+          ],
+          touches: page.id,
+        },
+      ];
+    });
+  });
+}
+
+/** Components that wait, rendered by files that are marked for the client. */
+function waitingThere(model: Model): Found[] {
+  return [...model.usesBy.values()].flat().flatMap((use): Found[] => {
+    const owner = model.components.get(use.owner);
+    const part = use.target.kind === 'component' ? model.components.get(use.target.id) : undefined;
+    if (!owner || owner.role !== 'component' || owner.fileRole !== 'source' || runsAt(model, owner) !== 'client' || !part?.facts.isAsync)
+      return [];
+    const at = locate(use.file, use.node.nameSpan);
+    return [
+      {
+        rule: 'layer-crossed',
+        component: part.id,
+        subject: part.name,
+        at,
+        words: { component: owner.name, what: part.name, how: 'async' },
+        evidence: [
+          { at, text: `${owner.name} is marked for the client, and renders ${part.name}.` },
+          { at: locate(part.file, part.facts.nameSpan), text: `${part.name} is async.` },
+        ],
+        touches: part.id,
+      },
+    ];
+  });
+}
+
+/** What only the browser has is used by a component that runs on the server, or the reverse. */
+export const layerCrossed: Rule = {
+  inProject: ({ model }) => [...onServer(model), ...handedOver(model), ...neverStarted(model), ...waitingThere(model)],
+};
+
+function onServer(model: Model): Found[] {
+  if (!model.pages.some((page) => serverPage.test(page.file) && page.path !== '')) return [];
+  return serverComponents(model).flatMap((component) =>
+    crossingsIn(model, component).map(({ subject, at, what, text, there }): Found => ({
+      rule: 'layer-crossed',
+      component: component.id,
+      subject,
+      at,
+      words: { component: component.name, what },
+      evidence: [
+        { at, text: text },
+        {
+          at: locate(component.file, component.facts.nameSpan),
+          text: `${component.name} runs on the server: nothing above it is marked for the client.`,
+        },
+        ...(there ? [{ at: locate(there.file, there.facts.nameSpan), text: `${there.name} is marked for the client.` }] : []),
+      ],
+      touches: component.id,
+    })),
+  );
+}

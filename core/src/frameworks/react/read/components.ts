@@ -187,7 +187,8 @@ export function readFunctionComponent(module: ModuleScope, declared: Declared, n
   if (parameter) bindProps(body, parameter, scope);
   for (const found of reference ? patternNames(reference) : []) scope.names.set(found.name, { kind: 'opaque' });
   const template = readTemplate(body, node, scope);
-  return assemble(body, template, declared, 'function', file, propsTypeOf(declared));
+  const facts = assemble(body, template, declared, 'function', file, propsTypeOf(declared));
+  return node.async ? { ...facts, isAsync: true } : facts;
 }
 
 /** What the reading of expressions must know of this framework. */

@@ -15,11 +15,17 @@ import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf } from
 import { readTypeDeclaration } from '../../../read/script/types';
 import { newDeclared } from './declared';
 import { apiName, svelteDialect } from './dialect';
+import { halvesOf } from './load';
 import { readInstance } from './script';
 
 /** Tells whether a script belongs to this framework: by its name, or by what it imports. */
 export function isSvelteScript(file: string, text: string): boolean {
-  if (/\.svelte\.[cm]?[jt]s$/.test(file) || /from\s*['"](?:svelte(?:\/[\w-]+)?|\$app\/[\w-]+)['"]/.test(text)) return true;
+  if (
+    /\.svelte\.[cm]?[jt]s$/.test(file) ||
+    /(^|\/)\+(page|layout)(\.server)?\.[cm]?[jt]s$/.test(file) ||
+    /from\s*['"](?:svelte(?:\/[\w-]+)?|\$app\/[\w-]+)['"]/.test(text)
+  )
+    return true;
   // The older way to put a component on the screen: `new App({ target })`.
   return /from\s*['"][^'"]+\.svelte['"]/.test(text) && /\bnew\s+\w+\s*\(\s*\{[^}]*\btarget\b/.test(text);
 }
@@ -59,6 +65,7 @@ export function readSvelteScript(file: string, text: string): FileFacts {
     makers: [],
     ...changersOf(module),
     ...voidsOf(module),
+    ...halvesOf(file, program),
   };
   const given = [...text.matchAll(/\bsetContext\s*(?:<[^(]*>)?\(\s*(?:'([^']*)'|"([^"]*)"|([\w$.]+))/g)].map((match) =>
     match[3] === undefined ? `'${match[1] ?? match[2] ?? ''}'` : match[3],
