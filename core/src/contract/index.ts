@@ -5,6 +5,7 @@ export {
   knownUse,
   knownUses,
   type KnownUse,
+  membersAt,
   missingProps,
   unknownBindings,
   unmetTakes,

@@ -1,7 +1,7 @@
 import { needsByReading } from './demands';
 import type { Binding, TemplateUse } from '../model/facts';
 import { defaultSlot, type MemberKey, slotKey } from '../model/member';
-import { bindingKey } from '../model/given';
+import { bindingFor, bindingKey } from '../model/given';
 import type { Component, ContractMember, Model, Take, Use } from '../model/model';
 import type { Place, Tree } from '../model/tree';
 import { providerFor } from '../tree';
@@ -91,11 +91,21 @@ export function missingProps(known: KnownUse): ContractMember[] {
   const { node } = known.use;
   if (!isPlain(node) || mayBeCloned(known) || known.target.contract.openness === 'open') return [];
   let missing: ContractMember[] = [];
-  for (const prop of known.target.contract.members.values()) {
+  for (const prop of membersAt(known).values()) {
     const isNeeded = prop.required === 'yes' || needsByReading(known.target).has(prop.key);
     if (isNeeded && !isGiven(node, prop.key)) missing = [...missing, prop];
   }
   return missing;
+}
+
+/** The members of a contract as a use has them: those of the alternative that a constant of its bindings chooses. */
+export function membersAt({ use, target }: KnownUse): ReadonlyMap<MemberKey, ContractMember> {
+  const { members, variants = [] } = target.contract;
+  const [first] = variants;
+  const chosen = first && bindingFor(use.node, first.by)?.constant;
+  const text = chosen === undefined ? undefined : /^(['"])(.*)\1$/.exec(chosen.trim())?.[2];
+  const value = chosen === undefined ? undefined : text === undefined ? chosen.trim() : JSON.stringify(text);
+  return variants.find((one) => one.value === value)?.members ?? members;
 }
 
 /** A component that clones its content may add props to it: seen where the use stands as content. */

@@ -1,7 +1,7 @@
 import { adapterOf } from '../frameworks/registry';
 import type { ComponentFacts, FileFacts, MemberFact } from '../model/facts';
 import { type MemberKey, memberName } from '../model/member';
-import type { Contract, ContractMember } from '../model/model';
+import type { Contract, ContractMember, ContractVariant } from '../model/model';
 import { type FilePath, locate } from '../model/span';
 import type { TypeExpr } from '../model/types';
 import type { Writable } from '../model/writable';
@@ -59,11 +59,14 @@ export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'fram
     return events && events.openness !== 'closed' ? { ...contract, openness: 'open' } : contract;
   }
 
-  /** What a component takes, with what the type of its props declares. */
-  function withDeclared(file: FilePath, facts: ComponentFacts, taken: Map<MemberKey, ContractMember>): Contract {
-    if (!facts.propsType) return undeclared(file, facts, taken);
+  /** What is taken, with the members of a shape. */
+  function declaredMembers(
+    file: FilePath,
+    facts: ComponentFacts,
+    taken: ReadonlyMap<MemberKey, ContractMember>,
+    shape: Shape,
+  ): Map<MemberKey, ContractMember> {
     const { memberOfProp, kindOfProp } = adapterOf(files.get(file)?.framework ?? 'script').link;
-    const shape = shapeOf(names, shapeOfComponent, file, facts.propsType);
     const props = new Map(taken);
     for (const member of shape.members.values()) {
       if (member.called || member.name === 'key' || member.name === 'ref') continue;
@@ -83,6 +86,25 @@ export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'fram
       if (kinds) prop.kinds = kinds;
       props.set(key, prop);
     }
+    return props;
+  }
+
+  /** What a component takes, with what the type of its props declares. */
+  function withDeclared(file: FilePath, facts: ComponentFacts, taken: Map<MemberKey, ContractMember>): Contract {
+    if (!facts.propsType) return undeclared(file, facts, taken);
+    const { memberOfProp } = adapterOf(files.get(file)?.framework ?? 'script').link;
+    const shape = shapeOf(names, shapeOfComponent, file, facts.propsType);
+    const props = declaredMembers(file, facts, taken, shape);
+    const variants = shape.variants?.map(({ by, value, shape: one }): ContractVariant => ({
+      by: memberOfProp(by),
+      value,
+      members: declaredMembers(file, facts, new Map(), one),
+    }));
+    const contract = withShape(file, facts, props, shape);
+    return variants ? { ...contract, variants } : contract;
+  }
+
+  function withShape(file: FilePath, facts: ComponentFacts, props: Map<MemberKey, ContractMember>, shape: Shape): Contract {
     if (facts.form === 'file') return withRest(file, facts, props, shape.openness);
     const mayAdd = facts.wrappedBy.length > 0 || facts.form === 'class';
     return { members: props, openness: mayAdd ? 'open' : shape.openness };

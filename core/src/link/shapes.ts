@@ -4,7 +4,15 @@ import type { TypeExpr } from '../model/types';
 import type { Names } from './names';
 
 /** What a props type allows: its members, and whether others may be passed. */
-export type Shape = { readonly members: ReadonlyMap<string, ShapeMember>; readonly openness: 'closed' | 'platform' | 'open' };
+export type Shape = {
+  readonly members: ReadonlyMap<string, ShapeMember>;
+  readonly openness: 'closed' | 'platform' | 'open';
+  /** The alternatives of a union that one member tells apart by a constant each; absent where none does. */
+  readonly variants?: readonly ShapeVariant[];
+};
+
+/** What holds where the member `by` is a constant, as JSON writes it. */
+export type ShapeVariant = { readonly by: string; readonly value: string; readonly shape: Shape };
 
 export type ShapeMember = {
   readonly name: string;
@@ -61,13 +69,31 @@ function resolve(resolver: Resolver, type: TypeExpr, at: Place, depth: number): 
       return type.of.map((one) => resolve(resolver, one, at, depth + 1)).reduce(both, nothing);
     case 'union': {
       const shapes = type.of.filter((one) => one.kind !== 'literal').map((one) => resolve(resolver, one, at, depth + 1));
-      return shapes.length === 0 ? open : shapes.reduce(either);
+      if (shapes.length === 0) return open;
+      const variants = variantsOf(shapes);
+      return { ...shapes.reduce(either), ...(variants ? { variants } : {}) };
     }
     case 'indexed':
       return indexed(type);
     default:
       return open;
   }
+}
+
+/** Tells the alternatives of a union apart by the first member that each of them requires as another constant; undefined where none is. */
+function variantsOf(shapes: readonly Shape[]): readonly ShapeVariant[] | undefined {
+  const [first] = shapes;
+  if (!first || shapes.length < 2 || shapes.some((one) => one.openness === 'open')) return undefined;
+  const valueIn = (shape: Shape, name: string): string | undefined => {
+    const member = shape.members.get(name);
+    return member && !member.optional && member.type.kind === 'literal' ? JSON.stringify(member.type.value) : undefined;
+  };
+  for (const by of first.members.keys()) {
+    const values = shapes.map((shape) => valueIn(shape, by));
+    if (values.includes(undefined) || new Set(values).size < values.length) continue;
+    return shapes.map((shape, index) => ({ by, value: values[index] ?? '', shape }));
+  }
+  return undefined;
 }
 
 function indexed(type: Extract<TypeExpr, { kind: 'indexed' }>): Shape {
@@ -85,7 +111,13 @@ function both(a: Shape, b: Shape): Shape {
     const known = members.get(name);
     members.set(name, known ? { ...member, optional: known.optional && member.optional, mixed: true } : member);
   }
-  return { members, openness: loosest(a.openness, b.openness) };
+  const variants = a.variants ?? b.variants;
+  const rest = a.variants ? b : a;
+  return {
+    members,
+    openness: loosest(a.openness, b.openness),
+    ...(variants ? { variants: variants.map((one) => ({ ...one, shape: both(rest, one.shape) })) } : {}),
+  };
 }
 
 /** In a union a member is required only where every alternative requires it. */
@@ -100,7 +132,11 @@ function either(a: Shape, b: Shape): Shape {
 
 function mapMembers(shape: Shape, change: (member: ShapeMember) => ShapeMember | undefined): Shape {
   const members = [...shape.members.values()].flatMap((member) => change(member) ?? []);
-  return { members: new Map(members.map((member) => [member.name, member])), openness: shape.openness };
+  return {
+    members: new Map(members.map((member) => [member.name, member])),
+    openness: shape.openness,
+    ...(shape.variants ? { variants: shape.variants.map((one) => ({ ...one, shape: mapMembers(one.shape, change) })) } : {}),
+  };
 }
 
 /** The names that a key type lists: `'a' | 'b'`, `keyof T`; undefined where it does not tell. */

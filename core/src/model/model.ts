@@ -70,7 +70,12 @@ export type Component = {
 export type Contract = {
   readonly members: ReadonlyMap<MemberKey, ContractMember>;
   readonly openness: 'closed' | 'platform' | 'open';
+  /** What it is where one member is given as a constant: the alternatives of a union that this tells apart; absent for none. */
+  readonly variants?: readonly ContractVariant[];
 };
+
+/** The members that hold where the member `by` is given as a constant, as JSON writes it. */
+export type ContractVariant = { readonly by: MemberKey; readonly value: string; readonly members: ReadonlyMap<MemberKey, ContractMember> };
 
 export type ContractMember = Omit<MemberFact, 'span' | 'type'> & {
   /** Where it is declared: in the type where there is one, else where it is taken. */

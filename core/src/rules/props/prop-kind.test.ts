@@ -187,3 +187,19 @@ table(
     ['a comment that cannot be parsed', documented('/** @type {{ max: } */', 'max="5"')],
   ],
 );
+
+const action = (use: string): string =>
+  `type Props = { kind: 'link'; href: string } | { kind: 'press'; onPress: () => void; href?: number };\nfunction Action(props: Props) { return <b>{props.kind}</b>; }\nexport function App() { return <Action ${use}/>; }`;
+
+table(
+  'prop-kind',
+  'react',
+  [
+    ['a text for a function', action('kind="press" onPress="ring"'), 'App onPress'],
+    ['by the alternative that a constant chooses', action('kind="press" onPress={() => 1} href="/"'), 'App href'],
+  ],
+  [
+    ['as the other alternative has it', action('kind="link" href="/"')],
+    ['a function', action('kind="press" onPress={() => 1}')],
+  ],
+);

@@ -1,4 +1,4 @@
-import type { KnownUse } from '../../contract';
+import { type KnownUse, membersAt } from '../../contract';
 
 import { bindingKey } from '../../model/given';
 import { traitsOf } from '../../frameworks/registry';
@@ -42,13 +42,19 @@ function kindWords(kinds: ReadonlySet<string>): string {
 }
 
 function mismatch(
-  { target }: KnownUse,
+  known: KnownUse,
   binding: Binding,
 ): { prop: ContractMember; kinds: ReadonlySet<string>; value: string | number | boolean } | undefined {
-  if (binding.constant === undefined || binding.readings.length > 0 || binding.direction !== 'in' || /^(key|ref)$/.test(binding.to.name))
+  if (
+    binding.constant === undefined ||
+    binding.readings.length > 0 ||
+    binding.direction === 'two-way' ||
+    /^(key|ref)$/.test(binding.to.name)
+  )
     return undefined;
   const key = bindingKey(binding);
-  const prop = key && target.contract.members.get(key);
+  const { target } = known;
+  const prop = key && membersAt(known).get(key);
   const given = valueOf(binding.constant.trim());
   if (!prop?.kinds || !given || takes(prop.kinds, given.value, traitsOf(target).flagsFromText, binding.to.name)) return undefined;
   return { prop, kinds: prop.kinds, value: given.value };

@@ -134,3 +134,20 @@ table(
     ['handed on as a value', `import { List } from 'out';\n${row}export function App() { return <List of={Row}/>; }`],
   ],
 );
+
+/** A part whose props are told apart by one of them. */
+const action = (use: string): string =>
+  `type Common = { label: string };\ntype Props = Common & ({ kind: 'link'; href: string } | { kind: 'press'; onPress: () => void });\nfunction Action(props: Props) { return <b>{props.label}</b>; }\nconst kind = pick();\nexport function App() { return <Action ${use}/>; }`;
+
+table(
+  'prop-missing',
+  'react',
+  [
+    ['what the alternative needs that a constant chooses', action('kind="link" label="a"'), 'App href'],
+    ['the other one', action('kind={\'press\'} label="a"'), 'App onPress'],
+  ],
+  [
+    ['it is given', action('kind="link" label="a" href="/"')],
+    ['which one it is cannot be told', action('kind={kind} label="a"')],
+  ],
+);
