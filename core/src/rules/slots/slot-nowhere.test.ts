@@ -32,10 +32,6 @@ table(
   ],
   [
     ['rendered', 'function Panel({ children }) { return <p>{children}</p>; }\nexport function App() { return <Panel><b/></Panel>; }'],
-    [
-      'declared',
-      'function Panel({ a }: { a?: string; children?: ReactNode }) { return <p>{a}</p>; }\nexport function App() { return <Panel><b/></Panel>; }',
-    ],
     ['the props go on', 'function Panel(props) { return <Out {...props}/>; }\nexport function App() { return <Panel><b/></Panel>; }'],
     [
       'the rest goes on',
@@ -125,5 +121,27 @@ table(
     ],
     ['all props go on', { App: '<Panel>text</Panel>', Panel: '<script>import Out from "out";</script><Out {...$$props}/>' }],
     ['a part from outside', { App: '<script>import Out from "out";</script><Out>text</Out>', Panel: '<p></p>' }],
+  ],
+);
+
+table(
+  'slot-nowhere',
+  'react',
+  [
+    [
+      'declared, and left out where the props are taken apart',
+      'function Sheet({ no }: { no: number; children?: unknown }) { return <p>{no}</p>; }\nexport function App() { return <Sheet no={1}><b/></Sheet>; }',
+      'App children',
+    ],
+  ],
+  [
+    [
+      'it goes on with the rest',
+      'function Sheet({ no, ...rest }: { no: number; children?: unknown }) { return <p {...rest}>{no}</p>; }\nexport function App() { return <Sheet no={1}><b/></Sheet>; }',
+    ],
+    [
+      'it is read of the whole',
+      'function Sheet(props: { no: number; children?: unknown }) { return <p>{props.no}{props.children}</p>; }\nexport function App() { return <Sheet no={1}><b/></Sheet>; }',
+    ],
   ],
 );

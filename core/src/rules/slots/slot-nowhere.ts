@@ -21,7 +21,11 @@ function lostContents(known: KnownUse): Lost[] {
   // A slot whose name is known only while running may be any of them.
   if (isFile && facts.slots.some((slot) => /[[\]{}$*]/.test(slot.key))) return [];
   const takesContent = contract.members.has(defaultSlot) || (isFile && facts.slots.some((slot) => slot.key === defaultSlot));
-  if (node.content !== 'none' && !takesContent && (isFile || contract.openness === 'closed'))
+  const declared = contract.members.get(defaultSlot);
+  // Its type declares content, and the component takes all of its props apart without it.
+  const isLeft =
+    declared?.taken === false && !isFile && contract.openness === 'closed' && facts.openness === 'closed' && facts.form === 'function';
+  if (node.content !== 'none' && (isLeft || !takesContent) && (isFile || contract.openness === 'closed'))
     lost.push({ slot: defaultSlot, span: node.children[0]?.span ?? node.nameSpan });
   for (const binding of node.bindings) {
     const key = binding.to.kind === 'slot' && binding.markup ? bindingKey(binding) : undefined;

@@ -145,3 +145,38 @@ table(
     ],
   ],
 );
+
+table(
+  'slot-shape',
+  'react',
+  [
+    [
+      'two children where one is taken, by a name',
+      "import { Children, cloneElement } from 'react';\nfunction Hint({ children }) { const only = Children.only(children); return cloneElement(only, { title: 'a' }); }\nexport function App() { return <Hint><b/><i/></Hint>; }",
+      'App children',
+    ],
+    [
+      'a constant where content is called',
+      'function Rows({ row }: { row: (one: number) => unknown }) { return <ul>{row(1)}</ul>; }\nexport function App() { return <Rows row="a"/>; }',
+      'App row',
+    ],
+  ],
+  [
+    [
+      'one child',
+      "import { Children, cloneElement } from 'react';\nfunction Hint({ children }) { const only = Children.only(children); return cloneElement(only, { title: 'a' }); }\nexport function App() { return <Hint><b/></Hint>; }",
+    ],
+  ],
+);
+
+const card = '<script>let { header, children } = $props();</script><section>{@render header()}{@render children()}</section>';
+
+table(
+  'slot-shape',
+  'svelte',
+  [['a text where a snippet is called', { App: '<Card header="a">b</Card>', Card: card }, 'App header']],
+  [
+    ['a snippet', { App: '<Card>{#snippet header()}a{/snippet}b</Card>', Card: card }],
+    ['a text that is shown', { App: '<Card header="a">b</Card>', Card: card.replace('{@render header()}', '{header}') }],
+  ],
+);

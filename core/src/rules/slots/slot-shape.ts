@@ -76,12 +76,13 @@ function shapeOf(target: Component, slot: MemberKey, outlets: readonly Outlet[])
   return called > 0 ? 'function' : 'markup';
 }
 
-function misfitOfProps(target: Component, given: Given, outlets: readonly Outlet[]): Misfit | undefined {
+/** Of a component that is open, only that it takes exactly one child is known. */
+function misfitOfProps(target: Component, given: Given, outlets: readonly Outlet[], isOpen: boolean): Misfit | undefined {
   const [outlet] = outlets;
   if (!outlet) return undefined;
   if (outlets.every((one) => one.only) && given.form === 'markup' && given.parts > 1)
     return { at: given.span, given: `${given.parts} children`, wants: 'exactly one', outlet };
-  const shape = shapeOf(target, given.slot, outlets);
+  const shape = isOpen ? undefined : shapeOf(target, given.slot, outlets);
   if (shape === undefined || shape === given.form) return undefined;
   return shape === 'function'
     ? { at: given.span, given: 'markup', wants: 'a function that gives it', outlet }
@@ -124,38 +125,69 @@ function misfitInTemplates({ owner }: KnownUse, given: Given, outlets: readonly 
     : undefined;
 }
 
+/** A constant given under the name of content: there is nothing in it to render. */
+function constantsForSlots({ use, owner, target }: KnownUse): Found[] {
+  return use.node.bindings.flatMap((binding): Found[] => {
+    if (binding.to.kind !== 'prop' || binding.constant === undefined || binding.markup || binding.readings.length > 0) return [];
+    const outlets = outletsOf(target.facts).get(bindingKey(binding) ?? '') ?? [];
+    const [outlet] = outlets;
+    if (!outlet || outlets.some((one) => one.reading?.how !== 'called') || /^(null|undefined|false)$/.test(binding.constant.trim()))
+      return [];
+    const at = locate(use.file, binding.nameSpan);
+    const words = { target: target.name, slot: binding.to.name, given: 'a constant', wants: 'content that it calls', reads: '' };
+    return [
+      {
+        rule: 'slot-shape',
+        component: owner.id,
+        subject: binding.to.name,
+        at,
+        words,
+        evidence: [
+          { at, text: `${owner.name} gives the constant ${binding.constant}.` },
+          { at: locate(target.file, outlet.span), text: `${target.name} renders ${binding.to.name} here.` },
+        ],
+        touches: target.id,
+      },
+    ];
+  });
+}
+
 /** Content is given in another form than the component takes, or reads what the slot does not hand out. */
 export const slotShape: Rule = {
-  ofUse: (known) => {
-    const { use, owner, target } = known;
-    if (target.facts.openness === 'open' || target.facts.wrappedBy.length > 0) return [];
-    const isProp = traitsOf(target).onlyProps;
-    const nameOf = (slot: MemberKey): string => spelling(target, slot);
-    return contentsOf(known).flatMap((given): Found[] => {
-      const outlets = outletsOf(target.facts).get(given.slot) ?? [];
-      const misfit = isProp ? misfitOfProps(target, given, outlets) : misfitInTemplates(known, given, outlets);
-      if (!misfit) return [];
-      const at = locate(use.file, misfit.at);
-      return [
-        {
-          rule: 'slot-shape',
-          component: owner.id,
-          subject: isProp ? nameOf(given.slot) : misfit.given,
-          at,
-          words: { target: target.name, slot: nameOf(given.slot), given: misfit.given, wants: misfit.wants, reads: isProp ? '' : 'yes' },
-          evidence: [
-            {
-              at,
-              text: isProp ? `${owner.name} gives ${misfit.given}.` : `${owner.name} reads ${misfit.given} of what the slot hands out.`,
-            },
-            {
-              at: locate(target.file, misfit.outlet.span),
-              text: isProp ? `${target.name} takes ${misfit.wants}.` : `${target.name} hands out ${misfit.wants} here.`,
-            },
-          ],
-          touches: target.id,
-        },
-      ];
-    });
-  },
+  ofUse: (known) => [...misfitsOf(known), ...constantsForSlots(known)],
 };
+
+function misfitsOf(known: KnownUse): Found[] {
+  const { use, owner, target } = known;
+  if (target.facts.wrappedBy.length > 0) return [];
+  const isOpen = target.facts.openness === 'open';
+  const isProp = traitsOf(target).onlyProps;
+  if (isOpen && !isProp) return [];
+  const nameOf = (slot: MemberKey): string => spelling(target, slot);
+  return contentsOf(known).flatMap((given): Found[] => {
+    const outlets = outletsOf(target.facts).get(given.slot) ?? [];
+    const misfit = isProp ? misfitOfProps(target, given, outlets, isOpen) : misfitInTemplates(known, given, outlets);
+    if (!misfit) return [];
+    const at = locate(use.file, misfit.at);
+    return [
+      {
+        rule: 'slot-shape',
+        component: owner.id,
+        subject: isProp ? nameOf(given.slot) : misfit.given,
+        at,
+        words: { target: target.name, slot: nameOf(given.slot), given: misfit.given, wants: misfit.wants, reads: isProp ? '' : 'yes' },
+        evidence: [
+          {
+            at,
+            text: isProp ? `${owner.name} gives ${misfit.given}.` : `${owner.name} reads ${misfit.given} of what the slot hands out.`,
+          },
+          {
+            at: locate(target.file, misfit.outlet.span),
+            text: isProp ? `${target.name} takes ${misfit.wants}.` : `${target.name} hands out ${misfit.wants} here.`,
+          },
+        ],
+        touches: target.id,
+      },
+    ];
+  });
+}

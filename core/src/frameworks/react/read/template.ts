@@ -498,6 +498,10 @@ function declare(body: Body, declarator: t.VariableDeclarator, scope: Scope, lev
       return;
     }
   }
+  if (init?.type === 'CallExpression' && dottedName(init.callee)?.endsWith('Children.only') && declarator.id.type === 'Identifier') {
+    scope.names.set(declarator.id.name, { kind: 'markup', nodes: markupOf(body, init, scope), readings: [] });
+    return;
+  }
   if (init && body.module.holdsMarkup(init) && declareMarkup(body, declarator, init, scope)) return;
   if (init?.type === 'CallExpression' && level === 'body' && declareHook(body, declarator, init, scope)) return;
   declareValue(body, declarator, init, scope, level, isVariable);
