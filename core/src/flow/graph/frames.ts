@@ -238,9 +238,11 @@ function put<K, V>(map: Map<K, V[]>, key: K, value: V): void {
 
 /** Index of the value that a module declares under a name; -1 for none. */
 export function valueNamed(body: BodyFacts, name: string): number {
-  return body.values.findIndex(
-    (value) => value.name === name && value.kind !== 'module' && value.kind !== 'param' && value.of === undefined,
-  );
+  const isNamed = (value: ValueFact): boolean =>
+    value.name === name && value.kind !== 'module' && value.kind !== 'param' && value.of === undefined;
+  // A state is meant before what it starts from.
+  const state = body.values.findIndex((value) => value.kind === 'state' && isNamed(value));
+  return state >= 0 ? state : body.values.findIndex(isNamed);
 }
 
 /** The value of a spot; undefined where the spot is not of this graph. */

@@ -128,6 +128,8 @@ function bindingOf(
     binding.constant = constant ?? 'true';
     return binding;
   }
+  // A form runs the function that it is given as its action.
+  if (!isComponentTag(tag) && /^(action|formAction)$/.test(name)) binding.direction = 'out';
   const holdsMarkup = body.module.holdsMarkup(node);
   if (isFunction(node)) {
     binding.action = declareAction(body, name, 'handler', node, scope);

@@ -89,7 +89,8 @@ export function declareHook(body: Body, declarator: t.VariableDeclarator, call: 
     // The same function, kept: what it is called on is what it was.
     const kept = lookUp(scope, first.name);
     if (kept) scope.names.set(declarator.id.name, kept);
-  } else if (hook === 'useRef') declareNamed(body, declarator, 'ref', call, scope);
+  } else if (hook === 'useTransition') declareTransition(body, declarator, call, scope);
+  else if (hook === 'useRef') declareNamed(body, declarator, 'ref', call, scope);
   else if (hook && computed.has(hook)) declareComputed(body, declarator, call, scope);
   else if (hook && taking.has(hook) && first && dottedName(first))
     declareNamed(body, declarator, 'context', call, scope, dottedName(first));
@@ -121,6 +122,24 @@ function declarePair(body: Body, declarator: t.VariableDeclarator, call: t.CallE
   if (!setter) return;
   const changes = addValue(body, { name: setter.name, kind: 'setter', span: spanOf(setter.node), from: [], partner: value });
   scope.names.set(setter.name, { kind: 'value', value: changes, path: [] });
+}
+
+/** `const [pending, start] = useTransition()`: what `start` is given runs as if it stood there. */
+function declareTransition(body: Body, declarator: t.VariableDeclarator, call: t.CallExpression, scope: Scope): void {
+  for (const found of patternNames(declarator.id)) {
+    if (found.path[0] === '1') {
+      scope.names.set(found.name, { kind: 'opaque' });
+      continue;
+    }
+    const value = addValue(body, {
+      name: found.name,
+      kind: 'hook',
+      span: spanOf(found.node),
+      from: [],
+      source: dottedName(call.callee) ?? '',
+    });
+    scope.names.set(found.name, { kind: 'value', value, path: [] });
+  }
 }
 
 function declareComputed(body: Body, declarator: t.VariableDeclarator, call: t.CallExpression, scope: Scope): void {
