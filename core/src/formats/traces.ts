@@ -57,6 +57,8 @@ export type TraceEntry = {
   readonly of: string;
   readonly ask: Ask;
   readonly rungs: readonly RungEntry[];
+  /** Of `impact`: what renders again and shows nothing new; absent where nothing does. */
+  readonly again?: readonly RungEntry[];
   /** Where and why its ways end. */
   readonly ends: readonly { readonly why: string; readonly file: FilePath; readonly line: number }[];
   readonly truncated?: true;
@@ -203,6 +205,7 @@ function tracesOf(
   lineOf: LineOf,
 ): Answered {
   const rungs: RungEntry[] = [];
+  const again: RungEntry[] = [];
   const ends: { why: string; file: FilePath; line: number }[] = [];
   const texts: string[] = [];
   const seen = new Set<string>();
@@ -215,19 +218,30 @@ function tracesOf(
     if (seen.has(text)) continue;
     seen.add(text);
     texts.push(text);
-    rungs.push(...rungEntries(flow.graph, trace, shown.rungs, lineOf));
+    const isInVain = (rung: Rung): boolean => rung.by === 'impact' && rung.ending !== 'painted' && rung.from >= 0;
+    const entries = rungEntries(flow.graph, trace, shown.rungs, lineOf, isInVain);
+    rungs.push(...entries.of);
+    again.push(...entries.again);
     ends.push(...endsOf(shown.rungs, lineOf));
   }
-  return { entry: { of, ask, rungs, ends, ...(truncated ? { truncated: true as const } : {}) }, text: texts.join('\n') };
+  const entry = { of, ask, rungs, ...(again.length > 0 ? { again } : {}), ends, ...(truncated ? { truncated: true as const } : {}) };
+  return { entry, text: texts.join('\n') };
 }
 
-function rungEntries(graph: Graph, trace: Trace, shown: readonly Rung[], lineOf: LineOf): RungEntry[] {
+/** The rungs of a trace as they leave Liana; apart from them those that run again in vain. */
+function rungEntries(
+  graph: Graph,
+  trace: Trace,
+  shown: readonly Rung[],
+  lineOf: LineOf,
+  isInVain: (rung: Rung) => boolean,
+): { of: RungEntry[]; again: RungEntry[] } {
   const depths: number[] = [];
   for (const { index, from } of trace.rungs) depths[index] = from < 0 ? 0 : (depths[from] ?? 0) + 1;
   const { components } = graph.model;
   const written = shown.map((rung) => rung.code.map((at) => writerOf(graph, at)));
   const writers = new Set(written.flat().map((one) => one?.id));
-  return shown.flatMap((rung, index) => {
+  const entriesOf = (rung: Rung, index: number): RungEntry[] => {
     const there = rung.component === undefined ? undefined : components.get(rung.component);
     const depth = depths[rung.index] ?? 0;
     const entries = rung.code.map((at, number): RungEntry => {
@@ -261,7 +275,12 @@ function rungEntries(graph: Graph, trace: Trace, shown: readonly Rung[], lineOf:
         text: 'arrives',
       },
     ];
-  });
+  };
+  const all = shown.map((rung, index) => ({ rung, entries: entriesOf(rung, index) }));
+  return {
+    of: all.flatMap(({ rung, entries }) => (isInVain(rung) ? [] : entries)),
+    again: all.flatMap(({ rung, entries }) => (isInVain(rung) ? entries : [])),
+  };
 }
 
 /** The component in whose code a place stands; undefined for code of a module. */

@@ -17,6 +17,8 @@ export type Impact = {
   readonly renders: readonly PlaceIndex[];
   /** Of these, the places that may show something new. */
   readonly shows: readonly PlaceIndex[];
+  /** Of these, the places whose own code does something with the value, and not only hands it on. */
+  readonly works: readonly PlaceIndex[];
   /** Places below that do not render, because a memo stands above them. */
   readonly spared: readonly PlaceIndex[];
   /** Values that are computed again. */
@@ -191,15 +193,21 @@ function isKept(owner: Frame, value: number, touched: ReadonlySet<number> | unde
   return follows !== undefined && !follows.some((one) => touched?.has(one.value));
 }
 
-function consequences(ways: FlowQueries, found: Reached, renders: ReadonlySet<PlaceIndex>): Pick<Impact, 'shows' | 'computes' | 'effects'> {
+function consequences(
+  ways: FlowQueries,
+  found: Reached,
+  renders: ReadonlySet<PlaceIndex>,
+): Pick<Impact, 'shows' | 'works' | 'computes' | 'effects'> {
   const { graph } = ways;
   const shows = new Set<PlaceIndex>();
+  const works = new Set<PlaceIndex>();
   const computes = new Map<string, Impact['computes'][number]>();
   const effects = new Map<string, Impact['effects'][number]>();
   for (const { step, from } of found.steps) {
     const frame = graph.frames[step.frame];
     const place = frame?.place ?? -1;
     if (!frame || place < 0) continue;
+    if (step.frame === from.frame && step.kind !== 'passes' && step.ending !== 'leaves') works.add(place);
     if (step.kind === 'paints' || (step.ending === 'leaves' && step.kind === 'passes')) shows.add(place);
     if (step.kind === 'reads' && step.by === 'follows') {
       const source = graph.frames[from.frame];
@@ -233,6 +241,7 @@ function consequences(ways: FlowQueries, found: Reached, renders: ReadonlySet<Pl
   }
   return {
     shows: [...shows].filter((place) => renders.has(place)).sort((a, b) => a - b),
+    works: [...works].filter((place) => renders.has(place)).sort((a, b) => a - b),
     computes: [...computes.values()],
     effects: [...effects.values()],
   };

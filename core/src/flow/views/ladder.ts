@@ -89,7 +89,9 @@ function gathered(drafts: readonly Draft[]): Draft[] {
 }
 
 /** What renders again comes after all that runs before it. */
-const rendersLast = (a: Draft, b: Draft): number => Number(a.by === 'impact') - Number(b.by === 'impact');
+const isOfImpact = ({ by }: Draft): boolean => by?.startsWith('impact') === true;
+
+const rendersLast = (a: Draft, b: Draft): number => Number(isOfImpact(a)) - Number(isOfImpact(b));
 
 const sizes = new WeakMap<Draft, number>();
 

@@ -1,9 +1,13 @@
 import type { Rung } from './ladder';
 import type { Question } from './trace';
 
+/** Whether a rung says what follows at a place when the value is another. */
+export const isImpact = ({ by }: Rung): boolean => by === 'impact' || by === 'impact works';
+
 /** What happens at a rung, in words; in a trace back, a name leads to the one above it. */
 export function rungText(rung: Rung, question: Question = 'goes'): string {
-  if (rung.by === 'impact') return rung.ending === 'painted' ? 'renders again, may show something new' : 'renders again, shows nothing new';
+  if (rung.by === 'impact works' && rung.ending !== 'painted') return 'renders again, works with it';
+  if (isImpact(rung)) return rung.ending === 'painted' ? 'renders again, may show something new' : 'renders again, shows nothing new';
   const before = rung.from < 0;
   const ending = endingOf(rung);
   const happens = before

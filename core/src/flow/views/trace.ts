@@ -182,6 +182,7 @@ function setBy(ways: FlowQueries, spot: Spot): Spot[] {
 export function hangImpact(ways: FlowQueries, start: Draft, impact: Impact): void {
   const { graph } = ways;
   const shows = new Set(impact.shows);
+  const works = new Set(impact.works);
   const hung = new Map<PlaceIndex, Draft>();
   for (const place of impact.renders) {
     const frame = graph.frames[place];
@@ -197,7 +198,7 @@ export function hangImpact(ways: FlowQueries, start: Draft, impact: Impact): voi
         frame: place,
         name: component.name,
         ending: shows.has(place) ? 'painted' : 'read',
-        by: 'impact',
+        by: works.has(place) ? 'impact works' : 'impact',
       },
       component.name,
     );
