@@ -1,3 +1,4 @@
+import type { ValueFact } from '../../model/facts';
 import type { Component } from '../../model/model';
 import { type FilePath, locate, type Location } from '../../model/span';
 import { type FactoryStore, factoryStores } from './factory-stores';
@@ -29,21 +30,7 @@ export const storeDead: Rule = {
       const places = read.length > 0 ? read : written;
       const owner = [file, ...places.map((place) => place.file)].map((one) => first.get(one)).find((one) => one !== undefined);
       if (!owner) return [];
-      const declared = locate(file, value.span);
-      return [
-        {
-          rule: 'store-dead',
-          component: owner.id,
-          subject: value.name,
-          at: declared,
-          words: { store: value.name, lacks: read.length > 0 ? 'written' : 'read', has: read.length > 0 ? 'read' : 'written' },
-          evidence: [
-            { at: declared, text: `${value.name} is made here.` },
-            ...places.slice(0, 3).map((place) => ({ at: place, text: `It is ${read.length > 0 ? 'read' : 'written'} here.` })),
-          ],
-          touches: owner.id,
-        },
-      ];
+      return [foundDead(owner, file, value, read.length > 0 ? 'read' : 'written', places)];
     });
     return [...ofModules, ...ofFactories];
   },
@@ -59,19 +46,21 @@ function deadFactory(
   if (otherwise || whole.has(baseName(file)) || written.length === 0 || takers.some((one) => one.reads.length > 0)) return [];
   const owner = [file, ...written.map((place) => place.file)].map((one) => first.get(one)).find((one) => one !== undefined);
   if (!owner) return [];
+  return [foundDead(owner, file, value, 'written', written)];
+}
+
+function foundDead(owner: Component, file: FilePath, value: ValueFact, has: 'read' | 'written', places: readonly Location[]): Found {
   const declared = locate(file, value.span);
-  return [
-    {
-      rule: 'store-dead',
-      component: owner.id,
-      subject: value.name,
-      at: declared,
-      words: { store: value.name, lacks: 'read', has: 'written' },
-      evidence: [
-        { at: declared, text: `${value.name} is made here.` },
-        ...written.slice(0, 3).map((place) => ({ at: place, text: 'It is written here.' })),
-      ],
-      touches: owner.id,
-    },
-  ];
+  return {
+    rule: 'store-dead',
+    component: owner.id,
+    subject: value.name,
+    at: declared,
+    words: { store: value.name, lacks: has === 'read' ? 'written' : 'read', has },
+    evidence: [
+      { at: declared, text: `${value.name} is made here.` },
+      ...places.slice(0, 3).map((place) => ({ at: place, text: `It is ${has} here.` })),
+    ],
+    touches: owner.id,
+  };
 }
