@@ -117,19 +117,24 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
   }
   const uses = relinkUses(before, components, editedFiles);
   const { usesBy, usesOf, counts } = uses;
-  const pages = uses.sameTargets
-    ? before.pages
-    : findPages({
-        files,
-        components,
-        usesBy,
-        usesOf,
-        routes: before.linkage.routes,
-        placed: before.linkage.placed,
-        holdersOf: before.holdersOf,
-        shellOfTable: before.linkage.shellOfTable,
-        componentNamed: componentNamedBy(names),
-      });
+  const sameHolders = [...components.values()].every((component) => {
+    const old = before.components.get(component.id);
+    return old === undefined || old === component || sameList(before.holdersOf(old), before.holdersOf(component));
+  });
+  const pages =
+    uses.sameTargets && sameHolders
+      ? before.pages
+      : findPages({
+          files,
+          components,
+          usesBy,
+          usesOf,
+          routes: before.linkage.routes,
+          placed: before.linkage.placed,
+          holdersOf: before.holdersOf,
+          shellOfTable: before.linkage.shellOfTable,
+          componentNamed: componentNamedBy(names),
+        });
   return {
     files,
     components,
@@ -143,6 +148,10 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
     counts,
     linkage: before.linkage,
   };
+}
+
+function sameList(a: readonly string[], b: readonly string[]): boolean {
+  return a.length === b.length && a.every((one, index) => one === b[index]);
 }
 
 function componentNamedBy(names: Names): (file: FilePath, name: string) => ComponentId | undefined {

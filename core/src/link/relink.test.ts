@@ -68,6 +68,25 @@ describe('linking again after an edit gives what linking everything gives', () =
     expect(answers(relink(linked, after, []), keep)).toEqual(answers(link(after, [])));
   });
 
+  test.each([
+    ['named', '<p>{n}</p>', '<p>{n}{cells.wide}</p>'],
+    ['named no longer', '<p>{n}{cells.wide}</p>', '<p>{n}</p>'],
+  ])('markup kept in a constant is %s', (_, was, is) => {
+    const app = (body: string): string => `import { cells } from './cells';\nexport function App({ n }) { return ${body}; }`;
+    const texts = {
+      'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
+      'src/App.tsx': app(was),
+      'src/cells.tsx': "import { Wide } from './Wide';\nexport const cells = { wide: <Wide/> };",
+      'src/Wide.tsx': 'export function Wide() { return <b/>; }',
+    };
+    const before = factsOf(texts);
+    const after = new Map(before).set('src/App.tsx', readFile('src/App.tsx', app(is)));
+    const linked = link(before, []);
+    const whole = answers(link(after, []));
+    expect(answers(linked)).not.toEqual(whole);
+    expect(answers(relink(linked, after, []))).toEqual(whole);
+  });
+
   test('edit after edit', () => {
     let texts: Record<string, string> = files;
     let facts = factsOf(files);

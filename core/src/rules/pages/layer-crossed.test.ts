@@ -93,7 +93,7 @@ table(
   ],
 );
 
-const kit = (files: Sources): Sources => ({ 'package.json': '{"devDependencies":{"@sveltejs/kit":"2"}}', ...files });
+const kit = (files: Record<string, string>): Sources => ({ 'package.json': '{"devDependencies":{"@sveltejs/kit":"2"}}', ...files });
 const shown = '<script>let { data } = $props();</script><p>{data.a}</p>';
 
 table(

@@ -7,7 +7,7 @@ beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 const zoom =
   "import { create } from 'zustand';\nexport const useZoom = create((set) => ({ level: 1, closer: () => set((s) => ({ level: s.level + 1 })), shown: () => 1 }));";
 
-const react = (view: string, others: Sources = {}, store = zoom): Sources => ({
+const react = (view: string, others: Record<string, string> = {}, store = zoom): Sources => ({
   'package.json': '{}',
   'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
   'src/App.tsx': `import { useZoom } from './zoom';\n${view}`,
@@ -71,7 +71,7 @@ const pinia =
   "import { defineStore } from 'pinia';\nexport const useZoom = defineStore('zoom', { state: () => ({ level: 1 }), getters: { double: (s) => s.level * 2 }, actions: { closer() { this.level = this.level + 1; } } });";
 const part = (script: string, markup: string): string =>
   `<script setup>import { useZoom } from './zoom'; ${script}</script><template>${markup}</template>`;
-const vue = (parts: Sources): Sources => ({ 'zoom.js': pinia, ...parts });
+const vue = (parts: Record<string, string>): Sources => ({ 'zoom.js': pinia, ...parts });
 
 table(
   'store-private',
