@@ -1,14 +1,15 @@
 import type { FileFacts } from '../model/facts';
-import { declaredForAll, listenedNames, loadedLater, openedNames, unmentionedProps } from '../read/mentions';
+import { declaredForAll, listenedNames, loadedLater, openedNames, propsReadOutside, unmentionedProps } from '../read/mentions';
 import { readerOf, traitsOf } from './registry';
 
 /** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
-export const readerVersion = '14';
+export const readerVersion = '15';
 
 /** What is told by the text as a whole, whatever its framework. */
 function withMentions(facts: FileFacts, text: string): FileFacts {
   const later = /import\s*\(|\.glob|require/.test(text) ? loadedLater(text) : [];
   const listens = text.includes('addEventListener') ? listenedNames(text) : [];
+  const readsProps = text.includes('.props') ? propsReadOutside(text) : [];
   const components = facts.components.map((component) => {
     const unmentioned = unmentionedProps(component, traitsOf(facts).propsByDeclaration, text);
     const own = component.form === 'file' ? text : text.slice(component.span.start, component.span.end);
@@ -18,7 +19,14 @@ function withMentions(facts: FileFacts, text: string): FileFacts {
   const names = [...(facts.globalNames ?? []), ...(declares ? declaredForAll(text) : [])];
   const opened = openedNames(text);
   const given = { ...(names.length > 0 ? { globalNames: names } : {}), ...(opened.length > 0 ? { opened } : {}) };
-  return { ...facts, components, ...given, ...(later.length > 0 ? { later } : {}), ...(listens.length > 0 ? { listens } : {}) };
+  return {
+    ...facts,
+    components,
+    ...given,
+    ...(later.length > 0 ? { later } : {}),
+    ...(listens.length > 0 ? { listens } : {}),
+    ...(readsProps.length > 0 ? { readsProps } : {}),
+  };
 }
 
 /**

@@ -38,6 +38,8 @@ export type FileFacts = {
   readonly later?: readonly string[];
   /** Names of events that some code of the file listens for, whichever function it stands in; absent for none. */
   readonly listens?: readonly string[];
+  /** Names of props that some code of the file reads off elements which it is handed; absent for none. */
+  readonly readsProps?: readonly string[];
   /** Objects of the module that may be mixed into components, with the names that they add; absent for none. */
   readonly mixables?: readonly MixableFact[];
   /** Names of the module to which members may be added that cannot be seen; absent for none. */

@@ -15,6 +15,14 @@ export function listenedNames(text: string): string[] {
   return [...new Set([...text.matchAll(/\baddEventListener\(\s*(['"`])([^'"`\n]+)\1/g)].map((match) => match[2] ?? ''))];
 }
 
+/** Names of props that some code reads off an element which it holds: `child.props.label`, `const { label } = vnode.props`. */
+export function propsReadOutside(text: string): string[] {
+  const member = text.matchAll(/(?<!\bthis)\s*\??\.props\s*[?!]*(?:\.\s*([\w$]+)|\??\.?\[\s*['"]([^'"\n]+)['"])/g);
+  const taken = text.matchAll(/\{([^{}]*)\}\s*=\s*(?!this\b)[\w$.?!()[\]]+\??\.props\b/g);
+  const names = [...taken].flatMap((match) => (match[1] ?? '').split(',').map((one) => one.split(/[:=]/)[0]?.trim() ?? ''));
+  return [...new Set([...[...member].map((match) => match[1] ?? match[2] ?? ''), ...names])].filter((name) => name !== '');
+}
+
 /** Names to which members are added that are not written there: `Object.assign(Card, parts)`, `Card[name] = part`. */
 export function openedNames(text: string): string[] {
   if (!/\bObject\.assign\(|\]\s*=(?!=)/.test(text)) return [];

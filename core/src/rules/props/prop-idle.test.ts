@@ -22,6 +22,13 @@ table(
   [
     ['never read', pill('{ a, dense }: { a: string; dense?: boolean }', '{a}') + app('<Pill a="1"/>'), 'Pill dense'],
     ['never read, and given', pill('{ a, dense }: { a: string; dense?: boolean }', '{a}') + app('<Pill a="1" dense/>'), 'Pill dense'],
+    [
+      'while the class that it stands in reads its own prop of that name',
+      'class Bar extends React.Component { render() { return <i>{this.props.dense}</i>; } }\n' +
+        pill('{ a, dense }: { a: string; dense?: boolean }', '{a}') +
+        app('<Pill a="1" dense/><Bar dense/>'),
+      'Pill dense',
+    ],
     ['without a type, with a default', pill('{ a, dense = false }', '{a}') + app('<Pill a="1"/>'), 'Pill dense'],
   ],
   [
@@ -31,6 +38,18 @@ table(
     ['the props as a whole', 'function Pill(props: { dense?: boolean }) { return <Out {...props}/>; }\n' + app('<Pill/>')],
     ['left unread on purpose', pill('{ _dense }: { _dense?: boolean }', '1') + app('<Pill/>')],
     ['a callback that is given', pill('{ onOpen }: { onOpen?: () => void }', '1') + app('<Pill onOpen={() => 1}/>')],
+    [
+      'that who is handed the element reads',
+      'function Bar({ children }) { return <i>{children.map((child) => child.props.dense ? child : null)}</i>; }\n' +
+        pill('{ dense }: { dense?: boolean }', '1') +
+        app('<Bar><Pill dense/></Bar>'),
+    ],
+    [
+      'that who is handed the element takes out of it',
+      'function Bar({ children }) { const { key, dense = 1 } = children.props; return <i>{dense}</i>; }\n' +
+        pill('{ dense }: { dense?: boolean }', '1') +
+        app('<Bar><Pill dense/></Bar>'),
+    ],
     ['taken under another name', pill('{ dense: tight }: { dense?: boolean }', '{tight}') + app('<Pill/>')],
     [
       'of a type that two share',

@@ -51,6 +51,7 @@ export const propIdle: Rule = {
         const key = `${at.file} ${at.start}`;
         declared.set(key, (declared.get(key) ?? 0) + 1);
       }
+    const readOutside = new Set([...check.model.files.values()].flatMap((file) => file.readsProps ?? []));
     return own.flatMap((component) =>
       idleProps(component).flatMap((prop): Found[] => {
         if ((declared.get(`${prop.declared.file} ${prop.declared.start}`) ?? 0) > 1) return [];
@@ -59,6 +60,8 @@ export const propIdle: Rule = {
         if (!all && traitsOf(component).fallThrough) return [];
         const uses = all ?? check.usesOf(component.id);
         const giving = uses.filter(({ use }) => isGiven(use.node, prop.key));
+        // What is handed the element may read it there.
+        if (readOutside.has(prop.name) && (!all || giving.length > 0)) return [];
         const isCallback =
           prop.kind === 'callback' ||
           (traitsOf(component).onlyProps && adapterOf(component.framework).link.eventOf(prop.name) !== undefined);
