@@ -4,6 +4,16 @@ import { leaf } from './parts';
 /** Traces: through hooks of the project. */
 export const hooks: readonly TraceCase[] = [
   {
+    name: 'a form that runs an action',
+    files: mounted(`export function App() {
+  const [count, add] = useActionState((n: number) => n + 1, 0);
+  return <form action={add}><b>{count}</b></form>;
+}`),
+    of: 'App.count',
+    ask: 'changes',
+    rungs: ['App owns count', 'App changes count', 'App starts action | platform form'],
+  },
+  {
     name: 'state inside a hook',
     files: mounted(`${leaf}function useBoats() { const [boats] = useState([]); return boats; }
 export function App() { const boats = useBoats(); return <Leaf a={boats}/>; }`),

@@ -37,6 +37,8 @@ export type Writer = {
   readonly args: readonly ArgFact[];
   readonly path: readonly string[];
   readonly told?: string;
+  /** Where the setter is handed to an element as it is: the event that calls it, and the tag. */
+  readonly on?: { readonly event: string; readonly element: string };
   readonly trail: readonly Step[];
 };
 

@@ -54,7 +54,16 @@ export function findWriters(ways: FlowQueries, frame: Frame, state: number): Wri
     setters.map((spot) => ({ spot, trail: [] })),
   )) {
     const action = 'action' in caller ? caller.action : -1;
-    found.push({ frame: caller.frame, action, at: caller.at, name, args: caller.args, path: [], trail: caller.trail });
+    found.push({
+      frame: caller.frame,
+      action,
+      at: caller.at,
+      name,
+      args: caller.args,
+      path: [],
+      trail: caller.trail,
+      ...(caller.by === 'platform' ? { on: { event: caller.event, element: caller.element } } : {}),
+    });
   }
   return found;
 }

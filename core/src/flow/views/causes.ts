@@ -81,8 +81,17 @@ function touches(writer: Writer, state: Spot): boolean {
 
 /** A setter that is handed to an element as it is. */
 function platformOf({ graph }: FlowQueries, writer: Writer): Draft[] {
-  const text = { kind: 'starts', how: 'same', at: writer.at, frame: writer.frame.index, name: writer.name, ending: 'platform' } as const;
-  return [draftOf(graph, text, writer.name)];
+  const { on } = writer;
+  const step: Step = {
+    kind: 'starts',
+    how: 'same',
+    at: writer.at,
+    frame: writer.frame.index,
+    name: on?.event ?? writer.name,
+    ending: 'platform',
+    ...(on ? { by: on.element } : {}),
+  };
+  return [draftOf(graph, step, step.name)];
 }
 
 /** Hangs below a line what makes an action run. */
