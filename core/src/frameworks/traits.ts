@@ -6,6 +6,10 @@ export type Traits = {
   readonly propsByDeclaration: boolean;
   /** Names under which it runs what a component does at the end of its life. */
   readonly endOfLife: RegExp;
+  /** Tags that show the next route of a page. */
+  readonly routeOutlet: RegExp;
+  /** Tags under which the routes of a table begin. */
+  readonly tableOutlet: RegExp;
   /** What runs again when a value changes: the component as a whole, or what reads the value. */
   readonly rerender: 'component' | 'reading';
   /** Content for a slot runs while the component that has the slot renders, and not with its owner. */

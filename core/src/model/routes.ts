@@ -11,8 +11,3 @@ export function isRouteUse({ target, node }: Use): boolean {
   if (last !== 'Route' || target.kind === 'component') return isPlaced;
   return target.kind !== 'provider' && target.kind !== 'consumer' && (isPlaced || node.bindings.some(({ to }) => showing.has(to.name)));
 }
-
-/** Whether a use shows the routes of a table. */
-export function mountsTable({ target, node }: Use): boolean {
-  return target.kind === 'outside' && /^(RouterProvider|DataBrowserRouter|RouterView)$/.test(node.tag);
-}

@@ -4,6 +4,7 @@ import { bindingFor, bindingKey, memberKeyOf } from '../model/given';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model, Page, Use } from '../model/model';
 import { useById } from '../model/lookup';
+import { mountsTable, showsNextRoute } from '../frameworks/route-tags';
 import { isRouteUse, showing } from '../model/routes';
 import type { Writable } from '../model/writable';
 import { templateChildren } from '../model/walk';
@@ -299,16 +300,13 @@ function componentOf(model: Model, file: string, name: string): Component | unde
   return meant.kind === 'component' ? model.components.get(meant.id) : undefined;
 }
 
-/** Tags that show the next route of the page. */
-const outlets = /^(RouterProvider|DataBrowserRouter|Outlet|RouterView|NuxtPage|NuxtChild|Nuxt)$/;
-
 /** Places of a router: where the page's own routes stand, and where other pages' do. */
 function visitRoute(unfolding: Unfolding, use: Use, at: Position): boolean {
   const { chain } = unfolding.page;
-  const last = use.node.tag.split('.').at(-1);
-  if (outlets.test(last ?? '')) {
+  if (showsNextRoute(use.node.tag) || mountsTable(use)) {
     const step = chain[at.nextRoute];
-    if (!step) return last !== 'RouterProvider';
+    // On a page without a route to show, what is written in it is all that stands there.
+    if (!step) return false;
     showStep(unfolding, at.nextRoute, at);
     return true;
   }

@@ -30,6 +30,8 @@ export const react: Adapter = {
     markup: 'expression',
     propsByDeclaration: false,
     endOfLife: /^componentWillUnmount$/,
+    routeOutlet: /^Outlet$/,
+    tableOutlet: /^(RouterProvider|DataBrowserRouter)$/,
     rerender: 'component',
     slotsRunLate: false,
     mutation: 'unseen',

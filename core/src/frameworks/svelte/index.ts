@@ -38,6 +38,8 @@ export const svelte: Adapter = {
     markup: 'blocks',
     propsByDeclaration: false,
     endOfLife: /^onDestroy$/,
+    routeOutlet: /^$/,
+    tableOutlet: /^$/,
     rerender: 'reading',
     slotsRunLate: false,
     mutation: 'seen',

@@ -3,7 +3,7 @@ import { parseScriptBare, type ScriptLang } from '../../read/script/parse';
 import type { Adapter } from '../adapter';
 import { registeredTags } from './globals';
 import { loadParser, parseTemplate } from './parser';
-import { layoutNamed, placedPages } from './pages';
+import { layoutNamed, placedPages, routeOutlet } from './pages';
 import { readVue } from './read';
 import { withGlobalProperties } from './global-properties';
 import { isVueScript, readVueScript } from './read/module';
@@ -51,6 +51,8 @@ export const vue: Adapter = {
     propsByDeclaration: true,
     endOfLife:
       /^(on(Before)?Unmount(ed)?|onScopeDispose|onDeactivated|beforeUnmount|unmounted|beforeDestroy|destroyed|onWatcherCleanup|onCleanup)$/,
+    routeOutlet,
+    tableOutlet: /^RouterView$/,
     rerender: 'reading',
     slotsRunLate: true,
     mutation: 'seen',

@@ -10,7 +10,8 @@ const page = /^((?:.*\/)?)pages\/(.*)\.vue$/;
 const makesRoutes =
   /^(vue-router\/auto(-routes)?|virtual:generated-pages|~pages|vue-router\/vite|unplugin-vue-router(\/.*)?|vite-plugin-pages)$/;
 
-const outlets = /^(NuxtPage|NuxtChild|Nuxt|RouterView|router-view|nuxt-page|nuxt|nuxt-child)$/;
+/** Tags that show the next route of a page. */
+export const routeOutlet = /^(NuxtPage|NuxtChild|Nuxt|RouterView|router-view|nuxt-page|nuxt|nuxt-child)$/;
 
 /**
  * The pages of projects whose pages stand in `pages`, each below the application's component, in the
@@ -83,7 +84,7 @@ const usesOfFile = (facts: FileFacts | undefined): string[] =>
   (facts?.components ?? []).flatMap((one) => usesIn(one.template).map(({ tag }) => tag));
 
 /** Whether a layout has an outlet of its own, and is not given the page as its content. */
-const showsNext = (facts: FileFacts | undefined): boolean => usesOfFile(facts).some((tag) => outlets.test(tag));
+const showsNext = (facts: FileFacts | undefined): boolean => usesOfFile(facts).some((tag) => routeOutlet.test(tag));
 
 const named =
   /definePageMeta\s*\(\s*\{[^]*?\blayout\s*:\s*(?:(['"])([\w-]+)\1|(false))|^\s*layout\s*:\s*(['"])([\w-]+)\4\s*,?\s*$|^\s*layout:\s*([\w-]+)\s*$/m;

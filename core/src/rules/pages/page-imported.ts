@@ -1,6 +1,7 @@
 import { isGiven, isPlain } from '../../contract';
 
 import { adapterOf } from '../../frameworks/registry';
+import { showsNextRoute } from '../../frameworks/route-tags';
 import type { ComponentId } from '../../model/ids';
 import { useById } from '../../model/lookup';
 import type { Component, Model, Use } from '../../model/model';
@@ -11,8 +12,6 @@ import type { Check, Found, Rule } from '../rule';
 
 /** Props that only a router gives to what it shows. */
 const handed = new Set(['params', 'searchParams', 'data', 'form', 'loaderData', 'actionData']);
-/** Names of what only the router's own files show: where the page of a layout goes. */
-const outlets = new Set(['Outlet', 'RouterView', 'NuxtPage']);
 
 /** What a router shows, with the uses by which it does. */
 function shownByRouter(model: Model): { readonly shown: Set<ComponentId>; readonly by: Set<Use> } {
@@ -72,7 +71,7 @@ function routeNeed({ model, pages }: Check, page: Component, use: Use): { readon
       return { what: prop.name, at: prop.declared };
   let outlet: Location | undefined;
   walkTemplate(page.facts.template, (node) => {
-    if (node.kind === 'use' && outlets.has(node.tag) && model.useOfNode.get(node)?.target.kind === 'outside')
+    if (node.kind === 'use' && showsNextRoute(node.tag) && model.useOfNode.get(node)?.target.kind === 'outside')
       outlet = locate(page.file, node.nameSpan);
   });
   return outlet ? { what: 'the place where a route shows its page', at: outlet } : undefined;
