@@ -113,7 +113,7 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
     const declaredThere = !own && declaresIn(component, editedFiles);
     if (!own && !declaredThere) continue;
     const facts = own ?? component.facts;
-    components.set(id, { ...component, facts, contract: contracts.of(component.file, facts), consumes: takes.of(component.file, facts) });
+    components.set(id, { ...component, facts, contract: contracts.of(component.file, facts), consumes: takes.of(component.file, facts), provides: takes.provided(component.file, facts) });
   }
   const uses = relinkUses(before, components, editedFiles);
   const { usesBy, usesOf, counts } = uses;
@@ -245,9 +245,10 @@ function sameSurface(a: FileFacts, b: FileFacts): boolean {
 
 function linkContexts(files: ReadonlyMap<FilePath, FileFacts>, names: Names): Map<SharedId, Context> {
   const contexts = new Map<SharedId, Context>();
-  for (const { file, fact } of names.keys()) {
+  for (const { file, fact, givenBy } of names.keys()) {
     const id = sharedId(file, fact.name);
-    contexts.set(id, { id, name: fact.name, declared: locate(file, fact.span), fallback: fact.fallback });
+    const given = givenBy ? { givenBy } : {};
+    contexts.set(id, { id, name: fact.name, declared: locate(file, fact.span), fallback: fact.fallback, ...given });
   }
   for (const facts of files.values()) {
     for (const shared of facts.shared) {
@@ -296,6 +297,7 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
       isPublic,
       contract,
       consumes: takes.of(file.file, facts),
+      provides: takes.provided(file.file, facts),
     });
     return id;
   };
@@ -362,7 +364,6 @@ function standIn(name: string, root: RootFact): ComponentFacts {
     through: [],
     template: root.template,
     clones: false,
-    provides: [],
     wrappedBy: [],
   };
 }

@@ -1,5 +1,5 @@
 import type { AliasFact, ComponentFacts, FileFacts, MakerFact, SharedFact } from '../model/facts';
-import type { FilePath } from '../model/span';
+import { type FilePath, locate, type Location } from '../model/span';
 import type { TypeFact } from '../model/types';
 import type { ResolveModule } from './resolve';
 
@@ -63,7 +63,13 @@ function indexOf(facts: FileFacts): FileIndex {
   };
 }
 
-type KeyedContext = { readonly kind: 'shared'; readonly file: FilePath; readonly fact: Extract<SharedFact, { kind: 'context' }> };
+type KeyedContext = {
+  readonly kind: 'shared';
+  readonly file: FilePath;
+  readonly fact: Extract<SharedFact, { kind: 'context' }>;
+  /** Calls in functions of modules that give it to a whole application. */
+  readonly givenBy?: readonly Location[];
+};
 
 type MeantComponent = Extract<Meant, { kind: 'component' }>;
 
@@ -93,7 +99,7 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
   const known = new Map<string, Meant>();
   const made = new Map<string, MadeComponent>();
   const keys = new Map<string, KeyedContext>();
-  let givenByFunctions: ReadonlySet<string> | undefined;
+  let givenByFunctions: ReadonlyMap<string, readonly Location[]> | undefined;
   /** What the holes of made components stand for, by file and tag. */
   const filled = new Map<string, Meant>();
 
@@ -166,13 +172,15 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
   }
 
   /** Keys under which functions give something: who calls them is not followed, so nothing is known to be missing. */
-  function keysGiven(): ReadonlySet<string> {
-    givenByFunctions = new Set();
-    const found = new Set<string>();
+  function keysGiven(): ReadonlyMap<string, readonly Location[]> {
+    givenByFunctions = new Map();
+    const found = new Map<string, Location[]>();
     for (const { facts } of indexes.values()) {
-      for (const key of facts.gives ?? []) {
+      for (const { key, span } of facts.gives ?? []) {
         const meant = keyed(facts.file, key, 1);
-        if (meant.kind === 'shared') found.add(`${meant.file}\n${meant.fact.name}`);
+        if (meant.kind !== 'shared') continue;
+        const id = `${meant.file}\n${meant.fact.name}`;
+        found.set(id, [...(found.get(id) ?? []), locate(facts.file, span)]);
       }
     }
     keys.clear();
@@ -190,14 +198,16 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     const name = meant ? meant.fact.name : (text ?? '');
     const at = meant ? meant.file : '';
     givenByFunctions ??= keysGiven();
+    const givenBy = givenByFunctions.get(`${at}\n${name}`);
     const known = keys.get(`${at}\n${name}`) ?? {
       kind: 'shared' as const,
       file: at,
+      ...(givenBy ? { givenBy } : {}),
       fact: {
         kind: 'context' as const,
         name,
         span: meant ? meant.fact.span : { start: 0, end: 0 },
-        fallback: givenByFunctions.has(`${at}\n${name}`) ? ('unknown' as const) : ('none' as const),
+        fallback: givenBy ? ('unknown' as const) : ('none' as const),
       },
     };
     keys.set(`${at}\n${name}`, known);

@@ -1,6 +1,6 @@
 import type { BodyFacts, HookFact, Reading, ValueFact } from '../model/facts';
 import { sharedId } from '../model/ids';
-import type { Take } from '../model/model';
+import type { HookProvide, Take } from '../model/model';
 import { type FilePath, locate } from '../model/span';
 import type { Names } from './names';
 
@@ -13,8 +13,11 @@ type HookTake = {
   readonly handsOn: boolean;
 };
 
-/** Answers which contexts a body takes, by itself and through hooks of the project. */
-export type Takes = { readonly of: (file: FilePath, body: BodyFacts) => Take[] };
+/** Answers which contexts a body takes, by itself and through hooks of the project, and which such hooks provide for it. */
+export type Takes = {
+  readonly of: (file: FilePath, body: BodyFacts) => Take[];
+  readonly provided: (file: FilePath, body: BodyFacts) => HookProvide[];
+};
 
 export function makeTakes(names: Names): Takes {
   const known = new Map<HookFact, readonly HookTake[]>();
@@ -63,5 +66,27 @@ export function makeTakes(names: Names): Takes {
     );
   }
 
-  return { of };
+  /** What hooks that a body calls provide, each hook followed once. */
+  function provided(file: FilePath, body: BodyFacts): HookProvide[] {
+    const found: HookProvide[] = [];
+    const seen = new Set<HookFact>();
+    const stack: { file: FilePath; body: BodyFacts }[] = [{ file, body }];
+    for (let at = stack.pop(); at; at = stack.pop()) {
+      for (const value of at.body.values) {
+        const meant = value.kind === 'hook' && value.source !== undefined ? names.meant(at.file, value.source) : undefined;
+        if (meant?.kind !== 'shared' || meant.fact.kind !== 'hook' || seen.has(meant.fact)) continue;
+        const hook = meant.fact;
+        seen.add(hook);
+        stack.push({ file: meant.file, body: hook });
+        for (const { key, span } of hook.provides ?? []) {
+          const context = names.meant(meant.file, key);
+          if (context.kind !== 'shared' || context.fact.kind !== 'context') continue;
+          found.push({ context: sharedId(context.file, context.fact.name), at: locate(meant.file, span) });
+        }
+      }
+    }
+    return found;
+  }
+
+  return { of, provided };
 }

@@ -31,7 +31,7 @@ export type FileFacts = {
   /** Components that this module registers for all templates; absent for none. */
   readonly globals?: readonly GlobalFact[];
   /** Keys under which functions of the module give something to all below a component that calls them; absent for none. */
-  readonly gives?: readonly string[];
+  readonly gives?: readonly GivenFact[];
   /** Absent where the module holds nothing that lasts and does nothing that lasts. */
   readonly module?: ModuleFacts;
   /** Modules that its code loads while it runs, as written; absent for none. */
@@ -59,6 +59,9 @@ export type FileFacts = {
   /** The file of a page that is never started in the browser, and where that is said. */
   readonly neverStarts?: { readonly file: FilePath; readonly span: Span };
 };
+
+/** A key under which a function of the module gives something, and the call that does. */
+export type GivenFact = { readonly key: string; readonly span: Span };
 
 /** An object of options, by its module name, and all names that stand in it as members. */
 export type MixableFact = { readonly name: string; readonly members: readonly string[] };
@@ -148,8 +151,6 @@ export type ComponentFacts = BodyFacts & {
   readonly template: readonly TemplateNode[];
   /** It clones its content, so it may add props to it. */
   readonly clones: boolean;
-  /** Values given to all below from script; markup that provides is a use of the context. */
-  readonly provides: readonly ProvideFact[];
   /** Wrapped by functions that may add props of their own: their names, outermost first. */
   readonly wrappedBy: readonly string[];
   /** Renders again only when what it is given is another: memoised. */
@@ -193,7 +194,8 @@ export type NameFact = {
   readonly hidden?: 'platform' | 'module';
 };
 
-export type ProvideFact = { readonly source: string; readonly span: Span; readonly readings: readonly Reading[] };
+/** Something given by script to all below: its key, as `key:` and a name of the module or a quoted text. */
+export type ProvideFact = { readonly key: string; readonly span: Span; readonly readings: readonly Reading[] };
 
 /** What users of a component may give it, as its own file tells: a prop, an event, a slot, the change half of a two-way binding. */
 export type MemberFact = {
@@ -618,6 +620,8 @@ export type HookFact = BodyFacts & {
   readonly span: Span;
   /** What it gives, each with the member that it becomes (`held`). */
   readonly returns: readonly Reading[];
+  /** What it gives to all below the component that calls it; absent for nothing. */
+  readonly provides?: readonly ProvideFact[];
 };
 
 /**

@@ -64,6 +64,8 @@ export type Component = {
   readonly contract: Contract;
   /** Contexts it takes, by itself or through hooks of the project. */
   readonly consumes: readonly Take[];
+  /** What hooks that it calls give to all below it. */
+  readonly provides: readonly HookProvide[];
 };
 
 /** A component's contract when every file is known. */
@@ -93,7 +95,12 @@ export type Context = {
   readonly name: string;
   readonly declared: Location;
   readonly fallback: 'none' | 'given' | 'unknown';
+  /** Calls in functions of modules that give it to a whole application; absent for none. */
+  readonly givenBy?: readonly Location[];
 };
+
+/** A context that a hook of the project provides for whoever calls it, and the call in the hook that does. */
+export type HookProvide = { readonly context: SharedId; readonly at: Location };
 
 export type Take = {
   readonly context: SharedId;

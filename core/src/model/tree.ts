@@ -1,6 +1,6 @@
 import type { ComponentId, SharedId, UseId } from './ids';
 import type { MemberKey } from './member';
-import type { Span } from './span';
+import type { Location, Span } from './span';
 
 /** Index of a place in its tree's list; -1 for none. */
 export type PlaceIndex = number;
@@ -39,7 +39,10 @@ export type BranchMark = { readonly when: string; readonly negated: boolean; rea
 export type Provider = {
   readonly context: SharedId;
   readonly owner: PlaceIndex;
-  readonly use: UseId;
+  /** The use that provides, in markup; absent where a hook does. */
+  readonly use?: UseId;
+  /** The call that provides, where a hook does. */
+  readonly at?: Location;
   /** The provider around it: index into the tree's `providers`, -1 for none. */
   readonly outer: number;
 };

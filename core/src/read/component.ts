@@ -35,7 +35,6 @@ export function assembleComponent(body: Body, read: (raises: readonly RaiseFact[
     actions,
     events: eventsOf(raises, own.members, eventName),
     clones: body.clones,
-    provides: [],
   };
   const given = [...exposes, ...body.exposes];
   if (given.length > 0) facts.exposes = given;

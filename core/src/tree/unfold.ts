@@ -428,7 +428,7 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
     parent: index,
     given,
     lineage: { component: component.id, outer: at.lineage },
-    provider: at.provider,
+    provider: provideByHooks(unfolding, component, index, at.provider),
     sheltered: at.sheltered || wrapped || component.facts.wrappedBy.length > 0,
     repeats: [],
     branches: [],
@@ -437,6 +437,16 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
   if (given !== noGiven) unfolding.tasks.push({ leftOver: given, place: index, at: below });
   pushHolders(unfolding, component, below);
   push(unfolding, component.facts.template, below);
+}
+
+/** Puts what hooks of a component provide around what is below it; the innermost provider there. */
+function provideByHooks({ providers }: Unfolding, component: Component, place: PlaceIndex, around: number): number {
+  let outer = around;
+  for (const { context, at } of component.provides) {
+    providers.push({ context, owner: place, at, outer });
+    outer = providers.length - 1;
+  }
+  return outer;
 }
 
 /** Markup of constants, functions and hooks that a body names: somewhere below it, by what nobody can say. */

@@ -1059,7 +1059,7 @@ export const alike: readonly AlikeCase[] = [
     ask: 'goes',
     rungs: {
       react: ['levels.ts owns useLevels.high', 'Gauge takes high', 'Gauge paints high | painted'],
-      vue: ['levels.js owns useLevels.high', '  App takes levels.high', 'Gauge takes high', 'Gauge paints high | painted'],
+      vue: ['levels.js owns useLevels.high', 'Gauge takes high', 'Gauge paints high | painted'],
       svelte: ['levels.js owns high', 'Gauge paints high | painted'],
     },
     strands: {

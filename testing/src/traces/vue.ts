@@ -316,7 +316,6 @@ export const vueOwn: readonly TraceCase[] = [
     rungs: [
       'keeper.js owns name',
       '  keeper.js gives useKeeper',
-      '  App takes keeper.name',
       'keeper.js derives loud',
       'keeper.js gives useKeeper',
       'App takes keeper.loud',

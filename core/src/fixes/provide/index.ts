@@ -18,8 +18,6 @@ function contextName(chain: Chain): string {
   const { rewrite, topic, links } = chain;
   const isReact = markupOf(componentOf(chain, links[0]?.component as ComponentId).framework) === 'expression';
   const keys = new Set<string>();
-  for (const component of rewrite.model.components.values())
-    for (const one of component.facts.provides) keys.add(one.source.replace(/^['"]|['"]$/g, ''));
   for (const context of rewrite.model.contexts.values()) keys.add(context.name.replace(/^['"]|['"]$/g, ''));
   const wanted = isReact ? `${pascal(topic.replace(/^on(?=[A-Z])/, ''))}Context` : topic;
   let name = wanted;

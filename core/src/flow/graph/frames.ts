@@ -144,7 +144,7 @@ export function makeGraph(model: Model, tree: Tree): Graph {
     if (use) rootOf(use.owner);
   }
   for (const provider of tree.providers) {
-    const use = provider.owner < 0 ? useById(model, provider.use) : undefined;
+    const use = provider.owner < 0 && provider.use ? useById(model, provider.use) : undefined;
     if (use) rootOf(use.owner);
   }
 

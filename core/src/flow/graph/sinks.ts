@@ -3,6 +3,7 @@ import type {
   Binding,
   BodyFacts,
   CallFact,
+  ProvideFact,
   ChangeFact,
   RaiseFact,
   Reading,
@@ -40,6 +41,8 @@ export type Sink = { readonly reading: Reading } & (
   | { readonly to: 'result'; readonly action: number }
   | { readonly to: 'returned' }
   | { readonly to: 'exposed' }
+  /** Given to all below by a hook. */
+  | { readonly to: 'provided'; readonly key: string }
 );
 
 /** A place where a function that is a value is run. */
@@ -74,6 +77,7 @@ export type Indexed = BodyFacts & {
   readonly template?: readonly TemplateNode[];
   readonly returns?: readonly Reading[];
   readonly exposes?: readonly Reading[];
+  readonly provides?: readonly ProvideFact[];
 };
 
 type Tables = {
@@ -117,6 +121,8 @@ export function indexBody(body: Indexed): BodyIndex {
     else for (const reading of value.from) add(sinks, reading.value, { reading, to, value: index });
   });
   for (const reading of body.returns ?? []) add(sinks, reading.value, { reading, to: 'returned' });
+  for (const { key, readings } of body.provides ?? [])
+    for (const reading of readings) add(sinks, reading.value, { reading, to: 'provided', key });
   for (const reading of body.exposes ?? []) add(sinks, reading.value, { reading, to: 'exposed' });
   return { ...tables, functionOf, params, props, rest };
 }

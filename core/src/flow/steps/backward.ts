@@ -3,8 +3,10 @@ import { defaultSlot, type MemberKey, memberName, propKey } from '../../model/me
 import { bindingFor, bindingKey, memberKeyOf } from '../../model/given';
 import { useById } from '../../model/lookup';
 import type { Span } from '../../model/span';
+import type { Provider } from '../../model/tree';
 import { usesIn } from '../../model/walk';
 import { type Frame, type Graph, type Spot } from '../graph/frames';
+import type { Indexed } from '../graph/sinks';
 import { isHandler } from './forward';
 import { localKind, type Step } from './step';
 import { codeAt, givenTo, slotLabel } from '../graph/targets';
@@ -325,7 +327,9 @@ function contextBack({ graph }: FlowQueries, frame: Frame, spot: Spot): Step[] {
   const taken: Step = { ...base, name: context?.name ?? '', by: context?.name ?? '' };
   const provider = graph.providerOf(frame, meant.id);
   if (!provider) return [{ ...taken, ending: context?.fallback === 'given' ? 'default' : 'ungiven' }];
-  const use = useById(graph.model, provider.use);
+  const use = provider.use && useById(graph.model, provider.use);
+  const inHook = provider.at && providedInHook(graph, provider, spot.track);
+  if (inHook) return inHook.map((step): Step => ({ ...step, kind: 'provides', via: [taken], by: context?.name ?? '' }));
   const owner =
     provider.owner >= 0
       ? graph.frames[provider.owner]
@@ -354,6 +358,22 @@ function contextBack({ graph }: FlowQueries, frame: Frame, spot: Spot): Step[] {
           ...(binding.constant === undefined ? {} : { by: binding.constant }),
         },
       ];
+}
+
+/** What a hook gives to all below the component that calls it: the readings of the call in the hook that provides. */
+function providedInHook(graph: Graph, { owner, context, at }: Provider, track: Track): Step[] | undefined {
+  for (const frame of graph.frames) {
+    if (frame.kind !== 'hook' || frame.place !== owner || frame.file !== at?.file) continue;
+    const fact = (frame.body as Indexed).provides?.find(({ key, span }) => {
+      const meant = graph.named(frame, key);
+      return span.start === at.start && meant.kind === 'context' && meant.id === context;
+    });
+    const steps = fact && madeFrom(frame, fact.readings, track).map((step): Step => ({ ...step, at: codeAt(frame, fact.span) }));
+    if (steps && steps.length > 0) return steps;
+    if (fact)
+      return [{ kind: 'provides', how: 'same', at: codeAt(frame, fact.span), frame: frame.index, name: graph.model.contexts.get(context)?.name ?? '', ending: 'constant' }];
+  }
+  return undefined;
 }
 
 /** Something that the module declares or imports: where it is declared. */

@@ -5,7 +5,7 @@ import { bindingKey } from '../../model/given';
 import { adapterOf } from '../../frameworks/registry';
 import { useById } from '../../model/lookup';
 import { remembered } from '../../model/remembered';
-import type { Span } from '../../model/span';
+import type { Location, Span } from '../../model/span';
 import type { Provider } from '../../model/tree';
 import { channelKey, channelsOf, reaches } from './channels';
 import { type Frame, type Graph, type Spot, valueOf } from '../graph/frames';
@@ -51,7 +51,9 @@ function aliasSteps(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
     if (shape !== 'factory') return [];
     const passed: Passed = { track: spot.track, how: 'same' };
     if (value.args?.[0]) return selected(ways, there, alias.value, 0, passed, { ...base, at, frame: there.index });
-    return [{ kind: 'takes', ...base, at, frame: there.index, name, to: { ...alias, track: spot.track } }];
+    return isTaken(graph, there, { ...alias, track: spot.track })
+      ? [{ kind: 'takes', ...base, at, frame: there.index, name, to: { ...alias, track: spot.track } }]
+      : [];
   });
   if (shape !== 'root') return aliases;
   return [
@@ -61,6 +63,18 @@ function aliasSteps(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
       return selected(ways, there, selector.value, 0, { track: spot.track, how: 'same' }, { ...base, frame: there.index });
     }),
   ];
+}
+
+/** Whether a body reads the followed part of a value that it takes, calls it or writes to it. */
+function isTaken(graph: Graph, frame: Frame, { value, track }: Spot): boolean {
+  const { sinks, calls, changes } = graph.indexOf(frame);
+  const fits = (path: readonly string[]): boolean =>
+    path.every((one, at) => at >= track.length || one === track[at] || one === '*' || track[at] === '*');
+  return (
+    (sinks.get(value) ?? []).some((sink) => forward(sink.reading, track)) ||
+    (calls.get(value) ?? []).some((site) => site.by === 'call' && fits(site.call.path)) ||
+    (changes.get(value) ?? []).some(({ change }) => fits(change.path ?? []))
+  );
 }
 
 function sinkSteps(ways: FlowQueries, frame: Frame, sink: Sink, passed: Passed, spot: Spot): Step[] {
@@ -164,6 +178,11 @@ function sinkSteps(ways: FlowQueries, frame: Frame, sink: Sink, passed: Passed, 
     }
     case 'exposed':
       return exposedSteps(ways, frame, sink.reading, passed);
+    case 'provided': {
+      const meant = graph.named(frame, sink.key);
+      const isHere = (one: Provider): boolean => !one.use && one.owner === frame.place && meant.kind === 'context' && one.context === meant.id;
+      return graph.tree.providers.filter(isHere).flatMap((one) => takenSteps(graph, frame, one, at, passed));
+    }
   }
 }
 
@@ -333,25 +352,28 @@ function memberIn(graph: Graph, place: Place, part: string): MemberKey {
 function provideSteps(graph: Graph, frame: Frame, use: TemplateUse, span: Span, passed: Passed): Step[] {
   const id = graph.model.useOfNode.get(use)?.id;
   const isHere = (provider: Provider): boolean => provider.use === id && provider.owner === frame.place;
-  return graph.tree.providers.filter(isHere).flatMap((provider) => {
-    const context = graph.model.contexts.get(provider.context)?.name ?? '';
-    const given: Step = { kind: 'provides', how: passed.how, at: codeAt(frame, span), frame: frame.index, name: context };
-    const takers = graph.takersOf(provider);
-    if (takers.length === 0) return [{ ...given, ending: 'untaken' as const }];
-    return takers.map((taker): Step => {
-      const there = graph.frames[taker.frame] ?? frame;
-      const value = valueOf(graph, taker);
-      return {
-        kind: 'takes',
-        how: passed.how,
-        at: codeAt(there, value?.span ?? span),
-        frame: there.index,
-        name: value?.name ?? '',
-        to: { ...taker, track: passed.track },
-        by: context,
-        via: [given],
-      };
-    });
+  return graph.tree.providers.filter(isHere).flatMap((provider) => takenSteps(graph, frame, provider, codeAt(frame, span), passed));
+}
+
+/** From a provider to all below that take what it gives. */
+function takenSteps(graph: Graph, frame: Frame, provider: Provider, at: Location, passed: Passed): Step[] {
+  const context = graph.model.contexts.get(provider.context)?.name ?? '';
+  const given: Step = { kind: 'provides', how: passed.how, at, frame: frame.index, name: context };
+  const takers = graph.takersOf(provider);
+  if (takers.length === 0) return [{ ...given, ending: 'untaken' as const }];
+  return takers.map((taker): Step => {
+    const there = graph.frames[taker.frame] ?? frame;
+    const value = valueOf(graph, taker);
+    return {
+      kind: 'takes',
+      how: passed.how,
+      at: value ? codeAt(there, value.span) : at,
+      frame: there.index,
+      name: value?.name ?? '',
+      to: { ...taker, track: passed.track },
+      by: context,
+      via: [given],
+    };
   });
 }
 

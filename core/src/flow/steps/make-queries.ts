@@ -7,6 +7,7 @@ import { type Frame, makeGraph, type Spot, spotKey } from '../graph/frames';
 import { onwardSteps } from './forward';
 import { findRuns } from './runs';
 import type { FlowQueries } from './queries';
+import { findMutators } from './mutators';
 import { findWriters } from './writers';
 
 /** How deep questions stand within each other, and how often one was cut because it led back to itself. */
@@ -59,6 +60,7 @@ export function makeFlowQueries(model: Model, tree: Tree): FlowQueries {
     runs: kept(depth, spotKey, (spot: Spot) => findRuns(ways, spot), []),
     callers: (frame, action) => callers({ frame, index: action }),
     writers: (frame, state) => writers({ frame, index: state }),
+    mutators: kept(depth, spotKey, (spot: Spot) => findMutators(ways, spot), []),
     senders: (key, hearer) =>
       (channelsOf(graph).senders.get(key) ?? []).filter((sender) =>
         (channelsOf(graph).hearers.get(key) ?? []).some((one) => one.frame === hearer && reaches(graph, sender, one)),

@@ -42,7 +42,7 @@ export type Writer = {
   readonly trail: readonly Step[];
 };
 
-/** The four answers that all traces are made of; each asks the others. */
+/** The answers that all traces are made of; each asks the others. */
 export type FlowQueries = {
   readonly graph: Graph;
   /** Where the value of a spot goes next. */
@@ -55,6 +55,8 @@ export type FlowQueries = {
   readonly callers: (frame: Frame, action: number) => readonly Caller[];
   /** Who changes a state. */
   readonly writers: (frame: Frame, state: number) => readonly Writer[];
+  /** Who changes the inside of what the state of a spot holds, without having the state. */
+  readonly mutators: (spot: Spot) => readonly Writer[];
   /** Who sends what a frame hears on a channel. */
   readonly senders: (key: string, hearer: Frame) => readonly Sender[];
 };

@@ -56,16 +56,21 @@ export function whoAnswers(model: Model, tree: Tree, index: PlaceIndex, id: Shar
     for (const one of around(tree, asked.provider)) {
       const provider = tree.providers[one];
       if (provider?.context !== id || further.includes(one)) continue;
-      const use = useById(model, provider.use);
+      const use = provider.use && useById(model, provider.use);
+      const at = use ? locate(use.file, use.node.span) : provider.at;
       const name = provider.owner >= 0 ? nameAt(model, tree, provider.owner) : 'above the page';
       chain.push({
         place: provider.owner,
         name,
         provides: answered ? 'beyond' : 'answers',
-        ...(use ? { at: locate(use.file, use.node.span) } : {}),
+        ...(at ? { at } : {}),
       });
       answered = true;
     }
+  }
+  for (const at of context.givenBy ?? []) {
+    chain.push({ place: -1, name: at.file.split('/').at(-1) ?? at.file, provides: answered ? 'beyond' : 'answers', at });
+    answered = true;
   }
   return { context: context.name, declared: context.declared, chain, fallback: context.fallback, sheltered: place.sheltered };
 }

@@ -36,7 +36,12 @@ export function hangWriters(ways: FlowQueries, above: Draft, state: Spot, seen: 
   const { graph } = ways;
   const frame = graph.frames[state.frame];
   if (!frame) return 0;
-  const writers = ways.writers(frame, state.value).filter((writer) => touches(writer, state));
+  const own = ways.writers(frame, state.value).filter((writer) => touches(writer, state));
+  const told = new Set<string>();
+  const writers = [...own, ...ways.mutators(state)].filter(({ frame: there, at }) => {
+    const key = `${there.index} ${at.file} ${at.start}`;
+    return !told.has(key) && Boolean(told.add(key));
+  });
   for (const writer of writers) {
     let from = above;
     for (const one of writer.trail) from = hungStep(ways, from, { ...one, kind: 'relays' });

@@ -1,5 +1,4 @@
-import type { EventFact, Openness, MemberFact, RaiseFact, Reading, SlotFact, TemplateNode, TemplateUse } from '../../model/facts';
-import type { Span } from '../../model/span';
+import type { EventFact, Openness, MemberFact, ProvideFact, RaiseFact, SlotFact, TemplateNode, TemplateUse } from '../../model/facts';
 import type { MemberKey } from '../../model/member';
 import { walkTemplate } from '../../model/walk';
 import type { Body } from '../script/body';
@@ -41,11 +40,8 @@ export function opennessOf(body: Body, open: boolean): { openness: Openness; thr
   return through.length > 0 ? { openness: 'through', through } : { openness: 'closed', through: [] };
 }
 
-/** Something given by script to all below: its key, as `key:` and a name of the module or a quoted text. */
-export type Provided = { readonly key: string; readonly span: Span; readonly readings: readonly Reading[] };
-
 /** What is given to all below stands around the template, outermost first. */
-export function provided(provides: readonly Provided[], template: readonly TemplateNode[]): readonly TemplateNode[] {
+export function provided(provides: readonly ProvideFact[], template: readonly TemplateNode[]): readonly TemplateNode[] {
   return provides.reduceRight<readonly TemplateNode[]>(
     (inside, { key, span, readings }) => [
       {

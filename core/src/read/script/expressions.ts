@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
 import { memberKeyOf } from '../../model/given';
-import type { ArgFact, How, OriginFact, Reading } from '../../model/facts';
+import type { ArgFact, How, OriginFact, Reading, ValueFact, ValueKind } from '../../model/facts';
 import { contains, type Span } from '../../model/span';
 import {
   addAction,
@@ -18,9 +18,23 @@ import {
   noteTest,
 } from './body';
 import { arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
-import { bindLocal, demand, howOf, latestOf, memberChain, mergeInto, noteTested, ownMeaning, readMeaning, readName, weaken } from './names';
+import {
+  bindLocal,
+  type Chain,
+  demand,
+  howOf,
+  latestOf,
+  memberChain,
+  unaliased,
+  mergeInto,
+  noteTested,
+  ownMeaning,
+  readMeaning,
+  readName,
+  weaken,
+} from './names';
 import { originOfCall } from './origins';
-import { hoisted, innerScope, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
+import { type Aliased, hoisted, innerScope, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
 import { bare, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
 
 const noPath: readonly string[] = [];
@@ -246,24 +260,30 @@ function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, 
   const inner = newEffects();
   readExpression(body, node.right, scope, 'same', inner);
   mergeInto(sink, inner, 'computed');
-  if (node.left.type === 'MemberExpression' || node.left.type === 'Identifier') {
-    noteWrite(body, node.left, scope, spanOf(node), inner.reads, sink);
+  for (const target of targetsOf(node.left)) noteWrite(body, target, scope, spanOf(node), inner.reads, sink);
+}
+
+/** What an assignment writes to: one name or member, or each that stands in a pattern. */
+function targetsOf(left: t.Node): t.Node[] {
+  switch (left.type) {
+    case 'ArrayPattern':
+      return left.elements.flatMap((one) => (one ? targetsOf(one) : []));
+    case 'ObjectPattern':
+      return left.properties.flatMap((one) => targetsOf(one.type === 'RestElement' ? one.argument : one.value));
+    case 'AssignmentPattern':
+      return targetsOf(left.left);
+    case 'RestElement':
+      return targetsOf(left.argument);
+    default: {
+      const target = bare(left);
+      return target.type === 'MemberExpression' || target.type === 'Identifier' ? [target] : [];
+    }
   }
 }
 
-/** `list.find(…).open = …`: what is found is an item of the list. */
-function foundChain(chain: ReturnType<typeof memberChain>): ReturnType<typeof memberChain> {
-  const { base, path } = chain;
-  if ((base.type !== 'CallExpression' && base.type !== 'OptionalCallExpression') || path.length === 0) return chain;
-  const callee = memberChain(base.callee);
-  const method = callee.path.at(-1);
-  if (method !== 'find' && method !== 'findLast' && method !== 'at') return chain;
-  return foundChain({ ...callee, path: [...callee.path.slice(0, -1), '*', ...path] });
-}
-
 /** `state.x = …`, `local = …`: a change of a value of the body, where it is one. */
-export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: readonly Reading[], sink: Effects): void {
-  const chain = foundChain(memberChain(target));
+export function noteWrite(body: Body, target: t.Node, given: Scope, span: Span, from: readonly Reading[], sink: Effects): void {
+  const { chain, scope } = unaliased(memberChain(target), given);
   const { base } = chain;
   const own = base.type === 'ThisExpression' ? ownMeaning(body, chain.path, scope) : undefined;
   if (base.type !== 'Identifier' && !own) return;
@@ -304,11 +324,23 @@ export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, 
       ...value.from,
       ...from.map((one): Reading => ({ ...one, how: 'computed', held: { at: path, how: one.held?.how ?? one.how } })),
     ].slice(0, 40);
-  else if (value.kind === 'state' || value.kind === 'ref' || value.kind === 'prop' || value.kind === 'store' || value.kind === 'module') {
-    const whole = [...meaning.path, ...path];
-    const how = whole.length > 0 ? 'in-place' : 'assign';
-    (sink.changes ??= []).push({ value: meaning.value, span, how, from, ...(whole.length > 0 ? { path: whole } : {}) });
-  }
+  const whole = [...meaning.path, ...path];
+  if (!takesWrites.has(value.kind) && (whole.length === 0 || !sharesItsInside(value))) return;
+  (sink.changes ??= []).push({
+    value: meaning.value,
+    span,
+    how: whole.length > 0 ? 'in-place' : 'assign',
+    from,
+    ...(whole.length > 0 ? { path: whole } : {}),
+  });
+}
+
+const takesWrites: ReadonlySet<ValueKind> = new Set<ValueKind>(['state', 'ref', 'prop', 'store', 'module', 'item']);
+
+/** A value that is a part of another, or is handed in: who writes to its inside writes to that. */
+function sharesItsInside({ kind, from }: ValueFact): boolean {
+  if (kind === 'handed' || kind === 'context' || kind === 'hook') return true;
+  return kind === 'derived' && from.some(({ how, held }) => !held && (how === 'item' || how === 'part'));
 }
 
 /** `new X(…)`: a connection is where values come from; anything else is made from what it is given. */
@@ -357,6 +389,7 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
   }
   for (const key of computed) readExpression(body, key, scope, 'computed', sink);
   if (base.type === 'ThisExpression' && body.dialect.onThis?.(body, node, path, scope, sink)) return;
+  noteListChange(body, node, chain, scope, sink);
   const optionalCall = optional || (node.type === 'OptionalCallExpression' && node.optional);
   const own = base.type === 'ThisExpression' ? ownMeaning(body, path, scope) : undefined;
   const found = base.type === 'Identifier' ? lookUp(scope, base.name) : own?.meaning;
@@ -380,6 +413,24 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
     mergeInto(sink, inner, 'same');
     readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
   }
+}
+
+/** `row.tags.push(tag)` where `row` is another name for a part of what the body holds: a change of that. */
+function noteListChange(body: Body, node: Call, called: Chain, scope: Scope, sink: Effects): void {
+  const method = called.path.at(-1) ?? '';
+  if (!inPlaceMethods.has(method)) return;
+  const { chain, scope: declared } = unaliased(called, scope);
+  const list = chain.path.slice(0, -1);
+  const isOther = chain.base !== called.base;
+  const own = isOther && chain.base.type === 'ThisExpression' ? ownMeaning(body, list, declared) : undefined;
+  const found = isOther && chain.base.type === 'Identifier' ? lookUp(declared, chain.base.name) : own?.meaning;
+  if (!found) return;
+  const { meaning, path } = unboxed(found, own ? own.path : list);
+  const held = calledValue(body, meaning, path, spanOf(chain.base));
+  if (!held || !isHeld(body, held.value, method)) return;
+  const from = node.arguments.flatMap((one) => (isFunction(one) ? [] : readingsOf(body, one, scope)));
+  const whole = held.path.length > 0 ? { path: held.path } : {};
+  (sink.changes ??= []).push({ value: held.value, span: spanOf(node), how: 'in-place', from, ...whole, ...listOrderOf(method) });
 }
 
 /** `a.then(…)`, `(await a).json()`: what comes is still what was asked for. */
@@ -559,8 +610,11 @@ function itemReadings(node: Call, path: readonly string[], list: readonly Readin
 }
 
 function readArguments(body: Body, node: Call, scope: Scope, sink: Effects, items: readonly Reading[]): void {
+  const { callee } = node;
+  const method = 'object' in callee && 'property' in callee ? (memberChain(callee).path.at(-1) ?? '') : '';
+  const same = 'object' in callee && itemMethods.has(method) ? { node: callee.object, path: ['*'], scope } : undefined;
   for (const argument of node.arguments) {
-    if (isFunction(argument)) readCallback(body, argument, scope, sink, items);
+    if (isFunction(argument)) readCallback(body, argument, scope, sink, items, same);
     else if (items.length > 0 && argument.type === 'Identifier' && readNamedCallback(body, argument, scope, sink, items)) continue;
     else readExpression(body, argument, scope, argument.type === 'SpreadElement' ? 'spread' : 'computed', sink);
   }
@@ -587,10 +641,10 @@ function readNamedCallback(body: Body, node: t.Identifier, scope: Scope, sink: E
   return false;
 }
 
-function readCallback(body: Body, node: FunctionNode, scope: Scope, sink: Effects, first: readonly Reading[]): void {
+function readCallback(body: Body, node: FunctionNode, scope: Scope, sink: Effects, first: readonly Reading[], same?: Aliased): void {
   const inner = innerScope(scope);
   const [parameter] = node.params;
-  if (parameter && first.length > 0) bindLocal(parameter, first, inner);
+  if (parameter && first.length > 0) bindLocal(parameter, first, inner, same);
   readFunctionInto(body, node, inner, sink, first.length > 0 ? 1 : 0);
 }
 
@@ -788,7 +842,7 @@ function readLocal(body: Body, node: t.VariableDeclarator, scope: Scope, sink: E
   }
   const inner = newEffects();
   if (node.init) readExpression(body, node.init, scope, 'same', inner);
-  bindLocal(node.id, inner.reads, scope);
+  bindLocal(node.id, inner.reads, scope, node.init ? { node: node.init, path: noPath, scope } : undefined);
   mergeInto(sink, inner, 'computed');
 }
 
@@ -796,7 +850,8 @@ function readLoop(body: Body, node: t.ForOfStatement | t.ForInStatement, scope: 
   const inner = newEffects();
   readExpression(body, node.right, scope, 'item', inner);
   if (node.left.type === 'VariableDeclaration') {
-    for (const one of node.left.declarations) bindLocal(one.id, inner.reads, scope);
+    const same = node.type === 'ForOfStatement' && scope.outer ? { node: node.right, path: ['*'], scope: scope.outer } : undefined;
+    for (const one of node.left.declarations) bindLocal(one.id, inner.reads, scope, same);
   }
   mergeInto(sink, inner, 'computed');
   readStatement(body, node.body, scope, sink);

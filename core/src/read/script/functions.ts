@@ -6,8 +6,8 @@ import { readActionInto, readArgs, readExpression, readFunctionInto } from './ex
 import { givesNothing } from './called';
 import { lateStretches } from './late';
 import { originOfHook } from './origins';
-import { innerScope, type Scope } from './scope';
-import { calleeName, type FunctionNode, isFunction, spanOf } from './syntax';
+import { innerScope, type Meaning, type Scope } from './scope';
+import { calleeName, type FunctionNode, isFunction, patternNames, spanOf } from './syntax';
 
 /** Makes a function of the body a value and an action, to be read when all names are known; the value's index. */
 export function declareFunction(
@@ -35,14 +35,18 @@ export function declareAction(body: Body, name: string, kind: ActionKind, node: 
   return action;
 }
 
-/** What a kept result is computed from: a function that gives it, or the value itself. */
-export function computedFrom(body: Body, first: t.Node | undefined, scope: Scope): Reading[] {
+/** What a kept result is computed from: a function that gives it, or the value itself; `handed` is what the function is given. */
+export function computedFrom(body: Body, first: t.Node | undefined, scope: Scope, handed?: Meaning): Reading[] {
   const sink = newEffects();
   if (!isFunction(first)) {
     if (first) readExpression(body, first, scope, 'same', sink);
     return sink.reads;
   }
-  readFunctionInto(body, first, innerScope(scope), sink);
+  const inner = innerScope(scope);
+  const [parameter] = first.params;
+  if (handed?.kind === 'value' && parameter)
+    for (const found of patternNames(parameter)) inner.names.set(found.name, { ...handed, path: [...handed.path, ...found.path] });
+  readFunctionInto(body, first, inner, sink, handed ? 1 : 0);
   const given = sink.returns ?? [];
   const isGiven = (one: Reading): boolean => given.some((other) => other.value === one.value && other.span.start === one.span.start);
   const rest = sink.reads

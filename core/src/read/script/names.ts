@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { How, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { addCall, type Body, moduleValue, noteDemanded, noteTest, propValue, type Effects, wholeProps } from './body';
-import { lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
+import { type Aliased, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
 import { bare, keyName, patternNames, spanOf } from './syntax';
 
 export type Chain = {
@@ -171,14 +171,52 @@ export function noteTested(body: Body, test: t.Node, scope: Scope): number[] {
   }
 }
 
-/** Binds the names of a pattern to parts of some readings. */
-export function bindLocal(pattern: t.Node, readings: readonly Reading[], scope: Scope): void {
+/** Binds the names of a pattern to parts of some readings; `same` is what they are other names for, where that is told. */
+export function bindLocal(pattern: t.Node, readings: readonly Reading[], scope: Scope, same?: Aliased): void {
   for (const found of patternNames(pattern)) {
     scope.names.set(found.name, {
       kind: 'local',
       readings: readings.map((one) => ({ ...one, path: [...one.path, ...found.path], how: weaken(one.how, howOf(found.path, 'same')) })),
+      ...(same ? { same: { ...same, path: [...same.path, ...found.path] } } : {}),
     });
   }
+}
+
+/** Methods of lists that give one of the items, and those that give a list of the same items. */
+const givesItem = new Set(['find', 'findLast', 'at', 'pop', 'shift']);
+const givesItems = new Set(['filter', 'slice', 'sort', 'toSorted', 'reverse', 'toReversed', 'concat', 'values']);
+
+/** `list.find(…).open`, `list.filter(…)[0].open`: what is found is an item of the list. */
+export function foundChain(chain: Chain): Chain {
+  const { base, path } = chain;
+  if ((base.type !== 'CallExpression' && base.type !== 'OptionalCallExpression') || path.length === 0) return chain;
+  const callee = memberChain(base.callee);
+  const list = callee.path.slice(0, -1);
+  const method = callee.path.at(-1) ?? '';
+  if (givesItem.has(method)) return foundChain({ ...callee, path: [...list, '*', ...path] });
+  const isItem = path[0] === '*' || /^\d+$/.test(path[0] ?? '');
+  return isItem && givesItems.has(method) ? foundChain({ ...callee, path: [...list, '*', ...path.slice(1)] }) : chain;
+}
+
+/** Other names for the same are followed this far. */
+const mostAliases = 6;
+
+/**
+ * What a chain of members comes to through locals that are other names for the same object:
+ * `row.open` after `const row = rows.find(…)` is `rows.*.open`. The chain itself where its root is no such name.
+ */
+export function unaliased(given: Chain, scope: Scope): { readonly chain: Chain; readonly scope: Scope } {
+  let chain = foundChain(given);
+  let at = scope;
+  for (let count = 0; count < mostAliases && chain.base.type === 'Identifier' && chain.path.length > 0; count++) {
+    const meaning = lookUp(at, chain.base.name);
+    if (meaning?.kind !== 'local' || !meaning.same) break;
+    const { node, path, scope: declared } = meaning.same;
+    const source = memberChain(node);
+    chain = foundChain({ ...source, path: [...source.path, ...path, ...chain.path] });
+    at = declared;
+  }
+  return { chain, scope: at };
 }
 
 /** A reading stays the latest value in whatever it enters. */

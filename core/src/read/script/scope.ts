@@ -13,8 +13,8 @@ export type Meaning =
   | { readonly kind: 'emits' }
   /** The props object: its members are values of their own. */
   | { readonly kind: 'props' }
-  /** A local of a function in the body: made from these. */
-  | { readonly kind: 'local'; readonly readings: readonly Reading[] }
+  /** A local of a function in the body: made from these; another name for the same object where that is told. */
+  | { readonly kind: 'local'; readonly readings: readonly Reading[]; readonly same?: Aliased }
   /** A local function, read where it is called. */
   | { readonly kind: 'function'; readonly node: FunctionNode; readonly scope: Scope; readonly action: number; readonly value?: number }
   /** Markup kept in a variable; grows while the body is read. */
@@ -30,6 +30,9 @@ export type Meaning =
   /** The position in a list. */
   | { readonly kind: 'position' }
   | { readonly kind: 'opaque' };
+
+/** What a name is another name for: a part of what an expression gives, which is read in a scope. */
+export type Aliased = { readonly node: t.Node; readonly path: readonly string[]; readonly scope: Scope };
 
 /** Names in force at one place; the innermost first. */
 export type Scope = {

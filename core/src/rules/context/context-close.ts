@@ -33,6 +33,7 @@ function takersIn(model: Model, pages: Iterable<Page>): Map<UseId, Taker[]> {
         const steps = ownerSteps(tree, place, owners.get(provider) ?? -1);
         const isFixed = place.repeats.length === 0;
         const taker: Taker = { component: place.component, use: place.use, at: take.at, near: (steps === 1 || steps === 2) && isFixed };
+        if (!provider.use) continue;
         const known = found.get(provider.use);
         if (known) known.push(taker);
         else found.set(provider.use, [taker]);

@@ -48,7 +48,6 @@ function withoutRead(component: Component, candidates: ReadonlySet<number>, hand
     for (const change of action.changes) left.delete(change.value);
   }
   for (const value of component.facts.values) note(value.from);
-  for (const provided of component.facts.provides) note(provided.readings);
   if (left.size === 0) return left;
   walkTemplate(component.facts.template, (node) => {
     if (node.kind === 'text' || node.kind === 'branch' || node.kind === 'repeat') note(node.readings);

@@ -5,7 +5,7 @@ import { traitsOf } from '../../frameworks/registry';
 import type { TextEdit } from '../../model/finding';
 import type { Component } from '../../model/model';
 import { locate, type Span } from '../../model/span';
-import { walkTemplate } from '../../model/walk';
+import { usesIn, walkTemplate } from '../../model/walk';
 import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
@@ -38,11 +38,11 @@ function emptyProviders(component: Component): { readonly name: string; readonly
     const known = facts.values[value];
     return known?.kind === 'context' ? known.source : undefined;
   };
-  return facts.provides.flatMap(({ source, span, readings }) => {
-    const [only, ...more] = readings;
-    return only?.how === 'same' && only.path.length === 0 && more.length === 0 && takenAs(only.value) === source
-      ? [{ name: source, span }]
-      : [];
+  // What script gives to all below stands around the template.
+  const provides = usesIn(facts.template).filter((use) => use.tag.startsWith('key:'));
+  return provides.flatMap(({ tag, span, bindings }) => {
+    const [only, ...more] = bindings.flatMap((one) => one.readings);
+    return only?.how === 'same' && only.path.length === 0 && more.length === 0 && takenAs(only.value) === tag ? [{ name: tag, span }] : [];
   });
 }
 

@@ -30,7 +30,7 @@ const isOwnContent = (children: readonly TemplateNode[]): boolean =>
 /** The use to which a component hands all that it gets, under the same names. */
 const handsOnTo = remembered((component: Component): TemplateUse | undefined => {
   const { facts } = component;
-  if (facts.form === 'class' || facts.actions.length > 0 || facts.provides.length > 0 || facts.wrappedBy.length > 0 || facts.memo)
+  if (facts.form === 'class' || facts.actions.length > 0 || facts.wrappedBy.length > 0 || facts.memo)
     return undefined;
   if (
     facts.values.some((value) => !given.has(value.kind) || value.from.length > 0) ||

@@ -75,7 +75,7 @@ function surveyPage(model: Model, page: Page): PagePart {
       else unmet.set(key, { component: place.component, take, places: 1 });
     }
   }
-  const provides = new Set(tree.providers.map((provider) => provider.use));
+  const provides = new Set(tree.providers.flatMap(({ use }) => use ?? []));
   const given = tree.truncated ? provides : answers.given;
   return { page, components, unmet: [...unmet.values()], shadowed: answers.shadowed(), provides, answers: given };
 }
@@ -107,15 +107,15 @@ function answersIn(model: Model, tree: Tree, page: Page): Answers {
     given,
     noteUnseen: (place) => {
       // What it provides itself stands around its markup.
-      for (const provider of tree.providers) if (provider.owner === place.index) given.add(provider.use);
+      for (const provider of tree.providers) if (provider.owner === place.index && provider.use) given.add(provider.use);
       for (let at = place.provider; at >= 0; at = tree.providers[at]?.outer ?? -1) {
         const provider = tree.providers[at];
-        if (provider) given.add(provider.use);
+        if (provider?.use) given.add(provider.use);
       }
     },
     note: (place, take) => {
       const provider = tree.providers.length > 0 ? providerFor(tree, place, take.context) : undefined;
-      if (!provider) return;
+      if (!provider?.use) return;
       given.add(provider.use);
       const key = `${place.component} ${take.context}`;
       const known = found.get(key) ?? { component: place.component, context: take.context, providers: new Set<Provider>() };
@@ -126,8 +126,8 @@ function answersIn(model: Model, tree: Tree, page: Page): Answers {
       [...found.values()].flatMap(({ component, context, providers }): ShadowedTake[] => {
         for (const provider of providers) {
           const around = outerOf(tree, provider, providers);
-          const inner = around && around.use !== provider.use ? useById(model, provider.use) : undefined;
-          const outer = around && useById(model, around.use);
+          const inner = provider.use && around && around.use !== provider.use ? useById(model, provider.use) : undefined;
+          const outer = around?.use && useById(model, around.use);
           if (inner && outer) return [{ component, context, outer, inner, page: page.name }];
         }
         return [];

@@ -34,7 +34,7 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
       if (value?.kind !== 'state' || value.shape !== undefined || (isFollowed && !value.shallow)) return [];
       if (setsOtherwise(facts, action, change.value)) return [];
       // Where assignments are followed, one to a member is one; a method that changes a list is none.
-      if (facts.followsAssignment && change.order === undefined) return [];
+      if (facts.followsAssignment && action.changes.some((one) => one.value === change.value && one.order === undefined)) return [];
       const along = setAlong(facts, action, change.value);
       const setter = facts.values.find((one) => one.kind === 'setter' && one.partner === change.value)?.name;
       return [

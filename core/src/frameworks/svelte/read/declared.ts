@@ -1,8 +1,7 @@
-import type { MemberFact, Reading, SlotFact } from '../../../model/facts';
+import type { MemberFact, ProvideFact, Reading, SlotFact } from '../../../model/facts';
 import { defaultSlot, type MemberKey, memberName, memberOf, propKey, slotKey } from '../../../model/member';
 import type { Span } from '../../../model/span';
 import type { TypeExpr } from '../../../model/types';
-import type { Provided } from '../../../read/markup/contract';
 import type { Body } from '../../../read/script/body';
 import { isFunctionType } from '../../conventions';
 
@@ -11,7 +10,7 @@ export type DeclaredMembers = {
   readonly members: Map<MemberKey, MemberFact>;
   /** Props that the owner may bind, by value: writing to one tells the owner. */
   readonly bindable: Set<number>;
-  readonly provides: Provided[];
+  readonly provides: ProvideFact[];
   /** What a handle on the component gives. */
   readonly exposes: Reading[];
   propsType?: TypeExpr;

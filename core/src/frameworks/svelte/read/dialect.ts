@@ -25,7 +25,7 @@ export function apiName(body: Body, call: t.Node): string | undefined {
 
 /** Functions that are named as those are which make or take something that lasts. */
 export function isComposable(name: string | undefined): boolean {
-  return name !== undefined && /^(use|create|get|make)[A-Z]/.test(name);
+  return name !== undefined && /^(use|create|get|make|take|provide|set|init|setup|inject|receive|open|start)[A-Z]/.test(name);
 }
 
 /** What the reading of expressions must know of this framework, for one body with what it declares. */
@@ -133,6 +133,8 @@ function readApi(body: Body, declared: DeclaredMembers, call: Call, scope: Scope
     case 'setContext': {
       const key = first && keyOf(first);
       if (key !== undefined && second) declared.provides.push({ key, span: spanOf(call), readings: readingsOf(body, second, scope) });
+      // It gives back what it was given.
+      if (second) readExpression(body, second, scope, 'same', sink);
       return true;
     }
     case 'get':

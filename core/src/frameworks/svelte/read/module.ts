@@ -42,7 +42,7 @@ export function readSvelteScript(file: string, text: string): FileFacts {
   const shared: SharedFact[] = [];
   for (const one of declared) {
     const { node } = one;
-    if (isFunction(node) && one.wrappers.length === 0 && lasting.test(text.slice(node.start ?? 0, node.end ?? 0)) && gives(node)) {
+    if (isFunction(node) && one.wrappers.length === 0 && lasting.test(text.slice(node.start ?? 0, node.end ?? 0)) && (gives(node) || /\bsetContext\b/.test(text.slice(node.start ?? 0, node.end ?? 0)))) {
       apart.add(one.name);
       shared.push(readComposable(module, one, node));
       continue;
@@ -67,9 +67,10 @@ export function readSvelteScript(file: string, text: string): FileFacts {
     ...voidsOf(module),
     ...halvesOf(file, program),
   };
-  const given = [...text.matchAll(/\bsetContext\s*(?:<[^(]*>)?\(\s*(?:'([^']*)'|"([^"]*)"|([\w$.]+))/g)].map((match) =>
-    match[3] === undefined ? `'${match[1] ?? match[2] ?? ''}'` : match[3],
-  );
+  const given = [...text.matchAll(/\bsetContext\s*(?:<[^(]*>)?\(\s*(?:'([^']*)'|"([^"]*)"|([\w$.]+))/g)].map((match) => ({
+    key: match[3] === undefined ? `'${match[1] ?? match[2] ?? ''}'` : match[3],
+    span: { start: match.index, end: match.index + match[0].length },
+  }));
   if (given.length > 0) facts.gives = given;
   const body = mayLast(text) ? readModuleBody(module, program.body, (name) => apart.has(name), moduleDialect()) : undefined;
   if (body) facts.module = body;
@@ -152,7 +153,7 @@ function readComposable(module: ModuleScope, one: Declaration, node: FunctionNod
   if (node.body.type === 'BlockStatement') readInstance({ body, declared, runes: true, isFunction: true }, node.body.body, scope);
   const result = resultOf(node);
   const returns = result ? readingsOf(body, result, scope) : [];
-  return { kind: 'hook', name: one.name, span: one.span, ...finishBody(body), returns: mergeReadings(returns) };
+  return { kind: 'hook', name: one.name, span: one.span, ...finishBody(body), returns: mergeReadings(returns), ...(declared.provides.length > 0 ? { provides: declared.provides } : {}) };
 }
 
 function resultOf(node: FunctionNode): t.Node | undefined {

@@ -1,10 +1,9 @@
 import type * as t from '@babel/types';
 import { type MemberKey, memberName, memberOf } from '../../../model/member';
-import type { MemberFact, SlotFact } from '../../../model/facts';
+import type { MemberFact, ProvideFact, SlotFact } from '../../../model/facts';
 import type { Span } from '../../../model/span';
 import type { TypeExpr } from '../../../model/types';
 import type { Writable } from '../../../model/writable';
-import type { Provided } from '../../../read/markup/contract';
 import { type Body, excerpt, propValue } from '../../../read/script/body';
 import { bare, dottedName, keyName, spanOf } from '../../../read/script/syntax';
 import { readType } from '../../../read/script/types';
@@ -26,7 +25,7 @@ export type DeclaredMembers = {
   /** Attributes that are not declared go to the root of the template by themselves. */
   inheritAttrs: boolean;
   /** What is given to all below, outermost first. */
-  readonly provides: Provided[];
+  readonly provides: ProvideFact[];
   /** Module names of the objects that are mixed in, where all of them are named. */
   readonly mixins: string[];
 };

@@ -48,10 +48,15 @@ import { rendersSomething } from './render';
 import { readSetup, type Setup } from './setup';
 import type { VueMarkup } from './template';
 
+/** Whether a script may hold a plugin: a method or function `install` of one or two parameters, which provides something. */
+function installs(text: string): boolean {
+  return /\binstall\b[^{};]{0,80}[{>]/.test(text) && /\.(?:provide|component)\s*\(/.test(text);
+}
+
 /** Tells whether a script belongs to this framework: it imports from it, or from what is made for it alone. */
 export function isVueScript(text: string): boolean {
   const imports = /from\s*['"](?:[^'"]+\.vue|vue|vue-demi|@vue\/[\w-]+|vue-router|pinia|vuex|@vueuse\/[\w-]+|#imports|#app|nuxt\/app)['"]/;
-  return imports.test(text) || givesGlobalProperties(text);
+  return imports.test(text) || givesGlobalProperties(text) || installs(text);
 }
 
 /** Reads a script of a project in this framework: composables, stores, keys, component objects, routes, the application. Never throws. */
@@ -86,7 +91,7 @@ export function readVueScript(file: string, text: string): FileFacts {
   const given = calls.flatMap((call) => {
     const [key, value] = call.arguments;
     const name = methodOf(call) === 'provide' && key && value ? keyOf(key) : undefined;
-    return name === undefined ? [] : [name.slice('key:'.length)];
+    return name === undefined ? [] : [{ key: name.slice('key:'.length), span: spanOf(call) }];
   });
   if (given.length > 0) facts.gives = given;
   if (application.globals.length > 0) facts.globals = application.globals;
@@ -233,7 +238,7 @@ export function readComposable(module: ModuleScope, one: Declaration, node: Func
   if (node.body.type === 'BlockStatement') readSetup(setup, node.body.body, scope);
   const result = resultOf(node);
   const returns: Reading[] = result ? readingsOf(body, result, scope) : [];
-  return { kind: 'hook', name: one.name, span: one.span, ...finishBody(body), returns: mergeReadings(returns) };
+  return { kind: 'hook', name: one.name, span: one.span, ...finishBody(body), returns: mergeReadings(returns), ...(declared.provides.length > 0 ? { provides: declared.provides } : {}) };
 }
 
 /** `createApp(App).use(router).provide(key, value).component('PassageRow', PassageRow).mount('#app')`. */

@@ -18,6 +18,7 @@ import {
 import { bindProps } from '../../../read/script/props';
 import { declareEvents, declareProps, fieldOf } from './contract';
 import { madeMeaning, madeValue } from './dialect';
+import { takenFromStores } from './store-helpers';
 import { provide, readSetup, type Setup } from './setup';
 
 const lifecycles =
@@ -160,7 +161,10 @@ function declareData(body: Body, object: t.ObjectExpression, own: Map<string, Me
 function declareFunctions({ body }: Setup, given: t.Node | undefined, own: Map<string, Meaning>, scope: Scope): void {
   if (given?.type !== 'ObjectExpression') return;
   for (const property of given.properties) {
-    if (property.type === 'SpreadElement') continue;
+    if (property.type === 'SpreadElement') {
+      for (const [name, meaning] of takenFromStores(body, property, scope) ?? []) own.set(name, meaning);
+      continue;
+    }
     const name = keyName(property);
     const fn = property.type === 'ObjectMethod' ? property : wrapped(property.value);
     if (name === undefined || !fn) continue;
@@ -183,7 +187,10 @@ function wrapped(given: t.Node): FunctionNode | undefined {
 function declareComputed({ body, setters }: Setup, given: t.Node | undefined, own: Map<string, Meaning>, scope: Scope): void {
   if (given?.type !== 'ObjectExpression') return;
   for (const property of given.properties) {
-    if (property.type === 'SpreadElement') continue;
+    if (property.type === 'SpreadElement') {
+      for (const [name, meaning] of takenFromStores(body, property, scope) ?? []) own.set(name, meaning);
+      continue;
+    }
     const name = keyName(property);
     if (name === undefined) continue;
     const node = property.type === 'ObjectMethod' ? property : bare(property.value);
