@@ -1,6 +1,6 @@
 import type { Framework } from './framework';
 import type { Member, MemberKey } from './member';
-import type { FilePath, Span } from './span';
+import type { FilePath, Location, Span } from './span';
 import type { TypeExpr, TypeFact } from './types';
 
 /** Something in a file that could not be read, and where. */
@@ -327,6 +327,8 @@ export type StoreReading =
 export type OriginFact = {
   readonly kind: 'fetch' | 'query' | 'loader' | 'storage' | 'url' | 'message' | 'platform';
   readonly what: string;
+  /** The function of the project that answers, where it is known. */
+  readonly at?: Location;
 };
 
 /** How a value enters an expression. */

@@ -47,7 +47,7 @@ export function backSteps(ways: FlowQueries, spot: Spot): Step[] {
       return steps.length > 0 ? steps : [{ kind: 'owns', ...here, ending: 'constant' }];
     }
     case 'fetched':
-      return [{ kind: 'owns', ...here, ending: 'asked', by: originText(value.origin) }, ...madeFrom(frame, value.from, spot.track)];
+      return [{ kind: 'owns', ...here, at: value.origin?.at ?? at, ending: 'asked', by: originText(value.origin) }, ...madeFrom(frame, value.from, spot.track)];
     case 'hook':
       return hookBack(ways, frame, spot);
     case 'context':

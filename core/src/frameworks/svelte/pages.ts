@@ -1,5 +1,5 @@
 import type { FileFacts, TemplateNode, TemplateUse, ValueFact } from '../../model/facts';
-import type { FilePath, Span } from '../../model/span';
+import { type FilePath, locate, type Span } from '../../model/span';
 import { directoryOf } from '../../model/paths';
 import type { PlacedPage, Project } from '../conventions';
 import { useOfFile } from '../placed';
@@ -22,8 +22,11 @@ export function placedPages({ files, dependenciesOf }: Project): PlacedPage[] {
     const values: ValueFact[] = [];
     const uses = shown.map((one) => {
       const loader = loaderOf(files, one);
-      if (loader !== undefined)
-        values.push({ name: 'data', kind: 'fetched', span: nowhere, from: [], origin: { kind: 'loader', what: `load of ${loader}` } });
+      if (loader !== undefined) {
+        const load = files.get(loader)?.shared.find((shared) => shared.name === 'load');
+        const at = load ? { at: locate(loader, load.span) } : {};
+        values.push({ name: 'data', kind: 'fetched', span: nowhere, from: [], origin: { kind: 'loader', what: `load of ${loader}`, ...at } });
+      }
       return { file: one, known: values.length };
     });
     const template = uses.reduceRight<TemplateNode[]>((inside, one) => [useOf(file, one.file, one.known, inside)], []);

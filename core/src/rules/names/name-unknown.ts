@@ -24,7 +24,10 @@ function mixedIn(model: Model, { facts, file }: Pick<Component, 'facts' | 'file'
   const names = new Set<string>();
   for (const one of facts.mixins ?? []) {
     const meant = model.named(file, one);
-    const mixable = meant.kind === 'value' ? model.files.get(meant.file)?.mixables?.find(({ name }) => name === meant.name) : undefined;
+    const mixable =
+      meant.kind === 'value' || meant.kind === 'hook'
+        ? model.files.get(meant.file)?.mixables?.find(({ name }) => name === (meant.kind === 'hook' ? meant.fact.name : meant.name))
+        : undefined;
     for (const name of mixable?.members ?? []) names.add(name);
     if (mixable) continue;
     const mixin = meant.kind === 'component' ? model.components.get(meant.id) : undefined;

@@ -131,7 +131,7 @@ function readComponent(source: Source): ComponentFacts {
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [...plain, ...statements], setters, lazy: new Map(), guessed: [] };
+  const setup: Setup = { body, declared, statements: [...plain, ...statements], setters, lazy: new Map(), guessed: [], mixed: [] };
   const scope = innerScope();
   const options = optionsOf(plain);
   if (options && statements.length === 0) setup.options = options;

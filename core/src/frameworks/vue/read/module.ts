@@ -43,7 +43,7 @@ import { declareEvents, declareProps, fieldOf, newDeclared } from './contract';
 import { vueDialect } from './dialect';
 import { assemble, componentsOf } from '.';
 import { pascal } from './names';
-import { boundSetup, isComponentObject, optionsIn, readOptions, resultOf } from './options';
+import { boundSetup, isComponentObject, isMixin, membersGiven, optionsIn, readOptions, resultOf } from './options';
 import { rendersSomething } from './render';
 import { readSetup, type Setup } from './setup';
 import type { VueMarkup } from './template';
@@ -53,10 +53,16 @@ function installs(text: string): boolean {
   return /\binstall\b[^{};]{0,80}[{>]/.test(text) && /\.(?:provide|component)\s*\(/.test(text);
 }
 
+/** Whether a script may hold an object of options: some that are functions or hold them, which use `this`. */
+function mixesIn(text: string): boolean {
+  const isOptions = /\b(?:data\s*(?:\(\s*\)|:\s*function)|(?:methods|computed|watch)\s*:\s*\{)/;
+  return isOptions.test(text) && /\bthis\.[\w$]/.test(text) && /\bexport\b/.test(text);
+}
+
 /** Tells whether a script belongs to this framework: it imports from it, or from what is made for it alone. */
 export function isVueScript(text: string): boolean {
   const imports = /from\s*['"](?:[^'"]+\.vue|vue|vue-demi|@vue\/[\w-]+|vue-router|pinia|vuex|@vueuse\/[\w-]+|#imports|#app|nuxt\/app)['"]/;
-  return imports.test(text) || givesGlobalProperties(text) || installs(text);
+  return imports.test(text) || givesGlobalProperties(text) || installs(text) || mixesIn(text);
 }
 
 /** Reads a script of a project in this framework: composables, stores, keys, component objects, routes, the application. Never throws. */
@@ -112,7 +118,7 @@ function moduleDialect(): Dialect {
       return { shape: 'observable', ...(first ? { first } : {}) };
     },
     setUp: (body, statements, scope) =>
-      readSetup({ body, declared, statements: [], setters, lazy: new Map(), guessed: [] }, statements, scope),
+      readSetup({ body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [] }, statements, scope),
   };
 }
 
@@ -127,6 +133,11 @@ function sortDeclared(module: ModuleScope, one: Declaration, file: string, probl
   const { node, whole } = one;
   const options = optionsIn(whole);
   const object = bare(whole).type === 'ObjectExpression';
+  if (options && object && isMixin(options)) {
+    apart.add(one.name);
+    found.shared.push(readMixin(module, one, options));
+    return;
+  }
   if (options && (!object || isComponentObject(options)) && (one.name === 'default' || /^[A-Z]/.test(one.name))) {
     apart.add(one.name);
     found.components.push(readObject(module, one, options, file, problems));
@@ -146,12 +157,23 @@ function sortDeclared(module: ModuleScope, one: Declaration, file: string, probl
   found.shared.push(sharedValue(module, one));
 }
 
+/** An object that is mixed into components: they hold and do what it does, as if they called a composable. */
+function readMixin(module: ModuleScope, one: Declaration, options: t.ObjectExpression): SharedFact {
+  const declared = newDeclared();
+  const setters = new Map<number, number>();
+  const body = newBody(module, vueDialect(declared, setters));
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [] };
+  const returns = membersGiven(setup, options);
+  const provides = declared.provides.length > 0 ? { provides: declared.provides } : {};
+  return { kind: 'hook', name: one.name, span: one.span, ...finishBody(body), returns, ...provides };
+}
+
 /** A component written as an object in a script, with its template as a text or none that can be read. */
 function readObject(module: ModuleScope, one: Declaration, options: t.ObjectExpression, file: string, problems: Problem[]): ComponentFacts {
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), options, guessed: [] };
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), options, guessed: [], mixed: [] };
   const scope = innerScope();
   const locals = readOptions(setup, options, scope);
   const given = fieldOf(options, 'template');
@@ -198,7 +220,7 @@ function readFunctional(
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [] };
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [] };
   const scope = innerScope();
   const props = assignedTo(statements, `${one.name}.props`);
   const emits = assignedTo(statements, `${one.name}.emits`);
@@ -234,7 +256,7 @@ export function readComposable(module: ModuleScope, one: Declaration, node: Func
   const scope = innerScope();
   bindParams(body, node, scope);
   for (const [name, meaning] of scope.names) if (meaning.kind === 'value') scope.names.set(name, { ...meaning, kind: 'box' });
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [] };
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [] };
   if (node.body.type === 'BlockStatement') readSetup(setup, node.body.body, scope);
   const result = resultOf(node);
   const returns: Reading[] = result ? readingsOf(body, result, scope) : [];

@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import type { Reading } from '../../../model/facts';
 import { addValue, type Body, newEffects, propValue } from '../../../read/script/body';
 import { keptFunction, readingsOf } from '../../../read/script/expressions';
 import { computedFrom, declareAction, declareFunction } from '../../../read/script/functions';
@@ -19,7 +20,9 @@ import { bindProps } from '../../../read/script/props';
 import { declareEvents, declareProps, fieldOf } from './contract';
 import { madeMeaning, madeValue } from './dialect';
 import { takenFromStores } from './store-helpers';
-import { provide, readSetup, type Setup } from './setup';
+import { mixedIn, provide, readSetup, type Setup } from './setup';
+
+const nowhere = { start: 0, end: 0 };
 
 const lifecycles =
   /^(beforeCreate|created|beforeMount|mounted|beforeUpdate|updated|activated|deactivated|beforeUnmount|unmounted|beforeDestroy|destroyed|errorCaptured|serverPrefetch)$/;
@@ -62,6 +65,26 @@ export function isComponentObject(options: t.ObjectExpression): boolean {
   );
 }
 
+/** Tells whether a plain object of options is made to be mixed into components: it shows nothing by itself, and uses what it is mixed into. */
+export function isMixin(options: t.ObjectExpression): boolean {
+  const has = (name: string): boolean => options.properties.some((one) => one.type !== 'SpreadElement' && keyName(one) === name);
+  const does = ['data', 'computed', 'methods', 'watch', 'created', 'mounted'].some(has);
+  return does && !['template', 'render', 'setup', 'extends', 'components', 'name', 'props'].some(has);
+}
+
+/** What an object of options gives to each component that it is mixed into: its members by their names. */
+export function membersGiven(setup: Setup, options: t.ObjectExpression): Reading[] {
+  const scope = innerScope();
+  readOptions(setup, options, scope);
+  return [...scope.names].flatMap(([name, meaning]): Reading[] => {
+    const value = meaning.kind === 'value' || meaning.kind === 'function' ? meaning.value : undefined;
+    const path = meaning.kind === 'value' ? meaning.path : [];
+    if (value === undefined) return [];
+    const span = setup.body.values[value]?.span ?? nowhere;
+    return [{ value, path, how: 'same', span, held: { at: [name], how: 'same' } }];
+  });
+}
+
 /**
  * Reads a component written as an object of options: what it declares, holds and does. Gives the
  * components it registers, by tag name.
@@ -69,7 +92,8 @@ export function isComponentObject(options: t.ObjectExpression): boolean {
 export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Scope): Map<string, string> {
   const { body, declared } = setup;
   const own = new Map<string, Meaning>();
-  const members = (name: string): Meaning | undefined => own.get(name) ?? platformMember(setup, name);
+  const members = (name: string): Meaning | undefined =>
+    own.get(name) ?? platformMember(setup, name) ?? (name.startsWith('$') ? undefined : mixedIn(setup, name, nowhere));
   body.own = (name) => (name.startsWith('state.') ? stateMember(own, name) : members(name));
   const option = (name: string): t.Node | undefined => fieldOf(options, name);
   const props = option('props');
@@ -80,6 +104,8 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   const takesOver = Boolean(option('extends')) || options.properties.some((one) => one.type === 'SpreadElement');
   if (mixins || takesOver) declared.open = true;
   if (mixins && !takesOver) declared.mixins.push(...namedIn(mixins));
+  for (const name of declared.mixins)
+    setup.mixed.push(addValue(body, { name, kind: 'hook', span: spanOf(mixins ?? options), from: [], source: name }));
   const inherit = option('inheritAttrs');
   if (inherit?.type === 'BooleanLiteral') declared.inheritAttrs = inherit.value;
   readModelOption(setup, option('model'));

@@ -65,6 +65,8 @@ export type Setup = {
   render?: Rendering;
   /** Names of markup that are taken for props, since not all props are known. */
   readonly guessed: NameFact[];
+  /** Values that stand for the objects that are mixed in. */
+  readonly mixed: number[];
 };
 
 /** Reads the statements of a setup: names get their meaning in `scope`, everything done on the way is one action. */
@@ -466,8 +468,16 @@ export function templateNames(setup: Setup): (name: string, span: Span) => Meani
     const unknown = declared.open || (declared.propsType && declared.propsType.kind !== 'object');
     if (!unknown || name.startsWith('$') || platform.has(name)) return undefined;
     if (span.end > 0) setup.guessed.push({ name, span });
-    return { kind: 'value', value: propValue(body, name, declared.propsSpan), path: [] };
+    return mixedIn(setup, name, span) ?? { kind: 'value', value: propValue(body, name, declared.propsSpan), path: [] };
   };
+}
+
+/** What a name stands for that a component does not declare itself: a member of what is mixed in; undefined where nothing is. */
+export function mixedIn({ mixed }: Setup, name: string, span: Span): Meaning | undefined {
+  const [only, ...more] = mixed;
+  if (only === undefined) return undefined;
+  if (more.length === 0) return { kind: 'value', value: only, path: [name] };
+  return { kind: 'local', readings: mixed.map((value) => ({ value, path: [name], how: 'part', span })) };
 }
 
 /** Names that templates take from the platform. */
