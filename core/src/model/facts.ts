@@ -576,8 +576,8 @@ export type TemplateUse = {
   readonly kind: 'use';
   /** Module name of the component as written; empty when the tag is a value of the body. */
   readonly tag: string;
-  /** Index of the value that holds the component, where it is no module name. */
-  readonly dynamic?: number;
+  /** What the expression of the tag reads, where it is no module name: what holds the component, or chooses it. */
+  readonly dynamic?: readonly Reading[];
   readonly span: Span;
   readonly nameSpan: Span;
   readonly bindings: readonly Binding[];

@@ -242,9 +242,18 @@ function visitChosen(unfolding: Unfolding, node: TemplateUse, use: Use, at: Posi
 
 type Choice = { readonly component: Component; readonly when: string };
 
+/** The components that the tag of a use may be: each once, in the order in which its expression reads them. */
 function choicesOf(unfolding: Unfolding, node: TemplateUse, at: Position): Choice[] {
+  const found = new Map<ComponentId, Choice>();
+  for (const reading of node.dynamic ?? [])
+    for (const choice of chosenBy(unfolding, reading, at)) if (!found.has(choice.component.id)) found.set(choice.component.id, choice);
+  return [...found.values()];
+}
+
+/** The components that one reading of a tag's expression may give: what a prop was given, a component by name, the members of a table. */
+function chosenBy(unfolding: Unfolding, reading: Reading, at: Position): Choice[] {
   const { model } = unfolding;
-  const value = at.body.facts.values[node.dynamic ?? -1];
+  const value = at.body.facts.values[reading.value];
   if (value?.kind === 'prop') {
     const id = unfolding.places[at.owner]?.use;
     const use = id && useById(model, id);
@@ -255,20 +264,29 @@ function choicesOf(unfolding: Unfolding, node: TemplateUse, at: Position): Choic
     const component = componentOf(model, use.file, given);
     return component ? [{ component, when: '' }] : [];
   }
+  if (value?.kind === 'module') return tabled(model, at.body, reading, value.name);
   const held = heldChoices(unfolding, value, at.body);
-  if (held.length > 0) return held;
-  const made = value?.kind === 'derived' ? value.from : [];
-  const reading = made.find((one) => at.body.facts.values[one.value]?.kind === 'module');
-  const source = reading && at.body.facts.values[reading.value];
-  if (source?.kind !== 'module' || source.source === undefined || !reading) return [];
-  const table = model.named(at.body.file, source.source);
-  if (table.kind !== 'value') return [];
-  const [key = '*'] = reading.path;
-  return (model.files.get(table.file)?.aliases ?? []).flatMap((alias): Choice[] => {
+  if (held.length > 0 || !value || value.kind !== 'derived') return held;
+  return value.from.flatMap((one) => tabled(model, at.body, one, value.name));
+}
+
+/** What a name of the module gives that is read in a tag's expression: the component itself, or those of a table, whole or by a member. */
+function tabled(model: Model, { facts, file }: Component, reading: Reading, name: string): Choice[] {
+  const source = facts.values[reading.value];
+  if (source?.kind !== 'module' || source.source === undefined) return [];
+  const own = reading.path.length === 0 && reading.how === 'same' ? componentOf(model, file, source.source) : undefined;
+  if (own) return [{ component: own, when: `${name} is ${own.name}` }];
+  const meant = model.named(file, source.source);
+  if (meant.kind !== 'value') return [];
+  const aliases = model.files.get(meant.file)?.aliases ?? [];
+  const given = aliases.find((alias) => alias.name === `${meant.name}()`);
+  const table = reading.how === 'called' ? given?.target : meant.name;
+  const [key = '*'] = reading.how === 'called' ? [] : reading.path;
+  return aliases.flatMap((alias): Choice[] => {
     const [of, member] = alias.name.split('.');
     const component =
-      of === table.name && member !== undefined && (key === '*' || key === member) ? componentOf(model, table.file, alias.name) : undefined;
-    return component ? [{ component, when: key === '*' ? `${value?.name} is ${member}` : '' }] : [];
+      of === table && member !== undefined && (key === '*' || key === member) ? componentOf(model, meant.file, alias.name) : undefined;
+    return component ? [{ component, when: key === '*' ? `${name} is ${member}` : '' }] : [];
   });
 }
 

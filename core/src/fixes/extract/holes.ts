@@ -128,7 +128,7 @@ export class Holes {
   /** A component that a value holds comes from who has the stretch. */
   chosen(pieces: readonly Piece[]): void {
     const mentions = pieces.map(({ node }): Mention[] =>
-      node.kind === 'use' && node.dynamic !== undefined ? [{ value: node.dynamic, span: node.nameSpan }] : [],
+      node.kind === 'use' ? (node.dynamic ?? []).map(({ value, span }) => ({ value, span })) : [],
     );
     const texts = pieces.map(({ node }, at) => (node.kind === 'use' ? says(this.places[at] as Occurrence, node.nameSpan) : ''));
     if (mentions.some((one) => one.length > 0) && this.kindOf(mentions, texts) !== 'stays') this.closeOver(mentions, texts[0] ?? '');

@@ -162,8 +162,7 @@ function noteNode(node: TemplateNode, tables: Tables): void {
       }
       for (const spread of node.spreads)
         for (const reading of spread.readings) add(sinks, reading.value, { reading, to: 'spread', use: node, spread });
-      if (node.dynamic !== undefined)
-        add(sinks, node.dynamic, { reading: { value: node.dynamic, path: [], how: 'same', span: node.nameSpan }, to: 'decides', node });
+      for (const reading of node.dynamic ?? []) add(sinks, reading.value, { reading, to: 'decides', node });
       if (node.ref) add(tables.refs, node.ref.value, node);
   }
 }

@@ -424,6 +424,7 @@ function paramBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
       : [{ kind: 'passes', ...here, ending: 'constant', ...(arg.constant === undefined ? {} : { by: arg.constant }) }];
   }
   const callers = ways.callers(frame, value.of);
+  if (value.from.length > 0) return madeFrom(frame, value.from, spot.track);
   if (callers.length === 0)
     return [{ kind: 'owns', ...here, ending: 'unknown', by: `nobody calls ${frame.body.actions[value.of]?.name ?? 'it'}` }];
   const handles = isHandler(frame, value.of);

@@ -40,6 +40,7 @@ export function carrierOf(model: Model, file: FilePath, { on, name = '' }: Chann
   if (on !== 'channel') return 'document';
   if (name.startsWith('"')) return `"${channelName(model, file, name.slice(1, -1))}"`;
   const [root = name, ...members] = name.replace(/\(\)$/, '').split('.');
+  if (root.startsWith('$')) return isGlobal(model, root) ? globalCarrier(root) : undefined;
   const meant = model.named(file, root);
   if (meant.kind === 'outside') return `${meant.module}#${name}`;
   if (meant.kind === 'hook' && name.endsWith('()')) return `${meant.file}()`;
@@ -50,6 +51,11 @@ export function carrierOf(model: Model, file: FilePath, { on, name = '' }: Chann
   if (origin?.kind === 'message') return `"${channelName(model, meant.file, origin.what)}"`;
   return `${meant.file}#${[meant.name, ...members].join('.')}`;
 }
+
+/** What an application gives to all its components under a name, by whatever name its modules know it. */
+const globalCarrier = (name: string): string => `global ${name}`;
+
+const isGlobal = (model: Model, name: string): boolean => [...model.files.values()].some(({ globalNames }) => globalNames?.includes(name));
 
 /** The name of a broadcast channel, where a constant holds it what that says. */
 const channelName = (model: Model, file: FilePath, name: string): string =>

@@ -54,6 +54,40 @@ function reached(ways: FlowQueries, start: readonly Spot[]): Reached {
   return { spots, steps };
 }
 
+/** What a change reaches, with what effects set that run because of it, and so on: what these reach as well. */
+function reachedByEffects(ways: FlowQueries, states: readonly Spot[]): Reached {
+  const all = [...states];
+  const keys = new Set(all.map(spotKey));
+  for (let found = reached(ways, all); ; found = reached(ways, all)) {
+    const before = all.length;
+    for (const spot of found.spots.values()) {
+      for (const set of setByEffects(ways, spot)) {
+        if (found.spots.has(spotKey(set)) || keys.has(spotKey(set))) continue;
+        keys.add(spotKey(set));
+        all.push(set);
+      }
+    }
+    if (all.length === before) return found;
+  }
+}
+
+/** States of its own body that effects set which run again when a value is another. */
+function setByEffects({ graph }: FlowQueries, spot: Spot): Spot[] {
+  const frame = graph.frames[spot.frame];
+  if (!frame || frame.kind === 'module') return [];
+  return (graph.indexOf(frame).sinks.get(spot.value) ?? []).flatMap((sink): Spot[] => {
+    if (!('action' in sink) || !forward(sink.reading, spot.track)) return [];
+    const action = frame.body.actions[sink.action];
+    const isFollowed = sink.to === 'follows' || (action?.follows === undefined && isTracked(frame));
+    if (action?.kind !== 'effect' || !isFollowed) return [];
+    return action.changes.flatMap(({ value, path = [] }) =>
+      frame.body.values[value]?.kind === 'state' ? [{ frame: frame.index, value, track: path }] : [],
+    );
+  });
+}
+
+const isTracked = ({ component }: Frame): boolean => component !== undefined && traitsOf(component).effects === 'tracked';
+
 /**
  * What renders, is computed and runs again when some states change. In React a component renders when
  * its own state changes, when a context or store it reads does, and when the component that wrote it
@@ -63,7 +97,7 @@ function reached(ways: FlowQueries, start: readonly Spot[]): Reached {
 export function impactOf(ways: FlowQueries, states: readonly Spot[]): Impact {
   const { graph } = ways;
   const { tree } = graph;
-  const found = reached(ways, states);
+  const found = reachedByEffects(ways, states);
   const changed = new Map<number, Set<number>>();
   for (const spot of found.spots.values()) {
     const known = changed.get(spot.frame) ?? new Set();

@@ -1,3 +1,4 @@
+import { traitsOf } from '../../frameworks/registry';
 import type { Component } from '../../model/model';
 import { memberName } from '../../model/member';
 import type { PlaceIndex } from '../../model/tree';
@@ -159,6 +160,9 @@ function changedBy(ways: FlowQueries, spot: Spot): Spot[] {
   const value = valueOf(graph, spot);
   if (!value) return [];
   if (!isEvent(graph, spot)) {
+    const component = graph.frames[spot.frame]?.component;
+    // What is computed again shows by itself where what reads it runs again, and not all that it is computed from.
+    if (value.kind === 'derived' && component && traitsOf(component).rerender === 'reading') return [spot];
     const origins = originsOf(ways, spot).map((one) => one.spot);
     return origins.length > 0 ? origins : [spot];
   }

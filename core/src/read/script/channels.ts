@@ -22,10 +22,14 @@ const hearing = new Set(['on', 'once', 'subscribe', 'addListener', 'addEventList
  * untouched.
  */
 function readChannelCall(body: Body, node: Call, { base, path }: Callee, scope: Scope, sink: Effects): boolean {
-  const method = path.at(-1) ?? (base.type === 'Identifier' ? base.name : '');
+  const written = path.at(-1) ?? (base.type === 'Identifier' ? base.name : '');
+  // Buses of an application may spell their methods as its components do: `$on`.
+  const method = path.length > 0 ? written.replace(/^\$/, '') : written;
   noteEnding(body, node, method);
   if (undoing.has(method) && path.length > 0) {
-    for (const one of node.arguments) if (one.type !== 'Identifier') readExpression(body, one, scope, 'computed', sink);
+    // The function that it takes away does not run because of it.
+    const [event] = node.arguments;
+    if (event && event.type !== 'Identifier') readExpression(body, event, scope, 'computed', sink);
     return true;
   }
   if (timers.has(method)) return readTimer(body, node, base, path, scope, sink);
@@ -53,8 +57,12 @@ function noteEnding(body: Body, node: Call, method: string): void {
 
 type Callee = { readonly base: t.Node; readonly path: readonly string[] };
 
+/** Names of which an application may give a bus to all its components: `$bus`. */
+const isGlobalProperty = (name: string): boolean => /^\$[a-z]\w*$/i.test(name);
+
 /** Where a call of a method is heard: on the window, the document, an element, or something of the module. */
 function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope): Pick<Channel, 'on' | 'name'> | undefined {
+  if (base.type === 'ThisExpression' && path.length === 2 && isGlobalProperty(path[0] ?? '')) return { on: 'channel', name: path[0] ?? '' };
   if (base.type === 'ThisExpression') return path.length > 2 ? { on: 'channel', name: `this.${path[0]}` } : { on: 'element' };
   if (base.type !== 'Identifier')
     return path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener' ? { on: 'element' } : undefined;
@@ -67,7 +75,8 @@ function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope
   if (!meaning && !body.module.names.has(base.name)) {
     if (base.name === 'window' || base.name === 'globalThis' || base.name === 'self')
       return path[0] === 'document' ? { on: 'document' } : { on: 'window' };
-    return base.name === 'document' ? { on: 'document' } : undefined;
+    if (base.name === 'document') return { on: 'document' };
+    return isGlobalProperty(base.name) && path.length === 1 ? { on: 'channel', name: base.name } : undefined;
   }
   if (!meaning) return { on: 'channel', name: [base.name, ...path.slice(0, -1)].join('.') };
   const index = meaning.kind === 'value' ? meaning.value : meaning.kind === 'local' ? meaning.readings[0]?.value : undefined;

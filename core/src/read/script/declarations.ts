@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { AliasFact } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { loadedBy, loadedByCall } from './loaded';
-import { bare, calleeName, dottedName, isCapitalised, isFunction, keyName, spanOf } from './syntax';
+import { bare, calleeName, dottedName, type FunctionNode, isCapitalised, isFunction, keyName, spanOf } from './syntax';
 import { storeShapeOf } from './store-shapes';
 
 /** Something the module declares under a name: taken out of its wrappers. */
@@ -139,6 +139,8 @@ export function aliasOf(declared: Declared): AliasFact[] {
   const assigned = objectAssigned(node);
   if (assigned) return [{ name, target: assigned.target, wrappedBy }, ...membersOf(name, assigned.members)];
   if (node.type === 'ObjectExpression') return membersOf(name, node);
+  const table = isFunction(node) ? tableGivenBy(node) : undefined;
+  if (table !== undefined) return [{ name: `${name}()`, target: table, wrappedBy: [] }];
   const loaded = loadedByCall(declared.whole);
   return loaded ? [{ name, target: loaded.exported, from: loaded.from, wrappedBy: [] }] : [];
 }
@@ -148,6 +150,14 @@ function objectAssigned(node: t.Node): { target: string; members: t.ObjectExpres
   const [target, members] = node.arguments;
   const name = target && dottedName(bare(target));
   return name && members?.type === 'ObjectExpression' ? { target: name, members } : undefined;
+}
+
+/** `(kind) => registry[kind] ?? Note`: the table of which a function gives a member; undefined for all others. */
+function tableGivenBy(node: FunctionNode): string | undefined {
+  const given = node.body.type === 'BlockStatement' ? node.body.body.findLast((one) => one.type === 'ReturnStatement')?.argument : node.body;
+  const result = given && bare(given);
+  const left = result?.type === 'LogicalExpression' ? bare(result.left) : result;
+  return left?.type === 'MemberExpression' && left.computed && left.object.type === 'Identifier' ? left.object.name : undefined;
 }
 
 function membersOf(name: string, object: t.ObjectExpression): AliasFact[] {

@@ -5,7 +5,7 @@ import { traitsOf } from '../../frameworks/registry';
 import type { TextEdit } from '../../model/finding';
 import type { Component } from '../../model/model';
 import { locate, type Span } from '../../model/span';
-import { usesIn, walkTemplate } from '../../model/walk';
+import { walkTemplate } from '../../model/walk';
 import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
@@ -31,30 +31,13 @@ function withoutTags({ file }: Component, { span }: Element): TextEdit[] {
   ];
 }
 
-/** A provider that gives what its own component took from the provider around it. */
-function emptyProviders(component: Component): { readonly name: string; readonly span: Span }[] {
-  const { facts } = component;
-  const takenAs = (value: number): string | undefined => {
-    const known = facts.values[value];
-    return known?.kind === 'context' ? known.source : undefined;
-  };
-  // What script gives to all below stands around the template.
-  const provides = usesIn(facts.template).filter((use) => use.tag.startsWith('key:'));
-  return provides.flatMap(({ tag, span, bindings }) => {
-    const [only, ...more] = bindings.flatMap((one) => one.readings);
-    return only?.how === 'same' && only.path.length === 0 && more.length === 0 && takenAs(only.value) === tag ? [{ name: tag, span }] : [];
-  });
-}
-
 /** Markup or provider layers without effect. */
 export const wrapperEmpty: Rule = {
-  inComponent: (component) => {
-    const fragments = emptyFragments(component).map((node): Found => ({
+  inComponent: (component) =>
+    emptyFragments(component).map((node): Found => ({
       ...foundAt(component, 'fragment', 'a fragment', node.nameSpan.end > node.nameSpan.start ? node.nameSpan : node.span),
       edits: withoutTags(component, node),
-    }));
-    return [...fragments, ...emptyProviders(component).map(({ name, span }) => foundAt(component, name, `a provider of ${name}`, span))];
-  },
+    })),
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];

@@ -680,8 +680,8 @@ function placed(
   if (hands) use.slotProps = hands;
   if (ref) use.ref = ref;
   if (meaning && meaning.kind !== 'opaque') {
-    const [reading] = readingsOf(body, name.type.startsWith('JSX') ? identifierOf(name) : name, scope);
-    if (reading) use.dynamic = reading.value;
+    const readings = readingsOf(body, name.type.startsWith('JSX') ? identifierOf(name) : name, scope);
+    if (readings.length > 0) use.dynamic = readings;
     return use;
   }
   const root = tag.split('.')[0] ?? '';

@@ -269,10 +269,26 @@ function textOf(node: Tag, name: string): string | undefined {
 }
 
 function readElement(markup: SvelteMarkup, node: Tag, scope: Scope): TemplateNode {
-  const { bindings, spreads } = readAttributes(markup, node, scope, true);
+  const attributes = readAttributes(markup, node, scope, true);
   const children = readFragment(markup, node.fragment.nodes, scope);
-  const tag = node.type === 'SvelteElement' ? 'svelte:element' : node.name;
-  return { kind: 'element', tag, span: rangeOf(node), nameSpan: nameSpanOf(node), bindings, spreads, children, key: noKey };
+  const isChosen = node.type === 'SvelteElement';
+  const chosen = isChosen ? expression(markup, node.tag) : undefined;
+  const span = rangeOf(node);
+  const by: Binding[] = chosen
+    ? [
+        {
+          to: { kind: 'attribute', name: 'this' },
+          written: 'this',
+          span: spanOf(chosen),
+          nameSpan: spanOf(chosen),
+          direction: 'in',
+          readings: readingsOf(markup.body, chosen, scope),
+        },
+      ]
+    : [];
+  const bindings = [...by, ...attributes.bindings];
+  const tag = isChosen ? 'svelte:element' : node.name;
+  return { kind: 'element', tag, span, nameSpan: nameSpanOf(node), bindings, spreads: attributes.spreads, children, key: noKey };
 }
 
 function readUse(markup: SvelteMarkup, node: AST.Component | AST.SvelteComponent | AST.SvelteSelf, scope: Scope): TemplateUse {
@@ -283,7 +299,7 @@ function readUse(markup: SvelteMarkup, node: AST.Component | AST.SvelteComponent
   const held =
     node.type === 'SvelteComponent' ? expression(markup, node.expression) : lookUp(scope, root) ? nameAt(root, node.start + 1) : undefined;
   const named = held?.type === 'Identifier' && !lookUp(scope, held.name) ? held.name : undefined;
-  const [reading] = held && named === undefined ? readingsOf(body, held, scope) : [];
+  const readings = held && named === undefined ? readingsOf(body, held, scope) : [];
   const use: Writable<TemplateUse> = {
     kind: 'use',
     tag: node.type === 'SvelteSelf' ? 'default' : held ? (named ?? '') : node.name,
@@ -304,7 +320,7 @@ function readUse(markup: SvelteMarkup, node: AST.Component | AST.SvelteComponent
             : 'none',
   };
   if (content.hands) use.slotProps = content.hands;
-  if (reading) use.dynamic = reading.value;
+  if (readings.length > 0) use.dynamic = readings;
   if (attributes.ref) use.ref = attributes.ref;
   return use;
 }

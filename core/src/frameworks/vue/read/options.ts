@@ -20,7 +20,7 @@ import { bindProps } from '../../../read/script/props';
 import { declareEvents, declareProps, fieldOf } from './contract';
 import { madeMeaning, madeValue } from './dialect';
 import { takenFromStores } from './store-helpers';
-import { mixedIn, provide, readSetup, type Setup } from './setup';
+import { handLatest, mixedIn, provide, readSetup, type Setup } from './setup';
 
 const nowhere = { start: 0, end: 0 };
 
@@ -246,6 +246,7 @@ function readWatchers({ body }: Setup, given: t.Node | undefined, own: ReadonlyM
     const facts = body.actions[action];
     if (facts && meaning?.kind === 'value')
       facts.follows = [{ value: meaning.value, path, how: path.length > 0 ? 'part' : 'same', span: spanOf(property.key) }];
+    body.queue.push(() => handLatest(body, action, property.key, body.actions[action]?.follows ?? []));
   }
 }
 

@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { Binding, KeyFact, SpreadFact, TemplateNode, TemplateUse } from '../../../model/facts';
+import type { Binding, KeyFact, Reading, SpreadFact, TemplateNode, TemplateUse } from '../../../model/facts';
 import { anySlot, defaultSlot, type MemberKey, memberOf } from '../../../model/member';
 import type { Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
@@ -256,7 +256,7 @@ function madeNode(reader: Reader, node: Call, scope: Scope): TemplateNode {
           : 'none',
   };
   if (below.hands) use.slotProps = below.hands;
-  if (dynamic !== undefined) use.dynamic = dynamic;
+  if (dynamic && dynamic.length > 0) use.dynamic = dynamic;
   return use;
 }
 
@@ -277,7 +277,7 @@ function isProps(node: t.Node, scope: Scope, isElement: boolean): boolean {
   );
 }
 
-function tagOf({ markup }: Reader, type: t.Node | undefined, scope: Scope): { tag: string; isElement: boolean; dynamic?: number } {
+function tagOf({ markup }: Reader, type: t.Node | undefined, scope: Scope): { tag: string; isElement: boolean; dynamic?: readonly Reading[] } {
   const resolved = type?.type === 'CallExpression' && calleeName(type) === 'resolveComponent' ? type.arguments[0] : type;
   if (resolved?.type === 'StringLiteral') {
     const known = markup.component(resolved.value);
@@ -288,8 +288,7 @@ function tagOf({ markup }: Reader, type: t.Node | undefined, scope: Scope): { ta
   const root = name?.split('.')[0] ?? '';
   if (name === 'Fragment') return { tag: '', isElement: true };
   if (name !== undefined && !lookUp(scope, root) && markup.body.module.names.has(root)) return { tag: name, isElement: false };
-  const [reading] = resolved ? readingsOf(markup.body, resolved, scope) : [];
-  return { tag: '', isElement: false, ...(reading ? { dynamic: reading.value } : {}) };
+  return { tag: '', isElement: false, dynamic: resolved ? readingsOf(markup.body, resolved, scope) : [] };
 }
 
 type Content = { readonly children: readonly TemplateNode[]; readonly hands?: readonly number[]; readonly slots: readonly Binding[] };

@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
 import { propMember } from './names';
 import type { ActionKind, Reading, ValueFact, NameFact } from '../../../model/facts';
-import type { Span } from '../../../model/span';
+import { contains, type Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import {
   addAction,
@@ -174,9 +174,20 @@ function readWatch(setup: Setup, source: t.Node, run: t.Node, scope: Scope): boo
   runs(setup, 'watch', 'effect', run, scope);
   body.queue.push(() => {
     const facts = body.actions[at];
-    if (facts) facts.follows = watched(body, bare(source), scope);
+    if (!facts) return;
+    facts.follows = watched(body, bare(source), scope);
+    handLatest(body, at, bare(source), facts.follows);
   });
   return true;
+}
+
+/** The first parameter of what a watcher runs is the latest of what it watches: one value, or a list of them. */
+export function handLatest(body: Body, action: number, source: t.Node, follows: readonly Reading[]): void {
+  const latest = body.values.find((one) => one.kind === 'param' && one.of === action && one.position === 0);
+  if (!latest) return;
+  const items = source.type === 'ArrayExpression' ? source.elements : [];
+  const positionOf = ({ span }: Reading): number => items.findIndex((one) => one && contains(spanOf(one), span));
+  latest.from = follows.map((one) => (items.length === 0 ? one : { ...one, held: { at: [String(positionOf(one))], how: one.how } }));
 }
 
 function watched(body: Body, source: t.Node, scope: Scope): Reading[] {

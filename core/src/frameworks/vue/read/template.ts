@@ -18,10 +18,10 @@ import {
   shownText,
   writing,
 } from '../../../read/markup/expressions';
-import { readingsOf } from '../../../read/script/expressions';
+import { keptFunction, readingsOf } from '../../../read/script/expressions';
 import { parseExpressionAt, parsePatternAt, type ScriptRange } from '../../../read/script/parse';
 import { innerScope, declaredIn, lookUp, type Scope } from '../../../read/script/scope';
-import { bare, patternNames } from '../../../read/script/syntax';
+import { bare, isFunction, patternNames } from '../../../read/script/syntax';
 import { camel, eventMember, pascal, propMember, propName, slotMember } from './names';
 
 /** What the compiler calls its nodes by number. */
@@ -142,7 +142,8 @@ function readTag(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNo
   if (tag === 'component' || tag === 'Component') return readDynamic(markup, node, scope);
   const known = markup.component(tag);
   const held = known === undefined ? heldBy(markup, node, scope) : undefined;
-  if (held !== undefined) return [readUse(markup, node, '', scope, held)];
+  if (held !== undefined)
+    return [readUse(markup, node, '', scope, [{ value: held, path: [], how: 'same', span: nameSpanOf(node) }])];
   if (known === undefined && node.tagType === 0) return [readElement(markup, node, scope)];
   const use = readUse(markup, node, known ?? pascal(tag), scope);
   return [known === undefined && markup.registers ? { ...use, unregistered: true } : use];
@@ -175,7 +176,7 @@ function readElement(markup: VueMarkup, node: ElementNode, scope: Scope): Templa
   return { kind: 'element', tag: node.tag, span: spanOf(node), nameSpan: nameSpanOf(node), bindings, spreads, children, key };
 }
 
-function readUse(markup: VueMarkup, node: ElementNode, tag: string, scope: Scope, dynamic?: number): TemplateUse {
+function readUse(markup: VueMarkup, node: ElementNode, tag: string, scope: Scope, dynamic: readonly Reading[] = []): TemplateUse {
   const attributes = readAttributes(markup, node, scope, false, tag);
   const { children, hands, slots } = readContent(markup, node, scope);
   const use: Writable<TemplateUse> = {
@@ -190,7 +191,7 @@ function readUse(markup: VueMarkup, node: ElementNode, tag: string, scope: Scope
     content: hands ? 'function' : children.length > 0 ? 'markup' : hasText(node) ? 'text' : 'none',
   };
   if (hands) use.slotProps = hands;
-  if (dynamic !== undefined) use.dynamic = dynamic;
+  if (dynamic.length > 0) use.dynamic = dynamic;
   if (attributes.ref) use.ref = attributes.ref;
   return use;
 }
@@ -214,9 +215,7 @@ function readDynamic(markup: VueMarkup, node: ElementNode, scope: Scope): Templa
   const named = inner?.type === 'Identifier' && !lookUp(scope, inner.name) ? markup.component(inner.name) : undefined;
   if (named !== undefined) return [readUse(markup, node, named, scope)];
   const readings = inner ? readingsOf(markup.body, inner, scope) : [];
-  // Of `tabs[tab]` the table is meant, and not what chooses from it.
-  const reading = readings.find(({ path }) => path.length > 0) ?? readings[0];
-  return [readUse(markup, node, '', scope, reading?.value)];
+  return [readUse(markup, node, '', scope, readings)];
 }
 
 /** `<slot name="row" :boat="boat">`: what it hands out is one object. */
@@ -420,6 +419,7 @@ function readBound(
   const inner = node && bare(node);
   if (inner && /^(String|Numeric|Boolean|Null)Literal$/.test(inner.type))
     binding.constant = range ? markup.text.slice(range.start, range.end) : '';
+  else if (isFunction(inner)) binding.readings = [keptFunction(body, arg, inner, scope)];
   else if (inner) binding.readings = readingsOf(body, inner, scope);
   const call = inner && callGiven(body, inner, scope);
   if (call) binding.call = call;
