@@ -356,6 +356,8 @@ export type CallFact = {
   readonly value: number;
   readonly path: readonly string[];
   readonly args: readonly ArgFact[];
+  /** The name of the action that it is told first, where the text tells: `dispatch({ type: 'book' })`. */
+  readonly actionType?: string;
 };
 
 /** Where an event that is no callback travels: the document's own tree, or something made for it. */
@@ -507,6 +509,8 @@ export type SpreadFact = {
   readonly readings: readonly Reading[];
   /** The members it gives, where the text tells all of them. */
   readonly keys?: readonly MemberKey[];
+  /** Its members are handlers by the names of events. */
+  readonly ofEvents?: true;
 };
 
 export type KeyFact =

@@ -1,5 +1,5 @@
 import type { ArgFact, Reading, TemplateNode, TemplateUse } from '../../model/facts';
-import { defaultSlot, type MemberKey, memberName, propKey } from '../../model/member';
+import { defaultSlot, type MemberKey, memberName, memberOf, propKey } from '../../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../../model/given';
 import { useById } from '../../model/lookup';
 import type { Span } from '../../model/span';
@@ -139,16 +139,17 @@ function spreadBack(graph: Graph, owner: Frame, use: TemplateUse, prop: MemberKe
       ? []
       : spread.readings.flatMap((reading): Step[] => {
           if (owner.body.values[reading.value]?.kind === 'rest' && !mayGive(graph, owner, prop)) return [];
-          const passed = backward({ ...reading, how: reading.how === 'spread' ? 'same' : reading.how }, [prop, ...track]);
+          if (spread.ofEvents && memberOf(prop).kind !== 'event') return [];
+          const name = spread.ofEvents ? memberName(prop) : prop;
+          const passed = backward({ ...reading, how: reading.how === 'spread' ? 'same' : reading.how }, [name, ...track]);
           if (!passed) return [];
-          const name = owner.body.values[reading.value]?.name ?? '';
           return [
             {
               kind: 'passes',
               how: passed.how,
               at: codeAt(owner, spread.span),
               frame: owner.index,
-              name,
+              name: owner.body.values[reading.value]?.name ?? '',
               to: { frame: owner.index, value: reading.value, track: passed.track },
             },
           ];

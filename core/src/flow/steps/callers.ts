@@ -97,7 +97,8 @@ function calledAt({ graph }: FlowQueries, { spot, trail }: Task): Caller[] {
       });
     } else if (site.by === 'call' && leadsTo(site.call.path, spot.track)) {
       const name = [frame.body.values[site.call.value]?.name ?? '', ...site.call.path].join('.');
-      found.push({ by: 'call', frame, at: codeAt(frame, site.call.span), trail, args: site.call.args, action: site.action, name });
+      const told = site.call.actionType === undefined ? {} : { told: site.call.actionType };
+      found.push({ by: 'call', frame, at: codeAt(frame, site.call.span), trail, args: site.call.args, action: site.action, name, ...told });
     }
   }
   for (const sink of index.sinks.get(spot.value) ?? []) {

@@ -1,6 +1,6 @@
-import type { Binding, Reading, TemplateUse } from '../../model/facts';
+import type { Binding, Reading, SpreadFact, TemplateUse } from '../../model/facts';
 import type { Place } from '../../model/tree';
-import { type MemberKey, memberName, memberOf } from '../../model/member';
+import { eventKey, type MemberKey, memberName, memberOf } from '../../model/member';
 import { bindingKey } from '../../model/given';
 import { adapterOf } from '../../frameworks/registry';
 import { useById } from '../../model/lookup';
@@ -109,7 +109,7 @@ function sinkSteps(ways: FlowQueries, frame: Frame, sink: Sink, passed: Passed, 
     case 'prop':
       return propSteps(ways, frame, sink.use, sink.binding, passed, name);
     case 'spread':
-      return spreadSteps(ways, frame, sink.use, sink.spread.span, passed, name);
+      return spreadSteps(ways, frame, sink.use, sink.spread, passed, name);
     case 'attribute':
       if (sink.binding.direction === 'out')
         return sink.reading.how === 'computed' ? [{ kind: 'reads', ...here, name, ending: 'read', by: sink.binding.to.name }] : [];
@@ -308,9 +308,9 @@ function propSteps(ways: FlowQueries, frame: Frame, use: TemplateUse, binding: B
 }
 
 /** An object spread on a use: the member that is followed arrives under its own name. */
-function spreadSteps(ways: FlowQueries, frame: Frame, use: TemplateUse, span: Span, passed: Passed, name: string): Step[] {
+function spreadSteps(ways: FlowQueries, frame: Frame, use: TemplateUse, spread: SpreadFact, passed: Passed, name: string): Step[] {
   const { graph } = ways;
-  const at = codeAt(frame, span);
+  const at = codeAt(frame, spread.span);
   const [prop, ...rest] = passed.track;
   const target = graph.model.useOfNode.get(use)?.target;
   const places = graph.madeBy(frame, use);
@@ -331,7 +331,7 @@ function spreadSteps(ways: FlowQueries, frame: Frame, use: TemplateUse, span: Sp
     const kind = passed.how === 'same' ? 'passes' : 'narrows';
     if (prop === undefined || prop === '*' || prop === '()')
       return [{ kind: 'narrows', how: 'part', at, frame: place.index, name, ending: 'unknown', by: 'spread' }];
-    const key = memberIn(graph, place, prop);
+    const key = spread.ofEvents ? eventKey(prop) : memberIn(graph, place, prop);
     const label = memberLabel(graph, place, key);
     const spots = place.cut ? [] : arrivals(graph, place, key, rest);
     if (spots.length === 0)
@@ -430,7 +430,7 @@ export function reducerStep(graph: Graph, frame: Frame, state: number, told: str
   const spot = reducer === undefined ? undefined : graph.moduleSpot(frame, reducer);
   const action = spot?.frame.body.values[spot.value]?.action;
   const facts = action === undefined ? undefined : spot?.frame.body.actions[action];
-  if (!spot || !facts) return undefined;
+  if (!spot || !facts) return reducer === undefined ? undefined : namedReducer(graph, frame, reducer, told);
   const found = told === undefined ? undefined : facts.cases?.find((one) => one.actionType === told);
   return {
     kind: 'catches',
@@ -440,6 +440,14 @@ export function reducerStep(graph: Graph, frame: Frame, state: number, told: str
     name: told ?? reducer ?? '',
     by: reducer ?? '',
   };
+}
+
+/** A reducer of which only the name and the place are known. */
+function namedReducer(graph: Graph, frame: Frame, reducer: string, told: string | undefined): Step | undefined {
+  const meant = graph.named(frame, reducer);
+  if (meant.kind !== 'value') return undefined;
+  const at = { file: meant.file, start: meant.span.start, end: meant.span.end };
+  return { kind: 'catches', how: 'same', at, frame: frame.index, name: told ?? reducer, by: reducer };
 }
 
 type Base = Pick<Step, 'kind' | 'how' | 'at' | 'frame' | 'name'>;

@@ -17,6 +17,8 @@ export type Caller = {
   readonly at: Location;
   readonly trail: readonly Step[];
   readonly args: readonly ArgFact[];
+  /** The name of the action that the call is told. */
+  readonly told?: string;
 } & (
   | { readonly by: 'raise' | 'call' | 'handed'; readonly action: number; readonly name: string }
   /** The platform runs it: an event of an element, a timer, an answer. */

@@ -62,6 +62,7 @@ export function findWriters(ways: FlowQueries, frame: Frame, state: number): Wri
       args: caller.args,
       path: [],
       trail: caller.trail,
+      ...(caller.told === undefined ? {} : { told: caller.told }),
       ...(caller.by === 'platform' ? { on: { event: caller.event, element: caller.element } } : {}),
     });
   }

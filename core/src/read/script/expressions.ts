@@ -493,7 +493,7 @@ function readCalled(
       else noteDemanded(body, called.value, spanOf(node.callee));
       (sink.raises ??= []).push({ member: memberKeyOf(value), value: called.value, optional, span, args });
     } else {
-      (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args });
+      (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args, ...toldTo(node) });
       if (optional) noteTest(body, called.value, spanOf(node));
       else if (value?.kind === 'context' || value?.kind === 'hook') noteDemanded(body, called.value, spanOf(node.callee));
     }
@@ -548,20 +548,28 @@ function readCalled(
     called &&
     !known &&
     !after &&
-    (kind === 'hook' ||
-      kind === 'context' ||
-      kind === 'ref' ||
-      kind === 'param' ||
-      kind === 'store' ||
-      kind === 'prop' ||
-      kind === 'derived')
+    kind !== undefined &&
+    holdsFunctions.has(kind)
   ) {
     const args = readArgs(body, node.arguments, scope, sink);
-    (sink.invokes ??= []).push({ span, value: called.value, path: called.path, args });
+    (sink.invokes ??= []).push({ span, value: called.value, path: called.path, args, ...toldTo(node) });
     return;
   }
   readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
 }
+
+/** Values whose members may be functions that somebody else put there. */
+const holdsFunctions: ReadonlySet<ValueKind> = new Set<ValueKind>([
+  'hook',
+  'context',
+  'ref',
+  'param',
+  'store',
+  'prop',
+  'derived',
+  'handed',
+  'item',
+]);
 
 /** `get(levels)`, `set(levels, next)`, `get().levels`: calls of what the maker of a store hands in. */
 function readStoreCall(body: Body, node: Call, meaning: Meaning, path: readonly string[], how: How, scope: Scope, sink: Effects): void {
@@ -724,6 +732,12 @@ function withoutHead(reading: Reading): Reading {
   const { held, ...plain } = reading;
   if (!held) return plain;
   return held.at.length > 1 ? { ...plain, held: { at: held.at.slice(1), how: held.how } } : { ...plain, how: held.how };
+}
+
+/** The name of the action that a call is told, where the text tells. */
+function toldTo(node: Call): { actionType?: string } {
+  const actionType = toldBy(node.arguments[0]);
+  return actionType === undefined ? {} : { actionType };
 }
 
 /** `dispatch({ type: 'book', … })`, `dispatch('book')` → `book`. */

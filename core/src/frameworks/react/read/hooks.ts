@@ -8,7 +8,7 @@ import { originOfHook } from '../../../read/script/origins';
 import { storeReadingOf } from '../../../read/script/store-shapes';
 import { noteTested } from '../../../read/script/names';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
-import { calleeName, dottedName, noteEnding, isFunction, patternNames, spanOf } from '../../../read/script/syntax';
+import { bare, calleeName, dottedName, noteEnding, isFunction, patternNames, spanOf } from '../../../read/script/syntax';
 
 /** Hooks whose result is a pair: a value, and what changes it. */
 const pairs = new Set(['useState', 'useReducer', 'useOptimistic', 'useActionState', 'useFormState']);
@@ -112,7 +112,7 @@ function declarePair(body: Body, declarator: t.VariableDeclarator, call: t.CallE
   const setter = names.find((found) => found.path[0] === '1');
   const name = holder?.name ?? setter?.name.replace(/^set(?=[A-Z])/, '').replace(/^./, (letter) => letter.toLowerCase()) ?? hook;
   const span = spanOf(holder?.node ?? declarator.id);
-  const reducer = hook === 'useReducer' && call.arguments[0] ? dottedName(call.arguments[0]) : undefined;
+  const reducer = hook === 'useReducer' && call.arguments[0] ? dottedName(bare(call.arguments[0])) : undefined;
   const value = addValue(body, { name, kind: 'state', span, from, ...(reducer ? { reducer } : {}) });
   if (reducer && !scope.names.has(reducer) && body.module.names.has(reducer))
     moduleValue(body, reducer, spanOf(call.arguments[0] as t.Node));

@@ -457,7 +457,7 @@ function readEvent(
   const span = spanOf(found);
   if (arg === undefined) {
     const node = range && expressionAt(markup, range);
-    spreads.push({ span, readings: node ? readingsOf(markup.body, node, scope, 'spread') : [] });
+    spreads.push({ span, readings: node ? readingsOf(markup.body, node, scope, 'spread') : [], ofEvents: true });
     return;
   }
   const member = memberOf(eventMember(arg));
