@@ -282,6 +282,8 @@ export type ValueFact = {
   readonly gives?: StoreReading;
   /** Module name of the function that handles what is dispatched. */
   readonly reducer?: string;
+  /** The action that a store runs when it is set. */
+  readonly writer?: number;
   /** Names that the body gives to members, where it takes the value apart: `{ '0': 'params' }`. */
   readonly parts?: Readonly<Record<string, string>>;
   /** A variable of a component whose framework does not notice that it is written. */
@@ -358,6 +360,8 @@ export type CallFact = {
   readonly args: readonly ArgFact[];
   /** The name of the action that it is told first, where the text tells: `dispatch({ type: 'book' })`. */
   readonly actionType?: string;
+  /** The key of a query that it sets or has asked again, as written. */
+  readonly renews?: string;
 };
 
 /** Where an event that is no callback travels: the document's own tree, or something made for it. */

@@ -2,6 +2,7 @@ import type { Binding, TemplateUse } from '../../model/facts';
 import { type MemberKey, memberName, memberOf } from '../../model/member';
 import { bindingKey } from '../../model/given';
 import { adapterOf } from '../../frameworks/registry';
+import { atomSetters } from './atoms';
 import { channelKey } from './channels';
 import { type Frame, type Spot, spotKey } from '../graph/frames';
 import type { Sink } from '../graph/sinks';
@@ -29,6 +30,10 @@ export function findCallers(ways: FlowQueries, frame: Frame, action: number): Ca
   }
   const value = index.functionOf.get(action);
   if (value !== undefined) start.push({ spot: { frame: frame.index, value, track: [] }, trail: [] });
+  // What a store runs when it is set is run by those who set it.
+  frame.body.values.forEach((one, at) => {
+    if (one.writer === action) for (const spot of atomSetters(graph, frame, at)) start.push({ spot, trail: [] });
+  });
   return [...found, ...followFunction(ways, start)];
 }
 
@@ -64,6 +69,13 @@ export function followFunction(ways: FlowQueries, start: readonly Task[]): Calle
   return found;
 }
 
+/** Members of what a hook from outside gives that run the functions which the hook was handed; the empty one is what it gives itself. */
+function runBy(source: string | undefined): readonly (readonly string[])[] {
+  const name = source?.split('.').at(-1) ?? '';
+  if (/^use\w*Mutation$/.test(name)) return [['mutate'], ['mutateAsync'], ['trigger']];
+  return /^use(?:Debounced?|Throttled?|Event|Stable|Latest)\w*(?:Callback|Fn|Handler)?$/.test(name) ? [[]] : [];
+}
+
 /** What is read while rendering, not by a function that runs later. */
 const rendering = new Set<Sink['to']>([
   'value',
@@ -79,7 +91,8 @@ const rendering = new Set<Sink['to']>([
 ]);
 
 /** Calls of the function that a spot holds, within its own body. */
-function calledAt({ graph }: FlowQueries, { spot, trail }: Task): Caller[] {
+function calledAt(ways: FlowQueries, { spot, trail }: Task): Caller[] {
+  const { graph } = ways;
   const frame = graph.frames[spot.frame];
   if (!frame) return [];
   const index = graph.indexOf(frame);
@@ -109,6 +122,12 @@ function calledAt({ graph }: FlowQueries, { spot, trail }: Task): Caller[] {
     }
     const passed = forward(sink.reading, spot.track);
     const at = codeAt(frame, sink.reading.span);
+    const run = sink.to === 'argument' && !graph.hookFrame(frame.index, sink.value) ? runBy(frame.body.values[sink.value]?.source) : [];
+    if (run.length > 0) {
+      const given = run.map((track): Task => ({ spot: { frame: frame.index, value: (sink as { value: number }).value, track }, trail }));
+      found.push(...followFunction(ways, given));
+      continue;
+    }
     const [part] = passed?.track ?? [];
     if (sink.to === 'attributes' && part !== undefined) {
       const event = heardName(frame, part);

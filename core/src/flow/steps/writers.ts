@@ -1,6 +1,8 @@
 import { followFunction } from './callers';
 import type { Frame, Spot } from '../graph/frames';
 import { codeAt } from '../graph/targets';
+import { atomSetters } from './atoms';
+import { renewalsOf } from './queries-asked';
 import type { FlowQueries, Writer } from './queries';
 
 /** Calls that change a store from outside of it. */
@@ -47,8 +49,12 @@ export function findWriters(ways: FlowQueries, frame: Frame, state: number): Wri
         });
       }
     }
-    setters.push(...atomSetters(ways, frame, state));
+    setters.push(...atomSetters(graph, frame, state));
   }
+  const asked = frame.body.values[state]?.origin?.kind === 'query' ? frame.body.values[state].origin.what : undefined;
+  const what = asked ?? (frame.kind === 'module' ? name : undefined);
+  for (const { frame: there, action, call } of what === undefined ? [] : renewalsOf(graph, what))
+    found.push({ frame: there, action, at: codeAt(there, call.span), name, args: call.args.slice(1), path: [], trail: [] });
   for (const caller of followFunction(
     ways,
     setters.map((spot) => ({ spot, trail: [] })),
@@ -64,21 +70,6 @@ export function findWriters(ways: FlowQueries, frame: Frame, state: number): Wri
       trail: caller.trail,
       ...(caller.told === undefined ? {} : { told: caller.told }),
       ...(caller.by === 'platform' ? { on: { event: caller.event, element: caller.element } } : {}),
-    });
-  }
-  return found;
-}
-
-/** The second of what `useAtom` gives, and all of what `useSetAtom` gives. */
-function atomSetters({ graph }: FlowQueries, frame: Frame, state: number): Spot[] {
-  const found: Spot[] = [];
-  for (const alias of graph.aliasesOf(frame, state)) {
-    const there = graph.frames[alias.frame];
-    there?.body.values.forEach((value, index) => {
-      const { gives } = value;
-      if (!gives || (gives.gives !== 'pair' && gives.gives !== 'setter')) return;
-      if (value.args?.[gives.store]?.readings[0]?.value !== alias.value) return;
-      found.push({ frame: alias.frame, value: index, track: gives.gives === 'pair' ? ['1'] : [] });
     });
   }
   return found;

@@ -16,7 +16,12 @@ export function originsOf(ways: FlowQueries, spot: Spot): { readonly spot: Spot;
     const value = valueOf(ways.graph, at.spot);
     if (!value || seen.has(key)) continue;
     seen.add(key);
-    const lasts = value.kind === 'state' || value.kind === 'ref' || (value.kind === 'store' && !value.args);
+    const lasts =
+      value.kind === 'state' ||
+      value.kind === 'ref' ||
+      (value.kind === 'store' && !value.args) ||
+      (value.kind === 'hook' && value.origin?.kind === 'query') ||
+      isWrittenQuery(ways, at.spot);
     if (lasts) found.push(at);
     for (const step of ways.back(at.spot)) {
       if (!step.to || (lasts && step.kind !== 'gives' && step.kind !== 'takes' && !holdsState(ways, value, step.to))) continue;
@@ -24,6 +29,13 @@ export function originsOf(ways: FlowQueries, spot: Spot): { readonly spot: Spot;
     }
   }
   return found;
+}
+
+/** Options of a query that the module keeps, where something sets what is asked by them or has it asked again. */
+function isWrittenQuery(ways: FlowQueries, spot: Spot): boolean {
+  const frame = ways.graph.frames[spot.frame];
+  const isKept = frame?.kind === 'module' && frame.body.values[spot.value]?.kind === 'derived';
+  return isKept && ways.writers(frame, spot.value).length > 0;
 }
 
 /** A store that was put together from states of its module changes with them. */

@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
 import { memberKeyOf } from '../../model/given';
-import type { ArgFact, How, OriginFact, Reading, ValueFact, ValueKind } from '../../model/facts';
+import type { ArgFact, CallFact, How, OriginFact, Reading, ValueFact, ValueKind } from '../../model/facts';
 import { contains, type Span } from '../../model/span';
 import {
   addAction,
@@ -33,7 +33,7 @@ import {
   readName,
   weaken,
 } from './names';
-import { originOfCall } from './origins';
+import { originOfCall, renewedBy } from './origins';
 import { type Aliased, hoisted, innerScope, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
 import { bare, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
 
@@ -456,7 +456,7 @@ function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readon
   const value = moduleValue(body, base.name, spanOf(base));
   const args = readArgs(body, node.arguments, scope, sink);
   sink.reads.push({ value, path, how: 'called', span });
-  (sink.invokes ??= []).push({ span: spanOf(node), value, path, args });
+  (sink.invokes ??= []).push({ span: spanOf(node), value, path, args, ...toldTo(body, node, method) });
 }
 
 /** Tells whether a module's name may be one of the project: relative, or by an alias. */
@@ -493,7 +493,7 @@ function readCalled(
       else noteDemanded(body, called.value, spanOf(node.callee));
       (sink.raises ??= []).push({ member: memberKeyOf(value), value: called.value, optional, span, args });
     } else {
-      (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args, ...toldTo(node) });
+      (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args, ...toldTo(body, node) });
       if (optional) noteTest(body, called.value, spanOf(node));
       else if (value?.kind === 'context' || value?.kind === 'hook') noteDemanded(body, called.value, spanOf(node.callee));
     }
@@ -552,7 +552,7 @@ function readCalled(
     holdsFunctions.has(kind)
   ) {
     const args = readArgs(body, node.arguments, scope, sink);
-    (sink.invokes ??= []).push({ span, value: called.value, path: called.path, args, ...toldTo(node) });
+    (sink.invokes ??= []).push({ span, value: called.value, path: called.path, args, ...toldTo(body, node, method) });
     return;
   }
   readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
@@ -734,10 +734,11 @@ function withoutHead(reading: Reading): Reading {
   return held.at.length > 1 ? { ...plain, held: { at: held.at.slice(1), how: held.how } } : { ...plain, how: held.how };
 }
 
-/** The name of the action that a call is told, where the text tells. */
-function toldTo(node: Call): { actionType?: string } {
+/** What a call is told, where the text tells: the name of an action, the key of a query. */
+function toldTo(body: Body, node: Call, method?: string): Pick<CallFact, 'actionType' | 'renews'> {
   const actionType = toldBy(node.arguments[0]);
-  return actionType === undefined ? {} : { actionType };
+  const renews = renewedBy(body, node, method);
+  return { ...(actionType === undefined ? {} : { actionType }), ...(renews === undefined ? {} : { renews }) };
 }
 
 /** `dispatch({ type: 'book', … })`, `dispatch('book')` → `book`. */

@@ -187,6 +187,8 @@ function fillStore(body: Body, store: number, shape: StoreShape, scope: Scope): 
     const inner = innerScope(scope);
     bindAtomParams(shape.writer, inner);
     const action = addAction(body, 'write', 'handler', spanOf(shape.writer));
+    const facts = body.values[store];
+    if (facts) facts.writer = action;
     const { writer } = shape;
     body.queue.push(() => {
       const sink = newEffects();

@@ -61,14 +61,25 @@ export function originOfHook(body: Body, call: t.CallExpression, name: string): 
   if (!kind) return undefined;
   const [first] = call.arguments;
   const given = first && bare(first);
-  const key =
-    given?.type === 'ObjectExpression'
-      ? given.properties.find(
-          (one): one is t.ObjectProperty =>
-            one.type === 'ObjectProperty' && one.key.type === 'Identifier' && /^(queryKey|key|url)$/.test(one.key.name),
-        )?.value
-      : given;
-  return { kind, what: (key && askedFor(body, key)) ?? name };
+  return { kind, what: (given && askedFor(body, keyIn(given))) ?? name };
+}
+
+/** The key among the options of a query: written there, or those of the options that they begin with; what is no object stands for itself. */
+function keyIn(given: t.Node): t.Node | undefined {
+  if (given.type !== 'ObjectExpression') return given;
+  const written = given.properties.find(
+    (one): one is t.ObjectProperty =>
+      one.type === 'ObjectProperty' && one.key.type === 'Identifier' && /^(queryKey|key|url)$/.test(one.key.name),
+  );
+  return written?.value ?? given.properties.find((one): one is t.SpreadElement => one.type === 'SpreadElement')?.argument;
+}
+
+const renewing = /^(?:setQuer(?:y|ies)Data|(?:invalidate|refetch|reset)Queries|fetchQuery|prefetchQuery)$/;
+
+/** Which query a call sets or has asked again, as its key is written; undefined for all other calls. */
+export function renewedBy(body: Body, call: t.CallExpression | t.OptionalCallExpression, method: string | undefined): string | undefined {
+  const [first] = call.arguments;
+  return method !== undefined && renewing.test(method) && first ? askedFor(body, keyIn(bare(first))) : undefined;
 }
 
 function askedFor(body: Body, given: t.Node | undefined): string | undefined {
