@@ -8,7 +8,7 @@ import {
   type TemplateNode,
   walkTemplate,
 } from '@liana/core';
-import { bindingKey, defaultSlot, isListener, memberName, memberOf, propKey, slotKey } from '@liana/core';
+import { bindingKey, defaultSlot, isListener, memberName, memberOf, propKey, slotKey, usesIn } from '@liana/core';
 
 /** A project in which faults are planted, one at a time. */
 export type Project = {
@@ -312,13 +312,15 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
             return context?.name === name && context.fallback === 'none';
           }),
         ) && project.model.pages.some((page) => page.above === 'known');
-      const scripted = component.facts.provides.flatMap((given): Fault[] =>
-        component.framework !== 'react' && needed(given.source) && /^(?:provide|setContext)\(/.test(text.slice(given.span.start))
+      // What script gives to all below stands around the template, under its key.
+      const provides = usesIn(component.facts.template).filter((use) => use.tag.startsWith('key:'));
+      const scripted = provides.flatMap((given): Fault[] =>
+        component.framework !== 'react' && needed(given.tag.slice('key:'.length).replace(/^'|'$/g, '')) && /^(?:provide|setContext)\(/.test(text.slice(given.span.start))
           ? [
               {
                 edits: [{ file: component.file, ...given.span, text: 'void 0' }],
                 rules: ['context-missing'],
-                subject: given.source,
+                subject: given.tag.slice('key:'.length).replace(/^'|'$/g, ''),
                 at: given.span.start,
                 elsewhere: true,
               },

@@ -5,7 +5,7 @@ import { type FilePath, locate } from '../model/span';
 import { usesIn } from '../model/walk';
 import { type ProjectConfig, readConfig } from './config';
 import { makeContracts } from './contracts';
-import type { Project } from '../frameworks/conventions';
+import type { PlacedPage, Project } from '../frameworks/conventions';
 import { adapters } from '../frameworks/registry';
 import { makeTags, type Tags } from './tags';
 import { type MadeComponent, makeNames, type Meant, type Names } from './names';
@@ -113,7 +113,13 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
     const declaredThere = !own && declaresIn(component, editedFiles);
     if (!own && !declaredThere) continue;
     const facts = own ?? component.facts;
-    components.set(id, { ...component, facts, contract: contracts.of(component.file, facts), consumes: takes.of(component.file, facts), provides: takes.provided(component.file, facts) });
+    components.set(id, {
+      ...component,
+      facts,
+      contract: contracts.of(component.file, facts),
+      consumes: takes.of(component.file, facts),
+      provides: takes.provided(component.file, facts),
+    });
   }
   const uses = relinkUses(before, components, editedFiles);
   const { usesBy, usesOf, counts } = uses;
@@ -261,11 +267,16 @@ function linkContexts(files: ReadonlyMap<FilePath, FileFacts>, names: Names): Ma
 }
 
 /** Folders of packages that put something on the screen by themselves. */
-function mountingPackages(files: ReadonlyMap<FilePath, FileFacts>, config: ProjectConfig): Set<string> {
+function mountingPackages(files: ReadonlyMap<FilePath, FileFacts>, placed: readonly PlacedPage[], config: ProjectConfig): Set<string> {
+  // A package that others import shows pages of its parts beside them.
+  const showing = placed.flatMap(({ file }) => {
+    const info = packageOf(config, file);
+    return info && info.exports.size === 0 && info.main === '' ? [info.directory] : [];
+  });
   const mounting = [...files.values()].filter(
     (facts) => fileRole(facts.file) === 'source' && (facts.roots.some((root) => root.mounts) || facts.routes.length > 0),
   );
-  return new Set(mounting.map((facts) => packageOf(config, facts.file)?.directory ?? ''));
+  return new Set([...showing, ...mounting.map((facts) => packageOf(config, facts.file)?.directory ?? '')]);
 }
 
 type LinkedComponents = {
@@ -279,7 +290,8 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
   const { files } = project;
   const contracts = makeContracts(files, names);
   const takes = makeTakes(names);
-  const mounting = mountingPackages(files, config);
+  const pages = adapters.flatMap((adapter) => adapter.link.placedPages?.(project) ?? []);
+  const mounting = mountingPackages(files, pages, config);
   const components = new Map<ComponentId, Component>();
   const routes: LooseRoute[] = [];
   const holding = new Map<FilePath, Map<string, ComponentId>>();
@@ -324,16 +336,14 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
     const own = files.get(file);
     if (own) add(own, facts, 'component', false);
   }
-  const placed = adapters
-    .flatMap((adapter) => adapter.link.placedPages?.(project) ?? [])
-    .flatMap((one): PlacedBody[] => {
-      const own = files.get(one.file);
-      if (!own) return [];
-      const stand = (name: string, body: typeof one.body): ComponentFacts =>
-        standIn(name, { ...body, span: { start: 0, end: 0 }, mounts: true });
-      const chain = (one.chain ?? []).map((body, index) => add(own, stand(`<page ${one.path} ${index + 1}>`, body), 'route', false));
-      return [{ file: one.file, path: one.path, body: add(own, stand(`<page ${one.path}>`, one.body), 'root', false), chain }];
-    });
+  const placed = pages.flatMap((one): PlacedBody[] => {
+    const own = files.get(one.file);
+    if (!own) return [];
+    const stand = (name: string, body: typeof one.body): ComponentFacts =>
+      standIn(name, { ...body, span: { start: 0, end: 0 }, mounts: true });
+    const chain = (one.chain ?? []).map((body, index) => add(own, stand(`<page ${one.path} ${index + 1}>`, body), 'route', false));
+    return [{ file: one.file, path: one.path, body: add(own, stand(`<page ${one.path}>`, one.body), 'root', false), chain }];
+  });
   return { components, routes: joinRoutes(routes, names), placed, holdersOf: makeHolders(holding, names) };
 }
 

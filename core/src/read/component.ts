@@ -1,6 +1,8 @@
+import { propKey } from '../model/member';
 import type { ComponentFacts, MemberFact, RaiseFact, Reading } from '../model/facts';
 import type { Writable } from '../model/writable';
 import { eventsOf } from './markup/contract';
+import { noteSpreadKeys } from './markup/spread-keys';
 import { type Body, finishBody } from './script/body';
 
 /** What a reader tells of a component once its body has been read to its end. */
@@ -27,7 +29,8 @@ export type ReadComponent = Pick<
 export function assembleComponent(body: Body, read: (raises: readonly RaiseFact[]) => ReadComponent): ComponentFacts {
   const { values, actions, endings } = finishBody(body);
   const raises = raisesOf(body);
-  const { eventName, exposes = [], ...own } = read(raises);
+  const { eventName, exposes = [], ...told } = read(raises);
+  const own = { ...told, members: [...told.members, ...readOfRest(body, told.members)] };
   const facts: Writable<ComponentFacts> = {
     wrappedBy: [],
     ...own,
@@ -38,10 +41,19 @@ export function assembleComponent(body: Body, read: (raises: readonly RaiseFact[
   };
   const given = [...exposes, ...body.exposes];
   if (given.length > 0) facts.exposes = given;
+  noteSpreadKeys(body, facts.template);
   if (body.again.length > 0) facts.again = body.again;
   if (body.raisesUnseen) facts.raisesUnseen = true;
   if (endings) facts.endings = endings;
   return facts;
+}
+
+/** Members that nothing declares and that the body reads of what remains of its props. */
+function readOfRest({ restNames, dialect }: Body, declared: readonly MemberFact[]): MemberFact[] {
+  return [...restNames].flatMap(([name, span]): MemberFact[] => {
+    const key = dialect.memberOfProp?.(name) ?? propKey(name);
+    return declared.some((one) => one.key === key) ? [] : [{ key, name, span, kind: 'value', required: 'no' }];
+  });
 }
 
 /** What a body raises, by its functions and by what it attaches; each call once for each member. */

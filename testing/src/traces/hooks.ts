@@ -250,7 +250,7 @@ function Key({ dispatch }) { return <b onClick={() => dispatch("on")}/>; }
 export function App() { const [on, dispatch] = useReducer(reducer, false); return <i title={on}><Key dispatch={dispatch}/></i>; }`),
     of: 'App.on',
     ask: 'changes',
-    rungs: ['App owns on', 'Key relays dispatch', 'Key changes on', 'Key starts click | platform b'],
+    rungs: ['App owns on', 'Key relays dispatch', 'App catches reducer', 'Key changes on', 'Key starts click | platform b'],
   },
   {
     name: 'a reducer of another module',

@@ -98,7 +98,7 @@ export function makeGraph(model: Model, tree: Tree): Graph {
       for (const [value, hook] of hooksOf(at.frame.file, at.frame.body)) {
         const frame = add({
           kind: 'hook',
-          name: hook.fact.name,
+          name: hook.fact.name === 'default' ? (at.frame.body.values[value]?.name ?? '') : hook.fact.name,
           file: hook.file,
           body: hook.fact,
           place: from.place,

@@ -193,7 +193,7 @@ function noteAction(action: ActionFact, index: number, tables: Tables): void {
     send.args.forEach((arg, position) => arg.readings.forEach((reading) => note({ reading, to: 'sent', action: index, send, position })));
   }
   for (const reading of action.returns) {
-    if (reading.how === 'computed') add(sinks, reading.value, { reading, to: 'result', action: index });
+    if ((reading.held?.how ?? reading.how) === 'computed') add(sinks, reading.value, { reading, to: 'result', action: index });
     else note({ reading, to: 'result', action: index });
   }
   for (const reading of action.follows ?? []) note({ reading, to: 'follows', action: index });

@@ -38,19 +38,23 @@ export function findMutators(ways: FlowQueries, state: Spot): Writer[] {
     found.push(...changedByCalls(ways, frame, task, state));
     for (const step of ways.onward(task.spot)) {
       const { to } = step;
-      if (!to || step.how === 'computed' || !handsOn.has(step.kind) || !staysFollowed(ways, frame, to)) continue;
+      if (!to || step.how === 'computed' || !handsOn.has(step.kind) || !staysFollowed(ways, home, frame, to)) continue;
       stack.push({ spot: to, trail: [...task.trail, ...(step.via ?? []), step] });
     }
   }
   return found;
 }
 
-/** Within one body an item stays the state's own; in another only where the framework follows what is given. */
-function staysFollowed({ graph }: FlowQueries, frame: Frame, to: Spot): boolean {
+/**
+ * Within one body an item stays the state's own; in another only where the framework follows what is
+ * given, and not by assignments to the name that has the state.
+ */
+function staysFollowed({ graph }: FlowQueries, home: Frame, frame: Frame, to: Spot): boolean {
   const there = graph.frames[to.frame];
   if (!there || there === frame) return there !== undefined;
   const framework = there.component?.framework ?? frame.component?.framework;
-  return framework !== undefined && adapterOf(framework).traits.followedProps && !there.component?.facts.followsAssignment;
+  const byAssignment = home.kind === 'component' && home.component?.facts.followsAssignment === true;
+  return framework !== undefined && adapterOf(framework).traits.followedProps && !byAssignment;
 }
 
 /** Writes to the inside of what arrived, or to an item of a loop as a whole. */

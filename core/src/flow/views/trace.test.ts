@@ -7,6 +7,7 @@ import { channels, events } from '../../../../testing/src/traces/events';
 import { classes, contexts, hooks, reducers } from '../../../../testing/src/traces/hooks';
 import { makers } from '../../../../testing/src/traces/makers';
 import { impact, stores } from '../../../../testing/src/traces/stores';
+import { others } from '../../../../testing/src/traces/others';
 import { svelteOwn } from '../../../../testing/src/traces/svelte';
 import { origins, slots, values } from '../../../../testing/src/traces/values';
 import { vueOwn } from '../../../../testing/src/traces/vue';
@@ -14,7 +15,23 @@ import { endings, rungText, stepKinds, traceOf } from '..';
 
 await loadCompilers(['App.vue', 'App.svelte']);
 
-const tables = { values, origins, slots, hooks, classes, reducers, makers, contexts, events, channels, stores, impact, vueOwn, svelteOwn };
+const tables = {
+  others,
+  values,
+  origins,
+  slots,
+  hooks,
+  classes,
+  reducers,
+  makers,
+  contexts,
+  events,
+  channels,
+  stores,
+  impact,
+  vueOwn,
+  svelteOwn,
+};
 const all = Object.values(tables).flat();
 
 describe.each(Object.entries(tables))('%s', (_, cases) => {

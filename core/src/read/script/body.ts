@@ -33,6 +33,8 @@ export type ModuleScope = {
   readonly inPlace: Set<string>;
   /** Constants at module level whose items and order never change. */
   readonly constants: ReadonlySet<string>;
+  /** Constants of the module that are objects, with the names of all their members, where the text tells them. */
+  readonly objects: ReadonlyMap<string, readonly string[]>;
   /** Constants of the module that are texts. */
   readonly texts: ReadonlyMap<string, string>;
   /** Lists and tables of the module that hold texts alone, by member or position. */
@@ -74,6 +76,8 @@ export type Body = {
   /** The function that raises events is handed on. */
   raisesUnseen: boolean;
   /** The rest of the props goes to these: a tag, or `?` where the file does not tell. */
+  /** Members that are read of what remains of the props, each with where first. */
+  readonly restNames: Map<string, Span>;
   readonly restTargets: { readonly kind: 'element' | 'use' | 'unknown'; readonly tag: string }[];
   /** Content is cloned, so this component may add props to it. */
   clones: boolean;
@@ -150,6 +154,7 @@ export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
     again: [],
     raisesUnseen: false,
     restTargets: [],
+    restNames: new Map(),
     clones: false,
     taken: new Map(),
     attached: [],

@@ -4,7 +4,7 @@ import type { TypeFact } from '../../model/types';
 import type { ModuleScope } from './body';
 import type { Declared } from './declarations';
 import { declaredNames, readModule } from './modules';
-import { bare, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
+import { bare, type FunctionNode, isFunction, keyName, objectNames, patternNames, spanOf } from './syntax';
 import { readTypeDeclaration } from './types';
 
 /** What the statements of a module declare, as far as bodies refer to it. */
@@ -25,11 +25,14 @@ export function moduleScope(
   }
   const functions = new Map<string, FunctionNode>();
   const constants = new Set<string>();
+  const objects = new Map<string, readonly string[]>();
   const texts = new Map<string, string>();
   for (const one of declared) {
     if (isFunction(one.node) && one.wrappers.length === 0) functions.set(one.name, one.node);
     const value = bare(one.node);
     if (value.type === 'ArrayExpression' || value.type === 'ObjectExpression') constants.add(one.name);
+    const members = objectNames(value);
+    if (members) objects.set(one.name, members);
     if (value.type === 'StringLiteral') texts.set(one.name, value.value);
   }
   const textTables = new Map<string, Readonly<Record<string, string>>>();
@@ -39,7 +42,7 @@ export function moduleScope(
     textTables.set(one.name, table);
     for (const [member, said] of Object.entries(table)) texts.set(`${one.name}.${member}`, said);
   }
-  return { names, imported, functions, inPlace: new Set(), constants, texts, textTables, isLocal, holdsMarkup, text };
+  return { names, imported, functions, inPlace: new Set(), constants, objects, texts, textTables, isLocal, holdsMarkup, text };
 }
 
 /** What a list or a table of texts holds; undefined for all else. */

@@ -57,7 +57,11 @@ export function readMeaning(body: Body, given: Meaning, members: readonly string
       sink.reads.push({ value: meaning.value, path: whole, how: howOf(whole, how), span });
       const value = body.values[meaning.value];
       if (value?.action !== undefined) addCall(sink, value.action);
-      if (value?.kind === 'rest') body.restTargets.push({ kind: 'unknown', tag: '' });
+      if (value?.kind === 'rest') {
+        const [name] = whole;
+        if (name === undefined || name === '*') body.restTargets.push({ kind: 'unknown', tag: '' });
+        else if (!body.restNames.has(name)) body.restNames.set(name, span);
+      }
       break;
     }
     case 'props': {

@@ -130,6 +130,8 @@ export function keyName(node: { readonly key: t.Node; readonly computed?: boolea
       return node.key.value;
     case 'NumericLiteral':
       return String(node.key.value);
+    case 'PrivateName':
+      return `#${node.key.id.name}`;
     default:
       return undefined;
   }
@@ -234,4 +236,12 @@ export function givesEnding(node: FunctionNode): boolean {
     pushChildren(one, stack);
   }
   return false;
+}
+
+/** The names of an object that is written out; undefined where it takes over others or computes a name. */
+export function objectNames(given: t.Node): string[] | undefined {
+  const node = bare(given);
+  if (node.type !== 'ObjectExpression') return undefined;
+  const names = node.properties.map((one) => (one.type === 'SpreadElement' || one.computed ? undefined : keyName(one)));
+  return names.every((name): name is string => name !== undefined) ? names : undefined;
 }

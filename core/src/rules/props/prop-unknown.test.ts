@@ -128,10 +128,6 @@ table(
       'function Row(props: { [key: string]: string }) { return <p/>; }\nexport function App() { return <Row tone="calm"/>; }',
     ],
     [
-      'a class',
-      'class Row extends Component { render() { return <p>{this.props.a}</p>; } }\nexport function App() { return <Row tone="calm"/>; }',
-    ],
-    [
       'the rest goes to a component that takes it',
       'function Inner({ tone }) { return <p>{tone}</p>; }\nfunction Row({ ...rest }) { return <Inner {...rest}/>; }\nexport function App() { return <Row tone="calm"/>; }',
     ],

@@ -1,4 +1,5 @@
 import type { Binding, TemplateNode } from '../../model/facts';
+import { memberKeyOf } from '../../model/given';
 import { modelKey, propKey } from '../../model/member';
 import { adapterOf, traitsOf } from '../../frameworks/registry';
 import type { TextEdit } from '../../model/finding';
@@ -56,11 +57,31 @@ function missingHalf(target: Component, name: string): string | undefined {
   const { members } = target.contract;
   const down = members.get(propKey(name));
   const hasUp = members.has(modelKey(name));
-  // Where every prop may be bound, one that the component never writes is only superfluous.
-  if (twoWay === 'none' || (hasUp && down) || down?.kind === 'two-way') return undefined;
+  // Where every prop may be bound, one that the component never writes is only superfluous, unless people enter it there.
+  if (down?.kind === 'two-way') return isEnteredInVain(target, name) ? 'only the value, not its change' : undefined;
+  if (twoWay === 'none' || (hasUp && down)) return undefined;
   // A mark stands on the prop; what the contract lets through may be bound without one.
   if (!down && twoWay === 'mark') return undefined;
   return down ? 'only the value, not its change' : hasUp ? 'only the change, not the value' : 'neither the value nor its change';
+}
+
+/** A prop stands as the value of a field, and what is entered there is never written to it. */
+function isEnteredInVain({ facts }: Component, name: string): boolean {
+  const value = facts.values.findIndex((one) => one.kind === 'prop' && memberKeyOf(one) === propKey(name));
+  if (value < 0 || !facts.followsAssignment || facts.actions.some(({ changes }) => changes.some((one) => one.value === value)))
+    return false;
+  let isShown = false;
+  let isBound = false;
+  walkTemplate(facts.template, (node) => {
+    if (node.kind !== 'element' && node.kind !== 'use') return;
+    for (const { to, direction, readings } of node.bindings) {
+      if (!readings.some((one) => one.value === value)) continue;
+      if (direction === 'two-way') isBound = true;
+      const isField = node.kind === 'element' && /^(input|select|textarea)$/.test(node.tag) && /^(value|checked)$/.test(to.name);
+      if (isField && direction === 'in' && readings.every((one) => one.how === 'same' && one.path.length === 0)) isShown = true;
+    }
+  });
+  return isShown && !isBound;
 }
 
 /** A prop may be bound where its component says so: `value = $bindable()`. */

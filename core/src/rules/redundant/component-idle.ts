@@ -1,8 +1,8 @@
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { directoryOf, joinPath } from '../../model/paths';
-import { locate } from '../../model/span';
 import { ownComponents } from '../shared/all-uses';
+import { headOf } from '../shared/head';
 import { listed } from '../shared/sentences';
 import { baseName } from '../state/stores';
 import type { Found, Rule } from '../rule';
@@ -125,7 +125,7 @@ export const componentIdle: Rule = {
       if (known.has(component.id) || isWhole(component) || !isOffered(model, component) || byName.test(component.file)) return [];
       if ((model.usesOf.get(component.id) ?? []).some((use) => use.owner !== component.id)) return [];
       const only = onlyBelow(model, component, idle);
-      const at = locate(component.file, component.facts.nameSpan);
+      const at = headOf(component);
       return [
         {
           rule: 'component-idle',

@@ -1,6 +1,6 @@
 import type { Component, Model } from '../../model/model';
-import { locate } from '../../model/span';
 import { alignPieces, type Difference, piecesOf, type Trait } from '../../overlap';
+import { headOf } from '../shared/head';
 import { listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
 
@@ -46,7 +46,7 @@ export const twins: Rule = {
       const all = members.flatMap((id) => model.components.get(id) ?? []);
       const [first, second, ...more] = all;
       if (!first || !second) return [];
-      const at = locate(first.file, first.facts.nameSpan);
+      const at = headOf(first);
       const others = listed([second, ...more].map((one) => one.name));
       return [
         {
@@ -65,7 +65,7 @@ export const twins: Rule = {
             holes: differencesOf(model, first, second),
           },
           evidence: all.slice(0, 6).map((one) => ({
-            at: locate(one.file, one.facts.nameSpan),
+            at: headOf(one),
             text: `${one.name} has this markup, and ${one.contract.members.size === 1 ? 'one prop' : `${one.contract.members.size} props`}.`,
           })),
           goes: [{ count: all.length - 1, what: 'component' }],

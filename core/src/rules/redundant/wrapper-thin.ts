@@ -1,4 +1,4 @@
-import type { Binding, TemplateNode, TemplateUse } from '../../model/facts';
+import type { ActionFact, Binding, TemplateNode, TemplateUse } from '../../model/facts';
 import { bindingKey, memberKeyOf } from '../../model/given';
 import { traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
@@ -27,13 +27,16 @@ function onlyUse(template: readonly TemplateNode[]): TemplateUse | undefined {
 const isOwnContent = (children: readonly TemplateNode[]): boolean =>
   children.every((child) => child.kind === 'outlet' && !child.fallback && child.slotProps.length === 0);
 
+/** A function that does nothing but raise one event. */
+const onlyRaises = ({ raises, changes, sends, hears, invokes, calls }: ActionFact): boolean =>
+  raises.length === 1 && changes.length + sends.length + hears.length + invokes.length + calls.length === 0;
+
 /** The use to which a component hands all that it gets, under the same names. */
 const handsOnTo = remembered((component: Component): TemplateUse | undefined => {
   const { facts } = component;
-  if (facts.form === 'class' || facts.actions.length > 0 || facts.wrappedBy.length > 0 || facts.memo)
-    return undefined;
+  if (facts.form === 'class' || !facts.actions.every(onlyRaises) || facts.wrappedBy.length > 0 || facts.memo) return undefined;
   if (
-    facts.values.some((value) => !given.has(value.kind) || value.from.length > 0) ||
+    facts.values.some((value) => (!given.has(value.kind) && value.of === undefined) || value.from.length > 0) ||
     facts.members.some((prop) => prop.fallback !== undefined)
   )
     return undefined;
@@ -42,6 +45,7 @@ const handsOnTo = remembered((component: Component): TemplateUse | undefined => 
   const isHanded = (binding: Binding): boolean => {
     const [only, ...more] = binding.readings;
     const value = only && facts.values[only.value];
+    if (binding.action !== undefined) return facts.actions[binding.action]?.raises[0]?.member === bindingKey(binding);
     if (binding.markup) return isOwnContent(binding.markup) && binding.markup.length > 0;
     return (
       only?.how === 'same' &&

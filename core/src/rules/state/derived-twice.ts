@@ -1,4 +1,5 @@
 import type { Reading, ValueFact } from '../../model/facts';
+import { bindingFor, memberKeyOf } from '../../model/given';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
 import { ownComponents } from '../shared/all-uses';
@@ -14,9 +15,36 @@ function isWorthIt(formula: string): boolean {
   return formula.length >= 24 && /[?+*/<>]|\w\(|&&|\|\|/.test(inner);
 }
 
+/** A computation with the names of what its own functions are handed taken away: `f => f.days` is `g => g.days`. */
+function named(formula: string): string {
+  const names = new Map<string, string>();
+  for (const [, single, several] of formula.matchAll(/(?:\b([\w$]+)|\(([\w$,\s]+)\))\s*=>/g))
+    for (const name of (single ?? several ?? '').split(','))
+      if (name.trim() !== '' && !names.has(name.trim())) names.set(name.trim(), `#${names.size}`);
+  return formula.replace(/(?<![.\w$])[A-Za-z_$][\w$]*/g, (word) => names.get(word) ?? word).replace(/\((#\d+)\)(?=\s*=>)/g, '$1');
+}
+
+/** What a prop is given, where all uses give it the same value of one owner as it is. */
+function givenTo(model: Model, component: Component, prop: ValueFact, path: readonly string[]): string | undefined {
+  const keys = (model.usesOf.get(component.id) ?? []).map((use) => {
+    const readings = bindingFor(use.node, memberKeyOf(prop))?.readings ?? [];
+    const [only, ...more] = readings;
+    const held = only && model.components.get(use.owner)?.facts.values[only.value];
+    const isHeld = held?.kind === 'state' || held?.kind === 'store' || held?.kind === 'hook' || held?.kind === 'derived';
+    if (!only || more.length > 0 || !isHeld || (only.how !== 'same' && only.how !== 'part') || only.path.includes('*')) return undefined;
+    return `${use.owner} ${held.name} ${[...only.path, ...path].join('.')}`;
+  });
+  const [first] = keys;
+  return keys.every((key) => key === first) ? first : undefined;
+}
+
 /** What a reading comes from, as one name for the whole project; undefined for what is a component's own. */
 function sourceOf(model: Model, component: Component, reading: Reading): { readonly key: string; readonly name: string } | undefined {
   const value = component.facts.values[reading.value];
+  if (value?.kind === 'prop') {
+    const key = givenTo(model, component, value, reading.path);
+    return key === undefined ? undefined : { key, name: value.name };
+  }
   if (
     value?.source === undefined ||
     (value.kind !== 'store' && value.kind !== 'context' && value.kind !== 'hook' && value.kind !== 'module')
@@ -56,7 +84,7 @@ function computedIn(model: Model, component: Component): (Computed & { readonly 
     const held = sources.find((one) => one !== undefined && one.name !== '');
     if (!held || sources.includes(undefined)) return [];
     const keys = sources.map((one) => one?.key ?? '').sort();
-    return [{ component, value, source: held.name, key: `${component.framework} ${value.formula ?? ''} ← ${keys.join(', ')}` }];
+    return [{ component, value, source: held.name, key: `${component.framework} ${named(value.formula ?? '')} ← ${keys.join(', ')}` }];
   });
 }
 

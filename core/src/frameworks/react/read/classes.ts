@@ -11,6 +11,7 @@ import {
   newBody,
   newEffects,
   type Effects,
+  propValue,
 } from '../../../read/script/body';
 import { channelDialect } from '../../../read/script/channels';
 import { bindParams, readActionInto, readExpression, readFunctionInto, readingsOf } from '../../../read/script/expressions';
@@ -124,11 +125,21 @@ export function readClassComponent(module: ModuleScope, declared: Declared, node
     if (name === 'render') template.push(...readTemplate(body, fn, innerScope(scope)));
     else if (module.holdsMarkup(fn)) template.push(...renderedBy(body, fn, scope));
   }
+  for (const { name, span } of propsNamed(module, node)) propValue(body, name, span);
   const assembled = assemble(body, template, declared, 'class', file, undefined);
   // What it inherits from a class of one's own reads the same props.
   const facts: ComponentFacts = ownBase.test(dottedName(node.superClass) ?? '') ? assembled : { ...assembled, openness: 'open' };
   const missing = undeclaredHandlers(node);
   return missing.length > 0 ? { ...facts, undeclared: missing } : facts;
+}
+
+/** Names that the text of a class reads off its props, wherever in it. */
+function propsNamed({ text }: ModuleScope, node: ClassNode): { name: string; span: { start: number; end: number } }[] {
+  const from = node.start ?? 0;
+  return [...text.slice(from, node.end ?? 0).matchAll(/(?:\bthis\.|(?<![.\w$]))props\s*\??\.\s*([\w$]+)/g)].map((match) => {
+    const end = from + match.index + match[0].length;
+    return { name: match[1] ?? '', span: { start: end - (match[1]?.length ?? 0), end } };
+  });
 }
 
 /** The framework's own base classes. */

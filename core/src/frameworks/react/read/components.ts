@@ -216,7 +216,7 @@ export function assemble(
     const slots = slotsOf(template, body);
     return {
       ...{ name: nameOf(declared, file), local, span, nameSpan, form, template, slots, wrappedBy },
-      ...(form === 'class' || wrappedBy.length > 0 ? { openness: 'open', through: [] } : opennessOf(body)),
+      ...(wrappedBy.length > 0 ? { openness: 'open', through: [] } : opennessOf(body)),
       members: propsOf(body, slots, raises),
       eventName: ({ name }) => eventOf(name) ?? name,
       ...(propsType ? { propsType } : {}),

@@ -408,9 +408,13 @@ function loop(
     for (const one of statement.left.declarations) bindLocal(one.id, readings, inner);
   }
   if (statement.type === 'ForStatement' && statement.init?.type === 'VariableDeclaration') {
-    for (const one of statement.init.declarations)
+    for (const one of statement.init.declarations) {
+      if (one.init) readings.push(...readingsOf(body, one.init, scope, 'computed'));
       for (const found of patternNames(one.id)) inner.names.set(found.name, { kind: 'position' });
+    }
   }
+  const test = statement.type === 'ForStatement' || statement.type === 'WhileStatement' ? statement.test : undefined;
+  if (test) readings.push(...readingsOf(body, test, inner, 'computed'));
   if (!body.module.holdsMarkup(statement)) {
     readLooseStatement(body, statement, scope);
     return [];

@@ -13,6 +13,7 @@ import { parseScript } from '../../../read/script/parse';
 import { innerScope } from '../../../read/script/scope';
 import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
 import { readTypeDeclaration } from '../../../read/script/types';
+import { keepsState, readStateClass } from './classes';
 import { newDeclared } from './declared';
 import { apiName, svelteDialect } from './dialect';
 import { halvesOf } from './load';
@@ -42,7 +43,17 @@ export function readSvelteScript(file: string, text: string): FileFacts {
   const shared: SharedFact[] = [];
   for (const one of declared) {
     const { node } = one;
-    if (isFunction(node) && one.wrappers.length === 0 && lasting.test(text.slice(node.start ?? 0, node.end ?? 0)) && (gives(node) || /\bsetContext\b/.test(text.slice(node.start ?? 0, node.end ?? 0)))) {
+    if (keepsState(node, text)) {
+      apart.add(one.name);
+      shared.push(readStateClass(module, one.name, node));
+      continue;
+    }
+    if (
+      isFunction(node) &&
+      one.wrappers.length === 0 &&
+      lasting.test(text.slice(node.start ?? 0, node.end ?? 0)) &&
+      (gives(node) || /\bsetContext\b/.test(text.slice(node.start ?? 0, node.end ?? 0)))
+    ) {
       apart.add(one.name);
       shared.push(readComposable(module, one, node));
       continue;
@@ -153,7 +164,14 @@ function readComposable(module: ModuleScope, one: Declaration, node: FunctionNod
   if (node.body.type === 'BlockStatement') readInstance({ body, declared, runes: true, isFunction: true }, node.body.body, scope);
   const result = resultOf(node);
   const returns = result ? readingsOf(body, result, scope) : [];
-  return { kind: 'hook', name: one.name, span: one.span, ...finishBody(body), returns: mergeReadings(returns), ...(declared.provides.length > 0 ? { provides: declared.provides } : {}) };
+  return {
+    kind: 'hook',
+    name: one.name,
+    span: one.span,
+    ...finishBody(body),
+    returns: mergeReadings(returns),
+    ...(declared.provides.length > 0 ? { provides: declared.provides } : {}),
+  };
 }
 
 function resultOf(node: FunctionNode): t.Node | undefined {

@@ -14,7 +14,7 @@ import {
   type Effects,
 } from '../../../read/script/body';
 import { writtenAgain } from '../../../read/script/again';
-import { readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
+import { isOwnModule, readArgs, readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
 import { howOf } from '../../../read/script/names';
 import { namedBy } from '../../../read/markup/taken';
@@ -213,6 +213,12 @@ function declareEvents({ declared }: Instance, { typeParameters }: t.CallExpress
   }
 }
 
+/** A class of the project: what an instance of it holds may be state. */
+function isImportedClass({ module }: Body, name: string, scope: Scope): boolean {
+  const from = module.imported.get(name)?.from;
+  return from !== undefined && isOwnModule(from) && !lookUp(scope, name);
+}
+
 /** Gives the names of one declarator their meaning. */
 function declare(instance: Instance, declarator: t.VariableDeclarator, kind: string, scope: Scope, done: Effects): void {
   const { body, runes } = instance;
@@ -245,6 +251,20 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
       for (const found of names) scope.names.set(found.name, partOfMade(body, made, found, api, scope));
       return;
     }
+  }
+  if (init?.type === 'NewExpression' && init.callee.type === 'Identifier' && whole && isImportedClass(body, init.callee.name, scope)) {
+    const args = readArgs(body, init.arguments, scope, done);
+    const given = args.length > 0 ? { args } : {};
+    const value = addValue(body, {
+      name: whole.name,
+      kind: 'hook',
+      span: spanOf(whole.node),
+      from: [],
+      source: init.callee.name,
+      ...given,
+    });
+    scope.names.set(whole.name, { kind: 'value', value, path: [] });
+    return;
   }
   if (declarator.id.type === 'Identifier' && kind !== 'const' && (!runes || instance.isFunction === true)) {
     const span = { start: declarator.id.start ?? 0, end: (declarator.id.start ?? 0) + declarator.id.name.length };

@@ -20,7 +20,7 @@ import { bindProps } from '../../../read/script/props';
 import { declareEvents, declareProps, fieldOf } from './contract';
 import { madeMeaning, madeValue } from './dialect';
 import { takenFromStores } from './store-helpers';
-import { handLatest, mixedIn, provide, readSetup, type Setup } from './setup';
+import { attrsOf, handLatest, mixedIn, provide, readSetup, type Setup } from './setup';
 
 const nowhere = { start: 0, end: 0 };
 
@@ -152,6 +152,7 @@ function stateMember(own: ReadonlyMap<string, Meaning>, name: string): Meaning |
 function platformMember(setup: Setup, name: string): Meaning | undefined {
   if (name === '$emit') return { kind: 'emits' };
   if (name === '$props') return { kind: 'props' };
+  if (name === '$attrs') return { kind: 'value', value: attrsOf(setup.body, nowhere), path: [] };
   const { declared, body } = setup;
   return declared.props.has(name) ? { kind: 'value', value: propValue(body, name, { start: 0, end: 0 }), path: [] } : undefined;
 }

@@ -156,8 +156,13 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
     [' : through Inner', 'Inner(…)'],
   ],
   [
-    'attrs read in script are open',
+    'attrs read in script by name',
     `<script setup>import { useAttrs } from 'vue'; const attrs = useAttrs(); console.log(attrs.id);</script><template><p/></template>`,
+    ['id : platform', 'p'],
+  ],
+  [
+    'attrs read in script as a whole are open',
+    `<script setup>import { useAttrs } from 'vue'; const attrs = useAttrs(); console.log(attrs);</script><template><p/></template>`,
     [' : open', 'p'],
   ],
   ['a teleport as root loses it', `<template><Teleport to="body"><p/></Teleport></template>`, [' : closed', 'Teleport', '  p']],

@@ -1,0 +1,252 @@
+import { beforeAll } from 'vitest';
+import { table } from '../../../testing/src/rules';
+import { loadCompilers } from '../frameworks/registry';
+
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+
+/** Cases of several rules that one cause has in common: what is read of classes, of objects that are spread, of what remains of the props. */
+
+const setup = (script: string): string => `<script setup>${script}</script>`;
+const vueApp = (markup: string, script = ''): string => `${setup(script)}<template><main>${markup}</main></template>`;
+const vueRow = `${setup('defineProps({ eta: { type: String, required: true }, boat: String });')}<template><p>{{ eta }}{{ boat }}</p></template>`;
+const reactRow = 'function Row({ eta, boat }: { eta: string; boat?: string }) { return <p>{eta}{boat}</p>; }\n';
+const reactClass =
+  'class Row extends Component { render() { const { a } = this.props; for (let i = 0; i < this.props.n; i++) a.log(i); return <p>{a}</p>; } }\n';
+
+table(
+  'prop-missing',
+  'vue',
+  [
+    ['of an object that is spread', { App: vueApp('<Row v-bind="one"/>', "const one = { boat: 'Ada' };"), Row: vueRow }, 'App eta'],
+    [
+      'of an object that the options give',
+      {
+        App: `<script>export default { components: { Row }, setup() { const one = { boat: 'Ada' }; return { one }; } };</script><template><main><Row v-bind="one"/></main></template>`,
+        Row: vueRow,
+      },
+      'App eta',
+    ],
+  ],
+  [
+    ['it is in the object', { App: vueApp('<Row v-bind="one"/>', "const one = { eta: '1', boat: 'Ada' };"), Row: vueRow }],
+    ['the object takes over another', { App: vueApp('<Row v-bind="one"/>', "const one = { ...load(), boat: 'Ada' };"), Row: vueRow }],
+    [
+      'the object is written to',
+      {
+        App: vueApp('<Row v-bind="one"/>', "import { reactive } from 'vue'; const one = reactive({ boat: 'Ada' }); one.eta = '1';"),
+        Row: vueRow,
+      },
+    ],
+  ],
+);
+
+table(
+  'prop-missing',
+  'react',
+  [
+    ['of an object that is spread', `${reactRow}export function App() { const one = { boat: 'Ada' }; return <Row {...one}/>; }`, 'App eta'],
+    ['of an object of the module', `${reactRow}const one = { boat: 'Ada' };\nexport function App() { return <Row {...one}/>; }`, 'App eta'],
+    [
+      'of a class',
+      'import PropTypes from "prop-types";\nclass Row extends Component { render() { return <p>{this.props.tone}</p>; } }\nRow.propTypes = { tone: PropTypes.oneOf(["calm"]).isRequired };\nexport function App() { return <Row/>; }',
+      'App tone',
+    ],
+  ],
+  [
+    ['the object holds it', `${reactRow}const one = { eta: '1' };\nexport function App() { return <Row {...one}/>; }`],
+    ['the object is given by a function', `${reactRow}export function App() { const one = made(); return <Row {...one}/>; }`],
+  ],
+);
+
+table(
+  'prop-unknown',
+  'react',
+  [
+    [
+      'a class',
+      'class Row extends Component { render() { return <p>{this.props.a}</p>; } }\nexport function App() { return <Row a="1" tone="calm"/>; }',
+      'App tone',
+    ],
+    [
+      'what remains is read by name',
+      'function Row({ a, ...rest }) { return <p>{a}{rest.boat}</p>; }\nexport function App() { return <Row a="1" boat="Ada" tone="calm"/>; }',
+      'App tone',
+    ],
+  ],
+  [
+    ['a class that reads it in a loop', `${reactClass}export function App() { return <Row a="1" n={2}/>; }`],
+    [
+      'a class that hands all of its props on',
+      'class Row extends Component { render() { return <p {...this.props}/>; } }\nexport function App() { return <Row tone="calm"/>; }',
+    ],
+    [
+      'a class that extends another',
+      'class Base extends Component {}\nclass Row extends Base { render() { return <p/>; } }\nexport function App() { return <Row tone="calm"/>; }',
+    ],
+    [
+      'what remains is read by a computed name',
+      'function Row({ a, ...rest }) { return <p>{a}{rest[a]}</p>; }\nexport function App() { return <Row a="1" tone="calm"/>; }',
+    ],
+  ],
+);
+
+table(
+  'prop-unknown',
+  'vue',
+  [
+    [
+      'attributes are read by name',
+      {
+        App: vueApp('<Field maxlength="8" hint="x"/>'),
+        Field:
+          '<script>export default { inheritAttrs: false };</script><template><label><input :maxlength="$attrs.maxlength"></label></template>',
+      },
+      'App hint',
+    ],
+  ],
+  [
+    [
+      'attributes are taken apart in a function',
+      {
+        App: vueApp('<Field maxlength="8" hint="x"/>'),
+        Field:
+          '<script>export default { inheritAttrs: false, computed: { rest() { const { title, ...rest } = this.$attrs; return rest; } } };</script><template><label><input v-bind="rest"></label></template>',
+      },
+    ],
+  ],
+);
+
+table(
+  'wrapper-thin',
+  'vue',
+  [
+    [
+      'it raises what it hears',
+      {
+        App: vueApp('<Plain label="x" @press="go"/>', 'const go = () => console.log(1);'),
+        Plain: `${setup("defineProps({ label: String }); const emit = defineEmits(['press']);")}<template><Base :label="label" @press="emit('press')"/></template>`,
+        Base: `${setup("defineProps({ label: String }); const emit = defineEmits(['press']);")}<template><button @click="emit('press')">{{ label }}</button></template>`,
+      },
+      'Plain Plain',
+    ],
+  ],
+  [
+    [
+      'it raises another event',
+      {
+        App: vueApp('<Plain label="x" @save="go"/>', 'const go = () => console.log(1);'),
+        Plain: `${setup("defineProps({ label: String }); const emit = defineEmits(['save']);")}<template><Base :label="label" @press="emit('save')"/></template>`,
+        Base: `${setup("defineProps({ label: String }); const emit = defineEmits(['press']);")}<template><button @click="emit('press')">{{ label }}</button></template>`,
+      },
+    ],
+  ],
+);
+
+const sum = (name: string, one: string, result = 'cents'): string =>
+  `${setup(`import { computed } from 'vue'; const props = defineProps({ fines: Array }); const ${name} = computed(() => props.fines.filter((${one}) => ${one}.days > 0).reduce((all, ${one}) => all + ${one}.${result}, 0));`)}<template><p>{{ ${name} }}</p></template>`;
+const both = (a: string, b: string): string =>
+  vueApp(`<Sum :fines="${a}"/><Notice :fines="${b}"/>`, "import { ref } from 'vue'; const fines = ref([]); const old = ref([]);");
+
+table(
+  'derived-twice',
+  'vue',
+  [
+    [
+      'by other names, of what both are given',
+      { App: both('fines', 'fines'), Sum: sum('total', 'fine'), Notice: sum('owed', 'f') },
+      'Notice owed',
+    ],
+  ],
+  [
+    ['of what is not the same', { App: both('fines', 'old'), Sum: sum('total', 'fine'), Notice: sum('owed', 'f') }],
+    ['another computation', { App: both('fines', 'fines'), Sum: sum('total', 'fine'), Notice: sum('owed', 'f', 'days') }],
+  ],
+);
+
+const slider = (input: string, script = ''): string => `<script>export let angle = 0; ${script}</script><label>{angle}${input}</label>`;
+
+table(
+  'two-way-half',
+  'svelte',
+  [
+    [
+      'a field that writes it nowhere',
+      { App: '<script>let angle = 1;</script><Slider bind:angle/>', Slider: slider('<input value={angle}/>') },
+      'App angle',
+    ],
+  ],
+  [
+    [
+      'a field that is bound',
+      { App: '<script>let angle = 1;</script><Slider bind:angle/>', Slider: slider('<input bind:value={angle}/>') },
+    ],
+    [
+      'a field whose entry is written',
+      {
+        App: '<script>let angle = 1;</script><Slider bind:angle/>',
+        Slider: slider('<input value={angle} on:input={slide}/>', 'const slide = (event) => (angle = event.target.value);'),
+      },
+    ],
+    ['it is only shown', { App: '<script>let angle = 1;</script><Slider bind:angle/>', Slider: slider('') }],
+  ],
+);
+
+const routes = (name: string, more: Readonly<Record<string, string>> = {}): Readonly<Record<string, string>> => ({
+  'package.json': `{ ${name}"devDependencies": { "@sveltejs/kit": "^2.0.0" } }`,
+  'src/routes/+page.svelte': "<script>import Row from '../lib/Row.svelte';</script><Row/>",
+  'src/lib/Row.svelte': '<p/>',
+  'src/lib/Old.svelte': '<script>let a = 1;</script><p>{a}</p>',
+  ...more,
+});
+
+table(
+  'component-idle',
+  'svelte',
+  [['beside pages that are files', routes(''), 'Old Old']],
+  [['in a package that others import', routes('"exports": "./src/index.js", ')]],
+);
+
+table(
+  'change-unseen',
+  'svelte',
+  [
+    [
+      'a list by another name',
+      {
+        App: '<script>let pot = { fruits: [] }; function add() { const next = pot.fruits; next.push(1); }</script><b on:click={add}>{pot.fruits}</b>',
+      },
+      'App pot',
+    ],
+  ],
+  [
+    [
+      'a list by another name that is put back',
+      {
+        App: '<script>let pot = { fruits: [] }; function add() { const next = pot.fruits; next.push(1); pot.fruits = next; }</script><b on:click={add}>{pot.fruits}</b>',
+      },
+    ],
+  ],
+);
+
+table(
+  'change-unseen',
+  'react',
+  [
+    [
+      'an item that is found',
+      'export function App() { const [rows, set] = useState([]); const go = () => { const one = rows.find((row) => row.on); one.on = 2; }; return <b onClick={go}>{rows.length}</b>; }',
+      'App rows',
+    ],
+    [
+      'each of a loop',
+      'export function App() { const [rows, set] = useState([]); const go = () => { for (const one of rows) one.on = 2; }; return <b onClick={go}>{rows.length}</b>; }',
+      'App rows',
+    ],
+  ],
+  [
+    [
+      'a copy',
+      'export function App() { const [rows, set] = useState([]); const go = () => { const next = [...rows]; next.push(2); set(next); }; return <b onClick={go}>{rows.length}</b>; }',
+    ],
+  ],
+);
