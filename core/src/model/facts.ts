@@ -286,6 +286,8 @@ export type ValueFact = {
   readonly writer?: number;
   /** Names that the body gives to members, where it takes the value apart: `{ '0': 'params' }`. */
   readonly parts?: Readonly<Record<string, string>>;
+  /** It holds a map or a set, which change by methods of their own. */
+  readonly collection?: true;
   /** A variable of a component whose framework does not notice that it is written. */
   readonly plain?: true;
   /** It is an object by which others follow what it holds: a store of the framework. */

@@ -250,3 +250,281 @@ table(
     ],
   ],
 );
+
+const shown = (effect: string): string =>
+  `export function App() { const [on] = useState(true); return on && <Row/>; }\nfunction Row() { ${effect} return <p/>; }`;
+
+table(
+  'subscription-kept',
+  'react',
+  [
+    [
+      'an observer of the document',
+      shown('useEffect(() => { const seen = new IntersectionObserver(go); seen.observe(document.body); }, []);'),
+      'Row IntersectionObserver of the document',
+    ],
+    [
+      'beside another observer that is ended',
+      shown(
+        'useEffect(() => { const seen = new IntersectionObserver(go); seen.observe(document.body); }, []); useEffect(() => { const sizes = new ResizeObserver(go); sizes.observe(document.body); return () => sizes.disconnect(); }, []);',
+      ),
+      'Row IntersectionObserver of the document',
+    ],
+    [
+      'a query of the window',
+      shown('useEffect(() => { const wide = matchMedia("(width > 9px)"); wide.addEventListener("change", go); }, []);'),
+      'Row change of the window',
+    ],
+  ],
+  [
+    [
+      'an observer that ends',
+      shown(
+        'useEffect(() => { const seen = new IntersectionObserver(go); seen.observe(document.body); return () => seen.disconnect(); }, []);',
+      ),
+    ],
+    [
+      'an observer of its own element',
+      shown('const at = useRef(null); useEffect(() => { const seen = new IntersectionObserver(go); seen.observe(at.current); }, []);'),
+    ],
+    [
+      'a query that is let go',
+      shown(
+        'useEffect(() => { const wide = matchMedia("(width > 9px)"); wide.addEventListener("change", go); return () => wide.removeEventListener("change", go); }, []);',
+      ),
+    ],
+  ],
+);
+
+table(
+  'change-unseen',
+  'react',
+  [
+    [
+      'a map',
+      'export function App() { const [all] = useState(new Map()); return <b onClick={() => all.set(1, 2)}>{all.size}</b>; }',
+      'App all',
+    ],
+    [
+      'what a ref holds is shown',
+      'export function App() { const count = useRef(0); return <b onClick={() => { count.current += 1; }}>{count.current}</b>; }',
+      'App count',
+    ],
+    [
+      'Object.assign',
+      'export function App() { const [one, set] = useState({ n: 1 }); return <b onClick={() => Object.assign(one, { n: 2 })}>{one.n}</b>; }',
+      'App one',
+    ],
+  ],
+  [
+    [
+      'a ref beside state',
+      'export function App() { const [n, set] = useState(0); const count = useRef(0); return <b onClick={() => { count.current += 1; set(n + 1); }}>{count.current}{n}</b>; }',
+    ],
+    ['a ref that is not shown', 'export function App() { const count = useRef(0); return <b onClick={() => { count.current += 1; }}/>; }'],
+    [
+      'into a new object',
+      'export function App() { const [one, set] = useState({ n: 1 }); return <b onClick={() => set(Object.assign({}, one, { n: 2 }))}>{one.n}</b>; }',
+    ],
+  ],
+);
+
+table(
+  'change-unseen',
+  'svelte',
+  [
+    ['a set in a rune', { App: '<script>let all = $state(new Set());</script><p onclick={() => all.add(1)}>{all.size}</p>' }, 'App all'],
+    [
+      'a member taken out of state',
+      { App: '<script>let one = $state({ n: 1 }); let { n } = one;</script><p onclick={() => one.n++}>{n}</p>' },
+      'App n',
+    ],
+  ],
+  [
+    [
+      'a list taken out of state',
+      { App: '<script>let one = $state({ all: [] }); let { all } = one;</script><p onclick={() => one.all.push(1)}>{all.length}</p>' },
+    ],
+    [
+      'a set that is followed',
+      {
+        App: "<script>import { SvelteSet } from 'svelte/reactivity'; let all = new SvelteSet();</script><p onclick={() => all.add(1)}>{all.size}</p>",
+      },
+    ],
+  ],
+);
+
+table(
+  'prop-written',
+  'react',
+  [
+    [
+      'by Object.assign',
+      'function Row({ one }) { return <b onClick={() => Object.assign(one, { n: 2 })}/>; }\nexport function App() { const [one] = useState({ n: 1 }); return <Row one={one}/>; }',
+      'Row one',
+    ],
+    [
+      'a member is deleted',
+      'function Row({ one }) { return <b onClick={() => { delete one.n; }}/>; }\nexport function App() { const [one] = useState({ n: 1 }); return <Row one={one}/>; }',
+      'Row one',
+    ],
+  ],
+  [
+    [
+      'a place in a copy',
+      'function Row({ all, onPick }) { return <b onClick={() => { const next = all.slice(); next[0] = 1; onPick(next); }}/>; }\nexport function App() { const [all, set] = useState([]); return <Row all={all} onPick={set}/>; }',
+    ],
+  ],
+);
+
+table(
+  'prop-written',
+  'vue',
+  [
+    [
+      'by the options',
+      {
+        App: vueApp('<Row :name="name"/>', "import { ref } from 'vue'; const name = ref('a');"),
+        Row: '<script>export default { props: ["name"], methods: { go() { this.name = "x"; } } };</script><template><p @click="go">{{ name }}</p></template>',
+      },
+      'Row name',
+    ],
+  ],
+  [],
+);
+
+table(
+  'prop-missing',
+  'vue',
+  [
+    [
+      'a type is named as a tag is',
+      {
+        App: vueApp('<Row/>'),
+        Row: '<script setup lang="ts">import type { P } from "./t"; defineProps<P>();</script><template><p>{{ eta }}</p></template>',
+        't.ts': 'export interface P { eta: string }',
+      },
+      'App eta',
+    ],
+  ],
+  [],
+);
+
+table(
+  'endless-render',
+  'react',
+  [
+    [
+      'an effect follows what it makes anew',
+      'export function App() { const [one, set] = useState({}); useEffect(() => { set({ ...one }); }, [one]); return <p>{one.a}</p>; }',
+      'App one',
+    ],
+  ],
+  [
+    [
+      'it follows another',
+      'export function App({ id }) { const [one, set] = useState({}); useEffect(() => { set({ id }); }, [id]); return <p>{one.a}</p>; }',
+    ],
+    [
+      'it sets the same',
+      'export function App() { const [one, set] = useState(1); useEffect(() => { set(2); }, [one]); return <p>{one}</p>; }',
+    ],
+  ],
+);
+
+table(
+  'endless-render',
+  'vue',
+  [
+    [
+      'a watcher counts what it watches',
+      {
+        App: `${setup("import { ref, watch } from 'vue'; const n = ref(0); watch(n, () => { n.value++; });")}<template><p @click="n = 1">{{ n }}</p></template>`,
+      },
+      'App n',
+    ],
+  ],
+  [
+    [
+      'under a condition',
+      {
+        App: `${setup("import { ref, watch } from 'vue'; const n = ref(0); watch(n, () => { if (n.value < 3) n.value++; });")}<template><p @click="n = 1">{{ n }}</p></template>`,
+      },
+    ],
+    [
+      'it counts another',
+      {
+        App: `${setup("import { ref, watch } from 'vue'; const n = ref(0); const m = ref(0); watch(n, () => { m.value++; });")}<template><p @click="n = 1">{{ n }}{{ m }}</p></template>`,
+      },
+    ],
+  ],
+);
+
+table(
+  'endless-render',
+  'svelte',
+  [
+    [
+      'an effect lengthens a list',
+      { App: '<script>let all = $state([]); $effect(() => { all.push(1); });</script><p>{all.length}</p>' },
+      'App all',
+    ],
+  ],
+  [['a raw list', { App: '<script>let all = $state.raw([]); $effect(() => { all.push(1); });</script><p>{all.length}</p>' }]],
+);
+
+table(
+  'list-unkeyed',
+  'react',
+  [
+    [
+      'a key that is made anew',
+      'export function App() { const [all] = useState([1]); return <ul>{all.map((one) => <li key={Math.random()}>{one}</li>)}</ul>; }',
+      'App key',
+    ],
+  ],
+  [
+    [
+      'a key that is kept',
+      'export function App() { const [all] = useState([{ id: crypto.randomUUID() }]); return <ul>{all.map((one) => <li key={one.id}>{one.id}</li>)}</ul>; }',
+    ],
+  ],
+);
+
+table(
+  'two-truths',
+  'vue',
+  [
+    [
+      'a store that components write',
+      {
+        App: vueApp('{{ s.n }}<b @click="s.n++"/><A/>', "import { useS } from './s'; const s = useS();"),
+        A: `${setup("import { ref } from 'vue'; import { useS } from './s'; const s = useS(); const n = ref(s.n);")}<template><p @click="n++">{{ n }}</p></template>`,
+        's.js': "import { defineStore } from 'pinia'; export const useS = defineStore('s', { state: () => ({ n: 0 }) });",
+      },
+      'A n',
+    ],
+  ],
+  [
+    [
+      'nobody writes it',
+      {
+        App: vueApp('{{ s.n }}<A/>', "import { useS } from './s'; const s = useS();"),
+        A: `${setup("import { ref } from 'vue'; import { useS } from './s'; const s = useS(); const n = ref(s.n);")}<template><p @click="n++">{{ n }}</p></template>`,
+        's.js': "import { defineStore } from 'pinia'; export const useS = defineStore('s', { state: () => ({ n: 0 }) });",
+      },
+    ],
+  ],
+);
+
+const heard = (end: string): Readonly<Record<string, string>> => ({
+  App: vueApp('<Row v-if="on"/><b @click="on = false"/>', "import { ref } from 'vue'; const on = ref(true);"),
+  Row: `${setup(`import { onMounted, onUnmounted } from 'vue'; const go = () => 1; onMounted(() => document.addEventListener('keydown', go)); onUnmounted(() => document.removeEventListener('${end}', go));`)}<template><p/></template>`,
+});
+
+table(
+  'subscription-kept',
+  'vue',
+  [['another event is let go', heard('keyup'), 'Row keydown of the document']],
+  [['the same is let go', heard('keydown')]],
+);

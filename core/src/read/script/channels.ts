@@ -15,6 +15,7 @@ const freely = new Set(['emit', 'publish', 'broadcast', 'subscribe', 'listen']);
 const undoing = new Set(['removeEventListener', 'removeListener', 'off', 'unsubscribe']);
 const timers = new Set(['setInterval', 'setTimeout', 'requestAnimationFrame', 'requestIdleCallback']);
 const hearing = new Set(['on', 'once', 'subscribe', 'addListener', 'addEventListener', 'listen']);
+const observers = /^(?:Intersection|Resize|Mutation)Observer$/;
 
 /**
  * A call that sends on, listens to, or leaves the document or a channel of the module: `dispatchEvent`,
@@ -25,7 +26,7 @@ function readChannelCall(body: Body, node: Call, { base, path }: Callee, scope: 
   const written = path.at(-1) ?? (base.type === 'Identifier' ? base.name : '');
   // Buses of an application may spell their methods as its components do: `$on`.
   const method = path.length > 0 ? written.replace(/^\$/, '') : written;
-  noteEnding(body, node, method);
+  noteEnding(body, node, method, base, scope);
   if (undoing.has(method) && path.length > 0) {
     // The function that it takes away does not run because of it.
     const [event] = node.arguments;
@@ -35,6 +36,7 @@ function readChannelCall(body: Body, node: Call, { base, path }: Callee, scope: 
   if (timers.has(method)) return readTimer(body, node, base, path, scope, sink);
   if (method === 'dispatchEvent') return readDispatch(body, node, base, path, scope, sink);
   if (sending.has(method)) return readSend(body, node, base, path, scope, sink);
+  if (method === 'observe') return readObserve(body, node, base, scope, sink);
   return hearing.has(method) && readHear(body, node, base, path, scope, sink);
 }
 
@@ -48,8 +50,10 @@ function isMadeInPlace(given: t.Node | undefined): boolean {
 }
 
 /** Notes what a call may end: an event by its name, a timer, or anything. */
-function noteEnding(body: Body, node: Call, method: string): void {
+function noteEnding(body: Body, node: Call, method: string, base: t.Node, scope: Scope): void {
+  const maker = method === 'disconnect' && base.type === 'Identifier' ? madeBy(scope, base.name) : undefined;
   if (/^(clearInterval|clearTimeout|cancelAnimationFrame|cancelIdleCallback)$/.test(method)) body.endings.add(timerEvent);
+  else if (maker !== undefined && observers.test(maker)) body.endings.add(maker);
   else if (/^(close|disconnect|abort|dispose|destroy|removeAllListeners|unsubscribe)$/.test(method)) body.endings.add('');
   else if (undoing.has(method) && !(method === 'removeEventListener' && isMadeInPlace(node.arguments[1])))
     body.endings.add(eventNamed(body, node.arguments[0]) ?? '');
@@ -79,10 +83,30 @@ function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope
     return isGlobalProperty(base.name) && path.length === 1 ? { on: 'channel', name: base.name } : undefined;
   }
   if (!meaning) return { on: 'channel', name: [base.name, ...path.slice(0, -1)].join('.') };
+  if (/^(?:window\.)?matchMedia$/.test(madeBy(scope, base.name) ?? '')) return { on: 'window' };
   const index = meaning.kind === 'value' ? meaning.value : meaning.kind === 'local' ? meaning.readings[0]?.value : undefined;
   const held = index === undefined ? undefined : channelHeldBy(body, index, 3);
   const ofElement = path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener';
   return ofElement && !held?.name?.startsWith('"') ? { on: 'element' } : held;
+}
+
+/** What a local variable was made by: the constructor or the function that was called, by its name. */
+function madeBy(scope: Scope, name: string): string | undefined {
+  const meaning = lookUp(scope, name);
+  const node = meaning?.kind === 'local' && meaning.same?.path.length === 0 ? bare(meaning.same.node) : undefined;
+  return node?.type === 'NewExpression' || node?.type === 'CallExpression' ? dottedName(node.callee) : undefined;
+}
+
+/** `observer.observe(document.body)`: what outlives the component is observed until somebody ends it. */
+function readObserve(body: Body, node: Call, base: t.Node, scope: Scope, sink: Effects): boolean {
+  const [target] = node.arguments;
+  const observed = target && dottedName(target);
+  const maker = base.type === 'Identifier' ? madeBy(scope, base.name) : undefined;
+  const lasts = observed !== undefined && /^(?:document(?:\.\w+)?|window)$/.test(observed);
+  if (!lasts || maker === undefined || !observers.test(maker) || lookUp(scope, 'document')) return false;
+  readExpression(body, node.callee, scope, 'computed', sink);
+  (sink.hears ??= []).push({ channel: { on: 'document', event: maker }, span: spanOf(node), ends: false });
+  return true;
 }
 
 /** `setInterval(tick, 1000)`: heard like an event of the window. */

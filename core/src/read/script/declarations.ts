@@ -154,7 +154,8 @@ function objectAssigned(node: t.Node): { target: string; members: t.ObjectExpres
 
 /** `(kind) => registry[kind] ?? Note`: the table of which a function gives a member; undefined for all others. */
 function tableGivenBy(node: FunctionNode): string | undefined {
-  const given = node.body.type === 'BlockStatement' ? node.body.body.findLast((one) => one.type === 'ReturnStatement')?.argument : node.body;
+  const given =
+    node.body.type === 'BlockStatement' ? node.body.body.findLast((one) => one.type === 'ReturnStatement')?.argument : node.body;
   const result = given && bare(given);
   const left = result?.type === 'LogicalExpression' ? bare(result.left) : result;
   return left?.type === 'MemberExpression' && left.computed && left.object.type === 'Identifier' ? left.object.name : undefined;

@@ -82,6 +82,10 @@ export function readExpression(body: Body, expression: t.Node, scope: Scope, how
       readExpression(body, node.argument, scope, 'computed', sink);
       noteWrite(body, node.argument, scope, spanOf(node), [], sink);
       return;
+    case 'UnaryExpression':
+      readExpression(body, node.argument, scope, 'computed', sink);
+      if (node.operator === 'delete') noteWrite(body, node.argument, scope, spanOf(node), [], sink);
+      return;
     case 'ObjectExpression':
       for (const property of node.properties) readProperty(body, property, scope, how, sink);
       return;
@@ -325,6 +329,10 @@ export function noteWrite(body: Body, target: t.Node, given: Scope, span: Span, 
       ...from.map((one): Reading => ({ ...one, how: 'computed', held: { at: path, how: one.held?.how ?? one.how } })),
     ].slice(0, 40);
   const whole = [...meaning.path, ...path];
+  if (value.kind === 'prop' && own && whole.length === 0) {
+    (sink.changes ??= []).push({ value: meaning.value, span, how: 'assign', from, toProps: true });
+    return;
+  }
   if (!takesWrites.has(value.kind) && (whole.length === 0 || !sharesItsInside(value))) return;
   (sink.changes ??= []).push({
     value: meaning.value,
@@ -390,6 +398,7 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
   for (const key of computed) readExpression(body, key, scope, 'computed', sink);
   if (base.type === 'ThisExpression' && body.dialect.onThis?.(body, node, path, scope, sink)) return;
   noteListChange(body, node, chain, scope, sink);
+  noteAssigned(body, node, chain, scope, sink);
   const optionalCall = optional || (node.type === 'OptionalCallExpression' && node.optional);
   const own = base.type === 'ThisExpression' ? ownMeaning(body, path, scope) : undefined;
   const found = base.type === 'Identifier' ? lookUp(scope, base.name) : own?.meaning;
@@ -431,6 +440,21 @@ function noteListChange(body: Body, node: Call, called: Chain, scope: Scope, sin
   const from = node.arguments.flatMap((one) => (isFunction(one) ? [] : readingsOf(body, one, scope)));
   const whole = held.path.length > 0 ? { path: held.path } : {};
   (sink.changes ??= []).push({ value: held.value, span: spanOf(node), how: 'in-place', from, ...whole, ...listOrderOf(method) });
+}
+
+/** `Object.assign(user, given)` writes to whatever `user` is. */
+function noteAssigned(body: Body, node: Call, { base, path }: Chain, scope: Scope, sink: Effects): void {
+  const [target, ...given] = node.arguments;
+  const isAssign = base.type === 'Identifier' && base.name === 'Object' && path.length === 1 && path[0] === 'assign';
+  if (!isAssign || !target || lookUp(scope, 'Object') || body.module.names.has('Object')) return;
+  const any = {
+    type: 'MemberExpression',
+    object: target,
+    property: { type: 'Identifier', name: '*' },
+    computed: false,
+  } as t.MemberExpression;
+  const from = given.flatMap((one) => (isFunction(one) ? [] : readingsOf(body, one, scope)));
+  noteWrite(body, any, scope, spanOf(node), from, sink);
 }
 
 /** `a.then(…)`, `(await a).json()`: what comes is still what was asked for. */
@@ -544,13 +568,7 @@ function readCalled(
     return;
   }
   const kind = called && body.values[called.value]?.kind;
-  if (
-    called &&
-    !known &&
-    !after &&
-    kind !== undefined &&
-    holdsFunctions.has(kind)
-  ) {
+  if (called && !known && !after && kind !== undefined && holdsFunctions.has(kind)) {
     const args = readArgs(body, node.arguments, scope, sink);
     (sink.invokes ??= []).push({ span, value: called.value, path: called.path, args, ...toldTo(body, node, method) });
     return;
@@ -592,7 +610,8 @@ function listOrderOf(method: string): { order?: 'append' | 'reorder' } {
 /** Lists that the body holds; collections only where the module does, since elsewhere `set` is many things. */
 function isHeld(body: Body, value: number, method: string): boolean {
   const kind = body.values[value]?.kind;
-  if (!inPlaceMethods.has(method)) return body.isModule === true && (kind === 'state' || kind === 'store');
+  if (!inPlaceMethods.has(method))
+    return (body.isModule === true && (kind === 'state' || kind === 'store')) || body.values[value]?.collection === true;
   return kind === 'state' || kind === 'prop' || kind === 'store';
 }
 

@@ -22,6 +22,13 @@ export const shufflingMethods = words('filter sort toSorted reverse toReversed s
 
 const reordering = words('filter sort toSorted reverse toReversed splice toSpliced');
 
+/** `new Map()`, `() => new Set(…)`: whether a state is made to hold one that changes by its own methods. */
+export function makesCollection(given: t.Node | null | undefined): boolean {
+  const node = given && bare(given);
+  if (isFunction(node)) return makesCollection(resultOf(node));
+  return node?.type === 'NewExpression' && node.callee.type === 'Identifier' && /^(?:Map|Set)$/.test(node.callee.name);
+}
+
 /** How the list that is set compares with the one before: `[...a, b]` grows at its end, `a.filter(…)` does not. */
 export function listOrder(given: t.Node | undefined): 'append' | 'reorder' | undefined {
   if (!given) return undefined;

@@ -198,7 +198,8 @@ export function foundChain(chain: Chain): Chain {
   const list = callee.path.slice(0, -1);
   const method = callee.path.at(-1) ?? '';
   if (givesItem.has(method)) return foundChain({ ...callee, path: [...list, '*', ...path] });
-  const isItem = path[0] === '*' || /^\d+$/.test(path[0] ?? '');
+  // The list that these give is another one: only what its items hold is the same.
+  const isItem = path.length > 1 && (path[0] === '*' || /^\d+$/.test(path[0] ?? ''));
   return isItem && givesItems.has(method) ? foundChain({ ...callee, path: [...list, '*', ...path.slice(1)] }) : chain;
 }
 

@@ -18,15 +18,19 @@ function heardOf({ channel }: HearFact): string {
 /** Subscriptions that outlive the component; what it hears on its own elements dies with these. */
 function keptBy({ actions, endings = [] }: BodyFacts, action: ActionFact): HearFact[] {
   if ((action.kind !== 'effect' && action.kind !== 'lifecycle') || isEnding(action)) return [];
-  const undoesElsewhere = actions.some((one) => one !== action && (isEnding(one) || one.cleansUp));
   const ended = new Set(endings);
+  // What an end of life calls may end anything; by itself it ends what it names.
+  const endsOthers = (one: ActionFact): boolean => ended.size === 0 || one.invokes.length + one.calls.length + one.changes.length > 0;
+  const undoesElsewhere = actions.some((one) => one !== action && (one.cleansUp || (isEnding(one) && endsOthers(one))));
   return action.hears.filter(({ ends, unnamed, channel }) => {
     if (ends || channel.on === 'element' || channel.name?.startsWith('this.')) return false;
     // What comes in a promise is never called, whatever it would end.
     if (action.endsInPromise && !actions.some((one) => isEnding(one))) return true;
     if (ended.has('')) return false;
     if (unnamed && channel.on !== 'channel') return true;
-    return !action.cleansUp && !undoesElsewhere && !ended.has(channel.event ?? '');
+    // An observer is ended by its own name, and by no other effect that ends others by theirs.
+    const isOther = /Observer$/.test(channel.event ?? '') && ended.size > 0;
+    return !action.cleansUp && (isOther || !undoesElsewhere) && !ended.has(channel.event ?? '');
   });
 }
 

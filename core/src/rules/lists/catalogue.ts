@@ -8,10 +8,12 @@ export const listsCatalogue = {
     about: 'broken binding',
     title: 'A repeated part without an identity',
     message: ({ component, part, how }) => `${component} repeats ${part} ${how}.`,
-    consequence: ({ part, position }) =>
-      position
-        ? `When the list is filtered or put in another order, what each ${part} remembers stays at its position and shows with another item.`
-        : `The framework cannot tell the items apart: when the list changes, what a ${part} remembers may show with another item.`,
+    consequence: ({ part, position, anew }) =>
+      anew
+        ? `Each time it is rendered, every ${part} is made anew: what it remembers is lost, and so is where the user was in it.`
+        : position
+          ? `When the list is filtered or put in another order, what each ${part} remembers stays at its position and shows with another item.`
+          : `The framework cannot tell the items apart: when the list changes, what a ${part} remembers may show with another item.`,
     fix: ({ part }) => `Give each ${part} a key that belongs to its item, such as its id.`,
     help: {
       what: 'A part repeated over a list has no key; or its position as key, while the list changes its order or loses items and the parts keep something (state, or a field’s text).',

@@ -1,4 +1,4 @@
-import type { ComponentFacts, TemplateNode } from '../../model/facts';
+import type { ComponentFacts, KeyFact, TemplateNode } from '../../model/facts';
 import { propKey } from '../../model/member';
 import { traitsOf } from '../../frameworks/registry';
 import type { ComponentId } from '../../model/ids';
@@ -77,6 +77,10 @@ function isReordered(facts: ComponentFacts, repeat: Repeat): boolean {
   return false;
 }
 
+/** A key that is another one each time: a number or a name that is made while rendering. */
+const isMadeAnew = (key: KeyFact): boolean =>
+  key.kind !== 'none' && /\b(?:Math\.random|crypto\.randomUUID|Date\.now|performance\.now|nanoid|uuid(?:v4)?|uniqueId)\(/.test(key.text);
+
 /** Repeated parts that nothing but their position tells apart, if anything. */
 const unkeyedParts = remembered((component: Component): readonly { readonly repeat: Repeat; readonly part: Part }[] =>
   repeatsIn(component.facts.template).flatMap((repeat) =>
@@ -84,12 +88,13 @@ const unkeyedParts = remembered((component: Component): readonly { readonly repe
       ? []
       : partsOf(repeat.children)
           .filter((part) => !part.spreads.some((spread) => spread.keys?.includes(propKey('key')) ?? traitsOf(component).keys === 'spread'))
-          .filter(({ key }) => key.kind === 'none' || (key.kind === 'position' && repeat.order !== 'constant'))
+          .filter(({ key }) => key.kind === 'none' || isMadeAnew(key) || (key.kind === 'position' && repeat.order !== 'constant'))
           .map((part) => ({ repeat, part })),
   ),
 );
 
 function problemOf(model: Model, component: Component, repeat: Repeat, part: Part): string | undefined {
+  if (isMadeAnew(part.key)) return 'with another key each time';
   const isByPosition = part.key.kind === 'position' || traitsOf(component).keys === 'position';
   if (!isByPosition) return 'without a key';
   if (!isReordered(component.facts, repeat) || !remembers(model, part, new Set())) return undefined;
@@ -115,6 +120,7 @@ export const listUnkeyed: Rule = {
               component: component.name,
               part: nameOf(part),
               how,
+              anew: isMadeAnew(part.key) ? 'yes' : '',
               position: part.key.kind === 'position' || traitsOf(component).keys === 'position' ? 'position' : '',
             },
             evidence: [

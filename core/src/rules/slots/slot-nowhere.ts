@@ -1,7 +1,7 @@
 import { type KnownUse, spelling } from '../../contract';
 
 import { causeAt } from '../precedence';
-import { defaultSlot, type MemberKey } from '../../model/member';
+import { anySlot, defaultSlot, type MemberKey } from '../../model/member';
 import { bindingKey } from '../../model/given';
 
 import type { Span } from '../../model/span';
@@ -29,7 +29,7 @@ function lostContents(known: KnownUse): Lost[] {
     lost.push({ slot: defaultSlot, span: node.children[0]?.span ?? node.nameSpan });
   for (const binding of node.bindings) {
     const key = binding.to.kind === 'slot' && binding.markup ? bindingKey(binding) : undefined;
-    if (key !== undefined && !contract.members.has(key)) lost.push({ slot: key, span: binding.nameSpan });
+    if (key !== undefined && key !== anySlot && !contract.members.has(key)) lost.push({ slot: key, span: binding.nameSpan });
   }
   return lost;
 }

@@ -12,9 +12,11 @@ type Unseen = {
   readonly name: string;
   readonly change: Span;
   readonly declared: Span;
-  readonly how: 'in-place' | 'reducer' | 'plain' | 'apart';
+  readonly how: 'in-place' | 'reducer' | 'plain' | 'ref' | 'apart';
   /** Only its place is followed, and nothing inside. */
   readonly shallow?: boolean;
+  /** It is a map or a set, whose methods the framework does not follow. */
+  readonly collection?: boolean;
   /** What sets it, as the component names it. */
   readonly setter?: string;
   /** What it was taken out of. */
@@ -31,7 +33,7 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
   return facts.actions.flatMap((action) =>
     action.changes.filter(changesList).flatMap((change): Unseen[] => {
       const value = facts.values[change.value];
-      if (value?.kind !== 'state' || value.shape !== undefined || (isFollowed && !value.shallow)) return [];
+      if (value?.kind !== 'state' || value.shape !== undefined || (isFollowed && !value.shallow && !value.collection)) return [];
       if (setsOtherwise(facts, action, change.value)) return [];
       // Where assignments are followed, one to a member is one; a method that changes a list is none.
       if (facts.followsAssignment && action.changes.some((one) => one.value === change.value && one.order === undefined)) return [];
@@ -44,6 +46,7 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
           declared: value.span,
           how: 'in-place',
           ...(value.shallow ? { shallow: true } : {}),
+          ...(value.collection && isFollowed ? { collection: true } : {}),
           ...(setter === undefined ? {} : { setter }),
           ...(along === undefined ? {} : { along }),
         },
@@ -107,6 +110,24 @@ function plainWritten(component: Component): Unseen[] {
   });
 }
 
+/** What a ref holds is shown, and written later by what sets no state: nothing renders because of it. */
+function refsWritten(component: Component): Unseen[] {
+  const { facts } = component;
+  if (traitsOf(component).rerender !== 'component') return [];
+  const { refs } = indexOf(facts);
+  return facts.values.flatMap((value, index): Unseen[] => {
+    const isShown = value.kind === 'ref' && value.from.length === 0 && !refs.has(index) && shownIn(facts).has(`${index}.current`);
+    if (!isShown) return [];
+    const writes = facts.actions.flatMap((action, at) =>
+      runsLater(facts, at) ? action.changes.flatMap((change) => (change.value === index ? [{ action, change }] : [])) : [],
+    );
+    const [first] = writes;
+    // What sets state beside it renders the new content too.
+    const isSeen = writes.some(({ action }) => setAlong(facts, action, index) !== undefined || action.invokes.length > 0);
+    return first && !isSeen ? [{ name: value.name, change: first.change.span, declared: value.span, how: 'ref' }] : [];
+  });
+}
+
 /** Members that were taken out of a reactive object, which shows them, and which changes them. */
 function takenApart({ facts }: Component): Unseen[] {
   const found: Unseen[] = [];
@@ -116,7 +137,7 @@ function takenApart({ facts }: Component): Unseen[] {
       if (!shownIn(facts).has(`${index}.${member}`)) continue;
       const change = facts.actions
         .flatMap((action) => action.changes)
-        .find((one) => one.value === index && (one.path === undefined || one.path[0] === member));
+        .find((one) => one.value === index && (one.path === undefined || (one.path.length === 1 && one.path[0] === member && one.order === undefined)));
       if (change) found.push({ name: member, change: change.span, declared: value.span, how: 'apart' });
     }
   }
@@ -194,7 +215,8 @@ function reducedInPlace(model: Model, component: Component): Found[] {
   });
 }
 
-function toFound(component: Component, { name, change, declared, how, along, shallow, setter, from }: Unseen, there?: Location): Found {
+function toFound(component: Component, unseen: Unseen, there?: Location): Found {
+  const { name, change, declared, how, along, shallow, collection, setter, from } = unseen;
   const at = how !== 'apart' && there ? there : locate(component.file, how === 'apart' ? declared : change);
   return {
     rule: 'change-unseen',
@@ -208,6 +230,7 @@ function toFound(component: Component, { name, change, declared, how, along, sha
       how,
       along: along ?? '',
       shallow: shallow ? 'yes' : '',
+      collection: collection ? 'yes' : '',
       setter: setter ?? '',
       from: from ?? '',
     },
@@ -218,10 +241,15 @@ function toFound(component: Component, { name, change, declared, how, along, sha
             { at: there ?? locate(component.file, change), text: 'What it was taken from changes here.' },
           ]
         : [
-            { at, text: how === 'plain' ? `${name} is written here.` : `${name} is changed in place.` },
+            { at, text: how === 'plain' || how === 'ref' ? `${name} is written here.` : `${name} is changed in place.` },
             {
               at: locate(component.file, declared),
-              text: how === 'plain' ? `${name} is a plain variable: nothing follows it.` : `${name} is state: only a new value is noticed.`,
+              text:
+                how === 'plain'
+                  ? `${name} is a plain variable: nothing follows it.`
+                  : how === 'ref'
+                    ? `${name} is a ref: nothing follows what it holds.`
+                    : `${name} is state: only a new value is noticed.`,
             },
           ],
     touches: component.id,
@@ -231,7 +259,9 @@ function toFound(component: Component, { name, change, declared, how, along, sha
 /** State is changed in a way that the framework does not notice. */
 export const changeUnseen: Rule = {
   inComponent: (component) =>
-    [...changedInPlace(component), ...plainWritten(component), ...takenApart(component)].map((unseen) => toFound(component, unseen)),
+    [...changedInPlace(component), ...plainWritten(component), ...refsWritten(component), ...takenApart(component)].map((unseen) =>
+      toFound(component, unseen),
+    ),
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];

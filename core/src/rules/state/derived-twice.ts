@@ -16,8 +16,8 @@ function isWorthIt(formula: string): boolean {
 }
 
 /** A computation with the names of what its own functions are handed taken away: `f => f.days` is `g => g.days`. */
-function named(formula: string): string {
-  const names = new Map<string, string>();
+function named(formula: string, sources: ReadonlyMap<string, string>): string {
+  const names = new Map(sources);
   for (const [, single, several] of formula.matchAll(/(?:\b([\w$]+)|\(([\w$,\s]+)\))\s*=>/g))
     for (const name of (single ?? several ?? '').split(','))
       if (name.trim() !== '' && !names.has(name.trim())) names.set(name.trim(), `#${names.size}`);
@@ -84,7 +84,14 @@ function computedIn(model: Model, component: Component): (Computed & { readonly 
     const held = sources.find((one) => one !== undefined && one.name !== '');
     if (!held || sources.includes(undefined)) return [];
     const keys = sources.map((one) => one?.key ?? '').sort();
-    return [{ component, value, source: held.name, key: `${component.framework} ${named(value.formula ?? '')} ← ${keys.join(', ')}` }];
+    return [
+      {
+        component,
+        value,
+        source: held.name,
+        key: `${component.framework} ${named(value.formula ?? '', new Map(inner.map((one, at) => [component.facts.values[one.value]?.name ?? '', `«${sources[at]?.key ?? ''}»`])))} ← ${keys.join(', ')}`,
+      },
+    ];
   });
 }
 

@@ -160,7 +160,7 @@ function storeCopies(model: Model, component: Component): Found[] {
         evidence: [
           { at, text: `${component.name} starts ${state.name} from ${store.name}.` },
           { at: locate(component.file, change.span), text: `${component.name} changes ${state.name}.` },
-          { at: locate(store.file, store.written), text: `${store.name} is changed here.` },
+          { at: store.written, text: `${store.name} is changed here.` },
         ],
         touches: component.id,
       },
@@ -175,7 +175,7 @@ function ofModule(model: Model, component: Component, index: number): string | u
   return meant?.kind === 'value' ? meant.file : undefined;
 }
 
-type MeantStore = { readonly file: string; readonly name: string; readonly written: { start: number; end: number } };
+type MeantStore = { readonly file: string; readonly name: string; readonly written: Location };
 
 /** The store of a module that a value of a component stands for, where functions of that module change it. */
 function storeMeant(model: Model, component: Component, index: number): MeantStore | undefined {
@@ -186,7 +186,20 @@ function storeMeant(model: Model, component: Component, index: number): MeantSto
   if (meant.kind !== 'value' || !module) return undefined;
   const store = module.values.findIndex((one) => one.kind === 'store' && one.name === meant.name);
   const change = module.actions.flatMap((action) => action.changes).find((one) => one.value === store);
-  return store >= 0 && change ? { file: meant.file, name: meant.name, written: change.span } : undefined;
+  const written = change ? locate(meant.file, change.span) : writtenByUsers(model, meant);
+  return store >= 0 && written ? { file: meant.file, name: meant.name, written } : undefined;
+}
+
+/** Where a component writes to a member of a store that it takes. */
+function writtenByUsers(model: Model, store: { readonly file: string; readonly name: string }): Location | undefined {
+  for (const { facts, file } of model.components.values())
+    for (const action of facts.actions)
+      for (const change of action.changes) {
+        const value = facts.values[change.value];
+        const meant = value?.kind === 'hook' && value.source !== undefined && change.path ? model.named(file, value.source) : undefined;
+        if (meant?.kind === 'value' && meant.file === store.file && meant.name === store.name) return locate(file, change.span);
+      }
+  return undefined;
 }
 
 /** Whether something of the project changes a store: a function of its module that is used anywhere. */

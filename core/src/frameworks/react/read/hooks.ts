@@ -5,6 +5,7 @@ import { addValue, type Body, moduleValue, newEffects, noteDemanded } from '../.
 import { keptFunction, readArgs, readingsOf } from '../../../read/script/expressions';
 import { computedFrom, declareAction, declareFunction } from '../../../read/script/functions';
 import { originOfHook } from '../../../read/script/origins';
+import { makesCollection } from '../../../read/script/lists';
 import { storeReadingOf } from '../../../read/script/store-shapes';
 import { noteTested } from '../../../read/script/names';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
@@ -107,13 +108,14 @@ function declarePair(body: Body, declarator: t.VariableDeclarator, call: t.CallE
   const initial = call.arguments[hook === 'useReducer' || hook === 'useActionState' ? 1 : 0];
   const [run] = call.arguments;
   if ((hook === 'useActionState' || hook === 'useFormState') && isFunction(run)) declareAction(body, hook, 'handler', run, scope);
-  const from = initial ? readingsOf(body, initial, scope) : [];
+  const from = !initial ? [] : isFunction(initial) ? computedFrom(body, initial, scope) : readingsOf(body, initial, scope);
   const holder = names.find((found) => found.path[0] === '0') ?? names.find((found) => found.path.length === 0);
   const setter = names.find((found) => found.path[0] === '1');
   const name = holder?.name ?? setter?.name.replace(/^set(?=[A-Z])/, '').replace(/^./, (letter) => letter.toLowerCase()) ?? hook;
   const span = spanOf(holder?.node ?? declarator.id);
   const reducer = hook === 'useReducer' && call.arguments[0] ? dottedName(bare(call.arguments[0])) : undefined;
-  const value = addValue(body, { name, kind: 'state', span, from, ...(reducer ? { reducer } : {}) });
+  const collection = makesCollection(initial) ? { collection: true as const } : {};
+  const value = addValue(body, { name, kind: 'state', span, from, ...collection, ...(reducer ? { reducer } : {}) });
   if (reducer && !scope.names.has(reducer) && body.module.names.has(reducer))
     moduleValue(body, reducer, spanOf(call.arguments[0] as t.Node));
   for (const found of names) {

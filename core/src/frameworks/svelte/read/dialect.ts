@@ -5,6 +5,7 @@ import { addValue, type Body, type Dialect, moduleValue, newEffects, memberValue
 import { channelDialect } from '../../../read/script/channels';
 import { readArgs, readExpression, readFunctionInto, readingsOf } from '../../../read/script/expressions';
 import { composableValue, computedFrom } from '../../../read/script/functions';
+import { makesCollection } from '../../../read/script/lists';
 import { bindLocal } from '../../../read/script/names';
 import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, calleeName, dottedName, isFunction, keyOf, patternNames, spanOf } from '../../../read/script/syntax';
@@ -173,6 +174,7 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, name: strin
         span,
         from,
         ...(api === '$state.raw' ? { shallow: true as const } : {}),
+        ...(api.startsWith('$') && makesCollection(first) ? { collection: true as const } : {}),
         ...(api.startsWith('$') ? {} : { observable: true as const }),
       });
     }

@@ -138,7 +138,8 @@ function declareExported({ body, declared }: Instance, one: t.VariableDeclarator
   const type = annotationOf(one.id);
   const optional = one.init !== null && one.init !== undefined;
   const kind = isCallback(name) || (type && readType(type).kind === 'function') ? 'callback' : 'two-way';
-  declared.members.set(propMember(name), { key: propMember(name), name, span, kind, required: optional ? 'no' : 'yes' });
+  const told = type ? { type: readType(type) } : {};
+  declared.members.set(propMember(name), { key: propMember(name), name, span, kind, required: optional ? 'no' : 'yes', ...told });
 }
 
 /** `$: twice = n * 2`, `$: if (open) load()`. */
@@ -281,6 +282,9 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
     const source = only && body.values[only.value];
     if (only && others.length === 0 && only.how === 'same' && only.path.length === 0 && !only.held && source && source.kind !== 'module') {
       scope.names.set(found.name, { kind: 'value', value: only.value, path: found.path });
+      const [member] = found.path;
+      const isTaken = runes && member !== undefined && found.path.length === 1 && source.kind === 'state' && !source.observable;
+      if (isTaken) source.destructured = [...(source.destructured ?? []), member];
       continue;
     }
     const plain = runes && kind !== 'const' && !instance.isFunction ? { plain: true as const } : {};

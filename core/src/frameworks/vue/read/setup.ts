@@ -18,6 +18,7 @@ import {
 import { readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
 import { loadedByCall } from '../../../read/script/loaded';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
+import { watchedAgain } from '../../../read/script/again';
 import { howOf } from '../../../read/script/names';
 import { namedBy } from '../../../read/markup/taken';
 import { bindProps } from '../../../read/script/props';
@@ -176,6 +177,7 @@ function readWatch(setup: Setup, source: t.Node, run: t.Node, scope: Scope): boo
     const facts = body.actions[at];
     if (!facts) return;
     facts.follows = watched(body, bare(source), scope);
+    body.again.push(...watchedAgain(bare(source), bare(run), scope));
     handLatest(body, at, bare(source), facts.follows);
   });
   return true;

@@ -140,11 +140,12 @@ function readTag(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNo
   if (showing.has(tag)) return [fragment(node, readContent(markup, node, scope).children)];
   if (apart.has(tag)) return [readElement(markup, { ...node, tag: pascal(tag) }, scope)];
   if (tag === 'component' || tag === 'Component') return readDynamic(markup, node, scope);
+  // A tag of the platform is that, whatever the script imports under a like name.
+  if (node.tagType === 0) return [readElement(markup, node, scope)];
   const known = markup.component(tag);
   const held = known === undefined ? heldBy(markup, node, scope) : undefined;
   if (held !== undefined)
     return [readUse(markup, node, '', scope, [{ value: held, path: [], how: 'same', span: nameSpanOf(node) }])];
-  if (known === undefined && node.tagType === 0) return [readElement(markup, node, scope)];
   const use = readUse(markup, node, known ?? pascal(tag), scope);
   return [known === undefined && markup.registers ? { ...use, unregistered: true } : use];
 }
