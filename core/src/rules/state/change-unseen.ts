@@ -5,6 +5,7 @@ import { indexOf } from '../../flow/graph/index-of';
 import { changerNamed } from '../../model/lookup';
 import { locate, type Location, type Span } from '../../model/span';
 import type { Found, Rule } from '../rule';
+import { walkTemplate } from '../../model/walk';
 import { shownIn } from './shown';
 
 /** What was not noticed: which value, where it changes, and where it should show. */
@@ -34,6 +35,8 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
     action.changes.filter(changesList).flatMap((change): Unseen[] => {
       const value = facts.values[change.value];
       if (value?.kind !== 'state' || value.shape !== undefined || (isFollowed && !value.shallow && !value.collection)) return [];
+      // A map or a set that no markup shows may be kept for its own sake.
+      if (value.collection && !shownIn(facts).has(String(change.value))) return [];
       if (setsOtherwise(facts, action, change.value)) return [];
       // Where assignments are followed, one to a member is one; a method that changes a list is none.
       if (facts.followsAssignment && action.changes.some((one) => one.value === change.value && one.order === undefined)) return [];
@@ -110,16 +113,27 @@ function plainWritten(component: Component): Unseen[] {
   });
 }
 
+/** A text of the markup says what a ref holds. */
+function saysRef(facts: ComponentFacts, ref: number): boolean {
+  let says = false;
+  walkTemplate(facts.template, (node) => {
+    if (node.kind === 'text' && node.readings.some((one) => one.value === ref && one.path[0] === 'current')) says = true;
+  });
+  return says;
+}
+
 /** What a ref holds is shown, and written later by what sets no state: nothing renders because of it. */
 function refsWritten(component: Component): Unseen[] {
   const { facts } = component;
   if (traitsOf(component).rerender !== 'component') return [];
   const { refs } = indexOf(facts);
   return facts.values.flatMap((value, index): Unseen[] => {
-    const isShown = value.kind === 'ref' && value.from.length === 0 && !refs.has(index) && shownIn(facts).has(`${index}.current`);
+    const isShown = value.kind === 'ref' && value.from.length === 0 && !refs.has(index) && saysRef(facts, index);
     if (!isShown) return [];
     const writes = facts.actions.flatMap((action, at) =>
-      runsLater(facts, at) ? action.changes.flatMap((change) => (change.value === index ? [{ action, change }] : [])) : [],
+      action.kind !== 'effect' && runsLater(facts, at)
+        ? action.changes.flatMap((change) => (change.value === index ? [{ action, change }] : []))
+        : [],
     );
     const [first] = writes;
     // What sets state beside it renders the new content too.
@@ -137,7 +151,10 @@ function takenApart({ facts }: Component): Unseen[] {
       if (!shownIn(facts).has(`${index}.${member}`)) continue;
       const change = facts.actions
         .flatMap((action) => action.changes)
-        .find((one) => one.value === index && (one.path === undefined || (one.path.length === 1 && one.path[0] === member && one.order === undefined)));
+        .find(
+          (one) =>
+            one.value === index && (one.path === undefined || (one.path.length === 1 && one.path[0] === member && one.order === undefined)),
+        );
       if (change) found.push({ name: member, change: change.span, declared: value.span, how: 'apart' });
     }
   }
