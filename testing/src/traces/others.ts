@@ -394,4 +394,99 @@ export const others: readonly TraceCase[] = [
     ask: 'goes',
     rungs: ['App owns a', '  Wide passes a', '  Wide paints a | painted', 'Narrow passes a', 'Narrow paints a | painted'],
   },
+  {
+    name: 'a function handed to a snippet',
+    files: svelte({
+      'App.svelte': [`${importSvelte('List')}`, '<List>{#snippet row(pick)}<b onclick={() => pick(1)}></b>{/snippet}</List>'],
+      'List.svelte': ['let { row } = $props();\nlet at = $state(0);', '{@render row((to) => (at = to))}{at}'],
+    }),
+    of: 'List.at',
+    ask: 'changes',
+    rungs: [
+      'List owns at',
+      'List changes at',
+      'List catches callback',
+      'App relays pick',
+      'App calls pick',
+      'App starts click | platform b',
+    ],
+  },
+  {
+    name: 'a method called by a handle of options',
+    files: vue({
+      'App.vue': options(
+        ' components: { Sheet }, methods: { go() { this.$refs.sheet.show(1); } } ',
+        '<Sheet ref="sheet"/><b @click="go"/>',
+        importVue('Sheet'),
+      ),
+      'Sheet.vue': options(' data() { return { at: 0 }; }, methods: { show(to) { this.at = to; } } ', '<p>{{ at }}</p>'),
+    }),
+    of: 'Sheet.at',
+    ask: 'changes',
+    rungs: [
+      'Sheet owns at',
+      'Sheet changes at',
+      'Sheet catches show',
+      'App relays sheet',
+      'App calls sheet.show',
+      'App catches go',
+      'App starts click | platform b',
+    ],
+  },
+  {
+    name: 'an event of an element that an action sends',
+    files: svelte({
+      'App.svelte': [
+        "import { outside } from './outside';\nlet open = true;",
+        '<div use:outside on:outside={() => (open = false)}>{open}</div>',
+      ],
+      'outside.js':
+        "export function outside(node) { const tell = () => node.dispatchEvent(new CustomEvent('outside')); document.addEventListener('click', tell); return { destroy: () => document.removeEventListener('click', tell) }; }",
+    }),
+    of: 'App.open',
+    ask: 'changes',
+    rungs: [
+      'App owns open',
+      'App changes open',
+      'App hears outside',
+      'outside.js publishes outside',
+      'outside.js catches tell',
+      'outside.js hears click | platform the page',
+    ],
+  },
+  {
+    name: 'a slice under the one store',
+    files: mounted(
+      'import { useDispatch, useSelector } from "react-redux"; import { added } from "./boats";\nexport function App() { const dispatch = useDispatch(); const items = useSelector((all) => all.boats.items); return <b onClick={() => dispatch(added("Ada"))}>{items}</b>; }',
+      {
+        'src/boats.ts':
+          'import { configureStore, createSlice } from "@reduxjs/toolkit";\nconst boats = createSlice({ name: "boats", initialState: { items: [] }, reducers: { added(state, action) { state.items.push(action.payload); } } });\nexport const { added } = boats.actions;\nexport const store = configureStore({ reducer: { boats: boats.reducer } });',
+      },
+    ),
+    of: 'App.items',
+    ask: 'comes',
+    rungs: [
+      'App owns items',
+      'App takes store',
+      'boats.ts starts boats',
+      '  boats.ts owns boats | constant',
+      'boats.ts changes action',
+      'boats.ts relays boats',
+      'boats.ts relays added',
+      'App calls added | constant "Ada"',
+    ],
+  },
+  {
+    name: 'a store is set by a function of its own module',
+    files: mounted(
+      'import { reset, useBoats } from "./boats";\nexport function App() { const n = useBoats((all) => all.n); return <b onClick={reset}>{n}</b>; }',
+      {
+        'src/boats.ts':
+          'import { create } from "zustand";\nexport const useBoats = create(() => ({ n: 0 }));\nexport const reset = () => useBoats.setState({ n: 0 });',
+      },
+    ),
+    of: 'App.n',
+    ask: 'changes',
+    rungs: ['App owns n', 'App takes useBoats', 'boats.ts changes useBoats', 'boats.ts catches reset', 'App starts click | platform b'],
+  },
 ];

@@ -47,7 +47,10 @@ export function backSteps(ways: FlowQueries, spot: Spot): Step[] {
       return steps.length > 0 ? steps : [{ kind: 'owns', ...here, ending: 'constant' }];
     }
     case 'fetched':
-      return [{ kind: 'owns', ...here, at: value.origin?.at ?? at, ending: 'asked', by: originText(value.origin) }, ...madeFrom(frame, value.from, spot.track)];
+      return [
+        { kind: 'owns', ...here, at: value.origin?.at ?? at, ending: 'asked', by: originText(value.origin) },
+        ...madeFrom(frame, value.from, spot.track),
+      ];
     case 'hook':
       return hookBack(ways, frame, spot);
     case 'context':
@@ -158,7 +161,10 @@ function spreadBack(graph: Graph, owner: Frame, use: TemplateUse, prop: MemberKe
 }
 
 /** A state: what it held first, and all that was put into it. */
-function stateBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
+function stateBack(ways: FlowQueries, frame: Frame, given: Spot): Step[] {
+  // `boats.reducer` of a slice stands for what the slice holds.
+  const isReducer = frame.body.values[given.value]?.shape === 'slice' && given.track[0] === 'reducer';
+  const spot = isReducer ? { ...given, track: given.track.slice(1) } : given;
   const value = frame.body.values[spot.value];
   const first = madeFrom(frame, value?.from ?? [], spot.track, value?.shape === 'atom' ? undefined : 'starts');
   const here = {
@@ -372,7 +378,16 @@ function providedInHook(graph: Graph, { owner, context, at }: Provider, track: T
     const steps = fact && madeFrom(frame, fact.readings, track).map((step): Step => ({ ...step, at: codeAt(frame, fact.span) }));
     if (steps && steps.length > 0) return steps;
     if (fact)
-      return [{ kind: 'provides', how: 'same', at: codeAt(frame, fact.span), frame: frame.index, name: graph.model.contexts.get(context)?.name ?? '', ending: 'constant' }];
+      return [
+        {
+          kind: 'provides',
+          how: 'same',
+          at: codeAt(frame, fact.span),
+          frame: frame.index,
+          name: graph.model.contexts.get(context)?.name ?? '',
+          ending: 'constant',
+        },
+      ];
   }
   return undefined;
 }

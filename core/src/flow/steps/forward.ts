@@ -180,7 +180,8 @@ function sinkSteps(ways: FlowQueries, frame: Frame, sink: Sink, passed: Passed, 
       return exposedSteps(ways, frame, sink.reading, passed);
     case 'provided': {
       const meant = graph.named(frame, sink.key);
-      const isHere = (one: Provider): boolean => !one.use && one.owner === frame.place && meant.kind === 'context' && one.context === meant.id;
+      const isHere = (one: Provider): boolean =>
+        !one.use && one.owner === frame.place && meant.kind === 'context' && one.context === meant.id;
       return graph.tree.providers.filter(isHere).flatMap((one) => takenSteps(graph, frame, one, at, passed));
     }
   }

@@ -32,10 +32,11 @@ export function findWriters(ways: FlowQueries, frame: Frame, state: number): Wri
     value.kind === 'setter' && value.partner === state ? [{ frame: frame.index, value: at, track: [] }] : [],
   );
   if (frame.kind === 'module') {
-    for (const alias of graph.aliasesOf(frame, state)) {
+    const home = { frame: frame.index, value: state, track: [] };
+    for (const alias of [home, ...graph.aliasesOf(frame, state)]) {
       const there = graph.frames[alias.frame];
       if (!there) continue;
-      own(there, alias.value);
+      if (alias !== home) own(there, alias.value);
       for (const site of graph.indexOf(there).calls.get(alias.value) ?? []) {
         if (site.by !== 'call' || !storeSetters.has(site.call.path.at(-1) ?? '')) continue;
         found.push({

@@ -4,6 +4,7 @@ import { type Draft, draftOf } from './ladder';
 import { nameOf, type Step } from '../steps/step';
 import { reducerStep } from '../steps/forward';
 import { codeAt } from '../graph/targets';
+import { channelsOf, type Sender } from '../steps/channels';
 import type { Caller, FlowQueries, Writer } from '../steps/queries';
 
 /** The states, stores and requests that a value comes from, with the steps to each. */
@@ -166,9 +167,15 @@ function hangCaller(ways: FlowQueries, above: Draft, caller: Caller, seen: Set<s
   for (const step of caller.trail) at = hungStep(ways, at, step.kind === 'catches' ? step : { ...step, kind: 'relays' });
   const base = { how: 'same', at: caller.at, frame: caller.frame.index } as const;
   switch (caller.by) {
-    case 'platform':
-      at.below.push(draftOf(graph, { kind: 'starts', ...base, name: caller.event, ending: 'platform', by: caller.element }, caller.event));
+    case 'platform': {
+      const senders = channelsOf(graph).senders.get(`document ${caller.event}`) ?? [];
+      const started: Step = { kind: senders.length > 0 ? 'hears' : 'starts', ...base, name: caller.event };
+      const end = senders.length > 0 ? {} : { ending: 'platform' as const, by: caller.element };
+      const draft = draftOf(graph, { ...started, ...end }, caller.event);
+      at.below.push(draft);
+      for (const sender of senders) hangSender(ways, draft, sender, caller.event, seen);
       return;
+    }
     case 'outside':
       at.below.push(
         draftOf(
@@ -224,13 +231,11 @@ function hangSenders(ways: FlowQueries, above: Draft, caller: Extract<Caller, { 
   );
   above.below.push(draft);
   if (isTimer(key)) hangCauses(ways, draft, caller.frame, caller.action, seen);
-  for (const sender of senders) {
-    const sent = draftOf(
-      graph,
-      { kind: 'publishes', how: 'same', at: codeAt(sender.frame, sender.send.span), frame: sender.frame.index, name },
-      name,
-    );
-    draft.below.push(sent);
-    hangCauses(ways, sent, sender.frame, sender.action, seen);
-  }
+  for (const sender of senders) hangSender(ways, draft, sender, name, seen);
+}
+
+function hangSender(ways: FlowQueries, above: Draft, { frame, action, send }: Sender, name: string, seen: Set<string>): void {
+  const sent = draftOf(ways.graph, { kind: 'publishes', how: 'same', at: codeAt(frame, send.span), frame: frame.index, name }, name);
+  above.below.push(sent);
+  hangCauses(ways, sent, frame, action, seen);
 }

@@ -225,6 +225,14 @@ export function bindParams(body: Body, node: FunctionNode, scope: Scope, action?
 
 const noReadings: readonly Reading[] = [];
 
+/** What is handed to content by a call, one list for each argument; a function written in place is kept, for whoever is handed it. */
+export function handedReadings(body: Body, given: readonly t.Node[], scope: Scope): Reading[][] {
+  return given.map((one) => {
+    const node = bare(one);
+    return isFunction(node) ? [keptFunction(body, 'callback', node, scope)] : readingsOf(body, one, scope);
+  });
+}
+
 /** What the arguments of a call read, each on its own. */
 export function readArgs(body: Body, given: readonly t.Node[], scope: Scope, sink: Effects): ArgFact[] {
   return given.map((one): ArgFact => {
@@ -386,6 +394,12 @@ const connections: ReadonlyMap<string, OriginFact['kind']> = new Map([
 
 type Call = t.CallExpression | t.OptionalCallExpression;
 
+/** A member of an object whose members are values of their own, with what is asked of it. */
+function memberMeant(found: ReturnType<typeof unboxed>, span: Span): ReturnType<typeof unboxed> {
+  const [name, ...rest] = found.path;
+  return found.meaning.kind === 'members' && name !== undefined ? unboxed(found.meaning.of(name, span), rest) : found;
+}
+
 function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects): void {
   const chain = memberChain(node.callee);
   const { base, path, optional, computed } = chain;
@@ -402,7 +416,9 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
   const optionalCall = optional || (node.type === 'OptionalCallExpression' && node.optional);
   const own = base.type === 'ThisExpression' ? ownMeaning(body, path, scope) : undefined;
   const found = base.type === 'Identifier' ? lookUp(scope, base.name) : own?.meaning;
-  const { meaning, path: members } = found ? unboxed(found, own ? own.path : path) : { meaning: found, path };
+  const { meaning, path: members } = found
+    ? memberMeant(unboxed(found, own ? own.path : path), spanOf(node.callee))
+    : { meaning: found, path };
   if (body.dialect.call?.(body, node, { base, path }, scope, sink)) return;
   if (meaning) readCalled(body, node, meaning, members, optionalCall, how, scope, sink);
   else if (base.type === 'Identifier') {

@@ -3,7 +3,15 @@ import type { Binding, KeyFact, Reading, TemplateNode, TemplateUse } from '../..
 import { memberKeyOf } from '../../../model/given';
 import type { Writable } from '../../../model/writable';
 import { addAction, addValue, type Body, excerpt, fillAction, mergeReadings, newEffects } from '../../../read/script/body';
-import { keptFunction, readExpression, readFunctionInto, readingsOf, readStatement, throws } from '../../../read/script/expressions';
+import {
+  handedReadings,
+  keptFunction,
+  readExpression,
+  readFunctionInto,
+  readingsOf,
+  readStatement,
+  throws,
+} from '../../../read/script/expressions';
 import { bindLocal, noteTested, demand, memberChain } from '../../../read/script/names';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import {
@@ -184,7 +192,7 @@ function slotCall(body: Body, node: Call, scope: Scope): TemplateNode[] | undefi
   const [reading] = readingsOf(body, node.callee, scope);
   const value = reading && body.values[reading.value];
   if (!reading || reading.path.length > 0 || reading.how !== 'same' || value?.kind !== 'prop') return undefined;
-  const hands = node.arguments.map((one) => readingsOf(body, one, scope));
+  const hands = handedReadings(body, node.arguments, scope);
   return [{ kind: 'outlet', slot: memberKeyOf(value), reading: { ...reading, how: 'called' }, span: spanOf(node), slotProps: hands }];
 }
 

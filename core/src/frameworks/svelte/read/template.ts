@@ -19,7 +19,7 @@ import {
 } from '../../../read/markup/expressions';
 import { addValue, attachCallbacks, excerpt, memberValue, wholeProps } from '../../../read/script/body';
 import { calledForNothing, callGiven } from '../../../read/script/called';
-import { readingsOf } from '../../../read/script/expressions';
+import { handedReadings, readingsOf } from '../../../read/script/expressions';
 import { parsePatternAt } from '../../../read/script/parse';
 import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, patternNames, spanOf } from '../../../read/script/syntax';
@@ -199,7 +199,7 @@ function readRender(markup: SvelteMarkup, node: AST.RenderTag, scope: Scope): Te
   const callee = bare(call.callee);
   const meaning = callee.type === 'Identifier' ? lookUp(scope, callee.name) : undefined;
   const snippet = meaning && markup.snippets.get(meaning);
-  const hands = call.arguments.map((one) => readingsOf(body, one, scope));
+  const hands = handedReadings(body, call.arguments, scope);
   if (snippet) return snippetShown(markup, snippet.node, snippet.scope, hands);
   const [reading] = readingsOf(body, callee, scope);
   const value = reading && body.values[reading.value];

@@ -131,7 +131,16 @@ function readComponent(source: Source): ComponentFacts {
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [...plain, ...statements], setters, lazy: new Map(), guessed: [], mixed: [] };
+  const setup: Setup = {
+    body,
+    declared,
+    statements: [...plain, ...statements],
+    setters,
+    lazy: new Map(),
+    guessed: [],
+    mixed: [],
+    refs: new Map(),
+  };
   const scope = innerScope();
   const options = optionsOf(plain);
   if (options && statements.length === 0) setup.options = options;

@@ -118,7 +118,7 @@ function moduleDialect(): Dialect {
       return { shape: 'observable', ...(first ? { first } : {}) };
     },
     setUp: (body, statements, scope) =>
-      readSetup({ body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [] }, statements, scope),
+      readSetup({ body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [], refs: new Map() }, statements, scope),
   };
 }
 
@@ -162,7 +162,7 @@ function readMixin(module: ModuleScope, one: Declaration, options: t.ObjectExpre
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [] };
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [], refs: new Map() };
   const returns = membersGiven(setup, options);
   const provides = declared.provides.length > 0 ? { provides: declared.provides } : {};
   return { kind: 'hook', name: one.name, span: one.span, ...finishBody(body), returns, ...provides };
@@ -173,7 +173,7 @@ function readObject(module: ModuleScope, one: Declaration, options: t.ObjectExpr
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), options, guessed: [], mixed: [] };
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), options, guessed: [], mixed: [], refs: new Map() };
   const scope = innerScope();
   const locals = readOptions(setup, options, scope);
   const given = fieldOf(options, 'template');
@@ -220,7 +220,7 @@ function readFunctional(
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [] };
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [], refs: new Map() };
   const scope = innerScope();
   const props = assignedTo(statements, `${one.name}.props`);
   const emits = assignedTo(statements, `${one.name}.emits`);
@@ -256,11 +256,18 @@ export function readComposable(module: ModuleScope, one: Declaration, node: Func
   const scope = innerScope();
   bindParams(body, node, scope);
   for (const [name, meaning] of scope.names) if (meaning.kind === 'value') scope.names.set(name, { ...meaning, kind: 'box' });
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [] };
+  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [], refs: new Map() };
   if (node.body.type === 'BlockStatement') readSetup(setup, node.body.body, scope);
   const result = resultOf(node);
   const returns: Reading[] = result ? readingsOf(body, result, scope) : [];
-  return { kind: 'hook', name: one.name, span: one.span, ...finishBody(body), returns: mergeReadings(returns), ...(declared.provides.length > 0 ? { provides: declared.provides } : {}) };
+  return {
+    kind: 'hook',
+    name: one.name,
+    span: one.span,
+    ...finishBody(body),
+    returns: mergeReadings(returns),
+    ...(declared.provides.length > 0 ? { provides: declared.provides } : {}),
+  };
 }
 
 /** `createApp(App).use(router).provide(key, value).component('PassageRow', PassageRow).mount('#app')`. */

@@ -20,7 +20,7 @@ import { bindProps } from '../../../read/script/props';
 import { declareEvents, declareProps, fieldOf } from './contract';
 import { madeMeaning, madeValue } from './dialect';
 import { takenFromStores } from './store-helpers';
-import { attrsOf, handLatest, mixedIn, provide, readSetup, type Setup } from './setup';
+import { attrsOf, handleNamed, handLatest, mixedIn, provide, readSetup, type Setup } from './setup';
 
 const nowhere = { start: 0, end: 0 };
 
@@ -133,7 +133,18 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   const render = option('render');
   if (isFunction(render)) setup.render = { run: render, scope };
   for (const [name, meaning] of own) if (!scope.names.has(name)) scope.names.set(name, meaning);
+  exposeMethods(setup, own, option('expose'));
   return registered(option('components'));
+}
+
+/** Who has a handle on a component written by options may call its methods, unless the options name those that it may. */
+function exposeMethods({ body }: Setup, own: ReadonlyMap<string, Meaning>, named: t.Node | undefined): void {
+  const names =
+    named?.type === 'ArrayExpression' ? named.elements.map((one) => (one?.type === 'StringLiteral' ? one.value : '')) : undefined;
+  for (const [name, meaning] of own) {
+    if (meaning.kind !== 'function' || meaning.value === undefined || (names && !names.includes(name))) continue;
+    body.exposes.push({ value: meaning.value, path: [], how: 'same', span: nowhere, held: { at: [name], how: 'same' } });
+  }
 }
 
 /** The names in a list, where it holds nothing else. */
@@ -151,6 +162,7 @@ function stateMember(own: ReadonlyMap<string, Meaning>, name: string): Meaning |
 
 function platformMember(setup: Setup, name: string): Meaning | undefined {
   if (name === '$emit') return { kind: 'emits' };
+  if (name === '$refs') return { kind: 'members', of: (ref, span) => ({ kind: 'value', value: handleNamed(setup, ref, span), path: [] }) };
   if (name === '$props') return { kind: 'props' };
   if (name === '$attrs') return { kind: 'value', value: attrsOf(setup.body, nowhere), path: [] };
   const { declared, body } = setup;

@@ -277,7 +277,11 @@ function isProps(node: t.Node, scope: Scope, isElement: boolean): boolean {
   );
 }
 
-function tagOf({ markup }: Reader, type: t.Node | undefined, scope: Scope): { tag: string; isElement: boolean; dynamic?: readonly Reading[] } {
+function tagOf(
+  { markup }: Reader,
+  type: t.Node | undefined,
+  scope: Scope,
+): { tag: string; isElement: boolean; dynamic?: readonly Reading[] } {
   const resolved = type?.type === 'CallExpression' && calleeName(type) === 'resolveComponent' ? type.arguments[0] : type;
   if (resolved?.type === 'StringLiteral') {
     const known = markup.component(resolved.value);

@@ -68,6 +68,8 @@ export type Setup = {
   readonly guessed: NameFact[];
   /** Values that stand for the objects that are mixed in. */
   readonly mixed: number[];
+  /** Handles that options take by `$refs`, by the name of each. */
+  readonly refs: Map<string, number>;
 };
 
 /** Reads the statements of a setup: names get their meaning in `scope`, everything done on the way is one action. */
@@ -408,6 +410,13 @@ function typeGiven(call: t.CallExpression): t.TSType | undefined {
   return given?.type === 'TSTypeParameterInstantiation' ? given.params[0] : undefined;
 }
 
+/** The value that stands for a handle of the options. */
+export function handleNamed({ body, refs }: Setup, name: string, span: Span): number {
+  const known = refs.get(name) ?? addValue(body, { name, kind: 'ref', span, from: [] });
+  refs.set(name, known);
+  return known;
+}
+
 /** The value that stands for all attributes that are not declared. */
 export function attrsOf(body: Body, span: { start: number; end: number }): number {
   const known = body.values.findIndex((value) => value.kind === 'rest' && value.name === '$attrs');
@@ -461,6 +470,8 @@ function readModel({ body, declared }: Setup, call: t.CallExpression, pattern: t
 export function templateNames(setup: Setup): (name: string, span: Span) => Meaning | undefined {
   const { body, declared } = setup;
   return (name, span) => {
+    const handle = setup.options && /^\$refs\.(.+)$/.exec(name)?.[1];
+    if (handle) return { kind: 'value', value: handleNamed(setup, handle, span), path: [] };
     switch (name) {
       case '$emit':
         return { kind: 'emits' };

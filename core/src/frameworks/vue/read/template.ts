@@ -144,8 +144,7 @@ function readTag(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNo
   if (node.tagType === 0) return [readElement(markup, node, scope)];
   const known = markup.component(tag);
   const held = known === undefined ? heldBy(markup, node, scope) : undefined;
-  if (held !== undefined)
-    return [readUse(markup, node, '', scope, [{ value: held, path: [], how: 'same', span: nameSpanOf(node) }])];
+  if (held !== undefined) return [readUse(markup, node, '', scope, [{ value: held, path: [], how: 'same', span: nameSpanOf(node) }])];
   const use = readUse(markup, node, known ?? pascal(tag), scope);
   return [known === undefined && markup.registers ? { ...use, unregistered: true } : use];
 }
@@ -351,7 +350,7 @@ function readAttributes(markup: VueMarkup, node: ElementNode, scope: Scope, nati
 /** `ref="form"`: the value of the setup that holds the handle. */
 function handleOf({ body }: Markup, given: AttributeNode, scope: Scope): Reading | undefined {
   const name = given.value?.content;
-  const meaning = name === undefined ? undefined : lookUp(scope, name);
+  const meaning = name === undefined ? undefined : (lookUp(scope, `$refs.${name}`, spanOf(given)) ?? lookUp(scope, name));
   if (meaning?.kind !== 'value' && meaning?.kind !== 'box') return undefined;
   const facts = body.values[meaning.value];
   if (facts?.kind === 'state') facts.kind = 'ref';
