@@ -307,16 +307,9 @@ export function noteWrite(body: Body, target: t.Node, given: Scope, span: Span, 
     (sink.changes ??= []).push({ value, span, how: path.length > 0 ? 'in-place' : 'assign', from, ...(path.length > 0 ? { path } : {}) });
     return;
   }
-  if (meaning?.kind === 'local' && path.length === 0) {
-    const merged: Meaning = {
-      kind: 'local',
-      readings: [...meaning.readings, ...from.filter((one) => !meaning.readings.includes(one))].slice(0, 20),
-    };
-    for (let at: Scope | undefined = scope; at; at = at.outer) {
-      if (!at.names.has(name)) continue;
-      at.names.set(name, merged);
-      break;
-    }
+  const isParam = meaning?.kind === 'value' && body.values[meaning.value]?.kind === 'param';
+  if (meaning && path.length === 0 && name !== '' && (meaning.kind === 'local' || isParam)) {
+    rebind(scope, name, meaning, from);
     return;
   }
   const [prop, ...members] = path;
@@ -351,11 +344,28 @@ export function noteWrite(body: Body, target: t.Node, given: Scope, span: Span, 
   });
 }
 
+/** A local, or a parameter, is given another value: from here on it may be either, and is another name for nothing. */
+function rebind(scope: Scope, name: string, meaning: Meaning, from: readonly Reading[]): void {
+  const span: Span = { start: 0, end: 0 };
+  const before: readonly Reading[] =
+    meaning.kind === 'local'
+      ? meaning.readings
+      : meaning.kind === 'value'
+        ? [{ value: meaning.value, path: meaning.path, how: howOf(meaning.path, 'same'), span: from[0]?.span ?? span }]
+        : [];
+  const readings = [...before, ...from.filter((one) => !before.includes(one))].slice(0, 20);
+  for (let at: Scope | undefined = scope; at; at = at.outer) {
+    if (!at.names.has(name)) continue;
+    at.names.set(name, { kind: 'local', readings });
+    return;
+  }
+}
+
 const takesWrites: ReadonlySet<ValueKind> = new Set<ValueKind>(['state', 'ref', 'prop', 'store', 'module', 'item']);
 
 /** A value that is a part of another, or is handed in: who writes to its inside writes to that. */
 function sharesItsInside({ kind, from }: ValueFact): boolean {
-  if (kind === 'handed' || kind === 'context' || kind === 'hook') return true;
+  if (kind === 'handed' || kind === 'context' || kind === 'hook' || kind === 'param') return true;
   return kind === 'derived' && from.some(({ how, held }) => !held && (how === 'item' || how === 'part'));
 }
 

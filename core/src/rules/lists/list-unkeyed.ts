@@ -1,5 +1,6 @@
 import type { ComponentFacts, KeyFact, TemplateNode } from '../../model/facts';
-import { propKey } from '../../model/member';
+import { bindingFor, memberKeyOf } from '../../model/given';
+import { type MemberKey, propKey } from '../../model/member';
 import { traitsOf } from '../../frameworks/registry';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
@@ -64,18 +65,46 @@ function remembers(model: Model, part: Part, seen: Set<ComponentId>): boolean {
 }
 
 /** Tells whether the list changes its order or loses items: while rendering, or where its state is set. */
-function isReordered(facts: ComponentFacts, repeat: Repeat): boolean {
+function isReordered(model: Model, component: Component, repeat: Repeat): boolean {
   if (repeat.order === 'shuffled') return true;
+  return isShuffled(
+    model,
+    component,
+    repeat.readings.filter((reading) => reading.how === 'item').map((reading) => reading.value),
+    3,
+  );
+}
+
+/** Whether one of some values loses items or changes their order: a state of the component, or of an owner that gives it as it is. */
+function isShuffled(model: Model, component: Component, values: readonly number[], depth: number): boolean {
+  const { facts } = component;
   const seen = new Set<number>();
-  const stack = repeat.readings.filter((reading) => reading.how === 'item').map((reading) => reading.value);
+  const stack = [...values];
   for (let value = stack.pop(); value !== undefined; value = stack.pop()) {
     if (seen.has(value)) continue;
     seen.add(value);
     if (facts.actions.some((action) => action.changes.some((change) => change.value === value && change.order === 'reorder'))) return true;
-    for (const reading of facts.values[value]?.from ?? []) if (facts.values[value]?.kind !== 'state') stack.push(reading.value);
+    const held = facts.values[value];
+    if (held?.kind === 'prop' && depth > 0 && ownersShuffle(model, component, memberKeyOf(held), depth - 1)) return true;
+    for (const reading of held?.from ?? []) if (held?.kind !== 'state') stack.push(reading.value);
   }
   return false;
 }
+
+const ownersShuffle = (model: Model, component: Component, key: MemberKey, depth: number): boolean =>
+  (model.usesOf.get(component.id) ?? []).some((use) => {
+    const owner = model.components.get(use.owner);
+    const given = bindingFor(use.node, key)?.readings.filter((one) => one.how === 'same' || one.how === 'part') ?? [];
+    return (
+      owner !== undefined &&
+      isShuffled(
+        model,
+        owner,
+        given.map((one) => one.value),
+        depth,
+      )
+    );
+  });
 
 /** A key that is another one each time: a number or a name that is made while rendering. */
 const isMadeAnew = (key: KeyFact): boolean =>
@@ -97,7 +126,7 @@ function problemOf(model: Model, component: Component, repeat: Repeat, part: Par
   if (isMadeAnew(part.key)) return 'with another key each time';
   const isByPosition = part.key.kind === 'position' || traitsOf(component).keys === 'position';
   if (!isByPosition) return 'without a key';
-  if (!isReordered(component.facts, repeat) || !remembers(model, part, new Set())) return undefined;
+  if (!isReordered(model, component, repeat) || !remembers(model, part, new Set())) return undefined;
   return part.key.kind === 'none' ? 'without a key' : 'with its position as key';
 }
 
