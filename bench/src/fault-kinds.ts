@@ -315,7 +315,9 @@ export const faultKinds: Readonly<Record<string, Sites>> = {
       // What script gives to all below stands around the template, under its key.
       const provides = usesIn(component.facts.template).filter((use) => use.tag.startsWith('key:'));
       const scripted = provides.flatMap((given): Fault[] =>
-        component.framework !== 'react' && needed(given.tag.slice('key:'.length).replace(/^'|'$/g, '')) && /^(?:provide|setContext)\(/.test(text.slice(given.span.start))
+        component.framework !== 'react' &&
+        needed(given.tag.slice('key:'.length).replace(/^'|'$/g, '')) &&
+        /^(?:provide|setContext)\(/.test(text.slice(given.span.start))
           ? [
               {
                 edits: [{ file: component.file, ...given.span, text: 'void 0' }],

@@ -528,3 +528,16 @@ table(
   [['another event is let go', heard('keyup'), 'Row keydown of the document']],
   [['the same is let go', heard('keydown')]],
 );
+
+const asked = (release: string): Readonly<Record<string, string>> => ({
+  App: vueApp('<A/><B/>'),
+  A: `${setup(`import { onMounted, ref } from 'vue'; const birds = ref([]); onMounted(async () => { birds.value = await (await fetch('/api/birds')).json(); }); ${release}`)}<template><p v-for="bird in birds" :key="bird.ring" @click="release(bird)">{{ bird.free }}</p></template>`,
+  B: `${setup("import { onMounted, ref } from 'vue'; const held = ref([]); onMounted(async () => { const all = await (await fetch('/api/birds')).json(); held.value = all.filter((bird) => !bird.free); });")}<template><p>{{ held.length }}</p></template>`,
+});
+
+table(
+  'two-truths',
+  'vue',
+  [['an item of one copy is written', asked('function release(bird) { bird.free = true; }'), 'B /api/birds']],
+  [['nothing is written', asked('function release(bird) { console.log(bird.free); }')]],
+);

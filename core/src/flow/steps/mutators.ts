@@ -8,7 +8,17 @@ import type { FlowQueries, Writer } from './queries';
 import type { Step, StepKind } from './step';
 
 /** Steps by which one and the same object goes on, as a whole, as a part of it or as one item. */
-const handsOn: ReadonlySet<StepKind> = new Set<StepKind>(['passes', 'renames', 'narrows', 'gives', 'takes', 'provides', 'calls', 'raises', 'catches']);
+const handsOn: ReadonlySet<StepKind> = new Set<StepKind>([
+  'passes',
+  'renames',
+  'narrows',
+  'gives',
+  'takes',
+  'provides',
+  'calls',
+  'raises',
+  'catches',
+]);
 
 /** Ways longer than this are not followed. */
 const most = 400;

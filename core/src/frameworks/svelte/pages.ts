@@ -25,7 +25,13 @@ export function placedPages({ files, dependenciesOf }: Project): PlacedPage[] {
       if (loader !== undefined) {
         const load = files.get(loader)?.shared.find((shared) => shared.name === 'load');
         const at = load ? { at: locate(loader, load.span) } : {};
-        values.push({ name: 'data', kind: 'fetched', span: nowhere, from: [], origin: { kind: 'loader', what: `load of ${loader}`, ...at } });
+        values.push({
+          name: 'data',
+          kind: 'fetched',
+          span: nowhere,
+          from: [],
+          origin: { kind: 'loader', what: `load of ${loader}`, ...at },
+        });
       }
       return { file: one, known: values.length };
     });

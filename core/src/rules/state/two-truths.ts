@@ -53,7 +53,25 @@ function originOf(body: BodyFacts, value: number, depth: number): OriginFact | u
 function changesIt(body: BodyFacts, copy: Copy): boolean {
   return body.actions.some((action) =>
     action.changes.some(
-      (change) => change.value === copy.state && change.from.every((reading) => originOf(body, reading.value, 4) === undefined),
+      (change) =>
+        (change.value === copy.state && change.from.every((reading) => originOf(body, reading.value, 4) === undefined)) ||
+        ((change.path?.length ?? 0) > 0 && isItemOf(body, change.value, copy.state)),
+    ),
+  );
+}
+
+/** Whether a value is one item of a state: of a loop over it, or what a function is handed that is called with such a one. */
+function isItemOf(body: BodyFacts, value: number, state: number): boolean {
+  const held = body.values[value];
+  if (held?.kind === 'item') return held.from.some((one) => one.value === state && one.how === 'item');
+  if (held?.kind !== 'param' || held.of === undefined) return false;
+  return body.actions.some(({ invokes }) =>
+    invokes.some(
+      (call) =>
+        body.values[call.value]?.action === held.of &&
+        (call.args[held.position ?? 0]?.readings ?? []).some(
+          (one) => one.how === 'same' && body.values[one.value]?.kind === 'item' && isItemOf(body, one.value, state),
+        ),
     ),
   );
 }

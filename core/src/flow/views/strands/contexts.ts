@@ -22,7 +22,7 @@ export function contextStrands({ ways, paths }: Page): StrandDraft[] {
     const name = contextName(context.name);
     const owner = tree.places[provider.owner];
     const use = provider.use && useById(model, provider.use);
-    const home = owner?.component ?? (use ? use.owner : ("" as ComponentId));
+    const home = owner?.component ?? (use ? use.owner : ('' as ComponentId));
     const draft = startStrand('context', name, home, `${owner ? (paths[owner.index] ?? '') : ''} ${provider.use ?? provider.context}`);
     const code = use ? [locate(use.file, use.node.nameSpan)] : provider.at ? [provider.at] : [];
     if (owner) tie(draft, { place: owner.index, kind: 'owns', name: context.name, from: -1, code });
