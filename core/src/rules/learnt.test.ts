@@ -541,3 +541,13 @@ table(
   [['an item of one copy is written', asked('function release(bird) { bird.free = true; }'), 'B /api/birds']],
   [['nothing is written', asked('function release(bird) { console.log(bird.free); }')]],
 );
+
+const views = (chart: string): string =>
+  `const C = createContext(undefined);\nfunction Chip() { const { at } = useContext(C); return <p>{at}</p>; }\nfunction Provider({ children }) { return <C.Provider value={{ at: 1 }}>{children}</C.Provider>; }\nconst views = { list: () => <Provider><Chip/></Provider>, chart: () => ${chart} };\nexport function App() { const [at] = useState('list'); return <main>{views[at]()}</main>; }`;
+
+table(
+  'context-missing',
+  'react',
+  [['in a table of functions', views('<Chip/>'), 'Chip C']],
+  [['provided in each of a table', views('<Provider><Chip/></Provider>')]],
+);

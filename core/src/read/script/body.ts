@@ -29,7 +29,9 @@ export type ModuleScope = {
   readonly imported: ReadonlyMap<string, { readonly from: string; readonly imported: string }>;
   /** Functions declared at module level, by name. */
   readonly functions: ReadonlyMap<string, FunctionNode>;
-  /** Functions of the module whose markup was read where they are called. */
+  /** Objects declared at module level, by name. */
+  readonly tables: ReadonlyMap<string, t.ObjectExpression>;
+  /** Functions of the module, and tables of such, whose markup was read where they are called. */
   readonly inPlace: Set<string>;
   /** Constants at module level whose items and order never change. */
   readonly constants: ReadonlySet<string>;

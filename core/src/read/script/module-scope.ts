@@ -26,11 +26,13 @@ export function moduleScope(
   const functions = new Map<string, FunctionNode>();
   const constants = new Set<string>();
   const objects = new Map<string, readonly string[]>();
+  const tables = new Map<string, t.ObjectExpression>();
   const texts = new Map<string, string>();
   for (const one of declared) {
     if (isFunction(one.node) && one.wrappers.length === 0) functions.set(one.name, one.node);
     const value = bare(one.node);
     if (value.type === 'ArrayExpression' || value.type === 'ObjectExpression') constants.add(one.name);
+    if (value.type === 'ObjectExpression') tables.set(one.name, value);
     const members = objectNames(value);
     if (members) objects.set(one.name, members);
     if (value.type === 'StringLiteral') texts.set(one.name, value.value);
@@ -42,7 +44,7 @@ export function moduleScope(
     textTables.set(one.name, table);
     for (const [member, said] of Object.entries(table)) texts.set(`${one.name}.${member}`, said);
   }
-  return { names, imported, functions, inPlace: new Set(), constants, objects, texts, textTables, isLocal, holdsMarkup, text };
+  return { names, imported, functions, tables, inPlace: new Set(), constants, objects, texts, textTables, isLocal, holdsMarkup, text };
 }
 
 /** What a list or a table of texts holds; undefined for all else. */

@@ -21,6 +21,7 @@ import {
   forEachChild,
   type FunctionNode,
   isFunction,
+  keyName,
   patternNames,
   spanOf,
 } from '../../../read/script/syntax';
@@ -172,7 +173,27 @@ function markupOfCall(body: Body, node: Call, scope: Scope): TemplateNode[] {
     const rendered = calledMarkup(body, callee, node, scope);
     if (rendered) return rendered;
   }
-  return slotCall(body, node, scope) ?? nestedMarkup(body, node, scope);
+  return tableMarkup(body, callee, node, scope) ?? slotCall(body, node, scope) ?? nestedMarkup(body, node, scope);
+}
+
+/** `views[at]()`: the functions of a table of the module that give markup, each under the name by which it is chosen. */
+function tableMarkup(body: Body, callee: t.Node, node: Call, scope: Scope): TemplateNode[] | undefined {
+  if (callee.type !== 'MemberExpression' || callee.object.type !== 'Identifier' || lookUp(scope, callee.object.name)) return undefined;
+  const { name } = callee.object;
+  const table = body.module.tables.get(name);
+  const chosen = keyName({ key: callee.property, computed: callee.computed });
+  if (!table || !body.module.holdsMarkup(table)) return undefined;
+  body.module.inPlace.add(name);
+  const given = handedReadings(body, node.arguments, scope);
+  const by = callee.computed ? readingsOf(body, callee.property, scope, 'computed') : [];
+  return table.properties.flatMap((property): TemplateNode[] => {
+    const key = property.type === 'SpreadElement' ? undefined : keyName(property);
+    const made = property.type === 'ObjectMethod' ? property : property.type === 'ObjectProperty' ? bare(property.value) : undefined;
+    if (key === undefined || !isFunction(made) || (chosen !== undefined && chosen !== key)) return [];
+    const children = markupOfFunction(body, made, { names: new Map() }, given);
+    const when = `${excerpt(body.module, spanOf(callee.property))} is ${key}`;
+    return chosen === undefined ? [{ kind: 'branch', when, negated: false, readings: by, span: spanOf(callee), children }] : children;
+  });
 }
 
 /** `renderRow(row)`: a function of the body or the module that gives markup, read in place. */
