@@ -349,6 +349,8 @@ export type Reading = {
   readonly held?: Held;
   /** A setter's function is handed it: the latest value, whenever that runs. */
   readonly latest?: true;
+  /** It only decides what becomes the value: a condition, what a list is filtered by, the key of an item. */
+  readonly decides?: true;
 };
 
 export type Held = { readonly at: readonly string[]; readonly how: How };

@@ -813,15 +813,7 @@ export const alike: readonly AlikeCase[] = [
     sources: list,
     of: 'Leaf.a',
     ask: 'comes',
-    rungs: all([
-      'Leaf owns a',
-      'App narrows boat',
-      'App narrows late',
-      '  App derives boats',
-      '  App owns boats | constant',
-      'App derives boats',
-      'App owns boats | constant',
-    ]),
+    rungs: all(['Leaf owns a', 'App narrows boat', 'App narrows late', 'App derives boats', 'App owns boats | constant']),
     strands: all(['state boats: App owns+reads > Leaf reads+narrows']),
   },
   {

@@ -489,4 +489,22 @@ export const others: readonly TraceCase[] = [
     ask: 'changes',
     rungs: ['App owns n', 'App takes useBoats', 'boats.ts changes useBoats', 'boats.ts catches reset', 'App starts click | platform b'],
   },
+  {
+    name: 'what a list is filtered by only decides',
+    files: mounted(
+      'function Row({ boat }) { return <p>{boat.name}</p>; }\nexport function App() { const [boats] = useState([]); const [asked, ask] = useState(""); const shown = boats.filter((boat) => boat.name.includes(asked)); return <><input value={asked} onChange={(e) => ask(e.target.value)}/>{shown.map((boat) => <Row key={boat.name} boat={boat}/>)}</>; }',
+    ),
+    of: 'Row.boat',
+    ask: 'comes',
+    rungs: ['Row owns boat', 'App passes boat', 'App narrows shown', '  App derives asked | decides', 'App derives boats', 'App owns boats | constant'],
+  },
+  {
+    name: 'a condition between two constants is where it comes from',
+    files: mounted(
+      'function Row({ text }) { return <p>{text}</p>; }\nexport function App() { const [on, set] = useState(true); return <Row text={on ? "on" : "off"}/>; }',
+    ),
+    of: 'Row.text',
+    ask: 'comes',
+    rungs: ['Row owns text', 'App derives on', 'App owns on | constant'],
+  },
 ];

@@ -241,14 +241,7 @@ export const svelteOwn: readonly TraceCase[] = [
     files: svStores,
     of: 'stores.js:late',
     ask: 'comes',
-    rungs: [
-      'stores.js owns late',
-      '  stores.js derives levels',
-      '  stores.js owns levels | constant',
-      'stores.js derives busy',
-      '  stores.js owns busy | constant',
-      'App changes busy | constant',
-    ],
+    rungs: ['stores.js owns late', '  stores.js derives busy | decides', 'stores.js derives levels', 'stores.js owns levels | constant'],
   },
   {
     name: 'a store of its own making',

@@ -78,12 +78,16 @@ function originText(origin: { readonly kind: string; readonly what: string } | u
 
 /** Readings that a value is made of, as steps back. */
 function madeFrom(frame: Frame, from: readonly Reading[], track: Track, kind?: Step['kind']): Step[] {
+  const own = new Set(from.flatMap((one) => (one.decides ? [] : [one.value])));
   return from.flatMap((reading): Step[] => {
+    // Its own items may decide which of them are given.
+    if (reading.decides && own.has(reading.value)) return [];
     const passed = backward(reading, track);
     if (!passed) return [];
     const source = frame.body.values[reading.value];
     return [
       {
+        ...(reading.decides && own.size > 0 ? { decides: true as const } : {}),
         kind: kind ?? localKind(passed.how),
         how: passed.how,
         at: codeAt(frame, reading.span),

@@ -42,6 +42,7 @@ export const endings = [
   'page',
   'unknown',
   'again',
+  'decides',
 ] as const;
 export type Ending = (typeof endings)[number];
 
@@ -62,6 +63,8 @@ export type Step = {
   readonly action?: number;
   /** Steps on the way to this one. */
   readonly via?: readonly Step[];
+  /** What it comes from only decides which value it is. */
+  readonly decides?: true;
   /** It is not worth a line of its own: another name for the same. */
   readonly silent?: true;
 };

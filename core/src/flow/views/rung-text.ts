@@ -6,6 +6,7 @@ export const isImpact = ({ by }: Rung): boolean => by === 'impact' || by === 'im
 
 /** What happens at a rung, in words; in a trace back, a name leads to the one above it. */
 export function rungText(rung: Rung, question: Question = 'goes'): string {
+  if (rung.ending === 'decides') return `decided by ${rung.name}`;
   if (rung.by === 'impact works' && rung.ending !== 'painted') return 'renders again, works with it';
   if (isImpact(rung)) return rung.ending === 'painted' ? 'renders again, may show something new' : 'renders again, shows nothing new';
   const before = rung.from < 0;
@@ -125,6 +126,8 @@ function endingOf(rung: Rung): string {
       return by === undefined || by === '' ? 'cannot be followed further' : `cannot be followed further: ${by}`;
     case 'again':
       return 'seen above';
+    case 'decides':
+      return '';
   }
 }
 

@@ -10,6 +10,7 @@ import { type Impact, impactOf } from './impact';
 import { type Draft, draftOf, numbered, type Rung } from './ladder';
 import { commonOwner } from './owner';
 import { isEvent, type Subject, subjectOf } from './subject';
+import type { Step } from '../steps/step';
 import { codeAt } from '../graph/targets';
 import type { FlowQueries } from '../steps/queries';
 
@@ -51,7 +52,7 @@ export function traceOf(ways: FlowQueries, spot: Spot, question: Question): Trac
     else followAll(ways, start, spot, ways.onward);
   } else if (question === 'comes') {
     if (event) eventComes(ways, start, spot);
-    else followAll(ways, start, spot, ways.back);
+    else followAll(ways, start, spot, (at) => ways.back(at).map(endedWhereItDecides));
   } else if (question === 'changes') {
     if (event) eventComes(ways, start, spot);
     else hangAllWriters(ways, start, spot);
@@ -152,6 +153,13 @@ function hangAllWriters(ways: FlowQueries, start: Draft, spot: Spot): void {
         );
     }
   }
+}
+
+/** A condition, or what a list is filtered by, is told and not followed: the value does not come from there. */
+function endedWhereItDecides(step: Step): Step {
+  if (!step.decides) return step;
+  const { to: _, ...rest } = step;
+  return { ...rest, ending: 'decides' };
 }
 
 /** The states that change when a value changes: itself, what it comes from, or what an event sets. */

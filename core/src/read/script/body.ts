@@ -347,7 +347,11 @@ export function excerpt(module: ModuleScope, span: Span, most = 60): string {
 /** Readings without those that say the same again. */
 export function mergeReadings(readings: readonly Reading[]): Reading[] {
   const seen = new Set<string>();
-  return readings.filter((one) => {
+  // What is read for its own sake says more than that it decides.
+  const own = readings.some((one) => one.decides)
+    ? [...readings].sort((a, b) => Number(a.decides ?? false) - Number(b.decides ?? false))
+    : readings;
+  return own.filter((one) => {
     const key = `${one.value} ${one.how} ${one.path.join('.')} ${one.held ? one.held.at.join('.') : ''}`;
     if (seen.has(key)) return false;
     seen.add(key);

@@ -23,7 +23,7 @@ import {
   type Chain,
   demand,
   howOf,
-  latestOf,
+  marksOf,
   memberChain,
   unaliased,
   mergeInto,
@@ -66,13 +66,14 @@ export function readExpression(body: Body, expression: t.Node, scope: Scope, how
       return;
     case 'ConditionalExpression':
       noteTested(body, node.test, scope);
-      readExpression(body, node.test, scope, 'computed', sink);
+      readDeciding(body, node.test, scope, sink);
       readExpression(body, node.consequent, scope, how, sink);
       readExpression(body, node.alternate, scope, how, sink);
       return;
     case 'LogicalExpression':
       noteTested(body, node.left, scope);
-      readExpression(body, node.left, scope, node.operator === '&&' ? 'computed' : how, sink);
+      if (node.operator === '&&') readDeciding(body, node.left, scope, sink);
+      else readExpression(body, node.left, scope, how, sink);
       readExpression(body, node.right, scope, how, sink);
       return;
     case 'AssignmentExpression':
@@ -117,6 +118,19 @@ export function readExpression(body: Body, expression: t.Node, scope: Scope, how
       if (node.type.startsWith('TS')) return;
       forEachChild(node, (child) => readExpression(body, child, scope, child.type === 'SpreadElement' ? 'spread' : 'computed', sink));
   }
+}
+
+/** Reads what only decides what an expression gives. */
+function readDeciding(body: Body, node: t.Node, scope: Scope, sink: Effects): void {
+  const inner = newEffects();
+  readExpression(body, node, scope, 'computed', inner);
+  addDeciding(sink, inner);
+}
+
+function addDeciding(sink: Effects, inner: Effects): void {
+  for (const read of inner.reads) sink.reads.push({ ...read, decides: true });
+  inner.reads.length = 0;
+  mergeInto(sink, inner, 'same');
 }
 
 function readProperty(
@@ -172,7 +186,7 @@ function readHeld(body: Body, node: t.Node, scope: Scope, at: readonly string[],
       path: read.path,
       how: how === 'spread' && node.type !== 'ObjectMethod' ? spreadHow(read.how) : weaken(read.how, 'computed'),
       span: read.span,
-      ...latestOf(read),
+      ...marksOf(read),
       held,
     });
   }
@@ -662,15 +676,22 @@ function itemReadings(node: Call, path: readonly string[], list: readonly Readin
   return list.map((one) => ({ ...one, how: one.how === 'called' ? 'called' : 'item', span }));
 }
 
+/** Methods of a list whose argument says which of its items are given, or in which order. */
+const choosing: ReadonlySet<string> = new Set(['filter', 'find', 'findLast', 'sort', 'toSorted', 'slice', 'at']);
+
 function readArguments(body: Body, node: Call, scope: Scope, sink: Effects, items: readonly Reading[]): void {
   const { callee } = node;
   const method = 'object' in callee && 'property' in callee ? (memberChain(callee).path.at(-1) ?? '') : '';
   const same = 'object' in callee && itemMethods.has(method) ? { node: callee.object, path: ['*'], scope } : undefined;
+  // What a list is filtered, sorted or searched by decides which of its items are given.
+  const given = choosing.has(method) ? newEffects() : sink;
+  given.depth = sink.depth;
   for (const argument of node.arguments) {
-    if (isFunction(argument)) readCallback(body, argument, scope, sink, items, same);
-    else if (items.length > 0 && argument.type === 'Identifier' && readNamedCallback(body, argument, scope, sink, items)) continue;
-    else readExpression(body, argument, scope, argument.type === 'SpreadElement' ? 'spread' : 'computed', sink);
+    if (isFunction(argument)) readCallback(body, argument, scope, given, items, same);
+    else if (items.length > 0 && argument.type === 'Identifier' && readNamedCallback(body, argument, scope, given, items)) continue;
+    else readExpression(body, argument, scope, argument.type === 'SpreadElement' ? 'spread' : 'computed', given);
   }
+  if (given !== sink) addDeciding(sink, given);
 }
 
 /** `.then(setRows)`, `rows.forEach(add)`: a function by name that is called with these. */
@@ -703,7 +724,7 @@ function readCallback(body: Body, node: FunctionNode, scope: Scope, sink: Effect
 
 function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Effects): void {
   const chain = memberChain(node);
-  for (const key of chain.computed) readExpression(body, key, scope, 'computed', sink);
+  for (const key of chain.computed) readDeciding(body, key, scope, sink);
   if (chain.base.type === 'Identifier') {
     if (!chain.optional && chain.path.length > 0) demand(body, chain.base.name, chain, scope, spanOf(node));
     if (chain.optional) noteTested(body, chain.base, scope);
@@ -852,7 +873,7 @@ export function readStatement(body: Body, node: t.Statement, scope: Scope, sink:
     case 'IfStatement': {
       const values = noteTested(body, node.test, scope);
       if (throws(node.consequent)) for (const value of values) body.thrown.add(value);
-      readExpression(body, node.test, scope, 'computed', sink);
+      readDeciding(body, node.test, scope, sink);
       readStatement(body, node.consequent, innerScope(scope), sink);
       if (node.alternate) readStatement(body, node.alternate, innerScope(scope), sink);
       return;

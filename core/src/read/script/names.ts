@@ -74,7 +74,7 @@ export function readMeaning(body: Body, given: Meaning, members: readonly string
     }
     case 'local':
       for (const one of meaning.readings) {
-        sink.reads.push({ value: one.value, path: [...one.path, ...path], how: weaken(one.how, howOf(path, how)), span, ...latestOf(one) });
+        sink.reads.push({ value: one.value, path: [...one.path, ...path], how: weaken(one.how, howOf(path, how)), span, ...marksOf(one) });
       }
       break;
     case 'function':
@@ -224,14 +224,17 @@ export function unaliased(given: Chain, scope: Scope): { readonly chain: Chain; 
   return { chain, scope: at };
 }
 
-/** A reading stays the latest value in whatever it enters. */
-export const latestOf = ({ latest }: Reading): Pick<Reading, 'latest'> => (latest ? { latest } : {});
+/** What a reading stays in whatever it enters: the latest value, or what only decides. */
+export const marksOf = ({ latest, decides }: Reading): Pick<Reading, 'latest' | 'decides'> => ({
+  ...(latest ? { latest } : {}),
+  ...(decides ? { decides } : {}),
+});
 
 /** Adds what an inner expression does; its readings count as `how` at most. */
 export function mergeInto(sink: Effects, inner: Effects, how: How): void {
   for (const read of inner.reads) {
     sink.reads.push(
-      how === 'same' ? read : { value: read.value, path: read.path, how: weaken(read.how, how), span: read.span, ...latestOf(read) },
+      how === 'same' ? read : { value: read.value, path: read.path, how: weaken(read.how, how), span: read.span, ...marksOf(read) },
     );
   }
   if (inner.changes) (sink.changes ??= []).push(...inner.changes);
