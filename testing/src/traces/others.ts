@@ -496,7 +496,14 @@ export const others: readonly TraceCase[] = [
     ),
     of: 'Row.boat',
     ask: 'comes',
-    rungs: ['Row owns boat', 'App passes boat', 'App narrows shown', '  App derives asked | decides', 'App derives boats', 'App owns boats | constant'],
+    rungs: [
+      'Row owns boat',
+      'App passes boat',
+      'App narrows shown',
+      '  App derives asked | decides',
+      'App derives boats',
+      'App owns boats | constant',
+    ],
   },
   {
     name: 'a condition between two constants is where it comes from',
@@ -506,5 +513,27 @@ export const others: readonly TraceCase[] = [
     of: 'Row.text',
     ask: 'comes',
     rungs: ['Row owns text', 'App derives on', 'App owns on | constant'],
+  },
+  {
+    name: 'a function of another module that is named as one that sets',
+    files: svelte({
+      'App.svelte': [
+        "import { levels, setLevel } from './levels';\nconst fill = (to) => setLevel(to);",
+        '<b onclick={() => fill(2)}>{$levels}</b>',
+      ],
+      'levels.js':
+        "import { writable } from 'svelte/store';\nexport const levels = writable(0);\nexport function setLevel(to) { levels.set(to); }",
+    }),
+    of: 'levels.js:levels',
+    ask: 'changes',
+    rungs: [
+      'levels.js owns levels',
+      'levels.js changes levels',
+      'levels.js catches setLevel',
+      'App calls setLevel',
+      'App catches fill',
+      'App calls fill',
+      'App starts click | platform b',
+    ],
   },
 ];

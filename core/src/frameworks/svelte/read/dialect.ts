@@ -26,8 +26,12 @@ export function apiName(body: Body, call: t.Node): string | undefined {
 
 /** Functions that are named as those are which make or take something that lasts. */
 export function isComposable(name: string | undefined): boolean {
-  return name !== undefined && /^(use|create|get|make|take|provide|set|init|setup|inject|receive|open|start)[A-Z]/.test(name);
+  return name !== undefined && /^(use|create|get|make|provide)[A-Z]/.test(name);
 }
+
+/** The same where what the function gives is kept under a name while the component is set up: more names may mean that. */
+const isKept = (name: string | undefined): boolean =>
+  isComposable(name) || (name !== undefined && /^(take|set|init|setup|inject|receive)[A-Z]/.test(name));
 
 /** What the reading of expressions must know of this framework, for one body with what it declares. */
 export function svelteDialect(declared: DeclaredMembers): Dialect {
@@ -153,12 +157,13 @@ function readApi(body: Body, declared: DeclaredMembers, call: Call, scope: Scope
 export function madeValue(body: Body, call: t.CallExpression, scope: Scope, given?: string): number | undefined {
   const known = body.hookValues.get(call);
   if (known !== undefined) return known;
-  const made = makeValue(body, call, scope, given ?? calleeName(call) ?? '');
+  const made = makeValue(body, call, scope, given);
   if (made !== undefined) body.hookValues.set(call, made);
   return made;
 }
 
-function makeValue(body: Body, call: t.CallExpression, scope: Scope, name: string): number | undefined {
+function makeValue(body: Body, call: t.CallExpression, scope: Scope, given: string | undefined): number | undefined {
+  const name = given ?? calleeName(call) ?? '';
   const api = apiName(body, call);
   const span = spanOf(call);
   const [first, second] = call.arguments;
@@ -194,8 +199,8 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, name: strin
     default:
   }
   const source = dottedName(call.callee);
-  if (source === undefined || api !== undefined || !isComposable(calleeName(call)) || lookUp(scope, source.split('.')[0] ?? ''))
-    return undefined;
+  const isMade = given === undefined ? isComposable(calleeName(call)) : isKept(calleeName(call));
+  if (source === undefined || api !== undefined || !isMade || lookUp(scope, source.split('.')[0] ?? '')) return undefined;
   if (!body.module.names.has(source.split('.')[0] ?? '')) return undefined;
   return composableValue(body, name, source, call, scope);
 }

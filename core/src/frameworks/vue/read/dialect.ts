@@ -41,7 +41,7 @@ function scopeHas(scope: Scope, name: string): boolean {
 
 /** Whether a call is one of a function made to be used while a component is set up: `useLevels()`. */
 export function isComposable(name: string | undefined): boolean {
-  return name !== undefined && /^(use|provide|inject|take|setup)[A-Z]/.test(name);
+  return name !== undefined && /^(use|provide|inject)[A-Z]/.test(name);
 }
 
 /** What the reading of expressions must know of this framework, for one body with what it declares. */
