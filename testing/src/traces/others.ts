@@ -506,6 +506,15 @@ export const others: readonly TraceCase[] = [
     ],
   },
   {
+    name: 'by which of its own items a list is changed is no source of it',
+    files: mounted(
+      'function Row({ boats }) { return <p>{boats.length}</p>; }\nexport function App() { const [boats, set] = useState([]); const close = (id) => set((all) => all.map((boat) => (boat.id === id ? { ...boat, shut: true } : boat))); return <><Row boats={boats}/><button onClick={() => close("a")}>x</button></>; }',
+    ),
+    of: 'Row.boats',
+    ask: 'comes',
+    rungs: ['Row owns boats', 'App passes boats', 'App owns boats | constant'],
+  },
+  {
     name: 'a condition between two constants is where it comes from',
     files: mounted(
       'function Row({ text }) { return <p>{text}</p>; }\nexport function App() { const [on, set] = useState(true); return <Row text={on ? "on" : "off"}/>; }',

@@ -192,7 +192,9 @@ function changedBy(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
       at: writer.at,
       via: writer.trail,
     }));
-    const others = steps.filter((step) => !(step.to?.frame === frame.index && step.to.value === spot.value));
+    // Which of the state's own items a change falls on is no source of the state.
+    const isOwn = (step: Step) => step.to?.frame === frame.index && step.to.value === spot.value;
+    const others = steps.some(isOwn) ? steps.filter((step) => !isOwn(step) && !step.decides) : steps;
     if (others.length > 0) return others;
     return steps.length > 0
       ? []
