@@ -506,6 +506,15 @@ export const others: readonly TraceCase[] = [
     ],
   },
   {
+    name: 'a condition in what a prop is given only decides',
+    files: mounted(
+      'function Row({ text }) { return <p>{text}</p>; }\nexport function App() { const [on, set] = useState(true); const [name, rename] = useState("Heron"); return <Row text={on ? name : "off"}/>; }',
+    ),
+    of: 'Row.text',
+    ask: 'comes',
+    rungs: ['Row owns text', '  App derives on | decides', 'App renames name', 'App owns name | constant'],
+  },
+  {
     name: 'by which of its own items a list is changed is no source of it',
     files: mounted(
       'function Row({ boats }) { return <p>{boats.length}</p>; }\nexport function App() { const [boats, set] = useState([]); const close = (id) => set((all) => all.map((boat) => (boat.id === id ? { ...boat, shut: true } : boat))); return <><Row boats={boats}/><button onClick={() => close("a")}>x</button></>; }',

@@ -76,9 +76,16 @@ function originText(origin: { readonly kind: string; readonly what: string } | u
   return origin ? `${origin.kind} ${origin.what}` : '';
 }
 
+/** The values, by index, that enter themselves; the rest only decides. */
+const ownIn = (from: readonly Reading[]): ReadonlySet<number> => new Set(from.flatMap((one) => (one.decides ? [] : [one.value])));
+
+/** Where nothing enters itself, what decides is all that there is to follow. */
+const decidesBeside = (own: ReadonlySet<number>, reading: Reading): Pick<Step, 'decides'> =>
+  reading.decides && own.size > 0 ? { decides: true } : {};
+
 /** Readings that a value is made of, as steps back. */
 function madeFrom(frame: Frame, from: readonly Reading[], track: Track, kind?: Step['kind']): Step[] {
-  const own = new Set(from.flatMap((one) => (one.decides ? [] : [one.value])));
+  const own = ownIn(from);
   return from.flatMap((reading): Step[] => {
     // Its own items may decide which of them are given.
     if (reading.decides && own.has(reading.value)) return [];
@@ -87,7 +94,7 @@ function madeFrom(frame: Frame, from: readonly Reading[], track: Track, kind?: S
     const source = frame.body.values[reading.value];
     return [
       {
-        ...(reading.decides && own.size > 0 ? { decides: true as const } : {}),
+        ...decidesBeside(own, reading),
         kind: kind ?? localKind(passed.how),
         how: passed.how,
         at: codeAt(frame, reading.span),
@@ -111,12 +118,15 @@ function propBack({ graph }: FlowQueries, frame: Frame, key: MemberKey, track: T
     const base = { how: 'same', at, frame: owner.index, name: prop, kind: 'passes' } as const;
     if (binding.action !== undefined) return [{ ...base, kind: 'catches', action: binding.action }];
     if (binding.constant !== undefined) return [{ ...base, ending: 'constant', by: binding.constant }];
+    const own = ownIn(binding.readings);
     const steps = binding.readings.flatMap((reading): Step[] => {
+      if (reading.decides && own.has(reading.value)) return [];
       const passed = backward(reading, track);
       if (!passed) return [];
       const name = owner.body.values[reading.value]?.name ?? '';
       const kind = passed.how === 'same' ? (name === prop ? 'passes' : 'renames') : localKind(passed.how);
-      return [{ ...base, kind, how: passed.how, name, to: { frame: owner.index, value: reading.value, track: passed.track } }];
+      const to = { frame: owner.index, value: reading.value, track: passed.track };
+      return [{ ...base, ...decidesBeside(own, reading), kind, how: passed.how, name, to }];
     });
     return steps.length > 0 ? steps : [{ ...base, ending: binding.markup ? 'constant' : 'constant' }];
   }
