@@ -485,6 +485,10 @@ table(
   ],
   [
     [
+      'a method of the item that gives its own key',
+      'export function App() { const [all] = useState([]); return <ul>{all.map((one) => <li key={one.uniqueId()}>{one.id}</li>)}</ul>; }',
+    ],
+    [
       'a key that is kept',
       'export function App() { const [all] = useState([{ id: crypto.randomUUID() }]); return <ul>{all.map((one) => <li key={one.id}>{one.id}</li>)}</ul>; }',
     ],

@@ -10,7 +10,7 @@ import type { Indexed } from '../graph/sinks';
 import { isHandler } from './forward';
 import { localKind, type Step } from './step';
 import { codeAt, givenTo, slotLabel } from '../graph/targets';
-import { backward, forward, type Track } from '../graph/track';
+import { backward, forward, type Passed, type Track } from '../graph/track';
 import type { FlowQueries } from './queries';
 
 /** Where the value of a spot comes from: one step for each thing that it is made of. */
@@ -76,34 +76,30 @@ function originText(origin: { readonly kind: string; readonly what: string } | u
   return origin ? `${origin.kind} ${origin.what}` : '';
 }
 
-/** The values, by index, that enter themselves; the rest only decides. */
-const ownIn = (from: readonly Reading[]): ReadonlySet<number> => new Set(from.flatMap((one) => (one.decides ? [] : [one.value])));
-
-/** Where nothing enters itself, what decides is all that there is to follow. */
-const decidesBeside = (own: ReadonlySet<number>, reading: Reading): Pick<Step, 'decides'> =>
-  reading.decides && own.size > 0 ? { decides: true } : {};
-
-/** Readings that a value is made of, as steps back. */
-function madeFrom(frame: Frame, from: readonly Reading[], track: Track, kind?: Step['kind']): Step[] {
-  const own = ownIn(from);
+/**
+ * Steps back by what a value is made of. What only decides is marked, and is left out where the same enters
+ * by itself; where nothing enters by itself, what decides is all that there is to follow.
+ */
+function stepsBack(from: readonly Reading[], track: Track, make: (reading: Reading, passed: Passed) => Step): Step[] {
+  const own = new Set(from.flatMap((one) => (one.decides ? [] : [one.value])));
   return from.flatMap((reading): Step[] => {
-    // Its own items may decide which of them are given.
     if (reading.decides && own.has(reading.value)) return [];
     const passed = backward(reading, track);
     if (!passed) return [];
-    const source = frame.body.values[reading.value];
-    return [
-      {
-        ...decidesBeside(own, reading),
-        kind: kind ?? localKind(passed.how),
-        how: passed.how,
-        at: codeAt(frame, reading.span),
-        frame: frame.index,
-        name: source?.name ?? '',
-        to: { frame: frame.index, value: reading.value, track: passed.track },
-      },
-    ];
+    return [reading.decides && own.size > 0 ? { ...make(reading, passed), decides: true } : make(reading, passed)];
   });
+}
+
+/** Readings that a value is made of, as steps back. */
+function madeFrom(frame: Frame, from: readonly Reading[], track: Track, kind?: Step['kind']): Step[] {
+  return stepsBack(from, track, (reading, passed) => ({
+    kind: kind ?? localKind(passed.how),
+    how: passed.how,
+    at: codeAt(frame, reading.span),
+    frame: frame.index,
+    name: frame.body.values[reading.value]?.name ?? '',
+    to: { frame: frame.index, value: reading.value, track: passed.track },
+  }));
 }
 
 /** A prop: what the use that made the place gives under that name. */
@@ -118,17 +114,13 @@ function propBack({ graph }: FlowQueries, frame: Frame, key: MemberKey, track: T
     const base = { how: 'same', at, frame: owner.index, name: prop, kind: 'passes' } as const;
     if (binding.action !== undefined) return [{ ...base, kind: 'catches', action: binding.action }];
     if (binding.constant !== undefined) return [{ ...base, ending: 'constant', by: binding.constant }];
-    const own = ownIn(binding.readings);
-    const steps = binding.readings.flatMap((reading): Step[] => {
-      if (reading.decides && own.has(reading.value)) return [];
-      const passed = backward(reading, track);
-      if (!passed) return [];
+    const steps = stepsBack(binding.readings, track, (reading, passed) => {
       const name = owner.body.values[reading.value]?.name ?? '';
       const kind = passed.how === 'same' ? (name === prop ? 'passes' : 'renames') : localKind(passed.how);
       const to = { frame: owner.index, value: reading.value, track: passed.track };
-      return [{ ...base, ...decidesBeside(own, reading), kind, how: passed.how, name, to }];
+      return { ...base, kind, how: passed.how, name, to };
     });
-    return steps.length > 0 ? steps : [{ ...base, ending: binding.markup ? 'constant' : 'constant' }];
+    return steps.length > 0 ? steps : [{ ...base, ending: 'constant' }];
   }
   const spread = spreadBack(graph, owner, use, key, track);
   if (spread.length > 0) return spread;
@@ -455,8 +447,8 @@ function paramBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
       ? steps
       : [{ kind: 'passes', ...here, ending: 'constant', ...(arg.constant === undefined ? {} : { by: arg.constant }) }];
   }
-  const callers = ways.callers(frame, value.of);
   if (value.from.length > 0) return madeFrom(frame, value.from, spot.track);
+  const callers = ways.callers(frame, value.of);
   if (callers.length === 0)
     return [{ kind: 'owns', ...here, ending: 'unknown', by: `nobody calls ${frame.body.actions[value.of]?.name ?? 'it'}` }];
   const handles = isHandler(frame, value.of);

@@ -8,6 +8,8 @@ import type {
   CallFact,
   ChangeFact,
   HearFact,
+  HookFact,
+  ProvideFact,
   RaiseFact,
   Reading,
   SendFact,
@@ -77,9 +79,9 @@ export type Body = {
   readonly again: AgainFact[];
   /** The function that raises events is handed on. */
   raisesUnseen: boolean;
-  /** The rest of the props goes to these: a tag, or `?` where the file does not tell. */
   /** Members that are read of what remains of the props, each with where first. */
   readonly restNames: Map<string, Span>;
+  /** The rest of the props goes to these: a tag, or `?` where the file does not tell. */
   readonly restTargets: { readonly kind: 'element' | 'use' | 'unknown'; readonly tag: string }[];
   /** Content is cloned, so this component may add props to it. */
   clones: boolean;
@@ -131,6 +133,8 @@ export type Dialect = {
   ) => boolean;
   /** The member that a name of the props object stands for, where that is not a prop of the name. */
   readonly memberOfProp?: (name: string) => MemberKey;
+  /** Names under which an application may give something to all its components; methods of a bus may be spelled so too. */
+  readonly forAll?: RegExp;
 };
 
 const none: readonly never[] = [];
@@ -336,6 +340,17 @@ export function finishBody(body: Body): BodyFacts {
     );
   }
   return { values: body.values, actions: body.actions, ...(body.endings.size > 0 ? { endings: [...body.endings] } : {}) };
+}
+
+/** A function of the project, or what is made to be used as one, once its body has been read to its end: what it gives, and gives to all below. */
+export function hookFact(
+  { name, span }: Pick<HookFact, 'name' | 'span'>,
+  body: Body,
+  returns: readonly Reading[],
+  provides: readonly ProvideFact[] = [],
+): HookFact & { readonly kind: 'hook' } {
+  const facts = finishBody(body);
+  return { kind: 'hook', name, span, ...facts, returns: mergeReadings(returns), ...(provides.length > 0 ? { provides } : {}) };
 }
 
 /** The text of a span on one line, cut to `most` characters. */

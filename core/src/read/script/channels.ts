@@ -25,7 +25,7 @@ const observers = /^(?:Intersection|Resize|Mutation)Observer$/;
 function readChannelCall(body: Body, node: Call, { base, path }: Callee, scope: Scope, sink: Effects): boolean {
   const written = path.at(-1) ?? (base.type === 'Identifier' ? base.name : '');
   // Buses of an application may spell their methods as its components do: `$on`.
-  const method = path.length > 0 ? written.replace(/^\$/, '') : written;
+  const method = path.length > 0 && isForAll(body, written) ? written.slice(1) : written;
   noteEnding(body, node, method, base, scope);
   if (undoing.has(method) && path.length > 0) {
     // The function that it takes away does not run because of it.
@@ -61,12 +61,12 @@ function noteEnding(body: Body, node: Call, method: string, base: t.Node, scope:
 
 type Callee = { readonly base: t.Node; readonly path: readonly string[] };
 
-/** Names of which an application may give a bus to all its components: `$bus`. */
-const isGlobalProperty = (name: string): boolean => /^\$[a-z]\w*$/i.test(name);
+/** Whether an application may give a bus to all its components under a name: `$bus`. */
+const isForAll = ({ dialect }: Body, name: string): boolean => dialect.forAll?.test(name) ?? false;
 
 /** Where a call of a method is heard: on the window, the document, an element, or something of the module. */
 function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope): Pick<Channel, 'on' | 'name'> | undefined {
-  if (base.type === 'ThisExpression' && path.length === 2 && isGlobalProperty(path[0] ?? '')) return { on: 'channel', name: path[0] ?? '' };
+  if (base.type === 'ThisExpression' && path.length === 2 && isForAll(body, path[0] ?? '')) return { on: 'channel', name: path[0] ?? '' };
   if (base.type === 'ThisExpression') return path.length > 2 ? { on: 'channel', name: `this.${path[0]}` } : { on: 'element' };
   if (base.type !== 'Identifier')
     return path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener' ? { on: 'element' } : undefined;
@@ -80,7 +80,7 @@ function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope
     if (base.name === 'window' || base.name === 'globalThis' || base.name === 'self')
       return path[0] === 'document' ? { on: 'document' } : { on: 'window' };
     if (base.name === 'document') return { on: 'document' };
-    return isGlobalProperty(base.name) && path.length === 1 ? { on: 'channel', name: base.name } : undefined;
+    return isForAll(body, base.name) && path.length === 1 ? { on: 'channel', name: base.name } : undefined;
   }
   if (!meaning) return { on: 'channel', name: [base.name, ...path.slice(0, -1)].join('.') };
   if (/^(?:window\.)?matchMedia$/.test(madeBy(scope, base.name) ?? '')) return { on: 'window' };

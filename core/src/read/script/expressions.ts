@@ -308,8 +308,12 @@ function targetsOf(left: t.Node): t.Node[] {
 }
 
 /** `state.x = …`, `local = …`: a change of a value of the body, where it is one. */
-export function noteWrite(body: Body, target: t.Node, given: Scope, span: Span, from: readonly Reading[], sink: Effects): void {
-  const { chain, scope } = unaliased(memberChain(target), given);
+export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: readonly Reading[], sink: Effects): void {
+  noteChainWrite(body, memberChain(target), scope, span, from, sink);
+}
+
+function noteChainWrite(body: Body, written: Chain, given: Scope, span: Span, from: readonly Reading[], sink: Effects): void {
+  const { chain, scope } = unaliased(written, given);
   const { base } = chain;
   const own = base.type === 'ThisExpression' ? ownMeaning(body, chain.path, scope) : undefined;
   if (base.type !== 'Identifier' && !own) return;
@@ -487,14 +491,9 @@ function noteAssigned(body: Body, node: Call, { base, path }: Chain, scope: Scop
   const [target, ...given] = node.arguments;
   const isAssign = base.type === 'Identifier' && base.name === 'Object' && path.length === 1 && path[0] === 'assign';
   if (!isAssign || !target || lookUp(scope, 'Object') || body.module.names.has('Object')) return;
-  const any = {
-    type: 'MemberExpression',
-    object: target,
-    property: { type: 'Identifier', name: '*' },
-    computed: false,
-  } as t.MemberExpression;
   const from = given.flatMap((one) => (isFunction(one) ? [] : readingsOf(body, one, scope)));
-  noteWrite(body, any, scope, spanOf(node), from, sink);
+  const written = memberChain(target);
+  noteChainWrite(body, { ...written, path: [...written.path, '*'] }, scope, spanOf(node), from, sink);
 }
 
 /** `a.then(…)`, `(await a).json()`: what comes is still what was asked for. */

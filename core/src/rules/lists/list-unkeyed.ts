@@ -108,7 +108,10 @@ const ownersShuffle = (model: Model, component: Component, key: MemberKey, depth
 
 /** A key that is another one each time: a number or a name that is made while rendering. */
 const isMadeAnew = (key: KeyFact): boolean =>
-  key.kind !== 'none' && /\b(?:Math\.random|crypto\.randomUUID|Date\.now|performance\.now|nanoid|uuid(?:v4)?|uniqueId)\(/.test(key.text);
+  key.kind !== 'none' &&
+  /(?<![.\w$])(?:Math\.random|(?:window\.)?crypto\.randomUUID|Date\.now|performance\.now|nanoid|uuid(?:v4)?|(?:_\.)?uniqueId)\(/.test(
+    key.text,
+  );
 
 /** Repeated parts that nothing but their position tells apart, if anything. */
 const unkeyedParts = remembered((component: Component): readonly { readonly repeat: Repeat; readonly part: Part }[] =>

@@ -84,12 +84,13 @@ function computedIn(model: Model, component: Component): (Computed & { readonly 
     const held = sources.find((one) => one !== undefined && one.name !== '');
     if (!held || sources.includes(undefined)) return [];
     const keys = sources.map((one) => one?.key ?? '').sort();
+    const names = new Map(inner.map((one, at) => [component.facts.values[one.value]?.name ?? '', `«${sources[at]?.key ?? ''}»`]));
     return [
       {
         component,
         value,
         source: held.name,
-        key: `${component.framework} ${named(value.formula ?? '', new Map(inner.map((one, at) => [component.facts.values[one.value]?.name ?? '', `«${sources[at]?.key ?? ''}»`])))} ← ${keys.join(', ')}`,
+        key: `${component.framework} ${named(value.formula ?? '', names)} ← ${keys.join(', ')}`,
       },
     ];
   });

@@ -5,7 +5,7 @@ import type { ComponentFacts, Openness, MemberFact, RaiseFact, Reading, SharedFa
 import type { TypeExpr } from '../../../model/types';
 import { walkTemplate } from '../../../model/walk';
 import type { Writable } from '../../../model/writable';
-import { type Body, type Dialect, finishBody, mergeReadings, type ModuleScope, newBody } from '../../../read/script/body';
+import { type Body, type Dialect, hookFact, type ModuleScope, newBody } from '../../../read/script/body';
 import { channelDialect } from '../../../read/script/channels';
 import { bindParams, readingsOf } from '../../../read/script/expressions';
 import { innerScope, type Scope } from '../../../read/script/scope';
@@ -26,7 +26,7 @@ import { addsProps, type Declared } from '../../../read/script/declarations';
 import { hookValue } from './hooks';
 import { eventOf, propMember } from './names';
 import { bindProps } from '../../../read/script/props';
-import { setAgain } from '../../../read/script/again';
+import { setAgain } from './again';
 import { markupOf, markupOfBlock } from './template';
 
 /** Methods that only class components have. */
@@ -234,7 +234,7 @@ export function readHook(module: ModuleScope, declared: Declared, node: Function
   bindParams(body, node, scope);
   if (node.body.type === 'BlockStatement') readTemplate(body, node, scope);
   else returns.push(...readingsOf(body, node.body, scope));
-  return { kind: 'hook', name: declared.name, span: declared.span, ...finishBody(body), returns: mergeReadings(returns) };
+  return hookFact(declared, body, returns);
 }
 
 export { isClassComponent };

@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
 import type { Reading, SharedFact } from '../../../model/facts';
-import { addAction, addValue, finishBody, type ModuleScope, newBody } from '../../../read/script/body';
+import { addAction, addValue, hookFact, type ModuleScope, newBody } from '../../../read/script/body';
 import { bindParams, readActionInto, readingsOf } from '../../../read/script/expressions';
 import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, isFunction, keyName, spanOf } from '../../../read/script/syntax';
@@ -46,7 +46,7 @@ export function readStateClass(module: ModuleScope, name: string, node: t.Class)
     }
     body.queue.push(() => readActionInto(body, action, one, scope));
   }
-  return { kind: 'hook', name, span: spanOf(node.id ?? node), ...finishBody(body), returns };
+  return hookFact({ name, span: spanOf(node.id ?? node) }, body, returns);
 }
 
 function give(returns: Reading[], name: string, reading: Reading): void {

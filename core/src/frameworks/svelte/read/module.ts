@@ -3,7 +3,7 @@ import type { Binding, FileFacts, RootFact, SharedFact, TemplateUse } from '../.
 import type { Writable } from '../../../model/writable';
 import { voidsOf } from '../../../read/script/called';
 import { changersOf } from '../../../read/script/param-changes';
-import { type Dialect, finishBody, mergeReadings, type ModuleScope, newBody } from '../../../read/script/body';
+import { type Dialect, finishBody, hookFact, type ModuleScope, newBody } from '../../../read/script/body';
 import { aliasOf, type Declared as Declaration, declarationsOf } from '../../../read/script/declarations';
 import { bindParams, readingsOf } from '../../../read/script/expressions';
 import { mayLast, readModuleBody } from '../../../read/script/module-body';
@@ -163,15 +163,7 @@ function readComposable(module: ModuleScope, one: Declaration, node: FunctionNod
   bindParams(body, node, scope);
   if (node.body.type === 'BlockStatement') readInstance({ body, declared, runes: true, isFunction: true }, node.body.body, scope);
   const result = resultOf(node);
-  const returns = result ? readingsOf(body, result, scope) : [];
-  return {
-    kind: 'hook',
-    name: one.name,
-    span: one.span,
-    ...finishBody(body),
-    returns: mergeReadings(returns),
-    ...(declared.provides.length > 0 ? { provides: declared.provides } : {}),
-  };
+  return hookFact(one, body, result ? readingsOf(body, result, scope) : [], declared.provides);
 }
 
 function resultOf(node: FunctionNode): t.Node | undefined {

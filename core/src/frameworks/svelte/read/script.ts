@@ -13,7 +13,6 @@ import {
   propValue,
   type Effects,
 } from '../../../read/script/body';
-import { writtenAgain } from '../../../read/script/again';
 import { isOwnModule, readArgs, readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
 import { howOf } from '../../../read/script/names';
@@ -33,6 +32,7 @@ import {
   spanOf,
 } from '../../../read/script/syntax';
 import { readType } from '../../../read/script/types';
+import { writtenAgain } from './again';
 import { type DeclaredMembers, isCallback, propMember } from './declared';
 import { apiName, later, madeValue } from './dialect';
 

@@ -44,6 +44,9 @@ export function isComposable(name: string | undefined): boolean {
   return name !== undefined && /^(use|provide|inject)[A-Z]/.test(name);
 }
 
+/** Names under which an application gives something to all its components: `$bus`. */
+export const forAll = /^\$[a-z]\w*$/i;
+
 /** What the reading of expressions must know of this framework, for one body with what it declares. */
 export function vueDialect(declared: DeclaredMembers, setters: Map<number, number>): Dialect {
   return {
@@ -57,6 +60,7 @@ export function vueDialect(declared: DeclaredMembers, setters: Map<number, numbe
       raise(body, call, scope, sink);
       return true;
     },
+    forAll,
     memberOfProp: propMember,
     hook: (body, call, scope) => madeValue(body, call, scope, setters)?.value,
     write: (body, value, path, from, span, sink) => {

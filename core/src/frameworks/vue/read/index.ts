@@ -20,7 +20,7 @@ import { fieldOf, newDeclared, membersOf } from './contract';
 import { vueDialect } from './dialect';
 import { camel, eventMember, pascal } from './names';
 import { optionsOf, readOptions } from './options';
-import { attrsOf, readSetup, type Setup, templateNames } from './setup';
+import { attrsOf, newSetup, readSetup, type Setup, templateNames } from './setup';
 import { readRender } from './render';
 import { readChildren, type VueMarkup } from './template';
 
@@ -131,16 +131,7 @@ function readComponent(source: Source): ComponentFacts {
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = {
-    body,
-    declared,
-    statements: [...plain, ...statements],
-    setters,
-    lazy: new Map(),
-    guessed: [],
-    mixed: [],
-    refs: new Map(),
-  };
+  const setup = newSetup({ body, declared, setters, statements: [...plain, ...statements] });
   const scope = innerScope();
   const options = optionsOf(plain);
   if (options && statements.length === 0) setup.options = options;

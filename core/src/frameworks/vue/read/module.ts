@@ -4,19 +4,9 @@ import type * as t from '@babel/types';
 import { voidsOf } from '../../../read/script/called';
 import { changersOf } from '../../../read/script/param-changes';
 import { parseTemplate } from '../parser';
-import type {
-  AliasFact,
-  ComponentFacts,
-  FileFacts,
-  GlobalFact,
-  Problem,
-  Reading,
-  RootFact,
-  SharedFact,
-  TemplateUse,
-} from '../../../model/facts';
+import type { AliasFact, ComponentFacts, FileFacts, GlobalFact, Problem, RootFact, SharedFact, TemplateUse } from '../../../model/facts';
 import type { Writable } from '../../../model/writable';
-import { type Dialect, finishBody, mergeReadings, type ModuleScope, newBody } from '../../../read/script/body';
+import { type Dialect, finishBody, hookFact, type ModuleScope, newBody } from '../../../read/script/body';
 import { aliasOf, type Declared as Declaration, declarationsOf } from '../../../read/script/declarations';
 import { bindParams, readingsOf } from '../../../read/script/expressions';
 import { mayLast, readModuleBody } from '../../../read/script/module-body';
@@ -45,7 +35,7 @@ import { assemble, componentsOf } from '.';
 import { pascal } from './names';
 import { boundSetup, isComponentObject, isMixin, membersGiven, optionsIn, readOptions, resultOf } from './options';
 import { rendersSomething } from './render';
-import { readSetup, type Setup } from './setup';
+import { newSetup, readSetup } from './setup';
 import type { VueMarkup } from './template';
 
 /** Whether a script may hold a plugin: a method or function `install` of one or two parameters, which provides something. */
@@ -117,8 +107,7 @@ function moduleDialect(): Dialect {
       if (!/^(?:shallow)?(?:[rR]ef|[rR]eactive)$/.test(calleeName(init) ?? '')) return undefined;
       return { shape: 'observable', ...(first ? { first } : {}) };
     },
-    setUp: (body, statements, scope) =>
-      readSetup({ body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [], refs: new Map() }, statements, scope),
+    setUp: (body, statements, scope) => readSetup(newSetup({ body, declared, setters }), statements, scope),
   };
 }
 
@@ -162,10 +151,9 @@ function readMixin(module: ModuleScope, one: Declaration, options: t.ObjectExpre
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [], refs: new Map() };
+  const setup = newSetup({ body, declared, setters });
   const returns = membersGiven(setup, options);
-  const provides = declared.provides.length > 0 ? { provides: declared.provides } : {};
-  return { kind: 'hook', name: one.name, span: one.span, ...finishBody(body), returns, ...provides };
+  return hookFact(one, body, returns, declared.provides);
 }
 
 /** A component written as an object in a script, with its template as a text or none that can be read. */
@@ -173,7 +161,7 @@ function readObject(module: ModuleScope, one: Declaration, options: t.ObjectExpr
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), options, guessed: [], mixed: [], refs: new Map() };
+  const setup = newSetup({ body, declared, setters, options });
   const scope = innerScope();
   const locals = readOptions(setup, options, scope);
   const given = fieldOf(options, 'template');
@@ -220,7 +208,7 @@ function readFunctional(
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [], refs: new Map() };
+  const setup = newSetup({ body, declared, setters });
   const scope = innerScope();
   const props = assignedTo(statements, `${one.name}.props`);
   const emits = assignedTo(statements, `${one.name}.emits`);
@@ -256,18 +244,10 @@ export function readComposable(module: ModuleScope, one: Declaration, node: Func
   const scope = innerScope();
   bindParams(body, node, scope);
   for (const [name, meaning] of scope.names) if (meaning.kind === 'value') scope.names.set(name, { ...meaning, kind: 'box' });
-  const setup: Setup = { body, declared, statements: [], setters, lazy: new Map(), guessed: [], mixed: [], refs: new Map() };
+  const setup = newSetup({ body, declared, setters });
   if (node.body.type === 'BlockStatement') readSetup(setup, node.body.body, scope);
   const result = resultOf(node);
-  const returns: Reading[] = result ? readingsOf(body, result, scope) : [];
-  return {
-    kind: 'hook',
-    name: one.name,
-    span: one.span,
-    ...finishBody(body),
-    returns: mergeReadings(returns),
-    ...(declared.provides.length > 0 ? { provides: declared.provides } : {}),
-  };
+  return hookFact(one, body, result ? readingsOf(body, result, scope) : [], declared.provides);
 }
 
 /** `createApp(App).use(router).provide(key, value).component('PassageRow', PassageRow).mount('#app')`. */

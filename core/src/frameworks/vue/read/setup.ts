@@ -18,7 +18,6 @@ import {
 import { readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
 import { loadedByCall } from '../../../read/script/loaded';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
-import { watchedAgain } from '../../../read/script/again';
 import { howOf } from '../../../read/script/names';
 import { namedBy } from '../../../read/markup/taken';
 import { bindProps } from '../../../read/script/props';
@@ -34,6 +33,7 @@ import {
   patternNames,
   spanOf,
 } from '../../../read/script/syntax';
+import { watchedAgain } from './again';
 import { addProp, type DeclaredMembers, declareEvents, declareEventTypes, declareProps, declarePropsType, fieldOf } from './contract';
 import { apiName, madeMeaning, madeValue } from './dialect';
 import type { Rendering } from './render';
@@ -71,6 +71,11 @@ export type Setup = {
   /** Handles that options take by `$refs`, by the name of each. */
   readonly refs: Map<string, number>;
 };
+
+/** A setup of which nothing has been read yet; its `statements` are those given, or none. */
+export function newSetup(given: Pick<Setup, 'body' | 'declared' | 'setters'> & Partial<Setup>): Setup {
+  return { statements: [], lazy: new Map(), guessed: [], mixed: [], refs: new Map(), ...given };
+}
 
 /** Reads the statements of a setup: names get their meaning in `scope`, everything done on the way is one action. */
 export function readSetup(setup: Setup, statements: readonly t.Statement[], scope: Scope): void {

@@ -1,0 +1,48 @@
+import type * as t from '@babel/types';
+import type { AgainFact } from '../../../model/facts';
+import { isAnother, reached } from '../../../read/script/again';
+import type { Body } from '../../../read/script/body';
+import { lookUp, type Scope } from '../../../read/script/scope';
+import { bare, isFunction, spanOf } from '../../../read/script/syntax';
+
+/** The state that a statement sets by its setter, and what it is set to; undefined for other statements. */
+function setBy(
+  body: Body,
+  statement: t.Statement,
+  scope: Scope,
+): { readonly state: number; readonly to: t.Node | undefined; readonly call: t.Node } | undefined {
+  const call = statement.type === 'ExpressionStatement' ? bare(statement.expression) : undefined;
+  if (call?.type !== 'CallExpression' || call.callee.type !== 'Identifier') return undefined;
+  const meaning = lookUp(scope, call.callee.name);
+  const value = meaning?.kind === 'value' && meaning.path.length === 0 ? body.values[meaning.value] : undefined;
+  return value?.kind === 'setter' && value.partner !== undefined ? { state: value.partner, to: call.arguments[0], call } : undefined;
+}
+
+/**
+ * States that a function component sets each time it renders, or in an effect that runs each time to
+ * another value each time. Only what no condition may keep from happening.
+ */
+export function setAgain(body: Body, statements: readonly t.Statement[], scope: Scope): AgainFact[] {
+  return reached(statements).flatMap((statement): AgainFact[] => {
+    const set = setBy(body, statement, scope);
+    if (set) return [{ value: set.state, span: spanOf(set.call), by: 'rendering' }];
+    const call = statement.type === 'ExpressionStatement' ? bare(statement.expression) : undefined;
+    if (call?.type !== 'CallExpression' || call.callee.type !== 'Identifier' || !/^use(Layout)?Effect$/.test(call.callee.name)) return [];
+    const [run, list] = call.arguments;
+    if (!isFunction(run) || run.body.type !== 'BlockStatement') return [];
+    const followed = list && bare(list);
+    const follows = (state: number): boolean => {
+      if (followed?.type !== 'ArrayExpression') return followed === undefined;
+      return followed.elements.some((one) => {
+        const meaning = one?.type === 'Identifier' ? lookUp(scope, one.name) : undefined;
+        return meaning?.kind === 'value' && meaning.value === state && meaning.path.length === 0;
+      });
+    };
+    return reached(run.body.body).flatMap((inner): AgainFact[] => {
+      const within = setBy(body, inner, scope);
+      return within && follows(within.state) && isAnother(within.state, within.to, scope)
+        ? [{ value: within.state, span: spanOf(within.call), by: 'an effect' }]
+        : [];
+    });
+  });
+}
