@@ -10,7 +10,7 @@ export const listsCatalogue = {
     message: ({ component, part, how }) => `${component} repeats ${part} ${how}.`,
     consequence: ({ part, position, anew }) =>
       anew
-        ? `Each time it is rendered, every ${part} is made anew: what it remembers is lost, and so is where the user was in it.`
+        ? `Each time the list is made again, every ${part} is made anew: what it remembers is lost, and so is where the user was in it.`
         : position
           ? `When the list is filtered or put in another order, what each ${part} remembers stays at its position and shows with another item.`
           : `The framework cannot tell the items apart: when the list changes, what a ${part} remembers may show with another item.`,
