@@ -13,7 +13,9 @@ export type Adapter = {
   readonly name: string;
   /** Files that are its own by their names; absent where it has none. */
   readonly files?: RegExp;
-  /** Whether a script belongs to it. */
+  /** Packages of its own, by which a script says for sure that it belongs to it, whatever else it imports. */
+  readonly ownPackages: RegExp;
+  /** Whether a script belongs to it that imports none of those of any framework. */
   readonly readsScript: (file: FilePath, text: string) => boolean;
   /** The facts of one of its files or scripts. May throw; the parser of its own files was loaded before. */
   readonly read: (file: FilePath, text: string) => FileFacts;

@@ -7,7 +7,7 @@ import { react } from './react';
 import { svelte } from './svelte';
 import { vue } from './vue';
 
-/** Every framework, by hand. A script is read by the first that says it is its own; the last one reads all others. */
+/** Every framework, by hand. A script is read by the first whose packages it imports, else by the first that takes it for its own; the last one reads all others. */
 export const adapters: readonly Adapter[] = [vue, svelte, react];
 
 const scripts = /\.[cm]?[jt]sx?$/;
@@ -45,7 +45,13 @@ export const markupOf = (framework: Framework | undefined): Traits['markup'] | u
 /** Who reads a file; undefined for files that nobody does. */
 export function readerOf(file: FilePath, text: () => string): Adapter | undefined {
   const own = adapters.find((adapter) => adapter.files?.test(file));
-  return own ?? (scripts.test(file) ? adapters.find((adapter) => adapter.readsScript(file, text())) : undefined);
+  return own ?? (scripts.test(file) ? readerOfScript(file, text()) : undefined);
+}
+
+function readerOfScript(file: FilePath, text: string): Adapter | undefined {
+  const imported = Array.from(text.matchAll(/\bfrom\s*['"]([^'"\n]+)['"]/g), ([, name = '']) => name);
+  const byImports = adapters.find(({ ownPackages }) => imported.some((name) => ownPackages.test(name)));
+  return byImports ?? adapters.find((adapter) => adapter.readsScript(file, text));
 }
 
 /** Tells whether some reader understands files of this name. */

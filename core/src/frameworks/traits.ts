@@ -34,6 +34,8 @@ export type Traits = {
   readonly controlledFields: boolean;
   /** Props are objects that the framework follows, so that writing into one is seen by its owner. */
   readonly followedProps: boolean;
+  /** Events of focus go outward from where they are raised like most others; else only those who listen there hear them. */
+  readonly focusBubbles: boolean;
   /** What is not declared goes on to the one root of the template by itself. */
   readonly fallThrough: boolean;
   /** A tag that a file does not declare may be registered elsewhere. */

@@ -377,6 +377,8 @@ export type Channel = {
   readonly held?: Reading;
   /** Name of a broadcast channel, or module name of the emitter. */
   readonly name?: string;
+  /** The value of the body that holds the element; absent where the text does not tell which it is. */
+  readonly element?: number;
 };
 
 /** The event by which a timer is heard, as if the window sent it. */
@@ -433,6 +435,8 @@ export type ActionFact = {
   readonly givesNothing?: true;
   /** It is marked to run on the server, wherever it is called. */
   readonly onServer?: true;
+  /** Whenever it handles an event, it keeps it from going further. */
+  readonly stops?: true;
   /** A reducer: the kinds of action it tells apart, each with its lines. */
   readonly cases?: readonly { readonly actionType: string; readonly span: Span }[];
   readonly cleansUp: boolean;
@@ -524,19 +528,24 @@ export type SpreadFact = {
 export type KeyFact =
   { readonly kind: 'none' } | { readonly kind: 'position' | 'constant' | 'value' | 'spread'; readonly span: Span; readonly text: string };
 
+/** An element of the platform; without a tag, a layer that groups what is in it. */
+export type TemplateElement = {
+  readonly kind: 'element';
+  readonly tag: string;
+  readonly span: Span;
+  readonly nameSpan: Span;
+  readonly bindings: readonly Binding[];
+  readonly spreads: readonly SpreadFact[];
+  readonly children: readonly TemplateNode[];
+  readonly key: KeyFact;
+  /** What is given the handle of the element, and the member that then holds it. */
+  readonly ref?: Reading;
+  /** A fragment around one element or one other fragment, and nothing else. */
+  readonly aroundOne?: true;
+};
+
 export type TemplateNode =
-  | {
-      readonly kind: 'element';
-      readonly tag: string;
-      readonly span: Span;
-      readonly nameSpan: Span;
-      readonly bindings: readonly Binding[];
-      readonly spreads: readonly SpreadFact[];
-      readonly children: readonly TemplateNode[];
-      readonly key: KeyFact;
-      /** A fragment around one element or one other fragment, and nothing else. */
-      readonly aroundOne?: true;
-    }
+  | TemplateElement
   | TemplateUse
   | {
       /** Where given content shows: a slot, children, or a prop that may hold markup. */

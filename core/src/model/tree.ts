@@ -1,3 +1,4 @@
+import type { TemplateElement } from './facts';
 import type { ComponentId, SharedId, UseId } from './ids';
 import type { MemberKey } from './member';
 import type { Location, Span } from './span';
@@ -24,6 +25,8 @@ export type Place = {
   readonly branches: readonly BranchMark[];
   /** The innermost provider around it: index into the tree's `providers`, -1 for none. */
   readonly provider: number;
+  /** The innermost host around it: index into the tree's `hosts`, -1 for none. */
+  readonly host: HostIndex;
   /** Something around it is made in a way that cannot be followed, and may provide anything. */
   readonly sheltered: boolean;
   /** Not unfolded further: it stands within itself, or, on a large page, what is below stands below another place already. */
@@ -34,6 +37,21 @@ export type Place = {
 
 export type RepeatMark = { readonly item: string; readonly over: string; readonly span: Span };
 export type BranchMark = { readonly when: string; readonly negated: boolean; readonly span: Span };
+
+/** Index of a host in its tree's list; -1 for none. */
+export type HostIndex = number;
+
+/** An element at one position of a page that listens, is held by a handle or carries a directive; all others pass events on unseen. */
+export type Host = {
+  readonly index: HostIndex;
+  readonly node: TemplateElement;
+  /** The place whose component wrote it; -1 for markup that no place wrote. */
+  readonly owner: PlaceIndex;
+  /** The host around it as the page is composed: content stands in the slot that shows it. */
+  readonly parent: HostIndex;
+  /** The host that bears the shadow tree in which it was written; -1 where it stands in the document's own. */
+  readonly root: HostIndex;
+};
 
 /** A value provided to all below, at one position of the tree. */
 export type Provider = {
@@ -52,6 +70,7 @@ export type Tree = {
   readonly page: string;
   readonly places: readonly Place[];
   readonly providers: readonly Provider[];
+  readonly hosts: readonly Host[];
   /** Contents that a place was given, by slot, with the place that gave them: what each stands for is in the use. */
   readonly truncated: boolean;
 };

@@ -1,6 +1,7 @@
 export { type Reach, reachOf } from './reach';
 export { unfold, placesLimit } from './unfold';
-export { providerFor, ancestors } from './ancestry';
+export { comesBy, eventPath, type Heard, heardAt, isHost, type Passed, type Travel } from './hosts';
+export { ancestors, providerFor, type Resolution, resolve, scopesAround } from './scopes';
 export { conditionOf } from './condition';
 export { placePaths } from './path';
 export { type Standing, type Standings, standingsOf } from './standings';

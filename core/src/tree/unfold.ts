@@ -1,4 +1,4 @@
-import type { Binding, Reading, TemplateNode, TemplateUse, ValueFact } from '../model/facts';
+import type { Binding, Reading, TemplateElement, TemplateNode, TemplateUse, ValueFact } from '../model/facts';
 import { defaultSlot, isSlotKey, type MemberKey, memberName, propKey } from '../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../model/given';
 import type { ComponentId } from '../model/ids';
@@ -8,7 +8,8 @@ import { mountsTable, showsNextRoute } from '../frameworks/route-tags';
 import { isRouteUse, showing } from '../model/routes';
 import type { Writable } from '../model/writable';
 import { templateChildren } from '../model/walk';
-import type { BranchMark, Place, PlaceIndex, Provider, RepeatMark, Tree } from '../model/tree';
+import { isHost } from './hosts';
+import type { BranchMark, Host, HostIndex, Place, PlaceIndex, Provider, RepeatMark, Tree } from '../model/tree';
 
 /** A page with more places than this is cut, and says so. */
 export const placesLimit = 20_000;
@@ -33,6 +34,7 @@ type Position = {
   readonly given: Given;
   readonly lineage: Lineage;
   readonly provider: number;
+  readonly host: HostIndex;
   readonly sheltered: boolean;
   readonly repeats: readonly RepeatMark[];
   readonly branches: readonly BranchMark[];
@@ -51,6 +53,7 @@ type Unfolding = {
   readonly page: Page;
   readonly places: Writable<Place>[];
   readonly providers: Provider[];
+  readonly hosts: Host[];
   readonly tasks: Task[];
   readonly limit: number;
   /** Where each component is unfolded, by all that may make a difference below it; absent where nothing is folded. */
@@ -79,12 +82,13 @@ function unfoldWithin(model: Model, page: Page, limit: number, unfolded?: Map<st
     page,
     places: [],
     providers: [],
+    hosts: [],
     tasks: [],
     truncated: false,
     limit,
     ...(unfolded ? { unfolded } : {}),
   };
-  if (!entry) return { page: page.id, places: [], providers: [], truncated: false };
+  if (!entry) return { page: page.id, places: [], providers: [], hosts: [], truncated: false };
   const start: Position = {
     body: entry,
     owner: -1,
@@ -92,6 +96,7 @@ function unfoldWithin(model: Model, page: Page, limit: number, unfolded?: Map<st
     given: noGiven,
     lineage: { component: entry.id },
     provider: -1,
+    host: -1,
     sheltered: page.above === 'unknown',
     repeats: [],
     branches: [],
@@ -105,7 +110,8 @@ function unfoldWithin(model: Model, page: Page, limit: number, unfolded?: Map<st
     else if ('component' in task) enter(unfolding, task.component, task.use, task.given, task.at);
     else placeLeftOver(unfolding, task.leftOver, task.place, task.at);
   }
-  return { page: page.id, places: unfolding.places, providers: unfolding.providers, truncated: unfolding.truncated };
+  const { places, providers, hosts, truncated } = unfolding;
+  return { page: page.id, places, providers, hosts, truncated };
 }
 
 /** Stands for the next route of the page in the content of what it stands in. */
@@ -126,17 +132,18 @@ const shellGiven = (at: Position): Given => ({ contents: new Map([[defaultSlot, 
 
 const placing = new WeakMap<readonly TemplateNode[], readonly TemplateNode[]>();
 
-/** The nodes of a template that can place something, with those that elements hold in their stead: an element makes no place. */
+/** The nodes of a template that can place something or host events, with those that other elements hold in their stead. */
 function thatPlace(nodes: readonly TemplateNode[]): readonly TemplateNode[] {
   const known = placing.get(nodes);
   if (known) return known;
   const found: TemplateNode[] = [];
   const stack = [...nodes].reverse();
   for (let node = stack.pop(); node; node = stack.pop()) {
-    if (node.kind === 'element') {
+    if (node.kind === 'element' && !isHost(node)) {
       const children = templateChildren(node);
       for (let index = children.length - 1; index >= 0; index--) stack.push(children[index] as TemplateNode);
-    } else if (node.kind === 'use' || node.kind === 'outlet' || thatPlace(templateChildren(node)).length > 0) found.push(node);
+    } else if (node.kind === 'element' || node.kind === 'use' || node.kind === 'outlet' || thatPlace(templateChildren(node)).length > 0)
+      found.push(node);
   }
   placing.set(nodes, found);
   return found;
@@ -152,7 +159,7 @@ function visit(unfolding: Unfolding, node: TemplateNode, at: Position): void {
     case 'text':
       return;
     case 'element':
-      push(unfolding, templateChildren(node), at);
+      push(unfolding, templateChildren(node), { ...at, host: addHost(unfolding, node, at) });
       return;
     case 'branch':
       push(unfolding, node.children, { ...at, branches: [...at.branches, { when: node.when, negated: node.negated, span: node.span }] });
@@ -166,6 +173,11 @@ function visit(unfolding: Unfolding, node: TemplateNode, at: Position): void {
     case 'use':
       visitUse(unfolding, node, at);
   }
+}
+
+function addHost({ hosts }: Unfolding, node: TemplateElement, { owner, host }: Position): HostIndex {
+  hosts.push({ index: hosts.length, node, owner, parent: host, root: -1 });
+  return hosts.length - 1;
 }
 
 /** Puts the content given for a slot where the slot stands. */
@@ -183,6 +195,7 @@ function fill(unfolding: Unfolding, outlet: Extract<TemplateNode, { kind: 'outle
     ...content.at,
     parent: at.parent,
     provider: at.provider,
+    host: at.host,
     sheltered: at.sheltered || content.at.sheltered,
     repeats: at.repeats,
     branches: at.branches,
@@ -424,6 +437,7 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
     repeats: at.repeats,
     branches: at.branches,
     provider: at.provider,
+    host: at.host,
     sheltered: at.sheltered,
   };
   if (use) place.use = use.id;
@@ -447,6 +461,7 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
     given,
     lineage: { component: component.id, outer: at.lineage },
     provider: provideByHooks(unfolding, component, index, at.provider),
+    host: at.host,
     sheltered: at.sheltered || wrapped || component.facts.wrappedBy.length > 0,
     repeats: [],
     branches: [],
@@ -512,6 +527,7 @@ function placeLeftOver(unfolding: Unfolding, given: Given, place: PlaceIndex, at
       ...content.at,
       parent: place,
       provider: at.provider,
+      host: at.host,
       sheltered: true,
       repeats: [],
       branches: [],

@@ -455,6 +455,58 @@ export const others: readonly TraceCase[] = [
     ],
   },
   {
+    name: 'an event that is sent to an element is heard by an element around it',
+    files: svelte({
+      'App.svelte': [
+        "import Child from './Child.svelte';\nlet last;",
+        '<main on:pick={(event) => (last = event.detail)}><Child/></main>{last}',
+      ],
+      'Child.svelte': [
+        'let el; let lock = 1;',
+        "<b bind:this={el} on:click={() => el.dispatchEvent(new CustomEvent('pick', { bubbles: true, detail: lock }))}/>",
+      ],
+    }),
+    of: 'Child.lock',
+    ask: 'goes',
+    rungs: ['Child owns lock', 'Child publishes pick', 'App hears event', 'App changes last', 'App paints last | painted'],
+  },
+  {
+    name: 'an event that is sent to an element, from where it is heard',
+    files: svelte({
+      'App.svelte': [
+        "import Child from './Child.svelte';\nlet last;",
+        '<main on:pick={(event) => (last = event.detail)}><Child/></main>{last}',
+      ],
+      'Child.svelte': [
+        'let el; let lock = 1;',
+        "<b bind:this={el} on:click={() => el.dispatchEvent(new CustomEvent('pick', { bubbles: true, detail: lock }))}/>",
+      ],
+    }),
+    of: 'App.last',
+    ask: 'comes',
+    rungs: [
+      'App owns last',
+      '  App owns last | constant',
+      'App changes event',
+      'App hears event',
+      'Child publishes lock',
+      'Child owns lock | constant',
+    ],
+  },
+  {
+    name: 'an event that is sent to an element does not come by another beside it',
+    files: svelte({
+      'App.svelte': ["import Child from './Child.svelte';\nlet last;", '<main on:pick={(event) => (last = event.detail)}/><Child/>{last}'],
+      'Child.svelte': [
+        'let el; let lock = 1;',
+        "<b bind:this={el} on:click={() => el.dispatchEvent(new CustomEvent('pick', { bubbles: true, detail: lock }))}/>",
+      ],
+    }),
+    of: 'Child.lock',
+    ask: 'goes',
+    rungs: ['Child owns lock', 'Child publishes pick | unheard'],
+  },
+  {
     name: 'a slice under the one store',
     files: mounted(
       'import { useDispatch, useSelector } from "react-redux"; import { added } from "./boats";\nexport function App() { const dispatch = useDispatch(); const items = useSelector((all) => all.boats.items); return <b onClick={() => dispatch(added("Ada"))}>{items}</b>; }',

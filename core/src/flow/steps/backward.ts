@@ -455,7 +455,11 @@ function paramBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
   const track = handles && spot.track[0] === 'payload' ? spot.track.slice(1) : spot.track;
   return callers.flatMap((caller): Step[] => {
     switch (caller.by) {
-      case 'platform':
+      case 'platform': {
+        // What is sent to elements by the project itself is no event of the platform.
+        const key = `document ${caller.event}`;
+        if (ways.senders(key, caller.frame).length > 0)
+          return channelBack(ways, key, caller.frame, track, value.position ?? 0, { ...here, at: caller.at });
         return [
           {
             kind: 'starts',
@@ -468,6 +472,7 @@ function paramBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
             via: caller.trail.map(relayed),
           },
         ];
+      }
       case 'render':
         return [
           {

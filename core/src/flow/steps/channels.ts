@@ -1,11 +1,15 @@
 import type { Channel, HearFact, SendFact } from '../../model/facts';
 import type { Model } from '../../model/model';
 import type { FilePath } from '../../model/span';
+import type { HostIndex } from '../../model/tree';
+import { comesBy } from '../../tree';
 import type { Frame, Graph } from '../graph/frames';
+import { hostsHeldBy } from '../graph/hosts';
 import { eventNames, type Naming, uncalled } from './event-names';
 
 export type Sender = { readonly frame: Frame; readonly action: number; readonly send: SendFact };
-export type Hearer = { readonly frame: Frame; readonly action: number; readonly hear: HearFact };
+/** `action`: what subscribes; of a listener in markup, what runs, or -1. `host`: the element that bears such a listener. */
+export type Hearer = { readonly frame: Frame; readonly action: number; readonly hear: HearFact; readonly host?: HostIndex };
 
 /** Everything that is sent and heard beside props on a page, by the key of its channel. */
 export type Channels = {
@@ -82,23 +86,65 @@ export function channelsOf(graph: Graph): Channels {
       for (const hear of action.hears) put(hearers, channelKeys(graph, frame, hear.channel), { frame, action: index, hear });
     });
   }
+  for (const hearer of hearersInMarkup(graph)) put(hearers, [`document ${hearer.hear.channel.event ?? ''}`], hearer);
   const channels = { senders, hearers };
   known.set(graph, channels);
   return channels;
 }
 
-/** Tells whether what is sent reaches a listener: by a channel always, in the document only upward. */
+/** The listeners that elements bear in markup. */
+function hearersInMarkup({ tree, frames }: Graph): Hearer[] {
+  return tree.hosts.flatMap(({ index, node, owner }) => {
+    const frame = frames[owner];
+    if (!frame) return [];
+    return node.bindings.flatMap((binding): Hearer[] => {
+      const { to, action = -1, readings, modifiers, nameSpan } = binding;
+      const [reading] = readings;
+      if (to.kind !== 'listener' || (action < 0 && !reading)) return [];
+      const channel: Channel = { on: to.on === 'self' ? 'element' : to.on, event: to.name };
+      const captures = modifiers?.includes('capture') ? { captures: true as const } : {};
+      const ends = modifiers?.includes('once') ?? false;
+      const hear: HearFact = {
+        channel,
+        span: nameSpan,
+        ends,
+        ...captures,
+        ...(action < 0 ? {} : { action }),
+        ...(reading ? { reading } : {}),
+      };
+      return [{ frame, action, hear, ...(to.on === 'self' ? { host: index } : {}) }];
+    });
+  });
+}
+
+/** Tells whether what is sent reaches a listener: by a channel always, in the document by the elements that stand between. */
 export function reaches(graph: Graph, from: Sender, to: Hearer): boolean {
   const { on } = from.send.channel;
   const heard = to.hear.channel.on;
   if (on === 'channel' || heard === 'channel') return on === heard;
   if (on === 'window') return heard === 'window';
   if (on === 'document') return heard === 'document' || (heard === 'window' && from.send.bubbles);
+  const { bubbles } = from.send;
+  const captures = to.hear.captures ?? false;
+  if (heard !== 'element') return bubbles || captures;
+  const sent = heldBy(graph, from.frame, from.send.channel);
+  const hearing = to.host === undefined ? heldBy(graph, to.frame, to.hear.channel) : [to.host];
+  const travel = { bubbles, composed: true };
+  if (sent && hearing) return sent.some((one) => hearing.some((other) => comesBy(graph.tree, one, other, travel, captures)));
   if (from.frame.place === to.frame.place) return true;
-  if (!from.send.bubbles) return false;
-  if (heard !== 'element') return true;
+  if (!bubbles && !captures) return false;
+  // Where it is not told which element it is, it is one of those that the component stands in.
+  if (hearing && to.host !== undefined) {
+    const around = graph.tree.places[from.frame.place]?.host ?? -1;
+    return hearing.some((other) => comesBy(graph.tree, around, other, travel, captures));
+  }
   for (let at = graph.tree.places[from.frame.place]?.parent ?? -1; at >= 0; at = graph.tree.places[at]?.parent ?? -1) {
     if (at === to.frame.place) return true;
   }
   return false;
+}
+
+/** The elements that a channel means; undefined where that cannot be told. */
+function heldBy(graph: Graph, frame: Frame, { element }: Channel): readonly HostIndex[] | undefined {
+  return element === undefined ? undefined : hostsHeldBy(graph, frame, element);
 }

@@ -7,13 +7,13 @@ import { useById } from '../../model/lookup';
 import { remembered } from '../../model/remembered';
 import type { Location, Span } from '../../model/span';
 import type { Provider } from '../../model/tree';
-import { channelKey, channelsOf, reaches } from './channels';
+import { channelKey, channelsOf, type Hearer, reaches } from './channels';
 import { type Frame, type Graph, type Spot, valueOf } from '../graph/frames';
 import type { Sink } from '../graph/sinks';
 import { localKind, nameOf, type Step } from './step';
 import { arrivals, codeAt, handedTo, memberLabel, slotLabel } from '../graph/targets';
 import { forward, type Passed } from '../graph/track';
-import type { FlowQueries } from './queries';
+import type { FlowQueries, Run } from './queries';
 
 /** Where the value of a spot goes next: one step for each place that reads it. */
 export function onwardSteps(ways: FlowQueries, spot: Spot): Step[] {
@@ -523,6 +523,13 @@ export function isHandler(frame: Frame, action: number): boolean {
 /** On the way to its handler an event is handed on by those between. */
 const asRelays = remembered((trail: readonly Step[]) => trail.map((step): Step => ({ ...step, kind: 'relays' })));
 
+/** What runs when something is heard. */
+export function runsOnHearing(ways: FlowQueries, { frame, hear: { reading, action } }: Hearer): readonly Run[] {
+  if (reading) return ways.runs({ frame: frame.index, value: reading.value, track: reading.path });
+  const facts = frame.body.actions[action ?? -1];
+  return action === undefined || !facts ? [] : [{ kind: 'action', frame, action, name: facts.name, trail: [] }];
+}
+
 /** What is sent beside props: to everyone who hears it. */
 function sentSteps(ways: FlowQueries, frame: Frame, sink: Extract<Sink, { to: 'sent' }>, passed: Passed): Step[] {
   const { graph } = ways;
@@ -538,8 +545,7 @@ function sentSteps(ways: FlowQueries, frame: Frame, sink: Extract<Sink, { to: 's
   const reached = hearers.filter((hearer) => reaches(graph, { frame, action: sink.action, send: sink.send }, hearer));
   if (reached.length === 0) return [{ ...sent, ending: key === undefined ? 'unknown' : 'unheard' }];
   return reached.flatMap((hearer): Step[] => {
-    const start = hearer.hear.reading;
-    const runs = start ? ways.runs({ frame: hearer.frame.index, value: start.value, track: start.path }) : [];
+    const runs = runsOnHearing(ways, hearer);
     const track = sink.send.channel.event === 'message' && hearer.hear.channel.on === 'channel' ? ['data', ...passed.track] : passed.track;
     return runs.flatMap((run): Step[] => {
       const heard = {

@@ -3,6 +3,7 @@ import { useById } from '../../model/lookup';
 import type { Model } from '../../model/model';
 import { locate, type Location } from '../../model/span';
 import type { PlaceIndex, Tree } from '../../model/tree';
+import { resolve, scopesAround } from '../../tree';
 
 /** One ancestor that is asked for a context, or a provider that stands between two of them. */
 export type Asked = {
@@ -31,13 +32,6 @@ function nameAt(model: Model, tree: Tree, index: PlaceIndex): string {
   return place ? (model.components.get(place.component)?.name ?? '') : '';
 }
 
-/** Providers from the innermost outward. */
-function around(tree: Tree, innermost: number): number[] {
-  const found: number[] = [];
-  for (let at = innermost; at >= 0; at = tree.providers[at]?.outer ?? -1) found.push(at);
-  return found;
-}
-
 /**
  * The ancestors of a place in the order in which they are asked for a context, and which of them
  * answers. Undefined for a context or a place that is not there.
@@ -46,31 +40,29 @@ export function whoAnswers(model: Model, tree: Tree, index: PlaceIndex, id: Shar
   const context = model.contexts.get(id);
   const place = tree.places[index];
   if (!context || !place) return undefined;
+  const { answers } = resolve(tree, place.provider, id);
   const chain: Asked[] = [];
-  let answered = false;
   for (let at = index; at >= 0; at = tree.places[at]?.parent ?? -1) {
     const asked = tree.places[at];
     if (!asked) break;
     chain.push({ place: at, name: nameAt(model, tree, at), provides: 'not' });
-    const further = around(tree, tree.places[asked.parent]?.provider ?? -1);
-    for (const one of around(tree, asked.provider)) {
-      const provider = tree.providers[one];
-      if (provider?.context !== id || further.includes(one)) continue;
+    const further = scopesAround(tree, tree.places[asked.parent]?.provider ?? -1);
+    for (const provider of scopesAround(tree, asked.provider)) {
+      if (provider.context !== id || further.includes(provider)) continue;
       const use = provider.use && useById(model, provider.use);
       const at = use ? locate(use.file, use.node.span) : provider.at;
       const name = provider.owner >= 0 ? nameAt(model, tree, provider.owner) : 'above the page';
       chain.push({
         place: provider.owner,
         name,
-        provides: answered ? 'beyond' : 'answers',
+        provides: provider === answers ? 'answers' : 'beyond',
         ...(at ? { at } : {}),
       });
-      answered = true;
     }
   }
   for (const at of context.givenBy ?? []) {
-    chain.push({ place: -1, name: at.file.split('/').at(-1) ?? at.file, provides: answered ? 'beyond' : 'answers', at });
-    answered = true;
+    const isAnswered = chain.some(({ provides }) => provides === 'answers');
+    chain.push({ place: -1, name: at.file.split('/').at(-1) ?? at.file, provides: isAnswered ? 'beyond' : 'answers', at });
   }
   return { context: context.name, declared: context.declared, chain, fallback: context.fallback, sheltered: place.sheltered };
 }

@@ -4,7 +4,7 @@ import { type Draft, draftOf } from './ladder';
 import { nameOf, type Step } from '../steps/step';
 import { reducerStep } from '../steps/forward';
 import { codeAt } from '../graph/targets';
-import { channelsOf, type Sender } from '../steps/channels';
+import { type Sender } from '../steps/channels';
 import type { Caller, FlowQueries, Writer } from '../steps/queries';
 
 /** The states, stores and requests that a value comes from, with the steps to each. */
@@ -168,7 +168,7 @@ function hangCaller(ways: FlowQueries, above: Draft, caller: Caller, seen: Set<s
   const base = { how: 'same', at: caller.at, frame: caller.frame.index } as const;
   switch (caller.by) {
     case 'platform': {
-      const senders = channelsOf(graph).senders.get(`document ${caller.event}`) ?? [];
+      const senders = ways.senders(`document ${caller.event}`, caller.frame);
       const started: Step = { kind: senders.length > 0 ? 'hears' : 'starts', ...base, name: caller.event };
       const end = senders.length > 0 ? {} : { ending: 'platform' as const, by: caller.element };
       const draft = draftOf(graph, { ...started, ...end }, caller.event);

@@ -3,7 +3,7 @@ import { memberName } from '../../model/member';
 import { followAll } from './follow';
 import { type Frame, type Spot, spotKey } from '../graph/frames';
 import { type Draft, draftOf } from './ladder';
-import { reducerStep } from '../steps/forward';
+import { reducerStep, runsOnHearing } from '../steps/forward';
 import type { Step } from '../steps/step';
 import { codeAt } from '../graph/targets';
 import type { Run, FlowQueries } from '../steps/queries';
@@ -66,8 +66,7 @@ export function hangEffects(ways: FlowQueries, above: Draft, frame: Frame, actio
         name,
       );
       draft.below.push(heard);
-      const { reading } = one.hear;
-      if (reading) hangRuns(ways, heard, { frame: one.frame.index, value: reading.value, track: reading.path }, undefined, seen);
+      for (const run of runsOnHearing(ways, one)) hangRunAfter(ways, heard, run, undefined, seen);
     }
   }
 }
@@ -90,16 +89,18 @@ function hangChange(ways: FlowQueries, above: Draft, step: Step, told: string | 
 
 /** Everything that runs when a function is called, each with the way to it. */
 export function hangRuns(ways: FlowQueries, above: Draft, spot: Spot, arrives: 'catches' | undefined, seen: Set<string>): void {
-  const { graph } = ways;
-  for (const run of ways.runs(spot)) {
-    let at = above;
-    for (const step of run.trail) {
-      const draft = draftOf(graph, relayed(step), step.name);
-      at.below.push(draft);
-      at = draft;
-    }
-    hangRun(ways, at, run, arrives, seen);
+  for (const run of ways.runs(spot)) hangRunAfter(ways, above, run, arrives, seen);
+}
+
+/** What runs, behind the way to it. */
+function hangRunAfter(ways: FlowQueries, above: Draft, run: Run, arrives: 'catches' | undefined, seen: Set<string>): void {
+  let at = above;
+  for (const step of run.trail) {
+    const draft = draftOf(ways.graph, relayed(step), step.name);
+    at.below.push(draft);
+    at = draft;
   }
+  hangRun(ways, at, run, arrives, seen);
 }
 
 function hangRun(ways: FlowQueries, above: Draft, run: Run, arrives: 'catches' | undefined, seen: Set<string>): void {

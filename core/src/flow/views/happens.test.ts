@@ -73,3 +73,73 @@ describe.each(Object.keys(projects))('what happens on an event of an element: %s
     expect(listenerOf(graph, `${ids[0] ?? ''}:9`)).toBeUndefined();
   });
 });
+
+/** What is heard beside the click of a button that stands in what its page gives to a panel, in each framework. */
+const around: Readonly<Record<string, (outer: string, inner: string, handler: string) => Files>> = {
+  react: (outer, inner, handler) => ({
+    'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
+    'src/App.tsx': `import { useState } from 'react';\nimport { Panel } from './Panel';\nexport function App() { const [n, setN] = useState(0); const go = ${handler}; return <main ${outer}={() => setN(1)}>{n}<Panel><button ${inner}={go}/></Panel></main>; }`,
+    'src/Panel.tsx':
+      "import { useState } from 'react';\nexport function Panel({ children }) { const [open, setOpen] = useState(false); return <section onClick={() => setOpen(true)} onMouseEnter={() => setOpen(false)} onFocus={() => setOpen(true)}>{open}{children}</section>; }",
+  }),
+  vue: (outer, inner, handler) => ({
+    'src/main.js': "import { createApp } from 'vue'; import App from './App.vue'; createApp(App).mount('#app');",
+    'src/App.vue': `<script setup>import { ref } from 'vue'; import Panel from './Panel.vue'; const n = ref(0); const go = ${handler};</script><template><main ${outer}="n = 1">{{ n }}<Panel><button ${inner}="go"/></Panel></main></template>`,
+    'src/Panel.vue':
+      '<script setup>import { ref } from \'vue\'; const open = ref(false);</script><template><section @click="open = true" @mouseenter="open = false" @focus="open = true">{{ open }}<slot/></section></template>',
+  }),
+  svelte: (outer, inner, handler) => ({
+    'src/main.js': "import { mount } from 'svelte'; import App from './App.svelte'; mount(App, { target: document.body });",
+    'src/App.svelte': `<script>import Panel from './Panel.svelte'; let n = 0; const go = ${handler};</script><main ${outer}={() => (n = 1)}>{n}<Panel><button ${inner}={go}/></Panel></main>`,
+    'src/Panel.svelte':
+      '<script>let open = false;</script><section on:click={() => (open = true)} on:mouseenter={() => (open = false)} on:focus={() => (open = true)}>{open}<slot/></section>',
+  }),
+};
+
+describe('who else hears an event of an element', () => {
+  const quiet = '() => 1';
+  const stopping = '(event) => { event.stopPropagation(); }';
+  const cases: readonly [name: string, framework: string, outer: string, inner: string, handler: string, heard: string][] = [
+    ['all around it', 'react', 'onClick', 'onClick', quiet, 'App main, Panel section'],
+    ['all around it', 'vue', '@click', '@click', quiet, 'App main, Panel section'],
+    ['all around it', 'svelte', 'on:click', 'on:click', quiet, 'App main, Panel section'],
+    ['on the way in too', 'react', 'onClickCapture', 'onClick', quiet, 'App main, Panel section'],
+    ['on the way in too', 'vue', '@click.capture', '@click', quiet, 'App main, Panel section'],
+    ['on the way in too', 'svelte', 'on:click|capture', 'on:click', quiet, 'App main, Panel section'],
+    ['nobody where the function stops it', 'react', 'onClick', 'onClick', stopping, ''],
+    ['nobody where the function stops it', 'vue', '@click', '@click', stopping, ''],
+    ['nobody where the function stops it', 'svelte', 'on:click', 'on:click', stopping, ''],
+    ['nobody where a mark stops it', 'vue', '@click', '@click.stop', quiet, ''],
+    ['nobody where a mark stops it', 'svelte', 'on:click', 'on:click|stopPropagation', quiet, ''],
+    ['not who means itself alone', 'vue', '@click.self', '@click', quiet, 'Panel section'],
+    ['nobody of what does not go outward', 'react', 'onMouseEnter', 'onMouseEnter', quiet, ''],
+    ['nobody of what does not go outward', 'vue', '@mouseenter', '@mouseenter', quiet, ''],
+    ['focus goes outward in one framework', 'react', 'onBlur', 'onFocus', quiet, 'Panel section'],
+    ['and in no other', 'vue', '@focus', '@focus', quiet, ''],
+    ['and in no other', 'svelte', 'on:focus', 'on:focus', quiet, ''],
+  ];
+  test.each(cases)('%s: %s, %s around %s', (_, framework, outer, inner, handler, expected) => {
+    const files = around[framework]?.(outer, inner, handler) ?? {};
+    const { model } = analyseFiles(files);
+    const ways = makeFlowQueries(model, unfold(model, pageNamed(model, 'App')));
+    const listener = ways.graph.frames
+      .filter(({ name }) => name === 'App')
+      .flatMap(listenersOf)
+      .find(({ tag }) => tag === 'button');
+    if (!listener) throw new Error('The button has no listener.');
+    const heard = whatHappens(ways, listener).rungs.filter(({ kind }) => kind === 'hears');
+    expect(heard.map((rung) => `${rung.who} ${rung.by ?? ''}`).join(', ')).toBe(expected);
+    expect(heard.every((rung) => /^hears \w+ on <\w+>$/.test(rungText(rung, 'happens')))).toBe(true);
+  });
+
+  test('what those do is told below them, and what shows it again', () => {
+    const { model } = analyseFiles(around['vue']?.('@click', '@click', quiet) ?? {});
+    const ways = makeFlowQueries(model, unfold(model, pageNamed(model, 'App')));
+    const listener = ways.graph.frames
+      .filter(({ name }) => name === 'App')
+      .flatMap(listenersOf)
+      .find(({ tag }) => tag === 'button');
+    const said = listener ? whatHappens(ways, listener).rungs.map((rung) => `${rung.who}: ${rungText(rung, 'happens')}`) : [];
+    expect(said).toEqual(expect.arrayContaining(['Panel: changes open', 'App: changes n', 'Panel: renders again, may show something new']));
+  });
+});

@@ -91,7 +91,7 @@ function happensAt(rung: Rung): string {
     case 'publishes':
       return `sends ${name}`;
     case 'hears':
-      return `hears ${name}`;
+      return by === undefined || rung.ending !== undefined ? `hears ${name}` : `hears ${name} on <${by}>`;
   }
 }
 

@@ -10,6 +10,7 @@ import { reactSkeleton } from './write/skeleton';
 export const react: Adapter = {
   id: 'react',
   name: 'React',
+  ownPackages: /^(?:react|react-dom|preact|next)(?:\/|$)/,
   readsScript: () => true,
   read: readReact,
   load: async () => undefined,
@@ -44,6 +45,7 @@ export const react: Adapter = {
     onlyProps: true,
     controlledFields: true,
     followedProps: false,
+    focusBubbles: true,
     fallThrough: false,
     registeredTags: false,
     twoWay: 'none',

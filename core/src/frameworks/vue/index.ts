@@ -15,6 +15,7 @@ export const vue: Adapter = {
   id: 'vue',
   name: 'Vue',
   files: /\.vue$/,
+  ownPackages: /^(?:vue|vue-demi|@vue\/[\w-]+|vue-router|pinia|vuex|@vueuse\/[\w-]+)(?:\/|$)/,
   readsScript: (_, text) => isVueScript(text),
   read: (file, text) => {
     const facts = withGlobalProperties(file.endsWith('.vue') ? readVue(file, text) : readVueScript(file, text), text);
@@ -65,6 +66,7 @@ export const vue: Adapter = {
     onlyProps: false,
     controlledFields: false,
     followedProps: true,
+    focusBubbles: false,
     fallThrough: true,
     registeredTags: true,
     twoWay: 'event',

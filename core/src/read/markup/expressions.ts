@@ -3,7 +3,7 @@ import type { MemberKey } from '../../model/member';
 import type { Binding, Problem, Reading, SpreadFact, TemplateNode } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { addAction, addValue, type Body, excerpt, fillAction, newEffects, type Effects } from '../script/body';
-import { noteWrite, readActionInto, readExpression, readingsOf, readStatement } from '../script/expressions';
+import { noteWrite, readActionInto, readExpression, readingsOf, readStatement, stopsEvents } from '../script/expressions';
 import { noteTested } from '../script/names';
 import { parseExpressionAt, parseScriptAt, type ScriptLang, type ScriptRange } from '../script/parse';
 import { listBelow, orderOf } from '../script/repeated';
@@ -146,13 +146,14 @@ export function handlerAt(markup: Markup, name: string, range: ScriptRange, scop
     markup.problems.push(...program.problems.slice(0, 1));
     return { readings: [] };
   }
-  return {
-    readings: [],
-    action: inlineAction(markup, name, range, scope, (inner, sink) => {
-      if (node) readExpression(body, node, inner, 'computed', sink);
-      for (const statement of program?.program.body ?? []) readStatement(body, statement, inner, sink);
-    }),
-  };
+  const statements = program?.program.body ?? [];
+  const action = inlineAction(markup, name, range, scope, (inner, sink) => {
+    if (node) readExpression(body, node, inner, 'computed', sink);
+    for (const statement of statements) readStatement(body, statement, inner, sink);
+  });
+  const facts = body.actions[action];
+  if (facts && stopsEvents(node ? [node] : statements)) facts.stops = true;
+  return { readings: [], action };
 }
 
 function isPath(node: t.Node): boolean {

@@ -65,7 +65,7 @@ type Callee = { readonly base: t.Node; readonly path: readonly string[] };
 const isForAll = ({ dialect }: Body, name: string): boolean => dialect.forAll?.test(name) ?? false;
 
 /** Where a call of a method is heard: on the window, the document, an element, or something of the module. */
-function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope): Pick<Channel, 'on' | 'name'> | undefined {
+function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope): Pick<Channel, 'on' | 'name' | 'element'> | undefined {
   if (base.type === 'ThisExpression' && path.length === 2 && isForAll(body, path[0] ?? '')) return { on: 'channel', name: path[0] ?? '' };
   if (base.type === 'ThisExpression') return path.length > 2 ? { on: 'channel', name: `this.${path[0]}` } : { on: 'element' };
   if (base.type !== 'Identifier')
@@ -87,7 +87,8 @@ function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope
   const index = meaning.kind === 'value' ? meaning.value : meaning.kind === 'local' ? meaning.readings[0]?.value : undefined;
   const held = index === undefined ? undefined : channelHeldBy(body, index, 3);
   const ofElement = path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener';
-  return ofElement && !held?.name?.startsWith('"') ? { on: 'element' } : held;
+  if (!ofElement || held?.name?.startsWith('"')) return held;
+  return { on: 'element', ...(index === undefined ? {} : { element: index }) };
 }
 
 /** What a local variable was made by: the constructor or the function that was called, by its name. */

@@ -215,8 +215,18 @@ export function readActionInto(body: Body, action: number, node: FunctionNode, s
   readFunctionInto(body, node, inner, sink, node.params.length);
   fillAction(body, action, sink);
   const facts = body.actions[action];
-  if (facts && node.body.type === 'BlockStatement' && node.body.directives.some((one) => one.value.value === 'use server'))
-    facts.onServer = true;
+  if (!facts) return;
+  if (node.body.type === 'BlockStatement' && node.body.directives.some((one) => one.value.value === 'use server')) facts.onServer = true;
+  if (stopsEvents(node.body.type === 'BlockStatement' ? node.body.body : [node.body])) facts.stops = true;
+}
+
+/** Whether what runs keeps an event from going further: `event.stopPropagation()` among its own statements, so that it is always reached. */
+export function stopsEvents(statements: readonly t.Node[]): boolean {
+  return statements.some((one) => {
+    const call = bare(one.type === 'ExpressionStatement' ? one.expression : one);
+    const { callee } = call.type === 'CallExpression' ? call : { callee: undefined };
+    return callee?.type === 'MemberExpression' && /^stop(?:Immediate)?Propagation$/.test(keyName({ key: callee.property }) ?? '');
+  });
 }
 
 /** Makes each parameter of a function a value of the body; without an action they are the body's own. */

@@ -41,6 +41,8 @@ export const eventUnheard: Rule = {
       const { id } = component;
       const all = (model.usesOf.get(id) ?? []).filter((use) => model.components.get(use.owner)?.fileRole === 'source');
       if (all.length !== known.length || known.some((one) => !isPlain(one.use.node))) return [];
+      // Another framework listens by names of its own.
+      if (known.some(({ owner }) => owner.framework !== component.framework)) return [];
       return offered.flatMap(({ event, raise }): Found[] => {
         const unheard = known.filter((one) => isUnheard(one, event.key));
         const heard = known.filter((one) => isGiven(one.use.node, event.key));

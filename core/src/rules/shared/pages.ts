@@ -5,7 +5,7 @@ import type { ComponentId, SharedId, UseId } from '../../model/ids';
 import { useById } from '../../model/lookup';
 import type { Component, Model, Page, Take, Use } from '../../model/model';
 import type { Place, Provider, Tree } from '../../model/tree';
-import { providerFor, unfold } from '../../tree';
+import { providerFor, resolve, scopesAround, unfold } from '../../tree';
 
 /** What rules ask of all pages unfolded; its trees are not kept. */
 export type PageSurvey = {
@@ -108,10 +108,7 @@ function answersIn(model: Model, tree: Tree, page: Page): Answers {
     noteUnseen: (place) => {
       // What it provides itself stands around its markup.
       for (const provider of tree.providers) if (provider.owner === place.index && provider.use) given.add(provider.use);
-      for (let at = place.provider; at >= 0; at = tree.providers[at]?.outer ?? -1) {
-        const provider = tree.providers[at];
-        if (provider?.use) given.add(provider.use);
-      }
+      for (const { use } of scopesAround(tree, place.provider)) if (use) given.add(use);
     },
     note: (place, take) => {
       const provider = tree.providers.length > 0 ? providerFor(tree, place, take.context) : undefined;
@@ -137,11 +134,8 @@ function answersIn(model: Model, tree: Tree, page: Page): Answers {
 
 /** The nearest provider around another of the same context, where it is among some. */
 function outerOf(tree: Tree, provider: Provider, among: ReadonlySet<Provider>): Provider | undefined {
-  for (let at = provider.outer; at >= 0; at = tree.providers[at]?.outer ?? -1) {
-    const outer = tree.providers[at];
-    if (outer?.context === provider.context) return among.has(outer) ? outer : undefined;
-  }
-  return undefined;
+  const { answers } = resolve(tree, provider.outer, provider.context);
+  return answers && among.has(answers) ? answers : undefined;
 }
 
 function isCurrent(model: Model, page: Page, part: PagePart | undefined): part is PagePart {

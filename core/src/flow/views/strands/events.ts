@@ -6,7 +6,7 @@ import type { KnotKind } from '../../../model/strand';
 import { type Frame, type Spot, spotKey, valueOf } from '../../graph/frames';
 import { codeAt } from '../../graph/targets';
 import { givenHandler } from '../../steps/callers';
-import { channelsOf } from '../../steps/channels';
+import { channelsOf, reaches } from '../../steps/channels';
 import type { FlowQueries } from '../../steps/queries';
 import { nameOf } from '../../steps/step';
 import { startStrand, type StrandDraft, tie } from './draft';
@@ -131,8 +131,17 @@ function channelStrands({ ways }: Page): StrandDraft[] {
     const draft = startStrand('event', name, home, key);
     for (const { frame, send } of sent)
       tie(draft, { place: frame.place, kind: 'raises', name, from: -1, code: [codeAt(frame, send.span)] });
-    for (const { frame, hear } of hearers.get(key) ?? [])
-      tie(draft, { place: frame.place, kind: 'catches', name, from: first.frame.place, code: [codeAt(frame, hear.span)] });
+    for (const hearer of hearers.get(key) ?? []) {
+      const from = sent.find((one) => reaches(graph, one, hearer));
+      if (from)
+        tie(draft, {
+          place: hearer.frame.place,
+          kind: 'catches',
+          name,
+          from: from.frame.place,
+          code: [codeAt(hearer.frame, hearer.hear.span)],
+        });
+    }
     return [draft];
   });
 }

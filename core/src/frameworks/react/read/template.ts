@@ -702,6 +702,7 @@ function placed(
     spreads,
     children,
     key,
+    ...(ref ? { ref } : {}),
   });
   if (tag === 'Fragment' || tag === 'React.Fragment') return element('', children);
   if (!isComponentTag(tag)) return element(tag, children);

@@ -288,7 +288,7 @@ function readElement(markup: SvelteMarkup, node: Tag, scope: Scope): TemplateNod
     : [];
   const bindings = [...by, ...attributes.bindings];
   const tag = isChosen ? 'svelte:element' : node.name;
-  return { kind: 'element', tag, span, nameSpan: nameSpanOf(node), bindings, spreads: attributes.spreads, children, key: noKey };
+  return { kind: 'element', tag, span, nameSpan: nameSpanOf(node), ...attributes, bindings, children, key: noKey };
 }
 
 function readUse(markup: SvelteMarkup, node: AST.Component | AST.SvelteComponent | AST.SvelteSelf, scope: Scope): TemplateUse {

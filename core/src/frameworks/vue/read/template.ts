@@ -171,9 +171,9 @@ function nameSpanOf(node: ElementNode): Span {
 }
 
 function readElement(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNode {
-  const { bindings, spreads, key } = readAttributes(markup, node, scope, true);
+  const attributes = readAttributes(markup, node, scope, true);
   const children = readChildren(markup, node.children, scope);
-  return { kind: 'element', tag: node.tag, span: spanOf(node), nameSpan: nameSpanOf(node), bindings, spreads, children, key };
+  return { kind: 'element', tag: node.tag, span: spanOf(node), nameSpan: nameSpanOf(node), ...attributes, children };
 }
 
 function readUse(markup: VueMarkup, node: ElementNode, tag: string, scope: Scope, dynamic: readonly Reading[] = []): TemplateUse {

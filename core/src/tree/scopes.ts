@@ -1,0 +1,35 @@
+import type { SharedId } from '../model/ids';
+import type { Place, PlaceIndex, Provider, Tree } from '../model/tree';
+
+/** Who answers for a context, and who would if that one did not: from the inside outward. */
+export type Resolution = { readonly answers?: Provider; readonly beyond: readonly Provider[] };
+
+/** The scopes around what stands in one, itself first, up to the page; each is what one provider provides. Empty for none (-1). */
+export function scopesAround({ providers }: Tree, innermost: number): Provider[] {
+  const found: Provider[] = [];
+  for (let scope = providers[innermost]; scope; scope = providers[scope.outer]) found.push(scope);
+  return found;
+}
+
+/** Who answers for a context within a scope, and who is beyond; nobody where it is not provided on the page. */
+export function resolve(tree: Tree, innermost: number, context: SharedId): Resolution {
+  const [answers, ...beyond] = scopesAround(tree, innermost).filter((scope) => scope.context === context);
+  return { ...(answers ? { answers } : {}), beyond };
+}
+
+/** The provider of a context that answers at a place: the innermost one around it. */
+export function providerFor({ providers }: Tree, place: Place, context: SharedId): Provider | undefined {
+  let scope = providers[place.provider];
+  while (scope && scope.context !== context) scope = providers[scope.outer];
+  return scope;
+}
+
+/** The places a place stands in, from its parent up to the page. */
+export function ancestors(tree: Tree, place: Place): Place[] {
+  const found: Place[] = [];
+  for (let at: PlaceIndex = place.parent; at >= 0; at = tree.places[at]?.parent ?? -1) {
+    const ancestor = tree.places[at];
+    if (ancestor) found.push(ancestor);
+  }
+  return found;
+}
