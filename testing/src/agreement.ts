@@ -30,9 +30,11 @@ export function disagreements(ways: FlowQueries, { strands }: Strands): string[]
     if (!spot || strand.kind === 'event') return [];
     const trace = traceOf(ways, spot, 'goes');
     const said = placesOf(trace.rungs);
+    const knots = new Set(strand.knots.map((knot) => knot.place));
+    // Who only changes it, another question tells; a part that is given it and changes it is drawn so too.
     const drawn = new Set(strand.knots.filter((knot) => knot.kinds.join() !== 'changes').map((knot) => knot.place));
     const only = (a: ReadonlySet<number>, b: ReadonlySet<number>): number[] => [...a].filter((place) => !b.has(place));
-    const [left, right] = [only(drawn, said), only(said, drawn)];
+    const [left, right] = [only(drawn, said), only(said, knots)];
     if (trace.truncated || (left.length === 0 && right.length === 0)) return [];
     return [`${strand.id}: drawn alone ${left.join(' ')}; traced alone ${right.join(' ')}`];
   });

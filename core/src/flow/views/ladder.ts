@@ -29,7 +29,7 @@ export type Rung = {
   readonly ending?: Ending;
   /** Handed on, and nothing here reads it. */
   readonly unread?: true;
-  /** Index of the rung where the way has been before. */
+  /** Index of the rung from which the way is told, above or below. */
   readonly again?: number;
   /** The value that arrives here, for asking on from this rung. */
   readonly spot?: Spot;
@@ -131,7 +131,6 @@ export function numbered(start: Draft, down: boolean): { rungs: Rung[]; truncate
       own.ending === undefined &&
       own.how === 'same' &&
       crossing;
-    const again = own.ending === 'again' && own.spot ? indexes.get(spotKey(own.spot)) : undefined;
     if (own.spot && own.ending !== 'again' && !indexes.has(spotKey(own.spot))) indexes.set(spotKey(own.spot), index);
     rungs.push({
       index,
@@ -139,12 +138,15 @@ export function numbered(start: Draft, down: boolean): { rungs: Rung[]; truncate
       lane: at.lane,
       ...own,
       ...(carried ? { unread: true as const } : {}),
-      ...(again === undefined ? {} : { again }),
     });
     for (let child = children.length - 1; child >= 0; child--) {
       const draft = children[child];
       if (draft) stack.push({ draft, from: index, above: own.place, lane: child === children.length - 1 ? at.lane : at.lane + 1 });
     }
   }
-  return { rungs, truncated };
+  const told = rungs.map((rung): Rung => {
+    const again = rung.ending === 'again' && rung.spot ? indexes.get(spotKey(rung.spot)) : undefined;
+    return again === undefined ? rung : { ...rung, again };
+  });
+  return { rungs: told, truncated };
 }

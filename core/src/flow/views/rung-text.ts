@@ -125,7 +125,7 @@ function endingOf(rung: Rung): string {
     case 'unknown':
       return by === undefined || by === '' ? 'cannot be followed further' : `cannot be followed further: ${by}`;
     case 'again':
-      return 'seen above';
+      return rung.again !== undefined && rung.again > rung.index ? 'told below' : 'seen above';
     case 'decides':
       return '';
   }
