@@ -1,0 +1,18 @@
+/** A project by its files; texts of those with a fault bear `¶` where it must be reported. */
+export type Files = Readonly<Record<string, string>>;
+
+/** One way in which people write a fault, as a small application. */
+export type Form = {
+  readonly rule: string;
+  /** What is particular about it. */
+  readonly form: string;
+  readonly files: Files;
+  /** The files that differ where the fault is mended; absent where the mended project is `files` without one part, told in words alone. */
+  readonly sound: Files;
+  /** Rules that may say it as well. */
+  readonly or?: readonly string[];
+  /** Texts of what is clicked, in turn, before the two are held against each other; `field=text` fills a field by its label. */
+  readonly acts?: readonly string[];
+  /** Nothing can be seen of it in a run: the fault is one of order, not of behaviour. */
+  readonly unseen?: true;
+};

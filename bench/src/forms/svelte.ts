@@ -1,0 +1,556 @@
+import type { Form } from './form';
+
+const part = (script: string, markup: string, lang = ''): string =>
+  script === '' ? `${markup}\n` : `<script${lang === '' ? '' : ` lang="${lang}"`}>\n${script}\n</script>\n\n${markup}\n`;
+
+/** Faults as they are written in Svelte, in runes and in the form before them. */
+export const svelteForms: readonly Form[] = [
+  {
+    rule: 'change-unseen',
+    form: 'a plain variable in a component in runes',
+    files: {
+      'App.svelte': part(
+        `let open = $state(false);\nlet count = 0;\nfunction more() {\n  ¶count += 1;\n}`,
+        `<button onclick={more}>Count {count}</button>{#if open}<p>open</p>{/if}`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `let open = $state(false);\nlet count = $state(0);\nfunction more() {\n  count += 1;\n}`,
+        `<button onclick={more}>Count {count}</button>{#if open}<p>open</p>{/if}`,
+      ),
+    },
+    acts: ['Count'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a push into a list, before runes',
+    files: {
+      'App.svelte': part(
+        `let rows = ['oak'];\nconst add = () => { ¶rows.push('ash'); };`,
+        `<button on:click={add}>Add</button><p>{rows.length}</p>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `let rows = ['oak'];\nconst add = () => { rows = [...rows, 'ash']; };`,
+        `<button on:click={add}>Add</button><p>{rows.length}</p>`,
+      ),
+    },
+    acts: ['Add'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a map in state',
+    files: {
+      'App.svelte': part(
+        `let picked = $state(new Map());\nconst pick = (name) => ¶picked.set(name, true);`,
+        `<button onclick={() => pick('oak')}>oak</button><p>{picked.size}</p>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `import { SvelteMap } from 'svelte/reactivity';\nconst picked = new SvelteMap();\nconst pick = (name) => picked.set(name, true);`,
+        `<button onclick={() => pick('oak')}>oak</button><p>{picked.size}</p>`,
+      ),
+    },
+    acts: ['oak'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a member of a list is set through another name, before runes',
+    files: {
+      'App.svelte': part(
+        `let rows = [{ n: 1 }];\nfunction up() {\n  const first = rows[0];\n  ¶first.n += 1;\n}`,
+        `<button on:click={up}>Up</button>{#each rows as row}<p>{row.n}</p>{/each}`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `let rows = [{ n: 1 }];\nfunction up() {\n  rows[0].n += 1;\n}`,
+        `<button on:click={up}>Up</button>{#each rows as row}<p>{row.n}</p>{/each}`,
+      ),
+    },
+    acts: ['Up'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a value is computed once from a prop',
+    files: {
+      'App.svelte': part(
+        `import Price from './Price.svelte';\nlet amount = $state(1);`,
+        `<button onclick={() => amount++}>More</button><Price {amount} />`,
+      ),
+      'Price.svelte': part(`let { amount } = $props();\nconst price = ¶amount * 3;`, `<p>{price}</p>`),
+    },
+    sound: { 'Price.svelte': part(`let { amount } = $props();\nconst price = $derived(amount * 3);`, `<p>{price}</p>`) },
+    acts: ['More'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a value is computed once from a prop, before runes',
+    files: {
+      'App.svelte': part(
+        `import Price from './Price.svelte';\nlet amount = 1;`,
+        `<button on:click={() => (amount += 1)}>More</button><Price {amount} />`,
+      ),
+      'Price.svelte': part(`export let amount;\nlet label = 'costs ' + ¶amount * 3;`, `<p>{label}</p>`),
+    },
+    sound: { 'Price.svelte': part(`export let amount;\n$: label = 'costs ' + amount * 3;`, `<p>{label}</p>`) },
+    acts: ['More'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a context holds the value of a state',
+    files: {
+      'App.svelte': part(
+        `import { setContext } from 'svelte';\nimport Sheet from './Sheet.svelte';\nlet unit = $state('m');\nsetContext('unit', ¶unit);`,
+        `<button onclick={() => (unit = 'ft')}>Feet</button><Sheet />`,
+      ),
+      'Sheet.svelte': part(
+        `import { getContext } from 'svelte';\nconst unit = getContext('unit');`,
+        `<p>{typeof unit === 'function' ? unit() : unit}</p>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `import { setContext } from 'svelte';\nimport Sheet from './Sheet.svelte';\nlet unit = $state('m');\nsetContext('unit', () => unit);`,
+        `<button onclick={() => (unit = 'ft')}>Feet</button><Sheet />`,
+      ),
+    },
+    acts: ['Feet'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a function of a module is handed a state by its value',
+    files: {
+      'App.svelte': part(
+        `import { counterOf } from './counter.svelte.js';\nlet step = $state(1);\nconst counter = counterOf(¶step);`,
+        `<button onclick={() => (step = 5)}>Step</button><button onclick={counter.up}>Up</button><p>{counter.n}</p>`,
+      ),
+      'counter.svelte.js': `export function counterOf(step) {\n  let n = $state(0);\n  return { get n() { return n; }, up: () => { n += step; } };\n}`,
+    },
+    sound: {
+      'App.svelte': part(
+        `import { counterOf } from './counter.svelte.js';\nlet step = $state(1);\nconst counter = counterOf(() => step);`,
+        `<button onclick={() => (step = 5)}>Step</button><button onclick={counter.up}>Up</button><p>{counter.n}</p>`,
+      ),
+      'counter.svelte.js': `export function counterOf(step) {\n  let n = $state(0);\n  return { get n() { return n; }, up: () => { n += step(); } };\n}`,
+    },
+    acts: ['Step', 'Up'],
+  },
+  {
+    rule: 'prop-copied',
+    form: 'a state begins with a prop',
+    files: {
+      'App.svelte': part(
+        `import Note from './Note.svelte';\nlet text = $state('first');`,
+        `<button onclick={() => (text = 'second')}>Next</button><Note {text} />`,
+      ),
+      'Note.svelte': part(
+        `let { text } = $props();\nlet draft = $state(¶text);`,
+        `<label>Text<input bind:value={draft} /></label><p>{draft}</p>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `import Note from './Note.svelte';\nlet text = $state('first');`,
+        `<button onclick={() => (text = 'second')}>Next</button>{#key text}<Note {text} />{/key}`,
+      ),
+    },
+    acts: ['Next'],
+  },
+  {
+    rule: 'prop-copied',
+    form: 'a local begins with a member of a prop and is changed, before runes',
+    files: {
+      'App.svelte': part(
+        `import Edit from './Edit.svelte';\nconst all = [{ name: 'Ann' }, { name: 'Bo' }];\nlet at = 0;`,
+        `<button on:click={() => (at = 1)}>Next</button><Edit person={all[at]} />`,
+      ),
+      'Edit.svelte': part(`export let person;\nlet name = ¶person.name;`, `<label>Name<input bind:value={name} /></label><p>{name}</p>`),
+    },
+    sound: {
+      'App.svelte': part(
+        `import Edit from './Edit.svelte';\nconst all = [{ name: 'Ann' }, { name: 'Bo' }];\nlet at = 0;`,
+        `<button on:click={() => (at = 1)}>Next</button>{#key at}<Edit person={all[at]} />{/key}`,
+      ),
+    },
+    acts: ['Next'],
+  },
+  {
+    rule: 'prop-written',
+    form: 'a member of a prop that is not bound is written',
+    files: {
+      'App.svelte': part(
+        `import Row from './Row.svelte';\nlet boat = $state({ name: 'Wren', lit: false });`,
+        `<Row {boat} /><p>{boat.lit ? 'lit' : 'dark'}</p>`,
+      ),
+      'Row.svelte': part(`let { boat } = $props();`, `<button onclick={() => { ¶boat.lit = true; }}>{boat.name}</button>`),
+    },
+    sound: {
+      'App.svelte': part(
+        `import Row from './Row.svelte';\nlet boat = $state({ name: 'Wren', lit: false });`,
+        `<Row {boat} onlight={() => (boat.lit = true)} /><p>{boat.lit ? 'lit' : 'dark'}</p>`,
+      ),
+      'Row.svelte': part(`let { boat, onlight } = $props();`, `<button onclick={onlight}>{boat.name}</button>`),
+    },
+    acts: ['Wren'],
+  },
+  {
+    rule: 'two-way-half',
+    form: 'a prop is bound that is not bindable',
+    files: {
+      'App.svelte': part(`import Field from './Field.svelte';\nlet name = $state('Ann');`, `<Field ¶bind:value={name} /><p>{name}</p>`),
+      'Field.svelte': part(`let { value } = $props();`, `<label>Name<input {value} /></label>`),
+    },
+    sound: { 'Field.svelte': part(`let { value = $bindable() } = $props();`, `<label>Name<input bind:value /></label>`) },
+    acts: ['Name=Bo'],
+  },
+  {
+    rule: 'two-way-half',
+    form: 'a bindable prop is given one way and written inside',
+    files: {
+      'App.svelte': part(`import Field from './Field.svelte';\nlet name = $state('Ann');`, `<Field ¶value={name} /><p>{name}</p>`),
+      'Field.svelte': part(`let { value = $bindable('') } = $props();`, `<label>Name<input bind:value /></label>`),
+    },
+    sound: {
+      'App.svelte': part(`import Field from './Field.svelte';\nlet name = $state('Ann');`, `<Field bind:value={name} /><p>{name}</p>`),
+    },
+    acts: ['Name=Bo'],
+  },
+  {
+    rule: 'event-never-raised',
+    form: 'a listener of a part that dispatches another name',
+    files: {
+      'App.svelte': part(
+        `import Pick from './Pick.svelte';\nlet at = 'none';`,
+        `<Pick ¶on:selected={(event) => (at = event.detail)} /><p>{at}</p>`,
+      ),
+      'Pick.svelte': part(
+        `import { createEventDispatcher } from 'svelte';\nconst dispatch = createEventDispatcher();`,
+        `<button on:click={() => dispatch('select', 'oak')}>oak</button>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `import Pick from './Pick.svelte';\nlet at = 'none';`,
+        `<Pick on:select={(event) => (at = event.detail)} /><p>{at}</p>`,
+      ),
+    },
+    acts: ['oak'],
+  },
+  {
+    rule: 'event-never-raised',
+    form: 'a listener in the old form for a part with callbacks',
+    files: {
+      'App.svelte': part(`import Pick from './Pick.svelte';\nlet at = 'none';`, `<Pick ¶on:pick={() => (at = 'oak')} /><p>{at}</p>`),
+      'Pick.svelte': part(`let { onpick = () => {} } = $props();`, `<button onclick={() => onpick('oak')}>oak</button>`),
+    },
+    sound: { 'App.svelte': part(`import Pick from './Pick.svelte';\nlet at = 'none';`, `<Pick onpick={() => (at = 'oak')} /><p>{at}</p>`) },
+    acts: ['oak'],
+  },
+  {
+    rule: 'event-stops-short',
+    form: 'a dispatched event that is not handed on',
+    files: {
+      'App.svelte': part(
+        `import List from './List.svelte';\nlet at = 'none';`,
+        `<List ¶on:pick={(event) => (at = event.detail)} /><p>{at}</p>`,
+      ),
+      'List.svelte': part(`import Item from './Item.svelte';`, `<ul><Item name="oak" /></ul>`),
+      'Item.svelte': part(
+        `import { createEventDispatcher } from 'svelte';\nexport let name;\nconst dispatch = createEventDispatcher();`,
+        `<li><button on:click={() => dispatch('pick', name)}>{name}</button></li>`,
+      ),
+    },
+    sound: { 'List.svelte': part(`import Item from './Item.svelte';`, `<ul><Item name="oak" on:pick /></ul>`) },
+    acts: ['oak'],
+  },
+  {
+    rule: 'prop-missing',
+    form: 'a prop whose member is read, at one of two uses',
+    files: {
+      'App.svelte': part(`import Card from './Card.svelte';\nconst boat = { name: 'Wren' };`, `<Card {boat} /><¶Card />`),
+      'Card.svelte': part(`let { boat } = $props();`, `<p>{boat.name.toUpperCase()}</p>`),
+    },
+    sound: { 'App.svelte': part(`import Card from './Card.svelte';\nconst boat = { name: 'Wren' };`, `<Card {boat} /><Card {boat} />`) },
+  },
+  {
+    rule: 'prop-missing',
+    form: 'a typed prop without a default',
+    files: {
+      'App.svelte': part(`import Gauge from './Gauge.svelte';`, `<¶Gauge label="North" />`),
+      'Gauge.svelte': part(
+        `interface Props { label: string; value: number; unit?: string }\nlet { label, value, unit = 'm' }: Props = $props();`,
+        `<p>{label}: {value.toFixed(1)} {unit}</p>`,
+        'ts',
+      ),
+    },
+    sound: { 'App.svelte': part(`import Gauge from './Gauge.svelte';`, `<Gauge label="North" value={2} />`) },
+  },
+  {
+    rule: 'prop-spelt',
+    form: 'two letters changed in a shorthand',
+    files: {
+      'App.svelte': part(`import Row from './Row.svelte';\nconst hieght = 3;`, `<Row ¶{hieght} />`),
+      'Row.svelte': part(`let { height = 0 } = $props();`, `<p>{height}</p>`),
+    },
+    sound: { 'App.svelte': part(`import Row from './Row.svelte';\nconst height = 3;`, `<Row {height} />`) },
+  },
+  {
+    rule: 'prop-unknown',
+    form: 'a prop that an older part does not export',
+    files: {
+      'App.svelte': part(`import Row from './Row.svelte';`, `<Row name="a" ¶tone="calm" />`),
+      'Row.svelte': part(`export let name;`, `<p>{name}</p>`),
+    },
+    sound: { 'App.svelte': part(`import Row from './Row.svelte';`, `<Row name="a" />`) },
+  },
+  {
+    rule: 'slot-nowhere',
+    form: 'a named slot that the part has not',
+    files: {
+      'App.svelte': part(`import Panel from './Panel.svelte';`, `<Panel><b ¶slot="footer">end</b>body</Panel>`),
+      'Panel.svelte': part('', `<section><slot name="foot" /><slot /></section>`),
+    },
+    sound: { 'App.svelte': part(`import Panel from './Panel.svelte';`, `<Panel><b slot="foot">end</b>body</Panel>`) },
+  },
+  {
+    rule: 'slot-nowhere',
+    form: 'content for a part that renders no children',
+    files: {
+      'App.svelte': part(`import Badge from './Badge.svelte';`, `<Badge kind="new"><¶em>seven</em></Badge>`),
+      'Badge.svelte': part(`let { kind } = $props();`, `<span>{kind}</span>`),
+    },
+    sound: { 'App.svelte': part(`import Badge from './Badge.svelte';`, `<Badge kind="new" />`) },
+    unseen: true,
+  },
+  {
+    rule: 'slot-shape',
+    form: 'a snippet is rendered with an object and takes a list',
+    files: {
+      'App.svelte': part(
+        `import Each from './Each.svelte';`,
+        `<Each items={['a']}>{#snippet row(¶{ entry })}<b>{entry}</b>{/snippet}</Each>`,
+      ),
+      'Each.svelte': part(`let { items, row } = $props();`, `{#each items as item (item)}<p>{@render row({ item })}</p>{/each}`),
+    },
+    sound: {
+      'App.svelte': part(`import Each from './Each.svelte';`, `<Each items={['a']}>{#snippet row({ item })}<b>{item}</b>{/snippet}</Each>`),
+    },
+  },
+  {
+    rule: 'context-missing',
+    form: 'a context under another key',
+    files: {
+      'App.svelte': part(
+        `import { setContext } from 'svelte';\nimport Sheet from './Sheet.svelte';\nsetContext('units', { name: 'm' });`,
+        `<Sheet />`,
+      ),
+      'Sheet.svelte': part(`import { getContext } from 'svelte';\nconst unit = ¶getContext('unit');`, `<p>{unit.name}</p>`),
+    },
+    sound: { 'Sheet.svelte': part(`import { getContext } from 'svelte';\nconst unit = getContext('units');`, `<p>{unit.name}</p>`) },
+  },
+  {
+    rule: 'name-unknown',
+    form: 'a name of the markup that nothing declares',
+    files: {
+      'App.svelte': part(
+        `let rows = $state([1]);\nconst rowCount = $derived(rows.length);`,
+        `<p>{¶count} rows</p><button onclick={() => rows.push(1)}>Add</button>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `let rows = $state([1]);\nconst rowCount = $derived(rows.length);`,
+        `<p>{rowCount} rows</p><button onclick={() => rows.push(1)}>Add</button>`,
+      ),
+    },
+  },
+  {
+    rule: 'component-unknown',
+    form: 'a part that is not imported',
+    files: {
+      'App.svelte': part(`import Frame from './Frame.svelte';`, `<Frame><¶Title text="Levels" /></Frame>`),
+      'Frame.svelte': part(`let { children } = $props();`, `<section>{@render children()}</section>`),
+      'Title.svelte': part(`let { text } = $props();`, `<h2>{text}</h2>`),
+    },
+    sound: {
+      'App.svelte': part(
+        `import Frame from './Frame.svelte';\nimport Title from './Title.svelte';`,
+        `<Frame><Title text="Levels" /></Frame>`,
+      ),
+    },
+  },
+  {
+    rule: 'handler-missing',
+    form: 'a function is called where it should be given',
+    files: {
+      'App.svelte': part(
+        `let n = $state(0);\nfunction log(word) {\n  console.info(word);\n}`,
+        `<button onclick={¶log('up')}>Up</button><p>{n}</p>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `let n = $state(0);\nfunction log(word) {\n  console.info(word);\n}`,
+        `<button onclick={() => log('up')}>Up</button><p>{n}</p>`,
+      ),
+    },
+    acts: ['Up'],
+    unseen: true,
+  },
+  {
+    rule: 'list-unkeyed',
+    form: 'parts with a state of their own in a list that is shortened',
+    files: {
+      'App.svelte': part(
+        `import Line from './Line.svelte';\nlet rows = $state([{ id: 1, n: 'a' }, { id: 2, n: 'b' }]);`,
+        `<button onclick={() => rows.shift()}>Drop</button>{#each ¶rows as row}<Line n={row.n} />{/each}`,
+      ),
+      'Line.svelte': part(
+        `let { n } = $props();\nlet open = $state(false);\nconst first = n;`,
+        `<p>{n} {first}</p><button onclick={() => (open = !open)}>{open ? 'less' : 'more'}</button>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `import Line from './Line.svelte';\nlet rows = $state([{ id: 1, n: 'a' }, { id: 2, n: 'b' }]);`,
+        `<button onclick={() => rows.shift()}>Drop</button>{#each rows as row (row.id)}<Line n={row.n} />{/each}`,
+      ),
+    },
+    acts: ['Drop'],
+  },
+  {
+    rule: 'subscription-kept',
+    form: 'a store is subscribed to by hand',
+    files: {
+      'App.svelte': part(
+        `import Level from './Level.svelte';\nlet on = true;`,
+        `<button on:click={() => (on = !on)}>Level</button>{#if on}<Level />{/if}`,
+      ),
+      'level.js': `import { writable } from 'svelte/store';\nexport const level = writable(1);`,
+      'Level.svelte': part(`import { level } from './level.js';\nlet now;\n¶level.subscribe((to) => (now = to));`, `<p>{now}</p>`),
+    },
+    sound: { 'Level.svelte': part(`import { level } from './level.js';`, `<p>{$level}</p>`) },
+    unseen: true,
+  },
+  {
+    rule: 'subscription-kept',
+    form: 'a listener in an effect without an end',
+    files: {
+      'App.svelte': part(
+        `import Menu from './Menu.svelte';\nlet on = $state(true);`,
+        `<button onclick={() => (on = !on)}>Menu</button>{#if on}<Menu />{/if}`,
+      ),
+      'Menu.svelte': part(
+        `let open = $state(true);\n$effect(() => {\n  ¶window.addEventListener('keydown', (event) => { if (event.key === 'Escape') open = false; });\n});`,
+        `{#if open}<nav>menu</nav>{/if}`,
+      ),
+    },
+    sound: {
+      'Menu.svelte': part(
+        `let open = $state(true);`,
+        `<svelte:window onkeydown={(event) => { if (event.key === 'Escape') open = false; }} />{#if open}<nav>menu</nav>{/if}`,
+      ),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'endless-render',
+    form: 'an effect reads and sets one state',
+    files: { 'App.svelte': part(`let n = $state(0);\n$effect(() => {\n  ¶n = n + 1;\n});`, `<p>{n > 3 ? 'many' : 'few'}</p>`) },
+    sound: {
+      'App.svelte': part(
+        `import { onMount } from 'svelte';\nlet n = $state(0);\nonMount(() => {\n  n = n + 1;\n});`,
+        `<p>{n > 3 ? 'many' : 'few'}</p>`,
+      ),
+    },
+  },
+  {
+    rule: 'event-unheard',
+    form: 'a callback that no use gives, of the only button',
+    files: {
+      'App.svelte': part(`import Row from './Row.svelte';`, `<Row name="a" /><Row name="b" />`),
+      'Row.svelte': part(`let { name, onremove } = $props();`, `<p>{name} <button onclick={() => ¶onremove?.(name)}>Remove</button></p>`),
+    },
+    sound: {
+      'App.svelte': part(
+        `import Row from './Row.svelte';\nlet gone = $state('');`,
+        `<Row name="a" onremove={(name) => (gone = name)} /><Row name="b" onremove={(name) => (gone = name)} />{gone}`,
+      ),
+    },
+    or: ['prop-idle'],
+    unseen: true,
+  },
+  {
+    rule: 'prop-unused',
+    form: 'a prop that is exported and not read',
+    files: {
+      'App.svelte': part(`import Buoy from './Buoy.svelte';`, `<Buoy name="Fairway" colour="red" />`),
+      'Buoy.svelte': part(`export let name;\nexport let ¶colour;`, `<p>{name}</p>`),
+    },
+    sound: {
+      'App.svelte': part(`import Buoy from './Buoy.svelte';`, `<Buoy name="Fairway" />`),
+      'Buoy.svelte': part(`export let name;`, `<p>{name}</p>`),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'prop-carried',
+    form: 'a value goes through three parts that do not read it',
+    files: {
+      'App.svelte': part(
+        `import Page from './Page.svelte';\nlet user = $state({ name: 'Ann' });`,
+        `<Page {user} /><button onclick={() => (user.name = 'Bo')}>Bo</button>`,
+      ),
+      'Page.svelte': part(`import Side from './Side.svelte';\nlet { ¶user } = $props();`, `<main><Side {user} /></main>`),
+      'Side.svelte': part(`import Menu from './Menu.svelte';\nlet { user } = $props();`, `<aside><Menu {user} /></aside>`),
+      'Menu.svelte': part(`import Face from './Face.svelte';\nlet { user } = $props();`, `<nav><Face {user} /></nav>`),
+      'Face.svelte': part(`let { user } = $props();`, `<b>{user.name}</b>`),
+    },
+    sound: {
+      'Page.svelte': part(`import Face from './Face.svelte';\nlet { user } = $props();`, `<main><Face {user} /></main>`),
+      'Side.svelte': part('', '<p/>'),
+      'Menu.svelte': part('', '<p/>'),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'state-too-high',
+    form: 'a state that one part alone reads and sets',
+    files: {
+      'App.svelte': part(
+        `import Find from './Find.svelte';\nimport Chart from './Chart.svelte';\nlet ¶text = $state('');`,
+        `<main><Find bind:text /><Chart /></main>`,
+      ),
+      'Find.svelte': part(`let { text = $bindable() } = $props();`, `<input bind:value={text} />`),
+      'Chart.svelte': part('', `<svg />`),
+    },
+    sound: {
+      'App.svelte': part(`import Find from './Find.svelte';\nimport Chart from './Chart.svelte';`, `<main><Find /><Chart /></main>`),
+      'Find.svelte': part(`let text = $state('');`, `<input bind:value={text} />`),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'store-dead',
+    form: 'a store that is set and read by nobody',
+    files: {
+      'App.svelte': part(
+        `import { level, lastAt } from './levels.js';\nfunction up() {\n  $level += 1;\n  lastAt.set(Date.now());\n}`,
+        `<button on:click={up}>Up {$level}</button>`,
+      ),
+      'levels.js': `import { writable } from 'svelte/store';\nexport const level = writable(1);\nexport const ¶lastAt = writable(0);`,
+    },
+    sound: {
+      'App.svelte': part(
+        `import { level } from './levels.js';\nfunction up() {\n  $level += 1;\n}`,
+        `<button on:click={up}>Up {$level}</button>`,
+      ),
+      'levels.js': `import { writable } from 'svelte/store';\nexport const level = writable(1);`,
+    },
+    unseen: true,
+  },
+];

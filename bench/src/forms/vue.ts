@@ -1,0 +1,646 @@
+import type { Form } from './form';
+
+/** A component by its setup and its template. */
+const sfc = (setup: string, template: string, lang = ''): string =>
+  `<script setup${lang === '' ? '' : ` lang="${lang}"`}>\n${setup}\n</script>\n\n<template>\n  ${template}\n</template>\n`;
+
+/** A component by its options. */
+const options = (script: string, template: string): string => `<template>\n  ${template}\n</template>\n\n<script>\n${script}\n</script>\n`;
+
+/** Faults as they are written in Vue. */
+export const vueForms: readonly Form[] = [
+  {
+    rule: 'prop-written',
+    form: 'a member of a prop is set by a field',
+    files: {
+      'App.vue': sfc(
+        `import { reactive } from 'vue';\nimport Edit from './Edit.vue';\nconst boat = reactive({ name: 'Wren' });`,
+        `<main><Edit :boat="boat" /><p>{{ boat.name }}</p></main>`,
+      ),
+      'Edit.vue': sfc(`defineProps({ boat: Object });`, `<label>Name<input ¶v-model="boat.name" /></label>`),
+    },
+    sound: {
+      'Edit.vue': sfc(
+        `defineProps({ boat: Object });\nconst emit = defineEmits(['rename']);`,
+        `<label>Name<input :value="boat.name" @input="emit('rename', $event.target.value)" /></label>`,
+      ),
+      'App.vue': sfc(
+        `import { reactive } from 'vue';\nimport Edit from './Edit.vue';\nconst boat = reactive({ name: 'Wren' });`,
+        `<main><Edit :boat="boat" @rename="boat.name = $event" /><p>{{ boat.name }}</p></main>`,
+      ),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'prop-written',
+    form: 'a prop is assigned in a method',
+    files: {
+      'App.vue': sfc(`import Dial from './Dial.vue';`, `<Dial :level="2" />`),
+      'Dial.vue': options(
+        `export default { props: ['level'], methods: { up() { ¶this.level++; } } };`,
+        `<button @click="up">Up {{ level }}</button>`,
+      ),
+    },
+    sound: {
+      'Dial.vue': options(
+        `export default { props: ['level'], data() { return { more: 0 }; }, methods: { up() { this.more++; } } };`,
+        `<button @click="up">Up {{ level + more }}</button>`,
+      ),
+    },
+    acts: ['Up'],
+  },
+  {
+    rule: 'prop-copied',
+    form: 'a ref begins with a prop',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Note from './Note.vue';\nconst text = ref('first');`,
+        `<main><button @click="text = 'second'">Next</button><Note :text="text" /></main>`,
+      ),
+      'Note.vue': sfc(
+        `import { ref } from 'vue';\nconst props = defineProps(['text']);\nconst shown = ref(¶props.text);\nconst clear = () => { shown.value = ''; };`,
+        `<p @click="clear">{{ shown }}</p>`,
+      ),
+    },
+    sound: { 'Note.vue': sfc(`defineProps(['text']);`, `<p>{{ text }}</p>`) },
+    acts: ['Next'],
+  },
+  {
+    rule: 'prop-copied',
+    form: 'reactive with a spread of a prop',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Form from './Form.vue';\nconst all = [{ name: 'Ann' }, { name: 'Bo' }];\nconst at = ref(0);`,
+        `<main><button @click="at = 1">Next</button><Form :person="all[at]" /></main>`,
+      ),
+      'Form.vue': sfc(
+        `import { reactive } from 'vue';\nconst props = defineProps({ person: { type: Object, required: true } });\nconst draft = reactive({ ...¶props.person });`,
+        `<input v-model="draft.name" />`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Form from './Form.vue';\nconst all = [{ name: 'Ann' }, { name: 'Bo' }];\nconst at = ref(0);`,
+        `<main><button @click="at = 1">Next</button><Form :key="at" :person="all[at]" /></main>`,
+      ),
+    },
+    acts: ['Next'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a prop that is taken out of props once',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Price from './Price.vue';\nconst amount = ref(1);`,
+        `<main><button @click="amount++">More</button><Price :amount="amount" /></main>`,
+      ),
+      'Price.vue': options(
+        `import { computed, toRefs } from 'vue';\nexport default {\n  props: { amount: Number },\n  setup(props) {\n    const { ¶amount } = props;\n    const price = computed(() => amount * 3);\n    return { price };\n  },\n};`,
+        `<p>{{ price }}</p>`,
+      ),
+    },
+    sound: {
+      'Price.vue': options(
+        `import { computed } from 'vue';\nexport default {\n  props: { amount: Number },\n  setup(props) {\n    const price = computed(() => props.amount * 3);\n    return { price };\n  },\n};`,
+        `<p>{{ price }}</p>`,
+      ),
+    },
+    acts: ['More'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a computed value is read once and kept',
+    files: {
+      'App.vue': sfc(
+        `import { computed, ref } from 'vue';\nconst n = ref(1);\nconst twice = computed(() => n.value * 2);\nconst label = 'twice ' + ¶twice.value;`,
+        `<main><button @click="n++">More</button><p>{{ label }}</p></main>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { computed, ref } from 'vue';\nconst n = ref(1);\nconst twice = computed(() => n.value * 2);\nconst label = computed(() => 'twice ' + twice.value);`,
+        `<main><button @click="n++">More</button><p>{{ label }}</p></main>`,
+      ),
+    },
+    acts: ['More'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a watcher of a reactive member by its value',
+    files: {
+      'App.vue': sfc(
+        `import { reactive, ref, watch } from 'vue';\nconst form = reactive({ name: 'a' });\nconst said = ref('');\nwatch(¶form.name, (to) => { said.value = to; });`,
+        `<main><button @click="form.name = 'b'">Name</button><p>{{ said }}</p></main>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { reactive, ref, watch } from 'vue';\nconst form = reactive({ name: 'a' });\nconst said = ref('');\nwatch(() => form.name, (to) => { said.value = to; });`,
+        `<main><button @click="form.name = 'b'">Name</button><p>{{ said }}</p></main>`,
+      ),
+    },
+    acts: ['Name'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a plain variable is counted up',
+    files: {
+      'App.vue': sfc(`let count = 0;\nfunction more() {\n  ¶count++;\n}`, `<button @click="more">Count {{ count }}</button>`),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nconst count = ref(0);\nfunction more() {\n  count.value++;\n}`,
+        `<button @click="more">Count {{ count }}</button>`,
+      ),
+    },
+    acts: ['Count'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a shallow ref is changed inside',
+    files: {
+      'App.vue': sfc(
+        `import { shallowRef } from 'vue';\nconst rows = shallowRef(['oak']);\nconst add = () => ¶rows.value.push('ash');`,
+        `<main><button @click="add">Add</button><p>{{ rows.length }}</p></main>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { shallowRef } from 'vue';\nconst rows = shallowRef(['oak']);\nconst add = () => { rows.value = [...rows.value, 'ash']; };`,
+        `<main><button @click="add">Add</button><p>{{ rows.length }}</p></main>`,
+      ),
+    },
+    acts: ['Add'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a reactive object is put in place of another',
+    files: {
+      'App.vue': sfc(
+        `import { reactive } from 'vue';\nlet state = reactive({ n: 1 });\nconst reset = () => {\n  ¶state = reactive({ n: 0 });\n};`,
+        `<main><button @click="reset">Reset</button><p>{{ state.n }}</p></main>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { reactive } from 'vue';\nconst state = reactive({ n: 1 });\nconst reset = () => {\n  state.n = 0;\n};`,
+        `<main><button @click="reset">Reset</button><p>{{ state.n }}</p></main>`,
+      ),
+    },
+    acts: ['Reset'],
+  },
+  {
+    rule: 'event-never-raised',
+    form: 'a listener by another name than is raised',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Pick from './Pick.vue';\nconst at = ref('none');`,
+        `<main><Pick ¶@selected="at = $event" /><p>{{ at }}</p></main>`,
+      ),
+      'Pick.vue': sfc(`const emit = defineEmits(['select']);`, `<button @click="emit('select', 'oak')">oak</button>`),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Pick from './Pick.vue';\nconst at = ref('none');`,
+        `<main><Pick @select="at = $event" /><p>{{ at }}</p></main>`,
+      ),
+    },
+    acts: ['oak'],
+  },
+  {
+    rule: 'event-never-raised',
+    form: 'an event that is declared and raised nowhere',
+    files: {
+      'App.vue': options(
+        `import Upload from './Upload.vue';\nexport default { components: { Upload }, data: () => ({ state: 'idle' }), methods: { done() { this.state = 'done'; } } };`,
+        `<main><Upload ¶@done="done" /><p>{{ state }}</p></main>`,
+      ),
+      'Upload.vue': options(
+        `export default { emits: ['done', 'start'], methods: { go() { this.$emit('start'); } } };`,
+        `<button @click="go">Send</button>`,
+      ),
+    },
+    sound: {
+      'Upload.vue': options(
+        `export default { emits: ['done', 'start'], methods: { go() { this.$emit('start'); this.$emit('done'); } } };`,
+        `<button @click="go">Send</button>`,
+      ),
+    },
+    acts: ['Send'],
+  },
+  {
+    rule: 'two-way-half',
+    form: 'a v-model to a part that raises another event',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Field from './Field.vue';\nconst name = ref('Ann');`,
+        `<main><Field ¶v-model="name" /><p>{{ name }}</p></main>`,
+      ),
+      'Field.vue': sfc(
+        `defineProps(['modelValue']);\nconst emit = defineEmits(['update']);`,
+        `<label>Name<input :value="modelValue" @input="emit('update', $event.target.value)" /></label>`,
+      ),
+    },
+    sound: {
+      'Field.vue': sfc(
+        `defineProps(['modelValue']);\nconst emit = defineEmits(['update:modelValue']);`,
+        `<label>Name<input :value="modelValue" @input="emit('update:modelValue', $event.target.value)" /></label>`,
+      ),
+    },
+    acts: ['Name=Bo'],
+  },
+  {
+    rule: 'two-way-half',
+    form: 'a named model that is given one way',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Drawer from './Drawer.vue';\nconst open = ref(true);`,
+        `<main><Drawer ¶:open="open" /><p>{{ open ? 'open' : 'shut' }}</p></main>`,
+      ),
+      'Drawer.vue': sfc(`const open = defineModel('open', { type: Boolean });`, `<button @click="open = false">Shut</button>`),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Drawer from './Drawer.vue';\nconst open = ref(true);`,
+        `<main><Drawer v-model:open="open" /><p>{{ open ? 'open' : 'shut' }}</p></main>`,
+      ),
+    },
+    acts: ['Shut'],
+  },
+  {
+    rule: 'prop-missing',
+    form: 'a required prop by type, at one of two uses',
+    files: {
+      'App.vue': sfc(`import Row from './Row.vue';`, `<table><tbody><Row name="a" :depth="2" /><¶Row name="b" /></tbody></table>`, 'ts'),
+      'Row.vue': sfc(
+        `defineProps<{ name: string; depth: number }>();`,
+        `<tr><td>{{ name }}</td><td>{{ depth.toFixed(1) }}</td></tr>`,
+        'ts',
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import Row from './Row.vue';`,
+        `<table><tbody><Row name="a" :depth="2" /><Row name="b" :depth="3" /></tbody></table>`,
+        'ts',
+      ),
+    },
+  },
+  {
+    rule: 'prop-missing',
+    form: 'a required prop of options, through a local name',
+    files: {
+      'App.vue': options(`import TideRow from './Row.vue';\nexport default { components: { 'tide-line': TideRow } };`, `<¶tide-line />`),
+      'Row.vue': options(`export default { props: { at: { type: String, required: true } } };`, `<p>{{ at }}</p>`),
+    },
+    sound: {
+      'App.vue': options(
+        `import TideRow from './Row.vue';\nexport default { components: { 'tide-line': TideRow } };`,
+        `<tide-line at="6:10" />`,
+      ),
+    },
+  },
+  {
+    rule: 'prop-spelt',
+    form: 'a prop in kebab case with two letters changed',
+    files: {
+      'App.vue': sfc(`import Row from './Row.vue';`, `<Row ¶high-wtaer="6" />`),
+      'Row.vue': sfc(`defineProps({ highWater: String });`, `<p>{{ highWater }}</p>`),
+    },
+    sound: { 'App.vue': sfc(`import Row from './Row.vue';`, `<Row high-water="6" />`) },
+  },
+  {
+    rule: 'prop-kind',
+    form: 'a number is given as a text',
+    files: {
+      'App.vue': sfc(`import Row from './Row.vue';`, `<Row ¶count="3" />`),
+      'Row.vue': sfc(`defineProps({ count: Number });`, `<p>{{ count + 1 }}</p>`),
+    },
+    sound: { 'App.vue': sfc(`import Row from './Row.vue';`, `<Row :count="3" />`) },
+  },
+  {
+    rule: 'prop-unknown',
+    form: 'a prop for a part with two roots',
+    files: {
+      'App.vue': sfc(`import Pair from './Pair.vue';`, `<Pair a="1" ¶gap="2" />`),
+      'Pair.vue': sfc(`defineProps(['a']);`, `<b>{{ a }}</b><i>b</i>`),
+    },
+    sound: { 'App.vue': sfc(`import Pair from './Pair.vue';`, `<Pair a="1" />`) },
+  },
+  {
+    rule: 'slot-nowhere',
+    form: 'content under a name that the part has not',
+    files: {
+      'App.vue': sfc(`import Panel from './Panel.vue';`, `<Panel><template ¶#footer><b>end</b></template>body</Panel>`),
+      'Panel.vue': sfc('', `<section><slot name="foot" /><slot /></section>`),
+    },
+    sound: { 'App.vue': sfc(`import Panel from './Panel.vue';`, `<Panel><template #foot><b>end</b></template>body</Panel>`) },
+  },
+  {
+    rule: 'slot-shape',
+    form: 'a slot hands out another name than is taken',
+    files: {
+      'App.vue': sfc(
+        `import Each from './Each.vue';`,
+        `<Each :items="['a']"><template #default="{ ¶entry }"><b>{{ entry }}</b></template></Each>`,
+      ),
+      'Each.vue': sfc(`defineProps(['items']);`, `<ul><li v-for="one in items" :key="one"><slot :item="one" /></li></ul>`),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import Each from './Each.vue';`,
+        `<Each :items="['a']"><template #default="{ item }"><b>{{ item }}</b></template></Each>`,
+      ),
+    },
+  },
+  {
+    rule: 'context-missing',
+    form: 'an injection by a symbol that nobody provides',
+    files: {
+      'App.vue': sfc(
+        `import { provide } from 'vue';\nimport { unitKey } from './keys';\nimport Sheet from './Sheet.vue';\nprovide(unitKey, { name: 'm' });`,
+        `<Sheet />`,
+      ),
+      'keys.js': `export const unitKey = Symbol('unit');\nexport const placeKey = Symbol('place');`,
+      'Sheet.vue': sfc(
+        `import { inject } from 'vue';\nimport { placeKey } from './keys';\nconst place = ¶inject(placeKey);`,
+        `<p>{{ place.name }}</p>`,
+      ),
+    },
+    sound: {
+      'Sheet.vue': sfc(
+        `import { inject } from 'vue';\nimport { unitKey } from './keys';\nconst place = inject(unitKey);`,
+        `<p>{{ place.name }}</p>`,
+      ),
+    },
+  },
+  {
+    rule: 'handler-missing',
+    form: 'a method that the component has not',
+    files: {
+      'App.vue': options(
+        `export default { data: () => ({ n: 0 }), methods: { increase() { this.n++; } } };`,
+        `<button ¶@click="increment">More {{ n }}</button>`,
+      ),
+    },
+    sound: {
+      'App.vue': options(
+        `export default { data: () => ({ n: 0 }), methods: { increase() { this.n++; } } };`,
+        `<button @click="increase">More {{ n }}</button>`,
+      ),
+    },
+    or: ['name-unknown'],
+    acts: ['More'],
+  },
+  {
+    rule: 'name-unknown',
+    form: 'a name of the template that was renamed in the setup',
+    files: {
+      'App.vue': sfc(
+        `import { computed, ref } from 'vue';\nconst rows = ref([1]);\nconst rowCount = computed(() => rows.value.length);`,
+        `<p>{{ ¶count }} rows</p>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { computed, ref } from 'vue';\nconst rows = ref([1]);\nconst rowCount = computed(() => rows.value.length);`,
+        `<p>{{ rowCount }} rows</p>`,
+      ),
+    },
+  },
+  {
+    rule: 'name-unknown',
+    form: 'a member of this that is declared nowhere',
+    files: {
+      'App.vue': options(
+        `export default {\n  data() { return { level: 1 }; },\n  computed: { text() { return ¶this.levels + ' m'; } },\n};`,
+        `<p>{{ text }}</p>`,
+      ),
+    },
+    sound: {
+      'App.vue': options(
+        `export default {\n  data() { return { level: 1 }; },\n  computed: { text() { return this.level + ' m'; } },\n};`,
+        `<p>{{ text }}</p>`,
+      ),
+    },
+  },
+  {
+    rule: 'component-unknown',
+    form: 'a part that is imported and not registered',
+    files: {
+      'App.vue': options(
+        `import { defineComponent } from 'vue';\nimport Lamp from './Lamp.vue';\nexport default defineComponent({ name: 'App', components: {} });`,
+        `<¶Lamp />`,
+      ),
+      'Lamp.vue': sfc('', `<b>lamp</b>`),
+    },
+    sound: {
+      'App.vue': options(
+        `import { defineComponent } from 'vue';\nimport Lamp from './Lamp.vue';\nexport default defineComponent({ name: 'App', components: { Lamp } });`,
+        `<Lamp />`,
+      ),
+    },
+  },
+  {
+    rule: 'list-unkeyed',
+    form: 'parts with a state of their own, by their position',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Line from './Line.vue';\nconst rows = ref([{ id: 1, n: 'a' }, { id: 2, n: 'b' }]);\nconst drop = () => rows.value.shift();`,
+        `<main><button @click="drop">Drop</button><Line v-for="(row, at) in rows" ¶:key="at" :row="row" /></main>`,
+      ),
+      'Line.vue': sfc(
+        `import { ref } from 'vue';\nconst props = defineProps(['row']);\nconst first = ref(props.row.n);`,
+        `<p>{{ row.n }} {{ first }}</p>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Line from './Line.vue';\nconst rows = ref([{ id: 1, n: 'a' }, { id: 2, n: 'b' }]);\nconst drop = () => rows.value.shift();`,
+        `<main><button @click="drop">Drop</button><Line v-for="row in rows" :key="row.id" :row="row" /></main>`,
+      ),
+    },
+    acts: ['Drop'],
+  },
+  {
+    rule: 'subscription-kept',
+    form: 'a listener of the document, put there when it is mounted',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Menu from './Menu.vue';\nconst on = ref(true);`,
+        `<main><button @click="on = !on">Menu</button><Menu v-if="on" /></main>`,
+      ),
+      'Menu.vue': sfc(
+        `import { onMounted, ref } from 'vue';\nconst open = ref(true);\nconst close = (event) => { if (event.key === 'Escape') open.value = false; };\nonMounted(() => ¶document.addEventListener('keydown', close));`,
+        `<nav v-if="open">menu</nav>`,
+      ),
+    },
+    sound: {
+      'Menu.vue': sfc(
+        `import { onMounted, onUnmounted, ref } from 'vue';\nconst open = ref(true);\nconst close = (event) => { if (event.key === 'Escape') open.value = false; };\nonMounted(() => document.addEventListener('keydown', close));\nonUnmounted(() => document.removeEventListener('keydown', close));`,
+        `<nav v-if="open">menu</nav>`,
+      ),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'endless-render',
+    form: 'a watcher lengthens what it watches',
+    files: {
+      'App.vue': sfc(
+        `import { ref, watch } from 'vue';\nconst log = ref([]);\nwatch(log, () => {\n  ¶log.value.push('changed');\n}, { deep: true });`,
+        `<main><button @click="log.push('x')">Log</button><p>{{ log.length > 20 ? 'many' : 'few' }}</p></main>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref, watch } from 'vue';\nconst log = ref([]);\nconst seen = ref(0);\nwatch(log, () => {\n  seen.value++;\n}, { deep: true });`,
+        `<main><button @click="log.push('x')">Log</button><p>{{ log.length > 20 ? 'many' : 'few' }}</p></main>`,
+      ),
+    },
+    acts: ['Log'],
+  },
+  {
+    rule: 'default-lacking',
+    form: 'a member of an optional prop is read in the template',
+    files: {
+      'App.vue': sfc(`import Card from './Card.vue';`, `<main><Card :boat="{ name: 'Wren' }" /><Card /></main>`),
+      'Card.vue': sfc(`defineProps({ boat: Object });`, `<p>{{ ¶boat.name }}</p>`),
+    },
+    sound: { 'Card.vue': sfc(`defineProps({ boat: { type: Object, default: () => ({ name: '' }) } });`, `<p>{{ boat.name }}</p>`) },
+    or: ['prop-missing'],
+  },
+  {
+    rule: 'event-unheard',
+    form: 'an event that nobody hears, raised by the only button',
+    files: {
+      'App.vue': sfc(`import Row from './Row.vue';`, `<main><Row name="a" /><Row name="b" /></main>`),
+      'Row.vue': sfc(
+        `defineProps(['name']);\nconst emit = defineEmits(['remove']);`,
+        `<p>{{ name }} <button @click="¶emit('remove', name)">Remove</button></p>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Row from './Row.vue';\nconst gone = ref('');`,
+        `<main><Row name="a" @remove="gone = $event" /><Row name="b" @remove="gone = $event" /></main>`,
+      ),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'event-relayed',
+    form: 'an event is raised again as it is',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport List from './List.vue';\nconst at = ref('');`,
+        `<main><List @pick="at = $event" /><p>{{ at }}</p></main>`,
+      ),
+      'List.vue': sfc(
+        `import Item from './Item.vue';\nconst emit = defineEmits(['pick']);\nfunction onPick(name) { emit('pick', name); }`,
+        `<ul><Item name="oak" ¶@pick="onPick" /></ul>`,
+      ),
+      'Item.vue': sfc(
+        `defineProps(['name']);\nconst emit = defineEmits(['pick']);`,
+        `<li><button @click="emit('pick', name)">{{ name }}</button></li>`,
+      ),
+    },
+    sound: {
+      'List.vue': sfc(
+        `import Item from './Item.vue';\nconst emit = defineEmits(['pick']);\nfunction onPick(name) { emit('pick', name.trim()); }`,
+        `<ul><Item name="oak" @pick="onPick" /></ul>`,
+      ),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'prop-unused',
+    form: 'a prop of options that nothing reads',
+    files: {
+      'App.vue': sfc(`import Buoy from './Buoy.vue';`, `<Buoy name="Fairway" colour="red" />`),
+      'Buoy.vue': options(
+        `export default { props: { name: String, ¶colour: String }, computed: { label() { return this.name.toUpperCase(); } } };`,
+        `<p>{{ label }}</p>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(`import Buoy from './Buoy.vue';`, `<Buoy name="Fairway" />`),
+      'Buoy.vue': options(
+        `export default { props: { name: String }, computed: { label() { return this.name.toUpperCase(); } } };`,
+        `<p>{{ label }}</p>`,
+      ),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'state-too-high',
+    form: 'a ref that one part alone reads and sets',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Find from './Find.vue';\nimport Chart from './Chart.vue';\nconst ¶text = ref('');`,
+        `<main><Find v-model="text" /><Chart /></main>`,
+      ),
+      'Find.vue': sfc(`const text = defineModel();`, `<input v-model="text" />`),
+      'Chart.vue': sfc('', `<svg />`),
+    },
+    sound: {
+      'App.vue': sfc(`import Find from './Find.vue';\nimport Chart from './Chart.vue';`, `<main><Find /><Chart /></main>`),
+      'Find.vue': sfc(`import { ref } from 'vue';\nconst text = ref('');`, `<input v-model="text" />`),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'store-dead',
+    form: 'a state of a store that nothing reads',
+    files: {
+      'App.vue': sfc(
+        `import { useLevels } from './levels';\nconst levels = useLevels();`,
+        `<button @click="levels.raise()">Up {{ levels.high }}</button>`,
+      ),
+      'levels.js': `import { defineStore } from 'pinia';\nexport const useLevels = defineStore('levels', {\n  state: () => ({ high: 1, ¶lastAt: 0 }),\n  actions: {\n    raise() { this.high++; this.lastAt = Date.now(); },\n  },\n});`,
+    },
+    sound: {
+      'levels.js': `import { defineStore } from 'pinia';\nexport const useLevels = defineStore('levels', {\n  state: () => ({ high: 1 }),\n  actions: {\n    raise() { this.high++; },\n  },\n});`,
+    },
+    unseen: true,
+  },
+  {
+    rule: 'stale-reading',
+    form: 'members of a store are taken apart',
+    files: {
+      'App.vue': sfc(
+        `import { useLevels } from './levels';\nconst { ¶high, raise } = useLevels();`,
+        `<main><button @click="raise">Up</button><p>{{ high }}</p></main>`,
+      ),
+      'levels.js': `import { defineStore } from 'pinia';\nexport const useLevels = defineStore('levels', { state: () => ({ high: 1 }), actions: { raise() { this.high++; } } });`,
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { storeToRefs } from 'pinia';\nimport { useLevels } from './levels';\nconst store = useLevels();\nconst { high } = storeToRefs(store);\nconst { raise } = store;`,
+        `<main><button @click="raise">Up</button><p>{{ high }}</p></main>`,
+      ),
+    },
+    or: ['change-unseen'],
+    acts: ['Up'],
+  },
+  {
+    rule: 'twins',
+    form: 'two parts that differ by one word',
+    files: {
+      'App.vue': sfc(
+        `import HighTide from './HighTide.vue';\nimport LowTide from './LowTide.vue';`,
+        `<main><HighTide :rows="[1]" /><LowTide :rows="[2]" /></main>`,
+      ),
+      'HighTide.vue': sfc(
+        `import { computed, ref } from 'vue';\nconst props = defineProps({ rows: Array });\nconst open = ref(true);\nconst sum = computed(() => props.rows.reduce((all, one) => all + one, 0));\nconst mean = computed(() => sum.value / props.rows.length);`,
+        `<section class="tide"><h2 @click="open = !open">High tide</h2><ul v-if="open"><li v-for="row in rows" :key="row">{{ row }} m</li></ul><p>{{ sum }} in all, {{ mean }} each</p></section>`,
+      ),
+      'LowTide.vue': sfc(
+        `import { computed, ref } from 'vue';\nconst props = defineProps({ rows: Array });\nconst open = ref(true);\nconst sum = computed(() => props.rows.reduce((all, one) => all + one, 0));\nconst mean = computed(() => sum.value / props.rows.length);`,
+        `<section class="tide"><h2 @click="open = !open">Low tide</h2><ul v-if="open"><li v-for="row in rows" :key="row">{{ row }} m</li></ul><p>{{ sum }} in all, {{ mean }} each</p></section>`,
+      ),
+    },
+    sound: { 'LowTide.vue': sfc('', `<p>low</p>`) },
+    unseen: true,
+  },
+];
