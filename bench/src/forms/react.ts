@@ -333,7 +333,7 @@ export default function App() {
   return <main><Toast text="Saved" onClose={() => undefined} /></main>;
 }`,
     },
-    or: ['prop-missing'],
+    or: ['prop-missing', 'event-unheard'],
     acts: ['Close'],
   },
   {
@@ -441,46 +441,6 @@ export default function App() {
       'App.jsx': `import { TideRow as Row } from './TideRow';
 export default function App() {
   return <table><tbody><Row highWater="6:10" place="Quay" /></tbody></table>;
-}`,
-    },
-  },
-  {
-    rule: 'prop-unknown',
-    form: 'a member of an object that is spread in place',
-    files: {
-      'App.jsx': `import { Flag } from './Flag';
-export default function App() {
-  const common = { colour: 'red', ¶stripes: 3 };
-  return <Flag {...common} name="Moth" />;
-}`,
-      'Flag.jsx': `export default null;
-export const Flag = ({ colour, name }) => <p style={{ color: colour }}>{name}</p>;`,
-    },
-    sound: {
-      'App.jsx': `import { Flag } from './Flag';
-export default function App() {
-  const common = { colour: 'red' };
-  return <Flag {...common} name="Moth" />;
-}`,
-    },
-    unseen: true,
-  },
-  {
-    rule: 'prop-kind',
-    form: 'a text where a list is mapped',
-    files: {
-      'App.jsx': `import { Tags } from './Tags';
-export default function App() {
-  return <Tags ¶names="oak, ash" />;
-}`,
-      'Tags.jsx': `export function Tags({ names }) {
-  return <p>{names.map((one) => <b key={one}>{one} </b>)}</p>;
-}`,
-    },
-    sound: {
-      'App.jsx': `import { Tags } from './Tags';
-export default function App() {
-  return <Tags names={['oak', 'ash']} />;
 }`,
     },
   },
@@ -725,7 +685,7 @@ export default function App({ place = 'Quay' }) {
   const [tries, setTries] = useState(0);
   const options = { place };
   useEffect(() => {
-    if (tries < 60) setTries((before) => before + 1);
+    setTries((before) => before + 1);
     document.title = options.place;
   }, [¶options]);
   return <p>{tries > 50 ? 'many' : 'few'}</p>;
@@ -744,7 +704,7 @@ export default function App({ place = 'Quay' }) {
     },
   },
   {
-    rule: 'name-unknown',
+    rule: 'handler-missing',
     form: 'a method that a class has not is named in its markup',
     files: {
       'App.jsx': `import { Component } from 'react';
@@ -787,7 +747,7 @@ export default function App() {
     },
   },
   {
-    rule: 'prop-unused',
+    rule: 'prop-idle',
     form: 'a prop that is typed and given, and read by nobody',
     files: {
       'App.tsx': `import { Buoy } from './Buoy';
@@ -812,7 +772,7 @@ export function Buoy({ name, depth }: Props) {
     unseen: true,
   },
   {
-    rule: 'prop-idle',
+    rule: 'prop-unused',
     form: 'a prop that nobody ever gives',
     files: {
       'App.jsx': `import { Note } from './Note';
@@ -872,30 +832,6 @@ export default function App() {
     },
     or: ['prop-unused', 'prop-unknown'],
     acts: ['oak'],
-  },
-  {
-    rule: 'event-relayed',
-    form: 'a part between hands a callback on under another name, by a function of its own',
-    files: {
-      'App.jsx': `${use('useState')}import { List } from './List';
-export default function App() {
-  const [at, setAt] = useState('');
-  return <main><List onSelect={setAt} /><p>{at}</p></main>;
-}`,
-      'List.jsx': `import { Item } from './Item';
-export function List({ onSelect }) {
-  const handleChoose = (name) => { onSelect(name); };
-  return <ul><Item name="oak" ¶onChoose={handleChoose} /></ul>;
-}`,
-      'Item.jsx': `export const Item = ({ name, onChoose }) => <li><button onClick={() => onChoose(name)}>{name}</button></li>;`,
-    },
-    sound: {
-      'List.jsx': `import { Item } from './Item';
-export function List({ onSelect }) {
-  return <ul><Item name="oak" onChoose={onSelect} /></ul>;
-}`,
-    },
-    unseen: true,
   },
   {
     rule: 'channel-unpaired',
@@ -982,7 +918,8 @@ export function Right() {
     }
     load();
   }, []);
-  return <ol>{levels.map((one) => <li key={one.id}>{one.name}</li>)}</ol>;
+  const drop = (id) => setLevels((all) => all.filter((one) => one.id !== id));
+  return <ol>{levels.map((one) => <li key={one.id} onClick={() => drop(one.id)}>{one.name}</li>)}</ol>;
 }`,
     },
     sound: {

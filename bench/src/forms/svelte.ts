@@ -208,19 +208,8 @@ export const svelteForms: readonly Form[] = [
     acts: ['Name=Bo'],
   },
   {
-    rule: 'two-way-half',
-    form: 'a bindable prop is given one way and written inside',
-    files: {
-      'App.svelte': part(`import Field from './Field.svelte';\nlet name = $state('Ann');`, `<Field ¶value={name} /><p>{name}</p>`),
-      'Field.svelte': part(`let { value = $bindable('') } = $props();`, `<label>Name<input bind:value /></label>`),
-    },
-    sound: {
-      'App.svelte': part(`import Field from './Field.svelte';\nlet name = $state('Ann');`, `<Field bind:value={name} /><p>{name}</p>`),
-    },
-    acts: ['Name=Bo'],
-  },
-  {
     rule: 'event-never-raised',
+    or: ['prop-spelt'],
     form: 'a listener of a part that dispatches another name',
     files: {
       'App.svelte': part(
@@ -430,7 +419,7 @@ export const svelteForms: readonly Form[] = [
         `import Level from './Level.svelte';\nlet on = true;`,
         `<button on:click={() => (on = !on)}>Level</button>{#if on}<Level />{/if}`,
       ),
-      'level.js': `import { writable } from 'svelte/store';\nexport const level = writable(1);`,
+      'level.js': `import { writable } from 'svelte/store';\nexport const level = writable(1);\nexport const up = () => level.update((n) => n + 1);`,
       'Level.svelte': part(`import { level } from './level.js';\nlet now;\n¶level.subscribe((to) => (now = to));`, `<p>{now}</p>`),
     },
     sound: { 'Level.svelte': part(`import { level } from './level.js';`, `<p>{$level}</p>`) },
@@ -485,7 +474,7 @@ export const svelteForms: readonly Form[] = [
     unseen: true,
   },
   {
-    rule: 'prop-unused',
+    rule: 'prop-idle',
     form: 'a prop that is exported and not read',
     files: {
       'App.svelte': part(`import Buoy from './Buoy.svelte';`, `<Buoy name="Fairway" colour="red" />`),

@@ -250,24 +250,6 @@ export const vueForms: readonly Form[] = [
     acts: ['Name=Bo'],
   },
   {
-    rule: 'two-way-half',
-    form: 'a named model that is given one way',
-    files: {
-      'App.vue': sfc(
-        `import { ref } from 'vue';\nimport Drawer from './Drawer.vue';\nconst open = ref(true);`,
-        `<main><Drawer ¶:open="open" /><p>{{ open ? 'open' : 'shut' }}</p></main>`,
-      ),
-      'Drawer.vue': sfc(`const open = defineModel('open', { type: Boolean });`, `<button @click="open = false">Shut</button>`),
-    },
-    sound: {
-      'App.vue': sfc(
-        `import { ref } from 'vue';\nimport Drawer from './Drawer.vue';\nconst open = ref(true);`,
-        `<main><Drawer v-model:open="open" /><p>{{ open ? 'open' : 'shut' }}</p></main>`,
-      ),
-    },
-    acts: ['Shut'],
-  },
-  {
     rule: 'prop-missing',
     form: 'a required prop by type, at one of two uses',
     files: {
@@ -409,22 +391,6 @@ export const vueForms: readonly Form[] = [
     },
   },
   {
-    rule: 'name-unknown',
-    form: 'a member of this that is declared nowhere',
-    files: {
-      'App.vue': options(
-        `export default {\n  data() { return { level: 1 }; },\n  computed: { text() { return ¶this.levels + ' m'; } },\n};`,
-        `<p>{{ text }}</p>`,
-      ),
-    },
-    sound: {
-      'App.vue': options(
-        `export default {\n  data() { return { level: 1 }; },\n  computed: { text() { return this.level + ' m'; } },\n};`,
-        `<p>{{ text }}</p>`,
-      ),
-    },
-  },
-  {
     rule: 'component-unknown',
     form: 'a part that is imported and not registered',
     files: {
@@ -529,32 +495,7 @@ export const vueForms: readonly Form[] = [
     unseen: true,
   },
   {
-    rule: 'event-relayed',
-    form: 'an event is raised again as it is',
-    files: {
-      'App.vue': sfc(
-        `import { ref } from 'vue';\nimport List from './List.vue';\nconst at = ref('');`,
-        `<main><List @pick="at = $event" /><p>{{ at }}</p></main>`,
-      ),
-      'List.vue': sfc(
-        `import Item from './Item.vue';\nconst emit = defineEmits(['pick']);\nfunction onPick(name) { emit('pick', name); }`,
-        `<ul><Item name="oak" ¶@pick="onPick" /></ul>`,
-      ),
-      'Item.vue': sfc(
-        `defineProps(['name']);\nconst emit = defineEmits(['pick']);`,
-        `<li><button @click="emit('pick', name)">{{ name }}</button></li>`,
-      ),
-    },
-    sound: {
-      'List.vue': sfc(
-        `import Item from './Item.vue';\nconst emit = defineEmits(['pick']);\nfunction onPick(name) { emit('pick', name.trim()); }`,
-        `<ul><Item name="oak" @pick="onPick" /></ul>`,
-      ),
-    },
-    unseen: true,
-  },
-  {
-    rule: 'prop-unused',
+    rule: 'prop-idle',
     form: 'a prop of options that nothing reads',
     files: {
       'App.vue': sfc(`import Buoy from './Buoy.vue';`, `<Buoy name="Fairway" colour="red" />`),
@@ -632,7 +573,7 @@ export const vueForms: readonly Form[] = [
         `<main><HighTide :rows="[1]" /><LowTide :rows="[2]" /></main>`,
       ),
       'HighTide.vue': sfc(
-        `import { computed, ref } from 'vue';\nconst props = defineProps({ rows: Array });\nconst open = ref(true);\nconst sum = computed(() => props.rows.reduce((all, one) => all + one, 0));\nconst mean = computed(() => sum.value / props.rows.length);`,
+        `¶import { computed, ref } from 'vue';\nconst props = defineProps({ rows: Array });\nconst open = ref(true);\nconst sum = computed(() => props.rows.reduce((all, one) => all + one, 0));\nconst mean = computed(() => sum.value / props.rows.length);`,
         `<section class="tide"><h2 @click="open = !open">High tide</h2><ul v-if="open"><li v-for="row in rows" :key="row">{{ row }} m</li></ul><p>{{ sum }} in all, {{ mean }} each</p></section>`,
       ),
       'LowTide.vue': sfc(

@@ -13,6 +13,8 @@ export type KnownUse = {
   readonly target: Component;
   /** It stands in the content of something that may add props to it. */
   readonly inContentOfCloner: boolean;
+  /** What the framework hands on to it, unwritten, of what its owner is given; absent where that cannot be told, or where it hands on nothing. */
+  readonly falls?: ReadonlySet<MemberKey>;
 };
 
 /**
@@ -25,8 +27,11 @@ export function knownUses(model: Model, keep = new WeakMap<Use, KnownUse>()): Kn
   for (const uses of model.usesBy.values()) {
     for (const use of uses) {
       const kept = keep.get(use);
+      const { falls } = fallen(model, use);
       if (kept && model.components.get(use.owner) === kept.owner && model.components.get(kept.target.id) === kept.target) {
-        found.push(kept);
+        const known = isSame(falls, kept.falls) ? kept : { ...withoutFalls(kept), ...(falls ? { falls } : {}) };
+        keep.set(use, known);
+        found.push(known);
         continue;
       }
       const known = knownUse(model, use);
@@ -43,8 +48,44 @@ export function knownUse(model: Model, use: Use): KnownUse | undefined {
   const owner = model.components.get(use.owner);
   const target = model.components.get(use.target.id);
   return owner && target && owner.fileRole === 'source' && target.fileRole === 'source'
-    ? { use, owner, target, inContentOfCloner: mayGainProps(model, use) }
+    ? { use, owner, target, inContentOfCloner: mayGainProps(model, use), ...fallen(model, use) }
     : undefined;
+}
+
+function fallen(model: Model, use: Use): Pick<KnownUse, 'falls'> {
+  const falls = use.node.spreads.some(({ fallsThrough }) => fallsThrough) ? fallsTo(model, use) : undefined;
+  return falls ? { falls } : {};
+}
+
+const withoutFalls = ({ falls: _, ...known }: KnownUse): KnownUse => known;
+
+const isSame = (a: ReadonlySet<MemberKey> | undefined, b: ReadonlySet<MemberKey> | undefined): boolean =>
+  a === b || (a !== undefined && b?.size === a.size && [...a].every((one) => b.has(one)));
+
+/** Who hands on to whom is followed so far. */
+const mostFalls = 6;
+
+/** What falls through to a use: all that the uses of its owner give and the owner does not declare. Undefined where they cannot all be seen. */
+function fallsTo(model: Model, { owner: id }: Use, depth = mostFalls): ReadonlySet<MemberKey> | undefined {
+  const owner = model.components.get(id);
+  const uses = model.usesOf.get(id) ?? [];
+  if (!owner || depth === 0 || owner.isPublic || owner.facts.wrappedBy.length > 0) return undefined;
+  if (uses.length === 0 && !model.pages.some((page) => page.entry === id && page.above === 'known')) return undefined;
+  const found = new Set<MemberKey>();
+  for (const use of uses) {
+    if (use.node.asValue) return undefined;
+    for (const { keys, fallsThrough } of use.node.spreads) {
+      const given = keys ?? (fallsThrough ? fallsTo(model, use, depth - 1) : undefined);
+      if (!given) return undefined;
+      for (const key of given) found.add(key);
+    }
+    for (const binding of use.node.bindings) {
+      const key = bindingKey(binding);
+      if (key !== undefined) found.add(key);
+    }
+  }
+  for (const key of owner.contract.members.keys()) found.delete(key);
+  return found;
 }
 
 /** Content of a component that clones, or of one outside that may. Outside components rarely do: those that wrap a single element in one tag. */
@@ -64,19 +105,20 @@ function isOnlyChild(outer: TemplateUse, inner: TemplateUse): boolean {
 }
 
 /** Tells whether all that a use gives can be seen. */
-export function isPlain(node: TemplateUse): boolean {
-  return node.spreads.every((spread) => spread.keys !== undefined);
+export function isPlain({ use, falls }: KnownUse): boolean {
+  return use.node.spreads.every((spread) => spread.keys !== undefined || (spread.fallsThrough && falls !== undefined));
 }
 
 /** Tells whether a use gives a name; cheaper than asking for all names. */
-export function isGiven(node: TemplateUse, key: MemberKey): boolean {
+export function isGiven({ use: { node }, falls }: KnownUse, key: MemberKey): boolean {
+  if (falls?.has(key)) return true;
   if (key === defaultSlot && node.content !== 'none') return true;
   return node.bindings.some((binding) => bindingKey(binding) === key) || node.spreads.some((spread) => spread.keys?.includes(key));
 }
 
 /** The members that a use gives. */
-export function givenMembers(node: TemplateUse): Set<MemberKey> {
-  const given = new Set<MemberKey>();
+export function givenMembers({ use: { node }, falls }: KnownUse): Set<MemberKey> {
+  const given = new Set<MemberKey>(falls);
   for (const binding of node.bindings) {
     const key = bindingKey(binding);
     if (key !== undefined) given.add(key);
@@ -88,12 +130,11 @@ export function givenMembers(node: TemplateUse): Set<MemberKey> {
 
 /** Required props without a default that a use does not give. Silent where something may give them unseen. */
 export function missingProps(known: KnownUse): ContractMember[] {
-  const { node } = known.use;
-  if (!isPlain(node) || mayBeCloned(known) || known.target.contract.openness === 'open') return [];
+  if (!isPlain(known) || mayBeCloned(known) || known.target.contract.openness === 'open') return [];
   let missing: ContractMember[] = [];
   for (const prop of membersAt(known).values()) {
     const isNeeded = prop.required === 'yes' || needsByReading(known.target).has(prop.key);
-    if (isNeeded && !isGiven(node, prop.key)) missing = [...missing, prop];
+    if (isNeeded && !isGiven(known, prop.key)) missing = [...missing, prop];
   }
   return missing;
 }
@@ -129,9 +170,8 @@ export function unknownBindings(known: KnownUse): Binding[] {
 
 /** The callback props that a component raises and a use leaves without a listener. */
 export function unheardEvents(known: KnownUse): ContractMember[] {
-  const { node } = known.use;
-  if (!isPlain(node)) return [];
-  const given = givenMembers(node);
+  if (!isPlain(known)) return [];
+  const given = givenMembers(known);
   return known.target.facts.events.flatMap((event) => {
     if (event.raised.length === 0 || given.has(event.key)) return [];
     const prop = known.target.contract.members.get(event.key);

@@ -33,7 +33,7 @@ function fallenThrough({ use, target }: KnownUse): Binding[] {
 export const speltBindings = remembered((known: KnownUse): readonly Spelt[] => {
   const unknown = [...unknownBindings(known), ...fallenThrough(known)];
   if (unknown.length === 0) return [];
-  const given = givenMembers(known.use.node);
+  const given = givenMembers(known);
   const free = [...known.target.contract.members.keys()].filter((key) => !given.has(key)).map(memberOf);
   return unknown.flatMap((binding): Spelt[] => {
     const { kind } = binding.to;

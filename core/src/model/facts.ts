@@ -292,6 +292,12 @@ export type ValueFact = {
   readonly plain?: true;
   /** It is an object by which others follow what it holds: a store of the framework. */
   readonly observable?: true;
+  /** Of a store that a factory makes: the members that hold something and are no functions, where the text tells them all. */
+  readonly fields?: readonly NameFact[];
+  /** What is followed is the object that it holds, and not what stands under its name. */
+  readonly ofObject?: true;
+  /** Members of a state that begin as a text, a number or a flag. */
+  readonly plainMembers?: readonly string[];
   /** State whose inside is not followed, in a framework that follows the inside of others. */
   readonly shallow?: true;
   /** Members that the body takes out once; from then on they do not follow. */
@@ -429,6 +435,8 @@ export type ActionFact = {
   readonly follows?: readonly Reading[];
   /** Stretches of it that run when it has returned for the first time: after an await, in promises and timers; absent for none. */
   readonly late?: readonly Span[];
+  /** What it should follow is handed to it as it is at that moment. */
+  readonly followsByValue?: true;
   /** A comment says that the list of what is followed is short on purpose. */
   readonly unfollowedOnPurpose?: true;
   /** It surely gives nothing back. */
@@ -458,6 +466,10 @@ export type ChangeFact = {
   readonly from: readonly Reading[];
   /** It is written to the object of all props, which takes no change. */
   readonly toProps?: true;
+  /** Another object is put in the place of the one that is followed. */
+  readonly replaces?: true;
+  /** It is written through a local that is another name for the same object. */
+  readonly byAlias?: true;
   /** Members of the value that change; empty for the whole. */
   readonly path?: readonly string[];
   /** The name of the action that is dispatched, where the text tells. */
@@ -523,6 +535,8 @@ export type SpreadFact = {
   readonly keys?: readonly MemberKey[];
   /** Its members are handlers by the names of events. */
   readonly ofEvents?: true;
+  /** Nobody wrote it: the framework hands on what its owner is given and does not declare. */
+  readonly fallsThrough?: true;
 };
 
 export type KeyFact =

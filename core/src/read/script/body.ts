@@ -71,6 +71,8 @@ export type Body = {
   readonly thrown: Set<number>;
   /** Local functions whose markup is being read, so that recursion ends. */
   readonly unfolding: Set<FunctionNode>;
+  /** Local functions whose markup shows where they are called. */
+  readonly rendered: Span[];
   /** The props object goes somewhere that the file does not tell. */
   propsEscape: boolean;
   /** Events whose subscriptions something in the body ends; empty text for any. */
@@ -89,6 +91,8 @@ export type Body = {
   readonly taken: Map<MemberKey, { readonly span: Span; readonly fallback?: string }>;
   /** Callback props given to native elements as they are. */
   readonly attached: RaiseFact[];
+  /** A class renders itself again when it says so, whatever has changed. */
+  rendersOnDemand?: true;
   /** What `this.x` stands for in a class. */
   own?: (name: string) => Meaning | undefined;
   /** What a handle on the component gives. */
@@ -155,6 +159,7 @@ export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
     demanded: new Map(),
     thrown: new Set(),
     unfolding: new Set(),
+    rendered: [],
     propsEscape: false,
     endings: new Set(),
     again: [],
@@ -328,7 +333,9 @@ export function finishBody(body: Body): BodyFacts {
     const demanded = body.demanded.get(index);
     const surely = value.kind === 'prop' ? surelyDemanded(body, index) : undefined;
     if (surely) value.demanded = surely;
-    if (surely && !body.actions.some((action) => contains(action.span, surely))) value.demandedAlways = true;
+    // What a function reads that shows where it is called is read as often as the markup around it.
+    const isLater = ({ span }: ActionFact): boolean => !body.rendered.some((one) => contains(one, span) && contains(span, one));
+    if (surely && !body.actions.some((action) => contains(action.span, surely) && isLater(action))) value.demandedAlways = true;
     if (value.kind !== 'context' && value.kind !== 'hook') continue;
     if (body.tested.has(index) && !body.thrown.has(index)) value.guarded = true;
     if (demanded || body.thrown.has(index)) value.needed = true;

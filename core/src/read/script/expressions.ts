@@ -33,6 +33,7 @@ import {
   readName,
   weaken,
 } from './names';
+import { changedBack } from './param-changes';
 import { originOfCall, renewedBy } from './origins';
 import { type Aliased, hoisted, innerScope, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
 import { bare, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
@@ -358,6 +359,8 @@ function noteChainWrite(body: Body, written: Chain, given: Scope, span: Span, fr
       ...from.map((one): Reading => ({ ...one, how: 'computed', held: { at: path, how: one.held?.how ?? one.how } })),
     ].slice(0, 40);
   const whole = [...meaning.path, ...path];
+  // A member of the object of all state is set by what sets state, and not by hand.
+  const isByHand = own?.ofState === true && !body.rendersOnDemand;
   if (value.kind === 'prop' && own && whole.length === 0) {
     (sink.changes ??= []).push({ value: meaning.value, span, how: 'assign', from, toProps: true });
     return;
@@ -366,9 +369,11 @@ function noteChainWrite(body: Body, written: Chain, given: Scope, span: Span, fr
   (sink.changes ??= []).push({
     value: meaning.value,
     span,
-    how: whole.length > 0 ? 'in-place' : 'assign',
+    how: whole.length > 0 || isByHand ? 'in-place' : 'assign',
     from,
     ...(whole.length > 0 ? { path: whole } : {}),
+    ...(chain === written ? {} : { byAlias: true as const }),
+    ...(value.ofObject && whole.length === 0 ? { replaces: true as const } : {}),
   });
 }
 
@@ -776,7 +781,14 @@ function readSetterCall(body: Body, node: Call, partner: number, scope: Scope, s
   const order = listOrder(node.arguments[0]);
   mergeInto(sink, inner, 'computed');
   if (body.values[partner]?.kind === 'store' && changeMembers(node, partner, inner, sink)) return;
-  const actionType = toldBy(node.arguments[0]);
+  const [given] = node.arguments;
+  const changed =
+    isFunction(given) && body.values[partner]?.kind === 'state' ? changedBack(given, body.values[partner].collection ?? false) : undefined;
+  if (changed) {
+    (sink.changes ??= []).push({ value: partner, span: changed, how: 'in-place', from: inner.reads });
+    return;
+  }
+  const actionType = toldBy(given);
   const from = inner.returns ? mergeReadings([...inner.returns, ...inner.reads]) : inner.reads;
   (sink.changes ??= []).push({
     value: partner,

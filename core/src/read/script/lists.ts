@@ -1,5 +1,6 @@
 import type * as t from '@babel/types';
-import { bare, isFunction } from './syntax';
+import type { ValueFact } from '../../model/facts';
+import { bare, isFunction, keyName } from './syntax';
 
 const words = (text: string): ReadonlySet<string> => new Set(text.split(' '));
 
@@ -16,6 +17,9 @@ export const inPlaceMethods = words('push pop shift unshift splice sort reverse 
 
 /** Methods that change a map or a set. */
 export const collectionMethods = words('set add delete clear');
+
+/** Methods that change their receiver and give it back. */
+export const selfGivingMethods = words('sort reverse fill add set');
 
 /** Methods that keep the items of a list and may change how many or in which order. */
 export const shufflingMethods = words('filter sort toSorted reverse toReversed splice toSpliced slice');
@@ -52,4 +56,15 @@ function resultOf(node: t.Function): t.Node | undefined {
   if (node.body.type !== 'BlockStatement') return node.body;
   const last = node.body.body.at(-1);
   return last?.type === 'ReturnStatement' ? (last.argument ?? undefined) : undefined;
+}
+
+/** The members of an object that begin as a text, a number or a flag. */
+export function plainMembersOf(given: t.Node | undefined): Pick<ValueFact, 'plainMembers'> {
+  const object = given && bare(given);
+  if (object?.type !== 'ObjectExpression') return {};
+  const plainMembers = object.properties.flatMap((one) => {
+    const isPlain = one.type === 'ObjectProperty' && /^(?:String|Numeric|Boolean|Template)Literal$/.test(bare(one.value).type);
+    return (isPlain && keyName(one)) || [];
+  });
+  return plainMembers.length > 0 ? { plainMembers } : {};
 }

@@ -1,7 +1,8 @@
 import type * as t from '@babel/types';
-import type { ModuleFacts, Reading } from '../../model/facts';
+import type { ModuleFacts, NameFact, Reading } from '../../model/facts';
 import { addAction, addValue, type Body, type Dialect, finishBody, mergeReadings, type ModuleScope, newBody, newEffects } from './body';
 import { bindParams, readActionInto, readExpression, readFunctionInto, readingsOf, readStatement } from './expressions';
+import { plainMembersOf } from './lists';
 import { innerScope, type Meaning, type Scope } from './scope';
 import { type StoreShape, storeShapeOf } from './store-shapes';
 import { bare, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
@@ -222,6 +223,27 @@ function bindAtomParams(node: FunctionNode, scope: Scope): void {
   name(set, { kind: 'writes' }, 'set');
 }
 
+/** The members of an object that are no functions, as the fields of the store that it becomes. Nothing where not all of them are told. */
+function noteFields(body: Body, store: number, given: t.Node | null | undefined): void {
+  const object = given && bare(given);
+  const facts = body.values[store];
+  if (!facts || object?.type !== 'ObjectExpression') return;
+  const fields = object.properties.flatMap((one): NameFact[] | [undefined] => {
+    if (one.type === 'ObjectMethod') return [];
+    const name = one.type === 'ObjectProperty' ? keyName(one) : undefined;
+    if (one.type !== 'ObjectProperty' || name === undefined) return [undefined];
+    return isFunction(bare(one.value)) ? [] : [{ name, span: spanOf(one.key) }];
+  });
+  if (fields.every((one) => one !== undefined)) Object.assign(facts, { fields }, plainMembersOf(object));
+}
+
+/** What a function gives in the end; undefined where it gives nothing. */
+function resultOf({ body }: FunctionNode): t.Node | null | undefined {
+  return body.type === 'BlockStatement'
+    ? body.body.findLast((one): one is t.ReturnStatement => one.type === 'ReturnStatement')?.argument
+    : body;
+}
+
 /** `(set, get) => ({ … })`: the object is the store's first content, `set` changes it, `get` gives it. */
 function storeMadeBy(body: Body, store: number, node: FunctionNode, scope: Scope): Reading[] {
   const inner = innerScope(scope);
@@ -232,7 +254,8 @@ function storeMadeBy(body: Body, store: number, node: FunctionNode, scope: Scope
   }
   if (get?.type === 'Identifier') inner.names.set(get.name, { kind: 'calledGives', meaning: { kind: 'value', value: store, path: [] } });
   const sink = newEffects();
-  const result = node.body.type === 'BlockStatement' ? node.body.body.find((one) => one.type === 'ReturnStatement')?.argument : node.body;
+  const result = resultOf(node);
+  noteFields(body, store, result);
   if (result) readExpression(body, result, inner, 'same', sink);
   return sink.reads;
 }
@@ -281,7 +304,7 @@ function membersMadeBy(body: Body, node: FunctionNode, scope: Scope): Reading[] 
   const inner = innerScope(scope);
   if (node.body.type !== 'BlockStatement') return readingsOf(body, node.body, inner);
   body.dialect.setUp?.(body, node.body.body, inner);
-  const result = node.body.body.findLast((one): one is t.ReturnStatement => one.type === 'ReturnStatement')?.argument;
+  const result = resultOf(node);
   return result ? readingsOf(body, result, inner) : [];
 }
 
@@ -301,6 +324,7 @@ function membersOfOptions(body: Body, store: number, options: t.ObjectExpression
     return result;
   };
   const state = part('state');
+  if (isFunction(state)) noteFields(body, store, resultOf(state));
   const from: Reading[] = isFunction(state) ? membersMadeBy(body, state, scope) : [];
   for (const [kind, holder] of [
     ['getters', part('getters')],
@@ -338,10 +362,7 @@ function readGetter(body: Body, store: number, action: number, node: FunctionNod
 
 /** Tells whether a function gives a store of its own making: an object that can be subscribed to. */
 function givesStore(node: FunctionNode | undefined): node is FunctionNode {
-  const result =
-    node?.body.type === 'BlockStatement'
-      ? node.body.body.findLast((one): one is t.ReturnStatement => one.type === 'ReturnStatement')?.argument
-      : node?.body;
+  const result = node && resultOf(node);
   const object = result && bare(result);
   return (
     object?.type === 'ObjectExpression' && object.properties.some((one) => one.type !== 'SpreadElement' && keyName(one) === 'subscribe')

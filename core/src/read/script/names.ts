@@ -105,14 +105,18 @@ export function readMeaning(body: Body, given: Meaning, members: readonly string
 }
 
 /** What `this.x.y` stands for in a class, and the members after it. */
-export function ownMeaning(body: Body, path: readonly string[], scope: Scope): { meaning: Meaning; path: readonly string[] } | undefined {
+export function ownMeaning(
+  body: Body,
+  path: readonly string[],
+  scope: Scope,
+): { readonly meaning: Meaning; readonly path: readonly string[]; readonly ofState?: true } | undefined {
   if (path[0] === 'props') {
     const meaning = lookUp(scope, 'this.props');
     return meaning && { meaning, path: path.slice(1) };
   }
   if (path[0] === 'state' && path[1] !== undefined) {
     const meaning = body.own?.(`state.${path[1]}`);
-    return meaning && { meaning, path: path.slice(2) };
+    if (meaning) return { meaning, path: path.slice(2), ofState: true };
   }
   const meaning = path[0] === undefined ? undefined : body.own?.(path[0]);
   return meaning && { meaning, path: path.slice(1) };

@@ -31,3 +31,27 @@ export function bindProps(body: Body, pattern: t.Node, scope: Scope): void {
     if (!body.taken.has(key)) body.taken.set(key, { span: found.key ? spanOf(found.key) : span, ...fallback });
   }
 }
+
+/**
+ * Binds the names of a pattern that takes the props object apart once, where what is taken does not follow the props:
+ * each is a value of its own from then on.
+ */
+export function takeProps(body: Body, pattern: t.Node, scope: Scope): void {
+  bindProps(body, pattern, scope);
+  if (pattern.type !== 'ObjectPattern') return;
+  for (const found of patternNames(pattern)) {
+    const meaning = scope.names.get(found.name);
+    const isProp = meaning?.kind === 'value' && body.values[meaning.value]?.kind === 'prop';
+    if (!isProp || found.fallback) continue;
+    const span = spanOf(found.node);
+    const how = meaning.path.length > 0 ? 'part' : 'same';
+    const value = addValue(body, {
+      name: found.name,
+      kind: 'derived',
+      span,
+      from: [{ value: meaning.value, path: meaning.path, how, span }],
+      once: true,
+    });
+    scope.names.set(found.name, { kind: 'value', value, path: [] });
+  }
+}

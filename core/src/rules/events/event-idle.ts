@@ -15,7 +15,7 @@ function idleIn(check: Check, component: Component): Found[] {
   const uses = allUses(check, component);
   if (!uses) return [];
   return idle.flatMap((event): Found[] => {
-    if (uses.some(({ use }) => isGiven(use.node, event.key))) return [];
+    if (uses.some((known) => isGiven(known, event.key))) return [];
     const name = spelling(component, event.key);
     const at = locate(component.file, event.span);
     return [

@@ -40,12 +40,12 @@ export const eventUnheard: Rule = {
       if (offered.length === 0 || known.length === 0) return [];
       const { id } = component;
       const all = (model.usesOf.get(id) ?? []).filter((use) => model.components.get(use.owner)?.fileRole === 'source');
-      if (all.length !== known.length || known.some((one) => !isPlain(one.use.node))) return [];
+      if (all.length !== known.length || known.some((one) => !isPlain(one))) return [];
       // Another framework listens by names of its own.
       if (known.some(({ owner }) => owner.framework !== component.framework)) return [];
       return offered.flatMap(({ event, raise }): Found[] => {
         const unheard = known.filter((one) => isUnheard(one, event.key));
-        const heard = known.filter((one) => isGiven(one.use.node, event.key));
+        const heard = known.filter((one) => isGiven(one, event.key));
         if (unheard.length === 0) return [];
         // Where others listen, a use without a listener is an oversight only if the control is dead there.
         if (heard.length > 0 && !isDeadWithout(component.facts, event.key)) return [];
@@ -91,7 +91,6 @@ export const eventUnheard: Rule = {
 
 /** A part that is switched off raises nothing; of an event under a misspelt name another rule speaks. */
 function isUnheard(known: KnownUse, event: MemberKey): boolean {
-  const { node } = known.use;
   if (speltBindings(known).some((one) => one.declared === event)) return false;
-  return !isGiven(node, event) && !isGiven(node, propKey('disabled')) && !isGiven(node, propKey('readOnly'));
+  return !isGiven(known, event) && !isGiven(known, propKey('disabled')) && !isGiven(known, propKey('readOnly'));
 }

@@ -1,4 +1,4 @@
-import { isGiven, isPlain } from '../../contract';
+import { isGiven, isPlain, knownUse } from '../../contract';
 
 import { adapterOf } from '../../frameworks/registry';
 import { showsNextRoute } from '../../frameworks/route-tags';
@@ -66,8 +66,9 @@ function routeNeed({ model, pages }: Check, page: Component, use: Use): { readon
   // Every page on which it is used that way may have parameters of its own.
   if (params && pages.pagesOf(use.owner).some((one) => !one.path.includes(':')))
     return { what: 'the parameters of its address', at: locate(page.file, params.span) };
-  for (const prop of page.contract.members.values())
-    if (handed.has(prop.name) && isPlain(use.node) && (routerFiles?.test(page.file) || !isGiven(use.node, prop.key)))
+  const known = knownUse(model, use);
+  for (const prop of known && isPlain(known) ? page.contract.members.values() : [])
+    if (handed.has(prop.name) && known && (routerFiles?.test(page.file) || !isGiven(known, prop.key)))
       return { what: prop.name, at: prop.declared };
   let outlet: Location | undefined;
   walkTemplate(page.facts.template, (node) => {

@@ -16,8 +16,8 @@ function isFilledIn(component: Component, { kinds }: ContractMember): boolean {
 
 function leavesOut(known: KnownUse, key: MemberKey): boolean {
   return (
-    isPlain(known.use.node) &&
-    !isGiven(known.use.node, key) &&
+    isPlain(known) &&
+    !isGiven(known, key) &&
     !known.inContentOfCloner &&
     !known.owner.facts.clones &&
     !speltBindings(known).some((one) => one.declared === key)

@@ -46,8 +46,10 @@ export const propIdle: Rule = {
     if (own.every((component) => idleProps(component).length === 0)) return [];
     // A type that several components share declares for all of them.
     const declared = new Map<string, number>();
-    for (const { contract } of own)
+    for (const { contract, facts, file } of own)
       for (const { declared: at } of contract.members.values()) {
+        // What it hands on to its root is declared there alone.
+        if (facts.openness === 'through' && at.file !== file) continue;
         const key = `${at.file} ${at.start}`;
         declared.set(key, (declared.get(key) ?? 0) + 1);
       }
@@ -59,7 +61,7 @@ export const propIdle: Rule = {
         // Where it may be given unseen, it would go on to the root if it were not declared.
         if (!all && traitsOf(component).fallThrough) return [];
         const uses = all ?? check.usesOf(component.id);
-        const giving = uses.filter(({ use }) => isGiven(use.node, prop.key));
+        const giving = uses.filter((known) => isGiven(known, prop.key));
         // What is handed the element may read it there.
         if (readOutside.has(prop.name) && (!all || giving.length > 0)) return [];
         const isCallback =

@@ -35,7 +35,7 @@ const unusedIn = rememberedByUses((component, uses): readonly Found[] => {
     // In the older way of Svelte each prop may be bound both ways.
     const isValue = prop.kind === 'value' || (prop.kind === 'two-way' && component.facts.followsAssignment);
     if (!isValue || prop.mixed || isAddress(prop) || !isRead(component, prop)) return [];
-    const isNever = uses.every(({ use }) => !isGiven(use.node, prop.key));
+    const isNever = uses.every((known) => !isGiven(known, prop.key));
     if (isNever && prop.required !== 'no' && prop.fallback === undefined) return [];
     const constant = isNever ? '' : uses.length > 1 ? sameConstant(uses, prop.key) : undefined;
     if (constant === undefined) return [];

@@ -1,5 +1,6 @@
 import type { ActionFact, Binding, TemplateNode, TemplateUse } from '../../model/facts';
 import { bindingKey, memberKeyOf } from '../../model/given';
+import { defaultSlot, type MemberKey, memberName } from '../../model/member';
 import { traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
@@ -23,9 +24,17 @@ function onlyUse(template: readonly TemplateNode[]): TemplateUse | undefined {
     : undefined;
 }
 
-/** Content that is the component's own content, placed again. */
-const isOwnContent = (children: readonly TemplateNode[]): boolean =>
-  children.every((child) => child.kind === 'outlet' && !child.fallback && child.slotProps.length === 0);
+/** Content that is the component's own content of the same name, placed again. */
+const isOwnContent = (children: readonly TemplateNode[], key: MemberKey | undefined): boolean =>
+  children.every(
+    (child) =>
+      child.kind === 'outlet' &&
+      !child.fallback &&
+      !child.fallbackText &&
+      child.slotProps.length === 0 &&
+      key !== undefined &&
+      memberName(child.slot) === memberName(key),
+  );
 
 /** A function that does nothing but raise one event. */
 const onlyRaises = ({ raises, changes, sends, hears, invokes, calls }: ActionFact): boolean =>
@@ -41,12 +50,12 @@ const handsOnTo = remembered((component: Component): TemplateUse | undefined => 
   )
     return undefined;
   const node = onlyUse(facts.template);
-  if (!node || !isOwnContent(node.children)) return undefined;
+  if (!node || !isOwnContent(node.children, defaultSlot)) return undefined;
   const isHanded = (binding: Binding): boolean => {
     const [only, ...more] = binding.readings;
     const value = only && facts.values[only.value];
     if (binding.action !== undefined) return facts.actions[binding.action]?.raises[0]?.member === bindingKey(binding);
-    if (binding.markup) return isOwnContent(binding.markup) && binding.markup.length > 0;
+    if (binding.markup) return isOwnContent(binding.markup, bindingKey(binding)) && binding.markup.length > 0;
     return (
       only?.how === 'same' &&
       more.length === 0 &&

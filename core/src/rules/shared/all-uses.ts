@@ -53,7 +53,7 @@ function findUses({ model, usesOf }: Check, component: Component): readonly Know
   if (asValues(model).has(component.id)) return undefined;
   if (known.length === 0 || component.facts.wrappedBy.length > 0) return undefined;
   const all = (model.usesOf.get(component.id) ?? []).filter((use) => model.components.get(use.owner)?.fileRole === 'source');
-  const isSeen = (one: KnownUse): boolean => isPlain(one.use.node) && !one.inContentOfCloner && !one.owner.facts.clones;
+  const isSeen = (one: KnownUse): boolean => isPlain(one) && !one.inContentOfCloner && !one.owner.facts.clones;
   return all.length === known.length && known.every(isSeen) ? known : undefined;
 }
 

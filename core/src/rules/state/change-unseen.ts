@@ -13,13 +13,15 @@ type Unseen = {
   readonly name: string;
   readonly change: Span;
   readonly declared: Span;
-  readonly how: 'in-place' | 'reducer' | 'plain' | 'ref' | 'apart';
+  readonly how: 'in-place' | 'reducer' | 'plain' | 'ref' | 'apart' | 'replaced';
   /** Only its place is followed, and nothing inside. */
   readonly shallow?: boolean;
   /** It is a map or a set, whose methods the framework does not follow. */
   readonly collection?: boolean;
   /** What sets it, as the component names it. */
   readonly setter?: string;
+  /** It is written by another name. */
+  readonly byAlias?: boolean;
   /** What it was taken out of. */
   readonly from?: 'getter';
   /** Another state that is set along with it, by which the page may catch up. */
@@ -39,7 +41,7 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
       if (value.collection && !shownIn(facts).has(String(change.value))) return [];
       if (setsOtherwise(facts, action, change.value)) return [];
       // Where assignments are followed, one to a member is one; a method that changes a list is none.
-      if (facts.followsAssignment && action.changes.some((one) => one.value === change.value && one.order === undefined)) return [];
+      if (facts.followsAssignment && action.changes.some(isAssigned(change.value))) return [];
       const along = setAlong(facts, action, change.value);
       const setter = facts.values.find((one) => one.kind === 'setter' && one.partner === change.value)?.name;
       return [
@@ -50,6 +52,7 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
           how: 'in-place',
           ...(value.shallow ? { shallow: true } : {}),
           ...(value.collection && isFollowed ? { collection: true } : {}),
+          ...(change.byAlias ? { byAlias: true } : {}),
           ...(setter === undefined ? {} : { setter }),
           ...(along === undefined ? {} : { along }),
         },
@@ -57,6 +60,12 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
     }),
   );
 }
+
+/** An assignment to a member of a state by its own name. */
+const isAssigned =
+  (state: number) =>
+  ({ value, order, byAlias }: ChangeFact): boolean =>
+    value === state && order === undefined && !byAlias;
 
 /** Name of another state that this function sets, or one it calls. */
 function setAlong({ values, actions }: ComponentFacts, action: ActionFact, state: number): string | undefined {
@@ -110,6 +119,18 @@ function plainWritten(component: Component): Unseen[] {
       .flatMap((action) => action.changes)
       .find((one) => one.value === index && one.how === 'assign');
     return change ? [{ name: value.name, change: change.span, declared: value.span, how: 'plain' }] : [];
+  });
+}
+
+/** Another object is put in the place of the one that the markup follows. */
+function replacedWhole({ facts }: Component): Unseen[] {
+  return facts.values.flatMap(({ kind, name, span }, index): Unseen[] => {
+    if (kind !== 'state' || !shownIn(facts).has(String(index))) return [];
+    const change = facts.actions
+      .filter((action) => action.kind !== 'lifecycle' && action.kind !== 'render')
+      .flatMap((action) => action.changes)
+      .find((one) => one.value === index && one.replaces);
+    return change ? [{ name, change: change.span, declared: span, how: 'replaced' }] : [];
   });
 }
 
@@ -233,7 +254,7 @@ function reducedInPlace(model: Model, component: Component): Found[] {
 }
 
 function toFound(component: Component, unseen: Unseen, there?: Location): Found {
-  const { name, change, declared, how, along, shallow, collection, setter, from } = unseen;
+  const { name, change, declared, how, along, shallow, collection, setter, from, byAlias } = unseen;
   const at = how !== 'apart' && there ? there : locate(component.file, how === 'apart' ? declared : change);
   return {
     rule: 'change-unseen',
@@ -250,6 +271,7 @@ function toFound(component: Component, unseen: Unseen, there?: Location): Found 
       collection: collection ? 'yes' : '',
       setter: setter ?? '',
       from: from ?? '',
+      alias: byAlias ? 'yes' : '',
     },
     evidence:
       how === 'apart'
@@ -258,7 +280,7 @@ function toFound(component: Component, unseen: Unseen, there?: Location): Found 
             { at: there ?? locate(component.file, change), text: 'What it was taken from changes here.' },
           ]
         : [
-            { at, text: how === 'plain' || how === 'ref' ? `${name} is written here.` : `${name} is changed in place.` },
+            { at, text: how === 'in-place' || how === 'reducer' ? `${name} is changed in place.` : `${name} is written here.` },
             {
               at: locate(component.file, declared),
               text:
@@ -266,7 +288,9 @@ function toFound(component: Component, unseen: Unseen, there?: Location): Found 
                   ? `${name} is a plain variable: nothing follows it.`
                   : how === 'ref'
                     ? `${name} is a ref: nothing follows what it holds.`
-                    : `${name} is state: only a new value is noticed.`,
+                    : how === 'replaced'
+                      ? `The page follows the object that ${name} is at first.`
+                      : `${name} is state: only a new value is noticed.`,
             },
           ],
     touches: component.id,
@@ -276,9 +300,13 @@ function toFound(component: Component, unseen: Unseen, there?: Location): Found 
 /** State is changed in a way that the framework does not notice. */
 export const changeUnseen: Rule = {
   inComponent: (component) =>
-    [...changedInPlace(component), ...plainWritten(component), ...refsWritten(component), ...takenApart(component)].map((unseen) =>
-      toFound(component, unseen),
-    ),
+    [
+      ...changedInPlace(component),
+      ...plainWritten(component),
+      ...replacedWhole(component),
+      ...refsWritten(component),
+      ...takenApart(component),
+    ].map((unseen) => toFound(component, unseen)),
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];

@@ -1,7 +1,7 @@
 import type { ActionFact, BodyFacts, Reading, TemplateNode, ValueFact } from '../../model/facts';
 import type { Component, Model } from '../../model/model';
 import { remembered } from '../../model/remembered';
-import { type FilePath, locate, type Location } from '../../model/span';
+import { contains, type FilePath, locate, type Location } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 
 type Body = BodyFacts & { readonly template?: readonly TemplateNode[]; readonly returns?: readonly Reading[] };
@@ -10,6 +10,8 @@ type Body = BodyFacts & { readonly template?: readonly TemplateNode[]; readonly 
 export type FactoryStore = {
   readonly file: FilePath;
   readonly value: ValueFact;
+  /** What it does with its own fields. */
+  readonly own: { readonly read: ReadonlySet<string>; readonly written: ReadonlyMap<string, Location> };
   /** Members that change it when they are called, and nothing else. */
   readonly writers: ReadonlySet<string>;
   readonly takers: readonly Taker[];
@@ -23,6 +25,9 @@ export type Taker = {
   readonly by?: Component;
   readonly reads: readonly Location[];
   readonly writes: readonly Location[];
+  /** The members that it reads, and those that it writes without calling anything. */
+  readonly read: ReadonlySet<string>;
+  readonly written: ReadonlyMap<string, Location>;
 };
 
 type Touch = { readonly member: string; readonly span: { start: number; end: number }; readonly isWrite: boolean };
@@ -91,9 +96,31 @@ function onlyWrites(action: ActionFact, store: number): boolean {
   return changes.length > 0 && action.reads.every(isOwn) && action.returns.every((one) => one.value !== store) && action.sends.length === 0;
 }
 
+/** The fields that the functions of a store read and write by themselves; `*` for the whole, which may be any. */
+function ownFields(file: FilePath, module: BodyFacts, store: number): FactoryStore['own'] {
+  const read = new Set<string>();
+  const written = new Map<string, Location>();
+  for (const action of module.actions) {
+    const changes = action.changes.filter((one) => one.value === store);
+    for (const { path, span } of changes) written.set(path?.[0] ?? '*', locate(file, span));
+    // What a field is computed from is no reading of it, where that is itself.
+    const isForItself = ({ path, span }: Reading): boolean =>
+      changes.some((one) => one.path?.[0] === path[0] && one.how === 'in-place' && contains(one.span, span));
+    for (const one of [...action.reads, ...action.returns]) if (one.value === store && !isForItself(one)) read.add(one.path[0] ?? '*');
+  }
+  for (const value of module.values) for (const one of value.from) if (one.value === store) read.add(one.path[0] ?? '*');
+  // Who is handed what sets it may set anything.
+  module.values.forEach(({ kind, partner }, index) => {
+    const isSetter = kind === 'setter' && partner === store;
+    if (isSetter && module.actions.some((action) => action.reads.some((one) => one.value === index && one.how !== 'called')))
+      written.set('*', locate(file, module.values[store]?.span ?? { start: 0, end: 0 }));
+  });
+  return { read, written };
+}
+
 /** The stores of the project that factories made, with all who take them. */
 export function factoryStores(model: Model): FactoryStore[] {
-  const stores = new Map<string, { file: FilePath; value: ValueFact; writers: Set<string>; takers: Taker[]; otherwise: boolean }>();
+  const stores = new Map<string, Omit<FactoryStore, 'takers' | 'otherwise'> & { takers: Taker[]; otherwise: boolean }>();
   for (const { file, module, imports } of model.files.values()) {
     // What is kept by the browser outlives all components.
     if (imports.some((one) => /persist|storage/i.test(one.imported))) continue;
@@ -101,7 +128,8 @@ export function factoryStores(model: Model): FactoryStore[] {
       if (value.kind !== 'store' || value.shape !== 'factory' || value.origin) return;
       const members = value.from.map(({ held }) => held?.at[0]);
       if (members.some((one) => one === undefined || /persist/i.test(one))) return;
-      stores.set(`${file} ${value.name}`, { file, value, writers: writersOf(module, index), takers: [], otherwise: false });
+      const own = ownFields(file, module, index);
+      stores.set(`${file} ${value.name}`, { file, value, own, writers: writersOf(module, index), takers: [], otherwise: false });
     });
   }
   if (stores.size === 0) return [];
@@ -124,6 +152,8 @@ export function factoryStores(model: Model): FactoryStore[] {
         ...(by ? { by } : {}),
         reads: touches.filter((one) => !isWriting(one)).map(({ span }) => locate(file, span)),
         writes: touches.filter(isWriting).map(({ span }) => locate(file, span)),
+        read: new Set(touches.flatMap((one) => (isWriting(one) ? [] : [one.member]))),
+        written: new Map(touches.flatMap((one) => (one.isWrite ? [[one.member, locate(file, one.span)] as const] : []))),
       });
     });
   };

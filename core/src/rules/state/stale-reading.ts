@@ -1,9 +1,10 @@
-import type { ActionFact, Reading, ValueFact } from '../../model/facts';
+import type { ActionFact, ComponentFacts, Reading, ValueFact } from '../../model/facts';
 import type { MemberKey } from '../../model/member';
 import { bindingFor, memberKeyOf } from '../../model/given';
 import { traitsOf } from '../../frameworks/registry';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
+import { remembered } from '../../model/remembered';
 import { contains, locate, type Span } from '../../model/span';
 import type { Found, Rule } from '../rule';
 import { indexOf } from '../../flow/graph/index-of';
@@ -162,9 +163,13 @@ function staleBy(
   model: Model,
   component: Component,
   action: ActionFact,
-): { readonly how: 'list' | 'late' | 'hidden'; readonly readings: readonly Reading[] } {
+): { readonly how: 'list' | 'late' | 'hidden' | 'watched'; readonly readings: readonly Reading[] } {
   if (traitsOf(component).effects === 'listed')
     return { how: 'list', readings: staleIn(model, component, action, readsOf(component, action)) };
+  if (action.followsByValue) {
+    const readings = (action.follows ?? []).filter((one) => isPlain(component, one) && changes(model, component, one));
+    if (readings.length > 0) return { how: 'watched', readings };
+  }
   if (action.follows === undefined || action.runsOnce) return { how: 'late', readings: [] };
   const late = once([...lateIn(model, component, action), ...lateInCalled(model, component, action)]);
   return late.length > 0 ? { how: 'late', readings: late } : { how: 'hidden', readings: hiddenIn(model, component, action) };
@@ -183,11 +188,11 @@ export const staleReading: Rule = {
       const inMemos = values.flatMap(({ name, span, from, ...listed }) =>
         staleIn(model, component, listed, from).map((reading) => toFound(component, reading, { name, span, how: 'list' })),
       );
-      const shown = shownIn(component.facts);
+      const shown = shownAtAll(component.facts);
       const inVariables = values.flatMap(({ name, span, from, once: isOnce }, index) =>
-        (isOnce && shown.has(String(index)) ? once(from) : [])
+        ((isOnce || isSetUpOnce(component, index)) && shown.has(index) ? once(from) : [])
           .filter((reading) => reading.how !== 'called' && changes(model, component, reading))
-          .map((reading) => toFound(component, reading, { name, span, how: 'once' })),
+          .map((reading) => toFound(component, reading, { name, span, how: isTaken(component, reading) ? 'taken' : 'once' })),
       );
       const inNamed = values.flatMap((value) =>
         value.kind === 'derived'
@@ -200,7 +205,39 @@ export const staleReading: Rule = {
     }),
 };
 
-type Stale = 'list' | 'late' | 'hidden' | 'once' | 'provided';
+/** A variable of which assignments would be followed, and which is computed where it is declared and never written. */
+function isSetUpOnce({ facts }: Component, index: number): boolean {
+  const value = facts.values[index];
+  if (!facts.followsAssignment || value?.kind !== 'state' || value.from.length === 0) return false;
+  return !facts.actions.some((action) => action.changes.some((change) => change.value === index)) && !isBound(facts, index);
+}
+
+/** Values that the markup shows, as they are or by what is computed from them. */
+const shownAtAll = remembered((facts: ComponentFacts): ReadonlySet<number> => {
+  const { values } = facts;
+  const shown = new Set([...shownIn(facts)].map((one) => parseInt(one, 10)));
+  for (const index of shown) if (values[index]?.kind === 'derived') for (const { value } of values[index].from) shown.add(value);
+  return shown;
+});
+
+/** A field or a part writes the value by a two-way binding. */
+function isBound(facts: ComponentFacts, index: number): boolean {
+  return (indexOf(facts).sinks.get(index) ?? []).some((sink) => 'binding' in sink && sink.binding.direction === 'two-way');
+}
+
+/** What is read is surely a text, a number or a flag, which nothing can follow by itself. */
+function isPlain({ facts, contract }: Component, { value, path }: Reading): boolean {
+  const read = facts.values[value];
+  if (read?.kind === 'state') return path[0] !== undefined && read.plainMembers?.includes(path[0]) === true;
+  const kinds = read?.kind === 'prop' ? contract.members.get(memberKeyOf(read))?.kinds : undefined;
+  return kinds !== undefined && [...kinds].every((one) => /^(?:text|number|flag|nothing|=.*)$/.test(one));
+}
+
+/** A prop by another name, and nothing computed from it. */
+const isTaken = ({ facts }: Component, { value, how }: Reading): boolean =>
+  facts.values[value]?.kind === 'prop' && (how === 'same' || how === 'part');
+
+type Stale = 'list' | 'late' | 'hidden' | 'once' | 'taken' | 'provided' | 'watched';
 
 /** What is given to all below by its value at that moment. */
 function providedOnce(model: Model, component: Component): Found[] {
@@ -237,7 +274,9 @@ function toFound(
     late: `${action} does not follow it.`,
     hidden: `${action} does not follow it.`,
     once: `${action} is computed once, when ${component.name} is set up.`,
+    taken: `${action} is what it was when ${component.name} was set up.`,
     provided: `${action} is given the value of that moment.`,
+    watched: 'The watcher is given the value of that moment.',
   };
   return {
     rule: 'stale-reading',

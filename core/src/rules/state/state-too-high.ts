@@ -16,7 +16,8 @@ function fixedUses(template: readonly TemplateNode[]): ReadonlySet<TemplateUse> 
   const stack = [...template];
   for (let node = stack.pop(); node; node = stack.pop()) {
     if (node.kind === 'element') stack.push(...node.children);
-    else if (node.kind === 'use' && node.key.kind === 'none' && !node.ref && node.spreads.length === 0) found.add(node);
+    else if (node.kind === 'use' && node.key.kind === 'none' && !node.ref && node.spreads.every(({ fallsThrough }) => fallsThrough))
+      found.add(node);
   }
   return found;
 }

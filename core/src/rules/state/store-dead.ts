@@ -16,7 +16,10 @@ export const storeDead: Rule = {
     const first = new Map<FilePath, Component>();
     for (const component of model.components.values())
       if (component.fileRole === 'source' && !component.isPublic && !first.has(component.file)) first.set(component.file, component);
-    const ofFactories = made.flatMap((store) => deadFactory(store, whole, first));
+    const ofFactories = made.flatMap((store) => {
+      const dead = deadFactory(store, whole, first);
+      return dead.length > 0 ? dead : deadFields(store, whole, first);
+    });
     const ofModules = stores.flatMap(({ file, value, mentions }): Found[] => {
       if (mentions.some(({ mention }) => mention.otherwise) || whole.has(baseName(file))) return [];
       const at = (which: 'read' | 'written'): Location[] =>
@@ -36,20 +39,62 @@ export const storeDead: Rule = {
   },
 };
 
-/** A store that is taken by a call: all who take it use what changes it alone, and nobody reads it. */
+/**
+ * A store that is taken by a call: all who take it use what changes it alone, and nobody reads it; or they read its fields,
+ * and nothing anywhere sets one.
+ */
 function deadFactory(
-  { file, value, takers, otherwise }: FactoryStore,
+  { file, value, takers, otherwise, own }: FactoryStore,
   whole: ReadonlySet<string>,
   first: ReadonlyMap<FilePath, Component>,
 ): Found[] {
   const written = takers.flatMap((one) => one.writes);
-  if (otherwise || whole.has(baseName(file)) || written.length === 0 || takers.some((one) => one.reads.length > 0)) return [];
+  const read = takers.flatMap((one) => one.reads);
+  if (otherwise || whole.has(baseName(file))) return [];
+  const { fields = [], plainMembers = [] } = value;
+  // What is inside a list or an object may change where an item of it is at hand.
+  const isNeverSet =
+    fields.length > 0 &&
+    fields.every(({ name }) => plainMembers.includes(name)) &&
+    read.length > 0 &&
+    written.length === 0 &&
+    own.written.size === 0;
+  if (isNeverSet) {
+    const owner = [file, ...read.map((place) => place.file)].map((one) => first.get(one)).find((one) => one !== undefined);
+    return owner ? [foundDead(owner, file, value, 'read', read)] : [];
+  }
+  if (written.length === 0 || read.length > 0) return [];
   const owner = [file, ...written.map((place) => place.file)].map((one) => first.get(one)).find((one) => one !== undefined);
   if (!owner) return [];
   return [foundDead(owner, file, value, 'written', written)];
 }
 
-function foundDead(owner: Component, file: FilePath, value: ValueFact, has: 'read' | 'written', places: readonly Location[]): Found {
+/** Fields of a store that something sets, and that nobody reads: not the store itself, and none who take it. */
+function deadFields(
+  { file, value, takers, otherwise, own }: FactoryStore,
+  whole: ReadonlySet<string>,
+  first: ReadonlyMap<FilePath, Component>,
+): Found[] {
+  if (otherwise || whole.has(baseName(file)) || takers.length === 0 || own.read.has('*')) return [];
+  return (value.fields ?? []).flatMap((field): Found[] => {
+    const isRead = own.read.has(field.name) || takers.some(({ read }) => read.has(field.name) || read.has('*'));
+    const places = [own.written.get(field.name), ...takers.map(({ written }) => written.get(field.name))].filter(
+      (one) => one !== undefined,
+    );
+    const owner = [file, ...places.map((place) => place.file), ...takers.flatMap(({ by }) => by?.file ?? [])]
+      .map((one) => first.get(one))
+      .find((one) => one !== undefined);
+    return isRead || places.length === 0 || !owner ? [] : [foundDead(owner, file, field, 'written', places)];
+  });
+}
+
+function foundDead(
+  owner: Component,
+  file: FilePath,
+  value: Pick<ValueFact, 'name' | 'span'>,
+  has: 'read' | 'written',
+  places: readonly Location[],
+): Found {
   const declared = locate(file, value.span);
   return {
     rule: 'store-dead',

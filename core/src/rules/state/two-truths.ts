@@ -1,7 +1,7 @@
 import type { BodyFacts, OriginFact, Reading } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
-import { locate, type Location } from '../../model/span';
+import { type FilePath, locate, type Location } from '../../model/span';
 import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 
@@ -40,6 +40,31 @@ function askedBy(body: BodyFacts, state: number): OriginFact | undefined {
       if (address !== undefined && name !== undefined) return { kind: 'fetch', what: `${name} ${address}` };
     }
   return undefined;
+}
+
+/** States that are set to what a function of the project gives that asks for something outside by the same words each time. */
+function askedByFunctions(model: Model, { facts, file }: Component): Copy[] {
+  return facts.values.flatMap(({ kind, shape, name, span }, state): Copy[] => {
+    if (kind !== 'state' || shape !== undefined) return [];
+    for (const { changes, invokes } of facts.actions)
+      for (const { value, from } of changes) {
+        const called = value === state && from.length === 1 && from[0]?.how === 'called' ? from[0].value : undefined;
+        const isPlain = called !== undefined && invokes.some((one) => one.value === called && one.args.length === 0);
+        const origin = isPlain ? requestOf(model, file, facts.values[called]?.source) : undefined;
+        if (origin) return [{ origin, state, name, span }];
+      }
+    return [];
+  });
+}
+
+/** What a function of a module asks for, where that is one thing. */
+function requestOf(model: Model, file: FilePath, name: string | undefined): OriginFact | undefined {
+  const meant = name === undefined ? undefined : model.named(file, name);
+  const module = meant?.kind === 'value' ? model.files.get(meant.file)?.module : undefined;
+  const action = module?.values.find((one) => one.kind === 'function' && meant?.kind === 'value' && one.name === meant.name)?.action;
+  const reads = action === undefined ? [] : (module?.actions[action]?.reads ?? []);
+  const origins = reads.flatMap(({ value }) => module?.values[value]?.origin ?? []).filter(isNamed);
+  return origins.every((one) => one.what === origins[0]?.what) ? origins[0] : undefined;
 }
 
 function originOf(body: BodyFacts, value: number, depth: number): OriginFact | undefined {
@@ -82,7 +107,11 @@ const hooksIn = remembered((body: BodyFacts) => body.values.filter((value) => va
 
 /** The copies that a component keeps, by itself or through hooks of the project. */
 function copiesOf(model: Model, component: Component): Kept[] {
-  const own = copiesIn(component.facts).map((copy) => ({ copy, body: component.facts, at: locate(component.file, copy.span) }));
+  const own = [...copiesIn(component.facts), ...askedByFunctions(model, component)].map((copy) => ({
+    copy,
+    body: component.facts,
+    at: locate(component.file, copy.span),
+  }));
   const through = hooksIn(component.facts).flatMap((value): Kept[] => {
     if (value.source === undefined) return [];
     const meant = model.named(component.file, value.source);

@@ -18,11 +18,25 @@ function setBy(
   return value?.kind === 'setter' && value.partner !== undefined ? { state: value.partner, to: call.arguments[0], call } : undefined;
 }
 
+/** Names of the body that stand for another list, object or function at each rendering. */
+function madeAnew(statements: readonly t.Statement[]): ReadonlySet<string> {
+  const found = new Set<string>();
+  for (const statement of statements) {
+    if (statement.type === 'FunctionDeclaration' && statement.id) found.add(statement.id.name);
+    for (const { id, init } of statement.type === 'VariableDeclaration' ? statement.declarations : []) {
+      const made = init && bare(init);
+      if (id.type === 'Identifier' && made && (isFunction(made) || /^(?:Object|Array|New)Expression$/.test(made.type))) found.add(id.name);
+    }
+  }
+  return found;
+}
+
 /**
  * States that a function component sets each time it renders, or in an effect that runs each time to
  * another value each time. Only what no condition may keep from happening.
  */
 export function setAgain(body: Body, statements: readonly t.Statement[], scope: Scope): AgainFact[] {
+  const anew = madeAnew(statements);
   return reached(statements).flatMap((statement): AgainFact[] => {
     const set = setBy(body, statement, scope);
     if (set) return [{ value: set.state, span: spanOf(set.call), by: 'rendering' }];
@@ -34,6 +48,7 @@ export function setAgain(body: Body, statements: readonly t.Statement[], scope: 
     const follows = (state: number): boolean => {
       if (followed?.type !== 'ArrayExpression') return followed === undefined;
       return followed.elements.some((one) => {
+        if (one?.type === 'Identifier' && anew.has(one.name)) return true;
         const meaning = one?.type === 'Identifier' ? lookUp(scope, one.name) : undefined;
         return meaning?.kind === 'value' && meaning.value === state && meaning.path.length === 0;
       });

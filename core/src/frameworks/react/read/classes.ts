@@ -108,6 +108,7 @@ export function readClassComponent(module: ModuleScope, declared: Declared, node
     },
   };
   const body: Body = newBody(module, classDialect(state));
+  if (/\bforceUpdate\b/.test(module.text.slice(node.start ?? 0, node.end ?? 0))) body.rendersOnDemand = true;
   const scope = innerScope();
   scope.names.set('this.props', { kind: 'props' });
   const members = node.body.body.filter((one): one is Member => one.type === 'ClassMethod' || one.type === 'ClassProperty');

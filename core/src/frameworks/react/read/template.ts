@@ -302,6 +302,7 @@ export function markupOfFunction(body: Body, fn: FunctionNode, scope: Scope, giv
 function markupOfFunctionBody(body: Body, fn: FunctionNode, scope: Scope): TemplateNode[] {
   if (body.unfolding.has(fn) || body.unfolding.size > 12) return [];
   body.unfolding.add(fn);
+  body.rendered.push(spanOf(fn));
   const nodes = fn.body.type === 'BlockStatement' ? markupOfBlock(body, fn.body.body, scope, 'inner') : markupOf(body, fn.body, scope);
   body.unfolding.delete(fn);
   return nodes;

@@ -22,7 +22,7 @@ import { calledForNothing, callGiven } from '../../../read/script/called';
 import { handedReadings, readingsOf } from '../../../read/script/expressions';
 import { parsePatternAt } from '../../../read/script/parse';
 import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
-import { bare, patternNames, spanOf } from '../../../read/script/syntax';
+import { bare, objectNames, patternNames, spanOf } from '../../../read/script/syntax';
 import { propMember, slotMember } from './declared';
 
 /** A template that is being read, with the pieces of markup that are named in it. */
@@ -204,8 +204,12 @@ function readRender(markup: SvelteMarkup, node: AST.RenderTag, scope: Scope): Te
   const [reading] = readingsOf(body, callee, scope);
   const value = reading && body.values[reading.value];
   if (!reading || !value) return [];
-  if (value.kind === 'prop')
-    return [{ kind: 'outlet', slot: memberKeyOf(value), reading: { ...reading, how: 'called' }, span: rangeOf(node), slotProps: hands }];
+  if (value.kind === 'prop') {
+    const [only, ...more] = call.arguments;
+    const names = only && more.length === 0 ? objectNames(only) : undefined;
+    const handed = { slotProps: hands, ...(names ? { names } : {}) };
+    return [{ kind: 'outlet', slot: memberKeyOf(value), reading: { ...reading, how: 'called' }, span: rangeOf(node), ...handed }];
+  }
   return [{ kind: 'text', readings: [reading], span: rangeOf(node) }];
 }
 

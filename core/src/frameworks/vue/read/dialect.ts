@@ -5,6 +5,7 @@ import { channelDialect } from '../../../read/script/channels';
 import { keptFunction, readArgs, readExpression, readingsOf } from '../../../read/script/expressions';
 import { composableValue, computedFrom } from '../../../read/script/functions';
 import { lookUp, type Meaning, type Scope } from '../../../read/script/scope';
+import { plainMembersOf } from '../../../read/script/lists';
 import { bare, calleeName, dottedName, isFunction, keyOf, spanOf } from '../../../read/script/syntax';
 import { type DeclaredMembers, fieldOf } from './contract';
 import { eventMember, propMember } from './names';
@@ -153,8 +154,16 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, setters: Ma
   const boxed = api === undefined ? undefined : states.get(api);
   if (boxed !== undefined) {
     const from = first && !isFunction(first) ? readingsOf(body, first, scope) : [];
+    const shallow = api === 'shallowRef' ? { shallow: true as const } : {};
     return {
-      value: addValue(body, { name, kind: 'state', span, from, ...(api === 'shallowRef' ? { shallow: true as const } : {}) }),
+      value: addValue(body, {
+        name,
+        kind: 'state',
+        span,
+        from,
+        ...shallow,
+        ...(boxed ? {} : { ofObject: true, ...plainMembersOf(first) }),
+      }),
       boxed,
     };
   }

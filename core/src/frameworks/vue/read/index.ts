@@ -294,6 +294,6 @@ function withAttrs(body: Body, nodes: readonly TemplateNode[]): readonly Templat
     const span: Span = node.nameSpan;
     body.restTargets.push({ kind: node.kind === 'element' ? 'element' : node.tag === '' ? 'unknown' : 'use', tag: node.tag });
     const reading: Reading = { value: attrsOf(body, span), path: [], how: 'spread', span };
-    return { ...node, spreads: [...node.spreads, { span, readings: [reading] }] };
+    return { ...node, spreads: [...node.spreads, { span, readings: [reading], fallsThrough: true }] };
   });
 }

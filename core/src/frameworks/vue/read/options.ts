@@ -16,7 +16,7 @@ import {
   patternNames,
   spanOf,
 } from '../../../read/script/syntax';
-import { bindProps } from '../../../read/script/props';
+import { takeProps } from '../../../read/script/props';
 import { declareEvents, declareProps, fieldOf } from './contract';
 import { madeMeaning, madeValue } from './dialect';
 import { takenFromStores } from './store-helpers';
@@ -314,7 +314,7 @@ function readModelOption({ declared }: Setup, given: t.Node | undefined): void {
 export function boundSetup({ body }: Setup, run: FunctionNode, scope: Scope): Scope {
   const inner = innerScope(scope);
   const [props, context] = run.params;
-  if (props) bindProps(body, props, inner);
+  if (props) takeProps(body, props, inner);
   if (context?.type === 'Identifier')
     inner.names.set(context.name, { kind: 'members', of: (name) => (name === 'emit' ? { kind: 'emits' } : { kind: 'opaque' }) });
   else if (context) {

@@ -18,9 +18,9 @@ import {
 import { readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
 import { loadedByCall } from '../../../read/script/loaded';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
-import { howOf } from '../../../read/script/names';
+import { howOf, memberChain } from '../../../read/script/names';
 import { namedBy } from '../../../read/markup/taken';
-import { bindProps } from '../../../read/script/props';
+import { bindProps, takeProps } from '../../../read/script/props';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import {
   bare,
@@ -129,7 +129,7 @@ function readLoose(setup: Setup, node: t.Node, scope: Scope): boolean {
     followsReads(body, at, isFunction(run) ? run : undefined);
     return true;
   }
-  if (api === 'watch' && first && second) return readWatch(setup, first, second, scope);
+  if (api === 'watch') return readWatch(setup, node.arguments, scope);
   if (api === 'provide' && first && second) {
     provide(declared, first, readingsOf(body, second, scope), node);
     return true;
@@ -176,7 +176,8 @@ function runs({ body }: Setup, name: string, kind: ActionKind, given: t.Node, sc
 }
 
 /** `watch(source, (now, before) => …)`: runs when what the source reads is another. */
-function readWatch(setup: Setup, source: t.Node, run: t.Node, scope: Scope): boolean {
+function readWatch(setup: Setup, [source, run, options]: readonly t.Node[], scope: Scope): boolean {
+  if (!source || !run) return false;
   const { body } = setup;
   const at = body.actions.length;
   runs(setup, 'watch', 'effect', run, scope);
@@ -184,10 +185,19 @@ function readWatch(setup: Setup, source: t.Node, run: t.Node, scope: Scope): boo
     const facts = body.actions[at];
     if (!facts) return;
     facts.follows = watched(body, bare(source), scope);
-    body.again.push(...watchedAgain(bare(source), bare(run), scope));
+    if (isByValue(bare(source), scope)) facts.followsByValue = true;
+    body.again.push(...watchedAgain(bare(source), bare(run), scope, options && bare(options)));
     handLatest(body, at, bare(source), facts.follows);
   });
   return true;
+}
+
+/** `watch(props.level, …)`, `watch(form.name, …)`: a member is read once, where its place in an object is meant. */
+function isByValue(source: t.Node, scope: Scope): boolean {
+  if (source.type !== 'MemberExpression') return false;
+  const { base, path } = memberChain(source);
+  const meaning = base.type === 'Identifier' ? lookUp(scope, base.name) : undefined;
+  return path.length === 1 && (meaning?.kind === 'props' || (meaning?.kind === 'value' && meaning.path.length === 0));
 }
 
 /** The first parameter of what a watcher runs is the latest of what it watches: one value, or a list of them. */
@@ -220,7 +230,7 @@ function declare(setup: Setup, declarator: t.VariableDeclarator, kind: string, s
   const names = patternNames(declarator.id);
   const known = init?.type === 'Identifier' ? lookUp(scope, init.name) : undefined;
   if (known?.kind === 'props') {
-    bindProps(body, declarator.id, scope);
+    takeProps(body, declarator.id, scope);
     return;
   }
   if (init?.type === 'CallExpression') {
