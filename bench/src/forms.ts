@@ -1,4 +1,5 @@
-import { check, type Finding, lineAt, lineStarts, link, loadCompilers, readFile } from '@liana/core';
+import { check, type Finding, lineAt, lineStarts, link, loadCompilers, makeTraceWriter, readFile } from '@liana/core';
+import { flowForms } from './forms/flows';
 import type { Files, Form } from './forms/form';
 import { reactForms } from './forms/react';
 import { makeRunner, type Runner, startedFiles } from './forms/run';
@@ -76,3 +77,36 @@ for (const [framework, forms] of Object.entries(all)) {
     `${framework}: ${sum.found} of ${chosen.length} forms found, ${sum.wrong} with a wrong claim${isRun ? `; a run shows ${sum.confirmed} of the ${sum.judged} that can be seen` : ''}`,
   );
 }
+
+/** How far from its mark a rung may stand, in lines, as the labelled cases have it. */
+const nearRung = 2;
+
+const marked = /[⓪①②③④⑤]/g;
+
+/** Questions of flow: all that must be in the answer, and nothing of what must not. */
+let answered = 0;
+const questions = flowForms.filter(
+  ({ framework, form }) => (only === undefined || only === framework || only === 'flows') && words.every((word) => form.includes(word)),
+);
+for (const { framework, form, files, ask } of questions) {
+  const marks = Object.entries(files).flatMap(([file, text]) =>
+    [...text.matchAll(marked)].map(({ 0: mark, index }) => ({ mark, file: `src/${file}`, line: text.slice(0, index).split('\n').length })),
+  );
+  const texts = new Map(
+    Object.entries(startedFiles(framework, files)).map(([file, text]) => [`src/${file}`, text.replaceAll(marked, '')] as const),
+  );
+  const model = link(new Map([...texts].map(([file, text]) => [file, readFile(file, text)])), []);
+  const lineOf = (file: string, offset: number): number => lineAt(lineStarts(texts.get(file) ?? ''), offset);
+  const answer = makeTraceWriter(model, (file) => texts.get(file), lineOf).ask(ask.replace(/:(?=[\w.]+#)/, ':src/'));
+  const rungs = 'entry' in answer ? answer.entry.rungs : [];
+  const isIn = ({ file, line }: { readonly file: string; readonly line: number }): boolean =>
+    rungs.some((rung) => rung.file === file && Math.abs(rung.line - line) <= nearRung);
+  const lacks = marks.filter((one) => one.mark !== '⓪' && !isIn(one));
+  const sloppy = marks.filter((one) => one.mark === '⓪' && isIn(one));
+  if (lacks.length + sloppy.length === 0) answered++;
+  else
+    console.log(
+      `${framework} ${ask}, ${form}: lacks ${lacks.map(({ mark }) => mark).join(' ') || 'nothing'}, has ${sloppy.length} too many${'entry' in answer ? '' : `; ${answer.wrong}`}\n    ${rungs.map((rung) => `${rung.how} ${rung.component ?? ''} ${rung.file}:${rung.line}`).join('\n    ')}`,
+    );
+}
+console.log(`flows: ${answered} of ${questions.length} questions answered`);

@@ -1081,4 +1081,554 @@ export const useLevels = create((set) => ({
     },
     unseen: true,
   },
+  {
+    rule: 'change-unseen',
+    form: 'a member deep in a state object is set, and the same object is set again',
+    files: {
+      'App.jsx': `${use('useState')}
+export default function App() {
+  const [plan, setPlan] = useState({ title: 'Week', days: { mon: 1 } });
+  const onMore = () => {
+    const days = plan.days;
+    ¶days.mon = days.mon + 1;
+    setPlan(plan);
+  };
+  return <button onClick={onMore}>Monday {plan.days.mon}</button>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useState')}
+export default function App() {
+  const [plan, setPlan] = useState({ title: 'Week', days: { mon: 1 } });
+  const onMore = () => setPlan({ ...plan, days: { ...plan.days, mon: plan.days.mon + 1 } });
+  return <button onClick={onMore}>Monday {plan.days.mon}</button>;
+}`,
+    },
+    acts: ['Monday'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a reducer written in place that changes what it is given',
+    files: {
+      'App.jsx': `${use('useReducer')}
+export default function App() {
+  const [list, add] = useReducer((all, one) => {
+    ¶all.push(one);
+    return all;
+  }, []);
+  return <main><button onClick={() => add('oak')}>Add</button><p>{list.length} trees</p></main>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useReducer')}
+export default function App() {
+  const [list, add] = useReducer((all, one) => [...all, one], []);
+  return <main><button onClick={() => add('oak')}>Add</button><p>{list.length} trees</p></main>;
+}`,
+    },
+    acts: ['Add'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a variable of the component is set in a handler and shown',
+    files: {
+      'App.jsx': `export default function App() {
+  let shown = false;
+  function toggle() {
+    ¶shown = !shown;
+  }
+  return <main><button onClick={toggle}>Toggle</button>{shown ? <p>on</p> : <p>off</p>}</main>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useState')}
+export default function App() {
+  const [shown, setShown] = useState(false);
+  function toggle() {
+    setShown(!shown);
+  }
+  return <main><button onClick={toggle}>Toggle</button>{shown ? <p>on</p> : <p>off</p>}</main>;
+}`,
+    },
+    acts: ['Toggle'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'an interval that was started once adds to what it saw',
+    files: {
+      'App.jsx': `${use('useEffect', 'useState')}
+export default function App() {
+  const [ticks, setTicks] = useState(0);
+  useEffect(() => {
+    const id = setInterval(() => setTicks(¶ticks + 1), 20);
+    return () => clearInterval(id);
+  }, []);
+  return <p>{ticks > 1 ? 'runs' : 'stands'}</p>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useEffect', 'useState')}
+export default function App() {
+  const [ticks, setTicks] = useState(0);
+  useEffect(() => {
+    const id = setInterval(() => setTicks((now) => now + 1), 20);
+    return () => clearInterval(id);
+  }, []);
+  return <p>{ticks > 1 ? 'runs' : 'stands'}</p>;
+}`,
+    },
+    acts: ['none', 'none'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'an effect asks again by an id that it does not follow',
+    files: {
+      'App.jsx': `${use('useState')}import { Boat } from './Boat';
+export default function App() {
+  const [id, setId] = useState(1);
+  return <main><button onClick={() => setId(2)}>Next</button><Boat id={id} /></main>;
+}`,
+      'Boat.jsx': `${use('useEffect', 'useState')}
+export function Boat({ id }) {
+  const [name, setName] = useState('');
+  useEffect(() => {
+    Promise.resolve('boat ' + ¶id).then(setName);
+  }, []);
+  return <p>{name}</p>;
+}`,
+    },
+    sound: {
+      'Boat.jsx': `${use('useEffect', 'useState')}
+export function Boat({ id }) {
+  const [name, setName] = useState('');
+  useEffect(() => {
+    Promise.resolve('boat ' + id).then(setName);
+  }, [id]);
+  return <p>{name}</p>;
+}`,
+    },
+    acts: ['Next'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a hook of the project keeps the first callback',
+    files: {
+      'App.jsx': `${use('useState')}import { useKey } from './useKey';
+export default function App() {
+  const [n, setN] = useState(0);
+  const [said, setSaid] = useState('');
+  useKey('a', () => setSaid('n is ' + n));
+  return <main><button onClick={() => setN(n + 1)}>More</button><button onClick={() => window.dispatchEvent(new KeyboardEvent('keydown', { key: 'a' }))}>Press</button><p>{said}</p></main>;
+}`,
+      'useKey.js': `${use('useEffect')}
+export function useKey(key, run) {
+  useEffect(() => {
+    const hear = (event) => {
+      if (event.key === key) ¶run();
+    };
+    window.addEventListener('keydown', hear);
+    return () => window.removeEventListener('keydown', hear);
+  }, [key]);
+}`,
+    },
+    sound: {
+      'useKey.js': `${use('useEffect')}
+export function useKey(key, run) {
+  useEffect(() => {
+    const hear = (event) => {
+      if (event.key === key) run();
+    };
+    window.addEventListener('keydown', hear);
+    return () => window.removeEventListener('keydown', hear);
+  }, [key, run]);
+}`,
+    },
+    acts: ['More', 'More', 'Press'],
+  },
+  {
+    rule: 'prop-written',
+    form: 'a part puts a member on an item that it is given',
+    files: {
+      'App.jsx': `${use('useState')}import { Row } from './Row';
+export default function App() {
+  const [boats] = useState([{ id: 1, name: 'Wren', lit: false }]);
+  return <ul>{boats.map((boat) => <Row key={boat.id} boat={boat} />)}</ul>;
+}`,
+      'Row.jsx': `export function Row({ boat }) {
+  const light = () => {
+    ¶boat.lit = true;
+  };
+  return <li><button onClick={light}>{boat.name}</button> {boat.lit ? 'lit' : 'dark'}</li>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useState')}import { Row } from './Row';
+export default function App() {
+  const [boats, setBoats] = useState([{ id: 1, name: 'Wren', lit: false }]);
+  const light = (id) => setBoats(boats.map((one) => (one.id === id ? { ...one, lit: true } : one)));
+  return <ul>{boats.map((boat) => <Row key={boat.id} boat={boat} onLight={() => light(boat.id)} />)}</ul>;
+}`,
+      'Row.jsx': `export function Row({ boat, onLight }) {
+  return <li><button onClick={onLight}>{boat.name}</button> {boat.lit ? 'lit' : 'dark'}</li>;
+}`,
+    },
+    acts: ['Wren'],
+  },
+  {
+    rule: 'two-way-half',
+    form: 'a checked field without a listener',
+    files: {
+      'App.jsx': `${use('useState')}
+export default function App() {
+  const [on, setOn] = useState(false);
+  return <main><label>Lit<input type="checkbox" ¶checked={on} /></label><button onClick={() => setOn(true)}>On</button></main>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useState')}
+export default function App() {
+  const [on, setOn] = useState(false);
+  return <main><label>Lit<input type="checkbox" checked={on} onChange={(event) => setOn(event.target.checked)} /></label><button onClick={() => setOn(true)}>On</button></main>;
+}`,
+    },
+  },
+  {
+    rule: 'context-missing',
+    form: 'the part that provides takes from its own context',
+    files: {
+      'App.jsx': `${use('createContext', 'useContext')}
+const Tide = createContext();
+function Sheet() {
+  const tide = ¶useContext(Tide);
+  return <Tide.Provider value={{ high: 3 }}><p>{tide.high}</p></Tide.Provider>;
+}
+export default function App() {
+  return <Sheet />;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('createContext', 'useContext')}
+const Tide = createContext();
+function High() {
+  return <p>{useContext(Tide).high}</p>;
+}
+export default function App() {
+  return <Tide.Provider value={{ high: 3 }}><High /></Tide.Provider>;
+}`,
+    },
+  },
+  {
+    rule: 'context-shadowed',
+    form: 'a part inside provides the same context again for some',
+    files: {
+      'App.jsx': `import { Unit } from './unit';
+import { Inner } from './Inner';
+import { Label } from './Label';
+export default function App() {
+  return <Unit.Provider value="m"><Label /><Inner /></Unit.Provider>;
+}`,
+      'unit.js': `import { createContext } from 'react';
+export const Unit = createContext('m');`,
+      'Inner.jsx': `import { Unit } from './unit';
+import { Label } from './Label';
+export function Inner() {
+  return <¶Unit.Provider value="ft"><Label /></Unit.Provider>;
+}`,
+      'Label.jsx': `${use('useContext')}import { Unit } from './unit';
+export function Label() {
+  return <i>{useContext(Unit)}</i>;
+}`,
+    },
+    sound: {
+      'Inner.jsx': `import { Label } from './Label';
+export function Inner() {
+  return <Label />;
+}`,
+    },
+    unseen: true,
+  },
+  {
+    rule: 'context-close',
+    form: 'a context for the one part that stands just below',
+    files: {
+      'App.jsx': `${use('useState')}import { Names } from './names';
+import { List } from './List';
+export default function App() {
+  const [names] = useState(['Ann']);
+  return <¶Names.Provider value={names}><List /></Names.Provider>;
+}`,
+      'names.js': `import { createContext } from 'react';
+export const Names = createContext([]);`,
+      'List.jsx': `${use('useContext')}import { Names } from './names';
+export function List() {
+  const names = useContext(Names);
+  return <ul>{names.map((one) => <li key={one}>{one}</li>)}</ul>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useState')}import { List } from './List';
+export default function App() {
+  const [names] = useState(['Ann']);
+  return <List names={names} />;
+}`,
+      'names.js': 'export {};',
+      'List.jsx': `export function List({ names }) {
+  return <ul>{names.map((one) => <li key={one}>{one}</li>)}</ul>;
+}`,
+    },
+    unseen: true,
+  },
+  {
+    rule: 'event-idle',
+    form: 'a callback that every use gives as an empty function',
+    files: {
+      'App.jsx': `import { Card } from './Card';
+export default function App() {
+  return <main><Card name="a" /><Card name="b" /></main>;
+}`,
+      'Card.jsx': `export function Card({ name, ¶onHover }) {
+  return <p>{name}</p>;
+}`,
+    },
+    sound: {
+      'Card.jsx': `export function Card({ name }) {
+  return <p>{name}</p>;
+}`,
+    },
+    or: ['prop-idle'],
+    unseen: true,
+  },
+  {
+    rule: 'slot-idle',
+    form: 'a place for content that nobody fills',
+    files: {
+      'App.jsx': `import { Panel } from './Panel';
+export default function App() {
+  return <main><Panel title="a">one</Panel><Panel title="b">two</Panel></main>;
+}`,
+      'Panel.jsx': `export function Panel({ title, children, ¶footer }) {
+  return <section><h2>{title}</h2>{children}{footer ? <footer>{footer}</footer> : null}</section>;
+}`,
+    },
+    sound: {
+      'Panel.jsx': `export function Panel({ title, children }) {
+  return <section><h2>{title}</h2>{children}</section>;
+}`,
+    },
+    or: ['prop-unused'],
+    unseen: true,
+  },
+  {
+    rule: 'twins',
+    form: 'two parts of which one was copied and three words changed',
+    files: {
+      'App.jsx': `import { HighTide } from './HighTide';
+import { LowTide } from './LowTide';
+export default function App() {
+  return <main><HighTide rows={[{ id: 1, at: '6:10', metres: 4 }]} /><LowTide rows={[{ id: 2, at: '12:20', metres: 1 }]} /></main>;
+}`,
+      'HighTide.jsx': `import { useState } from 'react';
+¶export function HighTide({ rows }) {
+  const [open, setOpen] = useState(true);
+  const sum = rows.reduce((all, one) => all + one.metres, 0);
+  return (
+    <section className="tide high">
+      <h2 onClick={() => setOpen(!open)}>High tide</h2>
+      {open && (
+        <ol>
+          {rows.map((row) => (
+            <li key={row.id}>
+              <b>{row.at}</b> <i>{row.metres} m</i>
+            </li>
+          ))}
+        </ol>
+      )}
+      <p>{sum} m in all, {(sum / rows.length).toFixed(1)} m each</p>
+    </section>
+  );
+}`,
+      'LowTide.jsx': `import { useState } from 'react';
+export function LowTide({ rows }) {
+  const [open, setOpen] = useState(true);
+  const sum = rows.reduce((all, one) => all + one.metres, 0);
+  return (
+    <section className="tide low">
+      <h2 onClick={() => setOpen(!open)}>Low tide</h2>
+      {open && (
+        <ol>
+          {rows.map((row) => (
+            <li key={row.id}>
+              <b>{row.at}</b> <i>{row.metres} m</i>
+            </li>
+          ))}
+        </ol>
+      )}
+      <p>{sum} m in all, {(sum / rows.length).toFixed(1)} m each</p>
+    </section>
+  );
+}`,
+    },
+    sound: {
+      'LowTide.jsx': `export function LowTide({ rows }) {
+  return <p>{rows.length}</p>;
+}`,
+    },
+    unseen: true,
+  },
+  {
+    rule: 'store-private',
+    form: 'a store that one part alone reads and sets',
+    files: {
+      'App.jsx': `import { Steps } from './Steps';
+export default function App() {
+  return <Steps />;
+}`,
+      'Steps.jsx': `import { useSteps } from './steps';
+export function Steps() {
+  const { at, next } = useSteps();
+  return <button onClick={next}>Step {at}</button>;
+}`,
+      'steps.js': `import { create } from 'zustand';
+export const ¶useSteps = create((set) => ({ at: 0, next: () => set((all) => ({ at: all.at + 1 })) }));`,
+    },
+    sound: {
+      'Steps.jsx': `${use('useState')}
+export function Steps() {
+  const [at, setAt] = useState(0);
+  return <button onClick={() => setAt(at + 1)}>Step {at}</button>;
+}`,
+      'steps.js': 'export {};',
+    },
+    unseen: true,
+  },
+  {
+    rule: 'channel-unpaired',
+    form: 'a bus of the project on which something is sent that nobody hears',
+    files: {
+      'App.jsx': `import { Bell } from './Bell';
+import { Ear } from './Ear';
+export default function App() {
+  return <main><Bell /><Ear /></main>;
+}`,
+      'bus.js': `const all = new Map();
+export const bus = {
+  on(name, run) { all.set(name, [...(all.get(name) ?? []), run]); return () => all.set(name, (all.get(name) ?? []).filter((one) => one !== run)); },
+  emit(name, value) { for (const run of all.get(name) ?? []) run(value); },
+};`,
+      'Bell.jsx': `import { bus } from './bus';
+export function Bell() {
+  return <main><button onClick={() => bus.emit('ring', 1)}>Ring</button><button onClick={() => bus.emit(¶'silence', 0)}>Hush</button></main>;
+}`,
+      'Ear.jsx': `${use('useEffect', 'useState')}import { bus } from './bus';
+export function Ear() {
+  const [n, setN] = useState(0);
+  useEffect(() => bus.on('ring', () => setN((now) => now + 1)), []);
+  return <p>{n}</p>;
+}`,
+    },
+    sound: {
+      'Bell.jsx': `import { bus } from './bus';
+export function Bell() {
+  return <main><button onClick={() => bus.emit('ring', 1)}>Ring</button></main>;
+}`,
+    },
+    unseen: true,
+  },
+  {
+    rule: 'event-stops-short',
+    form: 'an owner waits for what a part two below raises to its own owner',
+    files: {
+      'App.jsx': `${use('useState')}import { Shelf } from './Shelf';
+export default function App() {
+  const [at, setAt] = useState('');
+  return <main><Shelf ¶onOpen={setAt} /><p>{at}</p></main>;
+}`,
+      'Shelf.jsx': `import { Book } from './Book';
+export function Shelf() {
+  return <ul><Book title="Tides" /></ul>;
+}`,
+      'Book.jsx': `export function Book({ title, onOpen }) {
+  return <li><button onClick={() => onOpen?.(title)}>{title}</button></li>;
+}`,
+    },
+    sound: {
+      'Shelf.jsx': `import { Book } from './Book';
+export function Shelf({ onOpen }) {
+  return <ul><Book title="Tides" onOpen={onOpen} /></ul>;
+}`,
+    },
+    or: ['prop-unknown', 'event-never-raised'],
+    acts: ['Tides'],
+  },
+  {
+    rule: 'markup-repeated',
+    or: ['twins'],
+    form: 'the same rows of markup in two parts',
+    files: {
+      'App.jsx': `import { Left } from './Left';
+import { Right } from './Right';
+export default function App() {
+  return <main><Left boat={{ name: 'Wren', length: 4, beam: 2, draught: 1 }} /><Right ship={{ name: 'Teal', length: 9, beam: 3, draught: 2 }} /></main>;
+}`,
+      'Left.jsx': `¶export function Left({ boat }) {
+  return (
+    <aside>
+      <h2>Moored</h2>
+      ¶<dl className="measures">
+        <dt>Name</dt>
+        <dd>{boat.name}</dd>
+        <dt>Length</dt>
+        <dd>{boat.length} m</dd>
+        <dt>Beam</dt>
+        <dd>{boat.beam} m</dd>
+        <dt>Draught</dt>
+        <dd>{boat.draught} m</dd>
+      </dl>
+    </aside>
+  );
+}`,
+      'Right.jsx': `export function Right({ ship }) {
+  return (
+    <section>
+      <p>Expected today</p>
+      <dl className="measures">
+        <dt>Name</dt>
+        <dd>{ship.name}</dd>
+        <dt>Length</dt>
+        <dd>{ship.length} m</dd>
+        <dt>Beam</dt>
+        <dd>{ship.beam} m</dd>
+        <dt>Draught</dt>
+        <dd>{ship.draught} m</dd>
+      </dl>
+      <button>Berth</button>
+    </section>
+  );
+}`,
+    },
+    sound: {
+      'Right.jsx': `export function Right({ ship }) {
+  return <p>{ship.name}</p>;
+}`,
+    },
+    unseen: true,
+  },
+  {
+    rule: 'default-lacking',
+    form: 'an optional typed list is mapped without asking',
+    files: {
+      'App.tsx': `import { Tags } from './Tags';
+export default function App() {
+  return <main><Tags names={['a']} /><Tags /></main>;
+}`,
+      'Tags.tsx': `export function Tags({ names }: { names?: string[] }) {
+  return <ul>{(¶names as string[]).map((one) => <li key={one}>{one}</li>)}</ul>;
+}`,
+    },
+    sound: {
+      'Tags.tsx': `export function Tags({ names = [] }: { names?: string[] }) {
+  return <ul>{names.map((one) => <li key={one}>{one}</li>)}</ul>;
+}`,
+    },
+  },
 ];

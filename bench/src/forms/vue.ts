@@ -584,4 +584,399 @@ export const vueForms: readonly Form[] = [
     sound: { 'LowTide.vue': sfc('', `<p>low</p>`) },
     unseen: true,
   },
+  {
+    rule: 'prop-written',
+    form: 'a list that is given is pushed into',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Add from './Add.vue';\nconst names = ref(['oak']);`,
+        `<main><Add :names="names" /><p>{{ names.length }}</p></main>`,
+      ),
+      'Add.vue': sfc(
+        `const props = defineProps({ names: Array });\nfunction add() {\n  ¶props.names.push('ash');\n}`,
+        `<button @click="add">Add</button>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Add from './Add.vue';\nconst names = ref(['oak']);`,
+        `<main><Add @add="names.push('ash')" /><p>{{ names.length }}</p></main>`,
+      ),
+      'Add.vue': sfc(`const emit = defineEmits(['add']);`, `<button @click="emit('add')">Add</button>`),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'prop-written',
+    form: 'a typed prop is assigned in the template',
+    files: {
+      'App.vue': sfc(`import Fold from './Fold.vue';`, `<Fold :open="true" />`, 'ts'),
+      'Fold.vue': sfc(`defineProps<{ open: boolean }>();`, `<button ¶@click="open = !open">{{ open ? 'less' : 'more' }}</button>`, 'ts'),
+    },
+    sound: {
+      'Fold.vue': sfc(
+        `import { ref } from 'vue';\ndefineProps<{ open: boolean }>();\nconst shut = ref(false);`,
+        `<button @click="shut = !shut">{{ open && !shut ? 'less' : 'more' }}</button>`,
+        'ts',
+      ),
+    },
+    acts: ['less'],
+  },
+  {
+    rule: 'prop-copied',
+    form: 'data of options begins with a prop',
+    files: {
+      'App.vue': options(
+        `import Tally from './Tally.vue';\nexport default { components: { Tally }, data: () => ({ n: 1 }) };`,
+        `<main><button @click="n++">More</button><Tally :start="n" :count="n" /></main>`,
+      ),
+      'Tally.vue': options(
+        `export default {\n  props: ['count', 'start'],\n  data() {\n    return { shown: ¶this.count };\n  },\n  methods: { clear() { this.shown = 0; } },\n};`,
+        `<p @click="clear">{{ shown }} {{ start }}</p>`,
+      ),
+    },
+    sound: { 'Tally.vue': options(`export default { props: ['count', 'start'] };`, `<p>{{ count }} {{ start }}</p>`) },
+    acts: ['More'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'members of a reactive object are taken apart for a computed value',
+    files: {
+      'App.vue': sfc(
+        `import { computed, reactive } from 'vue';\nconst form = reactive({ first: 'a', last: 'b' });\nconst { ¶first, last } = form;\nconst whole = computed(() => first + last);`,
+        `<main><button @click="form.first = 'z'">First</button><p>{{ whole }}</p></main>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { computed, reactive, toRefs } from 'vue';\nconst form = reactive({ first: 'a', last: 'b' });\nconst { first, last } = toRefs(form);\nconst whole = computed(() => first.value + last.value);`,
+        `<main><button @click="form.first = 'z'">First</button><p>{{ whole }}</p></main>`,
+      ),
+    },
+    or: ['change-unseen'],
+    acts: ['First'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'an effect reads a state after its await',
+    files: {
+      'App.vue': sfc(
+        `import { ref, watchEffect } from 'vue';\nconst unit = ref('m');\nconst text = ref('');\nwatchEffect(async () => {\n  const depth = await Promise.resolve(3);\n  text.value = depth + ¶unit.value;\n});`,
+        `<main><button @click="unit = 'ft'">Feet</button><p>{{ text }}</p></main>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref, watchEffect } from 'vue';\nconst unit = ref('m');\nconst text = ref('');\nwatchEffect(async () => {\n  const now = unit.value;\n  const depth = await Promise.resolve(3);\n  text.value = depth + now;\n});`,
+        `<main><button @click="unit = 'ft'">Feet</button><p>{{ text }}</p></main>`,
+      ),
+    },
+    acts: ['Feet'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a provided value is what a ref holds at first',
+    files: {
+      'App.vue': sfc(
+        `import { provide, ref } from 'vue';\nimport Label from './Label.vue';\nconst unit = ref('m');\nprovide('unit', ¶unit.value);`,
+        `<main><button @click="unit = 'ft'">Feet</button><Label /></main>`,
+      ),
+      'Label.vue': sfc(`import { inject, unref } from 'vue';\nconst unit = inject('unit');`, `<i>{{ unref(unit) }}</i>`),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { provide, ref } from 'vue';\nimport Label from './Label.vue';\nconst unit = ref('m');\nprovide('unit', unit);`,
+        `<main><button @click="unit = 'ft'">Feet</button><Label /></main>`,
+      ),
+    },
+    acts: ['Feet'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a composable is handed the value of a prop',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Boat from './Boat.vue';\nconst id = ref(1);`,
+        `<main><button @click="id++">Next</button><Boat :id="id" /></main>`,
+      ),
+      'Boat.vue': sfc(
+        `import { useName } from './useName';\nconst props = defineProps({ id: Number });\nconst name = useName(¶props.id);`,
+        `<p>{{ name }}</p>`,
+      ),
+      'useName.js': `import { computed, toValue } from 'vue';\nexport function useName(id) {\n  return computed(() => 'boat ' + toValue(id));\n}`,
+    },
+    sound: {
+      'Boat.vue': sfc(
+        `import { useName } from './useName';\nconst props = defineProps({ id: Number });\nconst name = useName(() => props.id);`,
+        `<p>{{ name }}</p>`,
+      ),
+    },
+    acts: ['Next'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a list outside of reactivity is shown and pushed into',
+    files: {
+      'App.vue': sfc(
+        `const rows = ['oak'];\nfunction add() {\n  ¶rows.push('ash');\n}`,
+        `<main><button @click="add">Add</button><p>{{ rows.length }} trees</p></main>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nconst rows = ref(['oak']);\nfunction add() {\n  rows.value.push('ash');\n}`,
+        `<main><button @click="add">Add</button><p>{{ rows.length }} trees</p></main>`,
+      ),
+    },
+    acts: ['Add'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a field that is no data is set on this',
+    files: {
+      'App.vue': options(
+        `export default {\n  data() { return { n: 1 }; },\n  computed: { text() { return this.n + ' boats'; } },\n  created() { this.open = false; },\n  methods: { toggle() { ¶this.open = !this.open; } },\n};`,
+        `<main><button @click="toggle">Toggle</button><p>{{ text }} {{ open ? 'open' : 'shut' }}</p></main>`,
+      ),
+    },
+    sound: {
+      'App.vue': options(
+        `export default {\n  data() { return { n: 1, open: false }; },\n  computed: { text() { return this.n + ' boats'; } },\n  methods: { toggle() { this.open = !this.open; } },\n};`,
+        `<main><button @click="toggle">Toggle</button><p>{{ text }} {{ open ? 'open' : 'shut' }}</p></main>`,
+      ),
+    },
+    or: ['name-unknown'],
+    acts: ['Toggle'],
+  },
+  {
+    rule: 'event-stops-short',
+    form: 'an owner waits for an event of a part two below',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Shelf from './Shelf.vue';\nconst at = ref('');`,
+        `<main><Shelf ¶@open="at = $event" /><p>{{ at }}</p></main>`,
+      ),
+      'Shelf.vue': sfc(`import Book from './Book.vue';`, `<section><h2>Books</h2><ul><Book title="Tides" /></ul></section>`),
+      'Book.vue': sfc(
+        `defineProps(['title']);\nconst emit = defineEmits(['open']);`,
+        `<li><button @click="emit('open', title)">{{ title }}</button></li>`,
+      ),
+    },
+    sound: {
+      'Shelf.vue': sfc(
+        `import Book from './Book.vue';\nconst emit = defineEmits(['open']);`,
+        `<section><h2>Books</h2><ul><Book title="Tides" @open="emit('open', $event)" /></ul></section>`,
+      ),
+    },
+    or: ['event-never-raised'],
+    acts: ['Tides'],
+  },
+  {
+    rule: 'event-idle',
+    form: 'an event that is declared, raised nowhere and heard nowhere',
+    files: {
+      'App.vue': sfc(`import Card from './Card.vue';`, `<Card title="a" />`),
+      'Card.vue': sfc(
+        `defineProps(['title']);\nconst emit = defineEmits(['open', ¶'close']);`,
+        `<p>{{ title }} <button @click="emit('open')">Open</button></p>`,
+      ),
+    },
+    sound: {
+      'Card.vue': sfc(
+        `defineProps(['title']);\nconst emit = defineEmits(['open']);`,
+        `<p>{{ title }} <button @click="emit('open')">Open</button></p>`,
+      ),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'two-way-half',
+    form: 'v-model on a part that takes no model',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Slider from './Slider.vue';\nconst level = ref(2);`,
+        `<main><Slider ¶v-model:level="level" /><p>{{ level }}</p></main>`,
+      ),
+      'Slider.vue': sfc(`defineProps({ level: Number });`, `<p><label>Level<input type="text" :value="level" /></label></p>`),
+    },
+    sound: {
+      'Slider.vue': sfc(
+        `const level = defineModel('level', { type: Number });`,
+        `<p><label>Level<input type="text" v-model="level" /></label></p>`,
+      ),
+    },
+    acts: ['Level=7'],
+  },
+  {
+    rule: 'prop-unknown',
+    form: 'a misnamed prop of a part that hands attributes nowhere',
+    files: {
+      'App.vue': sfc(`import Row from './Row.vue';`, `<Row name="a" ¶zone="3" />`),
+      'Row.vue': options(`export default { inheritAttrs: false, props: { name: String } };`, `<p>{{ name }}</p>`),
+    },
+    sound: { 'App.vue': sfc(`import Row from './Row.vue';`, `<Row name="a" />`) },
+    unseen: true,
+  },
+  {
+    rule: 'prop-kind',
+    form: 'an object where a function is declared',
+    files: {
+      'App.vue': sfc(`import List from './List.vue';`, `<List :items="[2, 1]" ¶:sort="{ by: 'n' }" />`),
+      'List.vue': sfc(
+        `const props = defineProps({ items: Array, sort: Function });\nconst sorted = [...props.items].sort(props.sort ? (a, b) => props.sort(a, b) : undefined);`,
+        `<p>{{ sorted.join(' ') }}</p>`,
+      ),
+    },
+    sound: { 'App.vue': sfc(`import List from './List.vue';`, `<List :items="[2, 1]" :sort="(a, b) => a - b" />`) },
+  },
+  {
+    rule: 'slot-shape',
+    form: 'a slot without props is taken apart',
+    files: {
+      'App.vue': sfc(`import Panel from './Panel.vue';`, `<Panel v-slot="{ ¶open }">{{ open }}</Panel>`),
+      'Panel.vue': sfc(`import { ref } from 'vue';\nconst open = ref(true);`, `<section><p v-if="open"><slot /></p></section>`),
+    },
+    sound: {
+      'Panel.vue': sfc(
+        `import { ref } from 'vue';\nconst open = ref(true);`,
+        `<section><p v-if="open"><slot :open="open" /></p></section>`,
+      ),
+    },
+  },
+  {
+    rule: 'slot-idle',
+    form: 'a named slot that no use fills',
+    files: {
+      'App.vue': sfc(`import Panel from './Panel.vue';`, `<main><Panel>one</Panel><Panel>two</Panel></main>`),
+      'Panel.vue': sfc('', `<section><header><slot name=¶"head" /></header><slot /></section>`),
+    },
+    sound: { 'Panel.vue': sfc('', `<section><slot /></section>`) },
+    unseen: true,
+  },
+  {
+    rule: 'context-missing',
+    form: 'options inject a name that only a part beside provides',
+    files: {
+      'App.vue': options(
+        `import Left from './Left.vue';\nimport Right from './Right.vue';\nexport default { components: { Left, Right } };`,
+        `<main><Left /><Right /></main>`,
+      ),
+      'Left.vue': options(`export default { provide: { unit: 'm' } };`, `<p>left</p>`),
+      'Right.vue': options(
+        `export default { inject: [¶'unit'], computed: { text() { return this.unit.toUpperCase(); } } };`,
+        `<p>{{ text }}</p>`,
+      ),
+    },
+    sound: {
+      'App.vue': options(
+        `import Left from './Left.vue';\nimport Right from './Right.vue';\nexport default { components: { Left, Right }, provide: { unit: 'm' } };`,
+        `<main><Left /><Right /></main>`,
+      ),
+      'Left.vue': options(`export default {};`, `<p>left</p>`),
+    },
+  },
+  {
+    rule: 'context-unread',
+    form: 'a key is provided and taken by nobody',
+    files: {
+      'App.vue': sfc(
+        `import { provide } from 'vue';\nimport Label from './Label.vue';\nprovide('unit', 'm');\n¶provide('place', 'quay');`,
+        `<Label />`,
+      ),
+      'Label.vue': sfc(`import { inject } from 'vue';\nconst unit = inject('unit');`, `<i>{{ unit }}</i>`),
+    },
+    sound: { 'App.vue': sfc(`import { provide } from 'vue';\nimport Label from './Label.vue';\nprovide('unit', 'm');`, `<Label />`) },
+    unseen: true,
+  },
+  {
+    rule: 'subscription-kept',
+    form: 'a timer in created of options',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Clock from './Clock.vue';\nconst on = ref(true);`,
+        `<main><button @click="on = !on">Clock</button><Clock v-if="on" /></main>`,
+      ),
+      'Clock.vue': options(
+        `export default {\n  data: () => ({ n: 0 }),\n  created() {\n    this.timer = ¶setInterval(() => { this.n++; }, 1000);\n  },\n};`,
+        `<time>{{ n > 0 ? 'now' : '' }}</time>`,
+      ),
+    },
+    sound: {
+      'Clock.vue': options(
+        `export default {\n  data: () => ({ n: 0 }),\n  created() {\n    this.timer = setInterval(() => { this.n++; }, 1000);\n  },\n  beforeUnmount() {\n    clearInterval(this.timer);\n  },\n};`,
+        `<time>{{ n > 0 ? 'now' : '' }}</time>`,
+      ),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'channel-unpaired',
+    form: 'a listener of a bus by a name that nobody sends',
+    files: {
+      'App.vue': sfc(`import Bell from './Bell.vue';\nimport Ear from './Ear.vue';`, `<main><Bell /><Ear /></main>`),
+      'bus.js': `import mitt from 'mitt';\nexport const bus = mitt();`,
+      'Bell.vue': sfc(`import { bus } from './bus';`, `<button @click="bus.emit('boat:moored', 1)">Ring</button>`),
+      'Ear.vue': sfc(
+        `import { onMounted, onUnmounted, ref } from 'vue';\nimport { bus } from './bus';\nconst n = ref(0);\nconst hear = () => { n.value++; };\nonMounted(() => bus.on(¶'boat:moord', hear));\nonUnmounted(() => bus.off('boat:moord', hear));`,
+        `<p>{{ n }}</p>`,
+      ),
+    },
+    sound: {
+      'Ear.vue': sfc(
+        `import { onMounted, onUnmounted, ref } from 'vue';\nimport { bus } from './bus';\nconst n = ref(0);\nconst hear = () => { n.value++; };\nonMounted(() => bus.on('boat:moored', hear));\nonUnmounted(() => bus.off('boat:moored', hear));`,
+        `<p>{{ n }}</p>`,
+      ),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'derived-twice',
+    form: 'a computed value that the owner has computed too',
+    files: {
+      'App.vue': sfc(
+        `import { computed, ref } from 'vue';\nimport Foot from './Foot.vue';\nconst lines = ref([{ price: 2, count: 3 }]);\nconst total = computed(() => lines.value.reduce((all, one) => all + one.price * one.count, 0));`,
+        `<main><h2>{{ total }}</h2><Foot :lines="lines" /></main>`,
+      ),
+      'Foot.vue': sfc(
+        `import { computed } from 'vue';\nconst props = defineProps(['lines']);\nconst sum = ¶computed(() => props.lines.reduce((before, line) => before + line.price * line.count, 0));`,
+        `<footer>{{ sum }}</footer>`,
+      ),
+    },
+    sound: { 'Foot.vue': sfc(`defineProps(['lines']);`, `<footer>{{ lines.length }}</footer>`) },
+    unseen: true,
+  },
+  {
+    rule: 'two-truths',
+    form: 'a copy of a store is counted on its own',
+    files: {
+      'App.vue': sfc(`import One from './One.vue';\nimport Two from './Two.vue';`, `<main><One /><Two /></main>`),
+      'levels.js': `import { defineStore } from 'pinia';\nexport const useLevels = defineStore('levels', { state: () => ({ high: 1 }), actions: { raise() { this.high++; } } });`,
+      'One.vue': sfc(
+        `import { useLevels } from './levels';\nconst levels = useLevels();`,
+        `<button @click="levels.raise()">Up {{ levels.high }}</button>`,
+      ),
+      'Two.vue': sfc(
+        `import { ref } from 'vue';\nimport { useLevels } from './levels';\nconst levels = useLevels();\nconst high = ref(¶levels.high);\nconst lower = () => { high.value--; };`,
+        `<button @click="lower">Down {{ high }}</button>`,
+      ),
+    },
+    sound: {
+      'Two.vue': sfc(
+        `import { useLevels } from './levels';\nconst levels = useLevels();\nconst lower = () => { levels.high--; };`,
+        `<button @click="lower">Down {{ levels.high }}</button>`,
+      ),
+    },
+    acts: ['Up'],
+  },
+  {
+    rule: 'component-idle',
+    form: 'a part that is imported and never used',
+    files: {
+      'App.vue': sfc(`import Lamp from './Lamp.vue';\nimport Shade from './Shade.vue';`, `<Lamp />`),
+      'Lamp.vue': sfc('', `<b>lamp</b>`),
+      'Shade.vue': `¶${sfc('', `<i>shade</i>`)}`,
+    },
+    sound: { 'App.vue': sfc(`import Lamp from './Lamp.vue';\nimport Shade from './Shade.vue';`, `<main><Lamp /><Shade /></main>`) },
+    unseen: true,
+  },
 ];

@@ -292,6 +292,8 @@ export type ValueFact = {
   readonly plain?: true;
   /** It is an object by which others follow what it holds: a store of the framework. */
   readonly observable?: true;
+  /** A list or an object that is made where a component is set up, and that nothing follows. */
+  readonly unfollowed?: true;
   /** Of a store that a factory makes: the members that hold something and are no functions, where the text tells them all. */
   readonly fields?: readonly NameFact[];
   /** What is followed is the object that it holds, and not what stands under its name. */
@@ -319,7 +321,13 @@ export type ValueFact = {
 };
 
 /** What one argument of a call reads; `action` where it is a function written in place. */
-export type ArgFact = { readonly readings: readonly Reading[]; readonly action?: number; readonly constant?: string };
+export type ArgFact = {
+  readonly readings: readonly Reading[];
+  readonly action?: number;
+  readonly constant?: string;
+  /** What is read is handed in as it is at that moment, where it could be followed. */
+  readonly byValue?: true;
+};
 
 /** What a hook from outside gives of the store it is handed; numbers are positions of arguments. */
 export type StoreReading =
@@ -441,6 +449,8 @@ export type ActionFact = {
   readonly unfollowedOnPurpose?: true;
   /** It surely gives nothing back. */
   readonly givesNothing?: true;
+  /** What it does is done by the function that it makes, which stands as an action of its own where that is given. */
+  readonly makesFunction?: true;
   /** It is marked to run on the server, wherever it is called. */
   readonly onServer?: true;
   /** Whenever it handles an event, it keeps it from going further. */
@@ -517,6 +527,8 @@ export type Binding = {
   /** Markup given as a value; with `hands`, by a function. */
   readonly markup?: readonly TemplateNode[];
   readonly slotProps?: readonly number[];
+  /** What is made in place of a value: a list, an object, a function. */
+  readonly made?: 'list' | 'object' | 'function';
   /** A component given as a value: its module name. */
   readonly component?: string;
   /** A function that gives nothing is called in its place, so that there is nothing to run later. */

@@ -14,7 +14,12 @@ export function findWriters(ways: FlowQueries, frame: Frame, state: number): Wri
   const found: Writer[] = [];
   const name = frame.body.values[state]?.name ?? '';
   const own = (there: Frame, value: number): void => {
-    for (const { action, change } of graph.indexOf(there).changes.get(value) ?? []) {
+    const changes = graph.indexOf(there).changes.get(value) ?? [];
+    // What a made function does is told of that one.
+    const isToldApart = (one: (typeof changes)[number]): boolean =>
+      there.body.actions[one.action]?.makesFunction === true &&
+      changes.some((other) => other.action !== one.action && other.change.span.start === one.change.span.start);
+    for (const { action, change } of changes.filter((one) => !isToldApart(one))) {
       found.push({
         frame: there,
         action,

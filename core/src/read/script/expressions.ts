@@ -353,6 +353,9 @@ function noteChainWrite(body: Body, written: Chain, given: Scope, span: Span, fr
   if (value.kind === 'derived' && path.length === 0) {
     value.from = [...value.from, ...from];
     if (value.plain) (sink.changes ??= []).push({ value: meaning.value, span, how: 'assign', from });
+  } else if (value.unfollowed) {
+    (sink.changes ??= []).push({ value: meaning.value, span, how: 'in-place', from, path: [...meaning.path, ...path] });
+    return;
   } else if (value.kind === 'derived')
     value.from = [
       ...value.from,
@@ -361,7 +364,7 @@ function noteChainWrite(body: Body, written: Chain, given: Scope, span: Span, fr
   const whole = [...meaning.path, ...path];
   // A member of the object of all state is set by what sets state, and not by hand.
   const isByHand = own?.ofState === true && !body.rendersOnDemand;
-  if (value.kind === 'prop' && own && whole.length === 0) {
+  if (value.kind === 'prop' && (own || body.dialect.propsReadOnly) && whole.length === 0) {
     (sink.changes ??= []).push({ value: meaning.value, span, how: 'assign', from, toProps: true });
     return;
   }
@@ -666,7 +669,7 @@ function isHeld(body: Body, value: number, method: string): boolean {
   const kind = body.values[value]?.kind;
   if (!inPlaceMethods.has(method))
     return (body.isModule === true && (kind === 'state' || kind === 'store')) || body.values[value]?.collection === true;
-  return kind === 'state' || kind === 'prop' || kind === 'store';
+  return kind === 'state' || kind === 'prop' || kind === 'store' || body.values[value]?.unfollowed === true;
 }
 
 function calledValue(

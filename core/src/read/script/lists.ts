@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
 import type { ValueFact } from '../../model/facts';
-import { bare, isFunction, keyName } from './syntax';
+import { bare, isFunction, keyName, resultOf } from './syntax';
 
 const words = (text: string): ReadonlySet<string> => new Set(text.split(' '));
 
@@ -50,12 +50,6 @@ export function listOrder(given: t.Node | undefined): 'append' | 'reorder' | und
     return method === 'concat' ? 'append' : listOrder(node.callee.object);
   }
   return undefined;
-}
-
-function resultOf(node: t.Function): t.Node | undefined {
-  if (node.body.type !== 'BlockStatement') return node.body;
-  const last = node.body.body.at(-1);
-  return last?.type === 'ReturnStatement' ? (last.argument ?? undefined) : undefined;
 }
 
 /** The members of an object that begin as a text, a number or a flag. */

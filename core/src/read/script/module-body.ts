@@ -5,7 +5,7 @@ import { bindParams, readActionInto, readExpression, readFunctionInto, readingsO
 import { plainMembersOf } from './lists';
 import { innerScope, type Meaning, type Scope } from './scope';
 import { type StoreShape, storeShapeOf } from './store-shapes';
-import { bare, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
+import { bare, type FunctionNode, isFunction, keyName, patternNames, resultOf, spanOf } from './syntax';
 
 /** A name that a module declares, with what it is. */
 export type ModuleDeclaration = { readonly name: string; readonly node: t.Node; readonly nameSpan: { start: number; end: number } };
@@ -235,13 +235,6 @@ function noteFields(body: Body, store: number, given: t.Node | null | undefined)
     return isFunction(bare(one.value)) ? [] : [{ name, span: spanOf(one.key) }];
   });
   if (fields.every((one) => one !== undefined)) Object.assign(facts, { fields }, plainMembersOf(object));
-}
-
-/** What a function gives in the end; undefined where it gives nothing. */
-function resultOf({ body }: FunctionNode): t.Node | null | undefined {
-  return body.type === 'BlockStatement'
-    ? body.body.findLast((one): one is t.ReturnStatement => one.type === 'ReturnStatement')?.argument
-    : body;
 }
 
 /** `(set, get) => ({ … })`: the object is the store's first content, `set` changes it, `get` gives it. */

@@ -245,3 +245,16 @@ export function objectNames(given: t.Node): string[] | undefined {
   const names = node.properties.map((one) => (one.type === 'SpreadElement' || one.computed ? undefined : keyName(one)));
   return names.every((name): name is string => name !== undefined) ? names : undefined;
 }
+
+/** What a function gives in the end, by its own last `return`; undefined where it gives nothing. */
+export function resultOf({ body }: FunctionNode): t.Node | undefined {
+  if (body.type !== 'BlockStatement') return bare(body);
+  const last = body.body.findLast((one): one is t.ReturnStatement => one.type === 'ReturnStatement');
+  return last?.argument ? bare(last.argument) : undefined;
+}
+
+/** What an expression makes in place; undefined for what it takes from elsewhere. */
+export function madeIn(node: t.Node): 'list' | 'object' | 'function' | undefined {
+  if (isFunction(node)) return 'function';
+  return node.type === 'ArrayExpression' ? 'list' : node.type === 'ObjectExpression' ? 'object' : undefined;
+}

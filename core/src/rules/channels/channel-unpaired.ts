@@ -49,7 +49,7 @@ export const channelUnpaired: Rule = {
       if (carrier === 'document') return unpaired(ends, { listened, isOwn: (event) => !isNativeEvent(event), outsideSends: true });
       const broadcast = broadcastName(carrier);
       if (broadcast !== undefined) return pairsBroadcasts ? loneBroadcast(broadcast, ends) : [];
-      if (!isOwnBus(model, carrier) || !isPaired(ends)) return [];
+      if (!isOwnBus(model, carrier) || (!isPaired(ends) && !missesByALetter(ends))) return [];
       return unpaired(ends, { listened: [], isOwn: () => true, outsideSends: false });
     });
   },
@@ -59,6 +59,12 @@ export const channelUnpaired: Rule = {
 function isPaired({ sends, hears }: Carried): boolean {
   const heard = new Set(hears.flatMap(({ events }) => events ?? []));
   return sends.some(({ events }) => events?.some((event) => heard.has(event)));
+}
+
+/** What is waited for is nearly what is sent. */
+function missesByALetter({ sends, hears }: Carried): boolean {
+  const sent = sends.flatMap(({ events }) => events ?? []);
+  return hears.some(({ events }) => events?.some((event) => nearest(event, sent) !== undefined));
 }
 
 type Terms = {

@@ -60,12 +60,39 @@ function mismatch(
   return { prop, kinds: prop.kinds, value: given.value };
 }
 
-/** A constant of another kind than the prop takes. */
+/** What is made in place is of a kind that the prop does not take. */
+function misfit(known: KnownUse, binding: Binding): Found[] {
+  const { use, owner, target } = known;
+  const key = bindingKey(binding);
+  const prop = key && membersAt(known).get(key);
+  const { made } = binding;
+  if (!made || !prop?.kinds || binding.markup || binding.direction !== 'in' || prop.kinds.has(made) || prop.kinds.size === 0) return [];
+  // A list is an object too, and a function may stand for either.
+  if (prop.kinds.has('object') || (made === 'function' && prop.kinds.has('list'))) return [];
+  const at = locate(use.file, binding.span);
+  return [
+    {
+      rule: 'prop-kind',
+      severity: prop.kinds.has('function') || prop.kinds.has('list') ? 'fault' : 'risk',
+      component: owner.id,
+      subject: binding.to.name,
+      at,
+      words: { target: target.name, prop: binding.to.name, given: words[made] ?? '', takes: kindWords(prop.kinds) },
+      evidence: [
+        { at, text: `${owner.name} gives ${binding.to.name}.` },
+        { at: prop.declared, text: `${target.name} takes ${kindWords(prop.kinds)}.` },
+      ],
+      touches: target.id,
+    },
+  ];
+}
+
+/** A constant of another kind than the prop takes, or something that is made in place. */
 export const propKind: Rule = {
   ofUse: (known) =>
     known.use.node.bindings.flatMap((binding): Found[] => {
       const found = mismatch(known, binding);
-      if (!found) return [];
+      if (!found) return misfit(known, binding);
       const { use, owner, target } = known;
       const at = locate(use.file, binding.span);
       const { prop, kinds, value } = found;

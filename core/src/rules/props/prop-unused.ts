@@ -4,6 +4,7 @@ import { type MemberKey, memberOf } from '../../model/member';
 import { bindingFor } from '../../model/given';
 import type { Component, ContractMember } from '../../model/model';
 import { locate } from '../../model/span';
+import { walkTemplate } from '../../model/walk';
 import { allUses, ownComponents, rememberedByUses } from '../shared/all-uses';
 
 import { indexOf } from '../../flow/graph/index-of';
@@ -29,6 +30,21 @@ function isRead(component: Component, prop: ContractMember): boolean {
   return at !== undefined && ((indexOf(component.facts).sinks.get(at)?.length ?? 0) > 0 || indexOf(component.facts).calls.has(at));
 }
 
+/** A text, a number or a flag, and nothing else. */
+const isOfText = ({ kinds }: ContractMember): boolean =>
+  kinds !== undefined && [...kinds].every((one) => /^(?:text|number|flag|nothing|=.*)$/.test(one));
+
+/** It may be left out: so it is declared, or it has a default, or nothing is declared and the markup asks whether it is there. */
+function isOptional({ facts }: Component, { key, required, fallback }: ContractMember): boolean {
+  if (required !== 'unknown' || fallback !== undefined) return required === 'no' || fallback !== undefined;
+  const at = indexOf(facts).props.get(key);
+  let isAsked = false;
+  walkTemplate(facts.template, (node) => {
+    if (node.kind === 'branch' && node.readings.some(({ value, path }) => value === at && path.length === 0)) isAsked = true;
+  });
+  return isAsked;
+}
+
 const unusedIn = rememberedByUses((component, uses): readonly Found[] => {
   const { contract } = component;
   return [...contract.members.values()].flatMap((prop): Found[] => {
@@ -36,14 +52,14 @@ const unusedIn = rememberedByUses((component, uses): readonly Found[] => {
     const isValue = prop.kind === 'value' || (prop.kind === 'two-way' && component.facts.followsAssignment);
     if (!isValue || prop.mixed || isAddress(prop) || !isRead(component, prop)) return [];
     const isNever = uses.every((known) => !isGiven(known, prop.key));
-    if (isNever && prop.required !== 'no' && prop.fallback === undefined) return [];
+    if (isNever && !isOptional(component, prop)) return [];
     const constant = isNever ? '' : uses.length > 1 ? sameConstant(uses, prop.key) : undefined;
     if (constant === undefined) return [];
     // What is read as if it were always given is more than too much.
     if (demandsOf(component).some((one) => one.prop.key === prop.key)) return [];
     if (uses.some((known) => speltBindings(known).some((one) => one.declared === prop.key))) return [];
-    // What may be shown as content is a slot, whatever its type says.
-    if (isNever && component.facts.slots.some((slot) => slot.key === prop.key)) return [];
+    // What is shown as it is may be content, unless its type says otherwise, or nothing says anything.
+    if (isNever && prop.required !== 'unknown' && !isOfText(prop) && component.facts.slots.some((slot) => slot.key === prop.key)) return [];
     const [first] = uses;
     return [
       {

@@ -1,3 +1,4 @@
+import type { FileFacts } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { directoryOf, joinPath } from '../../model/paths';
@@ -30,6 +31,22 @@ function reached(model: Model): Set<ComponentId> {
   return found;
 }
 
+/**
+ * Whether a name that a file imports may be more than imported: where the file is one component whose markup knows names by
+ * themselves, all that it does with them is seen.
+ */
+function heldIn({ components, exports, aliases }: FileFacts): (name: string) => boolean {
+  const [only, ...more] = components;
+  const knowsAll = only?.form === 'file' && more.length === 0 && !only.registersTags && only.openness !== 'open';
+  if (!knowsAll) return () => true;
+  const held = new Set([
+    ...only.values.flatMap(({ source }) => source?.split('.')[0] ?? []),
+    ...exports.flatMap(({ local }) => local ?? []),
+    ...aliases.map(({ target }) => target.split('.')[0] ?? ''),
+  ]);
+  return (name) => held.has(name);
+}
+
 /** Components that another file imports, or their own mentions as a value. */
 function mentioned(model: Model): Set<ComponentId> {
   const found = new Set<ComponentId>();
@@ -38,7 +55,8 @@ function mentioned(model: Model): Set<ComponentId> {
     if (meant.kind === 'component') found.add(meant.id);
   };
   for (const facts of model.files.values()) {
-    for (const one of facts.imports) if (!one.typeOnly) note(facts.file, one.local);
+    const isHeld = heldIn(facts);
+    for (const one of facts.imports) if (!one.typeOnly && isHeld(one.local)) note(facts.file, one.local);
     for (const one of facts.aliases) note(facts.file, one.name);
     for (const one of facts.globals ?? []) note(facts.file, one.target);
     for (const body of [...facts.components, ...facts.shared.filter((one) => one.kind === 'hook'), ...(facts.module ? [facts.module] : [])])

@@ -6,7 +6,7 @@ import { changerNamed } from '../../model/lookup';
 import { locate, type Location, type Span } from '../../model/span';
 import type { Found, Rule } from '../rule';
 import { walkTemplate } from '../../model/walk';
-import { shownIn } from './shown';
+import { shownAtAll, shownIn } from './shown';
 
 /** What was not noticed: which value, where it changes, and where it should show. */
 type Unseen = {
@@ -113,11 +113,12 @@ function plainWritten(component: Component): Unseen[] {
   const { facts } = component;
   const isMadeAnew = traitsOf(component).rerender === 'component';
   return facts.values.flatMap((value, index): Unseen[] => {
-    if (!value.plain || !shownIn(facts).has(String(index))) return [];
+    if ((!value.plain && !value.unfollowed) || !shownIn(facts).has(String(index))) return [];
     const change = facts.actions
       .filter((action, at) => (isMadeAnew ? runsLater(facts, at) : action.kind !== 'lifecycle' && action.kind !== 'render'))
+      .filter((action) => !value.unfollowed || setAlong(facts, action, index) === undefined)
       .flatMap((action) => action.changes)
-      .find((one) => one.value === index && one.how === 'assign');
+      .find((one) => one.value === index && (one.how === 'assign' || value.unfollowed));
     return change ? [{ name: value.name, change: change.span, declared: value.span, how: 'plain' }] : [];
   });
 }
@@ -169,7 +170,10 @@ function takenApart({ facts }: Component): Unseen[] {
   for (const [index, value] of facts.values.entries()) {
     if (value.kind !== 'state') continue;
     for (const member of value.destructured ?? []) {
-      if (!shownIn(facts).has(`${index}.${member}`)) continue;
+      const isTaken = facts.values.some(
+        ({ once, from: [only] }, at) => once && only?.value === index && only.path[0] === member && shownAtAll(facts).has(at),
+      );
+      if (!isTaken && !shownIn(facts).has(`${index}.${member}`)) continue;
       const change = facts.actions
         .flatMap((action) => action.changes)
         .find(

@@ -21,7 +21,18 @@ function named(formula: string, sources: ReadonlyMap<string, string>): string {
   for (const [, single, several] of formula.matchAll(/(?:\b([\w$]+)|\(([\w$,\s]+)\))\s*=>/g))
     for (const name of (single ?? several ?? '').split(','))
       if (name.trim() !== '' && !names.has(name.trim())) names.set(name.trim(), `#${names.size}`);
-  return formula.replace(/(?<![.\w$])[A-Za-z_$][\w$]*/g, (word) => names.get(word) ?? word).replace(/\((#\d+)\)(?=\s*=>)/g, '$1');
+  return unpacked(formula, sources)
+    .replace(/(?<![.\w$])[A-Za-z_$][\w$]*/g, (word) => names.get(word) ?? word)
+    .replace(/\((#\d+)\)(?=\s*=>)/g, '$1');
+}
+
+/** Sources by their names alone: not as members of what holds them, nor by what a box of them opens with. */
+function unpacked(formula: string, sources: ReadonlyMap<string, string>): string {
+  return formula
+    .replace(/(?<![.\w$])([A-Za-z_$][\w$]*)\.value\b/g, (whole, name: string) => (sources.has(name) ? name : whole))
+    .replace(/(?<![.\w$])([A-Za-z_$][\w$]*)\.([A-Za-z_$][\w$]*)/g, (whole, holder: string, name: string) =>
+      sources.has(name) && !sources.has(holder) ? name : whole,
+    );
 }
 
 /** What a prop is given, where all uses give it the same value of one owner as it is. */
@@ -45,6 +56,8 @@ function sourceOf(model: Model, component: Component, reading: Reading): { reado
     const key = givenTo(model, component, value, reading.path);
     return key === undefined ? undefined : { key, name: value.name };
   }
+  if (value?.kind === 'state' && value.shape === undefined)
+    return { key: `${component.id} ${value.name} ${reading.path.join('.')}`, name: value.name };
   if (
     value?.source === undefined ||
     (value.kind !== 'store' && value.kind !== 'context' && value.kind !== 'hook' && value.kind !== 'module')

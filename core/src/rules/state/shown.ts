@@ -17,3 +17,11 @@ export const shownIn = remembered((facts: ComponentFacts): ReadonlySet<string> =
   });
   return shown;
 });
+
+/** Values that the markup shows, as they are or by what is computed from them, by index. */
+export const shownAtAll = remembered((facts: ComponentFacts): ReadonlySet<number> => {
+  const { values } = facts;
+  const shown = new Set([...shownIn(facts)].map((one) => parseInt(one, 10)));
+  for (const index of shown) if (values[index]?.kind === 'derived') for (const { value } of values[index].from) shown.add(value);
+  return shown;
+});

@@ -1,14 +1,13 @@
-import type { ActionFact, ComponentFacts, Reading, ValueFact } from '../../model/facts';
+import type { ActionFact, BodyFacts, ComponentFacts, Reading, ValueFact } from '../../model/facts';
 import type { MemberKey } from '../../model/member';
 import { bindingFor, memberKeyOf } from '../../model/given';
 import { traitsOf } from '../../frameworks/registry';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
-import { remembered } from '../../model/remembered';
 import { contains, locate, type Span } from '../../model/span';
 import type { Found, Rule } from '../rule';
 import { indexOf } from '../../flow/graph/index-of';
-import { shownIn } from './shown';
+import { shownAtAll } from './shown';
 
 /** Whether a value of a component can be another one at a later rendering. */
 function changes(model: Model, component: Component, { value, path }: Pick<Reading, 'value' | 'path'>, depth = 4): boolean {
@@ -191,7 +190,8 @@ export const staleReading: Rule = {
       const shown = shownAtAll(component.facts);
       const inVariables = values.flatMap(({ name, span, from, once: isOnce }, index) =>
         ((isOnce || isSetUpOnce(component, index)) && shown.has(index) ? once(from) : [])
-          .filter((reading) => reading.how !== 'called' && changes(model, component, reading))
+          // Of members of an object that is followed another rule speaks.
+          .filter((one) => one.how !== 'called' && !component.facts.values[one.value]?.ofObject && changes(model, component, one))
           .map((reading) => toFound(component, reading, { name, span, how: isTaken(component, reading) ? 'taken' : 'once' })),
       );
       const inNamed = values.flatMap((value) =>
@@ -201,9 +201,72 @@ export const staleReading: Rule = {
             )
           : [],
       );
-      return [...inActions, ...inMemos, ...inNamed, ...inVariables, ...providedOnce(model, component)];
+      return [
+        ...inActions,
+        ...inMemos,
+        ...inNamed,
+        ...inVariables,
+        ...providedOnce(model, component),
+        ...handedByValue(model, component),
+        ...inHooks(model, component),
+      ];
     }),
 };
+
+/**
+ * Effects and callbacks of the hooks that a component calls, which read what they are handed and do not follow it, while the
+ * component hands them something else at a later rendering. Each is told of the first component that does.
+ */
+function inHooks(model: Model, component: Component): Found[] {
+  if (traitsOf(component).effects !== 'listed') return [];
+  return component.facts.values.flatMap(({ kind, source, args = [] }): Found[] => {
+    const meant = kind === 'hook' && source !== undefined && args.length > 0 ? model.named(component.file, source) : undefined;
+    if (meant?.kind !== 'hook' || firstCaller(model, meant.fact) !== component) return [];
+    const { values, actions, name } = meant.fact;
+    return actions.flatMap((action): Found[] => {
+      const { follows, unfollowedOnPurpose } = action;
+      if (!follows || unfollowedOnPurpose) return [];
+      const left = action.hears.flatMap((hear) => (hear.action === undefined ? [] : (actions[hear.action] ?? [])));
+      const inner = actions.filter((one) => one !== action && contains(action.span, one.span));
+      const read = [action, ...left, ...inner].flatMap((one) => [
+        ...one.reads,
+        ...one.invokes.map((call) => ({ ...call, how: 'same' as const })),
+      ]);
+      return once(
+        read.filter((reading) => {
+          const param = values[reading.value];
+          if (param?.kind !== 'param' || param.of !== undefined || isFollowed(reading, follows)) return false;
+          const arg = args[param.position ?? -1];
+          const given = arg?.action === undefined ? (arg?.readings ?? []) : (component.facts.actions[arg.action]?.reads ?? []);
+          return given.some((one) => one.how !== 'called' && !one.latest && changes(model, component, one));
+        }),
+      ).map((reading) =>
+        toFound({ ...component, file: meant.file, facts: { ...component.facts, values } }, reading, {
+          name: `${action.name} of ${name}`,
+          span: action.span,
+          how: 'list',
+        }),
+      );
+    });
+  });
+}
+
+const callers = new WeakMap<Model, Map<BodyFacts, Component>>();
+
+/** The first component that calls a hook by itself. */
+function firstCaller(model: Model, hook: BodyFacts): Component | undefined {
+  let known = callers.get(model);
+  if (!known) {
+    known = new Map();
+    for (const component of model.components.values())
+      for (const { kind, source } of component.facts.values) {
+        const meant = kind === 'hook' && source !== undefined ? model.named(component.file, source) : undefined;
+        if (meant?.kind === 'hook' && component.fileRole === 'source' && !known.has(meant.fact)) known.set(meant.fact, component);
+      }
+    callers.set(model, known);
+  }
+  return known.get(hook);
+}
 
 /** A variable of which assignments would be followed, and which is computed where it is declared and never written. */
 function isSetUpOnce({ facts }: Component, index: number): boolean {
@@ -211,14 +274,6 @@ function isSetUpOnce({ facts }: Component, index: number): boolean {
   if (!facts.followsAssignment || value?.kind !== 'state' || value.from.length === 0) return false;
   return !facts.actions.some((action) => action.changes.some((change) => change.value === index)) && !isBound(facts, index);
 }
-
-/** Values that the markup shows, as they are or by what is computed from them. */
-const shownAtAll = remembered((facts: ComponentFacts): ReadonlySet<number> => {
-  const { values } = facts;
-  const shown = new Set([...shownIn(facts)].map((one) => parseInt(one, 10)));
-  for (const index of shown) if (values[index]?.kind === 'derived') for (const { value } of values[index].from) shown.add(value);
-  return shown;
-});
 
 /** A field or a part writes the value by a two-way binding. */
 function isBound(facts: ComponentFacts, index: number): boolean {
@@ -237,17 +292,47 @@ function isPlain({ facts, contract }: Component, { value, path }: Reading): bool
 const isTaken = ({ facts }: Component, { value, how }: Reading): boolean =>
   facts.values[value]?.kind === 'prop' && (how === 'same' || how === 'part');
 
-type Stale = 'list' | 'late' | 'hidden' | 'once' | 'taken' | 'provided' | 'watched';
+/**
+ * What is handed to a function of the project as it is at that moment, while that function goes on computing with it, or
+ * does something when it changes.
+ */
+function handedByValue(model: Model, component: Component): Found[] {
+  return component.facts.values.flatMap(({ kind, source, args = [], span }): Found[] => {
+    const meant =
+      kind === 'hook' && source !== undefined && args.some((one) => one.byValue) ? model.named(component.file, source) : undefined;
+    if (meant?.kind !== 'hook') return [];
+    const { values, actions } = meant.fact;
+    const goesOn = (position: number): boolean => {
+      const param = values.findIndex((one) => one.kind === 'param' && one.of === undefined && one.position === position);
+      const reads = [
+        ...values.flatMap((one) => (one.kind === 'derived' ? one.from : [])),
+        ...actions.flatMap((one) => (one.kind === 'effect' ? one.reads : [])),
+      ];
+      return param >= 0 && reads.some(({ value }) => value === param);
+    };
+    return args.flatMap((arg, position) => {
+      const [reading] = arg.byValue && goesOn(position) ? arg.readings : [];
+      return reading && changes(model, component, reading)
+        ? [toFound(component, reading, { name: source ?? '', span, how: 'handed' })]
+        : [];
+    });
+  });
+}
+
+type Stale = 'handed' | 'list' | 'late' | 'hidden' | 'once' | 'taken' | 'provided' | 'watched';
 
 /** What is given to all below by its value at that moment. */
 function providedOnce(model: Model, component: Component): Found[] {
-  if (!traitsOf(component).stateByName) return [];
+  const { values } = component.facts;
+  const isOnce = ({ value }: Reading): boolean =>
+    (traitsOf(component).stateByName && isSetAnew(component, value)) ||
+    (values[value]?.once === true && values[value].from.some((one) => changes(model, component, one)));
   return (model.usesBy.get(component.id) ?? []).flatMap(({ node, target }) => {
     if (target.kind !== 'provider') return [];
     const { name = '' } = model.contexts.get(target.context) ?? {};
     return node.bindings
       .flatMap((binding) => binding.readings)
-      .filter((reading) => reading.how === 'same' && !reading.held && isSetAnew(component, reading.value))
+      .filter((reading) => reading.how === 'same' && !reading.held && isOnce(reading))
       .map((reading) => toFound(component, reading, { name: name.replace(/^key:/, ''), span: node.span, how: 'provided' }));
   });
 }
@@ -274,6 +359,7 @@ function toFound(
     late: `${action} does not follow it.`,
     hidden: `${action} does not follow it.`,
     once: `${action} is computed once, when ${component.name} is set up.`,
+    handed: `${action} is given the value of that moment.`,
     taken: `${action} is what it was when ${component.name} was set up.`,
     provided: `${action} is given the value of that moment.`,
     watched: 'The watcher is given the value of that moment.',

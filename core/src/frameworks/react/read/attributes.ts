@@ -4,10 +4,11 @@ import type { Binding, BindingTarget, KeyFact, Reading, SpreadFact, TemplateNode
 import type { Writable } from '../../../model/writable';
 import { attachCallbacks, type Body, excerpt, newEffects, wholeProps } from '../../../read/script/body';
 import { calledForNothing, callGiven } from '../../../read/script/called';
+import { madeByCall } from '../../../read/script/made-functions';
 import { readExpression, readingsOf } from '../../../read/script/expressions';
 import { memberChain } from '../../../read/script/names';
 import { lookUp, type Scope } from '../../../read/script/scope';
-import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
+import { bare, dottedName, type FunctionNode, isFunction, keyName, madeIn, spanOf } from '../../../read/script/syntax';
 import { declareAction } from '../../../read/script/functions';
 import { handedIn, handedOn, isComponentName } from './handed';
 import { isComponentTag, platformAttribute, platformEvent, propMember } from './names';
@@ -130,6 +131,8 @@ function bindingOf(
   }
   // A form runs the function that it is given as its action.
   if (!isComponentTag(tag) && /^(action|formAction)$/.test(name)) binding.direction = 'out';
+  const formed = madeIn(node);
+  if (formed) binding.made = formed;
   const holdsMarkup = body.module.holdsMarkup(node);
   if (isFunction(node)) {
     binding.action = declareAction(body, name, 'handler', node, scope);
@@ -138,6 +141,11 @@ function bindingOf(
       binding.markup = rendered.nodes;
       binding.slotProps = rendered.values;
     }
+    return binding;
+  }
+  const made = binding.direction === 'out' ? madeByCall(body, node, scope) : undefined;
+  if (made !== undefined) {
+    binding.action = made;
     return binding;
   }
   const called = binding.direction === 'out' ? calledForNothing(body, node, scope) : undefined;

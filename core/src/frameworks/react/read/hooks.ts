@@ -1,13 +1,14 @@
 import type * as t from '@babel/types';
 import type { ActionFact, ValueKind } from '../../../model/facts';
 import type { Writable } from '../../../model/writable';
-import { addValue, type Body, moduleValue, newEffects, noteDemanded } from '../../../read/script/body';
+import { addAction, addValue, type Body, moduleValue, newEffects, noteDemanded } from '../../../read/script/body';
 import { keptFunction, readArgs, readingsOf } from '../../../read/script/expressions';
 import { computedFrom, declareAction, declareFunction } from '../../../read/script/functions';
 import { originOfHook } from '../../../read/script/origins';
 import { makesCollection } from '../../../read/script/lists';
 import { storeReadingOf } from '../../../read/script/store-shapes';
 import { noteTested } from '../../../read/script/names';
+import { changedBack } from '../../../read/script/param-changes';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, calleeName, dottedName, noteEnding, isFunction, patternNames, spanOf } from '../../../read/script/syntax';
 
@@ -116,6 +117,11 @@ function declarePair(body: Body, declarator: t.VariableDeclarator, call: t.CallE
   const reducer = hook === 'useReducer' && call.arguments[0] ? dottedName(bare(call.arguments[0])) : undefined;
   const collection = makesCollection(initial) ? { collection: true as const } : {};
   const value = addValue(body, { name, kind: 'state', span, from, ...collection, ...(reducer ? { reducer } : {}) });
+  const changed = hook === 'useReducer' && isFunction(run) ? changedBack(run, false) : undefined;
+  if (changed) {
+    const facts = body.actions[addAction(body, name, 'handler', spanOf(run as t.Node))];
+    if (facts) facts.changes = [{ value, span: changed, how: 'in-place', from: [] }];
+  }
   if (reducer && !scope.names.has(reducer) && body.module.names.has(reducer))
     moduleValue(body, reducer, spanOf(call.arguments[0] as t.Node));
   for (const found of names) {

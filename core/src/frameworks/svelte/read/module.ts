@@ -11,7 +11,7 @@ import { ambientOf, kept, moduleScope, takenApart, sharedValue } from '../../../
 import { readModule } from '../../../read/script/modules';
 import { parseScript } from '../../../read/script/parse';
 import { innerScope } from '../../../read/script/scope';
-import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
+import { bare, dottedName, type FunctionNode, isFunction, keyName, resultOf, spanOf } from '../../../read/script/syntax';
 import { readTypeDeclaration } from '../../../read/script/types';
 import { keepsState, readStateClass } from './classes';
 import { newDeclared } from './declared';
@@ -164,10 +164,4 @@ function readComposable(module: ModuleScope, one: Declaration, node: FunctionNod
   if (node.body.type === 'BlockStatement') readInstance({ body, declared, runes: true, isFunction: true }, node.body.body, scope);
   const result = resultOf(node);
   return hookFact(one, body, result ? readingsOf(body, result, scope) : [], declared.provides);
-}
-
-function resultOf(node: FunctionNode): t.Node | undefined {
-  if (node.body.type !== 'BlockStatement') return bare(node.body);
-  const last = node.body.body.findLast((one): one is t.ReturnStatement => one.type === 'ReturnStatement');
-  return last?.argument ? bare(last.argument) : undefined;
 }

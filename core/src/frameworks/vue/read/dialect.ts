@@ -6,7 +6,7 @@ import { keptFunction, readArgs, readExpression, readingsOf } from '../../../rea
 import { composableValue, computedFrom } from '../../../read/script/functions';
 import { lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { plainMembersOf } from '../../../read/script/lists';
-import { bare, calleeName, dottedName, isFunction, keyOf, spanOf } from '../../../read/script/syntax';
+import { bare, calleeName, dottedName, isFunction, keyName, keyOf, spanOf } from '../../../read/script/syntax';
 import { type DeclaredMembers, fieldOf } from './contract';
 import { eventMember, propMember } from './names';
 
@@ -62,6 +62,7 @@ export function vueDialect(declared: DeclaredMembers, setters: Map<number, numbe
       return true;
     },
     forAll,
+    propsReadOnly: true,
     memberOfProp: propMember,
     hook: (body, call, scope) => madeValue(body, call, scope, setters)?.value,
     write: (body, value, path, from, span, sink) => {
@@ -172,7 +173,19 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, setters: Ma
   if (api === 'inject' && first) return { value: makeTaken(body, name, call, scope), boxed: true };
   const source = dottedName(call.callee);
   if (!isComposable(calleeName(call)) || source === undefined) return undefined;
-  return { value: composableValue(body, name, source, call, scope), boxed: true };
+  const value = composableValue(body, name, source, call, scope);
+  const facts = body.values[value];
+  if (facts?.args)
+    facts.args = facts.args.map((arg, at) => (isByValue(call.arguments[at], scope) ? { ...arg, byValue: true as const } : arg));
+  return { value, boxed: true };
+}
+
+/** `useName(props.id)`, `useName(id.value)`: what could be followed is read before it is handed in. */
+function isByValue(given: t.Node | undefined, scope: Scope): boolean {
+  const node = given && bare(given);
+  if (node?.type !== 'MemberExpression' || node.object.type !== 'Identifier') return false;
+  const meaning = lookUp(scope, node.object.name);
+  return meaning?.kind === 'props' || (meaning?.kind === 'box' && keyName({ key: node.property }) === 'value');
 }
 
 /** `computed(() => …)`, `computed({ get, set })`: what it is made from is read when all names are known. */

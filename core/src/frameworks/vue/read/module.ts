@@ -26,6 +26,7 @@ import {
   keyName,
   keyOf,
   nameOfFile,
+  resultOf,
   spanOf,
 } from '../../../read/script/syntax';
 import { readType, readTypeDeclaration } from '../../../read/script/types';
@@ -33,7 +34,7 @@ import { declareEvents, declareProps, fieldOf, newDeclared } from './contract';
 import { vueDialect } from './dialect';
 import { assemble, componentsOf } from '.';
 import { pascal } from './names';
-import { boundSetup, isComponentObject, isMixin, membersGiven, optionsIn, readOptions, resultOf } from './options';
+import { boundSetup, isComponentObject, isMixin, membersGiven, optionsIn, readOptions } from './options';
 import { rendersSomething } from './render';
 import { newSetup, readSetup } from './setup';
 import type { VueMarkup } from './template';

@@ -9,11 +9,13 @@ import {
   bare,
   calleeName,
   dottedName,
+  forEachChild,
   type FunctionNode,
   isFunction,
   keyName,
   keyOf,
   patternNames,
+  resultOf,
   spanOf,
 } from '../../../read/script/syntax';
 import { takeProps } from '../../../read/script/props';
@@ -117,6 +119,7 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   if (known?.type === 'ObjectExpression') declareData(body, known, own, scope, isFunction(data) ? data : undefined);
   declareFunctions(setup, option('methods'), own, scope);
   declareComputed(setup, option('computed'), own, scope);
+  if (!mixins && !takesOver) declareFields(body, options, own);
   for (const property of options.properties) {
     if (property.type === 'SpreadElement') continue;
     const name = keyName(property) ?? '';
@@ -169,12 +172,6 @@ function platformMember(setup: Setup, name: string): Meaning | undefined {
   return declared.props.has(name) ? { kind: 'value', value: propValue(body, name, { start: 0, end: 0 }), path: [] } : undefined;
 }
 
-/** The result of a function: what its last statement returns. */
-export function resultOf(node: FunctionNode): t.Node | undefined {
-  if (node.body.type !== 'BlockStatement') return node.body;
-  return node.body.body.findLast((one): one is t.ReturnStatement => one.type === 'ReturnStatement')?.argument ?? undefined;
-}
-
 /** `data() { return { open: false } }`: each member is a state. `maker` is the function, whose variables its members may read. */
 function declareData(body: Body, object: t.ObjectExpression, own: Map<string, Meaning>, scope: Scope, maker?: FunctionNode): void {
   const inner = innerScope(scope);
@@ -195,6 +192,21 @@ function declareData(body: Body, object: t.ObjectExpression, own: Map<string, Me
       if (facts && first && !isFunction(first)) facts.from = readingsOf(body, first, inner);
     });
   }
+}
+
+/** `this.timer = …` of what is declared nowhere: a field that the markup may show, and that nothing follows. */
+function declareFields(body: Body, options: t.ObjectExpression, own: Map<string, Meaning>): void {
+  const visit = (node: t.Node): void => {
+    const target = node.type === 'AssignmentExpression' ? node.left : node.type === 'UpdateExpression' ? node.argument : undefined;
+    const isField = target?.type === 'MemberExpression' && target.object.type === 'ThisExpression' && !target.computed;
+    const name = isField && target.property.type === 'Identifier' ? target.property.name : undefined;
+    if (name !== undefined && !name.startsWith('$') && !own.has(name)) {
+      const value = addValue(body, { name, kind: 'derived', span: spanOf(node), from: [], plain: true });
+      own.set(name, { kind: 'value', value, path: [] });
+    }
+    forEachChild(node, visit);
+  };
+  visit(options);
 }
 
 function declareFunctions({ body }: Setup, given: t.Node | undefined, own: Map<string, Meaning>, scope: Scope): void {

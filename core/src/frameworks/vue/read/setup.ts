@@ -15,7 +15,7 @@ import {
   propValue,
   type Effects,
 } from '../../../read/script/body';
-import { readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
+import { keptFunction, readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
 import { loadedByCall } from '../../../read/script/loaded';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
 import { howOf, memberChain } from '../../../read/script/names';
@@ -131,7 +131,13 @@ function readLoose(setup: Setup, node: t.Node, scope: Scope): boolean {
   }
   if (api === 'watch') return readWatch(setup, node.arguments, scope);
   if (api === 'provide' && first && second) {
-    provide(declared, first, readingsOf(body, second, scope), node);
+    const given = bare(second);
+    provide(
+      declared,
+      first,
+      isFunction(given) ? [keptFunction(body, 'provide', given, scope)] : providedReadings(body, given, scope),
+      node,
+    );
     return true;
   }
   if (api === 'defineExpose') {
@@ -144,6 +150,15 @@ function readLoose(setup: Setup, node: t.Node, scope: Scope): boolean {
     return true;
   }
   return readMacro(setup, node, undefined, scope) || api === 'defineSlots';
+}
+
+/** What is provided; a value that is taken out for it is what it was at that moment. */
+function providedReadings(body: Body, given: t.Node, scope: Scope): readonly Reading[] {
+  const from = readingsOf(body, given, scope);
+  if (given.type !== 'MemberExpression' || !isTakenOnce(body, given, from)) return from;
+  const span = spanOf(given);
+  const value = addValue(body, { name: body.values[from[0]?.value ?? -1]?.name ?? '', kind: 'derived', span, from, once: true });
+  return [{ value, path: [], how: 'same', span }];
 }
 
 export function provide(declared: DeclaredMembers, key: t.Node, readings: readonly Reading[], whole: t.Node): void {
@@ -291,7 +306,10 @@ function declareMade(
     if (parts.length > 0) value.parts = Object.fromEntries(parts.map((found) => [found.path[0] ?? '', found.name]));
   }
   if (declarator.id.type === 'ObjectPattern') noteDemanded(body, made.value, spanOf(declarator.id));
-  for (const found of names) scope.names.set(found.name, madeMeaning(made, found.path));
+  for (const found of names) {
+    const taken = around || made.boxed ? undefined : takenOut(body, made.value, found);
+    scope.names.set(found.name, taken === undefined ? madeMeaning(made, found.path) : { kind: 'value', value: taken, path: [] });
+  }
   return true;
 }
 
@@ -333,6 +351,26 @@ function declareRef({ body }: Setup, names: readonly PatternName[], call: t.Call
   return true;
 }
 
+const isMadeInPlace = (init: t.Node | undefined): boolean => init?.type === 'ArrayExpression' || init?.type === 'ObjectExpression';
+
+/**
+ * The value that a member becomes which is taken out of an object that is followed: a text, a number or a flag is what it
+ * was from then on. Undefined where it may be followed by itself.
+ */
+function takenOut(body: Body, index: number, found: PatternName): number | undefined {
+  const value = body.values[index];
+  const [member, ...more] = found.path;
+  if (!value?.ofObject || member === undefined || more.length > 0 || found.rest || !value.plainMembers?.includes(member)) return undefined;
+  const span = spanOf(found.node);
+  return addValue(body, {
+    name: found.name,
+    kind: 'derived',
+    span,
+    from: [{ value: index, path: [member], how: 'part', span }],
+    once: true,
+  });
+}
+
 /** Any other constant: another name for a value or its part, or made from others. */
 function declareValue(
   { body }: Setup,
@@ -352,6 +390,11 @@ function declareValue(
     if (alias) {
       const whole = init?.type === 'Identifier' ? lookUp(scope, init.name) : undefined;
       if (whole?.kind === 'value' && value.kind === 'state' && found.path.length === 1) noteApart(value, found.path);
+      const taken = whole?.kind === 'value' ? takenOut(body, only.value, found) : undefined;
+      if (taken !== undefined) {
+        scope.names.set(found.name, { kind: 'value', value: taken, path: [] });
+        continue;
+      }
       scope.names.set(found.name, { kind: 'box', value: only.value, path: found.path });
       continue;
     }
@@ -367,6 +410,7 @@ function declareValue(
       from,
       ...plain,
       ...(isTakenOnce(body, init, from) ? { once: true as const } : {}),
+      ...(found.path.length === 0 && isMadeInPlace(init) ? { unfollowed: true as const } : {}),
     });
     scope.names.set(found.name, { kind: 'value', value: made, path: [] });
   }

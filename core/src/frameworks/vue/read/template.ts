@@ -21,7 +21,7 @@ import {
 import { keptFunction, readingsOf } from '../../../read/script/expressions';
 import { parseExpressionAt, parsePatternAt, type ScriptRange } from '../../../read/script/parse';
 import { innerScope, declaredIn, lookUp, type Scope } from '../../../read/script/scope';
-import { bare, isFunction, patternNames } from '../../../read/script/syntax';
+import { bare, isFunction, madeIn, patternNames } from '../../../read/script/syntax';
 import { camel, eventMember, pascal, propMember, propName, slotMember } from './names';
 
 /** What the compiler calls its nodes by number. */
@@ -417,6 +417,8 @@ function readBound(
   };
   const node = range ? expressionAt(markup, range) : sameName(arg, nameSpan);
   const inner = node && bare(node);
+  const made = inner && madeIn(inner);
+  if (made) binding.made = made;
   if (inner && /^(String|Numeric|Boolean|Null)Literal$/.test(inner.type))
     binding.constant = range ? markup.text.slice(range.start, range.end) : '';
   else if (isFunction(inner)) binding.readings = [keptFunction(body, arg, inner, scope)];

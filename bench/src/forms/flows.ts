@@ -1,0 +1,612 @@
+import type { Files } from './form';
+
+/** A question about a value of a small application: what a right answer holds stands at `①` and so on, what only a sloppy one does at `⓪`. */
+export type FlowForm = {
+  readonly form: string;
+  readonly framework: 'react' | 'vue' | 'svelte';
+  readonly files: Files;
+  /** As the shell is asked: `changes:App.count`. */
+  readonly ask: string;
+};
+
+const vue = (setup: string, template: string): string => `<script setup>\n${setup}\n</script>\n\n<template>\n${template}\n</template>\n`;
+const svelte = (script: string, markup: string): string => `<script>\n${script}\n</script>\n\n${markup}\n`;
+
+/** Questions of flow over what people write. */
+export const flowForms: readonly FlowForm[] = [
+  {
+    framework: 'react',
+    form: 'a dispatch given by a context, through a hook of the project',
+    ask: 'changes:CartProvider.cart',
+    files: {
+      'App.jsx': `import { CartProvider } from './cart';
+import { Shelf } from './Shelf';
+import { Basket } from './Basket';
+
+export default function App() {
+  return (
+    <CartProvider>
+      <Shelf />
+      <Basket />
+    </CartProvider>
+  );
+}`,
+      'cart.jsx': `import { createContext, useContext, useReducer } from 'react';
+
+const Cart = createContext(null);
+
+function reduce(cart, action) {
+  switch (action.type) {
+    case 'put':
+      return [...cart, action.item];
+
+    case 'empty':
+      return [];
+
+    default:
+      return cart;
+  }
+}
+
+export function CartProvider({ children }) {
+  const [cart, dispatch] = useReducer(reduce, []);
+  return <Cart.Provider value={{ cart, dispatch }}>{children}</Cart.Provider>;
+}
+
+export function useCart() {
+  return useContext(Cart);
+}`,
+      'Shelf.jsx': `import { useCart } from './cart';
+
+export function Shelf() {
+  const { dispatch } = useCart();
+  return <button onClick={() => ①dispatch({ type: 'put', item: 'rope' })}>Rope</button>;
+}`,
+      'Basket.jsx': `import { useCart } from './cart';
+
+export function Basket() {
+  const { cart, dispatch } = useCart();
+  const clear = () => {
+    ②dispatch({ type: 'empty' });
+  };
+
+  return (
+    <section>
+      {cart.length}
+      <button onClick={clear}>Empty</button>
+
+
+
+      <button onClick={() => ⓪window.print()}>Print</button>
+    </section>
+  );
+}`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'a setter handed down under other names, called in a timer',
+    ask: 'changes:App.open',
+    files: {
+      'App.jsx': `import { useState } from 'react';
+import { Menu } from './Menu';
+
+export default function App() {
+  const [open, setOpen] = useState(false);
+  return (
+    <main>
+      <button onClick={() => ①setOpen(true)}>Open</button>
+      {open && <Menu onDone={setOpen} />}
+    </main>
+  );
+}`,
+      'Menu.jsx': `import { Item } from './Item';
+
+export function Menu({ onDone }) {
+  const later = () => {
+    setTimeout(() => {
+      ②onDone(false);
+    }, 300);
+  };
+
+
+  return (
+    <ul>
+      <Item label="Save" onPick={later} />
+      <Item label="Close" onPick={() => ③onDone(false)} />
+    </ul>
+  );
+}`,
+      'Item.jsx': `export function Item({ label, onPick }) {
+  return <li onClick={onPick}>{label}</li>;
+}`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'a value through a render prop and a memo',
+    ask: 'goes:App.level',
+    files: {
+      'App.jsx': `import { useMemo, useState } from 'react';
+import { Frame } from './Frame';
+import { Gauge } from './Gauge';
+import { Foot } from './Foot';
+
+export default function App() {
+  const [level, setLevel] = useState(2);
+  const text = useMemo(() => level + ' m', [level]);
+  return (
+    <main onClick={() => setLevel(3)}>
+      <Frame render={(wide) => <Gauge wide={wide} at={level} />} />
+      <Foot text={text} />
+    </main>
+  );
+}`,
+      'Frame.jsx': `export function Frame({ render }) {
+  const wide = window.innerWidth > 700;
+  return <section>⓪{render(wide)}</section>;
+}`,
+      'Gauge.jsx': `export function Gauge({ wide, at }) {
+  return <b className={wide ? 'wide' : ''}>{①at}</b>;
+}`,
+      'Foot.jsx': `export function Foot({ text }) {
+  return <footer>{②text}</footer>;
+}`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'a field of a form in one state object',
+    ask: 'changes:Form.values',
+    files: {
+      'App.jsx': `import { Form } from './Form';
+
+export default function App() {
+  return <Form />;
+}`,
+      'Form.jsx': `import { useState } from 'react';
+import { Field } from './Field';
+
+export function Form() {
+  const [values, setValues] = useState({ name: '', age: 0 });
+  const [sent, setSent] = useState(false);
+
+  const change = (key) => (value) => {
+    ①setValues((before) => ({ ...before, [key]: value }));
+  };
+
+
+  function reset() {
+    ②setValues({ name: '', age: 0 });
+    setSent(false);
+  }
+
+
+  return (
+    <form onReset={reset} onSubmit={() => setSent(true)}>
+      <Field value={values.name} onValue={change('name')} />
+      <Field value={values.age} onValue={change('age')} />
+      {sent ? 'sent' : ''}
+    </form>
+  );
+}`,
+      'Field.jsx': `export function Field({ value, onValue }) {
+  return (
+    <input
+      value={value}
+      onChange={(event) => ③onValue(event.target.value)}
+    />
+  );
+}`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'a store of the project with listeners of its own',
+    ask: 'goes:theme.js#theme',
+    files: {
+      'App.jsx': `import { Switch } from './Switch';
+import { Page } from './Page';
+
+export default function App() {
+  return <main><Switch /><Page /></main>;
+}`,
+      'theme.js': `import { create } from 'zustand';
+
+export const theme = create((set) => ({
+  dark: false,
+  flip: () => set((all) => ({ dark: !all.dark })),
+}));`,
+      'Switch.jsx': `import { theme } from './theme';
+
+export function Switch() {
+  const flip = theme((all) => all.flip);
+  return <button onClick={flip}>Dark</button>;
+}`,
+      'Page.jsx': `import { theme } from './theme';
+
+export function Page() {
+  const dark = theme((all) => all.dark);
+  return <article className={①dark ? 'dark' : 'light'}>Page</article>;
+}`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'who answers for a context, given twice',
+    ask: 'answers:Label.unit',
+    files: {
+      'App.jsx': `import { Unit } from './unit';
+import { Sheet } from './Sheet';
+
+export default function App() {
+  return <⓪Unit.Provider value="m"><Sheet /></Unit.Provider>;
+}`,
+      'unit.js': `import { createContext } from 'react';
+export const Unit = createContext('m');`,
+      'Sheet.jsx': `import { Unit } from './unit';
+import { Label } from './Label';
+
+export function Sheet() {
+  return (
+    <section>
+      <h2>Depths</h2>
+
+
+      <①Unit.Provider value="ft"><Label /></Unit.Provider>
+    </section>
+  );
+}`,
+      'Label.jsx': `import { useContext } from 'react';
+import { Unit } from './unit';
+
+export function Label() {
+  const unit = useContext(Unit);
+  return <i>{unit}</i>;
+}`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'where a prop comes from through a list and a lookup',
+    ask: 'comes:Row.label',
+    files: {
+      'App.jsx': `import { useEffect, useState } from 'react';
+import { Table } from './Table';
+
+export default function App() {
+  const [rows, setRows] = useState([]);
+  const [wide, setWide] = useState(false);
+  const widen = () => setWide(true);
+
+
+
+  useEffect(() => {
+    ①fetch('/rows').then((answer) => answer.json()).then(setRows);
+  }, []);
+
+
+  return <Table rows={rows} wide={wide} onWide={widen} />;
+}`,
+      'Table.jsx': `import { Row } from './Row';
+
+export function Table({ rows, wide, onWide }) {
+  const sorted = [...rows].sort((a, b) => a.at - b.at);
+  return (
+    <ul className={wide ? 'wide' : ''} onClick={onWide}>
+      {sorted.map((one) => (
+        <Row key={one.id} label={one.name} />
+      ))}
+    </ul>
+  );
+}`,
+      'Row.jsx': `export function Row({ label }) {
+  return <li>{label}</li>;
+}`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'a class that holds a state and hands a method down',
+    ask: 'changes:Board.at',
+    files: {
+      'App.jsx': `import { Board } from './Board';
+
+export default function App() {
+  return <Board />;
+}`,
+      'Board.jsx': `import { Component } from 'react';
+import { Keys } from './Keys';
+
+export class Board extends Component {
+  constructor(props) {
+    super(props);
+    this.state = { at: 0, name: '' };
+    this.move = this.move.bind(this);
+  }
+
+  move(by) {
+    ①this.setState((before) => ({ at: before.at + by }));
+  }
+
+
+  render() {
+    return (
+      <section>
+        {this.state.at} {this.state.name}
+        <Keys onMove={this.move} />
+        <button onClick={() => ②this.setState({ at: 0 })}>Home</button>
+
+
+        <button onClick={() => ⓪this.setState({ name: 'Wren' })}>Name</button>
+      </section>
+    );
+  }
+}`,
+      'Keys.jsx': `export function Keys({ onMove }) {
+  return <button onClick={() => ③onMove(1)}>On</button>;
+}`,
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'a composable with shared state, changed by two parts',
+    ask: 'changes:useLevel.js#level',
+    files: {
+      'App.vue': vue(`import Up from './Up.vue';\nimport Show from './Show.vue';`, `  <main>\n    <Up />\n    <Show />\n  </main>`),
+      'useLevel.js': `import { ref } from 'vue';
+
+const level = ref(1);
+const name = ref('');
+
+export function useLevel() {
+  const raise = () => {
+    ①level.value++;
+  };
+
+
+  const rename = (to) => {
+    ⓪name.value = to;
+  };
+
+
+  return { level, name, raise, rename };
+}`,
+      'Up.vue': vue(`import { useLevel } from './useLevel';\nconst { raise } = useLevel();`, `  <button @click="②raise">Up</button>`),
+      'Show.vue': vue(
+        `import { useLevel } from './useLevel';\nconst { level, name, rename } = useLevel();`,
+        `  <p>{{ level }} {{ name }}</p>\n\n\n  <button @click="rename('x')">Name</button>\n\n\n  <button @click="③level = 0">Zero</button>`,
+      ),
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'v-model over two components',
+    ask: 'changes:App.text',
+    files: {
+      'App.vue': vue(
+        `import { ref } from 'vue';\nimport Search from './Search.vue';\nconst text = ref('');\nconst clear = () => {\n  ①text.value = '';\n};`,
+        `  <Search v-model="text" />\n\n\n\n  <button @click="clear">Clear</button>`,
+      ),
+      'Search.vue': vue(
+        `import Field from './Field.vue';\nconst query = defineModel();`,
+        `  <Field v-model:value="②query" label="Find" />`,
+      ),
+      'Field.vue': vue(
+        `defineProps(['value', 'label']);\nconst emit = defineEmits(['update:value']);`,
+        `  <label>{{ label }}</label>\n\n\n\n  <input :value="value" @input="③emit('update:value', $event.target.value)" />`,
+      ),
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'who hears an event that is raised again by its owner',
+    ask: 'hears:Item.pick',
+    files: {
+      'App.vue': vue(
+        `import { ref } from 'vue';\nimport List from './List.vue';\nconst at = ref('');`,
+        `  <List ①@picked="at = $event" />\n\n\n\n  <p @click="⓪at = ''">{{ at }}</p>`,
+      ),
+      'List.vue': vue(
+        `import Item from './Item.vue';\nconst emit = defineEmits(['picked']);\nconst names = ['oak', 'ash'];`,
+        `  <Item v-for="name in names" :key="name" :name="name" ②@pick="emit('picked', name)" />`,
+      ),
+      'Item.vue': vue(`defineProps(['name']);\nconst emit = defineEmits(['pick']);`, `  <li @click="emit('pick')">{{ name }}</li>`),
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'a value into a slot by its props',
+    ask: 'goes:List.rows',
+    files: {
+      'App.vue': vue(
+        `import List from './List.vue';\nimport Row from './Row.vue';`,
+        `  <List>\n    <template #default="{ row }">\n      <Row :boat="row" />\n    </template>\n  </List>`,
+      ),
+      'List.vue': vue(
+        `import { ref } from 'vue';\nconst rows = ref([{ id: 1, name: 'Wren' }]);\nconst title = ref('Boats');`,
+        `  <h2>⓪{{ title }}</h2>\n\n\n\n  <ul>\n    <li v-for="row in rows" :key="row.id"><slot :row="row" /></li>\n  </ul>`,
+      ),
+      'Row.vue': vue(`defineProps(['boat']);`, `  <b>{{ ①boat.name }}</b>`),
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'a provided function that sets a state, called deep below',
+    ask: 'changes:App.note',
+    files: {
+      'App.vue': vue(
+        `import { provide, ref } from 'vue';\nimport Middle from './Middle.vue';\nconst note = ref('');\nprovide('say', (text) => {\n  ①note.value = text;\n});`,
+        `  <p>{{ note }}</p>\n  <Middle />`,
+      ),
+      'Middle.vue': vue(`import Deep from './Deep.vue';`, `  <section><Deep /></section>`),
+      'Deep.vue': vue(
+        `import { inject } from 'vue';\nconst say = inject('say');\nconst hush = () => undefined;`,
+        `  <button @click="②say('hello')">Say</button>\n\n\n\n  <button @click="⓪hush">Hush</button>`,
+      ),
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'where a value of options comes from',
+    ask: 'comes:Line.text',
+    files: {
+      'App.vue': `<template>\n  <Panel :boats="boats" />\n</template>\n\n<script>\nimport Panel from './Panel.vue';\nexport default {\n  components: { Panel },\n  data() {\n    return { boats: [], other: 1 };\n  },\n  async created() {\n    ①this.boats = await (await fetch('/boats')).json();\n  },\n};\n</script>\n`,
+      'Panel.vue': `<template>\n  <ul><Line v-for="one in named" :key="one.id" :text="one.name" /></ul>\n</template>\n\n<script>\nimport Line from './Line.vue';\nexport default {\n  components: { Line },\n  props: { boats: Array },\n  data: () => ({ open: true }),\n  computed: {\n    named() {\n      return this.boats.filter((one) => one.name);\n    },\n  },\n};\n</script>\n`,
+      'Line.vue': `<template>\n  <li>{{ text }}</li>\n</template>\n\n<script>\nexport default { props: { text: String } };\n</script>\n`,
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'a watcher that writes another state',
+    ask: 'impact:App.place',
+    files: {
+      'App.vue': vue(
+        `import { ref, watch } from 'vue';\nimport Map from './Map.vue';\nimport Note from './Note.vue';\nimport Foot from './Foot.vue';\nconst place = ref('quay');\nconst zoom = ref(1);\nwatch(place, () => {\n  zoom.value = 1;\n});`,
+        `  <input v-model="place" />\n  <Map :zoom="zoom" />\n  <Note :text="place" />\n  <Foot />`,
+      ),
+      'Map.vue': vue(`defineProps(['zoom']);`, `  <i>{{ ①zoom }}</i>`),
+      'Note.vue': vue(`defineProps(['text']);`, `  <p>{{ ②text }}</p>`),
+      'Foot.vue': vue(`const year = 2026;`, `  <footer>{{ ⓪year }}</footer>`),
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'a store whose action is called from a hook and from markup',
+    ask: 'changes:stores.js#count',
+    files: {
+      'App.vue': vue(
+        `import { onMounted } from 'vue';\nimport { useBoats } from './stores';\nimport Reset from './Reset.vue';\nconst boats = useBoats();\nonMounted(() => {\n  ①boats.load();\n});`,
+        `  <p>{{ boats.count }}</p>\n  <Reset />`,
+      ),
+      'stores.js': `import { defineStore } from 'pinia';\nimport { ref } from 'vue';\n\nexport const useBoats = defineStore('boats', () => {\n  const count = ref(0);\n  const name = ref('');\n\n  async function load() {\n    const answer = await fetch('/boats');\n    ②count.value = (await answer.json()).length;\n  }\n\n\n  function rename(to) {\n    ⓪name.value = to;\n  }\n\n\n  return { count, name, load, rename };\n});`,
+      'Reset.vue': vue(
+        `import { useBoats } from './stores';\nconst boats = useBoats();`,
+        `  <button @click="③boats.count = 0">Reset</button>`,
+      ),
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'a class with state, handed down and changed by a method',
+    ask: 'changes:timer.svelte.js#left',
+    files: {
+      'App.svelte': svelte(
+        `import { timer } from './timer.svelte.js';\nimport Keys from './Keys.svelte';`,
+        `<p>{timer.left}</p>\n<Keys {timer} />`,
+      ),
+      'timer.svelte.js': `class Timer {\n  left = $state(60);\n  name = $state('');\n\n  tick() {\n    ①this.left -= 1;\n  }\n\n\n  rename(to) {\n    ⓪this.name = to;\n  }\n}\n\nexport const timer = new Timer();`,
+      'Keys.svelte': svelte(
+        `let { timer } = $props();`,
+        `<button onclick={() => ②timer.tick()}>Tick</button>\n\n\n\n<button onclick={() => (③timer.left = 60)}>Reset</button>`,
+      ),
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'bind over two components, in the form before runes',
+    ask: 'changes:App.text',
+    files: {
+      'App.svelte': svelte(
+        `import Search from './Search.svelte';\nlet text = '';\nfunction clear() {\n  ①text = '';\n}`,
+        `<Search bind:query={text} />\n\n\n\n<button on:click={clear}>Clear</button>`,
+      ),
+      'Search.svelte': svelte(`import Field from './Field.svelte';\nexport let query;`, `<Field bind:value={②query} label="Find" />`),
+      'Field.svelte': svelte(`export let value;\nexport let label;`, `<label>{label}</label>\n\n\n\n<input bind:value={③value} />`),
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'a snippet that is given a value by who renders it',
+    ask: 'goes:List.rows',
+    files: {
+      'App.svelte': svelte(
+        `import List from './List.svelte';\nimport Row from './Row.svelte';`,
+        `<List>\n  {#snippet item(row)}\n    <Row boat={row} />\n  {/snippet}\n</List>`,
+      ),
+      'List.svelte': svelte(
+        `let { item } = $props();\nlet rows = $state([{ id: 1, name: 'Wren' }]);\nlet title = $state('Boats');`,
+        `<h2>⓪{title}</h2>\n\n\n\n{#each rows as row (row.id)}\n  {@render item(row)}\n{/each}`,
+      ),
+      'Row.svelte': svelte(`let { boat } = $props();`, `<b>{①boat.name}</b>`),
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'who hears a dispatched event that is forwarded',
+    ask: 'hears:Item.pick',
+    files: {
+      'App.svelte': svelte(
+        `import List from './List.svelte';\nlet at = '';`,
+        `<List ①on:pick={(event) => (at = event.detail)} />\n\n\n\n<p on:click={() => (⓪at = '')}>{at}</p>`,
+      ),
+      'List.svelte': svelte(`import Item from './Item.svelte';`, `<Item name="oak" on:pick />`),
+      'Item.svelte': svelte(
+        `import { createEventDispatcher } from 'svelte';\nexport let name;\nconst dispatch = createEventDispatcher();`,
+        `<li on:click={() => dispatch('pick', name)}>{name}</li>`,
+      ),
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'a store that another is derived from',
+    ask: 'impact:stores.js#level',
+    files: {
+      'App.svelte': svelte(
+        `import Show from './Show.svelte';\nimport Plain from './Plain.svelte';\nimport { level } from './stores';`,
+        `<button on:click={() => level.update((n) => n + 1)}>Up</button>\n<Show />\n<Plain />`,
+      ),
+      'stores.js': `import { derived, writable } from 'svelte/store';\nexport const level = writable(1);\nexport const twice = derived(level, ($level) => $level * 2);\nexport const other = writable('');`,
+      'Show.svelte': svelte(`import { twice } from './stores';`, `<b>{①$twice}</b>`),
+      'Plain.svelte': svelte(`import { other } from './stores';`, `<i>{⓪$other}</i>`),
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'where a prop comes from, through a derived value and a rest',
+    ask: 'comes:Label.text',
+    files: {
+      'App.svelte': svelte(
+        `import Card from './Card.svelte';\nlet boat = $state({ name: 'Wren' });\nlet wide = $state(false);\nconst upper = $derived(①boat.name.toUpperCase());\n\n\n\nconst widen = () => {\n  ⓪wide = true;\n};`,
+        `<Card text={upper} {wide} />\n<button onclick={widen}>Wide</button>`,
+      ),
+      'Card.svelte': svelte(
+        `import Label from './Label.svelte';\nlet { wide, ...rest } = $props();`,
+        `<section class:wide><Label {...rest} /></section>`,
+      ),
+      'Label.svelte': svelte(`let { text } = $props();`, `<b>{text}</b>`),
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'a context of functions that set a state',
+    ask: 'changes:App.note',
+    files: {
+      'App.svelte': svelte(
+        `import { setContext } from 'svelte';\nimport Middle from './Middle.svelte';\nlet note = $state('');\nsetContext('notes', {\n  say: (text) => {\n    ①note = text;\n  },\n});`,
+        `<p>{note}</p>\n<Middle />`,
+      ),
+      'Middle.svelte': svelte(`import Deep from './Deep.svelte';`, `<section><Deep /></section>`),
+      'Deep.svelte': svelte(
+        `import { getContext } from 'svelte';\nconst { say } = getContext('notes');`,
+        `<button onclick={() => ②say('hello')}>Say</button>\n\n\n\n<button onclick={() => ⓪undefined}>Hush</button>`,
+      ),
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'who answers for a context set by a wrapper',
+    ask: 'answers:Label.unit',
+    files: {
+      'App.svelte': svelte(
+        `import { setContext } from 'svelte';\nimport Feet from './Feet.svelte';\nimport Label from './Label.svelte';\n⓪setContext('unit', 'm');`,
+        `<Feet><Label /></Feet>`,
+      ),
+      'Feet.svelte': svelte(
+        `import { setContext } from 'svelte';\nlet { children } = $props();\n①setContext('unit', 'ft');`,
+        `<section>{@render children()}</section>`,
+      ),
+      'Label.svelte': svelte(`import { getContext } from 'svelte';\nconst unit = getContext('unit');`, `<i>{unit}</i>`),
+    },
+  },
+];
