@@ -542,4 +542,387 @@ export const svelteForms: readonly Form[] = [
     },
     unseen: true,
   },
+  {
+    rule: 'change-unseen',
+    form: 'a raw state is changed inside',
+    files: {
+      'App.svelte': part(
+        `let rows = $state.raw(['oak']);\nconst add = () => ¶rows.push('ash');`,
+        `<button onclick={add}>Add</button><p>{rows.length} trees</p>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `let rows = $state.raw(['oak']);\nconst add = () => (rows = [...rows, 'ash']);`,
+        `<button onclick={add}>Add</button><p>{rows.length} trees</p>`,
+      ),
+    },
+    acts: ['Add'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a list that is no state, in a component in runes',
+    files: {
+      'App.svelte': part(
+        `let open = $state(true);\nconst rows = ['oak'];\nfunction add() {\n  ¶rows.push('ash');\n}`,
+        `<button onclick={add}>Add</button>{#if open}<p>{rows.length} trees</p>{/if}`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `let open = $state(true);\nconst rows = $state(['oak']);\nfunction add() {\n  rows.push('ash');\n}`,
+        `<button onclick={add}>Add</button>{#if open}<p>{rows.length} trees</p>{/if}`,
+      ),
+    },
+    acts: ['Add'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a field of a class that is no state',
+    files: {
+      'App.svelte': part(
+        `import { Timer } from './timer.svelte.js';\nconst timer = new Timer();`,
+        `<button onclick={() => timer.tick()}>Tick</button><p>{timer.left} left, {timer.name}</p>`,
+      ),
+      'timer.svelte.js': `export class Timer {\n  left = 60;\n  name = $state('egg');\n  tick() {\n    ¶this.left -= 1;\n  }\n}`,
+    },
+    sound: {
+      'timer.svelte.js': `export class Timer {\n  left = $state(60);\n  name = $state('egg');\n  tick() {\n    this.left -= 1;\n  }\n}`,
+    },
+    acts: ['Tick'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a store’s value is changed inside and not set',
+    files: {
+      'App.svelte': part(
+        `import { rows } from './rows.js';\nfunction add() {\n  ¶$rows.push('ash');\n}`,
+        `<button on:click={add}>Add</button><p>{$rows.length} trees</p>`,
+      ),
+      'rows.js': `import { writable } from 'svelte/store';\nexport const rows = writable(['oak']);`,
+    },
+    sound: {
+      'App.svelte': part(
+        `import { rows } from './rows.js';\nfunction add() {\n  $rows = [...$rows, 'ash'];\n}`,
+        `<button on:click={add}>Add</button><p>{$rows.length} trees</p>`,
+      ),
+    },
+    acts: ['Add'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a member is taken out of a state object',
+    files: {
+      'App.svelte': part(
+        `const gauge = $state({ level: 2 });\nlet { ¶level } = gauge;\nconst up = () => gauge.level++;`,
+        `<button onclick={up}>Up</button><p>{level} m</p>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `const gauge = $state({ level: 2 });\nconst up = () => gauge.level++;`,
+        `<button onclick={up}>Up</button><p>{gauge.level} m</p>`,
+      ),
+    },
+    or: ['stale-reading'],
+    acts: ['Up'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'an effect reads a state after its timer',
+    files: {
+      'App.svelte': part(
+        `let unit = $state('m');\nlet text = $state('');\nlet asked = $state(0);\n$effect(() => {\n  asked;\n  const id = setTimeout(() => (text = '3 ' + ¶unit), 5);\n  return () => clearTimeout(id);\n});`,
+        `<button onclick={() => (unit = 'ft')}>Feet</button><p>{text}</p><button onclick={() => asked++}>Ask</button>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `let unit = $state('m');\nlet text = $state('');\nlet asked = $state(0);\n$effect(() => {\n  asked;\n  const now = unit;\n  const id = setTimeout(() => (text = '3 ' + now), 5);\n  return () => clearTimeout(id);\n});`,
+        `<button onclick={() => (unit = 'ft')}>Feet</button><p>{text}</p><button onclick={() => asked++}>Ask</button>`,
+      ),
+    },
+    acts: ['Feet'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a statement that calls a function which reads what it should follow',
+    files: {
+      'App.svelte': part(
+        `let n = 1;\nlet text = '';\nfunction show() {\n  text = 'n is ' + ¶n;\n}\n$: show();`,
+        `<button on:click={() => (n += 1)}>More</button><p>{text}</p>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `let n = 1;\nlet text = '';\nfunction show(now) {\n  text = 'n is ' + now;\n}\n$: show(n);`,
+        `<button on:click={() => (n += 1)}>More</button><p>{text}</p>`,
+      ),
+    },
+    acts: ['More'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'props are taken apart twice',
+    files: {
+      'App.svelte': part(
+        `import Card from './Card.svelte';\nlet boat = $state({ name: 'Wren' });`,
+        `<button onclick={() => (boat = { name: 'Teal' })}>Next</button><Card {boat} />`,
+      ),
+      'Card.svelte': part(`let { boat } = $props();\nconst { name } = ¶boat;`, `<p>{name}</p>`),
+    },
+    sound: { 'Card.svelte': part(`let { boat } = $props();\nconst name = $derived(boat.name);`, `<p>{name}</p>`) },
+    acts: ['Next'],
+  },
+  {
+    rule: 'prop-copied',
+    form: 'an object state begins with members of a prop',
+    files: {
+      'App.svelte': part(
+        `import Edit from './Edit.svelte';\nconst all = [{ name: 'Ann' }, { name: 'Bo' }];\nlet at = $state(0);`,
+        `<button onclick={() => (at = 1)}>Next</button><Edit person={all[at]} />`,
+      ),
+      'Edit.svelte': part(
+        `let { person } = $props();\nlet draft = $state({ ...¶person });`,
+        `<label>Name<input bind:value={draft.name} /></label><p>{draft.name}</p>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `import Edit from './Edit.svelte';\nconst all = [{ name: 'Ann' }, { name: 'Bo' }];\nlet at = $state(0);`,
+        `<button onclick={() => (at = 1)}>Next</button>{#key at}<Edit person={all[at]} />{/key}`,
+      ),
+    },
+    acts: ['Next'],
+  },
+  {
+    rule: 'prop-written',
+    form: 'a list that is given and not bound is pushed into',
+    files: {
+      'App.svelte': part(`import Add from './Add.svelte';\nlet names = $state(['oak']);`, `<Add {names} /><p>{names.length}</p>`),
+      'Add.svelte': part(`let { names } = $props();\nfunction add() {\n  ¶names.push('ash');\n}`, `<button onclick={add}>Add</button>`),
+    },
+    sound: {
+      'App.svelte': part(
+        `import Add from './Add.svelte';\nlet names = $state(['oak']);`,
+        `<Add onadd={() => names.push('ash')} /><p>{names.length}</p>`,
+      ),
+      'Add.svelte': part(`let { onadd } = $props();`, `<button onclick={onadd}>Add</button>`),
+    },
+    acts: ['Add'],
+  },
+  {
+    rule: 'event-stops-short',
+    form: 'an element waits for what a part within dispatches',
+    files: {
+      'App.svelte': part(
+        `import Item from './Item.svelte';\nlet at = 'none';`,
+        `<div ¶on:pick={(event) => (at = event.detail)}><Item name="oak" /></div><p>{at}</p>`,
+      ),
+      'Item.svelte': part(
+        `import { createEventDispatcher } from 'svelte';\nexport let name;\nconst dispatch = createEventDispatcher();`,
+        `<button on:click={() => dispatch('pick', name)}>{name}</button>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `import Item from './Item.svelte';\nlet at = 'none';`,
+        `<div><Item name="oak" on:pick={(event) => (at = event.detail)} /></div><p>{at}</p>`,
+      ),
+    },
+    acts: ['oak'],
+  },
+  {
+    rule: 'event-never-raised',
+    form: 'a native event of a part that does not hand it on',
+    files: {
+      'App.svelte': part(`import Knob from './Knob.svelte';\nlet n = 0;`, `<Knob label="Turn" ¶on:click={() => (n += 1)} /><p>{n}</p>`),
+      'Knob.svelte': part(`export let label;`, `<button>{label}</button>`),
+    },
+    sound: { 'Knob.svelte': part(`export let label;`, `<button on:click>{label}</button>`) },
+    acts: ['Turn'],
+  },
+  {
+    rule: 'prop-kind',
+    form: 'a typed flag is given as a word',
+    files: {
+      'App.svelte': part(`import Panel from './Panel.svelte';`, `<Panel ¶open="false" />`),
+      'Panel.svelte': part(`let { open }: { open: boolean } = $props();`, `<p>{open ? 'open' : 'shut'}</p>`, 'ts'),
+    },
+    sound: { 'App.svelte': part(`import Panel from './Panel.svelte';`, `<Panel open={false} />`) },
+  },
+  {
+    rule: 'slot-shape',
+    form: 'content where a snippet with a value is wanted',
+    files: {
+      'App.svelte': part(
+        `import Each from './Each.svelte';`,
+        `<Each items={['a']}>{#snippet children(¶item, at, more)}<b>{item} {at} {more.x}</b>{/snippet}</Each>`,
+      ),
+      'Each.svelte': part(
+        `let { items, children } = $props();`,
+        `{#each items as item, at (item)}<p>{@render children(item, at)}</p>{/each}`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `import Each from './Each.svelte';`,
+        `<Each items={['a']}>{#snippet children(item, at)}<b>{item} {at}</b>{/snippet}</Each>`,
+      ),
+    },
+  },
+  {
+    rule: 'slot-idle',
+    form: 'a snippet prop that no use gives',
+    files: {
+      'App.svelte': part(`import Panel from './Panel.svelte';`, `<Panel>one</Panel><Panel>two</Panel>`),
+      'Panel.svelte': part(
+        `let { children, ¶footer } = $props();`,
+        `<section>{@render children()}{#if footer}<footer>{@render footer()}</footer>{/if}</section>`,
+      ),
+    },
+    sound: { 'Panel.svelte': part(`let { children } = $props();`, `<section>{@render children()}</section>`) },
+    or: ['prop-unused'],
+    unseen: true,
+  },
+  {
+    rule: 'context-missing',
+    form: 'a context is taken by the part that sets it for others alone',
+    files: {
+      'App.svelte': part(`import Left from './Left.svelte';\nimport Right from './Right.svelte';`, `<Left /><Right />`),
+      'unit.js': `import { getContext, setContext } from 'svelte';\nconst key = Symbol('unit');\nexport const giveUnit = (unit) => setContext(key, unit);\nexport const takeUnit = () => getContext(key);`,
+      'Left.svelte': part(`import { giveUnit } from './unit.js';\ngiveUnit({ name: 'm' });`, `<p>left</p>`),
+      'Right.svelte': part(`import { takeUnit } from './unit.js';\nconst unit = ¶takeUnit();`, `<p>{unit.name}</p>`),
+    },
+    sound: {
+      'App.svelte': part(
+        `import { giveUnit } from './unit.js';\nimport Right from './Right.svelte';\ngiveUnit({ name: 'm' });`,
+        `<Right />`,
+      ),
+      'Left.svelte': part('', '<p/>'),
+    },
+  },
+  {
+    rule: 'context-unread',
+    form: 'a context is set and taken by nobody',
+    files: {
+      'App.svelte': part(
+        `import { setContext } from 'svelte';\nimport Label from './Label.svelte';\nsetContext('unit', 'm');\n¶setContext('place', 'quay');`,
+        `<Label />`,
+      ),
+      'Label.svelte': part(`import { getContext } from 'svelte';\nconst unit = getContext('unit');`, `<i>{unit}</i>`),
+    },
+    sound: {
+      'App.svelte': part(
+        `import { setContext } from 'svelte';\nimport Label from './Label.svelte';\nsetContext('unit', 'm');`,
+        `<Label />`,
+      ),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'subscription-kept',
+    form: 'an interval that is started when the part is made',
+    files: {
+      'App.svelte': part(
+        `import Clock from './Clock.svelte';\nlet on = $state(true);`,
+        `<button onclick={() => (on = !on)}>Clock</button>{#if on}<Clock />{/if}`,
+      ),
+      'Clock.svelte': part(`let n = $state(0);\n¶setInterval(() => n++, 1000);`, `<time>{n > 0 ? 'now' : ''}</time>`),
+    },
+    sound: {
+      'Clock.svelte': part(
+        `import { onDestroy } from 'svelte';\nlet n = $state(0);\nconst id = setInterval(() => n++, 1000);\nonDestroy(() => clearInterval(id));`,
+        `<time>{n > 0 ? 'now' : ''}</time>`,
+      ),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'channel-unpaired',
+    form: 'an event of the window under another name',
+    files: {
+      'App.svelte': part(`import Bell from './Bell.svelte';\nimport Ear from './Ear.svelte';`, `<Bell /><Ear />`),
+      'Bell.svelte': part(
+        `const ring = () => window.dispatchEvent(new CustomEvent('boat:moored'));`,
+        `<button onclick={ring}>Ring</button>`,
+      ),
+      'Ear.svelte': part(`let n = $state(0);`, `<svelte:window ¶onboat:mored={() => n++} /><p>{n}</p>`),
+    },
+    sound: { 'Ear.svelte': part(`let n = $state(0);`, `<svelte:window onboat:moored={() => n++} /><p>{n}</p>`) },
+    acts: ['Ring'],
+  },
+  {
+    rule: 'two-truths',
+    form: 'a copy of a store is counted on its own',
+    files: {
+      'App.svelte': part(`import One from './One.svelte';\nimport Two from './Two.svelte';`, `<One /><Two />`),
+      'levels.js': `import { writable } from 'svelte/store';\nexport const high = writable(1);`,
+      'One.svelte': part(`import { high } from './levels.js';`, `<button on:click={() => ($high += 1)}>Up {$high}</button>`),
+      'Two.svelte': part(
+        `import { high } from './levels.js';\nlet own = ¶$high;\nconst lower = () => (own -= 1);`,
+        `<button on:click={lower}>Down {own}</button>`,
+      ),
+    },
+    sound: { 'Two.svelte': part(`import { high } from './levels.js';`, `<button on:click={() => ($high -= 1)}>Down {$high}</button>`) },
+    acts: ['Up'],
+  },
+  {
+    rule: 'derived-twice',
+    form: 'a sum that the owner has made too',
+    files: {
+      'App.svelte': part(
+        `import Foot from './Foot.svelte';\nlet lines = $state([{ price: 2, count: 3 }]);\nconst total = $derived(lines.reduce((all, one) => all + one.price * one.count, 0));`,
+        `<h2>{total}</h2><Foot {lines} /><button onclick={() => lines.push({ price: 1, count: 1 })}>Add</button>`,
+      ),
+      'Foot.svelte': part(
+        `let { lines } = $props();\nconst sum = ¶$derived(lines.reduce((before, line) => before + line.price * line.count, 0));`,
+        `<footer>{sum}</footer>`,
+      ),
+    },
+    sound: { 'Foot.svelte': part(`let { lines } = $props();`, `<footer>{lines.length}</footer>`) },
+    unseen: true,
+  },
+  {
+    rule: 'component-idle',
+    form: 'a part that is imported and never used',
+    files: {
+      'App.svelte': part(`import Lamp from './Lamp.svelte';\nimport Shade from './Shade.svelte';`, `<Lamp />`),
+      'Lamp.svelte': part('', `<b>lamp</b>`),
+      'Shade.svelte': part('', `¶<i>shade</i>`),
+    },
+    sound: { 'App.svelte': part(`import Lamp from './Lamp.svelte';\nimport Shade from './Shade.svelte';`, `<Lamp /><Shade />`) },
+    unseen: true,
+  },
+  {
+    rule: 'wrapper-thin',
+    form: 'a part that only hands its props on',
+    files: {
+      'App.svelte': part(`import SaveButton from './SaveButton.svelte';`, `<SaveButton label="Save" tone="calm" />`),
+      'SaveButton.svelte': part(`import Button from './Button.svelte';\nlet props = $props();`, `¶<Button {...props} />`),
+      'Button.svelte': part(`let { label, tone } = $props();`, `<button class={tone}>{label}</button>`),
+    },
+    sound: {
+      'App.svelte': part(`import Button from './Button.svelte';`, `<Button label="Save" tone="calm" />`),
+      'SaveButton.svelte': part('', '<p/>'),
+    },
+    unseen: true,
+  },
+  {
+    rule: 'list-unkeyed',
+    form: 'fields in a list that is put in another order',
+    files: {
+      'App.svelte': part(
+        `let rows = $state([{ id: 1, n: 'a' }, { id: 2, n: 'b' }]);`,
+        `<button onclick={() => rows.reverse()}>Turn</button>{#each ¶rows as row}<label>{row.n}<input value="" /></label>{/each}`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `let rows = $state([{ id: 1, n: 'a' }, { id: 2, n: 'b' }]);`,
+        `<button onclick={() => rows.reverse()}>Turn</button>{#each rows as row (row.id)}<label>{row.n}<input value="" /></label>{/each}`,
+      ),
+    },
+    acts: ['a=x', 'Turn'],
+  },
 ];

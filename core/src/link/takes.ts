@@ -73,7 +73,9 @@ export function makeTakes(names: Names): Takes {
     const stack: { file: FilePath; body: BodyFacts }[] = [{ file, body }];
     for (let at = stack.pop(); at; at = stack.pop()) {
       for (const value of at.body.values) {
-        const meant = value.kind === 'hook' && value.source !== undefined ? names.meant(at.file, value.source) : undefined;
+        // One that only provides may be called for that alone, and its result kept under no name.
+        const isCalled = value.kind === 'hook' || value.kind === 'module';
+        const meant = isCalled && value.source !== undefined ? names.meant(at.file, value.source) : undefined;
         if (meant?.kind !== 'shared' || meant.fact.kind !== 'hook' || seen.has(meant.fact)) continue;
         const hook = meant.fact;
         seen.add(hook);

@@ -137,6 +137,8 @@ export type Dialect = {
   ) => boolean;
   /** The member that a name of the props object stands for, where that is not a prop of the name. */
   readonly memberOfProp?: (name: string) => MemberKey;
+  /** What stands before the name of a store where its value is meant. */
+  readonly storeMark?: string;
   /** A prop takes no other value, by whatever name it is written to. */
   readonly propsReadOnly?: true;
   /** Names under which an application may give something to all its components; methods of a bus may be spelled so too. */

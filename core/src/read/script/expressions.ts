@@ -609,7 +609,12 @@ function readCalled(
     inner,
   );
   mergeInto(sink, inner, 'same');
-  if (method && called && (inPlaceMethods.has(method) || collectionMethods.has(method)) && isHeld(body, called.value, method)) {
+  if (
+    method &&
+    called &&
+    (inPlaceMethods.has(method) || collectionMethods.has(method)) &&
+    (isHeld(body, called.value, method) || isInStore(body, node, method))
+  ) {
     const given = newEffects();
     const from = readArgs(body, node.arguments, scope, given).flatMap((one) => one.readings);
     mergeInto(sink, given, 'same');
@@ -670,6 +675,17 @@ function isHeld(body: Body, value: number, method: string): boolean {
   if (!inPlaceMethods.has(method))
     return (body.isModule === true && (kind === 'state' || kind === 'store')) || body.values[value]?.collection === true;
   return kind === 'state' || kind === 'prop' || kind === 'store' || body.values[value]?.unfollowed === true;
+}
+
+/** `$rows.push(row)`: what a store holds is changed, and the store is not told. */
+function isInStore(body: Body, node: Call, method: string): boolean {
+  const { base } = memberChain(node.callee);
+  return (
+    inPlaceMethods.has(method) &&
+    base.type === 'Identifier' &&
+    body.dialect.storeMark !== undefined &&
+    base.name.startsWith(body.dialect.storeMark)
+  );
 }
 
 function calledValue(

@@ -2,6 +2,7 @@ import { carrierOf, eventNames, type Naming, uncalled } from '../../flow';
 import type { ActionFact, Channel, ValueFact } from '../../model/facts';
 import type { Component, Model } from '../../model/model';
 import { type FilePath, locate, type Location } from '../../model/span';
+import { walkTemplate } from '../../model/walk';
 
 /** One end of a way beside the props; undefined owner where no component of its file stands for it. */
 export type End = {
@@ -49,7 +50,29 @@ function collect(model: Model): Ends {
       for (const { channel, span, captures = false } of action.hears)
         for (const end of endsOf(model, body, channel, locate(body.file, span), calls)) hears.push({ ...end, captures });
     }
+  for (const owner of model.components.values()) hears.push(...heardInMarkup(model, owner));
   return { sends, hears };
+}
+
+/** What markup listens to at the window or the document. */
+function heardInMarkup(model: Model, owner: Component): Heard[] {
+  const found: Heard[] = [];
+  walkTemplate(owner.facts.template, (node) => {
+    for (const { to, nameSpan, modifiers } of node.kind === 'element' ? node.bindings : []) {
+      if (to.kind !== 'listener' || to.on === 'self') continue;
+      const channel: Channel = { on: to.on, event: to.name };
+      const carrier = carrierOf(model, owner.file, channel);
+      found.push({
+        channel,
+        carrier,
+        events: [to.name],
+        at: locate(owner.file, nameSpan),
+        owner,
+        captures: modifiers?.includes('capture') ?? false,
+      });
+    }
+  });
+  return found;
 }
 
 /** The bodies of a project; hooks and modules belong to the first component of their file. */

@@ -46,7 +46,8 @@ function remembers(model: Model, part: Part, seen: Set<ComponentId>): boolean {
   let found = false;
   walkTemplate([part], (node) => {
     if (node.kind === 'element' && /^(input|textarea|select)$/.test(node.tag)) {
-      const names = node.bindings.map((binding) => binding.to.name);
+      // A constant is what the field begins with, and nothing more.
+      const names = node.bindings.flatMap((binding) => (binding.constant === undefined ? [binding.to.name] : []));
       const button = node.bindings.some((binding) => binding.to.name === 'type' && /submit|button|hidden/.test(binding.constant ?? ''));
       if (!button && !names.includes('value') && !names.includes('checked') && node.spreads.length === 0) found = true;
     }

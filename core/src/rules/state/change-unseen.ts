@@ -36,7 +36,9 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
   return facts.actions.flatMap((action) =>
     action.changes.filter(changesList).flatMap((change): Unseen[] => {
       const value = facts.values[change.value];
-      if (value?.kind !== 'state' || value.shape !== undefined || (isFollowed && !value.shallow && !value.collection)) return [];
+      const isOfStore = value?.kind === 'module' && change.order !== undefined;
+      if (value?.kind !== 'state' && !isOfStore) return [];
+      if (value.shape !== undefined || (isFollowed && !isOfStore && !value.shallow && !value.collection)) return [];
       // A map or a set that no markup shows may be kept for its own sake.
       if (value.collection && !shownIn(facts).has(String(change.value))) return [];
       if (setsOtherwise(facts, action, change.value)) return [];

@@ -238,7 +238,9 @@ function inHooks(model: Model, component: Component): Found[] {
           if (param?.kind !== 'param' || param.of !== undefined || isFollowed(reading, follows)) return false;
           const arg = args[param.position ?? -1];
           const given = arg?.action === undefined ? (arg?.readings ?? []) : (component.facts.actions[arg.action]?.reads ?? []);
-          return given.some((one) => one.how !== 'called' && !one.latest && changes(model, component, one));
+          // Of an object that is handed over, the member that is read.
+          const isMeant = ({ held }: Reading): boolean => held === undefined || reading.path.length === 0 || held.at[0] === reading.path[0];
+          return given.some((one) => one.how !== 'called' && !one.latest && isMeant(one) && changes(model, component, one));
         }),
       ).map((reading) =>
         toFound({ ...component, file: meant.file, facts: { ...component.facts, values } }, reading, {
@@ -352,7 +354,8 @@ function toFound(
   { name: action, span, how }: { readonly name: string; readonly span: Span; readonly how: Stale },
 ): Found {
   const value = component.facts.values[reading.value];
-  const name = value?.name ?? '';
+  // What is handed in and taken apart is known by its members.
+  const name = value?.kind === 'param' && !/^[\w$]+$/.test(value.name) ? (reading.path[0] ?? '') : (value?.name ?? '');
   const at = locate(component.file, reading.span);
   const does: Readonly<Record<Stale, string>> = {
     list: `${action} does not follow it.`,

@@ -42,6 +42,7 @@ export function svelteDialect(declared: DeclaredMembers): Dialect {
       readStoreCall(body, call, callee, scope, sink) ||
       readApi(body, declared, call, scope, sink) ||
       (channelDialect.call?.(body, call, callee, scope, sink) ?? false),
+    storeMark: '$',
     memberOfProp: propMember,
     hook: (body, call, scope) => madeValue(body, call, scope),
     write: (body, value, path, from, span, sink) => {

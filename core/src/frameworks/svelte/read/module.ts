@@ -82,7 +82,11 @@ export function readSvelteScript(file: string, text: string): FileFacts {
     key: match[3] === undefined ? `'${match[1] ?? match[2] ?? ''}'` : match[3],
     span: { start: match.index, end: match.index + match[0].length },
   }));
-  if (given.length > 0) facts.gives = given;
+  // What a function sets whose callers are followed stands around those.
+  const hooks = shared.flatMap((one) => (one.kind === 'hook' ? declared.filter(({ name }) => name === one.name) : []));
+  const isFollowed = (at: number): boolean => hooks.some(({ node }) => (node.start ?? 0) <= at && at < (node.end ?? 0));
+  const loose = given.filter(({ span }) => !isFollowed(span.start));
+  if (loose.length > 0) facts.gives = loose;
   const body = mayLast(text) ? readModuleBody(module, program.body, (name) => apart.has(name), moduleDialect()) : undefined;
   if (body) facts.module = body;
   return facts;

@@ -281,8 +281,15 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
     const [only, ...others] = sink.reads;
     const source = only && body.values[only.value];
     if (only && others.length === 0 && only.how === 'same' && only.path.length === 0 && !only.held && source && source.kind !== 'module') {
-      scope.names.set(found.name, { kind: 'value', value: only.value, path: found.path });
       const [member] = found.path;
+      if (runes && source.kind === 'prop' && member !== undefined && !instance.isFunction && init?.type === 'Identifier') {
+        const span = spanOf(found.node);
+        const taken = { value: only.value, path: found.path, how: 'part' as const, span };
+        const value = addValue(body, { name: found.name, kind: 'derived', span, from: [taken], once: true });
+        scope.names.set(found.name, { kind: 'value', value, path: [] });
+        continue;
+      }
+      scope.names.set(found.name, { kind: 'value', value: only.value, path: found.path });
       const isTaken = runes && member !== undefined && found.path.length === 1 && source.kind === 'state' && !source.observable;
       if (isTaken) source.destructured = [...(source.destructured ?? []), member];
       continue;
@@ -290,7 +297,9 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
     const plain = runes && kind !== 'const' && !instance.isFunction ? { plain: true as const } : {};
     const from = partsOf(sink.reads, found.path);
     const once = from.length > 0 && !instance.isFunction && init && !holdsFunction(init) ? { once: true as const } : {};
-    const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from, ...plain, ...once });
+    const isMade = runes && !instance.isFunction && found.path.length === 0 && /^(?:Array|Object)Expression$/.test(init?.type ?? '');
+    const made = isMade ? { unfollowed: true as const } : {};
+    const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from, ...plain, ...once, ...made });
     scope.names.set(found.name, { kind: 'value', value, path: [] });
   }
   for (const list of ['changes', 'invokes', 'raises', 'sends', 'hears', 'calls'] as const) {

@@ -413,7 +413,7 @@ function readAttributes(markup: SvelteMarkup, node: Tag, scope: Scope, native: b
   for (const one of node.attributes) {
     switch (one.type) {
       case 'Attribute':
-        if (one.name !== 'slot' || native) bindings.push(readAttribute(markup, one, scope, native));
+        if (one.name !== 'slot' || native) bindings.push(heardThere(node, readAttribute(markup, one, scope, native)));
         break;
       case 'SpreadAttribute':
         spreads.push(readSpread(markup, one, node, scope, native));
@@ -433,6 +433,13 @@ function readAttributes(markup: SvelteMarkup, node: Tag, scope: Scope, native: b
   }
   return { bindings, spreads, ...(ref ? { ref } : {}) };
 }
+
+/** Where the listeners of a tag hear: some tags stand for the window or the document. */
+const listensOn = ({ name }: Tag): 'window' | 'document' | 'self' =>
+  name === 'svelte:window' ? 'window' : name === 'svelte:document' ? 'document' : 'self';
+
+const heardThere = (tag: Tag, binding: Binding): Binding =>
+  binding.to.kind === 'listener' ? { ...binding, to: { ...binding.to, on: listensOn(tag) } } : binding;
 
 /** What an attribute is to: of an element a listener or what it says, of a component a prop. */
 function attributeTarget(native: boolean, name: string): BindingTarget {
@@ -541,7 +548,7 @@ function readOn(markup: SvelteMarkup, one: AST.OnDirective, tag: Tag, scope: Sco
   const member = eventKey(one.name);
   const written = `on:${one.name}`;
   const span = rangeOf(one);
-  const on = tag.name === 'svelte:window' ? 'window' : tag.name === 'svelte:document' ? 'document' : 'self';
+  const on = listensOn(tag);
   const head = {
     to: native ? ({ kind: 'listener', name: one.name, on } as const) : memberOf(member),
     written,
