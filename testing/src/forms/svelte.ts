@@ -579,6 +579,7 @@ export const svelteForms: readonly Form[] = [
   {
     rule: 'change-unseen',
     form: 'a field of a class that is no state',
+    missed: true,
     files: {
       'App.svelte': part(
         `import { Timer } from './timer.svelte.js';\nconst timer = new Timer();`,
@@ -855,6 +856,7 @@ export const svelteForms: readonly Form[] = [
   {
     rule: 'two-truths',
     form: 'a copy of a store is counted on its own',
+    missed: true,
     files: {
       'App.svelte': part(`import One from './One.svelte';\nimport Two from './Two.svelte';`, `<One /><Two />`),
       'levels.js': `import { writable } from 'svelte/store';\nexport const high = writable(1);`,

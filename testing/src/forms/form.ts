@@ -13,6 +13,8 @@ export type Form = {
   readonly or?: readonly string[];
   /** Texts of what is clicked, in turn, before the two are held against each other; `field=text` fills a field by its label. */
   readonly acts?: readonly string[];
+  /** It is known, and not found yet. */
+  readonly missed?: true;
   /** Nothing can be seen of it in a run: the fault is one of order, not of behaviour. */
   readonly unseen?: true;
 };

@@ -6,8 +6,9 @@ import { svelte } from '@sveltejs/vite-plugin-svelte';
 import vue from '@vitejs/plugin-vue';
 import { chromium, type Page } from '@playwright/test';
 import { createLogger, createServer, type ViteDevServer } from 'vite';
-import { browser as browserOptions } from '../../../e2e/browser';
-import type { Files } from './form';
+import { browser as browserOptions } from '../../e2e/browser';
+import { startedFiles } from '../../testing/src/forms/evaluate';
+import type { Files } from '../../testing/src/forms/form';
 
 /** What a run shows: the text and the fields of the page after all acts, and what the framework says meanwhile. */
 export type Shown = { readonly page: string; readonly said: readonly string[] };
@@ -18,21 +19,7 @@ export type Runner = {
   readonly close: () => Promise<void>;
 };
 
-const root = fileURLToPath(new URL('../../.forms', import.meta.url));
-
-const starts: Readonly<Record<string, (app: string) => string>> = {
-  react: (app) =>
-    `import { createElement } from 'react'; import { createRoot } from 'react-dom/client'; import App from './${app}'; createRoot(document.getElementById('app')).render(createElement(App));`,
-  vue: (app) =>
-    `import { createApp } from 'vue'; import { createPinia } from 'pinia'; import App from './${app}'; createApp(App).use(createPinia()).mount('#app');`,
-  svelte: (app) => `import { mount } from 'svelte'; import App from './${app}'; mount(App, { target: document.getElementById('app') });`,
-};
-
-/** The files of a form with the one that starts it, as a project has them. */
-export function startedFiles(framework: string, files: Files): Files {
-  const app = Object.keys(files).find((file) => /^App\./.test(file)) ?? '';
-  return { ...files, [framework === 'react' ? 'main.jsx' : 'main.js']: starts[framework]?.(app) ?? '' };
-}
+const root = fileURLToPath(new URL('../.forms', import.meta.url));
 
 /** Starts a server and a browser for the forms of one framework. */
 export async function makeRunner(framework: string): Promise<Runner> {
@@ -71,10 +58,9 @@ export async function makeRunner(framework: string): Promise<Runner> {
       await page.goto(`${base}/${name}/index.html`, { waitUntil: 'networkidle' });
       for (const act of acts) await doAct(page, act);
       await page.waitForTimeout(60);
-      const shown = await page.evaluate(() => [
-        document.getElementById('app')?.innerText ?? '',
-        ...Array.from(document.querySelectorAll('input'), (one) => one.value),
-      ]);
+      const text = await page.locator('#app').innerText();
+      const fields = await page.locator('input').all();
+      const shown = [text, ...(await Promise.all(fields.map((one) => one.inputValue())))];
       return { page: shown.join('\n'), said: [...new Set(said)].filter((one) => !/favicon|status of 404/.test(one)) };
     },
     close: async () => {

@@ -1,0 +1,29 @@
+import { beforeAll, describe, expect, test } from 'vitest';
+import { answerTo, evaluate } from '../../../testing/src/forms/evaluate';
+import { flowForms } from '../../../testing/src/forms/flows';
+import { reactForms } from '../../../testing/src/forms/react';
+import { svelteForms } from '../../../testing/src/forms/svelte';
+import { vueForms } from '../../../testing/src/forms/vue';
+import { loadCompilers } from '../frameworks/registry';
+
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+
+// Small applications, each run by its framework with the fault and without (`npm run forms -- --run`).
+describe.each([
+  ['react', reactForms],
+  ['vue', vueForms],
+  ['svelte', svelteForms],
+] as const)('faults as people write them: %s', (framework, forms) => {
+  test.each(forms.map((form) => [`${form.rule}: ${form.form}`, form] as const))('%s', (_, form) => {
+    const { found, said, wrong } = evaluate(framework, form);
+    expect({ found, said }).toEqual({ found: !form.missed, said });
+    expect(wrong).toEqual([]);
+  });
+});
+
+describe('questions of flow as people ask them', () => {
+  test.each(flowForms.map((form) => [`${form.framework} ${form.ask}: ${form.form}`, form] as const))('%s', (_, form) => {
+    const { lacks, tooMany, rungs } = answerTo(form);
+    expect({ lacks, tooMany, rungs }).toEqual({ lacks: [], tooMany: 0, rungs });
+  });
+});

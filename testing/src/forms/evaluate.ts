@@ -1,0 +1,96 @@
+import { check, type Finding, lineAt, lineStarts, link, makeTraceWriter, readFile } from '../../../core/src';
+import type { Files, Form } from './form';
+import type { FlowForm } from './flows';
+
+/** How far from its mark a finding may stand, in lines. */
+const near = 3;
+
+/** How far from its mark a line of a trace may stand, in lines, as the labelled cases have it. */
+const nearRung = 2;
+
+const marks = /[¶⓪①②③④⑤]/g;
+
+const starts: Readonly<Record<string, (app: string) => string>> = {
+  react: (app) =>
+    `import { createElement } from 'react'; import { createRoot } from 'react-dom/client'; import App from './${app}'; createRoot(document.getElementById('app')).render(createElement(App));`,
+  vue: (app) =>
+    `import { createApp } from 'vue'; import { createPinia } from 'pinia'; import App from './${app}'; createApp(App).use(createPinia()).mount('#app');`,
+  svelte: (app) => `import { mount } from 'svelte'; import App from './${app}'; mount(App, { target: document.getElementById('app') });`,
+};
+
+/** The files of a form with the one that starts it, as a project has them. */
+export function startedFiles(framework: string, files: Files): Files {
+  const app = Object.keys(files).find((file) => /^App\./.test(file)) ?? '';
+  return { ...files, [framework === 'react' ? 'main.jsx' : 'main.js']: starts[framework]?.(app) ?? '' };
+}
+
+/** The files as they are analysed: below `src`, and without marks. */
+function textsOf(framework: string, files: Files): ReadonlyMap<string, string> {
+  return new Map(Object.entries(startedFiles(framework, files)).map(([file, text]) => [`src/${file}`, text.replaceAll(marks, '')]));
+}
+
+type Mark = { readonly mark: string; readonly file: string; readonly line: number };
+
+function marksIn(files: Files): Mark[] {
+  return Object.entries(files).flatMap(([file, text]) =>
+    [...text.matchAll(marks)].map(({ 0: mark, index }) => ({ mark, file: `src/${file}`, line: text.slice(0, index).split('\n').length })),
+  );
+}
+
+type Said = { readonly finding: Finding; readonly places: readonly { readonly file: string; readonly line: number }[] };
+
+function saidOf(framework: string, files: Files): Said[] {
+  const texts = textsOf(framework, files);
+  const facts = new Map([...texts].map(([file, text]) => [file, readFile(file, text)]));
+  return check(link(facts, [])).map((finding) => ({
+    finding,
+    places: [finding.at, ...finding.evidence.map(({ at }) => at)].map(({ file, start }) => ({
+      file,
+      line: lineAt(lineStarts(texts.get(file) ?? ''), start),
+    })),
+  }));
+}
+
+/** A fault without its marks, and mended. */
+export const faultyFiles = ({ files }: Form): Files =>
+  Object.fromEntries(Object.entries(files).map(([file, text]) => [file, text.replaceAll(marks, '')]));
+export const mendedFiles = (form: Form): Files => ({ ...faultyFiles(form), ...form.sound });
+
+/** Whether a fault is found where it stands, what else is said of it, and what is said wrongly: of the mended too, or another fault. */
+export function evaluate(
+  framework: string,
+  form: Form,
+): { readonly found: boolean; readonly said: readonly string[]; readonly wrong: readonly string[] } {
+  const { rule, or = [] } = form;
+  const at = marksIn(form.files);
+  const said = saidOf(framework, form.files);
+  const isMeant = ({ finding, places }: Said): boolean =>
+    (finding.rule === rule || or.includes(finding.rule)) &&
+    places.some((place) => at.some((mark) => mark.file === place.file && Math.abs(mark.line - place.line) <= near));
+  const wrong = [
+    ...saidOf(framework, mendedFiles(form)).filter(({ finding }) => finding.rule === rule || finding.severity !== 'tidy'),
+    ...said.filter((one) => one.finding.severity === 'fault' && !isMeant(one)),
+  ];
+  const inWords = ({ finding }: Said): string => `${finding.rule} ${finding.subject}`;
+  return { found: said.some(isMeant), said: said.map(inWords), wrong: wrong.map(inWords) };
+}
+
+/** What an answer lacks of what it must hold, and how much it holds of what it must not; `rungs` are its lines. */
+export function answerTo({ framework, files, ask }: FlowForm): {
+  readonly lacks: readonly string[];
+  readonly tooMany: number;
+  readonly rungs: readonly string[];
+} {
+  const texts = textsOf(framework, files);
+  const model = link(new Map([...texts].map(([file, text]) => [file, readFile(file, text)])), []);
+  const lineOf = (file: string, offset: number): number => lineAt(lineStarts(texts.get(file) ?? ''), offset);
+  const answer = makeTraceWriter(model, (file) => texts.get(file), lineOf).ask(ask.replace(/:(?=[\w.]+#)/, ':src/'));
+  const rungs = 'entry' in answer ? answer.entry.rungs : [];
+  const isIn = ({ file, line }: Mark): boolean => rungs.some((rung) => rung.file === file && Math.abs(rung.line - line) <= nearRung);
+  const at = marksIn(files);
+  return {
+    lacks: at.filter((one) => one.mark !== '⓪' && !isIn(one)).map(({ mark }) => mark),
+    tooMany: at.filter((one) => one.mark === '⓪' && isIn(one)).length,
+    rungs: 'entry' in answer ? rungs.map((rung) => `${rung.how} ${rung.component ?? ''} ${rung.file}:${rung.line}`) : [answer.wrong],
+  };
+}
