@@ -290,7 +290,7 @@ describe('gates', () => {
     ['sarif', '"version": "2.1.0"'],
     ['markdown', '# Findings in'],
     ['csv', 'severity,rule,framework'],
-    ['text', 'Findings: 1 fault, 0 risks'],
+    ['text', 'Findings: 1 fault, 1 risk'],
   ])('prints %s', async (format, contains) => {
     const { status, stdout } = await run(folder, '--format', format);
     expect(status).toBe(0);

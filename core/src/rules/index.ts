@@ -6,6 +6,7 @@ import type { Component, Model, Page, Use } from '../model/model';
 import { entryOf } from './catalogue';
 import { type OverlapKeep, surveyOverlap, twinDefaults } from '../overlap';
 import { surveyPages, type SurveyKeep } from './shared/pages';
+import type { RuleId } from './ids';
 import { rules } from './registry';
 import type { Check, Found } from './rule';
 
@@ -113,6 +114,34 @@ function onePerPlace(all: readonly Found[]): Found[] {
   });
 }
 
+/** Rules of which one value that is treated alike at many places is one cause. */
+const ofOneValue: ReadonlySet<RuleId> = new Set(['prop-written', 'change-unseen']);
+
+/** Other places of one cause that are told as evidence. */
+const mostPlaces = 8;
+
+/** One finding for a value of a component that is treated alike at several places: at the first, with the others as evidence. */
+function onePerCause(all: readonly Found[]): Found[] {
+  const first = new Map<string, Found>();
+  const more = new Map<Found, Found['evidence'][number][]>();
+  const kept = all.filter((found) => {
+    if (!ofOneValue.has(found.rule)) return true;
+    const { rule, component, subject, at, severity = '', words } = found;
+    const key = [rule, severity, component, subject, at.file, words['how'] ?? '', words['what'] ?? ''].join('\n');
+    const known = first.get(key);
+    if (!known) {
+      first.set(key, found);
+      return true;
+    }
+    more.set(known, [...(more.get(known) ?? []), ...found.evidence.slice(0, 1)]);
+    return false;
+  });
+  return kept.map((found) => {
+    const others = more.get(found);
+    return others ? { ...found, evidence: [...found.evidence, ...others.slice(0, mostPlaces)] } : found;
+  });
+}
+
 /** What a project may set for itself. */
 export type CheckOptions = {
   /** From which likeness on two components are twins, 0 to 1; absent for Liana's own. */
@@ -135,13 +164,12 @@ export function check(model: Model, keep: CheckKeep = newCheckKeep(), { twinsFro
     overlap: surveyOverlap(model, keep.overlap, { likeness: twinsFrom }),
   };
   const source = [...model.components.values()].filter((component) => component.fileRole === 'source');
-  const findings = onePerPlace(
-    withoutYielding([
-      ...source.flatMap((component) => foundIn(component, keep.inComponents, componentRules)),
-      ...shared.uses.flatMap((known) => foundIn(known, keep.ofUses, useRules)),
-      ...projectRules.flatMap((find) => find(shared)),
-    ]),
-  )
+  const all = withoutYielding([
+    ...source.flatMap((component) => foundIn(component, keep.inComponents, componentRules)),
+    ...shared.uses.flatMap((known) => foundIn(known, keep.ofUses, useRules)),
+    ...projectRules.flatMap((find) => find(shared)),
+  ]);
+  const findings = onePerCause(onePerPlace(all))
     .map((found) => toFinding(shared, found))
     .sort(
       (a, b) =>

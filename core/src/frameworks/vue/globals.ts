@@ -47,7 +47,11 @@ export function registeredTags({ files, dependenciesOf }: Project): (file: FileP
     if (found) return found;
     const theme = /^[A-Z]\w*\.(Layout)$/.test(tag) ? themes : undefined;
     if (theme) return theme;
-    const place = conventional.get(tag.replace(/^Lazy(?=[A-Z])/, '')) ?? conventional.get(tag);
+    const plain = tag.replace(/^Lazy(?=[A-Z])/, '');
+    // A folder may be registered with a prefix, of which only the configuration knows.
+    const [prefix = '', ...rest] = words(plain).filter((word) => word !== '');
+    const named = byFolder && rest.length > 0 && prefix.length <= 3 ? conventional.get(rest.join('')) : undefined;
+    const place = conventional.get(plain) ?? conventional.get(tag) ?? named;
     if (place !== undefined) return { kind: 'export', file: place, name: 'default' };
     const needs = [...(dependenciesOf(file) ?? [])];
     const from = known.find((one) => one.tags.has(tag) && (needs.length === 0 || needs.some((name) => one.needs.test(name))));

@@ -1,16 +1,17 @@
-import type { Model } from '../../model/model';
+import type { Model, Use } from '../../model/model';
 import { contextName } from '../../flow';
 import { locate } from '../../model/span';
 import { listed } from '../shared/sentences';
-import type { Found, Rule } from '../rule';
+import type { Check, Found, Rule } from '../rule';
 
 /** At some place in the tree, taking a context finds no provider and has no default. */
 export const contextMissing: Rule = {
-  inProject: ({ model, pages }) =>
-    pages.unmet.flatMap((unmet): Found[] => {
+  inProject: (check) =>
+    check.pages.unmet.flatMap((unmet): Found[] => {
+      const { model } = check;
       const component = model.components.get(unmet.component);
       const context = model.contexts.get(unmet.context);
-      if (!component || !context) return [];
+      if (!component || !context || isGivenOffPages(check, unmet.context)) return [];
       const through = unmet.take.via.length > 0 ? ` through ${unmet.take.via.join(' and ')}` : '';
       return [
         {
@@ -31,6 +32,12 @@ export const contextMissing: Rule = {
       ];
     }),
 };
+
+/** A component that stands on no page provides it: something that is not seen puts that one around the pages. */
+function isGivenOffPages({ model, pages }: Check, context: string): boolean {
+  const gives = ({ target }: Use): boolean => target.kind === 'provider' && target.context === context;
+  return [...model.usesBy].some(([owner, uses]) => uses.some(gives) && pages.pagesOf(owner).length === 0);
+}
 
 function providersOf(model: Model, context: string): Found['evidence'] {
   const found: { at: Found['at']; text: string }[] = [];

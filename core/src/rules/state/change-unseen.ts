@@ -41,7 +41,7 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
       if (value.shape !== undefined || (isFollowed && !isOfStore && !value.shallow && !value.collection)) return [];
       // A map or a set that no markup shows may be kept for its own sake.
       if (value.collection && !shownIn(facts).has(String(change.value))) return [];
-      if (setsOtherwise(facts, action, change.value)) return [];
+      if (setsOtherwise(facts, action, change.value) || isKeptAside(facts, change.value)) return [];
       // Where assignments are followed, one to a member is one; a method that changes a list is none.
       if (facts.followsAssignment && action.changes.some(isAssigned(change.value))) return [];
       const along = setAlong(facts, action, change.value);
@@ -61,6 +61,13 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
       ];
     }),
   );
+}
+
+/** Nothing shows a state, hands it on, computes from it or follows it: it is kept for functions alone. */
+function isKeptAside(facts: ComponentFacts, state: number): boolean {
+  const uses = indexOf(facts).sinks.get(state) ?? [];
+  const isFollowed = facts.actions.some(({ follows }) => follows?.some(({ value }) => value === state));
+  return !isFollowed && !shownIn(facts).has(String(state)) && uses.every(({ to }) => to === 'read' || to === 'put');
 }
 
 /** An assignment to a member of a state by its own name. */

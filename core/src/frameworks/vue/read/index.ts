@@ -1,7 +1,8 @@
 import type * as t from '@babel/types';
 import { assembleComponent } from '../../../read/component';
 import type { AttributeNode, ElementNode, RootNode, TemplateChildNode } from '@vue/compiler-dom';
-import type { ComponentFacts, FileFacts, NameFact, Problem, Reading, TemplateNode } from '../../../model/facts';
+import type { ComponentFacts, FileFacts, NameFact, Problem, Reading, SlotFact, TemplateNode } from '../../../model/facts';
+import { anySlot } from '../../../model/member';
 import type { Span } from '../../../model/span';
 import type { TypeExpr, TypeFact } from '../../../model/types';
 import { parseTemplate } from '../parser';
@@ -218,7 +219,7 @@ export function assemble(
   if (setup.render && rendered?.isWhole !== true) declared.open = true;
   const shown = rendered ? rendered.nodes : readChildren(markup, children, inner);
   const template = declared.inheritAttrs ? withAttrs(body, shown) : shown;
-  const slots = slotsOf(shown);
+  const slots = [...slotsOf(shown), ...slotsOfScript(body.module.text)];
   return assembleComponent(body, () => {
     const { propsType, eventTypes } = declared;
     const [eventsType, ...more] = eventTypes;
@@ -243,6 +244,14 @@ export function assemble(
   });
 }
 
+/** What a script takes of its slots may be any of them: what it does with their content is not seen. */
+function slotsOfScript(text: string): SlotFact[] {
+  const found = /\buseSlots\s*\(|\bthis\.\$slots\b|\bsetup\s*\([^)]*\bslots\b/.exec(text);
+  return found
+    ? [{ key: anySlot, span: { start: found.index, end: found.index + found[0].length }, fallback: false, hasSlotProps: false }]
+    : [];
+}
+
 /** Whether all members of a type stand in this file: written in place, or by a declaration that takes nothing over from others. */
 function isWrittenHere(type: TypeExpr, statements: readonly t.Statement[]): boolean {
   if (type.kind === 'object') return true;
@@ -258,7 +267,10 @@ function isWrittenHere(type: TypeExpr, statements: readonly t.Statement[]): bool
 const seenByMarkup: ReadonlySet<string> = new Set(
   (
     'Infinity,undefined,NaN,isFinite,isNaN,parseFloat,parseInt,decodeURI,decodeURIComponent,encodeURI,encodeURIComponent,' +
-    'Math,Number,Date,Array,Object,Boolean,String,RegExp,Map,Set,JSON,Intl,BigInt,console,Error,Symbol,arguments,require'
+    'Math,Number,Date,Array,Object,Boolean,String,RegExp,Map,Set,JSON,Intl,BigInt,console,Error,Symbol,arguments,require,' +
+    // What the usual packages give to every template by themselves: functions of pages, of translation and of addresses.
+    'navigateTo,abortNavigation,reloadNuxtApp,clearError,showError,refreshNuxtData,preloadRouteComponents,' +
+    'localePath,switchLocalePath,localeRoute,localeLocation,getRouteBaseName'
   ).split(','),
 );
 

@@ -135,7 +135,7 @@ function patternAt(markup: Markup, exp: ExpressionNode): t.Node | undefined {
 
 function readTag(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNode[] {
   const { tag } = node;
-  if (tag === 'slot') return [readOutlet(markup, node, scope)];
+  if (outlets.has(tag)) return [readOutlet(markup, node, scope)];
   if (tag === 'template' && !constantAttribute(node, 'lang')) return readChildren(markup, node.children, scope);
   if (showing.has(tag)) return [fragment(node, readContent(markup, node, scope).children)];
   if (apart.has(tag)) return [readElement(markup, { ...node, tag: pascal(tag) }, scope)];
@@ -319,6 +319,9 @@ function readSlot(markup: VueMarkup, slot: DirectiveNode, children: readonly Tem
 }
 
 type Attributes = { readonly bindings: Binding[]; readonly spreads: SpreadFact[]; readonly key: KeyFact; readonly ref?: Reading };
+
+/** Tags that show what a component is given for a slot: the framework's own, and those by which packages for content take it out of its paragraphs. */
+const outlets = new Set(['slot', 'ContentSlot', 'MDCSlot']);
 
 const structural = new Set(['if', 'else-if', 'else', 'for', 'slot', 'pre', 'cloak', 'once']);
 
