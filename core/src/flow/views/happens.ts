@@ -10,7 +10,7 @@ import { type Listener, listenerSubject } from './listener';
 import { outcomeOf } from './outcome';
 import { hangImpact, type Trace } from './trace';
 
-/** The listeners that hear the event of a listener beside it: of the elements around, unless one stops it. */
+/** The listeners that hear the event of a listener beside it: of the elements around, in the order in which they run, unless one stops it. */
 function alsoHeard({ graph }: FlowQueries, { frame, binding }: Listener): Listener[] {
   const { tree, frames } = graph;
   const component = frame.component;

@@ -93,6 +93,11 @@ const isOfImpact = ({ by }: Draft): boolean => by?.startsWith('impact') === true
 
 const rendersLast = (a: Draft, b: Draft): number => Number(isOfImpact(a)) - Number(isOfImpact(b));
 
+/** A listener of an element around that hears an event: told in the order in which they run. */
+const isOnWay = ({ kind, by }: Draft): boolean => kind === 'hears' && by !== undefined;
+
+const onWayLater = (a: Draft, b: Draft): number => Number(isOnWay(a)) - Number(isOnWay(b));
+
 const sizes = new WeakMap<Draft, number>();
 
 function sizeOf(draft: Draft): number {
@@ -122,7 +127,9 @@ export function numbered(start: Draft, down: boolean): { rungs: Rung[]; truncate
     }
     const { below, ...own } = at.draft;
     const index = rungs.length;
-    const children = gathered(below).sort((a, b) => rendersLast(a, b) || sizeOf(a) - sizeOf(b) || a.place - b.place);
+    const children = gathered(below).sort(
+      (a, b) => rendersLast(a, b) || onWayLater(a, b) || (isOnWay(a) ? 0 : sizeOf(a) - sizeOf(b) || a.place - b.place),
+    );
     const crossing = children.length > 0 && children.every((one) => one.place !== own.place || one.kind === 'provides');
     const carried =
       down &&
