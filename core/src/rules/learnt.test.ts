@@ -555,3 +555,105 @@ table(
   [['in a table of functions', views('<Chip/>'), 'Chip C']],
   [['provided in each of a table', views('<Provider><Chip/></Provider>')]],
 );
+
+// What real packages showed to be wrong, and the same where it is right.
+
+const shows = (script: string): Readonly<Record<string, string>> => ({
+  App: vueApp('<Box>text</Box>'),
+  Box: `${setup(script)}<template><p>box</p></template>`,
+});
+
+table(
+  'slot-nowhere',
+  'vue',
+  [['nothing takes it', shows(''), 'App children']],
+  [
+    ['the script takes its slots', shows("import { useSlots } from 'vue'; const slots = useSlots(); console.log(slots.default?.());")],
+    ['a tag of a package shows it', { App: vueApp('<Box>text</Box>'), Box: '<template><p><ContentSlot unwrap="p"/></p></template>' }],
+  ],
+);
+
+table(
+  'name-unknown',
+  'vue',
+  [['nothing declares it', { App: vueApp('{{ localPath }}') }, 'App localPath']],
+  [['a package gives it to every template', { App: vueApp("<a :href=\"localePath('/')\">{{ switchLocalePath('nl') }}</a>") }]],
+);
+
+const crew = (mounted: string, other = ''): string =>
+  `const Crew = createContext(null);\nfunction Chip() { const { at } = useContext(Crew); return <p>{at}</p>; }\n${other}export function App() { return <main>${mounted}</main>; }`;
+
+table(
+  'context-missing',
+  'react',
+  [['nobody provides it', crew('<Chip/>'), 'Chip Crew']],
+  [
+    [
+      'a part that stands on no page provides it, which something unseen puts around the pages',
+      crew('<Chip/>', 'export function Around({ children }) { return <Crew.Provider value={{ at: 1 }}>{children}</Crew.Provider>; }\n'),
+    ],
+  ],
+);
+
+const kept = (shown: string): string =>
+  `export function App({ all }) { const [seen, setSeen] = useState({}); useEffect(() => { for (const one of all) { seen[one.id] = true; setSeen(seen); } }, [all]); return <main>${shown}</main>; }`;
+
+table(
+  'change-unseen',
+  'react',
+  [['the page shows it', kept('{Object.keys(seen).length}'), 'App seen']],
+  [['it is kept for functions alone', kept('<p/>')]],
+);
+
+table(
+  'prop-written',
+  'vue',
+  [
+    [
+      'at many places, told once',
+      {
+        App: vueApp('<Row :boat="boat"/>', "import { reactive } from 'vue'; const boat = reactive({ x: 1, y: 1 });"),
+        Row: `${setup('const props = defineProps({ boat: Object }); const move = () => { props.boat.x++; props.boat.y++; props.boat.x = 0; };')}<template><p @click="move">{{ boat.x }}</p></template>`,
+      },
+      'Row boat',
+    ],
+  ],
+  [
+    [
+      'by its owner',
+      {
+        App: vueApp('<Row :boat="boat"/>', "import { reactive } from 'vue'; const boat = reactive({ x: 1 }); boat.x = 2;"),
+        Row: vueRow.replace('eta: { type: String, required: true }, boat: String', 'boat: Object').replace('{{ eta }}', ''),
+      },
+    ],
+  ],
+);
+
+const half = (script: string): Readonly<Record<string, string>> => ({
+  App: vueApp('<Row a="1"/>'),
+  Row: `${setup(script)}<template><Part a="1" b="2"/></template>`,
+  Part: `${setup('defineProps({ a: String, b: String, c: String });')}<template><p>{{ a }}{{ b }}</p></template>`,
+});
+
+table(
+  'prop-idle',
+  'vue',
+  [['of the one root of another', half(''), 'Part c']],
+  [['what falls through may be it', { ...half(''), App: vueApp('<Row a="1" v-bind="$attrs"/>') }]],
+);
+
+const nuxt = (tag: string): Readonly<Record<string, string>> => ({
+  'package.json': '{ "dependencies": { "nuxt": "4.0.0" } }',
+  'app/app.vue': `<template><main><${tag}/></main></template>`,
+  'app/components/ui/Chip.vue': '<template><b>chip</b></template>',
+});
+
+table(
+  'component-unknown',
+  'vue',
+  [['no file has it', nuxt('Chipp'), 'App Chipp']],
+  [
+    ['by its folders', nuxt('UiChip')],
+    ['with a prefix that the configuration gives', nuxt('SwChip')],
+  ],
+);
