@@ -5,6 +5,8 @@ export type FlowForm = {
   readonly form: string;
   readonly framework: 'react' | 'vue' | 'svelte';
   readonly files: Files;
+  /** It is known, and not answered yet. */
+  readonly missed?: true;
   /** As the shell is asked: `changes:App.count`. */
   readonly ask: string;
 };
@@ -607,6 +609,235 @@ export function useLevel() {
         `<section>{@render children()}</section>`,
       ),
       'Label.svelte': svelte(`import { getContext } from 'svelte';\nconst unit = getContext('unit');`, `<i>{unit}</i>`),
+    },
+  },
+  {
+    framework: 'react',
+    form: 'a list handed to a part as a list of actions, each of which sets',
+    ask: 'changes:App.mode',
+    files: {
+      'App.jsx': `import { useState } from 'react';
+import { Toolbar } from './Toolbar';
+
+export default function App() {
+  const [mode, setMode] = useState('read');
+  const [size, setSize] = useState(1);
+  const tools = [
+    { label: 'Edit', run: () => ①setMode('edit') },
+    { label: 'Read', run: () => ②setMode('read') },
+
+
+
+    { label: 'Bigger', run: () => setSize(size + 1) },
+  ];
+  return <Toolbar tools={tools} mode={mode} size={size} />;
+}`,
+      'Toolbar.jsx': `export function Toolbar({ tools, mode, size }) {
+  return (
+    <nav className={mode} style={{ zoom: size }}>
+      {tools.map((tool) => (
+        <button key={tool.label} onClick={③tool.run}>{tool.label}</button>
+      ))}
+    </nav>
+  );
+}`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'a hook of the project that keeps a list and its functions',
+    ask: 'changes:useList.js#items',
+    files: {
+      'App.jsx': `import { useList } from './useList';
+import { Row } from './Row';
+
+export default function App() {
+  const { items, add, drop } = useList([]);
+  return (
+    <main>
+      <button onClick={() => ①add('rope')}>Add</button>
+      {items.map((one) => (
+        <Row key={one} name={one} onDrop={drop} />
+      ))}
+    </main>
+  );
+}`,
+      'useList.js': `import { useCallback, useState } from 'react';
+
+export function useList(first) {
+  const [items, setItems] = useState(first);
+  const add = useCallback((one) => ②setItems((all) => [...all, one]), []);
+  const drop = useCallback((one) => ③setItems((all) => all.filter((other) => other !== one)), []);
+  return { items, add, drop };
+}`,
+      'Row.jsx': `export function Row({ name, onDrop }) {
+  return <li><button onClick={() => ④onDrop(name)}>{name}</button></li>;
+}`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'children that are cloned with another prop by who wraps them',
+    missed: true,
+    ask: 'goes:Tabs.at',
+    files: {
+      'App.jsx': `import { Tabs } from './Tabs';
+import { Tab } from './Tab';
+
+export default function App() {
+  return <Tabs><Tab name="one" /><Tab name="two" /></Tabs>;
+}`,
+      'Tabs.jsx': `import { Children, cloneElement, useState } from 'react';
+
+export function Tabs({ children }) {
+  const [at, setAt] = useState('one');
+  return (
+    <section>
+      {Children.map(children, (child) => cloneElement(child, { isOn: ①child.props.name === at, onPick: setAt }))}
+    </section>
+  );
+}`,
+      'Tab.jsx': `export function Tab({ name, isOn, onPick }) {
+  return <button className={②isOn ? 'on' : ''} onClick={() => onPick(name)}>{name}</button>;
+}`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'where a value comes from that is kept in the address',
+    ask: 'comes:Results.query',
+    files: {
+      'App.jsx': `import { useSearchParams } from 'react-router-dom';
+import { Results } from './Results';
+
+export default function App() {
+  const [params, setParams] = ①useSearchParams();
+  const query = params.get('q') ?? '';
+
+
+
+  return (
+    <main>
+      <input value={query} onChange={(event) => setParams({ q: event.target.value })} />
+      <Results query={query} />
+    </main>
+  );
+}`,
+      'Results.jsx': `export function Results({ query }) {
+  return <p>{query}</p>;
+}`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'who hears a callback that goes through a spread',
+    ask: 'hears:Button.onPress',
+    files: {
+      'App.jsx': `import { useState } from 'react';
+import { SaveButton } from './SaveButton';
+
+export default function App() {
+  const [saved, setSaved] = useState(false);
+  return <main>{String(saved)}<SaveButton tone="calm" onPress={() => ①setSaved(true)} /></main>;
+}`,
+      'SaveButton.jsx': `import { Button } from './Button';
+
+export function SaveButton(props) {
+  return <Button label="Save" {...props} />;
+}`,
+      'Button.jsx': `export function Button({ label, tone, onPress }) {
+  return <button className={tone} onClick={onPress}>{label}</button>;
+}`,
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'an emit by options through two parts, with its value',
+    ask: 'changes:App.total',
+    files: {
+      'App.vue': `<template>\n  <Basket @change="①update" />\n</template>\n\n<script>\nimport Basket from './Basket.vue';\nexport default {\n  components: { Basket },\n  data: () => ({ total: 0, name: '' }),\n  methods: {\n    update(value) {\n      ②this.total = value;\n    },\n\n\n    rename(to) {\n      ⓪this.name = to;\n    },\n  },\n};\n</script>\n`,
+      'Basket.vue': `<template>\n  <Line @count="forward" />\n</template>\n\n<script>\nimport Line from './Line.vue';\nexport default {\n  components: { Line },\n  emits: ['change'],\n  methods: {\n    forward(n) {\n      ③this.$emit('change', n * 2);\n    },\n  },\n};\n</script>\n`,
+      'Line.vue': `<template>\n  <button @click="④$emit('count', 3)">Add</button>\n</template>\n\n<script>\nexport default { emits: ['count'] };\n</script>\n`,
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'a computed value with a setter behind v-model',
+    ask: 'changes:App.form',
+    files: {
+      'App.vue': vue(
+        `import { computed, reactive } from 'vue';\nimport Field from './Field.vue';\nconst form = reactive({ name: '', age: 0 });\nconst name = computed({\n  get: () => form.name,\n  set: (to) => {\n    ①form.name = to.trim();\n  },\n});`,
+        `  <Field v-model="②name" />\n  <p>{{ form.age }}</p>`,
+      ),
+      'Field.vue': vue(`const text = defineModel();`, `  <input v-model="③text" />`),
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'a template reference by which an owner calls a method',
+    ask: 'changes:Dialog.open',
+    files: {
+      'App.vue': vue(
+        `import { ref } from 'vue';\nimport Dialog from './Dialog.vue';\nconst dialog = ref(null);`,
+        `  <button @click="①dialog.show()">Open</button>\n\n\n\n  <Dialog ref="dialog" />`,
+      ),
+      'Dialog.vue': vue(
+        `import { ref } from 'vue';\nconst open = ref(false);\nconst text = ref('');\nconst show = () => {\n  ②open.value = true;\n};\ndefineExpose({ show });`,
+        `  <section v-if="open">\n    {{ text }}\n\n\n    <button @click="③open = false">Close</button>\n  </section>`,
+      ),
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'where a value comes from that a route gives',
+    ask: 'comes:Boat.id',
+    files: {
+      'App.vue': vue(
+        `import { computed } from 'vue';\nimport { useRoute } from 'vue-router';\nimport Boat from './Boat.vue';\nconst route = ①useRoute();\nconst id = computed(() => Number(route.params.id));`,
+        `  <Boat :id="id" />`,
+      ),
+      'Boat.vue': vue(`defineProps(['id']);`, `  <p>{{ id }}</p>`),
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'a list handed to each row with a function that drops it',
+    ask: 'changes:App.rows',
+    files: {
+      'App.svelte': svelte(
+        `import Row from './Row.svelte';\nlet rows = $state([{ id: 1, done: false }]);\nlet name = $state('');\nfunction add() {\n  ①rows.push({ id: rows.length + 1, done: false });\n}\n\n\nfunction drop(id) {\n  ②rows = rows.filter((one) => one.id !== id);\n}`,
+        `<input bind:value={name} />\n<button onclick={add}>Add</button>\n\n\n\n{#each rows as row (row.id)}\n  <Row bind:done={③row.done} ondrop={() => drop(row.id)} />\n{/each}`,
+      ),
+      'Row.svelte': svelte(
+        `let { done = $bindable(), ondrop } = $props();`,
+        `<input type="checkbox" bind:checked={④done} />\n\n\n\n<button onclick={⑤ondrop}>Drop</button>`,
+      ),
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'a store with functions of its own',
+    ask: 'changes:stores.js#cart',
+    files: {
+      'App.svelte': svelte(
+        `import { cart } from './stores';\nimport Foot from './Foot.svelte';`,
+        `<button on:click={() => ①cart.add('rope')}>Rope</button>\n<p>{$cart.length}</p>\n<Foot />`,
+      ),
+      'stores.js': `import { writable } from 'svelte/store';\n\nfunction makeCart() {\n  const { subscribe, set, update } = writable([]);\n  return {\n    subscribe,\n    add: (item) => ②update((all) => [...all, item]),\n    clear: () => ③set([]),\n  };\n}\n\nexport const cart = makeCart();`,
+      'Foot.svelte': svelte(`import { cart } from './stores';`, `<button on:click={④cart.clear}>Clear</button>`),
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'an effect that writes another state, and who shows that',
+    ask: 'impact:App.place',
+    files: {
+      'App.svelte': svelte(
+        `import Map from './Map.svelte';\nimport Foot from './Foot.svelte';\nlet place = $state('quay');\nlet zoom = $state(1);\nconst year = 2026;\n$effect(() => {\n  place;\n  zoom = 1;\n});`,
+        `<input bind:value={place} />\n<Map {zoom} title={place} />\n<Foot {year} />`,
+      ),
+      'Map.svelte': svelte(`let { zoom, title } = $props();`, `<i>{①zoom}</i>\n<b>{②title}</b>`),
+      'Foot.svelte': svelte(`let { year } = $props();`, `<footer>{⓪year}</footer>`),
     },
   },
 ];
