@@ -43,7 +43,7 @@ test('a deleted project’s address says what happened', async ({ page }) => {
 test('read again takes the new state and keeps the name', async ({ page }) => {
   const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Read again' }).click()]);
   await chooser.setFiles(
-    zip('boats.zip', { ...small, 'src/Row.tsx': String(small['src/Row.tsx']).replace('eta: string', 'eta?: string') }),
+    zip('boats.zip', { ...small, 'src/App.tsx': String(small['src/App.tsx']).replace('boat={boat}', 'boat={boat} eta="9:10"') }),
   );
   await expect(page.getByRole('treeitem', { name: /^Row/ })).toBeVisible();
   await page.getByRole('link', { name: 'Findings', exact: true }).click();

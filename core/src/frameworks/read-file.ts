@@ -3,7 +3,7 @@ import { declaredForAll, listenedNames, loadedLater, openedNames, propsReadOutsi
 import { readerOf, traitsOf } from './registry';
 
 /** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
-export const readerVersion = '18';
+export const readerVersion = '19';
 
 /** What is told by the text as a whole, whatever its framework. */
 function withMentions(facts: FileFacts, text: string): FileFacts {

@@ -1631,4 +1631,271 @@ export default function App() {
 }`,
     },
   },
+  {
+    rule: 'change-unseen',
+    form: 'an item is moved by a splice in a copy of nothing',
+    files: {
+      'App.jsx': `${use('useState')}
+export default function App() {
+  const [rows, setRows] = useState(['a', 'b']);
+  const up = (at) => {
+    const next = rows;
+    const [one] = ¶next.splice(at, 1);
+    next.unshift(one);
+    setRows(next);
+  };
+  return <ol>{rows.map((one, at) => <li key={one}><button onClick={() => up(at)}>{one}</button></li>)}</ol>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useState')}
+export default function App() {
+  const [rows, setRows] = useState(['a', 'b']);
+  const up = (at) => {
+    const next = [...rows];
+    const [one] = next.splice(at, 1);
+    next.unshift(one);
+    setRows(next);
+  };
+  return <ol>{rows.map((one, at) => <li key={one}><button onClick={() => up(at)}>{one}</button></li>)}</ol>;
+}`,
+    },
+    acts: ['b'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'what a ref counts is shown',
+    files: {
+      'App.jsx': `${use('useRef')}
+export default function App() {
+  const clicks = useRef(0);
+  return <button onClick={() => { ¶clicks.current++; }}>Clicked {clicks.current} times</button>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useState')}
+export default function App() {
+  const [clicks, setClicks] = useState(0);
+  return <button onClick={() => setClicks(clicks + 1)}>Clicked {clicks} times</button>;
+}`,
+    },
+    acts: ['Clicked'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a subscription to a socket reads a state, once',
+    files: {
+      'App.jsx': `${use('useEffect', 'useState')}import { feed } from './feed';
+export default function App() {
+  const [room, setRoom] = useState('quay');
+  const [lines, setLines] = useState([]);
+  useEffect(() => feed.on('line', (text) => setLines((all) => [...all, ¶room + ': ' + text])), []);
+  return <main><button onClick={() => setRoom('lock')}>Lock</button><button onClick={() => feed.say('hello')}>Say</button><p>{lines.join()}</p></main>;
+}`,
+      'feed.js': `const heard = new Set();
+export const feed = {
+  on(_, run) { heard.add(run); return () => heard.delete(run); },
+  say(text) { for (const run of heard) run(text); },
+};`,
+    },
+    sound: {
+      'App.jsx': `${use('useEffect', 'useState')}import { feed } from './feed';
+export default function App() {
+  const [room, setRoom] = useState('quay');
+  const [lines, setLines] = useState([]);
+  useEffect(() => feed.on('line', (text) => setLines((all) => [...all, room + ': ' + text])), [room]);
+  return <main><button onClick={() => setRoom('lock')}>Lock</button><button onClick={() => feed.say('hello')}>Say</button><p>{lines.join()}</p></main>;
+}`,
+    },
+    acts: ['Lock', 'Say'],
+  },
+  {
+    rule: 'prop-missing',
+    form: 'a prop that propTypes ask for, of a class',
+    files: {
+      'App.jsx': `import Meter from './Meter';
+export default function App() {
+  return <main><Meter label="a" value={1} /><¶Meter label="b" /></main>;
+}`,
+      'Meter.jsx': `import { Component } from 'react';
+import PropTypes from 'prop-types';
+export default class Meter extends Component {
+  render() {
+    const { label, value } = this.props;
+    return <p>{label}: {value.toFixed(1)}</p>;
+  }
+}
+Meter.propTypes = { label: PropTypes.string, value: PropTypes.number.isRequired };`,
+    },
+    sound: {
+      'App.jsx': `import Meter from './Meter';
+export default function App() {
+  return <main><Meter label="a" value={1} /><Meter label="b" value={2} /></main>;
+}`,
+    },
+    unseen: true,
+  },
+  {
+    rule: 'prop-missing',
+    form: 'a part in a forwardRef with typed props',
+    files: {
+      'App.tsx': `import { Field } from './Field';
+export default function App() {
+  return <¶Field label="Name" />;
+}`,
+      'Field.tsx': `import { forwardRef } from 'react';
+type FieldProps = { label: string; options: string[] };
+export const Field = forwardRef<HTMLSelectElement, FieldProps>(function Field({ label, options }, ref) {
+  return <label>{label}<select ref={ref}>{options.map((one) => <option key={one}>{one}</option>)}</select></label>;
+});`,
+    },
+    sound: {
+      'App.tsx': `import { Field } from './Field';
+export default function App() {
+  return <Field label="Name" options={['a']} />;
+}`,
+    },
+  },
+  {
+    rule: 'prop-spelt',
+    form: 'a callback under a near name',
+    files: {
+      'App.jsx': `${use('useState')}import { Dialog } from './Dialog';
+export default function App() {
+  const [open, setOpen] = useState(true);
+  return open ? <Dialog ¶onClosed={() => setOpen(false)} /> : <p>gone</p>;
+}`,
+      'Dialog.jsx': `export function Dialog({ onClose }) {
+  return <button onClick={() => onClose && onClose()}>Close</button>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useState')}import { Dialog } from './Dialog';
+export default function App() {
+  const [open, setOpen] = useState(true);
+  return open ? <Dialog onClose={() => setOpen(false)} /> : <p>gone</p>;
+}`,
+    },
+    or: ['prop-unknown', 'event-never-raised'],
+    acts: ['Close'],
+  },
+  {
+    rule: 'list-unkeyed',
+    form: 'a key made anew each time',
+    files: {
+      'App.jsx': `${use('useState')}
+const all = ['oak', 'ash'];
+export default function App() {
+  const [n, setN] = useState(0);
+  return <main><button onClick={() => setN(n + 1)}>Again {n}</button>{all.map((one) => <label ¶key={Math.random()}>{one}<input /></label>)}</main>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useState')}
+const all = ['oak', 'ash'];
+export default function App() {
+  const [n, setN] = useState(0);
+  return <main><button onClick={() => setN(n + 1)}>Again {n}</button>{all.map((one) => <label key={one}>{one}<input /></label>)}</main>;
+}`,
+    },
+    acts: ['oak=x', 'Again'],
+  },
+  {
+    rule: 'context-missing',
+    form: 'a part is shown in a portal of a page without the provider',
+    files: {
+      'App.jsx': `${use('useContext', 'createContext')}
+const Theme = createContext(undefined);
+const Chip = () => <b>{useContext(Theme).colour}</b>;
+const Page = () => <section><h1>Page</h1><¶Chip /></section>;
+const Other = () => <Theme.Provider value={{ colour: 'red' }}><Chip /></Theme.Provider>;
+export default function App() {
+  return <main><Other /><Page /></main>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useContext', 'createContext')}
+const Theme = createContext(undefined);
+const Chip = () => <b>{useContext(Theme).colour}</b>;
+const Page = () => <section><h1>Page</h1><Chip /></section>;
+export default function App() {
+  return <Theme.Provider value={{ colour: 'red' }}><Page /></Theme.Provider>;
+}`,
+    },
+  },
+  {
+    rule: 'subscription-kept',
+    form: 'an observer of a media query in an effect',
+    files: {
+      'App.jsx': `${use('useState')}import { Wide } from './Wide';
+export default function App() {
+  const [on, setOn] = useState(true);
+  return <main><button onClick={() => setOn(!on)}>Wide</button>{on && <Wide />}</main>;
+}`,
+      'Wide.jsx': `${use('useEffect', 'useState')}
+export function Wide() {
+  const [wide, setWide] = useState(false);
+  useEffect(() => {
+    const query = matchMedia('(min-width: 700px)');
+    ¶query.addEventListener('change', (event) => setWide(event.matches));
+    setWide(query.matches);
+  }, []);
+  return <p>{wide ? 'wide' : 'narrow'}</p>;
+}`,
+    },
+    sound: {
+      'Wide.jsx': `${use('useEffect', 'useState')}
+export function Wide() {
+  const [wide, setWide] = useState(false);
+  useEffect(() => {
+    const query = matchMedia('(min-width: 700px)');
+    const hear = (event) => setWide(event.matches);
+    query.addEventListener('change', hear);
+    setWide(query.matches);
+    return () => query.removeEventListener('change', hear);
+  }, []);
+  return <p>{wide ? 'wide' : 'narrow'}</p>;
+}`,
+    },
+    unseen: true,
+  },
+  {
+    rule: 'endless-render',
+    form: 'a state is set while rendering',
+    files: {
+      'App.jsx': `${use('useState')}
+export default function App() {
+  const [n, setN] = useState(0);
+  ¶setN(n + 1);
+  return <p>{n}</p>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useState')}
+export default function App() {
+  const [n, setN] = useState(0);
+  return <p onClick={() => setN(n + 1)}>{n}</p>;
+}`,
+    },
+  },
+  {
+    rule: 'handler-missing',
+    form: 'a setter is called where it should be given',
+    files: {
+      'App.jsx': `${use('useState')}
+export default function App() {
+  const [open, setOpen] = useState(false);
+  return <main><button onClick={¶setOpen(true)}>Open</button>{open && <p>open</p>}</main>;
+}`,
+    },
+    sound: {
+      'App.jsx': `${use('useState')}
+export default function App() {
+  const [open, setOpen] = useState(false);
+  return <main><button onClick={() => setOpen(true)}>Open</button>{open && <p>open</p>}</main>;
+}`,
+    },
+    or: ['endless-render'],
+    acts: ['Open'],
+  },
 ];

@@ -856,7 +856,6 @@ export const svelteForms: readonly Form[] = [
   {
     rule: 'two-truths',
     form: 'a copy of a store is counted on its own',
-    missed: true,
     files: {
       'App.svelte': part(`import One from './One.svelte';\nimport Two from './Two.svelte';`, `<One /><Two />`),
       'levels.js': `import { writable } from 'svelte/store';\nexport const high = writable(1);`,
@@ -926,5 +925,120 @@ export const svelteForms: readonly Form[] = [
       ),
     },
     acts: ['a=x', 'Turn'],
+  },
+  {
+    rule: 'stale-reading',
+    form: 'a derived value that calls a function with a value of the start',
+    files: {
+      'App.svelte': part(`import Row from './Row.svelte';\nlet n = $state(1);`, `<button onclick={() => n++}>More</button><Row {n} />`),
+      'Row.svelte': part(`const { n } = $props();\nconst label = \`row \${¶n}\`;`, `<p>{label}</p>`),
+    },
+    sound: { 'Row.svelte': part(`const { n } = $props();\nconst label = $derived(\`row \${n}\`);`, `<p>{label}</p>`) },
+    acts: ['More'],
+  },
+  {
+    rule: 'prop-missing',
+    form: 'an older required prop at one of two uses',
+    files: {
+      'App.svelte': part(`import Row from './Row.svelte';`, `<Row at={2} name="a" /><¶Row name="b" />`),
+      'Row.svelte': part(`export let name;\nexport let at;`, `<p>{name} {at.toFixed(1)}</p>`),
+    },
+    sound: { 'App.svelte': part(`import Row from './Row.svelte';`, `<Row at={2} name="a" /><Row at={3} name="b" />`) },
+  },
+  {
+    rule: 'event-never-raised',
+    form: 'a callback prop that the part does not take',
+    files: {
+      'App.svelte': part(
+        `import Pick from './Pick.svelte';\nlet at = $state('none');`,
+        `<Pick ¶onchosen={(name) => (at = name)} /><p>{at}</p>`,
+      ),
+      'Pick.svelte': part(`let { onselect } = $props();`, `<button onclick={() => onselect?.('oak')}>oak</button>`),
+    },
+    sound: {
+      'App.svelte': part(
+        `import Pick from './Pick.svelte';\nlet at = $state('none');`,
+        `<Pick onselect={(name) => (at = name)} /><p>{at}</p>`,
+      ),
+    },
+    or: ['prop-unknown', 'prop-spelt'],
+    acts: ['oak'],
+  },
+  {
+    rule: 'two-way-half',
+    form: 'bind to a part that keeps the value to itself',
+    files: {
+      'App.svelte': part(`import Slider from './Slider.svelte';\nlet level = $state(2);`, `<Slider ¶bind:level /><p>{level} m</p>`),
+      'Slider.svelte': part(`let { level } = $props();\nlet own = $state(level);`, `<label>Level<input bind:value={own} /></label>`),
+    },
+    sound: { 'Slider.svelte': part(`let { level = $bindable() } = $props();`, `<label>Level<input bind:value={level} /></label>`) },
+    or: ['prop-copied'],
+    acts: ['Level=7'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a derived list is sorted where it is',
+    files: {
+      'App.svelte': part(
+        `let rows = ['b', 'a'];\nfunction sort() {\n  ¶rows.sort();\n}`,
+        `<button on:click={sort}>Sort</button><p>{rows.join(' ')}</p>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `let rows = ['b', 'a'];\nfunction sort() {\n  rows = [...rows].sort();\n}`,
+        `<button on:click={sort}>Sort</button><p>{rows.join(' ')}</p>`,
+      ),
+    },
+    acts: ['Sort'],
+  },
+  {
+    rule: 'handler-missing',
+    form: 'a handler under a name that was changed',
+    files: {
+      'App.svelte': part(`let n = $state(0);\nfunction increase() {\n  n += 1;\n}`, `<button onclick={¶increment}>More {n}</button>`),
+    },
+    sound: {
+      'App.svelte': part(`let n = $state(0);\nfunction increase() {\n  n += 1;\n}`, `<button onclick={increase}>More {n}</button>`),
+    },
+    or: ['name-unknown'],
+    acts: ['More'],
+  },
+  {
+    rule: 'endless-render',
+    form: 'an effect lengthens the list that it reads',
+    files: {
+      'App.svelte': part(
+        `let log = $state([]);\nlet n = $state(0);\n$effect(() => {\n  ¶log.push('n is ' + n);\n});`,
+        `<button onclick={() => n++}>More</button><p>{log.length > 3 ? 'many' : 'few'}</p>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `import { untrack } from 'svelte';\nlet log = $state([]);\nlet n = $state(0);\n$effect(() => {\n  const line = 'n is ' + n;\n  untrack(() => log.push(line));\n});`,
+        `<button onclick={() => n++}>More</button><p>{log.length > 3 ? 'many' : 'few'}</p>`,
+      ),
+    },
+  },
+  {
+    rule: 'subscription-kept',
+    form: 'a listener that onMount puts on the document',
+    files: {
+      'App.svelte': part(
+        `import Menu from './Menu.svelte';\nlet on = true;`,
+        `<button on:click={() => (on = !on)}>Menu</button>{#if on}<Menu />{/if}`,
+      ),
+      'Menu.svelte': part(
+        `import { onMount } from 'svelte';\nlet open = true;\nonMount(() => {\n  ¶document.addEventListener('click', () => (open = false));\n});`,
+        `{#if open}<nav>menu</nav>{/if}`,
+      ),
+    },
+    sound: {
+      'Menu.svelte': part(
+        `import { onMount } from 'svelte';\nlet open = true;\nonMount(() => {\n  const shut = () => (open = false);\n  document.addEventListener('click', shut);\n  return () => document.removeEventListener('click', shut);\n});`,
+        `{#if open}<nav>menu</nav>{/if}`,
+      ),
+    },
+    unseen: true,
   },
 ];

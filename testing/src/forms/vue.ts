@@ -979,4 +979,177 @@ export const vueForms: readonly Form[] = [
     sound: { 'App.vue': sfc(`import Lamp from './Lamp.vue';\nimport Shade from './Shade.vue';`, `<main><Lamp /><Shade /></main>`) },
     unseen: true,
   },
+  {
+    rule: 'stale-reading',
+    form: 'a reactive copy of props is made once',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Row from './Row.vue';\nconst n = ref(1);`,
+        `<main><button @click="n++">More</button><Row :n="n" /></main>`,
+      ),
+      'Row.vue': sfc(`const props = defineProps({ n: Number });\nconst label = \`row \${¶props.n}\`;`, `<p>{{ label }}</p>`),
+    },
+    sound: {
+      'Row.vue': sfc(
+        `import { computed } from 'vue';\nconst props = defineProps({ n: Number });\nconst label = computed(() => \`row \${props.n}\`);`,
+        `<p>{{ label }}</p>`,
+      ),
+    },
+    acts: ['More'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a ref is put in place of another',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nlet rows = ref(['oak']);\nfunction clear() {\n  ¶rows = ref([]);\n}`,
+        `<main><button @click="clear">Clear</button><p>{{ rows.length }} trees</p></main>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nconst rows = ref(['oak']);\nfunction clear() {\n  rows.value = [];\n}`,
+        `<main><button @click="clear">Clear</button><p>{{ rows.length }} trees</p></main>`,
+      ),
+    },
+    acts: ['Clear'],
+  },
+  {
+    rule: 'change-unseen',
+    form: 'a store is taken apart and its part is assigned',
+    files: {
+      'App.vue': sfc(
+        `import { useLevels } from './levels';\nlet { ¶high } = useLevels();\nconst up = () => { high++; };`,
+        `<main><button @click="up">Up</button><p>{{ high }} m</p></main>`,
+      ),
+      'levels.js': `import { defineStore } from 'pinia';\nexport const useLevels = defineStore('levels', { state: () => ({ high: 1 }), actions: { raise() { this.high++; } } });`,
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { useLevels } from './levels';\nconst levels = useLevels();\nconst up = () => { levels.high++; };`,
+        `<main><button @click="up">Up</button><p>{{ levels.high }} m</p></main>`,
+      ),
+    },
+    or: ['stale-reading'],
+    acts: ['Up'],
+  },
+  {
+    rule: 'prop-missing',
+    form: 'a required prop of a part in a loop',
+    files: {
+      'App.vue': sfc(
+        `import Row from './Row.vue';\nconst rows = [{ id: 1, name: 'a' }];`,
+        `<ul><¶Row v-for="row in rows" :key="row.id" :name="row.name" /></ul>`,
+      ),
+      'Row.vue': options(
+        `export default { props: { name: { type: String, required: true }, at: { type: Number, required: true } } };`,
+        `<li>{{ name }} {{ at.toFixed(1) }}</li>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import Row from './Row.vue';\nconst rows = [{ id: 1, name: 'a' }];`,
+        `<ul><Row v-for="row in rows" :key="row.id" :name="row.name" :at="2" /></ul>`,
+      ),
+    },
+  },
+  {
+    rule: 'prop-kind',
+    form: 'a flag is given as the text false',
+    files: {
+      'App.vue': sfc(`import Fold from './Fold.vue';`, `<Fold ¶open="false" />`),
+      'Fold.vue': sfc(`defineProps({ open: Boolean });`, `<p>{{ open ? 'open' : 'shut' }}</p>`),
+    },
+    sound: { 'App.vue': sfc(`import Fold from './Fold.vue';`, `<Fold :open="false" />`) },
+  },
+  {
+    rule: 'event-never-raised',
+    form: 'a listener in kebab case for an event that was renamed',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Pick from './Pick.vue';\nconst at = ref('none');`,
+        `<main><Pick ¶@item-chosen="at = $event" /><p>{{ at }}</p></main>`,
+      ),
+      'Pick.vue': sfc(`const emit = defineEmits(['select']);`, `<ul><li><button @click="emit('select', 'oak')">oak</button></li></ul>`),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Pick from './Pick.vue';\nconst at = ref('none');`,
+        `<main><Pick @select="at = $event" /><p>{{ at }}</p></main>`,
+      ),
+    },
+    acts: ['oak'],
+  },
+  {
+    rule: 'list-unkeyed',
+    form: 'a loop without a key over parts that remember',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Line from './Line.vue';\nconst rows = ref(['a', 'b']);`,
+        `<main><button @click="rows.shift()">Drop</button><¶Line v-for="row in rows" :text="row" /></main>`,
+      ),
+      'Line.vue': sfc(
+        `import { ref } from 'vue';\nconst props = defineProps(['text']);\nconst first = ref(props.text);`,
+        `<p @click="first = ''">{{ text }} {{ first }}</p>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Line from './Line.vue';\nconst rows = ref(['a', 'b']);`,
+        `<main><button @click="rows.shift()">Drop</button><Line v-for="row in rows" :key="row" :text="row" /></main>`,
+      ),
+    },
+    acts: ['Drop'],
+  },
+  {
+    rule: 'handler-missing',
+    form: 'a handler that is declared inside another function',
+    files: {
+      'App.vue': sfc(
+        `import { onMounted, ref } from 'vue';\nconst n = ref(0);\nonMounted(() => {\n  const more = () => { n.value++; };\n  more();\n});`,
+        `<button ¶@click="more">More {{ n }}</button>`,
+      ),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { onMounted, ref } from 'vue';\nconst n = ref(0);\nconst more = () => { n.value++; };\nonMounted(() => {\n  more();\n});`,
+        `<button @click="more">More {{ n }}</button>`,
+      ),
+    },
+    or: ['name-unknown'],
+    acts: ['More'],
+  },
+  {
+    rule: 'subscription-kept',
+    form: 'an interval in a composable',
+    files: {
+      'App.vue': sfc(
+        `import { ref } from 'vue';\nimport Clock from './Clock.vue';\nconst on = ref(true);`,
+        `<main><button @click="on = !on">Clock</button><Clock v-if="on" /></main>`,
+      ),
+      'useNow.js': `import { onMounted, ref } from 'vue';\nexport function useNow() {\n  const now = ref(0);\n  onMounted(() => {\n    ¶setInterval(() => { now.value = Date.now(); }, 1000);\n  });\n  return now;\n}`,
+      'Clock.vue': sfc(`import { useNow } from './useNow';\nconst now = useNow();`, `<time>{{ now > 0 ? 'now' : '' }}</time>`),
+    },
+    sound: {
+      'useNow.js': `import { onMounted, onUnmounted, ref } from 'vue';\nexport function useNow() {\n  const now = ref(0);\n  let id;\n  onMounted(() => {\n    id = setInterval(() => { now.value = Date.now(); }, 1000);\n  });\n  onUnmounted(() => clearInterval(id));\n  return now;\n}`,
+    },
+    unseen: true,
+  },
+  {
+    rule: 'context-missing',
+    form: 'a composable throws where its key is not provided',
+    files: {
+      'App.vue': sfc(`import Left from './Left.vue';\nimport Right from './Right.vue';`, `<main><Left /><Right /></main>`),
+      'unit.js': `import { inject, provide } from 'vue';\nconst key = Symbol('unit');\nexport function provideUnit(unit) { provide(key, unit); }\nexport function useUnit() {\n  const unit = inject(key);\n  if (!unit) throw new Error('No unit is provided.');\n  return unit;\n}`,
+      'Left.vue': sfc(`import { provideUnit } from './unit';\nprovideUnit({ name: 'm' });`, `<p>left</p>`),
+      'Right.vue': sfc(`import { useUnit } from './unit';\nconst unit = ¶useUnit();`, `<p>{{ unit.name }}</p>`),
+    },
+    sound: {
+      'App.vue': sfc(
+        `import { provideUnit } from './unit';\nimport Right from './Right.vue';\nprovideUnit({ name: 'm' });`,
+        `<main><Right /></main>`,
+      ),
+      'Left.vue': sfc('', '<p/>'),
+    },
+  },
 ];

@@ -36,7 +36,7 @@ import {
 import { changedBack } from './param-changes';
 import { originOfCall, renewedBy } from './origins';
 import { type Aliased, hoisted, innerScope, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
-import { bare, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
+import { bare, dottedName, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
 
 const noPath: readonly string[] = [];
 
@@ -362,6 +362,8 @@ function noteChainWrite(body: Body, written: Chain, given: Scope, span: Span, fr
       ...from.map((one): Reading => ({ ...one, how: 'computed', held: { at: path, how: one.held?.how ?? one.how } })),
     ].slice(0, 40);
   const whole = [...meaning.path, ...path];
+  // The box that is followed, and not what it holds.
+  const isBoxItself = found?.kind === 'box' && found.path.length === 0 && !own && chain.path.length === 0;
   // A member of the object of all state is set by what sets state, and not by hand.
   const isByHand = own?.ofState === true && !body.rendersOnDemand;
   if (value.kind === 'prop' && (own || body.dialect.propsReadOnly) && whole.length === 0) {
@@ -376,7 +378,7 @@ function noteChainWrite(body: Body, written: Chain, given: Scope, span: Span, fr
     from,
     ...(whole.length > 0 ? { path: whole } : {}),
     ...(chain === written ? {} : { byAlias: true as const }),
-    ...(value.ofObject && whole.length === 0 ? { replaces: true as const } : {}),
+    ...(whole.length === 0 && (value.ofObject || isBoxItself) ? { replaces: true as const } : {}),
   });
 }
 
@@ -772,6 +774,8 @@ function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Effec
     readExpression(body, chain.base, scope, chain.path.length > 0 && !isCall(chain.base) ? 'computed' : how, inner);
     for (const read of inner.reads) {
       const hooked = chain.path.length > 0 && read.path.length === 0 && read.how === 'same';
+      // `useContext(Crew).names`: what is taken is read from at once.
+      if (hooked && !chain.optional && isHookCall(chain.base)) noteDemanded(body, read.value, spanOf(node));
       sink.reads.push(
         hooked
           ? { ...read, path: chain.path, how: howOf(chain.path, how) }
@@ -784,6 +788,9 @@ function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Effec
     mergeInto(sink, inner, 'same');
   }
 }
+
+/** Hooks are called under no condition, so that what they give is read each time. */
+const isHookCall = (node: t.Node): boolean => node.type === 'CallExpression' && /(?:^|\.)use[A-Z]/.test(dottedName(node.callee) ?? '');
 
 function isCall(node: t.Node): boolean {
   return node.type === 'CallExpression' || node.type === 'OptionalCallExpression';

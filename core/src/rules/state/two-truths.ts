@@ -243,7 +243,8 @@ function writtenByUsers(model: Model, store: { readonly file: string; readonly n
     for (const action of facts.actions)
       for (const change of action.changes) {
         const value = facts.values[change.value];
-        const meant = value?.kind === 'hook' && value.source !== undefined && change.path ? model.named(file, value.source) : undefined;
+        const isOfStore = (value?.kind === 'hook' && change.path !== undefined) || value?.kind === 'module';
+        const meant = isOfStore && value?.source !== undefined ? model.named(file, value.source) : undefined;
         if (meant?.kind === 'value' && meant.file === store.file && meant.name === store.name) return locate(file, change.span);
       }
   return undefined;

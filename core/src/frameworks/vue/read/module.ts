@@ -31,7 +31,7 @@ import {
 } from '../../../read/script/syntax';
 import { readType, readTypeDeclaration } from '../../../read/script/types';
 import { declareEvents, declareProps, fieldOf, newDeclared } from './contract';
-import { vueDialect } from './dialect';
+import { vueDialect, isComposable } from './dialect';
 import { assemble, componentsOf } from '.';
 import { pascal } from './names';
 import { boundSetup, isComponentObject, isMixin, membersGiven, optionsIn, readOptions } from './options';
@@ -138,7 +138,7 @@ function sortDeclared(module: ModuleScope, one: Declaration, file: string, probl
     found.components.push(readFunctional(module, one, node, file, problems, found.statements));
     return;
   }
-  if (isFunction(node) && /^use[A-Z]/.test(one.name)) {
+  if (isFunction(node) && isComposable(one.name)) {
     apart.add(one.name);
     found.shared.push(readComposable(module, one, node));
     return;
