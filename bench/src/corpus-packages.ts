@@ -21,6 +21,10 @@ export const packages: readonly { readonly name: string; readonly folder?: strin
   { name: 'flowbite-svelte@1.33.1', folder: 'dist' },
   { name: 'svelte-ux@1.0.11', folder: 'dist' },
   { name: '@skeletonlabs/skeleton-svelte@5.0.1', folder: 'dist' },
+  { name: 'ra-ui-materialui@5.15.4', folder: 'src' },
+  { name: 'primevue@5.0.2' },
+  { name: 'carbon-components-svelte@0.112.1', folder: 'src' },
+  { name: 'bits-ui@2.21.0', folder: 'dist' },
   // Applications.
   { name: '@medusajs/dashboard@2.21.2', folder: 'src' },
   { name: '@salesforce/retail-react-app@10.2.1' },

@@ -225,6 +225,13 @@ table(
   ],
   [
     [
+      'an element that a part gives, by another name, the older way',
+      {
+        App: '<script>let table = null; $: if (table) { const box = table; box.style.maxHeight = "9px"; }</script><Part bind:ref={table}/>{#if table}<b></b>{/if}',
+        Part: '<script>export let ref = null;</script><table bind:this={ref}></table>',
+      },
+    ],
+    [
       'raw state that is replaced',
       { App: '<script>let rows = $state.raw([]);</script><p onclick={() => { rows = [...rows, 1]; }}>{rows.length}</p>' },
     ],

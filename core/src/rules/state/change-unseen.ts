@@ -28,13 +28,17 @@ type Unseen = {
   readonly along?: string;
 };
 
-const changesList = (change: ChangeFact): boolean => change.how === 'in-place';
+/** Members that elements have: who writes them holds an element, which shows them itself. */
+const ofElements = new Set(['style', 'classList', 'dataset', 'scrollTop', 'scrollLeft', 'innerHTML', 'textContent']);
+
+/** Changes something inside that what shows it would have to be told of. */
+const changesInside = ({ how, path }: ChangeFact): boolean => how === 'in-place' && !ofElements.has(path?.[0] ?? '');
 
 /** Changes inside a list or an object that is held as state, without setting it anew in the same function. */
 function changedInPlace({ facts, framework }: Component): Unseen[] {
   const isFollowed = adapterOf(framework).traits.mutation === 'seen' && !facts.followsAssignment;
   return facts.actions.flatMap((action) =>
-    action.changes.filter(changesList).flatMap((change): Unseen[] => {
+    action.changes.filter(changesInside).flatMap((change): Unseen[] => {
       const value = facts.values[change.value];
       const isOfStore = value?.kind === 'module' && change.order !== undefined;
       if (value?.kind !== 'state' && !isOfStore) return [];

@@ -193,6 +193,12 @@ table(
   ],
   [
     [
+      'a store that is given for reading alone',
+      {
+        App: '<script>import { writable } from "svelte/store"; const lock = writable(1); const reading = { subscribe: lock.subscribe };</script><p on:click={() => lock.set(2)}>{$reading}</p>',
+      },
+    ],
+    [
       'given to all below by a function',
       {
         App: '<script>import { setContext } from "svelte"; let lock = $state(1); setContext("lock", () => lock);</script><p onclick={() => { lock = 2; }}>{lock}</p><Part/>',

@@ -191,7 +191,8 @@ export const staleReading: Rule = {
       const inVariables = values.flatMap(({ name, span, from, once: isOnce }, index) =>
         ((isOnce || isSetUpOnce(component, index)) && shown.has(index) ? once(from) : [])
           // Of members of an object that is followed another rule speaks.
-          .filter((one) => one.how !== 'called' && !component.facts.values[one.value]?.ofObject && changes(model, component, one))
+          .filter((one) => one.how !== 'called' && !component.facts.values[one.value]?.ofObject && !holdsStore(component, one))
+          .filter((one) => changes(model, component, one))
           .map((reading) => toFound(component, reading, { name, span, how: isTaken(component, reading) ? 'taken' : 'once' })),
       );
       const inNamed = values.flatMap((value) =>
@@ -289,6 +290,10 @@ function isPlain({ facts, contract }: Component, { value, path }: Reading): bool
   const kinds = read?.kind === 'prop' ? contract.members.get(memberKeyOf(read))?.kinds : undefined;
   return kinds !== undefined && [...kinds].every((one) => /^(?:text|number|flag|nothing|=.*)$/.test(one));
 }
+
+/** A member by which a store itself is held, which stays as it is whatever the store tells. */
+const holdsStore = ({ facts }: Component, { value, path: [member = ''] }: Reading): boolean =>
+  facts.values[value]?.kind === 'state' && ['subscribe', 'set', 'update'].includes(member);
 
 /** A prop by another name, and nothing computed from it. */
 const isTaken = ({ facts }: Component, { value, how }: Reading): boolean =>
