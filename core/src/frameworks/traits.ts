@@ -18,6 +18,10 @@ export type Traits = {
   readonly mutation: 'seen' | 'unseen';
   /** Members that are taken out of a reactive object or a store once do not follow it any more. */
   readonly storesComeApart: boolean;
+  /** Members of a store by which the store itself is held, and not what it tells; absent where stores have none. */
+  readonly storeMembers?: RegExp;
+  /** The member by which a box that holds a state is opened; absent where a state is read by its name. */
+  readonly boxMember?: string;
   /** A state is read by its name alone, so that what is handed on outside of effects and markup is its value at that moment. */
   readonly stateByName: boolean;
   /** A context may be known by a text, so that what is outside the project may give or take it. */

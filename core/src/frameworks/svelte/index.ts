@@ -45,6 +45,7 @@ export const svelte: Adapter = {
     slotsRunLate: false,
     mutation: 'seen',
     storesComeApart: false,
+    storeMembers: /^(?:subscribe|set|update)$/,
     stateByName: true,
     contextsByText: true,
     effects: 'tracked',

@@ -58,6 +58,7 @@ export const vue: Adapter = {
     slotsRunLate: true,
     mutation: 'seen',
     storesComeApart: true,
+    boxMember: 'value',
     stateByName: false,
     contextsByText: true,
     effects: 'tracked',

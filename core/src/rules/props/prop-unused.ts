@@ -5,6 +5,7 @@ import { bindingFor } from '../../model/given';
 import type { Component, ContractMember } from '../../model/model';
 import { locate } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
+import { isOfText } from '../shared/kinds';
 import { allUses, ownComponents, rememberedByUses } from '../shared/all-uses';
 
 import { indexOf } from '../../flow/graph/index-of';
@@ -29,10 +30,6 @@ function isRead(component: Component, prop: ContractMember): boolean {
   const at = indexOf(component.facts).props.get(prop.key);
   return at !== undefined && ((indexOf(component.facts).sinks.get(at)?.length ?? 0) > 0 || indexOf(component.facts).calls.has(at));
 }
-
-/** A text, a number or a flag, and nothing else. */
-const isOfText = ({ kinds }: ContractMember): boolean =>
-  kinds !== undefined && [...kinds].every((one) => /^(?:text|number|flag|nothing|=.*)$/.test(one));
 
 /** It may be left out: so it is declared, or it has a default, or nothing is declared and the markup asks whether it is there. */
 function isOptional({ facts }: Component, { key, required, fallback }: ContractMember): boolean {

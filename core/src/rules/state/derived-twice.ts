@@ -1,4 +1,5 @@
 import type { Reading, ValueFact } from '../../model/facts';
+import { traitsOf } from '../../frameworks/registry';
 import { bindingFor, memberKeyOf } from '../../model/given';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
@@ -16,23 +17,22 @@ function isWorthIt(formula: string): boolean {
 }
 
 /** A computation with the names of what its own functions are handed taken away: `f => f.days` is `g => g.days`. */
-function named(formula: string, sources: ReadonlyMap<string, string>): string {
+function named(formula: string, sources: ReadonlyMap<string, string>, boxMember: string | undefined): string {
   const names = new Map(sources);
   for (const [, single, several] of formula.matchAll(/(?:\b([\w$]+)|\(([\w$,\s]+)\))\s*=>/g))
     for (const name of (single ?? several ?? '').split(','))
       if (name.trim() !== '' && !names.has(name.trim())) names.set(name.trim(), `#${names.size}`);
-  return unpacked(formula, sources)
+  return unpacked(formula, sources, boxMember)
     .replace(/(?<![.\w$])[A-Za-z_$][\w$]*/g, (word) => names.get(word) ?? word)
     .replace(/\((#\d+)\)(?=\s*=>)/g, '$1');
 }
 
 /** Sources by their names alone: not as members of what holds them, nor by what a box of them opens with. */
-function unpacked(formula: string, sources: ReadonlyMap<string, string>): string {
-  return formula
-    .replace(/(?<![.\w$])([A-Za-z_$][\w$]*)\.value\b/g, (whole, name: string) => (sources.has(name) ? name : whole))
-    .replace(/(?<![.\w$])([A-Za-z_$][\w$]*)\.([A-Za-z_$][\w$]*)/g, (whole, holder: string, name: string) =>
-      sources.has(name) && !sources.has(holder) ? name : whole,
-    );
+function unpacked(formula: string, sources: ReadonlyMap<string, string>, boxMember: string | undefined): string {
+  return formula.replace(/(?<![.\w$])([A-Za-z_$][\w$]*)\.([A-Za-z_$][\w$]*)/g, (whole, holder: string, name: string) => {
+    if (sources.has(holder)) return name === boxMember ? holder : whole;
+    return sources.has(name) ? name : whole;
+  });
 }
 
 /** What a prop is given, where all uses give it the same value of one owner as it is. */
@@ -103,7 +103,7 @@ function computedIn(model: Model, component: Component): (Computed & { readonly 
         component,
         value,
         source: held.name,
-        key: `${component.framework} ${named(value.formula ?? '', names)} ← ${keys.join(', ')}`,
+        key: `${component.framework} ${named(value.formula ?? '', names, traitsOf(component).boxMember)} ← ${keys.join(', ')}`,
       },
     ];
   });

@@ -4,9 +4,11 @@ import { bindingFor, memberKeyOf } from '../../model/given';
 import { traitsOf } from '../../frameworks/registry';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
+import { remembered } from '../../model/remembered';
 import { contains, locate, type Span } from '../../model/span';
 import type { Found, Rule } from '../rule';
 import { indexOf } from '../../flow/graph/index-of';
+import { isOfText } from '../shared/kinds';
 import { shownAtAll } from './shown';
 
 /** Whether a value of a component can be another one at a later rendering. */
@@ -222,7 +224,7 @@ function inHooks(model: Model, component: Component): Found[] {
   if (traitsOf(component).effects !== 'listed') return [];
   return component.facts.values.flatMap(({ kind, source, args = [] }): Found[] => {
     const meant = kind === 'hook' && source !== undefined && args.length > 0 ? model.named(component.file, source) : undefined;
-    if (meant?.kind !== 'hook' || firstCaller(model, meant.fact) !== component) return [];
+    if (meant?.kind !== 'hook' || firstCallers(model).get(meant.fact) !== component) return [];
     const { values, actions, name } = meant.fact;
     return actions.flatMap((action): Found[] => {
       const { follows, unfollowedOnPurpose } = action;
@@ -254,22 +256,16 @@ function inHooks(model: Model, component: Component): Found[] {
   });
 }
 
-const callers = new WeakMap<Model, Map<BodyFacts, Component>>();
-
-/** The first component that calls a hook by itself. */
-function firstCaller(model: Model, hook: BodyFacts): Component | undefined {
-  let known = callers.get(model);
-  if (!known) {
-    known = new Map();
-    for (const component of model.components.values())
-      for (const { kind, source } of component.facts.values) {
-        const meant = kind === 'hook' && source !== undefined ? model.named(component.file, source) : undefined;
-        if (meant?.kind === 'hook' && component.fileRole === 'source' && !known.has(meant.fact)) known.set(meant.fact, component);
-      }
-    callers.set(model, known);
-  }
-  return known.get(hook);
-}
+/** The first component that calls a hook by itself, for each hook of the project that one calls. */
+const firstCallers = remembered((model: Model): ReadonlyMap<BodyFacts, Component> => {
+  const found = new Map<BodyFacts, Component>();
+  for (const component of model.components.values())
+    for (const { kind, source } of component.fileRole === 'source' ? component.facts.values : []) {
+      const meant = kind === 'hook' && source !== undefined ? model.named(component.file, source) : undefined;
+      if (meant?.kind === 'hook' && !found.has(meant.fact)) found.set(meant.fact, component);
+    }
+  return found;
+});
 
 /** A variable of which assignments would be followed, and which is computed where it is declared and never written. */
 function isSetUpOnce({ facts }: Component, index: number): boolean {
@@ -287,13 +283,12 @@ function isBound(facts: ComponentFacts, index: number): boolean {
 function isPlain({ facts, contract }: Component, { value, path }: Reading): boolean {
   const read = facts.values[value];
   if (read?.kind === 'state') return path[0] !== undefined && read.plainMembers?.includes(path[0]) === true;
-  const kinds = read?.kind === 'prop' ? contract.members.get(memberKeyOf(read))?.kinds : undefined;
-  return kinds !== undefined && [...kinds].every((one) => /^(?:text|number|flag|nothing|=.*)$/.test(one));
+  return read?.kind === 'prop' && isOfText(contract.members.get(memberKeyOf(read)));
 }
 
 /** A member by which a store itself is held, which stays as it is whatever the store tells. */
-const holdsStore = ({ facts }: Component, { value, path: [member = ''] }: Reading): boolean =>
-  facts.values[value]?.kind === 'state' && ['subscribe', 'set', 'update'].includes(member);
+const holdsStore = (component: Component, { value, path: [member = ''] }: Reading): boolean =>
+  component.facts.values[value]?.observable === true && traitsOf(component).storeMembers?.test(member) === true;
 
 /** A prop by another name, and nothing computed from it. */
 const isTaken = ({ facts }: Component, { value, how }: Reading): boolean =>

@@ -275,6 +275,19 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
     if (facts && init) facts.from = readingsOf(body, init, scope);
     return;
   }
+  declareValue(instance, init, names, kind === 'const', scope, done);
+}
+
+/** Any other variable: another name for a value or its part, or computed once from others. */
+function declareValue(
+  instance: Instance,
+  init: t.Node | undefined,
+  names: readonly PatternName[],
+  isConst: boolean,
+  scope: Scope,
+  done: Effects,
+): void {
+  const { body, runes } = instance;
   const sink = newEffects();
   if (init) readExpression(body, init, scope, 'same', sink);
   for (const found of names) {
@@ -294,7 +307,7 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
       if (isTaken) source.destructured = [...(source.destructured ?? []), member];
       continue;
     }
-    const plain = runes && kind !== 'const' && !instance.isFunction ? { plain: true as const } : {};
+    const plain = runes && !isConst && !instance.isFunction ? { plain: true as const } : {};
     const from = partsOf(sink.reads, found.path);
     const once = from.length > 0 && !instance.isFunction && init && !holdsFunction(init) ? { once: true as const } : {};
     const isMade = runes && !instance.isFunction && found.path.length === 0 && /^(?:Array|Object)Expression$/.test(init?.type ?? '');

@@ -176,12 +176,12 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, setters: Ma
   const value = composableValue(body, name, source, call, scope);
   const facts = body.values[value];
   if (facts?.args)
-    facts.args = facts.args.map((arg, at) => (isByValue(call.arguments[at], scope) ? { ...arg, byValue: true as const } : arg));
+    facts.args = facts.args.map((arg, at) => (isOpenedFirst(call.arguments[at], scope) ? { ...arg, byValue: true as const } : arg));
   return { value, boxed: true };
 }
 
 /** `useName(props.id)`, `useName(id.value)`: what could be followed is read before it is handed in. */
-function isByValue(given: t.Node | undefined, scope: Scope): boolean {
+function isOpenedFirst(given: t.Node | undefined, scope: Scope): boolean {
   const node = given && bare(given);
   if (node?.type !== 'MemberExpression' || node.object.type !== 'Identifier') return false;
   const meaning = lookUp(scope, node.object.name);
