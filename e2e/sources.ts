@@ -68,3 +68,15 @@ export function large(components: number, lines = 12): Files {
     `import { useState } from 'react';\n${names.map((name) => `import { ${name} } from './parts/${name}';`).join('\n')}\n\nexport function App() {\n${states}\n  return (\n    <main>\n${uses}\n    </main>\n  );\n}\n`;
   return files;
 }
+
+/** Chooses an entry of a field, as one would: by what stands in the list. */
+export async function choose(page: Page, label: string | RegExp, entry: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name: label, exact: true }).click();
+  await page.getByRole('option', { name: entry, exact: typeof entry === 'string' }).click();
+}
+
+/** Does one of the things that a button offers in a list. */
+export async function act(page: Page, button: string, entry: string): Promise<void> {
+  await page.getByRole('button', { name: button, exact: true }).click();
+  await page.getByRole('menuitem', { name: entry, exact: true }).click();
+}

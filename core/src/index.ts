@@ -112,6 +112,9 @@ export {
 export { findNames, type NameHit } from './find';
 export {
   catalogue,
+  familyOf,
+  ruleFamilies,
+  type RuleFamily,
   check,
   type CheckKeep,
   type CheckOptions,

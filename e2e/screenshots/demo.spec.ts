@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import { expect, type Page, test } from '@playwright/test';
+import { choose } from '../sources';
 
 const shot = async (page: Page, name: string): Promise<void> => {
   await page.mouse.move(2, 2);
@@ -23,7 +24,7 @@ test('the main views, from the demo', async ({ page }) => {
   await page.getByRole('option', { name: /PassageRow needs eta/ }).click();
   await expect(page.getByRole('heading', { name: /PassageRow needs eta/ })).toBeVisible();
   await shot(page, 'findings');
-  await page.getByLabel('Group by').selectOption('By component');
+  await choose(page, 'Group by', 'By component');
   await page.getByRole('option', { name: /DateField is given lable/ }).click();
   await expect(page.getByLabel('The change')).toBeVisible();
   await page.getByRole('button', { name: 'Accept', exact: true }).scrollIntoViewIfNeeded();
@@ -74,7 +75,7 @@ test('carve, from the demo', async ({ page }) => {
   await page.getByRole('button', { name: 'Strands', exact: true }).click();
   await shot(page, 'carve-strands');
   await page.getByRole('button', { name: 'Skeleton', exact: true }).click();
-  await page.getByRole('combobox', { name: /^File/ }).selectOption('src/parts/LockCard.tsx');
+  await choose(page, 'File', 'src/parts/LockCard.tsx');
   await expect(page.locator('.cm-content')).toContainText('export function LockCard');
   await shot(page, 'carve-skeleton');
 });
@@ -96,7 +97,7 @@ test('overlap and figures, from the demo', async ({ page }) => {
   await page.goto('/demo');
   await page.getByRole('link', { name: /^Findings/ }).click();
   await page.getByRole('link', { name: 'By likeness' }).click();
-  await page.getByLabel('Together from').selectOption('70 % on');
+  await choose(page, 'Together from', '70 % on');
   await expect(page.getByRole('heading', { name: 'Groups' })).toBeVisible();
   await shot(page, 'likeness');
   await page.getByRole('link', { name: /HintBubble and InfoBubble/ }).click();

@@ -21,7 +21,7 @@ for (const scheme of ['light', 'dark'] as const) {
 
     test('the first page', async ({ page }) => {
       await page.goto('/');
-      await expect(page.getByRole('button', { name: 'Open the demo' })).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Open the worn demo in React' })).toBeVisible();
       expect(await seriousOn(page)).toEqual([]);
     });
 

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { expect, type Page, test } from '@playwright/test';
 import { strFromU8, unzipSync } from 'fflate';
-import { openHome } from '../sources';
+import { act, choose, openHome } from '../sources';
 
 const pages = fileURLToPath(new URL('../../demo/pages/', import.meta.url));
 
@@ -131,7 +131,7 @@ test('a pasted picture becomes a page; a name that is taken is refused, and two 
   await page.getByLabel('Name').fill('top-bar');
   await page.getByLabel('Name').press('Enter');
   await expect(page.getByRole('alert')).toContainText(/PascalCase|Another part is called TopBar/);
-  await page.getByRole('combobox', { name: /^Same part as/ }).selectOption('TopBar');
+  await choose(page, 'Same part as', 'TopBar');
   await expect(page.getByRole('treeitem', { name: /^TopBar ×2/ })).toBeVisible();
   await expect(page.getByRole('treeitem')).toHaveCount(2);
 });
@@ -168,16 +168,16 @@ test('a saved page: suggested parts are taken, repeats say what varies, the plan
   await page.goto('/demo?edition=sound');
   await page.getByRole('link', { name: 'Carve' }).click();
   await page.getByRole('button', { name: 'Its pages, not yet marked' }).click();
-  await page.getByLabel('Page', { exact: true }).selectOption({ label: 'TodayPage, today.html' });
+  await choose(page, 'Page', 'TodayPage, today.html');
   await page.getByRole('button', { name: 'Suggest parts' }).click();
   await page.getByRole('button', { name: 'Leave NavBar' }).click();
   await page.getByRole('button', { name: /^Take all/ }).click();
   await expect(page.getByRole('treeitem', { name: /^LockCard ×3.*title/ })).toBeVisible();
   await page.getByRole('button', { name: 'Skeleton' }).click();
-  await page.getByLabel('Framework').selectOption('Svelte');
+  await choose(page, 'Framework', 'Svelte');
   await expect(page).toHaveURL(/framework=svelte/);
-  await expect(page.getByLabel('File', { exact: true })).toHaveValue(/\.svelte$/);
-  await page.getByLabel('Framework').selectOption('React');
+  await expect(page.getByRole('combobox', { name: 'File', exact: true })).toHaveText(/\.svelte$/);
+  await choose(page, 'Framework', 'React');
   await page.getByRole('button', { name: 'In the code' }).click();
   await expect(page.getByRole('link', { name: 'LockCard in the tree' })).toBeVisible();
   await page.getByRole('link', { name: 'LockCard in the tree' }).click();
@@ -208,7 +208,7 @@ test('a project file takes the plan, its pages and its source to another browser
   await page.getByRole('button', { name: 'Its finished plan' }).click();
   await expect(page.getByRole('row', { name: /^levels/ })).toBeVisible();
   const coming = page.waitForEvent('download');
-  await page.getByLabel('More to do with the page').selectOption('project');
+  await act(page, 'More to do with the page', 'Project file (.liana.zip)');
   const file = await coming;
   const elsewhere = await (await browser.newContext()).newPage();
   await openHome(elsewhere);
@@ -221,20 +221,20 @@ test('a project file takes the plan, its pages and its source to another browser
   await expect(elsewhere.frameLocator('.page-area iframe').getByText('Marsh Heron')).toBeVisible();
 });
 
-for (const [kind, ending, holds] of [
-  ['svg', 'svg', '<svg'],
-  ['mermaid', 'mmd', 'flowchart TD'],
-  ['dot', 'dot', 'digraph'],
-  ['png', 'png', 'PNG'],
-  ['markdown', 'zip', 'plan.md'],
+for (const [entry, ending, holds] of [
+  ['This page with its marks (.svg)', 'svg', '<svg'],
+  ['Tree as Mermaid (.mmd)', 'mmd', 'flowchart TD'],
+  ['Tree as DOT (.dot)', 'dot', 'digraph'],
+  ['This page with its marks (.png)', 'png', 'PNG'],
+  ['Markdown with pictures (.zip)', 'zip', 'plan.md'],
 ] as const) {
-  test(`the plan as ${kind}`, async ({ page }) => {
+  test(`the plan: ${entry}`, async ({ page }) => {
     await startPlan(page);
     await drop(page, 'roster.png');
     await draw(page, 2, 1, 1274, 47);
     await expect(page.locator('.mark')).toHaveCount(1);
     const coming = page.waitForEvent('download');
-    await page.getByLabel('More to do with the page').selectOption(kind);
+    await act(page, 'More to do with the page', entry);
     const file = await coming;
     expect(file.suggestedFilename()).toMatch(new RegExp(`^a-new-plan.*\\.${ending}$`));
     expect(readFileSync(await file.path()).toString('latin1')).toContain(holds);
@@ -245,7 +245,7 @@ test('the same block on other pages is found too; a JPEG is a page like any othe
   await page.goto('/demo?edition=sound');
   await page.getByRole('link', { name: 'Carve' }).click();
   await page.getByRole('button', { name: 'Its pages, not yet marked' }).click();
-  await page.getByLabel('Page', { exact: true }).selectOption({ label: 'TodayPage, today.html' });
+  await choose(page, 'Page', 'TodayPage, today.html');
   await page.getByRole('button', { name: 'Suggest parts' }).click();
   await page.getByRole('button', { name: 'Take TopBar' }).click();
   await page.getByRole('treeitem', { name: /^TopBar/ }).click();

@@ -4,8 +4,11 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
+import { act, choose } from '../sources';
 import { readFolder } from '../../cli/src/folder';
 import { analyseFolder } from '../../cli/src/report';
+
+const exported = 'Take the findings shown away as a file';
 
 test.beforeEach(async ({ page }) => {
   await page.goto('/demo');
@@ -76,7 +79,7 @@ test('leads to its place in the tree, and to the help of its rule', async ({ pag
 });
 
 test('grouped and filtered, with all of it in the URL', async ({ page }) => {
-  await page.getByLabel('Group by').selectOption('By component');
+  await choose(page, 'Group by', 'By component');
   await expect(page.locator('.finding-group').first()).toContainText('LockCard');
   await page.getByLabel('Find in findings').fill('passageform');
   await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(3);
@@ -84,7 +87,7 @@ test('grouped and filtered, with all of it in the URL', async ({ page }) => {
   await expect(page).toHaveURL(/group=component.*text=passageform/);
   await page.reload();
   await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(3);
-  await page.getByLabel('Rule', { exact: true }).selectOption('stale-reading');
+  await choose(page, 'Rule', /^A reading that stays behind \(/);
   await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(1);
   await page.getByLabel('Find in findings').fill('nothing of that name');
   await expect(page.getByRole('heading', { name: 'Nothing fits' })).toBeVisible();
@@ -100,7 +103,7 @@ test('a decision with its reason is kept, can be undone, and is not asked again'
   await expect(page.getByRole('listbox').getByRole('option', { name: /GateSwitch is given tone/ })).toHaveCount(0);
   await expect(page.getByRole('listbox').getByRole('option', { selected: true })).toHaveAccessibleName(/PassageQueue is given content/);
   await page.reload();
-  await page.getByLabel('Decided').selectOption('Accepted');
+  await choose(page, 'Decided', 'Accepted');
   await page
     .getByRole('listbox')
     .getByRole('option', { name: /GateSwitch is given tone/ })
@@ -108,17 +111,17 @@ test('a decision with its reason is kept, can be undone, and is not asked again'
   const detail = page.getByRole('region', { name: 'The finding' });
   await expect(detail).toContainText('The tone comes with the next release');
   await detail.getByRole('button', { name: 'Open it again' }).click();
-  await page.getByLabel('Decided').selectOption('Open');
+  await choose(page, 'Decided', 'Open');
   await expect(page.getByRole('button', { name: '9 faults' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: '8 faults' })).toBeVisible();
 });
 
 test('a rule can be off in a project, and the settings can be taken to the shell', async ({ page }) => {
-  await page.getByLabel(/In this project this rule is/).selectOption('off');
+  await choose(page, 'In this project this rule is', 'off');
   await expect(page.getByRole('button', { name: '8 faults' })).toBeVisible();
   const coming = page.waitForEvent('download');
-  await page.getByLabel('Take the findings shown away as a file').selectOption('settings');
+  await act(page, exported, 'Settings for the shell command');
   const file = await coming;
   expect(file.suggestedFilename()).toBe('liana.config.json');
   expect(JSON.parse(readFileSync(await file.path(), 'utf8'))).toEqual({ rules: { 'prop-unknown': 'off' } });
@@ -127,22 +130,22 @@ test('a rule can be off in a project, and the settings can be taken to the shell
 test('the patch of all certain fixes is taken by git, and the findings leave as files', async ({ page }) => {
   const saved = async (form: string): Promise<string> => {
     const coming = page.waitForEvent('download');
-    await page.getByLabel('Take the findings shown away as a file').selectOption(form);
+    await act(page, exported, form);
     return readFileSync(await (await coming).path(), 'utf8');
   };
   const copy = mkdtempSync(path.join(tmpdir(), 'towpath-'));
   cpSync(fileURLToPath(new URL('../../demo/react/worn', import.meta.url)), copy, { recursive: true });
   execFileSync('git', ['init', '-q'], { cwd: copy });
-  execFileSync('git', ['apply', '-'], { cwd: copy, input: await saved('patch') });
+  execFileSync('git', ['apply', '-'], { cwd: copy, input: await saved('Patch of all certain fixes') });
   const keys = analyseFolder(await readFolder(copy)).findings.map((finding) => finding.rule);
   expect(keys).not.toContain('prop-spelt');
   expect(keys.length).toBeLessThan(34);
   rmSync(copy, { recursive: true });
 
-  expect((JSON.parse(await saved('sarif')) as { runs: { results: unknown[] }[] }).runs[0]?.results).toHaveLength(34);
-  expect((await saved('csv')).trim().split('\r\n')).toHaveLength(35);
-  expect(await saved('markdown')).toContain('# Findings in Towpath');
-  expect((JSON.parse(await saved('json')) as { findings: unknown[] }).findings).toHaveLength(34);
+  expect((JSON.parse(await saved('SARIF')) as { runs: { results: unknown[] }[] }).runs[0]?.results).toHaveLength(34);
+  expect((await saved('CSV')).trim().split('\r\n')).toHaveLength(35);
+  expect(await saved('Markdown')).toContain('# Findings in Towpath');
+  expect((JSON.parse(await saved('JSON')) as { findings: unknown[] }).findings).toHaveLength(34);
 });
 
 test('the help of a rule has the forms of each framework', async ({ page }) => {

@@ -14,7 +14,7 @@ const slowReader = `addEventListener('message', () => { for (const until = Date.
 
 test('the demo opens with one click and shows its tree and strands', async ({ page }) => {
   await openHome(page);
-  await page.getByRole('button', { name: 'Open the demo' }).click();
+  await page.getByRole('button', { name: 'Open the worn demo in React' }).click();
   await expect(page).toHaveURL(/\/projects\/demo-react-worn\/tree/);
   await expect(page.getByRole('treeitem', { name: /^PassageQueue/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^state passages/ })).toBeVisible();
@@ -82,7 +82,7 @@ test('a zip archive whose path climbs out is refused, the entry is named, and no
     page.getByText('This archive was refused: ../../evil.ts: its path climbs out of the archive. Nothing was imported.'),
   ).toBeVisible();
   await page.reload();
-  await expect(page.getByText('Nothing is open yet')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'See through a component application' })).toBeVisible();
 });
 
 test('a file that is no archive is refused in plain words', async ({ page }) => {
@@ -95,7 +95,7 @@ test('a file that is no archive is refused in plain words', async ({ page }) => 
 
 test('files dropped on the page', async ({ page }) => {
   await openHome(page);
-  await expect(page.getByRole('button', { name: 'Open the demo' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Open the worn demo in React' })).toBeVisible();
   const transfer = await page.evaluateHandle(
     (files) => {
       const data = new DataTransfer();
@@ -154,7 +154,7 @@ test('long work tells its stage and can be stopped in the middle; nothing is kep
   await notice.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByText('Stopped before it was finished. Nothing was changed.')).toBeVisible();
   await page.reload();
-  await expect(page.getByText('Nothing is open yet')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'See through a component application' })).toBeVisible();
 });
 
 test('opening a project again reads nothing anew', async ({ page }) => {

@@ -5,6 +5,7 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
+import { choose } from '../sources';
 import { readFolder } from '../../cli/src/folder';
 import { analyseFolder } from '../../cli/src/report';
 
@@ -62,7 +63,7 @@ test('a project sets from which likeness on two components are twins', async ({ 
     .getByRole('listbox')
     .getByRole('option', { name: /HintBubble and InfoBubble/ })
     .click();
-  await page.getByLabel('In this project two components are twins from').selectOption('100 %');
+  await choose(page, 'In this project two components are twins from', '100 %');
   await expect(page.getByRole('link', { name: /^Findings/ })).toContainText('33');
   await expect(page.getByRole('listbox').getByRole('option', { name: /HintBubble and InfoBubble/ })).toHaveCount(0);
   await page.reload();
@@ -73,7 +74,7 @@ test('a project sets from which likeness on two components are twins', async ({ 
 test('the map of likeness leads to a comparison', async ({ page }) => {
   await page.getByRole('link', { name: 'By likeness' }).click();
   await expect(page.getByText('39 components are like no other.')).toBeVisible();
-  await page.getByLabel('Together from').selectOption('90 % on');
+  await choose(page, 'Together from', '90 % on');
   await expect(page).toHaveURL(/from=90/);
   await page.getByRole('link', { name: 'HintBubble and InfoBubble, 99 %' }).click();
   await expect(page.getByRole('heading', { name: 'One in their place' })).toBeVisible();

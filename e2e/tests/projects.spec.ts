@@ -37,7 +37,7 @@ test('a deleted project’s address says what happened', async ({ page }) => {
   await page.goto(address);
   await expect(page.getByText('This browser does not hold that project.')).toBeVisible();
   await page.getByRole('link', { name: 'Go to your projects' }).click();
-  await expect(page.getByText('Nothing is open yet')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'See through a component application' })).toBeVisible();
 });
 
 test('read again takes the new state and keeps the name', async ({ page }) => {

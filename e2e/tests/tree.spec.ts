@@ -117,7 +117,7 @@ test.describe('the demo’s tree', () => {
 
 test('by keyboard alone, from the first page to a line of code', async ({ page }) => {
   await openHome(page);
-  const demo = page.getByRole('button', { name: 'Open the demo' });
+  const demo = page.getByRole('button', { name: 'Open the worn demo in React' });
   await expect(demo).toBeVisible();
   for (let tries = 0; tries < 10 && !(await demo.evaluate((element) => element === document.activeElement)); tries++)
     await page.keyboard.press('Tab');

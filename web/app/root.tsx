@@ -4,11 +4,12 @@ import '@fontsource-variable/bricolage-grotesque';
 import './theme/liana.css';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import { ThemeProvider } from '@mui/material/styles';
-import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration } from 'react-router';
+import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration, useLocation } from 'react-router';
 import type { ReactNode } from 'react';
 import { DropAnywhere } from './parts/DropAnywhere';
 import { Notices } from './parts/Notices';
-import { Splash } from './parts/Splash';
+import { Shell } from './parts/Shell';
+import { useOpening } from './parts/useOpening';
 import { WorkNotice } from './parts/WorkNotice';
 import { sweepDeleted } from './storage/projects';
 import { theme } from './theme/theme';
@@ -43,19 +44,28 @@ export async function clientLoader() {
 }
 clientLoader.hydrate = true as const;
 
+/** How long work may take before its progress is shown, in milliseconds, where nothing else is on the page yet. */
+const soon = 150;
+
+/** What stands on the page until the browser has what it keeps. */
 export function HydrateFallback() {
-  return <Splash />;
+  const { pathname } = useLocation();
+  return (
+    <ThemeProvider theme={theme} defaultMode="system">
+      {/^\/(projects|demo)\b/.test(pathname) ? <Shell /> : <div className="splash">Liana</div>}
+      <WorkNotice after={soon} />
+    </ThemeProvider>
+  );
 }
 
 export default function Root() {
+  const isOpening = useOpening();
   return (
     <ThemeProvider theme={theme} defaultMode="system">
       <Notices>
-        <DropAnywhere>
-          <Outlet />
-        </DropAnywhere>
+        <DropAnywhere>{isOpening ? <Shell /> : <Outlet />}</DropAnywhere>
       </Notices>
-      <WorkNotice />
+      <WorkNotice {...(isOpening ? { after: soon } : {})} />
     </ThemeProvider>
   );
 }

@@ -10,7 +10,7 @@ import type { RuleId } from './ids';
 import { rules } from './registry';
 import type { Check, Found } from './rule';
 
-export { catalogue, entryOf } from './catalogue';
+export { catalogue, entryOf, familyOf, ruleFamilies, type RuleFamily } from './catalogue';
 export type { RuleId } from './ids';
 export type { Entry, HelpForm } from './entry';
 export { counted, listed } from './shared/sentences';

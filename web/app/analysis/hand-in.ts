@@ -45,11 +45,30 @@ export async function handInFolder(handle: FileSystemDirectoryHandle, projectId?
   return handIn(handle.name, { kind: 'folder', name: handle.name, handle }, { kind: 'handle', handle }, projectId);
 }
 
-/** What was dropped on the page: folders, files or an archive. */
+type Permitted = FileSystemDirectoryHandle & { requestPermission?: (options: { mode: 'read' }) => Promise<PermissionState> };
+
+/** The browser asks before it reads a folder that was chosen in an earlier session. Throws where that is refused. */
+export async function permitFolder(handle: Permitted): Promise<void> {
+  const state = (await handle.requestPermission?.({ mode: 'read' })) ?? 'granted';
+  if (state !== 'granted') throw new Error(`The browser was not allowed to read ${handle.name}. What was read before is still there.`);
+}
+
+/** The new state of a project whose folder is kept. */
+export async function readFolderAgain(handle: FileSystemDirectoryHandle, projectId: string): Promise<string> {
+  await permitFolder(handle);
+  return handInFolder(handle, projectId);
+}
+
+type WithHandle = DataTransferItem & { getAsFileSystemHandle?: () => Promise<FileSystemHandle | null> };
+
+/** What was dropped on the page: folders, files or an archive. A folder alone stays known where the browser can keep it. */
 export async function handInDropped(items: DataTransferItemList): Promise<string | undefined> {
-  const handles = [...items]
-    .filter((item) => item.kind === 'file')
-    .map((item) => ({ entry: item.webkitGetAsEntry(), file: item.getAsFile() }));
+  const given = [...items].filter((item) => item.kind === 'file');
+  // All of it is asked for at once: after the first wait the browser has taken the drop back.
+  const handles = given.map((item) => ({ entry: item.webkitGetAsEntry(), file: item.getAsFile() }));
+  const folders = await Promise.all(given.map((item: WithHandle) => item.getAsFileSystemHandle?.().catch(() => null)));
+  const [kept] = folders;
+  if (folders.length === 1 && kept?.kind === 'directory') return handInFolder(kept as FileSystemDirectoryHandle);
   const files: { file: string; content: File }[] = [];
   for (const { entry, file } of handles) {
     if (entry) await collect(entry, files);

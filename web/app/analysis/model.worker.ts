@@ -85,6 +85,7 @@ import type {
 } from './answers';
 import { readAll } from './pool';
 import { cancelledMessage, type ReportProgress } from './progress';
+import { lookAgain } from './follow';
 import { cutExcerpt, cutWhole } from './excerpt';
 import { alikeIn, comparedIn, filesOf, likestPair } from './overlap';
 import { answerTrace, entryOf, shownTrace, subjectsOf } from './traced';
@@ -375,6 +376,11 @@ const analyst = {
     if (!files || mine !== job) throw new Cancelled(cancelledMessage);
     report({ stage: 'Saving', done: 0, total: 0 });
     await saveProject(projectId, name, origin, files, () => mine !== job);
+  },
+
+  /** Takes what has changed in a folder that is followed; tells whether anything had. */
+  async lookAgain(projectId: string, handle: FileSystemDirectoryHandle): Promise<boolean> {
+    return lookAgain(projectId, handle);
   },
 
   /** Stops the work under way. */

@@ -13,7 +13,13 @@ export type Given =
 /** Given files hold no source that Liana reads. */
 export class NothingFound extends Error {}
 
-type Listed = { readonly file: string; readonly size: number; readonly bytes: () => Promise<Uint8Array> };
+type Listed = {
+  readonly file: string;
+  readonly size: number;
+  readonly bytes: () => Promise<Uint8Array>;
+  /** Of a file in a folder that is kept: another one after each change. */
+  readonly stamp?: string;
+};
 
 const decode = (bytes: Uint8Array, label: string, fatal: boolean): string => new TextDecoder(label, { fatal }).decode(bytes);
 
@@ -23,7 +29,7 @@ async function hashOf(text: string): Promise<string> {
 }
 
 /** Walks a folder's handle. Folders that are left out are not looked into, and count as one each. */
-async function listHandle(
+export async function listHandle(
   root: FileSystemDirectoryHandle,
   report: ReportProgress,
   isCancelled: () => boolean,
@@ -41,8 +47,13 @@ async function listHandle(
         continue;
       }
       const file = handle as FileSystemFileHandle;
-      const size = isWanted(path) ? (await file.getFile()).size : 0;
-      files.push({ file: path, size, bytes: async () => new Uint8Array(await (await file.getFile()).arrayBuffer()) });
+      const known = isWanted(path) || isIgnoreFile(path) ? await file.getFile() : undefined;
+      files.push({
+        file: path,
+        size: known?.size ?? 0,
+        bytes: async () => new Uint8Array(await (await file.getFile()).arrayBuffer()),
+        ...(known ? { stamp: `${known.size} ${known.lastModified}` } : {}),
+      });
     }
     report({ stage: 'Looking for files', done: files.length, total: 0 });
   }
@@ -104,6 +115,21 @@ async function list(
   }
 }
 
+/** One file's text with its hash, or why it cannot be read. */
+export async function takeFile(
+  file: string,
+  bytes: () => Promise<Uint8Array>,
+): Promise<NewFiles['files'][number] | { readonly refused: string }> {
+  try {
+    const decoded = decodeFile(await bytes(), decode);
+    if ('refused' in decoded) return decoded;
+    const { text } = decoded;
+    return { file, hash: await hashOf(text), size: text.length, kind: isConfig(file) ? 'config' : 'source', text };
+  } catch (error) {
+    return { refused: error instanceof Error ? error.message : String(error) };
+  }
+}
+
 /**
  * Reads what was handed in to texts. Throws `NothingFound` where it holds no source, and gives
  * undefined when it was cancelled.
@@ -125,26 +151,15 @@ export async function takeSources(given: Given, report: ReportProgress, isCancel
   for (const [index, file] of choice.taken.entries()) {
     if (isCancelled()) return undefined;
     if (index % 20 === 0) report({ stage: 'Reading files', done: index, total: choice.taken.length });
-    try {
-      const decoded = decodeFile((await byName.get(file)?.bytes()) ?? new Uint8Array(), decode);
-      if ('refused' in decoded) refused.push({ file, reason: decoded.refused });
-      else
-        taken.push({
-          file,
-          hash: await hashOf(decoded.text),
-          size: decoded.text.length,
-          kind: isConfig(file) ? 'config' : 'source',
-          text: decoded.text,
-        });
-    } catch (error) {
-      refused.push({ file, reason: error instanceof Error ? error.message : String(error) });
-    }
+    const one = await takeFile(file, async () => (await byName.get(file)?.bytes()) ?? new Uint8Array());
+    if ('refused' in one) refused.push({ file, reason: one.refused });
+    else taken.push(one);
   }
   if (!taken.some((file) => file.kind === 'source')) {
     const seen =
       files.length === 0
         ? 'It is empty.'
-        : `It holds ${files.length} files, and none of them is source that Liana reads (.js, .jsx, .ts, .tsx).`;
+        : `It holds ${files.length} files, and none of them is source that Liana reads (.js, .jsx, .ts, .tsx, .vue, .svelte).`;
     throw new NothingFound(`Nothing was imported. ${seen}`);
   }
   const leftOut = { ...choice.leftOut };

@@ -1,6 +1,7 @@
 import { Link, NavLink, useSearchParams } from 'react-router';
 import type { Summary } from '../analysis/answers';
 import type { Project } from '../storage/database';
+import { Follow } from './Follow';
 import { frameworkWords } from './frameworks';
 import { Search } from './Search';
 import { ThemeSwitch } from './ThemeSwitch';
@@ -27,6 +28,9 @@ export function TopBar({ project, summary, open }: { project: Project; summary: 
             : `· ${frameworkWords(summary.frameworks) || 'no framework'} · ${summary.components.toLocaleString('en')} components`}
         </small>
       </span>
+      {project.origin.kind === 'folder' && project.origin.handle && (
+        <Follow key={project.id} projectId={project.id} handle={project.origin.handle} />
+      )}
       <nav aria-label="Steps">
         <NavLink to={`${base}/carve`}>Carve</NavLink>
         <NavLink to={`${base}/tree${page}`}>Tree</NavLink>

@@ -1,6 +1,6 @@
 import { redirect } from 'react-router';
 import { handInDemo } from '../analysis/hand-in';
-import { Splash } from '../parts/Splash';
+import { Shell } from '../parts/Shell';
 import type { Route } from './+types/demo';
 
 const frameworks = ['react', 'vue', 'svelte'];
@@ -15,7 +15,7 @@ export async function clientLoader({ request }: Route.ClientLoaderArgs) {
 clientLoader.hydrate = true as const;
 
 export function HydrateFallback() {
-  return <Splash />;
+  return <Shell />;
 }
 
 export default function Demo() {

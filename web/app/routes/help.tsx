@@ -1,7 +1,8 @@
-import { Link } from 'react-router';
-import { frameworkWords } from '../parts/frameworks';
+import { Link, type ShouldRevalidateFunction } from 'react-router';
+import { ThemeSwitch } from '../parts/ThemeSwitch';
 import { helpFor } from '../shipped/help.server';
-import { severityWords } from '../theme/Glyph';
+import { HelpView } from '../views/help/HelpView';
+import { RuleView } from '../views/help/RuleView';
 import type { Route } from './+types/help';
 
 export const meta: Route.MetaFunction = () => [{ title: 'What Liana finds · Liana' }];
@@ -13,51 +14,26 @@ export function loader({ params }: Route.LoaderArgs) {
   return { rules, single: params.rule !== undefined };
 }
 
+/** Finding among the rules needs nothing new. */
+export const shouldRevalidate: ShouldRevalidateFunction = ({ currentUrl, nextUrl }) => currentUrl.pathname !== nextUrl.pathname;
+
 export default function Help({ loaderData: { rules, single } }: Route.ComponentProps) {
+  const [rule] = rules;
   return (
-    <main className="help">
-      <p>
-        <Link to="/">Projects</Link>
-        {single && (
-          <>
-            {' '}
-            · <Link to="/help">What Liana finds</Link>
-          </>
-        )}
-      </p>
-      {!single && <h1>What Liana finds</h1>}
-      {rules.map((rule) => (
-        <section key={rule.id} id={rule.id}>
-          {single ? (
-            <h1>{rule.title}</h1>
-          ) : (
-            <h2>
-              <Link to={`/help/${rule.id}`}>{rule.title}</Link>
-            </h2>
-          )}
-          <p style={{ color: 'var(--faint)' }}>
-            <code>{rule.id}</code> · {severityWords[rule.severity].group.toLowerCase()}
-          </p>
-          <p>{rule.help.what}</p>
-          {single && (
-            <>
-              <p>{rule.help.why}</p>
-              <h3>The fault</h3>
-              <pre tabIndex={0}>{rule.help.fault}</pre>
-              <h3>Sound</h3>
-              <pre tabIndex={0}>{rule.help.sound}</pre>
-              {Object.entries(rule.help.forms ?? {}).map(([framework, form]) => (
-                <div key={framework}>
-                  <h3>The fault in {frameworkWords([framework])}</h3>
-                  <pre tabIndex={0}>{form.fault}</pre>
-                  <h3>Sound in {frameworkWords([framework])}</h3>
-                  <pre tabIndex={0}>{form.sound}</pre>
-                </div>
-              ))}
-            </>
-          )}
-        </section>
-      ))}
-    </main>
+    <>
+      <header className="bar">
+        <Link to="/" className="brand" aria-label="Liana, all projects">
+          Liana
+        </Link>
+        <nav aria-label="Help">
+          <Link to="/">Projects</Link>
+          <Link to="/help" className={single ? undefined : 'active'} aria-current={single ? undefined : 'page'}>
+            What Liana finds
+          </Link>
+        </nav>
+        <ThemeSwitch />
+      </header>
+      <main className="help">{single && rule ? <RuleView rule={rule} /> : <HelpView rules={rules} />}</main>
+    </>
   );
 }

@@ -99,6 +99,22 @@ export async function saveProject(
   return project;
 }
 
+/** Puts the new text of some files into a project that has them already, in one transaction. */
+export async function saveFiles(projectId: string, given: NewFiles['files']): Promise<void> {
+  await database
+    .transaction('rw', database.projects, database.files, database.texts, async () => {
+      const before = await database.files.bulkGet(given.map(({ file }): [string, string] => [projectId, file]));
+      const grown = given.reduce((sum, { size }, index) => sum + size - (before[index]?.size ?? 0), 0);
+      await database.files.bulkPut(given.map(({ file, hash, size, kind }) => ({ projectId, file, hash, size, kind })));
+      await database.texts.bulkPut(given.map(({ file, text }) => ({ projectId, file, text })));
+      await database.projects
+        .where('id')
+        .equals(projectId)
+        .modify((project) => Object.assign(project, { readAt: Date.now(), bytes: project.bytes + grown }));
+    })
+    .catch(asStorageError);
+}
+
 export async function renameProject(id: string, name: string): Promise<void> {
   await database.projects.update(id, { name });
 }

@@ -31,7 +31,67 @@ export const theme = createTheme({
     MuiButton: {
       defaultProps: { disableElevation: true, size: 'small' },
       styleOverrides: { root: { borderRadius: 18, paddingInline: 14 } },
+      variants: [
+        {
+          // A quiet act in a line of controls.
+          props: { variant: 'outlined', color: 'inherit' },
+          style: {
+            minWidth: 0,
+            padding: '2px 10px',
+            borderColor: 'var(--line)',
+            background: 'var(--card)',
+            color: 'var(--ink)',
+            fontSize: 13,
+            fontWeight: 400,
+            lineHeight: 1.5,
+            whiteSpace: 'nowrap',
+            '&:hover': { background: 'var(--hair)' },
+          },
+        },
+      ],
     },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiCheckbox: { styleOverrides: { root: { padding: 4 } } },
+    MuiChip: { defaultProps: { size: 'small', variant: 'outlined' } },
+    MuiFormControlLabel: { styleOverrides: { root: { marginLeft: -4 }, label: { fontSize: 13 } } },
+    MuiFormLabel: { styleOverrides: { root: { fontSize: 13, fontWeight: 600 } } },
+    MuiInputBase: { styleOverrides: { root: { fontSize: 13 } } },
+    MuiLink: { defaultProps: { color: 'primary', underline: 'hover' } },
+    MuiListSubheader: { styleOverrides: { root: { lineHeight: '28px', background: 'var(--card)' } } },
+    MuiMenuItem: { defaultProps: { dense: true } },
+    MuiOutlinedInput: {
+      styleOverrides: {
+        root: {
+          background: 'var(--card)',
+          '& .MuiOutlinedInput-notchedOutline': { borderColor: 'var(--line)' },
+          '&.MuiInputBase-sizeSmall': { borderRadius: 14 },
+          '&.MuiInputBase-multiline': { borderRadius: 8, paddingBlock: 4, paddingInline: 0 },
+        },
+        inputSizeSmall: { padding: '4px 12px' },
+      },
+    },
+    MuiTableCell: {
+      styleOverrides: { root: { borderColor: 'var(--hair)', fontSize: 13 }, head: { color: 'var(--soft)', fontWeight: 600 } },
+    },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: {
+          gap: 6,
+          padding: '2px 10px',
+          borderColor: 'var(--line)',
+          borderRadius: 14,
+          background: 'var(--card)',
+          color: 'var(--faint)',
+          fontSize: 13,
+          fontWeight: 400,
+          lineHeight: 1.5,
+          '&.Mui-selected, &.Mui-selected:hover': { borderColor: 'var(--moss)', background: 'var(--chosen)', color: 'var(--ink)' },
+          '&:hover': { background: 'var(--hair)' },
+          '&:not(.Mui-selected) .dot': { opacity: 0.35 },
+          '&.Mui-disabled': { opacity: 0.5, borderColor: 'var(--line)', color: 'var(--faint)' },
+        },
+      },
+    },
+    MuiTooltip: { defaultProps: { arrow: true, enterDelay: 400 } },
   },
 });

@@ -1,4 +1,7 @@
 import { counted, nameOf, type Plan, type PlanTree, type Sheet, type SheetId } from '@liana/core';
+import Button from '@mui/material/Button';
+import { ActMenu } from '../../parts/controls/ActMenu';
+import { Choice } from '../../parts/controls/Choice';
 import { exportKinds, type ExportKind, exportWords } from './exports';
 
 type Props = {
@@ -39,36 +42,28 @@ function summary(plan: Plan, tree: PlanTree): string {
 export function CarveControls(props: Props) {
   const { plan, tree, sheet, isBusy, says } = props;
   if (!sheet) return null;
-  const chip = (words: string, act: () => void, isOff = false) => (
-    <button type="button" className="chip" disabled={isOff || isBusy} onClick={act}>
+  const act = (words: string, run: () => void, isOff = false) => (
+    <Button variant="outlined" color="inherit" disabled={isOff || isBusy} onClick={run}>
       {words}
-    </button>
+    </Button>
   );
   return (
     <div className="controls">
-      <select aria-label="Page" className="chip" value={sheet.id} onChange={(event) => props.onSheet(event.currentTarget.value as SheetId)}>
-        {plan.sheets.map((one) => (
-          <option key={one.id} value={one.id}>
-            {nameOf(plan, one.page)}
-            {one.title ? `, ${one.title}` : ''}
-          </option>
-        ))}
-      </select>
+      <Choice
+        label="Page"
+        value={sheet.id}
+        options={plan.sheets.map((one) => ({ value: one.id, words: `${nameOf(plan, one.page)}${one.title ? `, ${one.title}` : ''}` }))}
+        onChoose={(id) => props.onSheet(id as SheetId)}
+      />
       {sheet.kind === 'html' ? (
-        <select
-          aria-label="Width of the page"
-          className="chip"
-          value={sheet.width}
-          onChange={(event) => props.onWidth(Number(event.currentTarget.value))}
-        >
-          {[...new Set([...widths, sheet.width])]
+        <Choice
+          label="Width of the page"
+          value={String(sheet.width)}
+          options={[...new Set([...widths, sheet.width])]
             .sort((a, b) => a - b)
-            .map((width) => (
-              <option key={width} value={width}>
-                {width} wide
-              </option>
-            ))}
-        </select>
+            .map((width) => ({ value: String(width), words: `${width} wide` }))}
+          onChoose={(width) => props.onWidth(Number(width))}
+        />
       ) : (
         sheet.file !== '' && (
           <span>
@@ -76,42 +71,26 @@ export function CarveControls(props: Props) {
           </span>
         )
       )}
-      {chip('Add a page', () => props.onBring('new'))}
-      {sheet.kind === 'html' && chip('Suggest parts', props.onSuggest)}
-      {chip('Find repeats', props.onRepeats, !props.hasChoice)}
-      {chip('Rows', () => props.onSplit('rows'), !props.hasChoice)}
-      {chip('Columns', () => props.onSplit('columns'), !props.hasChoice)}
-      {chip('Wrap', props.onWrap, !props.hasChoice)}
-      {chip('Lift', props.onLift, !props.hasChoice)}
-      {chip('Lower', props.onLower, !props.hasChoice)}
-      {chip('Delete', props.onDelete, !props.hasChoice)}
-      {chip('Undo', props.onUndo, !props.canUndo)}
-      {chip('Redo', props.onRedo, !props.canRedo)}
-      <select
-        aria-label="More to do with the page"
-        className="chip more"
-        value=""
-        onChange={(event) => {
-          const { value } = event.currentTarget;
-          const kind = exportKinds.find((one) => one === value);
-          if (kind) props.onSave(kind);
-          else if (value === 'replace' || value === 'look') props.onBring(value);
-          else if (value === 'remove') props.onRemove();
-        }}
-      >
-        <option value="">More …</option>
-        <optgroup label="This page">
-          <option value="replace">Show it from another file, marks stay</option>
-          <option value="remove">Take it out of the plan</option>
-        </optgroup>
-        <optgroup label="Export">
-          {exportKinds.map((kind) => (
-            <option key={kind} value={kind}>
-              {exportWords[kind]}
-            </option>
-          ))}
-        </optgroup>
-      </select>
+      {act('Add a page', () => props.onBring('new'))}
+      {sheet.kind === 'html' && act('Suggest parts', props.onSuggest)}
+      {act('Find repeats', props.onRepeats, !props.hasChoice)}
+      {act('Rows', () => props.onSplit('rows'), !props.hasChoice)}
+      {act('Columns', () => props.onSplit('columns'), !props.hasChoice)}
+      {act('Wrap', props.onWrap, !props.hasChoice)}
+      {act('Lift', props.onLift, !props.hasChoice)}
+      {act('Lower', props.onLower, !props.hasChoice)}
+      {act('Delete', props.onDelete, !props.hasChoice)}
+      {act('Undo', props.onUndo, !props.canUndo)}
+      {act('Redo', props.onRedo, !props.canRedo)}
+      <ActMenu
+        label="More to do with the page"
+        words="More …"
+        acts={[
+          { group: 'This page', words: 'Show it from another file, marks stay', run: () => props.onBring('replace') },
+          { group: 'This page', words: 'Take it out of the plan', run: props.onRemove },
+          ...exportKinds.map((kind) => ({ group: 'Export', words: exportWords[kind], run: () => props.onSave(kind) })),
+        ]}
+      />
       <span className="controls-end">
         {summary(plan, tree)}. <span role="status">{isBusy ? 'Working …' : says}</span>
       </span>

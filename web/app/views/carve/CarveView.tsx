@@ -31,6 +31,7 @@ import {
 } from '@liana/core';
 import { type DragEvent, type KeyboardEvent, useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { bringPages } from '../../carving/bring';
+import { Toggle } from '../../parts/controls/Toggle';
 import { useTell } from '../../parts/Notices';
 import { useUrlParams } from '../../parts/useUrlParams';
 import type { Project, StoredLook } from '../../storage/database';
@@ -454,9 +455,9 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
             <section className="card" aria-label={panelWords[state.show]}>
               <nav className="panel-choice" aria-label="Plan">
                 {panels.map((one) => (
-                  <button key={one} type="button" className="chip" aria-pressed={state.show === one} onClick={() => go({ show: one })}>
+                  <Toggle key={one} isOn={state.show === one} onToggle={() => go({ show: one })}>
                     {panelWords[one]}
-                  </button>
+                  </Toggle>
                 ))}
               </nav>
               {panel()}

@@ -1,4 +1,5 @@
 import { matchWords, type PartMatch, type Plan, type PlanMatch, type Skeleton } from '@liana/core';
+import ButtonBase from '@mui/material/ButtonBase';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -52,9 +53,9 @@ export function MatchPanel({ projectId, hasSource, skeleton, plan, onPlan, onPar
         <ul className="plain-list">
           {match.parts.map((part) => (
             <li key={part.part}>
-              <button type="button" className="plain" onClick={() => onPart(part.part)}>
+              <ButtonBase onClick={() => onPart(part.part)}>
                 <b>{part.part}</b>
-              </button>{' '}
+              </ButtonBase>{' '}
               {part.component === undefined ? (
                 <small className="missing">{foundWords[part.found]}</small>
               ) : (

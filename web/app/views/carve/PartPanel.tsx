@@ -11,7 +11,10 @@ import {
   type PlanTree,
 } from '@liana/core';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { CheckList } from '../../parts/controls/CheckList';
+import { Choice } from '../../parts/controls/Choice';
 
 type Props = { plan: Plan; tree: PlanTree; part: Part; onEdit: (plan: Plan) => void; onPart: (part: PartId) => void };
 
@@ -63,25 +66,29 @@ function Field({ label, value, rows = 1, hint, placeholder, id, onSave }: FieldP
     setWrong(says);
     if (says === undefined) setText(undefined);
   };
-  const shared = {
-    id,
-    value: text ?? value,
-    placeholder,
-    'aria-invalid': wrong !== undefined,
-    onBlur: save,
-    onChange: (event: { currentTarget: { value: string } }) => setText(event.currentTarget.value),
-  };
   return (
-    <label className="plan-field">
-      <span>{label}</span>
-      {rows === 1 ? (
-        <input {...shared} onKeyDown={(event) => event.key === 'Enter' && save()} spellCheck={false} />
-      ) : (
-        <textarea {...shared} rows={rows} spellCheck={false} />
-      )}
-      {wrong !== undefined && <em role="alert">{wrong}</em>}
-      {wrong === undefined && hint && <em>{hint}</em>}
-    </label>
+    <TextField
+      id={id}
+      label={label}
+      className="plan-field"
+      fullWidth
+      size="small"
+      margin="dense"
+      multiline={rows > 1}
+      {...(rows > 1 ? { rows } : {})}
+      value={text ?? value}
+      placeholder={placeholder}
+      error={wrong !== undefined}
+      helperText={wrong ?? hint}
+      slotProps={{
+        inputLabel: { shrink: true },
+        htmlInput: { spellCheck: false, className: 'mono' },
+        formHelperText: wrong === undefined ? {} : { role: 'alert' },
+      }}
+      onBlur={save}
+      onChange={(event) => setText(event.target.value)}
+      onKeyDown={(event) => rows === 1 && event.key === 'Enter' && save()}
+    />
   );
 }
 
@@ -169,49 +176,31 @@ export function PartPanel({ plan, tree, part, onEdit, onPart }: Props) {
       )}
       <Field label="Note" rows={2} value={part.note} onSave={(text) => change({ note: text.trim() })} />
       {part.role === 'part' && inside.length > 0 && (
-        <fieldset className="plan-choice">
-          <legend>What stands inside comes from its owner (a slot)</legend>
-          {inside.map((id) => (
-            <label key={id}>
-              <input
-                type="checkbox"
-                checked={slot?.parts.includes(id) ?? false}
-                onChange={(event) => {
-                  const parts = event.currentTarget.checked
-                    ? [...(slot?.parts ?? []), id]
-                    : (slot?.parts ?? []).filter((one) => one !== id);
-                  change({ slots: parts.length > 0 ? [{ name: slot?.name ?? 'children', parts }] : [] });
-                }}
-              />{' '}
-              {nameOf(plan, id)}
-            </label>
-          ))}
-        </fieldset>
+        <CheckList
+          title="What stands inside comes from its owner (a slot)"
+          entries={inside.map((id) => ({ key: id, words: nameOf(plan, id), isOn: slot?.parts.includes(id) ?? false }))}
+          onToggle={(id, isOn) => {
+            const parts = isOn ? [...(slot?.parts ?? []), id] : (slot?.parts ?? []).filter((one) => one !== id);
+            change({ slots: parts.length > 0 ? [{ name: slot?.name ?? 'children', parts }] : [] });
+          }}
+        />
       )}
       {sometimes && <p>{optionalWords(plan, tree, part)}</p>}
       {part.role === 'part' && others.some((one) => one.role === 'part') && (
         <p>
-          <label>
-            Same part as{' '}
-            <select
-              value=""
-              onChange={(event) => {
-                const other = others.find((one) => one.id === event.currentTarget.value);
-                if (!other) return;
-                onEdit(joinParts(plan, other.id, part.id));
-                onPart(other.id);
-              }}
-            >
-              <option value="">…</option>
-              {others
-                .filter((one) => one.role === 'part')
-                .map((one) => (
-                  <option key={one.id} value={one.id}>
-                    {one.name}
-                  </option>
-                ))}
-            </select>
-          </label>
+          Same part as{' '}
+          <Choice
+            label="Same part as"
+            value=""
+            placeholder="…"
+            options={others.filter((one) => one.role === 'part').map((one) => ({ value: one.id, words: one.name }))}
+            onChoose={(id) => {
+              const other = others.find((one) => one.id === id);
+              if (!other) return;
+              onEdit(joinParts(plan, other.id, part.id));
+              onPart(other.id);
+            }}
+          />
         </p>
       )}
       <Button

@@ -2,6 +2,7 @@ import type { SkeletonFile } from '@liana/core';
 import Button from '@mui/material/Button';
 import { wholeFile } from '../../analysis/excerpt';
 import { Code } from '../../parts/Code';
+import { Choice } from '../../parts/controls/Choice';
 import { frameworkWords } from '../../parts/frameworks';
 
 type Props = {
@@ -32,21 +33,22 @@ export function SkeletonPanel({ files, file, framework, frameworks, warning, onF
       {warning && <p className="warn tidy">{warning}</p>}
       <p className="row-of-controls">
         <span>Written in</span>
-        <select aria-label="Framework" value={framework} onChange={(event) => onFramework(event.currentTarget.value)}>
-          {frameworks.map((one) => (
-            <option key={one} value={one}>
-              {frameworkWords([one])}
-            </option>
-          ))}
-        </select>
+        <Choice
+          label="Framework"
+          value={framework}
+          options={frameworks.map((one) => ({ value: one, words: frameworkWords([one]) }))}
+          onChoose={onFramework}
+        />
       </p>
       <p className="row-of-controls">
         <span>File</span>
-        <select aria-label="File" value={shown?.file} onChange={(event) => onFile(event.currentTarget.value)}>
-          {files.map((one) => (
-            <option key={one.file}>{one.file}</option>
-          ))}
-        </select>
+        <Choice
+          label="File"
+          value={shown?.file ?? ''}
+          most={240}
+          options={files.map((one) => ({ value: one.file, words: one.file }))}
+          onChoose={onFile}
+        />
         <Button size="small" variant="contained" onClick={onDownload}>
           Download {files.length} files
         </Button>

@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import { type Box, nameOf, type Plan, planTree, type Region, type RegionId, type Sheet, type SheetId } from '@liana/core';
 import { type KeyboardEvent, type PointerEvent, type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { placeLabels } from './labels';
@@ -286,15 +287,15 @@ export function Stage({ plan, sheet, shown, chosen, zoom, onZoom, onChoose, onDr
       <div className="stage-foot">
         {help}
         <span role="group" aria-label="Size of the page">
-          <button type="button" className="chip" aria-label="Smaller" onClick={() => onZoom(Math.max(0.1, scale / 1.25))}>
+          <Button variant="outlined" color="inherit" aria-label="Smaller" onClick={() => onZoom(Math.max(0.1, scale / 1.25))}>
             −
-          </button>
-          <button type="button" className="chip" onClick={() => onZoom(undefined)}>
+          </Button>
+          <Button variant="outlined" color="inherit" onClick={() => onZoom(undefined)}>
             {Math.round(scale * 100)} %
-          </button>
-          <button type="button" className="chip" aria-label="Larger" onClick={() => onZoom(Math.min(4, scale * 1.25))}>
+          </Button>
+          <Button variant="outlined" color="inherit" aria-label="Larger" onClick={() => onZoom(Math.min(4, scale * 1.25))}>
             +
-          </button>
+          </Button>
         </span>
       </div>
     </section>

@@ -14,7 +14,15 @@ import {
   whoWords,
 } from '@liana/core';
 import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
+import { CheckList } from '../../parts/controls/CheckList';
 
 type Props = { plan: Plan; tree: PlanTree; looksLike: LooksLike; onEdit: (plan: Plan) => void };
 
@@ -40,45 +48,40 @@ export function ValuesPanel({ plan, tree, looksLike, onEdit }: Props) {
         <p>No value yet. Name one that several parts show or change, and Liana says where it should live and who would carry it.</p>
       ) : (
         <div className="value-scroll">
-          <table className="value-table">
-            <thead>
-              <tr>
-                <th>Value</th>
-                <th>Read by</th>
-                <th>Changed by</th>
-                <th>Best home</th>
-                <th>Hops</th>
-              </tr>
-            </thead>
-            <tbody>
+          <Table size="small" className="value-table">
+            <TableHead>
+              <TableRow>
+                <TableCell>Value</TableCell>
+                <TableCell>Read by</TableCell>
+                <TableCell>Changed by</TableCell>
+                <TableCell>Best home</TableCell>
+                <TableCell>Hops</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {plan.values.map((value, index) => {
                 const home = homes[index];
                 return (
                   home && (
-                    <tr key={value.id}>
-                      <td>
-                        <button
-                          type="button"
-                          className="plain"
-                          aria-expanded={open === value.id}
-                          onClick={() => setOpen(open === value.id ? undefined : value.id)}
-                        >
+                    <TableRow key={value.id}>
+                      <TableCell>
+                        <ButtonBase aria-expanded={open === value.id} onClick={() => setOpen(open === value.id ? undefined : value.id)}>
                           <code>{value.name}</code>
-                        </button>
-                      </td>
-                      <td>{whoWords(plan, value.readBy)}</td>
-                      <td>{whoWords(plan, value.changedBy, value.fromServer)}</td>
-                      <td>
+                        </ButtonBase>
+                      </TableCell>
+                      <TableCell>{whoWords(plan, value.readBy)}</TableCell>
+                      <TableCell>{whoWords(plan, value.changedBy, value.fromServer)}</TableCell>
+                      <TableCell>
                         <b>{homeWords(plan, home)}</b>
                         <small>{home.why.join(' ')}</small>
-                      </td>
-                      <td>{hopWords(home)}</td>
-                    </tr>
+                      </TableCell>
+                      <TableCell>{hopWords(home)}</TableCell>
+                    </TableRow>
                   )
                 );
               })}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
         </div>
       )}
       {plan.values
@@ -136,40 +139,50 @@ function ValueForm({ plan, value, onEdit, onClose }: FormProps) {
         onClose();
       }}
     >
-      <label className="plan-field">
-        <span>Value</span>
-        <input
-          value={draft.name}
-          autoFocus
-          spellCheck={false}
-          onChange={(event) => setDraft({ ...draft, name: event.currentTarget.value.trim() })}
-        />
-        {draft.name !== '' && !isName && <em role="alert">A value’s name has letters and digits only.</em>}
-        {taken && <em role="alert">Another value is called {draft.name}.</em>}
-      </label>
-      <label className="plan-field">
-        <span>Type</span>
-        <input value={draft.type} spellCheck={false} onChange={(event) => setDraft({ ...draft, type: event.currentTarget.value })} />
-      </label>
+      <TextField
+        label="Value"
+        fullWidth
+        size="small"
+        margin="dense"
+        autoFocus
+        value={draft.name}
+        error={(draft.name !== '' && !isName) || taken}
+        helperText={
+          draft.name !== '' && !isName
+            ? 'A value’s name has letters and digits only.'
+            : taken
+              ? `Another value is called ${draft.name}.`
+              : undefined
+        }
+        slotProps={{
+          inputLabel: { shrink: true },
+          htmlInput: { spellCheck: false, className: 'mono' },
+          formHelperText: { role: 'alert' },
+        }}
+        onChange={(event) => setDraft({ ...draft, name: event.target.value.trim() })}
+      />
+      <TextField
+        label="Type"
+        fullWidth
+        size="small"
+        margin="dense"
+        value={draft.type}
+        slotProps={{ inputLabel: { shrink: true }, htmlInput: { spellCheck: false, className: 'mono' } }}
+        onChange={(event) => setDraft({ ...draft, type: event.target.value })}
+      />
       {(['readBy', 'changedBy'] as const).map((field) => (
-        <fieldset key={field} className="plan-choice">
-          <legend>{field === 'readBy' ? 'Who shows it, or decides by it' : 'Where a user changes it'}</legend>
-          {plan.parts.map((part) => (
-            <label key={part.id}>
-              <input type="checkbox" checked={draft[field].includes(part.id)} onChange={() => toggle(field, part.id)} />{' '}
-              {nameOf(plan, part.id)}
-            </label>
-          ))}
-        </fieldset>
+        <CheckList
+          key={field}
+          title={field === 'readBy' ? 'Who shows it, or decides by it' : 'Where a user changes it'}
+          entries={plan.parts.map((part) => ({ key: part.id, words: nameOf(plan, part.id), isOn: draft[field].includes(part.id) }))}
+          onToggle={(id) => toggle(field, id)}
+        />
       ))}
-      <fieldset className="plan-choice">
-        <legend>About it</legend>
-        {marks.map(([field, words]) => (
-          <label key={field}>
-            <input type="checkbox" checked={draft[field]} onChange={() => setDraft({ ...draft, [field]: !draft[field] })} /> {words}
-          </label>
-        ))}
-      </fieldset>
+      <CheckList
+        title="About it"
+        entries={marks.map(([key, words]) => ({ key, words, isOn: draft[key] }))}
+        onToggle={(key, isOn) => setDraft({ ...draft, [key]: isOn })}
+      />
       <Button type="submit" size="small" variant="contained" disabled={!isName || taken}>
         Keep
       </Button>

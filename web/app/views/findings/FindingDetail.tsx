@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { Excerpt, ProposalAnswer } from '../../analysis/answers';
 import { Code } from '../../parts/Code';
 import { useTraceName } from '../../parts/useTraceName';
+import { Choice } from '../../parts/controls/Choice';
 import { FixDiff } from './FixDiff';
 import { treeLink } from '../tree/state';
 import type { Told } from './state';
@@ -117,17 +118,16 @@ const likenesses = [0.6, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95, 1];
 function TwinsFrom({ twinsFrom, onTwins }: Pick<Props, 'twinsFrom' | 'onTwins'>) {
   return (
     <p className="rule-setting">
-      <label>
-        In this project two components are twins from{' '}
-        <select className="chip" value={twinsFrom ?? ''} onChange={(event) => onTwins(event.currentTarget.value)}>
-          <option value="">80 %, as Liana has it</option>
-          {likenesses.map((one) => (
-            <option key={one} value={one}>
-              {Math.round(100 * one)} %
-            </option>
-          ))}
-        </select>
-      </label>{' '}
+      In this project two components are twins from{' '}
+      <Choice
+        label="In this project two components are twins from"
+        value={twinsFrom === undefined ? '' : String(twinsFrom)}
+        options={[
+          { value: '', words: '80 %, as Liana has it' },
+          ...likenesses.map((one) => ({ value: String(one), words: `${Math.round(100 * one)} %` })),
+        ]}
+        onChoose={onTwins}
+      />{' '}
       alike on.
     </p>
   );

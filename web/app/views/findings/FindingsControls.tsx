@@ -1,6 +1,10 @@
 import { counted, ruleTitle, severities, type Severity } from '@liana/core';
-import { type ReactNode, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
+import { ActMenu } from '../../parts/controls/ActMenu';
+import { Choice, type Option } from '../../parts/controls/Choice';
+import { SearchField } from '../../parts/controls/SearchField';
+import { Toggle } from '../../parts/controls/Toggle';
 import { SeverityMark } from '../../theme/Glyph';
 import {
   choicesOf,
@@ -80,80 +84,69 @@ export function FindingsControls({ state, told, fitting, shown, gone, onChange, 
       {severities.map((severity) => {
         const count = fitting.filter(({ finding }) => finding.severity === severity).length;
         return (
-          <button
-            key={severity}
-            type="button"
-            className="chip"
-            aria-pressed={!state.without.has(severity)}
-            onClick={() => toggle(severity)}
-          >
+          <Toggle key={severity} isOn={!state.without.has(severity)} onToggle={() => toggle(severity)}>
             <SeverityMark severity={severity} />
             {severity === 'tidy' ? `${count.toLocaleString('en')} to tidy` : counted(count, severity)}
-          </button>
+          </Toggle>
         );
       })}
-      <input
-        className="chip find-in-findings"
-        type="search"
-        placeholder="Find in findings"
-        aria-label="Find in findings"
-        value={text}
-        onChange={(event) => setText(event.currentTarget.value)}
+      <SearchField label="Find in findings" placeholder="Find in findings" value={text} width={140} onChange={setText} />
+      <Choice
+        label="Group by"
+        value={state.group}
+        options={groupings.map((one) => ({ value: one, words: `By ${groupWords[one].toLowerCase()}` }))}
+        onChoose={(group) => onChange({ group })}
       />
-      <Choice label="Group by" value={state.group} onChoose={(group) => onChange({ group })}>
-        {groupings.map((one) => (
-          <option key={one} value={one}>
-            By {groupWords[one].toLowerCase()}
-          </option>
-        ))}
-      </Choice>
-      <Choice label="Decided" value={state.state} onChoose={(decided) => onChange({ state: decided })}>
-        {stateFilters.map((one) => (
-          <option key={one} value={one}>
-            {stateWords[one]}
-          </option>
-        ))}
-      </Choice>
-      <Choice label="Rule" value={state.rule} onChoose={(rule) => onChange({ rule })} narrow>
-        <option value="">All rules</option>
-        <Counted choices={rules} words={ruleTitle} />
-      </Choice>
+      <Choice
+        label="Decided"
+        value={state.state}
+        options={stateFilters.map((one) => ({ value: one, words: stateWords[one] }))}
+        onChoose={(decided) => onChange({ state: decided })}
+      />
+      <Choice
+        label="Rule"
+        value={state.rule}
+        most={112}
+        options={withAll('All rules', rules, ruleTitle)}
+        onChoose={(rule) => onChange({ rule })}
+      />
       {frameworks.length > 1 && (
-        <Choice label="Framework" value={state.framework} onChoose={(framework) => onChange({ framework })}>
-          <option value="">All frameworks</option>
-          <Counted choices={frameworks} words={frameworkLabel} />
-        </Choice>
+        <Choice
+          label="Framework"
+          value={state.framework}
+          options={withAll('All frameworks', frameworks, frameworkLabel)}
+          onChoose={(framework) => onChange({ framework })}
+        />
       )}
       {folders.length > 1 && (
-        <Choice label="Folder" value={state.folder} onChoose={(folder) => onChange({ in: folder })} narrow>
-          <option value="">All folders</option>
-          <Counted choices={folders} words={(folder) => folder} />
-        </Choice>
+        <Choice
+          label="Folder"
+          value={state.folder}
+          most={112}
+          options={withAll('All folders', folders, (folder) => folder)}
+          onChoose={(folder) => onChange({ in: folder })}
+        />
       )}
       {pages.length > 1 && (
-        <Choice label="Page" value={state.page} onChoose={(on) => onChange({ on })} narrow>
-          <option value="">All pages</option>
-          <Counted choices={pages} words={(page) => page} />
-        </Choice>
+        <Choice
+          label="Page"
+          value={state.page}
+          most={112}
+          options={withAll('All pages', pages, (page) => page)}
+          onChoose={(on) => onChange({ on })}
+        />
       )}
       <span className="findings-more">
         {gone > 0 && <span>{counted(gone, 'finding')} gone since the last reading.</span>}
-        <Choice
+        <ActMenu
           label="Take the findings shown away as a file"
-          value=""
-          narrow
-          onChoose={(value) => {
-            const form = exportForms.find(([one]) => one === value)?.[0];
-            if (form) onExport(form);
-          }}
-        >
-          <option value="">{shown === 0 ? 'Export …' : `Export ${shown} …`}</option>
-          {exportForms.map(([form, words]) => (
-            <option key={form} value={form} disabled={shown === 0 && form !== 'settings' && form !== 'project'}>
-              {words}
-            </option>
-          ))}
-        </Choice>
+          words={shown === 0 ? 'Export …' : `Export ${shown} …`}
+          acts={exportForms.map(([form, words]) => ({
+            words,
+            isOff: shown === 0 && form !== 'settings' && form !== 'project',
+            run: () => onExport(form),
+          }))}
+        />
         <Link to="../overlap" relative="path" style={{ color: 'inherit' }}>
           By likeness
         </Link>
@@ -165,32 +158,7 @@ export function FindingsControls({ state, told, fitting, shown, gone, onChange, 
   );
 }
 
-type ChoiceProps = {
-  label: string;
-  value: string;
-  narrow?: boolean;
-  onChoose: (value: string) => void;
-  children: ReactNode;
-};
-
-function Choice({ label, value, narrow = false, onChoose, children }: ChoiceProps) {
-  return (
-    <select
-      aria-label={label}
-      className={narrow ? 'chip narrow' : 'chip'}
-      value={value}
-      onChange={(event) => onChoose(event.currentTarget.value)}
-    >
-      {children}
-    </select>
-  );
-}
-
-/** What can be filtered by, each with how many findings it has. */
-function Counted({ choices, words }: { choices: ReturnType<typeof choicesOf>; words: (value: string) => string }) {
-  return choices.map(({ value, count }) => (
-    <option key={value} value={value}>
-      {words(value)} ({count})
-    </option>
-  ));
+/** What can be filtered by, each with how many findings it has, below the choice of all. */
+function withAll(all: string, choices: ReturnType<typeof choicesOf>, words: (value: string) => string): Option[] {
+  return [{ value: '', words: all }, ...choices.map(({ value, count }) => ({ value, words: `${words(value)} (${count})` }))];
 }

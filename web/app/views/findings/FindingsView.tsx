@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import { counted, type MarkState, type RuleSetting } from '@liana/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef } from 'react';
@@ -205,14 +206,14 @@ export function FindingsView({ project, summary, findings, triage, chosen, code,
                     : `None of ${counted(told.length, 'finding')} is shown by this choice.`}
                   {off > 0 ? ` ${counted(off, 'rule')} ${off === 1 ? 'is' : 'are'} off.` : ''}
                 </p>
-                <button
-                  type="button"
-                  className="chip"
-                  style={{ justifySelf: 'center' }}
+                <Button
+                  variant="outlined"
+                  color="inherit"
+                  sx={{ justifySelf: 'center' }}
                   onClick={() => onChange({ state: 'all', text: '', rule: '', framework: '', on: '', in: '', without: '' })}
                 >
                   Show all
-                </button>
+                </Button>
               </div>
             )}
             <div

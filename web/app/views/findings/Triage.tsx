@@ -1,5 +1,8 @@
 import { type MarkState, markStates, type RuleSetting, severities } from '@liana/core';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { Choice } from '../../parts/controls/Choice';
 import { severityWords } from '../../theme/Glyph';
 import { stateWords, type Told } from './state';
 
@@ -25,43 +28,39 @@ export function Triage({ told, setting, onMark, onRule }: Props) {
           {decided.by === 'comment' ? 'Accepted by a comment in the source' : `${stateWords[decided.state]}, ${day.format(decided.at)}`}
           {decided.reason === '' ? '. ' : `: ${decided.reason} `}
           {decided.by === 'mark' && (
-            <button type="button" className="chip" onClick={() => onMark(undefined, '')}>
+            <Button variant="outlined" color="inherit" onClick={() => onMark(undefined, '')}>
               Open it again
-            </button>
+            </Button>
           )}
         </p>
       ) : (
         <div className="decide">
-          <input
-            aria-label="Reason"
+          <TextField
+            size="small"
             placeholder="Reason, kept with the project"
             value={reason}
-            onChange={(event) => setReason(event.currentTarget.value)}
+            slotProps={{ htmlInput: { 'aria-label': 'Reason' } }}
+            onChange={(event) => setReason(event.target.value)}
           />
           {markStates.map((state) => (
-            <button key={state} type="button" className="chip" onClick={() => onMark(state, reason.trim())}>
+            <Button key={state} variant="outlined" color="inherit" onClick={() => onMark(state, reason.trim())}>
               {doWords[state]}
-            </button>
+            </Button>
           ))}
         </div>
       )}
       <p className="rule-setting">
-        <label>
-          In this project this rule is{' '}
-          <select
-            className="chip"
-            value={setting ?? ''}
-            onChange={(event) => onRule(([...severities, 'off'] as const).find((one) => one === event.currentTarget.value))}
-          >
-            <option value="">as Liana has it</option>
-            {severities.map((severity) => (
-              <option key={severity} value={severity}>
-                {severityWords[severity].one}
-              </option>
-            ))}
-            <option value="off">off</option>
-          </select>
-        </label>{' '}
+        In this project this rule is{' '}
+        <Choice
+          label="In this project this rule is"
+          value={setting ?? ''}
+          options={[
+            { value: '', words: 'as Liana has it' },
+            ...severities.map((severity) => ({ value: severity, words: severityWords[severity].one })),
+            { value: 'off', words: 'off' },
+          ]}
+          onChoose={(value) => onRule(([...severities, 'off'] as const).find((one) => one === value))}
+        />{' '}
         <code>{`// liana-accept ${finding.rule}: reason`}</code> above the line says the same in the source.
       </p>
     </>

@@ -1,4 +1,10 @@
 import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
 import { type ComparedRow, counted } from '@liana/core';
 import { Fragment } from 'react';
 import { Link, useFetcher } from 'react-router';
@@ -169,24 +175,25 @@ export function ComparisonView({ project, compared }: Props) {
 function PropNames({ props }: { props: NonNullable<ComparedAnswer['merged']>['props'] }) {
   const [, change] = useUrlParams();
   return (
-    <table className="new-props">
-      <thead>
-        <tr>
-          <th scope="col">New prop</th>
-          <th scope="col">The first</th>
-          <th scope="col">The second</th>
-        </tr>
-      </thead>
-      <tbody>
+    <Table size="small">
+      <TableHead>
+        <TableRow>
+          <TableCell>New prop</TableCell>
+          <TableCell>The first</TableCell>
+          <TableCell>The second</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {props.map((prop) => (
-          <tr key={prop.key}>
-            <td>
-              <input
-                aria-label={`Name of the prop for the ${prop.kind}`}
+          <TableRow key={prop.key}>
+            <TableCell>
+              <TextField
+                size="small"
+                slotProps={{ htmlInput: { 'aria-label': `Name of the prop for the ${prop.kind}`, className: 'mono' } }}
                 defaultValue={prop.name}
                 key={prop.name}
                 onBlur={(event) => {
-                  const { value } = event.currentTarget;
+                  const { value } = event.target;
                   if (value === prop.name) return;
                   change((before) => {
                     const next = new URLSearchParams(before);
@@ -196,16 +203,20 @@ function PropNames({ props }: { props: NonNullable<ComparedAnswer['merged']>['pr
                   });
                 }}
                 onKeyDown={(event) => {
-                  if (event.key === 'Enter') event.currentTarget.blur();
+                  if (event.key === 'Enter') (event.target as HTMLInputElement).blur();
                 }}
               />
-            </td>
-            <td>{prop.kind === 'slot' ? 'what stands there' : prop.fallback === 'undefined' ? 'nothing' : <code>{prop.fallback}</code>}</td>
-            <td>{prop.given === '' ? 'as it is given' : prop.given === 'undefined' ? 'nothing' : <code>{prop.given}</code>}</td>
-          </tr>
+            </TableCell>
+            <TableCell>
+              {prop.kind === 'slot' ? 'what stands there' : prop.fallback === 'undefined' ? 'nothing' : <code>{prop.fallback}</code>}
+            </TableCell>
+            <TableCell>
+              {prop.given === '' ? 'as it is given' : prop.given === 'undefined' ? 'nothing' : <code>{prop.given}</code>}
+            </TableCell>
+          </TableRow>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   );
 }
 

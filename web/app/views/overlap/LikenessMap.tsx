@@ -2,6 +2,7 @@ import { counted } from '@liana/core';
 import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { AlikeAnswer } from '../../analysis/answers';
+import { Choice } from '../../parts/controls/Choice';
 import { useUrlParams } from '../../parts/useUrlParams';
 import { layMap, type MapGroup, type MemberCircle } from './map';
 import { comparisonLink, likenessSteps } from './state';
@@ -25,27 +26,21 @@ export function LikenessMap({ project, alike, from }: Props) {
     <>
       <div className="controls">
         <b>Components by likeness</b>
-        <label>
+        <span>
           Together from{' '}
-          <select
-            className="chip"
-            value={from}
-            onChange={(event) => {
-              const value = event.currentTarget.value;
+          <Choice
+            label="Together from"
+            value={String(from)}
+            options={likenessSteps.map((step) => ({ value: String(step), words: `${step} % on` }))}
+            onChoose={(value) =>
               change((before) => {
                 const next = new URLSearchParams(before);
                 next.set('from', value);
                 return next;
-              });
-            }}
-          >
-            {likenessSteps.map((step) => (
-              <option key={step} value={step}>
-                {step} % on
-              </option>
-            ))}
-          </select>
-        </label>
+              })
+            }
+          />
+        </span>
         <span className="findings-more">
           {counted(alike.groups.length, 'group')}; {counted(alike.others, 'component')} {alike.others === 1 ? 'is' : 'are'} like no other.
           <Link to={`/projects/${project.id}/findings?rule=twins`} style={{ color: 'inherit' }}>

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { type ChangeEvent, type FormEvent, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { handInDemo, handInFiles, handInFolder } from '../../analysis/hand-in';
+import { handInDemo, handInFiles, readFolderAgain } from '../../analysis/hand-in';
 import { frameworkWords } from '../../parts/frameworks';
 import type { Project } from '../../storage/database';
 import { leftOutWords } from './left-out';
@@ -30,7 +30,7 @@ export function ProjectItem({ project, onBring, onSubmit }: Props) {
   const readAgain = (): void => {
     if (origin.kind === 'demo') void onBring(() => handInDemo(origin.framework, origin.edition));
     else if (origin.kind === 'folder' && origin.handle)
-      void onBring(() => readHandle(origin.handle as FileSystemDirectoryHandle, project.id));
+      void onBring(() => readFolderAgain(origin.handle as FileSystemDirectoryHandle, project.id));
     else picker.current?.click();
   };
   const take = (event: ChangeEvent<HTMLInputElement>): void => {
@@ -89,13 +89,4 @@ export function ProjectItem({ project, onBring, onSubmit }: Props) {
       />
     </li>
   );
-}
-
-type Permitted = FileSystemDirectoryHandle & { requestPermission?: (options: { mode: 'read' }) => Promise<PermissionState> };
-
-/** The browser asks before it reads a folder that was chosen in an earlier session. */
-async function readHandle(handle: Permitted, projectId: string): Promise<string> {
-  const state = (await handle.requestPermission?.({ mode: 'read' })) ?? 'granted';
-  if (state !== 'granted') throw new Error(`The browser was not allowed to read ${handle.name}. What was read before is still there.`);
-  return handInFolder(handle, projectId);
 }

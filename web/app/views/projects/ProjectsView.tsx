@@ -1,20 +1,25 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useFetcher, useNavigate } from 'react-router';
-import { handInDemo } from '../../analysis/hand-in';
 import { useTell } from '../../parts/Notices';
 import { ThemeSwitch } from '../../parts/ThemeSwitch';
 import { useHandIn } from '../../parts/useHandIn';
 import type { Project } from '../../storage/database';
 import { newPlanProject } from '../../storage/plans';
+import { DemoCards } from './DemoCards';
 import { OpenButtons } from './OpenButtons';
 import { ProjectItem } from './ProjectItem';
+import { TreePicture } from './TreePicture';
+
+/** Of the kept projects, so many before one asks for all. */
+const firstShown = 6;
 
 type Props = { projects: readonly Project[]; damaged: readonly string[] };
 
 /** The first page: bring source in, or open what this browser keeps. */
 export function ProjectsView({ projects, damaged }: Props) {
+  const [isWhole, setIsWhole] = useState(false);
   const handIn = useHandIn();
   const fetcher = useFetcher<{ intent: string; id: string; name: string }>();
   const tell = useTell();
@@ -30,54 +35,60 @@ export function ProjectsView({ projects, damaged }: Props) {
     tell(`${data.name} was deleted.`, { label: 'Undo', run: () => void submit({ intent: 'restore', id: data.id }, { method: 'post' }) });
   }, [data, submit, tell]);
 
+  const recent = [...projects].sort((a, b) => b.readAt - a.readAt);
+  const shown = isWhole ? recent : recent.slice(0, firstShown);
   return (
     <main className="home">
-      <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'start' }}>
+      <header className="home-head">
         <h1>Liana</h1>
-        <ThemeSwitch />
-      </div>
-      <p className="lead">
-        See what a page is made of, where each value lives and what it passes through, who hears an event, and which bindings are broken.
-        Liana reads the source itself, in this browser; nothing leaves your machine.
-      </p>
-      <section className="drop" aria-label="Bring source in">
-        <OpenButtons onBring={handIn} />
-        <Button variant="text" onClick={() => void handIn(() => handInDemo('react', 'worn'))}>
-          Open the demo
-        </Button>
-        <Button variant="text" onClick={() => void handIn(() => handInDemo('vue', 'worn'))}>
-          In Vue
-        </Button>
-        <Button variant="text" onClick={() => void handIn(() => handInDemo('svelte', 'worn'))}>
-          In Svelte
-        </Button>
-        <Button variant="text" onClick={() => void newPlan()}>
-          Start from a page
-        </Button>
-        <p>
-          Or drop a folder, files or a zip archive anywhere on this page. Liana reads React, Vue and Svelte; dependencies, build output and
-          what .gitignore names are left out.
-        </p>
-      </section>
+        <nav aria-label="Help">
+          <Button component={Link} to="/help">
+            What Liana finds
+          </Button>
+          <ThemeSwitch />
+        </nav>
+      </header>
       {damaged.length > 0 && (
         <Alert severity="warning" sx={{ mt: 2 }}>
           {damaged.length === 1 ? 'One saved project' : `${damaged.length} saved projects`} cannot be shown, because what is stored is not
           what Liana wrote: {damaged.join('; ')}.
         </Alert>
       )}
-      {projects.length > 0 ? (
+      {projects.length > 0 && (
         <section aria-label="Projects">
+          <h2>Your projects, the last read first</h2>
           <ul className="project-list">
-            {projects.map((project) => (
+            {shown.map((project) => (
               <ProjectItem key={project.id} project={project} onBring={handIn} onSubmit={(form) => void submit(form, { method: 'post' })} />
             ))}
           </ul>
+          {recent.length > shown.length && <Button onClick={() => setIsWhole(true)}>{`Show all ${recent.length}`}</Button>}
         </section>
-      ) : (
-        <p className="lead" style={{ marginTop: 26 }}>
-          Nothing is open yet. The demo shows a small application, with faults planted in it. <Link to="/help">What Liana finds</Link>
-        </p>
       )}
+      <div className="home-lead">
+        <section aria-label="What Liana does">
+          <h2>{projects.length > 0 ? 'Another project' : 'See through a component application'}</h2>
+          <p className="lead">
+            What a page is made of, where each value lives and what it passes through, who hears an event, and which bindings are broken or
+            superfluous. Liana reads the source itself, in this browser; nothing leaves your machine.
+          </p>
+          <div className="drop" role="group" aria-label="Bring source in">
+            <OpenButtons onBring={handIn} />
+            <Button variant="text" onClick={() => void newPlan()}>
+              Start from a page
+            </Button>
+            <p>
+              Or drop a folder, files or a zip archive anywhere on this page. Liana reads React, Vue and Svelte; dependencies, build output
+              and what .gitignore names are left out. “Start from a page” carves a saved page or a picture into parts.
+            </p>
+          </div>
+        </section>
+        <figure className="home-picture">
+          <TreePicture />
+          <figcaption>A value goes down, an event comes up, and one prop that is needed is passed by nobody.</figcaption>
+        </figure>
+      </div>
+      <DemoCards onBring={handIn} />
     </main>
   );
 }

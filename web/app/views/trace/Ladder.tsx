@@ -1,4 +1,5 @@
 import { counted, ladderLines, type LadderLine, type Rung, rungText } from '@liana/core';
+import MuiLink from '@mui/material/Link';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
 import { Link } from 'react-router';
@@ -68,14 +69,9 @@ function RungRow({
           {onward !== undefined && (
             <Link to={traceLink(projectId, answer.page.id, onward, place, answer.trace.question)}>Trace from here</Link>
           )}
-          <button
-            type="button"
-            className="plain link"
-            aria-expanded={wide}
-            onClick={() => props.onChange({ wide: wide ? undefined : String(rung.index) })}
-          >
+          <MuiLink component="button" aria-expanded={wide} onClick={() => props.onChange({ wide: wide ? undefined : String(rung.index) })}>
             {wide ? 'Only this line' : 'Whole component'}
-          </button>
+          </MuiLink>
         </div>
       )}
       {wide && whole && (
@@ -191,9 +187,9 @@ export function Ladder(props: Props) {
               ) : (
                 <div className="rung-row fan" style={{ paddingLeft: textX(line.lanes) }}>
                   <Lanes lanes={line.lanes} glyph={undefined} colour={props.colour} colourOf={(to) => colourOf(to, props.colour)} />
-                  <button type="button" className="plain link" aria-expanded={line.isOpen} onClick={() => toggle(line.key)}>
+                  <MuiLink component="button" aria-expanded={line.isOpen} onClick={() => toggle(line.key)}>
                     {line.isOpen ? 'Fold' : 'Show'} {counted(line.count, 'place')} of {line.who}
-                  </button>
+                  </MuiLink>
                 </div>
               )}
             </div>

@@ -1,8 +1,10 @@
 import { type SubjectKind } from '@liana/core';
+import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Link } from 'react-router';
 import type { SubjectEntry, Summary } from '../../analysis/answers';
+import { SearchField } from '../../parts/controls/SearchField';
 import { PageChooser } from '../tree/PageChooser';
 import { subjectColour } from './colours';
 import { traceLink } from './state';
@@ -52,12 +54,12 @@ export function SubjectList({ projectId, summary, page, subjects, missing }: Pro
         </p>
       )}
       <div className="subject-tools">
-        <input
-          type="search"
-          aria-label="Show only names that contain this"
+        <SearchField
+          label="Show only names that contain this"
           placeholder="Only names with …"
           value={filter}
-          onChange={(event) => setFilter(event.target.value)}
+          width={220}
+          onChange={setFilter}
         />
         {current && (
           <PageChooser
@@ -101,9 +103,9 @@ export function SubjectList({ projectId, summary, page, subjects, missing }: Pro
                 ))}
               </ul>
               {own.length > most && (
-                <button type="button" className="plain more" onClick={() => setWhole(new Set([...whole, title]))}>
+                <Button size="small" onClick={() => setWhole(new Set([...whole, title]))}>
                   {`All ${own.length}`}
-                </button>
+                </Button>
               )}
             </div>
           );

@@ -2,6 +2,7 @@ import { type Question, questions, subjectWords } from '@liana/core';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { Excerpt, SubjectEntry, Summary, TraceAnswer } from '../../analysis/answers';
+import { Toggle } from '../../parts/controls/Toggle';
 import { useTraceName } from '../../parts/useTraceName';
 import { useUrlParams } from '../../parts/useUrlParams';
 import { subjectColour } from './colours';
@@ -55,15 +56,13 @@ export function TraceView({ project, summary, state, answer, subjects, whole }: 
       <div className="controls">
         <div role="group" aria-label="Question" style={{ display: 'contents' }}>
           {(subject.kind === 'listener' ? (['happens'] as const) : questions).map((one) => (
-            <button
+            <Toggle
               key={one}
-              type="button"
-              className="chip"
-              aria-pressed={answer.trace.question === one}
-              onClick={() => go({ ask: one === 'goes' ? undefined : one, rung: undefined, wide: undefined, open: undefined })}
+              isOn={answer.trace.question === one}
+              onToggle={() => go({ ask: one === 'goes' ? undefined : one, rung: undefined, wide: undefined, open: undefined })}
             >
               {asks[one]}
-            </button>
+            </Toggle>
           ))}
         </div>
         <span className="trace-end">

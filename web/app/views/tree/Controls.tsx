@@ -1,5 +1,6 @@
-import TextField from '@mui/material/TextField';
 import type { Summary, TreeAnswer } from '../../analysis/answers';
+import { SearchField } from '../../parts/controls/SearchField';
+import { Toggle } from '../../parts/controls/Toggle';
 import { strandWords } from '../../theme/Glyph';
 import { countKinds, isLarge } from './drawing';
 import { PageChooser } from './PageChooser';
@@ -30,47 +31,31 @@ export function Controls({ summary, tree, state, place, onChange }: Props) {
         }
       />
       <span style={{ color: 'var(--faint)' }}>{sizeWords(tree)}</span>
-      <TextField
-        size="small"
-        type="search"
+      <SearchField
+        label="Filter rows by name"
         placeholder="Filter rows"
         value={state.rows}
-        onChange={(event) => onChange({ rows: event.target.value }, true)}
-        slotProps={{ htmlInput: { 'aria-label': 'Filter rows by name' } }}
-        sx={{
-          width: 98,
-          '& .MuiOutlinedInput-root': { borderRadius: '14px', background: 'var(--card)', fontSize: 13 },
-          '& input': { padding: '4px 10px' },
-        }}
+        width={98}
+        onChange={(rows) => onChange({ rows }, true)}
       />
       <span>{isLarge(tree.strands) ? 'In view:' : 'Strands:'}</span>
       {strandKinds.map((kind) => (
-        <button
+        <Toggle
           key={kind}
-          type="button"
-          className="chip"
-          aria-pressed={!state.without.has(kind)}
-          disabled={counts[kind] === 0}
-          style={counts[kind] === 0 ? { opacity: 0.5, cursor: 'default' } : undefined}
-          onClick={() => onChange({ without: strandKinds.filter((one) => state.without.has(one) !== (one === kind)).join('.') })}
+          isOn={!state.without.has(kind)}
+          isOff={counts[kind] === 0}
+          onToggle={() => onChange({ without: strandKinds.filter((one) => state.without.has(one) !== (one === kind)).join('.') })}
         >
           <i className="dot" style={{ background: `var(--${kind})` }} />
           {strandWords[kind][1]} {counts[kind]}
-        </button>
+        </Toggle>
       ))}
-      <button type="button" className="chip" aria-pressed={state.only === 'loose'} onClick={() => only('loose')}>
+      <Toggle isOn={state.only === 'loose'} onToggle={() => only('loose')}>
         loose ends {loose}
-      </button>
-      <button
-        type="button"
-        className="chip"
-        aria-pressed={state.only === 'through'}
-        disabled={place === undefined}
-        style={place === undefined ? { opacity: 0.5 } : undefined}
-        onClick={() => only('through')}
-      >
+      </Toggle>
+      <Toggle isOn={state.only === 'through'} isOff={place === undefined} onToggle={() => only('through')}>
         through selection
-      </button>
+      </Toggle>
     </div>
   );
 }

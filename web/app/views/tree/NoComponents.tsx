@@ -9,7 +9,7 @@ export function NoComponents({ summary }: { summary: Summary }) {
       <section className="sheet empty">
         <h2>No components were found</h2>
         <p>
-          {summary.files} files were read. Liana draws React components: functions and classes that return markup.
+          {summary.files} files were read. Liana draws components of React, Vue and Svelte, and none was seen in them.
           {summary.problems.length > 0 && problem
             ? ` ${summary.problems.length === 1 ? 'One place' : `${summary.problems.length} places`} could not be parsed, first ${problem.file}, line ${problem.line}: ${problem.message}`
             : ''}

@@ -1,0 +1,49 @@
+import Button from '@mui/material/Button';
+import Card from '@mui/material/Card';
+import CardActions from '@mui/material/CardActions';
+import CardContent from '@mui/material/CardContent';
+import { handInDemo } from '../../analysis/hand-in';
+import { frameworkWords } from '../../parts/frameworks';
+
+type Props = { onBring: (bring: () => Promise<string | undefined>) => Promise<void> };
+
+const demos = [
+  { framework: 'react', says: 'Function and class components, hooks, context and a reducer.' },
+  { framework: 'vue', says: 'Single-file components, with script setup and with options.' },
+  { framework: 'svelte', says: 'Runes, and some components of the older form.' },
+] as const;
+
+/** The demo in each framework, with faults planted in it and without. */
+export function DemoCards({ onBring }: Props) {
+  return (
+    <section aria-label="Demos">
+      <h2>Try it on Towpath</h2>
+      <p className="quiet">A small application about the locks of a canal. “Worn” has faults planted in it; “sound” has none.</p>
+      <div className="demo-cards">
+        {demos.map(({ framework, says }) => {
+          const words = frameworkWords([framework]);
+          return (
+            <Card key={framework} variant="outlined" component="article" aria-label={`Towpath in ${words}`}>
+              <CardContent>
+                <h3>{words}</h3>
+                <p>{says}</p>
+              </CardContent>
+              <CardActions>
+                <Button
+                  variant="contained"
+                  aria-label={`Open the worn demo in ${words}`}
+                  onClick={() => void onBring(() => handInDemo(framework, 'worn'))}
+                >
+                  Open, worn
+                </Button>
+                <Button aria-label={`Open the sound demo in ${words}`} onClick={() => void onBring(() => handInDemo(framework, 'sound'))}>
+                  Sound
+                </Button>
+              </CardActions>
+            </Card>
+          );
+        })}
+      </div>
+    </section>
+  );
+}
