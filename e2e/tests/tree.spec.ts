@@ -84,6 +84,16 @@ test.describe('the demo’s tree', () => {
   test('the search finds nothing of a name that is not there', async ({ page }) => {
     await page.getByRole('combobox', { name: /^Find a component/ }).fill('zebra');
     await expect(page.getByRole('option')).toHaveCount(0);
+    await expect(page.getByText('Nothing in the project has a name like this.')).toBeVisible();
+  });
+
+  test('the search leads to its first hit by Enter', async ({ page }) => {
+    await page.keyboard.press('/');
+    await page.keyboard.type('LevelGauge');
+    await expect(page.getByRole('option').first()).toContainText('LevelGauge');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'LevelGauge' })).toBeVisible();
+    await expect(page.getByRole('treeitem', { name: /^LevelGauge/, selected: true })).toBeVisible();
   });
 
   test('of two quick clicks neither is lost', async ({ page }) => {

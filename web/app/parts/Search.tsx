@@ -31,8 +31,9 @@ async function targetOf(projectId: string, hit: SearchHit, page: string | undefi
 
 /** Finds any component, prop, event, state, context, hook or file; `/` leads here from anywhere. */
 export function Search({ projectId }: { projectId: string }) {
-  const [hits, setHits] = useState<readonly SearchHit[]>([]);
+  const [found, setFound] = useState<{ readonly asked: string; readonly hits: readonly SearchHit[] }>({ asked: '', hits: [] });
   const [question, setQuestion] = useState('');
+  const [isOpen, setIsOpen] = useState(false);
   const field = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const [params] = useSearchParams();
@@ -53,8 +54,8 @@ export function Search({ projectId }: { projectId: string }) {
     let isLate = false;
     void getAnalyst()
       .search(projectId, question)
-      .then((found) => {
-        if (!isLate) setHits(found);
+      .then((hits) => {
+        if (!isLate) setFound({ asked: question, hits });
       });
     return () => {
       isLate = true;
@@ -62,19 +63,23 @@ export function Search({ projectId }: { projectId: string }) {
   }, [projectId, question]);
 
   return (
-    <Autocomplete<SearchHit, false, false, true>
-      freeSolo
+    <Autocomplete<SearchHit>
+      forcePopupIcon={false}
+      open={isOpen && question.trim() !== '' && found.asked.trim() !== ''}
+      onOpen={() => setIsOpen(true)}
+      onClose={() => setIsOpen(false)}
+      noOptionsText="Nothing in the project has a name like this."
       size="small"
-      options={hits}
+      options={found.hits}
       filterOptions={(all) => all}
-      getOptionLabel={(hit) => (typeof hit === 'string' ? hit : hit.name)}
-      getOptionKey={(hit) => (typeof hit === 'string' ? hit : `${hit.kind} ${hit.name} ${hit.at.file} ${hit.at.start}`)}
+      getOptionLabel={(hit) => hit.name}
+      getOptionKey={(hit) => `${hit.kind} ${hit.name} ${hit.at.file} ${hit.at.start}`}
       inputValue={question}
       onInputChange={(_, value) => setQuestion(value)}
       value={null}
       autoHighlight
       onChange={(_, hit) => {
-        if (!hit || typeof hit === 'string') return;
+        if (!hit) return;
         const page = params.get('page') ?? undefined;
         const inTrace = pathname.endsWith('/trace') ? traceTo(projectId, hit, page) : Promise.resolve(undefined);
         void inTrace.then(async (to) => navigate(to ?? (await targetOf(projectId, hit, page))));
