@@ -41,8 +41,9 @@ function settingsFor(directory: string, named: string | undefined): Settings {
   let text: string;
   try {
     text = readFileSync(file, 'utf8');
-  } catch {
-    if (named === undefined) return {};
+  } catch (error) {
+    // A folder that is none is told of where it is read.
+    if (named === undefined && /^(ENOENT|ENOTDIR)$/.test((error as NodeJS.ErrnoException).code ?? '')) return {};
     throw new GivenError(`The settings ${file} cannot be read.`);
   }
   const parsed = parseSettings(text);
@@ -106,7 +107,10 @@ export async function runAnalyse(args: readonly string[], { out, err }: Output):
         const format = options.format ?? (options.json ? 'json' : settings.format);
         const baseline = options.baseline ?? (settings.baseline === undefined ? undefined : path.resolve(directory, settings.baseline));
         const known = baseline === undefined ? undefined : baselineIn(baseline);
+        const failOn = options.failOn ?? settings.failOn ?? 'never';
         const folder = await readFolder(directory);
+        if (failOn !== 'never' && folder.sources.length === 0)
+          throw new GivenError(`${directory} holds no source that could fail; is it the folder that was meant?`);
         const gated = gate(analyseFolder(folder, settings.twinsFrom === undefined ? {} : { twinsFrom: settings.twinsFrom }), {
           settings: settings.rules ?? {},
           only: options.rules?.split(',').map((one) => one.trim()),
@@ -116,7 +120,7 @@ export async function runAnalyse(args: readonly string[], { out, err }: Output):
         const report = { ...makeReport(folder, gated.analysed), ...asked.report };
         const inWords = isAsked(options) && (format ?? 'text') === 'text';
         out(inWords ? asked.text : printed(report, format, path.basename(path.resolve(directory)), known));
-        code = gated.fails(report, options.failOn ?? settings.failOn ?? 'never', known) ? 1 : 0;
+        code = gated.fails(report, failOn, known) ? 1 : 0;
         for (const one of asked.missing) err(`${one}\n`);
         if (asked.missing.length > 0) code = 2;
       } catch (error) {

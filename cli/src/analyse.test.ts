@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { chmodSync, mkdirSync, mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -295,5 +295,62 @@ describe('gates', () => {
     const { status, stdout } = await run(folder, '--format', format);
     expect(status).toBe(0);
     expect(stdout).toContain(contains);
+  });
+});
+
+/** Runs something as somebody who may not read everything: root may. */
+async function asNobody<T>(what: () => Promise<T>): Promise<T> {
+  if (process.getuid?.() !== 0) return what();
+  process.seteuid?.(65534);
+  try {
+    return await what();
+  } finally {
+    process.seteuid?.(0);
+  }
+}
+
+test('an ignore file and a folder that may not be read are named, and the rest is read', async () => {
+  write('closed/src/A.tsx', 'export function A() {\n  return <p />;\n}\n');
+  write('closed/private/B.tsx', 'export function B() {\n  return <p />;\n}\n');
+  write('closed/.gitignore', 'dist\n');
+  const at = (file: string): string => path.join(folder, 'closed', file);
+  chmodSync(folder, 0o755);
+  chmodSync(at('private'), 0o000);
+  chmodSync(at('.gitignore'), 0o000);
+  const { status, stdout } = await asNobody(() => run(at('.'), '--json')).finally(() => chmodSync(at('private'), 0o755));
+  const report = JSON.parse(stdout) as { components: { name: string }[]; problems: { file: string; message: string }[] };
+  expect(status).toBe(0);
+  expect(report.components.map((one) => one.name)).toEqual(['A']);
+  expect(report.problems.map((one) => one.file).sort()).toEqual(['.gitignore', 'private']);
+  for (const { message } of report.problems) expect(message).toMatch(/not read: .*(EACCES|permission)/);
+});
+
+describe('a gate is never green by a mistake', () => {
+  test.each([
+    [['--rules', '__proto__'], /There is no rule __proto__/],
+    [['--rules', 'constructor,prop-missing'], /There is no rule constructor/],
+    [['--rules', ''], /There is no rule/],
+    [['--fail-on', 'faults'], /faults/],
+    [['--baseline', 'nowhere.json'], /baseline nowhere\.json cannot be read/],
+  ])('%j', async (args, says) => {
+    const { status, stderr } = await run(folder, '--fail-on', 'fault', ...args);
+    expect(status).not.toBe(0);
+    expect(stderr).toMatch(says);
+  });
+
+  test('settings that are there and cannot be read', async () => {
+    write('set/src/A.tsx', 'export const a = 1;\n');
+    mkdirSync(path.join(folder, 'set/liana.config.json'));
+    const { status, stderr } = await run(path.join(folder, 'set'));
+    expect(status).toBe(2);
+    expect(stderr).toMatch(/settings .*liana\.config\.json cannot be read/);
+  });
+
+  test('a folder without source', async () => {
+    mkdirSync(path.join(folder, 'bare'), { recursive: true });
+    expect((await run(path.join(folder, 'bare'))).status).toBe(0);
+    const { status, stderr } = await run(path.join(folder, 'bare'), '--fail-on', 'fault');
+    expect(status).toBe(2);
+    expect(stderr).toMatch(/holds no source/);
   });
 });

@@ -14,6 +14,8 @@ import {
   memberName,
   type Model,
   type Page,
+  type PlacedProblem,
+  problemsOf,
   reachOf,
   parseBare,
   readFile,
@@ -89,18 +91,26 @@ function timed<T>(run: () => T): { result: T; seconds: number } {
   return { result, seconds: (performance.now() - start) / 1000 };
 }
 
-export type Analysed = { readonly model: Model; readonly findings: readonly Finding[]; readonly seconds: Seconds };
+export type Analysed = {
+  readonly model: Model;
+  readonly findings: readonly Finding[];
+  /** Places that could not be checked. */
+  readonly failures: readonly PlacedProblem[];
+  readonly seconds: Seconds;
+};
 
 /** Analyses a folder, timing each phase beside the bare parsers. */
 export function analyseFolder(folder: Folder, options: CheckOptions = {}): Analysed {
   const floor = parseFloor(folder);
   const read = timed(() => new Map<string, FileFacts>(folder.sources.map(({ file, text }) => [file, readFile(file, text)])));
   const linked = timed(() => link(read.result, folder.configs));
-  const checked = timed(() => check(linked.result, undefined, options));
+  const failures: PlacedProblem[] = [];
+  const checked = timed(() => check(linked.result, undefined, { onFailure: (problem) => failures.push(problem), ...options }));
   const total = read.seconds + linked.seconds + checked.seconds;
   return {
     model: linked.result,
     findings: checked.result,
+    failures,
     seconds: { floor, read: read.seconds, link: linked.seconds, check: checked.seconds, total },
   };
 }
@@ -133,13 +143,11 @@ function reachReport(model: Model): Report['reach'] {
 }
 
 /** Puts an analysis into the form that is printed. */
-export function makeReport(folder: Folder, { model, findings, seconds }: Analysed): Report {
+export function makeReport(folder: Folder, { model, findings, failures, seconds }: Analysed): Report {
   const texts = new Map(folder.sources.map(({ file, text }) => [file, text]));
   const textOf = (file: string): string | undefined => texts.get(file);
-  const unread = folder.refused.map(({ file, reason }) => ({ file, message: `This file was not read: ${reason}.`, start: 0, end: 0 }));
-  const problems = [...model.files.values()].flatMap((facts) =>
-    facts.problems.map(({ message, start, end }) => ({ file: facts.file, message, start, end })),
-  );
+  const unread = folder.refused.map(({ file, reason }) => ({ file, message: `This was not read: ${reason}.`, start: 0, end: 0 }));
+  const problems = problemsOf(model, failures);
   return {
     files: { read: folder.sources.length, leftOut: leftOutCount(folder.choice) },
     problems: [...unread, ...problems],

@@ -17,7 +17,7 @@ export { type KnownUse, knownUses, nearest } from './contract';
 export * from './fixes';
 export { adapterOf, adapters, isReadable, loadCompilers, parseBare } from './frameworks/registry';
 export { readerVersion, readFile } from './frameworks/read-file';
-export { fileRole, isConfig, link, type Linked, relink } from './link';
+export { fileRole, isConfig, link, type Linked, problemsOf, relink } from './link';
 export {
   ancestors,
   conditionOf,

@@ -5,8 +5,9 @@ import './theme/liana.css';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import { ThemeProvider } from '@mui/material/styles';
 import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration, useLocation } from 'react-router';
-import type { ReactNode } from 'react';
+import { type ReactNode, useContext } from 'react';
 import { DropAnywhere } from './parts/DropAnywhere';
+import { NonceContext } from './parts/nonce';
 import { Notices } from './parts/Notices';
 import { Shell } from './parts/Shell';
 import { useOpening } from './parts/useOpening';
@@ -18,6 +19,8 @@ import type { Route } from './+types/root';
 export const meta: Route.MetaFunction = () => [{ title: 'Liana' }];
 
 export function Layout({ children }: { children: ReactNode }) {
+  const nonce = useContext(NonceContext);
+  const withNonce = nonce === undefined ? {} : { nonce };
   return (
     <html lang="en" suppressHydrationWarning>
       <head>
@@ -28,10 +31,10 @@ export function Layout({ children }: { children: ReactNode }) {
         <Links />
       </head>
       <body>
-        <InitColorSchemeScript attribute='[data-theme="%s"]' defaultMode="system" />
+        <InitColorSchemeScript attribute='[data-theme="%s"]' defaultMode="system" {...withNonce} />
         {children}
-        <ScrollRestoration />
-        <Scripts />
+        <ScrollRestoration {...withNonce} />
+        <Scripts {...withNonce} />
       </body>
     </html>
   );

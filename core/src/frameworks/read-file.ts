@@ -1,5 +1,6 @@
 import type { FileFacts } from '../model/facts';
 import { declaredForAll, listenedNames, loadedLater, openedNames, propsReadOutside, unmentionedProps } from '../read/mentions';
+import { tooDeep } from '../read/script/parse';
 import { readerOf, traitsOf } from './registry';
 
 /** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
@@ -54,7 +55,8 @@ export function readFile(file: string, text: string): FileFacts {
   try {
     return withMentions(reader.read(file, text), text);
   } catch (error) {
-    const message = `Liana could not read this file: ${error instanceof Error ? error.message : String(error)}`;
+    const message =
+      error instanceof RangeError ? tooDeep : `Liana could not read this file: ${error instanceof Error ? error.message : String(error)}`;
     return { ...empty, problems: [{ message, start: 0, end: Math.min(1, text.length) }] };
   }
 }

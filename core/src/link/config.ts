@@ -1,5 +1,6 @@
 import { parse } from 'jsonc-parser';
 import { adapters } from '../frameworks/registry';
+import type { PlacedProblem } from '../model/facts';
 import type { ConfigFile } from '../model/model';
 import type { FilePath } from '../model/span';
 import { directoryOf, joinPath } from '../model/paths';
@@ -21,7 +22,12 @@ export type PathsInfo = {
   readonly paths: readonly { readonly pattern: string; readonly targets: readonly FilePath[] }[];
 };
 
-export type ProjectConfig = { readonly packages: readonly PackageInfo[]; readonly paths: readonly PathsInfo[] };
+export type ProjectConfig = {
+  readonly packages: readonly PackageInfo[];
+  readonly paths: readonly PathsInfo[];
+  /** Files that could not be read at all, each once. */
+  readonly unread: readonly PlacedProblem[];
+};
 
 type Json = { readonly [key: string]: unknown };
 
@@ -54,8 +60,7 @@ function mapOf(value: unknown): Map<string, string> {
   return new Map(entries.map(([key, target]) => [key, conditionOf(target)]));
 }
 
-function readPackage(config: ConfigFile): PackageInfo {
-  const json = objectOf(parse(config.text, [], { allowTrailingComma: true }));
+function readPackage(config: ConfigFile, json: Json): PackageInfo {
   const names = ['dependencies', 'devDependencies', 'peerDependencies', 'optionalDependencies'].flatMap((key) =>
     Object.keys(objectOf(json[key])),
   );
@@ -69,8 +74,16 @@ function readPackage(config: ConfigFile): PackageInfo {
   };
 }
 
-function readPaths(config: ConfigFile, all: ReadonlyMap<FilePath, ConfigFile>, seen: ReadonlySet<FilePath> = new Set()): PathsInfo {
-  const json = objectOf(parse(config.text, [], { allowTrailingComma: true }));
+/** What each configuration file says; empty for one that could not be read. */
+type Jsons = (config: ConfigFile) => Json;
+
+function readPaths(
+  config: ConfigFile,
+  all: ReadonlyMap<FilePath, ConfigFile>,
+  jsonOf: Jsons,
+  seen: ReadonlySet<FilePath> = new Set(),
+): PathsInfo {
+  const json = jsonOf(config);
   const options = objectOf(json['compilerOptions']);
   const directory = directoryOf(config.file);
   const baseUrl = stringOf(options['baseUrl']);
@@ -83,7 +96,7 @@ function readPaths(config: ConfigFile, all: ReadonlyMap<FilePath, ConfigFile>, s
   const inherited = parents
     .flatMap((one) => parentConfig(config.file, one, all) ?? [])
     .filter((one) => !seen.has(one.file))
-    .map((one) => readPaths(one, all, new Set([...seen, config.file])))
+    .map((one) => readPaths(one, all, jsonOf, new Set([...seen, config.file])))
     .findLast((one) => one.paths.length > 0 || one.baseUrl !== undefined);
   const found = base ?? inherited?.baseUrl;
   return { directory, ...(found === undefined ? {} : { baseUrl: found }), paths: own.length > 0 ? own : (inherited?.paths ?? []) };
@@ -100,18 +113,30 @@ export function isConfig(file: FilePath): boolean {
   return /(^|\/)(package|[jt]sconfig(\.[\w-]+)*)\.json$/.test(file);
 }
 
-/** Reads what the project's configuration files say; malformed JSON counts as far as it goes. */
+/** Reads what the project's configuration files say; malformed JSON counts as far as it goes, one that cannot be read as if it were empty. */
 export function readConfig(configs: readonly ConfigFile[]): ProjectConfig {
   const byFile = new Map(configs.map((config) => [config.file, config]));
   const named = (pattern: RegExp): ConfigFile[] => configs.filter((config) => pattern.test(config.file));
   const deepest = (a: { directory: string }, b: { directory: string }): number => b.directory.length - a.directory.length;
-  return {
+  const unread = new Map<FilePath, PlacedProblem>();
+  const jsonOf: Jsons = (config) => {
+    try {
+      return objectOf(parse(config.text, [], { allowTrailingComma: true }));
+    } catch {
+      // The parser calls itself for each level, so that thousands of them are too deep for it.
+      const message = 'This configuration is nested too deeply to be read; it counts as if it were empty.';
+      unread.set(config.file, { file: config.file, message, start: 0, end: Math.min(1, config.text.length) });
+      return {};
+    }
+  };
+  const read = {
     packages: named(/(^|\/)package\.json$/)
-      .map(readPackage)
+      .map((config) => readPackage(config, jsonOf(config)))
       .sort(deepest),
     paths: named(/(^|\/)[jt]sconfig(\.[\w-]+)*\.json$/)
-      .map((config) => readPaths(config, byFile))
+      .map((config) => readPaths(config, byFile, jsonOf))
       .filter((info) => info.paths.length > 0 || info.baseUrl !== undefined)
       .sort(deepest),
   };
+  return { ...read, unread: [...unread.values()] };
 }

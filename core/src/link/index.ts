@@ -19,6 +19,7 @@ import { makeTakes } from './takes';
 
 export { isConfig } from './config';
 export { fileRole } from './roles';
+export { problemsOf } from './problems';
 
 /** A model, with what is needed to link one changed file anew without looking at all others. */
 export type Linked = Model & { readonly linkage: Linkage };
@@ -65,6 +66,7 @@ export function link(files: ReadonlyMap<FilePath, FileFacts>, configs: readonly 
     pages,
     holdersOf,
     counts,
+    unreadConfigs: config.unread,
     linkage,
   };
 }
@@ -152,6 +154,7 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
     pages,
     holdersOf: before.holdersOf,
     counts,
+    unreadConfigs: before.unreadConfigs,
     linkage: before.linkage,
   };
 }

@@ -13,6 +13,8 @@ type HookTake = {
   readonly handsOn: boolean;
 };
 
+type Called = { readonly file: FilePath; readonly hook: HookFact };
+
 /** Answers which contexts a body takes, by itself and through hooks of the project, and which such hooks provide for it. */
 export type Takes = {
   readonly of: (file: FilePath, body: BodyFacts) => Take[];
@@ -22,16 +24,37 @@ export type Takes = {
 export function makeTakes(names: Names): Takes {
   const known = new Map<HookFact, readonly HookTake[]>();
 
-  function ofHook(file: FilePath, hook: HookFact): readonly HookTake[] {
-    const found = known.get(hook);
-    if (found) return found;
-    known.set(hook, []);
-    const takes = hook.values.flatMap((value, index) => {
+  /** Finds out what a hook takes, and every one that it calls. A loop: hooks call hooks, as deep as the project has them. */
+  function settle(first: Called): void {
+    const stack = [first];
+    const begun = new Set<HookFact>();
+    for (let at = stack.at(-1); at; at = stack.at(-1)) {
+      const size = stack.length;
+      if (!known.has(at.hook) && !begun.has(at.hook)) {
+        begun.add(at.hook);
+        for (const value of at.hook.values) {
+          const below = hookCalled(at.file, value);
+          if (below && !known.has(below.hook) && !begun.has(below.hook)) stack.push(below);
+        }
+      }
+      if (stack.length > size) continue;
+      stack.pop();
+      if (!known.has(at.hook)) known.set(at.hook, takesOf(at.file, at.hook));
+    }
+  }
+
+  /** The hook of the project that a value comes from. */
+  function hookCalled(file: FilePath, value: ValueFact): Called | undefined {
+    const meant = value.kind === 'hook' && value.source !== undefined ? names.meant(file, value.source) : undefined;
+    return meant?.kind === 'shared' && meant.fact.kind === 'hook' ? { file: meant.file, hook: meant.fact } : undefined;
+  }
+
+  /** What a hook takes, where those that it calls are known; one that calls itself adds nothing by that. */
+  function takesOf(file: FilePath, hook: HookFact): HookTake[] {
+    return hook.values.flatMap((value, index) => {
       const handsOn = hook.returns.some((reading: Reading) => reading.value === index && reading.how === 'same');
       return taken(file, value).map((take) => ({ ...take, handsOn: handsOn && take.handsOn, needed: take.needed, guarded: take.guarded }));
     });
-    known.set(hook, takes);
-    return takes;
   }
 
   /** What one value of a body takes. */
@@ -45,7 +68,7 @@ export function makeTakes(names: Names): Takes {
     }
     if (meant.fact.kind !== 'hook') return [];
     const hook = meant.fact;
-    return ofHook(meant.file, hook).map((take) => ({
+    return (known.get(hook) ?? []).map((take) => ({
       context: take.context,
       via: [hook.name, ...take.via],
       handsOn: take.handsOn,
@@ -55,15 +78,17 @@ export function makeTakes(names: Names): Takes {
   }
 
   function of(file: FilePath, body: BodyFacts): Take[] {
-    return body.values.flatMap((value, index) =>
-      taken(file, value).map((take) => ({
+    return body.values.flatMap((value, index) => {
+      const called = hookCalled(file, value);
+      if (called) settle(called);
+      return taken(file, value).map((take) => ({
         context: take.context,
         value: index,
         at: locate(file, value.span),
         via: take.via,
         needed: take.needed && !take.guarded,
-      })),
-    );
+      }));
+    });
   }
 
   /** What hooks that a body calls provide, each hook followed once. */

@@ -6,6 +6,9 @@ import type { TypeExpr, TypeFact } from './types';
 /** Something in a file that could not be read, and where. */
 export type Problem = { readonly message: string } & Span;
 
+/** A problem with the file that it is in. */
+export type PlacedProblem = Problem & { readonly file: FilePath };
+
 /**
  * All that one file says, without a look at any other. Plain JSON: it is cached, sent between
  * workers, and linked. Names in it (`imported`, `source`, `tag`, …) are as the file writes them,

@@ -1,4 +1,4 @@
-import type { ComponentFacts, FileFacts, HookFact, MemberFact, TemplateUse } from './facts';
+import type { ComponentFacts, FileFacts, HookFact, MemberFact, PlacedProblem, TemplateUse } from './facts';
 import type { Framework } from './framework';
 import type { MemberKey } from './member';
 import type { ComponentId, SharedId, UseId } from './ids';
@@ -26,6 +26,8 @@ export type Model = {
   /** Stand-ins of constants, functions and hooks that a component names and that hold markup: it shows where the component shows it. */
   readonly holdersOf: (component: Component) => readonly ComponentId[];
   readonly counts: UseCounts;
+  /** Configuration files that could not be read; what they would have said counts as absent. */
+  readonly unreadConfigs: readonly PlacedProblem[];
 };
 
 /** What a name stands for across modules. */

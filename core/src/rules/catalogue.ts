@@ -53,5 +53,5 @@ export const catalogue = Object.fromEntries(ruleIds.map((id) => [id, all[id]])) 
 
 /** The entry of a rule, for any id that may be one. */
 export function entryOf(rule: string): Entry | undefined {
-  return (catalogue as Readonly<Record<string, Entry>>)[rule];
+  return Object.hasOwn(catalogue, rule) ? (catalogue as Readonly<Record<string, Entry>>)[rule] : undefined;
 }

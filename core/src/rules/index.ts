@@ -2,7 +2,9 @@ import { type KnownUse, knownUses } from '../contract';
 
 import { withoutYielding } from './precedence';
 import { type Finding, goneWeight, severities } from '../model/finding';
+import type { PlacedProblem } from '../model/facts';
 import type { Component, Model, Page, Use } from '../model/model';
+import { locate, type Location } from '../model/span';
 import { entryOf } from './catalogue';
 import { type OverlapKeep, surveyOverlap, twinDefaults } from '../overlap';
 import { surveyPages, type SurveyKeep } from './shared/pages';
@@ -92,17 +94,42 @@ function groupBy<T, Key>(all: readonly T[], keyOf: (one: T) => Key): Map<Key, T[
   return groups;
 }
 
-/** What rules find about one thing, from `kept` where it is known. */
+/** What rules find about one thing, from `kept` where it is known; what a rule fails at is not kept, so that it is asked again. */
 function foundIn<T extends object>(
   one: T,
+  at: Location,
   kept: WeakMap<T, readonly Found[]>,
   finders: readonly ((one: T) => readonly Found[])[],
+  onFailure: CheckOptions['onFailure'],
 ): readonly Found[] {
   const known = kept.get(one);
   if (known) return known;
-  const found = finders.flatMap((find) => find(one));
-  kept.set(one, found);
+  let failed = false;
+  const found = finders.flatMap((find) => {
+    try {
+      return find(one);
+    } catch (error) {
+      if (!onFailure) throw error;
+      failed = true;
+      onFailure({ ...at, message: `This could not be checked: ${error instanceof Error ? error.message : String(error)}.` });
+      return [];
+    }
+  });
+  if (!failed) kept.set(one, found);
   return found;
+}
+
+function askedOfProject(shared: Check, onFailure: CheckOptions['onFailure']): Found[] {
+  return projectRules.flatMap((find) => {
+    try {
+      return find(shared);
+    } catch (error) {
+      if (!onFailure) throw error;
+      const reason = error instanceof Error ? error.message : String(error);
+      onFailure({ file: 'The whole project', start: 0, end: 0, message: `One of the questions about all files has no answer: ${reason}.` });
+      return [];
+    }
+  });
 }
 
 /** Markup that is kept in a variable may stand at several places of one tree: what is wrong with it is one finding. */
@@ -146,6 +173,8 @@ function onePerCause(all: readonly Found[]): Found[] {
 export type CheckOptions = {
   /** From which likeness on two components are twins, 0 to 1; absent for Liana's own. */
   readonly twinsFrom?: number;
+  /** Told of a place at which a rule fails; all others are asked all the same. Without it, check throws what the rule did. */
+  readonly onFailure?: (problem: PlacedProblem) => void;
 };
 
 /**
@@ -153,7 +182,11 @@ export type CheckOptions = {
  * they touch, then by place. With the `keep` of an earlier check, only what has changed since is asked again; `keep` is
  * brought up to date.
  */
-export function check(model: Model, keep: CheckKeep = newCheckKeep(), { twinsFrom = twinDefaults.likeness }: CheckOptions = {}): Finding[] {
+export function check(
+  model: Model,
+  keep: CheckKeep = newCheckKeep(),
+  { twinsFrom = twinDefaults.likeness, onFailure }: CheckOptions = {},
+): Finding[] {
   const uses = knownUses(model, keep.known);
   const byTarget = groupBy(uses, (known) => known.target.id);
   const shared: Check = {
@@ -165,9 +198,11 @@ export function check(model: Model, keep: CheckKeep = newCheckKeep(), { twinsFro
   };
   const source = [...model.components.values()].filter((component) => component.fileRole === 'source');
   const all = withoutYielding([
-    ...source.flatMap((component) => foundIn(component, keep.inComponents, componentRules)),
-    ...shared.uses.flatMap((known) => foundIn(known, keep.ofUses, useRules)),
-    ...projectRules.flatMap((find) => find(shared)),
+    ...source.flatMap((component) =>
+      foundIn(component, locate(component.file, component.facts.span), keep.inComponents, componentRules, onFailure),
+    ),
+    ...shared.uses.flatMap((known) => foundIn(known, locate(known.use.file, known.use.node.span), keep.ofUses, useRules, onFailure)),
+    ...askedOfProject(shared, onFailure),
   ]);
   const findings = onePerCause(onePerPlace(all))
     .map((found) => toFinding(shared, found))

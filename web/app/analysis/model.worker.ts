@@ -36,6 +36,8 @@ import {
   type Linked,
   type Location,
   orderColumns,
+  type PlacedProblem,
+  problemsOf,
   type Page,
   isProposed,
   loadCompilers,
@@ -101,6 +103,8 @@ type Opened = {
   readonly hashes: ReadonlyMap<FilePath, string>;
   readonly keep: CheckKeep;
   readonly findings: readonly Finding[];
+  /** Places that could not be checked. */
+  readonly failures: readonly PlacedProblem[];
   /** The setting of the project that they were found by. */
   readonly twinsFrom: number | undefined;
   /** What follows from all this. */
@@ -197,7 +201,7 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
   const keep = before?.keep ?? newCheckKeep();
   report({ stage: 'Checking', done: 0, total: 0 });
   const twinsFrom = (await database.triage.get(projectId))?.twinsFrom;
-  const findings = check(model, keep, twinsFrom === undefined ? {} : { twinsFrom });
+  const { findings, failures } = checked(model, keep, twinsFrom);
   return {
     twinsFrom,
     projectId,
@@ -206,8 +210,16 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
     hashes: new Map(files.map((file) => [file.file, file.hash])),
     keep,
     findings,
+    failures,
     answers: new AnswerTable(),
   };
+}
+
+/** The findings of a model, and the places at which a rule failed. */
+function checked(model: Linked, keep: CheckKeep, twinsFrom: number | undefined): Pick<Opened, 'findings' | 'failures'> {
+  const failures: PlacedProblem[] = [];
+  const onFailure = (problem: PlacedProblem): void => void failures.push(problem);
+  return { findings: check(model, keep, { onFailure, ...(twinsFrom === undefined ? {} : { twinsFrom }) }), failures };
 }
 
 function frameworksOf(model: Linked): string[] {
@@ -223,8 +235,7 @@ function sameConfigs(hashes: ReadonlyMap<FilePath, string>, files: readonly Stor
 
 /** The same project, asked again by another setting of its own. */
 function checkedAnew(held: Opened, twinsFrom: number | undefined): Opened {
-  const set = twinsFrom === undefined ? {} : { twinsFrom };
-  return { ...held, twinsFrom, findings: check(held.model, held.keep, set), answers: new AnswerTable() };
+  return { ...held, twinsFrom, ...checked(held.model, held.keep, twinsFrom), answers: new AnswerTable() };
 }
 
 async function ensure(projectId: string, report: ReportProgress = () => undefined): Promise<Opened> {
@@ -356,7 +367,7 @@ const analyst = {
     const held = await ensure(projectId, report);
     const { model } = held;
     const components = [...model.components.values()].filter((component) => component.role === 'component');
-    const problems = [...model.files.values()].flatMap((facts) => facts.problems.map((problem) => ({ ...problem, file: facts.file })));
+    const problems = problemsOf(model, held.failures);
     const placed = await Promise.all(problems.slice(0, 200).map(async (problem) => ({ ...problem, line: await lineOf(held, problem) })));
     return {
       projectId,

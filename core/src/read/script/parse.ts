@@ -100,9 +100,13 @@ export function parsePatternAt(text: string, range: ScriptRange, lang: ScriptLan
   }
 }
 
+/** What is said of a source whose levels are more than the stack holds. */
+export const tooDeep = 'It is nested too deeply to be read.';
+
 type ParserError = { message: string; pos?: number; loc?: { index?: number } };
 
 function toProblem(error: ParserError, length: number): Problem {
+  if (error instanceof RangeError) return { message: tooDeep, start: 0, end: Math.min(1, length) };
   const at = Math.min(error.pos ?? error.loc?.index ?? 0, length);
   return { message: error.message.replace(/ \(\d+:\d+\)$/, ''), start: at, end: Math.min(at + 1, length) };
 }
@@ -118,12 +122,39 @@ export function parseScript(file: FilePath, text: string): ParsedScript {
 function parseSafely(run: () => ReturnType<typeof parse>, length: number): ParsedScript {
   try {
     const parsed = run();
+    if ((parsed.errors ?? []).length > 0) fillGaps(parsed.program);
     return { program: parsed.program, problems: (parsed.errors ?? []).map((error) => toProblem(error as unknown as ParserError, length)) };
   } catch (error) {
     const empty = { type: 'Program', body: [], directives: [], sourceType: 'module', start: 0, end: 0 };
     return { program: empty as unknown as t.Program, problems: [toProblem(error as ParserError, length)] };
   }
 }
+
+/** Lists in which nothing may stand between two commas. */
+const withHoles = new Set(['ArrayExpression', 'ArrayPattern']);
+
+/**
+ * Puts `undefined` where a parser that went on after a mistake left nothing in a list, as in `f(, 1)`:
+ * readers may then rely on what the types of the tree say.
+ */
+function fillGaps(program: t.Program): void {
+  const stack: t.Node[] = [program];
+  for (let node = stack.pop(); node; node = stack.pop()) {
+    for (const value of Object.values(node) as unknown[]) {
+      if (Array.isArray(value)) {
+        value.forEach((one: unknown, index) => {
+          if (isNode(one)) stack.push(one);
+          else if (one === null && !withHoles.has((node as t.Node).type)) value[index] = gapAt((node as t.Node).start ?? 0);
+        });
+      } else if (isNode(value)) stack.push(value);
+    }
+  }
+}
+
+const isNode = (value: unknown): value is t.Node =>
+  typeof value === 'object' && value !== null && typeof (value as t.Node).type === 'string';
+
+const gapAt = (start: number): t.Identifier => ({ type: 'Identifier', name: 'undefined', start, end: start }) as t.Identifier;
 
 /** Parses a script and throws the result away. Throws where it cannot be parsed. */
 export function parseScriptBare(file: string, text: string): void {

@@ -39,26 +39,28 @@ export function keyEdit(component: Component, repeat: Extract<TemplateNode, { ki
   if (part.kind === 'element' && part.tag === '') return [];
   if (!/^[A-Za-z_$][\w$]*$/.test(repeat.item)) return [];
   const { facts } = component;
-  const readings = [
-    ...facts.values.flatMap((value) => value.from),
-    ...facts.actions.flatMap((action) => action.reads),
-    ...readingsBelow(repeat.children),
-  ];
-  const name = ['id', 'key', 'uuid'].find((one) =>
-    readings.some((reading) => reading.value === repeat.value && reading.path[0] === one && reading.path.length === 1),
-  );
+  const read = new Set<string | undefined>();
+  const note = (reading: Reading): void => {
+    if (reading.value === repeat.value && reading.path.length === 1) read.add(reading.path[0]);
+  };
+  for (const value of facts.values) value.from.forEach(note);
+  for (const action of facts.actions) action.reads.forEach(note);
+  for (const reading of readingsBelow(repeat.children)) note(reading);
+  const name = ['id', 'key', 'uuid'].find((one) => read.has(one));
   return name === undefined
     ? []
     : [insertAt(component.file, part.nameSpan.end, attribute(component.framework, 'key', `${repeat.item}.${name}`))];
 }
 
-function readingsBelow(nodes: readonly TemplateNode[]): Reading[] {
-  return nodes.flatMap((node): readonly Reading[] => {
-    if (node.kind === 'text') return node.readings;
-    if (node.kind === 'outlet') return [];
-    const own = node.kind === 'repeat' || node.kind === 'branch' ? node.readings : node.bindings.flatMap((binding) => binding.readings);
-    return [...own, ...readingsBelow(node.children)];
-  });
+/** What is read in some markup, at any depth. */
+function* readingsBelow(nodes: readonly TemplateNode[]): Generator<Reading> {
+  const stack = [...nodes];
+  for (let node = stack.pop(); node; node = stack.pop()) {
+    if (node.kind === 'outlet') continue;
+    if (node.kind === 'element' || node.kind === 'use') for (const binding of node.bindings) yield* binding.readings;
+    else yield* node.readings;
+    if (node.kind !== 'text') for (const child of node.children) stack.push(child);
+  }
 }
 
 /** Returns what ends a subscription of the document or the window, where the effect can and the handler has a name. */

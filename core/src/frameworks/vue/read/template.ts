@@ -59,6 +59,9 @@ function rangeOf(exp: ExpressionNode | undefined): ScriptRange | undefined {
   return exp && exp.loc.end.offset > exp.loc.start.offset ? spanOf(exp) : undefined;
 }
 
+/** Of the conditions before an `else`, so many of the nearest are told: a chain of thousands would square. */
+const mostBefore = 40;
+
 /** Reads what stands between two tags. */
 export function readChildren(markup: VueMarkup, children: readonly TemplateChildNode[], scope: Scope): TemplateNode[] {
   const nodes: TemplateNode[] = [];
@@ -83,7 +86,7 @@ export function readChildren(markup: VueMarkup, children: readonly TemplateChild
       continue;
     }
     let shown: TemplateNode[] = test ? [branch(markup, test, false, scope, own)] : own;
-    for (const before of [...chain].reverse()) shown = [branch(markup, before, true, scope, shown)];
+    for (const before of chain.slice(-mostBefore).reverse()) shown = [branch(markup, before, true, scope, shown)];
     nodes.push(...shown);
     if (test) chain.push(test);
   }

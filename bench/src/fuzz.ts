@@ -1,0 +1,67 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { loadCompilers } from '../../core/src/frameworks/registry';
+import { allThrough } from '../../testing/src/fuzz/all-through';
+import { hostile } from '../../testing/src/fuzz/hostile';
+import { spoilt } from '../../testing/src/fuzz/spoil';
+import type { Files } from '../../testing/src/project';
+import { seeded } from '../../testing/src/random';
+
+// Spoilt sources through all of Liana: `npm run fuzz [-- COUNT [SEED]]`. Prints what was tried, what
+// held, the slowest and the most memory; ends with 1 where anything threw.
+
+const demo = fileURLToPath(new URL('../../demo', import.meta.url));
+const count = Number(process.argv[2] ?? 2000);
+const seed = Number(process.argv[3] ?? 1);
+await loadCompilers(['A.vue', 'A.svelte']);
+
+function filesBelow(root: string, folder = root): Files {
+  return Object.fromEntries(
+    readdirSync(folder).flatMap((name): [string, string][] => {
+      const file = path.join(folder, name);
+      if (statSync(file).isDirectory()) return Object.entries(filesBelow(root, file));
+      return /\.(?:tsx?|vue|svelte)$/.test(name) ? [[path.relative(root, file), readFileSync(file, 'utf8')]] : [];
+    }),
+  );
+}
+
+type Run = { readonly what: string; readonly size: number; readonly took: number };
+const runs: Run[] = [];
+const thrown: string[] = [];
+let most = 0;
+
+function tried(what: string, files: Files, size: number): void {
+  const began = performance.now();
+  try {
+    allThrough(files);
+  } catch (error) {
+    thrown.push(`${what}: ${error instanceof Error ? (error.stack ?? error.message).split('\n').slice(0, 3).join(' | ') : String(error)}`);
+  }
+  runs.push({ what, size, took: performance.now() - began });
+  most = Math.max(most, process.memoryUsage().heapUsed);
+}
+
+for (const { name, files } of hostile)
+  tried(
+    name,
+    files,
+    Object.values(files).reduce((sum, text) => sum + text.length, 0),
+  );
+const random = seeded(seed);
+const demos = ['react', 'vue', 'svelte'].map((framework) => filesBelow(path.join(demo, framework, 'worn')));
+for (let round = 0; round < count; round++) {
+  const files = demos[Math.floor(random() * demos.length)] ?? {};
+  const names = Object.keys(files);
+  const file = names[Math.floor(random() * names.length)] ?? '';
+  const text = spoilt(files[file] ?? '', random);
+  // The spoilt file with what stands around it, some of it left out: links that lead nowhere are met as well.
+  const around = Object.entries(files).filter(([name]) => name !== file && random() < 0.3);
+  tried(`${file}, round ${round}, seed ${seed}`, Object.fromEntries([...around, [file, text]]), text.length);
+}
+
+const slowest = [...runs].sort((a, b) => b.took - a.took).slice(0, 5);
+console.log(`tried ${runs.length}, held ${runs.length - thrown.length}, most memory ${Math.round(most / 2 ** 20)} MiB`);
+for (const { what, size, took } of slowest) console.log(`${Math.round(took)} ms, ${Math.round(size / 1000)} kB: ${what}`);
+for (const one of thrown) console.log(`threw: ${one}`);
+process.exitCode = thrown.length > 0 ? 1 : 0;

@@ -1,0 +1,75 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, test } from 'vitest';
+import { allThrough } from '../../testing/src/fuzz/all-through';
+import { hostile } from '../../testing/src/fuzz/hostile';
+import { spoilt } from '../../testing/src/fuzz/spoil';
+import { analyseFiles } from '../../testing/src/project';
+import { seeded } from '../../testing/src/random';
+import { loadCompilers } from './frameworks/registry';
+import { problemsOf } from './link';
+import { check } from './rules';
+
+await loadCompilers(['A.vue', 'A.svelte']);
+
+describe('projects of one thing too much of', () => {
+  test.each(hostile.map(({ name, files, problems }) => [name, files, problems] as const))('%s', (_, files, problems) => {
+    expect(allThrough(files).problems > 0).toBe(problems);
+  });
+});
+
+describe('one bad file is one problem', () => {
+  const sound = {
+    'A.tsx': "import { B } from './B';\nexport function A() { return <B />; }",
+    'B.tsx': 'export function B({ eta }: { eta: string }) { return <p>{eta}</p>; }',
+  };
+
+  test.each(['package.json', 'tsconfig.json'])('a %s nested 50,000 deep is named, and all else is analysed', (file) => {
+    const { model, findings } = analyseFiles({ ...sound, [file]: '['.repeat(50_000) });
+    expect(problemsOf(model).map((one) => one.file)).toEqual([file]);
+    expect(findings.map((one) => one.rule)).toContain('prop-missing');
+  });
+
+  test('a source nested too deeply says so in words', () => {
+    const { model } = analyseFiles({ ...sound, 'C.tsx': `export const a = ${'('.repeat(50_000)}` });
+    expect(problemsOf(model)).toEqual([expect.objectContaining({ file: 'C.tsx', message: 'It is nested too deeply to be read.' })]);
+  });
+
+  test('a component at which a rule fails is named, and all others are checked', () => {
+    const { model } = analyseFiles({ ...sound, 'C.tsx': 'export function C({ a }: { a: string }) { return <p>{a}</p>; }' });
+    const spoiltFacts = [...model.components.values()].find((one) => one.name === 'C');
+    if (!spoiltFacts) throw new Error('C is missing');
+    const broken = { ...spoiltFacts, facts: { ...spoiltFacts.facts, values: undefined as never } };
+    const components = new Map(model.components).set(broken.id, broken);
+    const failures: string[] = [];
+    const findings = check({ ...model, components }, undefined, { onFailure: ({ file }) => failures.push(file) });
+    expect(new Set(failures)).toContain('C.tsx');
+    expect(findings.map((one) => one.rule)).toContain('prop-missing');
+  });
+});
+
+const demo = fileURLToPath(new URL('../../demo', import.meta.url));
+
+function demoOf(framework: string): Record<string, string> {
+  const root = path.join(demo, framework, 'worn');
+  const below = (folder: string): string[] =>
+    readdirSync(folder).flatMap((name) => {
+      const file = path.join(folder, name);
+      return statSync(file).isDirectory() ? below(file) : /\.(?:tsx?|vue|svelte)$/.test(name) ? [file] : [];
+    });
+  return Object.fromEntries(below(root).map((file) => [path.relative(root, file), readFileSync(file, 'utf8')]));
+}
+
+describe('a project of which a file is spoilt', () => {
+  test.each(['react', 'vue', 'svelte'])('%s: all of Liana goes through it', (framework) => {
+    const files = demoOf(framework);
+    const names = Object.keys(files);
+    const random = seeded(16);
+    for (let round = 0; round < 25; round++) {
+      const file = names[Math.floor(random() * names.length)] ?? '';
+      const text = spoilt(files[file] ?? '', random);
+      expect(() => allThrough({ ...files, [file]: text }), `${file} in round ${round}`).not.toThrow();
+    }
+  });
+});
