@@ -1,6 +1,6 @@
 import { newId } from './ids';
 import { runWork } from './client';
-import { isProjectFile, readProjectFile } from '../carving/project-file';
+import { isProjectFile } from '../carving/project-file';
 import { newPlanProject, saveLooks } from '../storage/plans';
 import { saveDecisions } from '../storage/triage';
 import { deleteProject } from '../storage/projects';
@@ -28,7 +28,7 @@ export async function handInFiles(files: readonly File[], projectId?: string): P
 
 /** A project file of Liana, as a new project: all of it or nothing. */
 async function handInProjectFile(file: File): Promise<string> {
-  const { name, plan, looks, source, decisions } = readProjectFile(new Uint8Array(await file.arrayBuffer()), file.name);
+  const { name, plan, looks, source, decisions } = await runWork(`Unpacking ${file.name}`, (analyst) => analyst.readProjectFile(file));
   const id =
     source.length > 0 ? await handIn(name, { kind: 'zip', name: file.name }, { kind: 'texts', files: source }) : await newPlanProject(name);
   try {

@@ -87,6 +87,7 @@ import type {
 } from './answers';
 import { readAll } from './pool';
 import { cancelledMessage, type ReportProgress } from './progress';
+import { readProjectFile, type ReadProjectFile } from '../carving/project-file';
 import { lookAgain } from './follow';
 import { cutExcerpt, cutWhole } from './excerpt';
 import { alikeIn, comparedIn, filesOf, likestPair } from './overlap';
@@ -387,6 +388,11 @@ const analyst = {
     if (!files || mine !== job) throw new Cancelled(cancelledMessage);
     report({ stage: 'Saving', done: 0, total: 0 });
     await saveProject(projectId, name, origin, files, () => mine !== job);
+  },
+
+  /** Reads a project file; the error names the entry and the field that is wrong. */
+  async readProjectFile(file: File): Promise<ReadProjectFile> {
+    return readProjectFile(new Uint8Array(await file.arrayBuffer()), file.name);
   },
 
   /** Takes what has changed in a folder that is followed; tells whether anything had. */

@@ -99,7 +99,7 @@ async function list(
       };
     case 'zip': {
       report({ stage: 'Unpacking', done: 0, total: 0 });
-      const { entries, listed } = unpack(
+      const { entries, listed } = await unpack(
         new Uint8Array(await given.content.arrayBuffer()),
         (file) => isIgnoreFile(file) || (isWanted(file) && !folderLeftOut(file)),
       );

@@ -1,29 +1,10 @@
 import { addSheet, pageName, type Plan, replaceSheet, type SheetId } from '@liana/core';
-import { unpack } from '../analysis/zip';
 import type { NewLook } from '../storage/plans';
 import { askCarver } from './client';
+import { typeOf } from './file-types';
 
 export type Brought = { readonly plan: Plan; readonly looks: readonly NewLook[]; readonly sheet: SheetId };
 
-const pictureTypes: Readonly<Record<string, string>> = {
-  png: 'image/png',
-  jpg: 'image/jpeg',
-  jpeg: 'image/jpeg',
-  webp: 'image/webp',
-  avif: 'image/avif',
-  gif: 'image/gif',
-  svg: 'image/svg+xml',
-};
-const otherTypes: Readonly<Record<string, string>> = {
-  html: 'text/html',
-  htm: 'text/html',
-  css: 'text/css',
-  woff: 'font/woff',
-  woff2: 'font/woff2',
-  ttf: 'font/ttf',
-};
-const ending = (file: string): string => (/\.(\w+)$/.exec(file)?.[1] ?? '').toLowerCase();
-export const typeOf = (file: string): string => pictureTypes[ending(file)] ?? otherTypes[ending(file)] ?? '';
 const isPage = (file: string): boolean => /\.html?$/i.test(file);
 /** What a page can be carved from; pictures of a page’s own parts are not among them when a page came too. */
 const isCarved = (file: string): boolean => /\.(png|jpe?g|webp|avif)$/i.test(file);
@@ -38,8 +19,7 @@ async function opened(files: readonly File[]): Promise<NewLook[]> {
   const looks: NewLook[] = [];
   for (const file of files) {
     if (/\.zip$/i.test(file.name)) {
-      const { entries } = unpack(new Uint8Array(await file.arrayBuffer()), (entry) => typeOf(entry) !== '');
-      for (const entry of entries) looks.push({ file: entry.file, type: typeOf(entry.file), bytes: new Uint8Array(entry.bytes) });
+      looks.push(...(await askCarver((carver) => carver.unpackPages(file))));
       continue;
     }
     const path = (file as File & { webkitRelativePath?: string }).webkitRelativePath || file.name;

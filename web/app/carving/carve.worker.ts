@@ -13,6 +13,9 @@ import {
   suggestParts,
 } from '@liana/core';
 import { expose } from 'comlink';
+import { unpack } from '../analysis/zip';
+import type { NewLook } from '../storage/plans';
+import { typeOf } from './file-types';
 
 /** What is known of a picture: its size, and what a drawn box can hold on to. */
 export type PictureStudy = {
@@ -75,6 +78,12 @@ const carver = {
     if (!known) return [];
     const regions = known.study.regions.map((region) => ({ ...region, box: scaled(region.box, share) }));
     return boxesLike(known.pixels, regions, scaled(box, share)).map((one) => scaled(one, 1 / share));
+  },
+
+  /** Pages, pictures and what came with them, out of an archive. */
+  async unpackPages(file: File): Promise<NewLook[]> {
+    const { entries } = await unpack(new Uint8Array(await file.arrayBuffer()), (entry) => typeOf(entry) !== '');
+    return entries.map((entry) => ({ file: entry.file, type: typeOf(entry.file), bytes: new Uint8Array(entry.bytes) }));
   },
 
   read(html: string): PageTree {

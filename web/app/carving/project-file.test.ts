@@ -17,8 +17,8 @@ const looks = [
 const decisions = { marks: { 'prop-missing:a:b': { state: 'later', reason: 'é', at: 5 } }, rules: { 'prop-carried': 'off' } } as const;
 const source = [{ projectId: 'p', file: 'src/App.tsx', text: 'export const a = "ü";\n' }];
 
-test('a project file comes back as it was written', () => {
-  const read = readProjectFile(writeProjectFile(plan, looks, source, decisions), 'x.liana.zip');
+test('a project file comes back as it was written', async () => {
+  const read = await readProjectFile(writeProjectFile(plan, looks, source, decisions), 'x.liana.zip');
   expect(read.name).toBe('Towpath');
   expect(read.plan).toEqual(plan);
   expect(read.decisions).toEqual(decisions);
@@ -28,10 +28,10 @@ test('a project file comes back as it was written', () => {
   expect(read.source).toEqual([{ file: 'src/App.tsx', text: 'export const a = "ü";\n' }]);
 });
 
-test('a file that was written before there were decisions is read', () => {
+test('a file that was written before there were decisions is read', async () => {
   const head = strToU8('{"format":"liana-project","version":1,"name":"Towpath"}');
   const old = zipSync({ 'liana.json': head, 'plan.json': strToU8(JSON.stringify(planDocument(plan))) });
-  expect(readProjectFile(old, 'x.liana.zip').decisions).toBeUndefined();
+  expect((await readProjectFile(old, 'x.liana.zip')).decisions).toBeUndefined();
 });
 
 describe('a file that is wrong is refused with the entry and the field', () => {
@@ -48,6 +48,16 @@ describe('a file that is wrong is refused with the entry and the field', () => {
     ['no plan', zip({ 'liana.json': head }), /plan\.json is missing/],
     ['a head that is no JSON', zip({ 'liana.json': '{', 'plan.json': planDocument(plan) }), /liana\.json is no JSON/],
     ['another format', zip({ 'liana.json': { ...head, format: 'x' }, 'plan.json': planDocument(plan) }), /liana\.json: "format" must be/],
+    [
+      'a version that is no whole number',
+      zip({ 'liana.json': { ...head, version: 1.5 }, 'plan.json': planDocument(plan) }),
+      /"version" must be an integer/,
+    ],
+    [
+      'a version below the first',
+      zip({ 'liana.json': { ...head, version: 0 }, 'plan.json': planDocument(plan) }),
+      /"version" must be greater/,
+    ],
     ['a newer version', zip({ 'liana.json': { ...head, version: 9 }, 'plan.json': planDocument(plan) }), /newer Liana \(version 9\)/],
     [
       'a spoilt plan',
@@ -64,8 +74,8 @@ describe('a file that is wrong is refused with the entry and the field', () => {
       /decisions\.json: "marks" must be of type object/,
     ],
     ['a path that climbs out', zip({ 'liana.json': head, 'plan.json': planDocument(plan), '../x': 'a' }), /climbs out/],
-  ])('%s', (_, bytes, says) => {
-    expect(() => readProjectFile(bytes, 'x.liana.zip')).toThrow(says);
+  ])('%s', async (_, bytes, says) => {
+    await expect(readProjectFile(bytes, 'x.liana.zip')).rejects.toThrow(says);
   });
 });
 

@@ -4,14 +4,14 @@ import Joi from 'joi';
 import { ArchiveError, unpack } from '../analysis/zip';
 import type { StoredLook, StoredText } from '../storage/database';
 import type { NewLook } from '../storage/plans';
-import { typeOf } from './bring';
+import { typeOf } from './file-types';
 
 /** The head of a project file. Its format is told in `docs/project-file.md`. */
 type Head = { readonly format: 'liana-project'; readonly version: 1; readonly name: string };
 
 const headSchema = Joi.object<Head>({
   format: Joi.valid('liana-project').required(),
-  version: Joi.number().required(),
+  version: Joi.number().integer().min(1).required(),
   name: Joi.string().required(),
 });
 
@@ -57,8 +57,8 @@ function json(entries: ReadonlyMap<string, Uint8Array>, file: string, archive: s
 }
 
 /** Reads a project file. Throws `ArchiveError` with the entry and the field that is wrong. */
-export function readProjectFile(bytes: Uint8Array, archive: string): ReadProjectFile {
-  const entries = new Map(unpack(bytes, () => true).entries.map((entry) => [entry.file, entry.bytes]));
+export async function readProjectFile(bytes: Uint8Array, archive: string): Promise<ReadProjectFile> {
+  const entries = new Map((await unpack(bytes, () => true)).entries.map((entry) => [entry.file, entry.bytes]));
   const { error, value: head } = headSchema.validate(json(entries, 'liana.json', archive), { allowUnknown: true });
   if (error) throw new ArchiveError(`${archive}: liana.json: ${error.message}. Nothing was imported.`);
   if (head.version > 1)

@@ -2,7 +2,7 @@ import { parsePlan, type Plan } from '@liana/core';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { getAnalyst } from '../../analysis/client';
-import { typeOf } from '../../carving/bring';
+import { typeOf } from '../../carving/file-types';
 import { useTell } from '../../parts/Notices';
 import type { Project } from '../../storage/database';
 import type { NewLook } from '../../storage/plans';
