@@ -7,6 +7,7 @@ import { ThemeProvider } from '@mui/material/styles';
 import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration, useLocation } from 'react-router';
 import { type ReactNode, useContext } from 'react';
 import { DropAnywhere } from './parts/DropAnywhere';
+import { NotStored } from './parts/NotStored';
 import { NonceContext } from './parts/nonce';
 import { Notices } from './parts/Notices';
 import { Shell } from './parts/Shell';
@@ -68,6 +69,7 @@ export default function Root() {
       <Notices>
         <DropAnywhere>{isOpening ? <Shell /> : <Outlet />}</DropAnywhere>
       </Notices>
+      <NotStored />
       <WorkNotice {...(isOpening ? { after: soon } : {})} />
     </ThemeProvider>
   );

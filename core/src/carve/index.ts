@@ -13,6 +13,7 @@ export { type Adopted, adoptParts, boxesByOrder, proposedFor, withProposedProps 
 export { type Candidate, candidatesOf, type LooksLike } from './plan/candidates';
 export * from './plan/edit';
 export { closestOwner, type Home, homeOf, homeWords, hopWords, whoWords } from './plan/home';
+export { mergePlans } from './plan/merge';
 export { byReading, nest, type Nesting, regionsIn } from './plan/nest';
 export * from './plan/plan';
 export { planStrands } from './plan/plan-strands';

@@ -4,11 +4,13 @@ import { isProjectFile } from '../carving/project-file';
 import { newPlanProject, saveLooks } from '../storage/plans';
 import { saveDecisions } from '../storage/triage';
 import { deleteProject } from '../storage/projects';
+import { askToKeep } from '../storage/usage';
 import type { Given } from './sources';
 import type { Origin } from '../storage/database';
 
 /** A new project, or the new state of one, from what a user hands in; its id. */
 export async function handIn(name: string, origin: Origin, given: Given, projectId = newId()): Promise<string> {
+  void askToKeep().catch(() => undefined);
   await runWork(`Bringing in ${name}`, (analyst, report) => analyst.take(projectId, name, origin, given, report));
   return projectId;
 }

@@ -1,7 +1,7 @@
 import { data } from 'react-router';
 import { useUrlParams } from '../parts/useUrlParams';
 import { getProject } from '../storage/projects';
-import { loadLooks, loadPlan } from '../storage/plans';
+import { loadAside, loadLooks, loadPlan } from '../storage/plans';
 import { CarveView } from '../views/carve/CarveView';
 import { parseCarveState } from '../views/carve/state';
 import type { Route } from './+types/carve';
@@ -16,11 +16,11 @@ export function shouldRevalidate({ currentUrl, nextUrl }: { currentUrl: URL; nex
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   const project = await getProject(params.projectId);
   if (!project) throw data('This browser does not hold that project.', { status: 404 });
-  const [{ plan, wrong }, looks] = await Promise.all([loadPlan(project), loadLooks(project.id)]);
-  return { project, plan, wrong, looks };
+  const [{ wrong, ...first }, looks, aside] = await Promise.all([loadPlan(project), loadLooks(project.id), loadAside(project.id)]);
+  return { project, first, wrong, looks, aside };
 }
 
-export default function Carve({ loaderData: { project, plan, wrong, looks } }: Route.ComponentProps) {
+export default function Carve({ loaderData }: Route.ComponentProps) {
   const [params] = useUrlParams();
-  return <CarveView key={project.id} project={project} first={plan} wrong={wrong} looks={looks} state={parseCarveState(params)} />;
+  return <CarveView key={loaderData.project.id} {...loaderData} state={parseCarveState(params)} />;
 }

@@ -1,9 +1,9 @@
-import { isMarkState, severities } from '@liana/core';
+import { isMarkState, severities, type TriageMark } from '@liana/core';
 import { data } from 'react-router';
 import type { FindingView } from '../analysis/answers';
 import { getAnalyst, openProject } from '../analysis/client';
 import { getProject } from '../storage/projects';
-import { markFinding, noteReading, setRule, setTwinsFrom } from '../storage/triage';
+import { DecidedElsewhere, markFinding, noteReading, setRule, setTwinsFrom } from '../storage/triage';
 import { fittingFindings, parseFindingsState, toldFindings } from '../views/findings/state';
 import { FindingsView } from '../views/findings/FindingsView';
 import { traceLink } from '../views/trace/state';
@@ -61,7 +61,12 @@ export async function clientAction({ params, request }: Route.ClientActionArgs) 
   if (field('about') === 'finding') {
     const state = field('state');
     const mark = isMarkState(state) ? { state, reason: field('reason'), at: Date.now() } : undefined;
-    await markFinding(params.projectId, field('key'), mark);
+    try {
+      await markFinding(params.projectId, field('key'), mark, field('seen') === '' ? undefined : { mark: seenMark(field('seen')) });
+    } catch (error) {
+      if (!(error instanceof DecidedElsewhere)) throw error;
+      return { otherwise: error.mark, key: field('key'), state, reason: field('reason') };
+    }
   } else if (field('about') === 'rule') {
     const setting = (['off', ...severities] as const).find((one) => one === field('setting'));
     await setRule(params.projectId, field('rule'), setting);
@@ -70,6 +75,11 @@ export async function clientAction({ params, request }: Route.ClientActionArgs) 
     await setTwinsFrom(params.projectId, likeness >= 0.5 && likeness <= 1 ? likeness : undefined);
   }
   return null;
+}
+
+/** The decision that a tab saw when it decided; `none` for no decision. */
+function seenMark(seen: string): TriageMark | undefined {
+  return seen === 'none' ? undefined : (JSON.parse(seen) as TriageMark);
 }
 
 export default function Findings({ loaderData }: Route.ComponentProps) {

@@ -45,7 +45,21 @@ export type StoredFacts = {
 };
 
 /** The plan of a project; checked when it is taken out, since another version may have written it. */
-export type StoredPlan = { readonly projectId: string; readonly document: PlanDocument; readonly savedAt: number };
+export type StoredPlan = {
+  readonly projectId: string;
+  readonly document: PlanDocument;
+  readonly savedAt: number;
+  /** Counts the times it was saved; absent in what was written before they were counted. */
+  readonly revision?: number;
+};
+/** Something that another took the place of, or that cannot be read: kept as it was, to be exported. */
+export type StoredAside = {
+  readonly id?: number;
+  readonly projectId: string;
+  readonly document: unknown;
+  readonly why: string;
+  readonly at: number;
+};
 /** A picture, a saved page, or a file that came with one. */
 export type StoredLook = {
   readonly projectId: string;
@@ -77,6 +91,7 @@ class Database extends Dexie {
   readonly plans!: Table<StoredPlan, string>;
   readonly looks!: Table<StoredLook, [string, string]>;
   readonly triage!: Table<StoredTriage, string>;
+  readonly aside!: Table<StoredAside, number>;
 
   constructor() {
     super('liana');
@@ -88,6 +103,7 @@ class Database extends Dexie {
     });
     this.version(2).stores({ plans: 'projectId', looks: '[projectId+file], projectId' });
     this.version(3).stores({ triage: 'projectId' });
+    this.version(4).stores({ aside: '++id, projectId' });
   }
 }
 

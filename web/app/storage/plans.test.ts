@@ -3,7 +3,8 @@ import { addSheet, emptyPlan } from '@liana/core';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { database } from './database';
 import { loadLooks, loadPlan, newPlanProject, saveLooks, savePlan } from './plans';
-import { deleteProject, listProjects, StorageError, sweepDeleted } from './projects';
+import { deleteProject, listProjects, sweepDeleted } from './projects';
+import { StorageError } from './room';
 
 const { plan } = addSheet(emptyPlan('Towpath'), 'TodayPage', { title: '', kind: 'picture', width: 10, height: 10, file: 'a.png' });
 const look = { file: 'a.png', type: 'image/png', bytes: new Uint8Array([1, 2, 3]) };
@@ -15,7 +16,7 @@ beforeEach(async () => {
 test('a project that begins with a page is listed, and its plan is empty at first', async () => {
   const id = await newPlanProject('A new plan');
   expect((await listProjects()).projects.map((project) => [project.id, project.origin.kind])).toEqual([[id, 'plan']]);
-  expect(await loadPlan({ id, name: 'A new plan' })).toEqual({ plan: emptyPlan('A new plan') });
+  expect(await loadPlan({ id, name: 'A new plan' })).toEqual({ plan: emptyPlan('A new plan'), revision: 0 });
 });
 
 test('a plan and its pages come back as they were saved', async () => {

@@ -1,6 +1,8 @@
 import Joi from 'joi';
 import { cancelledMessage } from '../analysis/progress';
 import { database, type Origin, type Project, type StoredFile, type StoredText } from './database';
+import { removeForGood, withRoom } from './room';
+import { announce } from './tabs';
 
 const projectSchema = Joi.object<Project>({
   id: Joi.string().required(),
@@ -47,18 +49,6 @@ export type NewFiles = {
   readonly refused: Project['refused'];
 };
 
-/** Storage that is full or closed; the message says what to do. */
-export class StorageError extends Error {}
-
-export function asStorageError(error: unknown): never {
-  const name = error instanceof Error ? ((error as { inner?: Error }).inner?.name ?? error.name) : '';
-  if (/QuotaExceeded/.test(name))
-    throw new StorageError(
-      'The browser has no room left for this. What was saved before is still there. Delete a project you no longer need, then try again.',
-    );
-  throw error;
-}
-
 /**
  * Saves a project's files in one transaction: all of it or nothing. Files that are as before keep
  * their facts; files that are gone lose theirs. Stopped before its end, it saves nothing and throws.
@@ -86,23 +76,24 @@ export async function saveProject(
   const files: StoredFile[] = given.files.map(({ file, hash, size, kind }) => ({ projectId: id, file, hash, size, kind }));
   const texts: StoredText[] = given.files.map(({ file, text }) => ({ projectId: id, file, text }));
   const kept = new Set(given.files.map((file) => file.file));
-  await database
-    .transaction('rw', database.projects, database.files, database.texts, database.facts, async () => {
+  await withRoom(() =>
+    database.transaction('rw', database.projects, database.files, database.texts, database.facts, async () => {
       const known = (await database.files.where({ projectId: id }).primaryKeys()).filter(([, file]) => !kept.has(file));
       await Promise.all([database.files.bulkDelete(known), database.texts.bulkDelete(known), database.facts.bulkDelete(known)]);
       await database.files.bulkPut(files);
       await database.texts.bulkPut(texts);
       await database.projects.put(project);
       if (isCancelled()) throw new Error(cancelledMessage);
-    })
-    .catch(asStorageError);
+    }),
+  );
+  announce({ what: 'projects', projectId: id });
   return project;
 }
 
 /** Puts the new text of some files into a project that has them already, in one transaction. */
 export async function saveFiles(projectId: string, given: NewFiles['files']): Promise<void> {
-  await database
-    .transaction('rw', database.projects, database.files, database.texts, async () => {
+  await withRoom(() =>
+    database.transaction('rw', database.projects, database.files, database.texts, async () => {
       const before = await database.files.bulkGet(given.map(({ file }): [string, string] => [projectId, file]));
       const grown = given.reduce((sum, { size }, index) => sum + size - (before[index]?.size ?? 0), 0);
       await database.files.bulkPut(given.map(({ file, hash, size, kind }) => ({ projectId, file, hash, size, kind })));
@@ -111,26 +102,56 @@ export async function saveFiles(projectId: string, given: NewFiles['files']): Pr
         .where('id')
         .equals(projectId)
         .modify((project) => Object.assign(project, { readAt: Date.now(), bytes: project.bytes + grown }));
-    })
-    .catch(asStorageError);
+    }),
+  );
+  announce({ what: 'projects', projectId });
 }
 
-export async function renameProject(id: string, name: string): Promise<void> {
-  await database.projects.update(id, { name });
+/**
+ * Gives a project another name. Where it is no longer called what one saw, because another tab gave it
+ * a name of its own, that stays and is given back; undefined where the name was changed.
+ */
+export async function renameProject(id: string, name: string, seen?: string): Promise<string | undefined> {
+  const other = await withRoom(() =>
+    database.transaction('rw', database.projects, async () => {
+      const now = (await database.projects.get(id))?.name;
+      if (seen !== undefined && now !== undefined && now !== seen && now !== name) return now;
+      await database.projects.update(id, { name });
+      return undefined;
+    }),
+  );
+  announce({ what: 'projects', projectId: id });
+  return other;
 }
 
-/** Takes a project off the list. It can be brought back until the next start. */
-export async function deleteProject(id: string): Promise<void> {
-  await database.projects.update(id, { deletedAt: Date.now() });
+/**
+ * Takes a project off the list. It can be brought back until the next start; where the browser has no
+ * room even to note that, it is gone at once, with what it took. Tells which.
+ */
+export async function deleteProject(id: string): Promise<'kept' | 'gone'> {
+  const how = await database.projects.update(id, { deletedAt: Date.now() }).then(
+    () => 'kept' as const,
+    async () => {
+      await removeForGood(id);
+      return 'gone' as const;
+    },
+  );
+  announce({ what: 'projects', projectId: id });
+  return how;
 }
 
-export async function restoreProject(id: string): Promise<void> {
-  await database.projects
-    .where('id')
-    .equals(id)
-    .modify((project) => {
-      delete (project as { deletedAt?: number }).deletedAt;
-    });
+/** Brings back what was deleted; tells whether it was still there. */
+export async function restoreProject(id: string): Promise<boolean> {
+  const count = await withRoom(() =>
+    database.projects
+      .where('id')
+      .equals(id)
+      .modify((project) => {
+        delete (project as { deletedAt?: number }).deletedAt;
+      }),
+  );
+  announce({ what: 'projects', projectId: id });
+  return count > 0;
 }
 
 /** Removes for good what was deleted more than ten minutes ago. */
@@ -138,14 +159,5 @@ export async function sweepDeleted(): Promise<void> {
   const old = await database.projects
     .filter((project) => project.deletedAt !== undefined && project.deletedAt < Date.now() - 600_000)
     .primaryKeys();
-  for (const id of old) {
-    await database.transaction('rw', database.tables, async () => {
-      await Promise.all(
-        [database.files, database.texts, database.facts, database.plans, database.looks, database.triage].map((table) =>
-          table.where('projectId').equals(id).delete(),
-        ),
-      );
-      await database.projects.delete(id);
-    });
-  }
+  for (const id of old) await removeForGood(id);
 }

@@ -10,9 +10,9 @@ import {
   renameProject,
   restoreProject,
   saveProject,
-  StorageError,
   sweepDeleted,
 } from './projects';
+import { StorageError } from './room';
 
 const origin: Origin = { kind: 'zip', name: 'boats.zip' };
 const filesOf = (texts: Readonly<Record<string, string>>): NewFiles => ({

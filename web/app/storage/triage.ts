@@ -1,27 +1,113 @@
 import type { Decisions, RuleSetting, RuleSettings, TriageMark } from '@liana/core';
 import { database, type StoredTriage } from './database';
-import { asStorageError } from './projects';
+import { StorageError, withRoom } from './room';
+import { announce } from './tabs';
 
 const none = (projectId: string): StoredTriage => ({ projectId, marks: {}, rules: {}, latest: [], latestAt: 0 });
 
-/** What was decided about a project's findings. */
+type Edit = (before: StoredTriage) => StoredTriage;
+
+/** What was decided and is not stored yet, in its order: it holds in this tab, and is tried again. */
+const waiting: { readonly projectId: string; readonly edit: Edit }[] = [];
+const listeners = new Set<() => void>();
+const pause = 4000;
+let timer: ReturnType<typeof setTimeout> | undefined;
+let reason = '';
+
+function tellWaiting(): void {
+  for (const listener of listeners) listener();
+}
+
+/** How many decisions are not stored yet, for `useSyncExternalStore`, and why. */
+export const waitingStore = {
+  subscribe(listener: () => void): () => void {
+    listeners.add(listener);
+    return () => listeners.delete(listener);
+  },
+  get: (): number => waiting.length,
+  reason: (): string => reason,
+  /** The projects that they are about. */
+  projects: (): string[] => [...new Set(waiting.map((one) => one.projectId))],
+};
+
+/** What was decided about a project's findings, with what is not stored yet. */
 export async function loadTriage(projectId: string): Promise<StoredTriage> {
-  return (await database.triage.get(projectId)) ?? none(projectId);
+  const stored = (await database.triage.get(projectId)) ?? none(projectId);
+  return waiting.filter((one) => one.projectId === projectId).reduce((before, { edit }) => edit(before), stored);
 }
 
-async function change(projectId: string, edit: (before: StoredTriage) => StoredTriage): Promise<void> {
-  await database
-    .transaction('rw', database.triage, async () => {
+async function write(projectId: string, edit: Edit): Promise<void> {
+  await withRoom(() =>
+    database.transaction('rw', database.triage, async () => {
       await database.triage.put(edit((await database.triage.get(projectId)) ?? none(projectId)));
-    })
-    .catch(asStorageError);
+    }),
+  );
+  announce({ what: 'decisions', projectId });
 }
 
-/** Keeps a decision about a finding; undefined takes it back. */
-export async function markFinding(projectId: string, key: string, mark: TriageMark | undefined): Promise<void> {
-  await change(projectId, (before) => {
+/** Tries again to store what waits; ends at the first that still cannot be. */
+export async function retryWaiting(): Promise<void> {
+  clearTimeout(timer);
+  timer = undefined;
+  try {
+    for (let next = waiting[0]; next; next = waiting[0]) {
+      await write(next.projectId, next.edit);
+      waiting.shift();
+    }
+  } catch (error) {
+    reason = error instanceof Error ? error.message : String(error);
+    timer = setTimeout(() => void retryWaiting(), pause);
+  }
+  tellWaiting();
+}
+
+/**
+ * Stores a change; one that cannot be stored now waits, and holds all the same while this tab is open.
+ * `checked` is the change where it is stored at once: it may refuse what another tab has done.
+ */
+async function change(projectId: string, edit: Edit, checked = edit): Promise<'stored' | 'waiting'> {
+  if (waiting.length === 0) {
+    try {
+      await write(projectId, checked);
+      return 'stored';
+    } catch (error) {
+      if (!(error instanceof StorageError)) throw error;
+      reason = error.message;
+    }
+  }
+  waiting.push({ projectId, edit });
+  timer ??= setTimeout(() => void retryWaiting(), pause);
+  tellWaiting();
+  return 'waiting';
+}
+
+/** Another tab has decided otherwise about the same finding, since this one looked. */
+export class DecidedElsewhere extends Error {
+  constructor(readonly mark: TriageMark | undefined) {
+    super('Another tab has decided otherwise.');
+  }
+}
+
+const sameMark = (a: TriageMark | undefined, b: TriageMark | undefined): boolean => a?.state === b?.state && a?.reason === b?.reason;
+
+/**
+ * Keeps a decision about a finding; undefined takes it back. With `seen`, what this tab took for the
+ * decision until now (`undefined` within it for none): throws `DecidedElsewhere` where that is no longer so.
+ */
+export async function markFinding(
+  projectId: string,
+  key: string,
+  mark: TriageMark | undefined,
+  seen?: { readonly mark: TriageMark | undefined },
+): Promise<'stored' | 'waiting'> {
+  const edit: Edit = (before) => {
     const { [key]: _, ...others } = before.marks;
     return { ...before, marks: mark ? { ...others, [key]: mark } : others };
+  };
+  return change(projectId, edit, (before) => {
+    const now = before.marks[key];
+    if (seen && !sameMark(now, seen.mark) && !sameMark(now, mark)) throw new DecidedElsewhere(now);
+    return edit(before);
   });
 }
 

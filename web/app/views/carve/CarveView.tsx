@@ -34,8 +34,8 @@ import { bringPages } from '../../carving/bring';
 import { Toggle } from '../../parts/controls/Toggle';
 import { useTell } from '../../parts/Notices';
 import { useUrlParams } from '../../parts/useUrlParams';
-import type { Project, StoredLook } from '../../storage/database';
-import { saveLooks } from '../../storage/plans';
+import type { Project, StoredAside, StoredLook } from '../../storage/database';
+import { type KeptPlan, storedDocument } from '../../storage/plans';
 import { CarveControls } from './CarveControls';
 import { dataAddress, download, fileName, skeletonArchive } from './download';
 import { exportPlan, type ExportKind } from './exports';
@@ -43,6 +43,7 @@ import { MatchPanel } from './MatchPanel';
 import { NoPages } from './NoPages';
 import { PartPanel } from './PartPanel';
 import { PartsTree } from './PartsTree';
+import { PlanNotices } from './PlanNotices';
 import { hold, markAt, nextMark, piecesOf } from './pointing';
 import { SkeletonPanel } from './SkeletonPanel';
 import { markRepeats } from './repeats';
@@ -56,13 +57,21 @@ import { usePlan } from './usePlan';
 import { type ElementBoxes, useSheet } from './useSheet';
 import { ValuesPanel } from './ValuesPanel';
 
-type Props = { project: Project; first: Plan; wrong: string | undefined; looks: readonly StoredLook[]; state: CarveState };
+type Props = {
+  project: Project;
+  first: KeptPlan;
+  wrong: string | undefined;
+  looks: readonly StoredLook[];
+  aside: readonly StoredAside[];
+  state: CarveState;
+};
 
 const noBoxes: ElementBoxes = new Map();
 
 /** A page carved into parts: the page with its marks, the plan, and what follows from it. */
-export function CarveView({ project, first, wrong, looks: kept, state }: Props) {
-  const { plan, past, future, edit, undo, redo } = usePlan(project.id, first);
+export function CarveView({ project, first, wrong, looks: kept, aside, state }: Props) {
+  const editor = usePlan(project, first);
+  const { plan, past, future, edit, undo, redo } = editor;
   const [looks, setLooks] = useState(kept);
   const [, change] = useUrlParams();
   const [zoom, setZoom] = useState<number>();
@@ -92,10 +101,6 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
     () => (skeleton ? (skeletonWriters.find((one) => one.framework === framework)?.write(skeleton) ?? []) : []),
     [skeleton, framework],
   );
-
-  useEffect(() => {
-    if (wrong) tell(wrong);
-  }, [wrong, tell]);
 
   const go = (next: Partial<Record<keyof CarveState, string | undefined>>, replace = true): void =>
     change((before) => withCarveState(before, next), { replace });
@@ -147,12 +152,11 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
         ...(target ? { instead: target } : {}),
         ...(lookOf.current ? { page: lookOf.current } : {}),
       });
-      await saveLooks(project.id, brought.looks, brought.plan);
+      await editor.bring(brought.looks, brought.plan);
       setLooks([
         ...looks.filter((look) => !brought.looks.some((one) => one.file === look.file)),
         ...brought.looks.map((look) => ({ ...look, projectId: project.id })),
       ]);
-      edit(brought.plan);
       go({ sheet: brought.sheet, part: undefined, region: undefined });
     } catch (error) {
       tell(error instanceof Error ? error.message : String(error));
@@ -323,6 +327,8 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
     );
     download(`${fileName(plan.name)}-skeleton.zip`, [skeletonArchive(files, pictures)], 'application/zip');
   };
+  const saveDocument = (document: unknown): void =>
+    download(`${fileName(project.name)}-plan.json`, [`${JSON.stringify(document, undefined, 2)}\n`], 'application/json');
   const saveAs = (kind: ExportKind): void => {
     exportPlan(kind, project.id, plan, sheet, looks, shown.kind === 'picture' ? addressOf(looks, sheet?.file) : undefined).catch(
       (error: unknown) => tell(error instanceof Error ? error.message : String(error)),
@@ -388,6 +394,14 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
           event.target.value = '';
           if (given.length > 0) void bring(given);
         }}
+      />
+      <PlanNotices
+        editor={editor}
+        unread={past.length === 0 ? wrong : undefined}
+        aside={aside}
+        onExportPlan={() => saveAs('project')}
+        onExportStored={() => void storedDocument(project.id).then((stored) => saveDocument(stored))}
+        onExportAside={(one) => saveDocument(one.document)}
       />
       <CarveControls
         plan={plan}
@@ -471,9 +485,8 @@ export function CarveView({ project, first, wrong, looks: kept, state }: Props) 
           onBring={() => ask('new')}
           onFiles={(given) => void bring(given)}
           onPlan={async (made, brought) => {
-            await saveLooks(project.id, brought, made);
+            await editor.bring(brought, made);
             setLooks(brought.map((look) => ({ ...look, projectId: project.id })));
-            edit(made);
           }}
         />
       )}

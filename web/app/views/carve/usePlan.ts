@@ -1,7 +1,8 @@
-import type { Plan } from '@liana/core';
-import { useCallback, useEffect, useReducer, useRef } from 'react';
+import { mergePlans, type Plan } from '@liana/core';
+import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
 import { useTell } from '../../parts/Notices';
-import { savePlan } from '../../storage/plans';
+import { choosePlan, type KeptPlan, loadPlan, type NewLook, type SavedPlan, saveLooks, savePlan } from '../../storage/plans';
+import { onStoredElsewhere } from '../../storage/tabs';
 
 /** A plan with the edits that led to it and those taken back. */
 export type History = { readonly past: readonly Plan[]; readonly plan: Plan; readonly future: readonly Plan[] };
@@ -29,28 +30,128 @@ export function stepped(history: History, action: Action): History {
   }
 }
 
+/** What keeps a plan from being stored as it is shown. */
+export type PlanTrouble =
+  | { readonly kind: 'unsaved'; readonly says: string }
+  /** Another tab has stored what does not fit. */
+  | { readonly kind: 'differs'; readonly theirs: KeptPlan };
+
 export type PlanEditor = History & {
+  readonly trouble: PlanTrouble | undefined;
   readonly edit: (plan: Plan, options?: { joins?: boolean }) => void;
   readonly undo: () => void;
   readonly redo: () => void;
+  /** Stores what pages are shown from, with the plan that speaks of them, and shows that. */
+  readonly bring: (looks: readonly NewLook[], plan: Plan) => Promise<void>;
+  readonly retry: () => void;
+  /** Of two plans that do not fit into one, this tab's or the other's; the one that is not chosen is set aside. */
+  readonly choose: (whose: 'mine' | 'theirs') => Promise<void>;
 };
 
-/** The plan of a project under the user's hands: every change is kept at once, and can be taken back. */
-export function usePlan(projectId: string, first: Plan): PlanEditor {
-  const [history, act] = useReducer(stepped, { past: [], plan: first, future: [] });
-  const saved = useRef(first);
+/** Pause before a plan that could not be stored is tried again, in milliseconds. */
+const pause = 4000;
+
+/**
+ * The plan of a project under the user's hands: every change is kept at once, and can be taken back.
+ * What another tab stores is taken over; what cannot be stored stays, is tried again, and is said.
+ */
+export function usePlan(project: { readonly id: string; readonly name: string }, first: KeptPlan): PlanEditor {
+  const { id, name } = project;
+  const [history, act] = useReducer(stepped, { past: [], plan: first.plan, future: [] });
+  const [trouble, setTrouble] = useState<PlanTrouble>();
+  const kept = useRef<KeptPlan>(first);
+  const latest = useRef(history.plan);
+  const isSaving = useRef(false);
   const tell = useTell();
 
-  useEffect(() => {
-    if (history.plan === saved.current) return;
-    saved.current = history.plan;
-    savePlan(projectId, history.plan).catch((error: unknown) =>
-      tell(`The plan could not be saved: ${error instanceof Error ? error.message : String(error)}`),
-    );
-  }, [history.plan, projectId, tell]);
-
   const edit = useCallback((plan: Plan, { joins = false }: { joins?: boolean } = {}) => act({ kind: 'edit', plan, joins }), []);
+
+  /** Takes note of what was stored of `sent`; edits that were made meanwhile are put upon it. */
+  const note = useCallback(
+    (saved: SavedPlan, sent: Plan): void => {
+      if (saved.kind === 'differs') return setTrouble({ kind: 'differs', theirs: saved });
+      kept.current = saved;
+      setTrouble(undefined);
+      if (saved.kind === 'saved') return;
+      const shown = latest.current === sent ? saved.plan : (mergePlans(sent, latest.current, saved.plan) ?? latest.current);
+      latest.current = shown;
+      edit(shown);
+      tell('Another tab changed this plan too; both are in it now.');
+    },
+    [edit, tell],
+  );
+
+  const save = useCallback(async (): Promise<void> => {
+    if (isSaving.current) return;
+    isSaving.current = true;
+    try {
+      while (latest.current !== kept.current.plan) {
+        const sent = latest.current;
+        const saved = await savePlan(id, sent, kept.current);
+        note(saved, sent);
+        // A plan that was not written is kept as known, so that it is not sent again before one has chosen.
+        if (saved.kind === 'differs') break;
+      }
+    } catch (error) {
+      setTrouble({ kind: 'unsaved', says: error instanceof Error ? error.message : String(error) });
+    } finally {
+      isSaving.current = false;
+    }
+  }, [id, note]);
+
+  useEffect(() => {
+    latest.current = history.plan;
+    void save();
+  }, [history.plan, save]);
+
+  const isUnsaved = trouble?.kind === 'unsaved';
+  useEffect(() => {
+    if (!isUnsaved) return;
+    const timer = setInterval(() => void save(), pause);
+    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('beforeunload', warn);
+    };
+  }, [isUnsaved, save]);
+
+  useEffect(
+    () =>
+      onStoredElsewhere(({ what, projectId }) => {
+        if (what !== 'plan' || projectId !== id || latest.current !== kept.current.plan) return;
+        void loadPlan({ id, name }).then(({ plan, revision, wrong }) => {
+          if (wrong !== undefined || revision <= kept.current.revision || latest.current !== kept.current.plan) return;
+          kept.current = { plan, revision };
+          latest.current = plan;
+          edit(plan);
+        });
+      }),
+    [id, name, edit],
+  );
+
+  const bring = useCallback(
+    async (looks: readonly NewLook[], plan: Plan): Promise<void> => {
+      const saved = await saveLooks(id, looks, plan, kept.current);
+      latest.current = plan;
+      edit(plan);
+      note(saved, plan);
+    },
+    [id, edit, note],
+  );
+
+  const choose = async (whose: 'mine' | 'theirs'): Promise<void> => {
+    if (trouble?.kind !== 'differs') return;
+    const { plan: theirs } = await loadPlan({ id, name });
+    const [chosen, other] = whose === 'mine' ? [latest.current, theirs] : [theirs, latest.current];
+    const saved = await choosePlan(id, chosen, other, whose === 'mine' ? 'The plan of another tab' : 'The plan of this tab');
+    kept.current = { plan: chosen, revision: saved.revision };
+    latest.current = chosen;
+    edit(chosen);
+    setTrouble(undefined);
+  };
+
   const undo = useCallback(() => act({ kind: 'undo' }), []);
   const redo = useCallback(() => act({ kind: 'redo' }), []);
-  return { ...history, edit, undo, redo };
+  return { ...history, trouble, edit, undo, redo, bring, retry: () => void save(), choose };
 }

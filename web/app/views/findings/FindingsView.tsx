@@ -1,14 +1,15 @@
 import Button from '@mui/material/Button';
-import { counted, type MarkState, type RuleSetting } from '@liana/core';
+import { counted, type MarkState, type RuleSetting, type TriageMark } from '@liana/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef } from 'react';
-import { Link, useFetcher, useNavigate } from 'react-router';
+import { Link, useFetcher, useNavigate, useRevalidator } from 'react-router';
 import type { Excerpt, FindingView, ProposalAnswer, Summary } from '../../analysis/answers';
 import { getAnalyst } from '../../analysis/client';
 import { useTell } from '../../parts/Notices';
 import { useUrlParams } from '../../parts/useUrlParams';
 import type { StoredTriage } from '../../storage/database';
 import { loadLooks, loadPlan } from '../../storage/plans';
+import { onStoredElsewhere } from '../../storage/tabs';
 import { SeverityMark } from '../../theme/Glyph';
 import { download, fileName } from '../carve/download';
 import { exportPlan } from '../carve/exports';
@@ -63,7 +64,8 @@ function touchWords(finding: FindingView): string {
 export function FindingsView({ project, summary, findings, triage, chosen, code, patch, proposal, place, trace, twin }: Props) {
   const scroll = useRef<HTMLDivElement>(null);
   const navigate = useNavigate();
-  const fetcher = useFetcher();
+  const fetcher = useFetcher<{ otherwise: TriageMark | undefined; key: string; state: string; reason: string }>();
+  const { revalidate } = useRevalidator();
   const tell = useTell();
   const [params, change] = useUrlParams();
   const state = useMemo(() => parseFindingsState(params), [params]);
@@ -97,6 +99,28 @@ export function FindingsView({ project, summary, findings, triage, chosen, code,
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [at]);
 
+  const { submit: send, data: answered } = fetcher;
+  const submit = useCallback((fields: Readonly<Record<string, string>>) => send(fields, { method: 'post' }), [send]);
+
+  // What another tab decided is shown here too.
+  useEffect(
+    () =>
+      onStoredElsewhere(({ what, projectId }) => {
+        if (what === 'decisions' && projectId === project.id) void revalidate();
+      }),
+    [project.id, revalidate],
+  );
+
+  useEffect(() => {
+    if (!answered) return;
+    const { otherwise, key, state: mine, reason } = answered;
+    const theirs = otherwise ? `${stateWords[otherwise.state]}${otherwise.reason === '' ? '' : `, ${otherwise.reason}`}` : 'open again';
+    tell(`Another tab decided otherwise meanwhile: ${theirs}. That stands.`, {
+      label: 'Decide as here',
+      run: () => void submit({ about: 'finding', key, state: mine, reason }),
+    });
+  }, [answered, submit, tell]);
+
   const onChange = useCallback(
     (next: Readonly<Record<string, string | undefined>>) => change((before) => withFindings(before, next), { replace: true }),
     [change],
@@ -114,31 +138,30 @@ export function FindingsView({ project, summary, findings, triage, chosen, code,
     step(by);
   };
 
-  const submit = (fields: Readonly<Record<string, string>>): void => void fetcher.submit(fields, { method: 'post' });
   const mark = (key: string, to: MarkState | undefined, reason: string): void => {
     const before = triage.marks[key];
-    submit({ about: 'finding', key, state: to ?? '', reason });
+    void submit({ about: 'finding', key, state: to ?? '', reason, seen: before ? JSON.stringify(before) : 'none' });
     // The next open one comes up, so that a long list can be worked through.
     if (to && state.state === 'open') step(shown.at(-1)?.finding.key === key ? -1 : 1);
     tell(to ? `${stateWords[to]}.` : 'Open again.', {
       label: 'Undo',
-      run: () => submit({ about: 'finding', key, state: before?.state ?? '', reason: before?.reason ?? '' }),
+      run: () => void submit({ about: 'finding', key, state: before?.state ?? '', reason: before?.reason ?? '' }),
     });
   };
   const setRule = (rule: string, setting: RuleSetting | undefined): void => {
     const before = triage.rules[rule];
-    submit({ about: 'rule', rule, setting: setting ?? '' });
+    void submit({ about: 'rule', rule, setting: setting ?? '' });
     tell(setting === 'off' ? 'The rule is off in this project.' : 'The rule is set for this project.', {
       label: 'Undo',
-      run: () => submit({ about: 'rule', rule, setting: before ?? '' }),
+      run: () => void submit({ about: 'rule', rule, setting: before ?? '' }),
     });
   };
   const setTwins = (likeness: string): void => {
     const before = triage.twinsFrom;
-    submit({ about: 'twins', likeness });
+    void submit({ about: 'twins', likeness });
     tell('What counts as twins is set for this project.', {
       label: 'Undo',
-      run: () => submit({ about: 'twins', likeness: before === undefined ? '' : String(before) }),
+      run: () => void submit({ about: 'twins', likeness: before === undefined ? '' : String(before) }),
     });
   };
   const save = async (form: ExportForm): Promise<void> => {

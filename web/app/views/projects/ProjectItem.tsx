@@ -10,7 +10,7 @@ import { leftOutWords } from './left-out';
 type Props = {
   project: Project;
   onBring: (bring: () => Promise<string | undefined>) => Promise<void>;
-  onSubmit: (form: { intent: string; id: string; name?: string }) => void;
+  onSubmit: (form: { intent: string; id: string; name?: string; seen?: string }) => void;
 };
 
 const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
@@ -24,7 +24,7 @@ export function ProjectItem({ project, onBring, onSubmit }: Props) {
   const rename = (event: FormEvent<HTMLFormElement>): void => {
     event.preventDefault();
     const name = String(new FormData(event.currentTarget).get('name'));
-    onSubmit({ intent: 'rename', id: project.id, name });
+    onSubmit({ intent: 'rename', id: project.id, name, seen: project.name });
     setIsRenaming(false);
   };
   const readAgain = (): void => {

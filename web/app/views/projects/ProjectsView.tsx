@@ -9,16 +9,18 @@ import type { Project } from '../../storage/database';
 import { newPlanProject } from '../../storage/plans';
 import { DemoCards } from './DemoCards';
 import { OpenButtons } from './OpenButtons';
+import type { Usage } from '../../storage/usage';
 import { ProjectItem } from './ProjectItem';
 import { TreePicture } from './TreePicture';
+import { UsageLine } from './UsageLine';
 
 /** Of the kept projects, so many before one asks for all. */
 const firstShown = 6;
 
-type Props = { projects: readonly Project[]; damaged: readonly string[] };
+type Props = { projects: readonly Project[]; damaged: readonly string[]; usage: Usage };
 
 /** The first page: bring source in, or open what this browser keeps. */
-export function ProjectsView({ projects, damaged }: Props) {
+export function ProjectsView({ projects, damaged, usage }: Props) {
   const [isWhole, setIsWhole] = useState(false);
   const handIn = useHandIn();
   const fetcher = useFetcher<{ intent: string; id: string; name: string }>();
@@ -31,8 +33,21 @@ export function ProjectsView({ projects, damaged }: Props) {
   };
 
   useEffect(() => {
-    if (data?.intent !== 'delete') return;
-    tell(`${data.name} was deleted.`, { label: 'Undo', run: () => void submit({ intent: 'restore', id: data.id }, { method: 'post' }) });
+    switch (data?.intent) {
+      case 'clear readings':
+        return tell('The readings were cleared.');
+      case 'delete':
+        return tell(`${data.name} was deleted.`, {
+          label: 'Undo',
+          run: () => void submit({ intent: 'restore', id: data.id, name: data.name }, { method: 'post' }),
+        });
+      case 'gone':
+        return tell(`${data.name} was deleted for good, because the browser has no room left.`);
+      case 'past':
+        return tell(`${data.name} cannot be brought back: what it took was needed for something else.`);
+      case 'renamed elsewhere':
+        return tell(`Another tab has called it ${data.name} meanwhile. That stands.`);
+    }
   }, [data, submit, tell]);
 
   const recent = [...projects].sort((a, b) => b.readAt - a.readAt);
@@ -63,6 +78,7 @@ export function ProjectsView({ projects, damaged }: Props) {
             ))}
           </ul>
           {recent.length > shown.length && <Button onClick={() => setIsWhole(true)}>{`Show all ${recent.length}`}</Button>}
+          <UsageLine usage={usage} onClear={() => void submit({ intent: 'clear readings' }, { method: 'post' })} />
         </section>
       )}
       <div className="home-lead">
