@@ -2,6 +2,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/atkinson-hyperlegible-mono';
 import '@fontsource-variable/bricolage-grotesque';
 import './theme/liana.css';
+import Button from '@mui/material/Button';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import { ThemeProvider } from '@mui/material/styles';
 import { isRouteErrorResponse, Link, Links, Meta, Outlet, Scripts, ScrollRestoration, useLocation } from 'react-router';
@@ -82,12 +83,21 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
       ? error.message
       : String(error);
   return (
-    <main className="empty" style={{ minHeight: '100vh' }}>
-      <h2>{isRouteErrorResponse(error) && error.status === 404 ? 'There is nothing here' : 'Something went wrong'}</h2>
-      <p>{message}</p>
-      <p>
-        <Link to="/">Go to your projects</Link>. What was saved is still there.
-      </p>
-    </main>
+    <ThemeProvider theme={theme} defaultMode="system">
+      <main className="empty" style={{ minHeight: '100vh' }}>
+        <h2>{isRouteErrorResponse(error) && error.status === 404 ? 'There is nothing here' : 'Something went wrong'}</h2>
+        <p>{message}</p>
+        {!isRouteErrorResponse(error) && (
+          <p>
+            <Button variant="contained" onClick={() => window.location.reload()}>
+              Try again
+            </Button>
+          </p>
+        )}
+        <p>
+          <Link to="/">Go to your projects</Link>. What was saved is still there.
+        </p>
+      </main>
+    </ThemeProvider>
   );
 }

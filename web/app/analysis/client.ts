@@ -1,13 +1,26 @@
-import { proxy, type Remote, wrap } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import type { Summary } from './answers';
 import type { Analyst } from './model.worker';
+import { hostOf } from './worker-host';
 import { cancelledMessage, type Progress, type ReportProgress } from './progress';
 
 /** What the analysis is doing; the page shows it while it takes longer than a moment. */
 export type Work =
   { readonly kind: 'idle' } | { readonly kind: 'running'; readonly title: string; readonly progress: Progress; readonly since: number };
 
-let analyst: Remote<Analyst> | undefined;
+/** The worker that holds the model; started at its first use, and again when it is gone. */
+const host = hostOf<Analyst>((name) => new Worker(new URL('./model.worker.ts', import.meta.url), { type: 'module', name }));
+
+type Asked = Record<string, (...given: unknown[]) => Promise<unknown>>;
+
+const analyst = new Proxy({} as Remote<Analyst>, {
+  // A proxy that had a `then` would be taken for a promise.
+  get: (_, question) =>
+    typeof question !== 'string' || question === 'then'
+      ? undefined
+      : (...given: unknown[]) =>
+          host.ask((remote) => (remote as unknown as Asked)[question]?.(...given) ?? Promise.reject(new Error(question))),
+});
 let work: Work = { kind: 'idle' };
 const listeners = new Set<() => void>();
 
@@ -16,9 +29,8 @@ function tell(next: Work): void {
   for (const listener of listeners) listener();
 }
 
-/** The worker that holds the model; started at its first use. */
+/** What answers about a project; it asks a worker, and asks again once where that ended meanwhile. */
 export function getAnalyst(): Remote<Analyst> {
-  analyst ??= wrap<Analyst>(new Worker(new URL('./model.worker.ts', import.meta.url), { type: 'module' }));
   return analyst;
 }
 
@@ -51,8 +63,14 @@ export async function runWork<T>(title: string, run: (analyst: Remote<Analyst>, 
   }
 }
 
+/** How long a worker may take to hear that it is to stop, in milliseconds. */
+const hearsWithin = 2000;
+
+/** Stops the work under way, at whatever moment: a worker that is too busy to hear of it is replaced. */
 export async function stopWork(): Promise<void> {
-  await getAnalyst().cancel();
+  const late = new Promise<'late'>((resolve) => setTimeout(() => resolve('late'), hearsWithin));
+  const heard = await Promise.race([host.ask((remote) => remote.cancel()), late]);
+  if (heard === 'late') host.end(new Stopped(cancelledMessage));
 }
 
 let opening: { projectId: string; readAt: number; summary: Promise<Summary> } | undefined;

@@ -68,6 +68,7 @@ import {
   type FlowQueries,
 } from '@liana/core';
 import { expose } from 'comlink';
+import { sayAlive } from './alive';
 import { AnswerTable, type Kept, type Text } from './answer-table';
 import { database, type Origin, type StoredFile } from '../storage/database';
 import { saveProject } from '../storage/projects';
@@ -113,6 +114,7 @@ type Opened = {
 };
 
 let opened: Opened | undefined;
+let analysing: { readonly projectId: string; readonly readAt: number | undefined; readonly found: Promise<Opened> } | undefined;
 let job = 0;
 
 class Cancelled extends Error {}
@@ -245,8 +247,19 @@ async function ensure(projectId: string, report: ReportProgress = () => undefine
     if (opened.twinsFrom !== triage?.twinsFrom) opened = checkedAnew(opened, triage?.twinsFrom);
     return opened;
   }
-  const mine = ++job;
-  const found = await analyse(projectId, report, () => mine !== job);
+  // Several may ask at once, as when this worker was started again: one analysis serves them all.
+  const readAt = project?.readAt;
+  if (analysing?.projectId !== projectId || analysing.readAt !== readAt) {
+    const mine = ++job;
+    const found = analyse(projectId, report, () => mine !== job);
+    const current = { projectId, readAt, found };
+    analysing = current;
+    const done = (): void => {
+      if (analysing === current) analysing = undefined;
+    };
+    found.then(done, done);
+  }
+  const found = await analysing.found;
   opened = found;
   return found;
 }
@@ -636,4 +649,5 @@ const analyst = {
 
 export type Analyst = typeof analyst;
 
+sayAlive();
 expose(analyst);

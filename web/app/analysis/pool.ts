@@ -1,8 +1,6 @@
 import type { FileFacts, SourceFile } from '@liana/core';
-import { type Remote, wrap } from 'comlink';
 import type { Reader } from './reader.worker';
-
-type Member = { readonly worker: Worker; readonly reader: Remote<Reader> };
+import { type Host, hostOf } from './worker-host';
 
 const batchSize = 400_000;
 
@@ -31,18 +29,18 @@ export async function readAll(
 ): Promise<void> {
   const waiting = batches(files);
   const count = Math.max(1, Math.min(waiting.length, (navigator.hardwareConcurrency || 2) - 1, 6));
-  const pool: Member[] = Array.from({ length: count }, () => {
-    const worker = new Worker(new URL('./reader.worker.ts', import.meta.url), { type: 'module' });
-    return { worker, reader: wrap<Reader>(worker) };
-  });
-  const work = async ({ reader }: Member): Promise<void> => {
+  const pool = Array.from({ length: count }, () =>
+    hostOf<Reader>((name) => new Worker(new URL('./reader.worker.ts', import.meta.url), { type: 'module', name })),
+  );
+  const work = async (host: Host<Reader>): Promise<void> => {
     for (let batch = waiting.shift(); batch && !isCancelled(); batch = waiting.shift()) {
-      await onBatch((await reader.read(batch)) as FileFacts[]);
+      const given = batch;
+      await onBatch((await host.ask((reader) => reader.read(given))) as FileFacts[]);
     }
   };
   try {
     await Promise.all(pool.map(work));
   } finally {
-    for (const { worker } of pool) worker.terminate();
+    for (const host of pool) host.end(new Error('The reading is over.'));
   }
 }

@@ -1,6 +1,7 @@
 import { loadCompilers, readFile } from '@liana/core';
 import type { FileFacts, SourceFile } from '@liana/core';
 import { expose } from 'comlink';
+import { sayAlive } from './alive';
 
 const reader = {
   /** The facts of a batch of files, in the same order. */
@@ -12,4 +13,5 @@ const reader = {
 
 export type Reader = typeof reader;
 
+sayAlive();
 expose(reader);

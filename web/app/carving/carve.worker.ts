@@ -13,6 +13,7 @@ import {
   suggestParts,
 } from '@liana/core';
 import { expose } from 'comlink';
+import { sayAlive } from '../analysis/alive';
 import { unpack } from '../analysis/zip';
 import type { NewLook } from '../storage/plans';
 import { typeOf } from './file-types';
@@ -71,8 +72,9 @@ const carver = {
     return study;
   },
 
-  /** Boxes like the given one in a picture that was studied. */
-  likes(key: string, box: Box): Box[] {
+  /** Boxes like the given one in a picture, which is studied where it was not yet. */
+  async likes(key: string, box: Box, picture: Blob): Promise<Box[]> {
+    await carver.study(key, picture);
     const known = studied.get(key);
     const share = shares.get(key) ?? 1;
     if (!known) return [];
@@ -102,4 +104,5 @@ const carver = {
 
 export type Carver = typeof carver;
 
+sayAlive();
 expose(carver);

@@ -56,6 +56,9 @@ export function Search({ projectId }: { projectId: string }) {
       .search(projectId, question)
       .then((hits) => {
         if (!isLate) setFound({ asked: question, hits });
+      })
+      .catch(() => {
+        if (!isLate) setFound({ asked: '', hits: [] });
       });
     return () => {
       isLate = true;

@@ -27,7 +27,8 @@ export function useTraceName(projectId: string, page: string | undefined): (aske
         .then((own) => own ?? analyst.subjectAt(projectId, page, file, offset, place))
         .then((found) =>
           found ? navigate(traceLink(projectId, found.page, found.id, found.place, ask)) : tell('Liana knows no value of that name there.'),
-        );
+        )
+        .catch((error: unknown) => tell(error instanceof Error ? error.message : String(error)));
     },
     [navigate, page, projectId, tell],
   );

@@ -3,6 +3,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
+import { useTell } from '../../parts/Notices';
 import { getAnalyst } from '../../analysis/client';
 
 type Props = {
@@ -23,16 +24,18 @@ const foundWords: Readonly<Record<PartMatch['found'], string>> = {
 /** The plan against the project's code: what is there, what is missing, what differs. */
 export function MatchPanel({ projectId, hasSource, skeleton, plan, onPlan, onPart }: Props) {
   const [match, setMatch] = useState<PlanMatch>();
+  const tell = useTell();
   useEffect(() => {
     if (!hasSource) return;
     let isCurrent = true;
     void getAnalyst()
       .matchPlan(projectId, skeleton)
-      .then((found) => isCurrent && setMatch(found));
+      .then((found) => isCurrent && setMatch(found))
+      .catch((error: unknown) => isCurrent && tell(error instanceof Error ? error.message : String(error)));
     return () => {
       isCurrent = false;
     };
-  }, [projectId, hasSource, skeleton]);
+  }, [projectId, hasSource, skeleton, tell]);
 
   if (!hasSource)
     return (

@@ -8,7 +8,8 @@ type Props = { plan: Plan; sheet: Sheet | undefined; shown: ShownSheet; boxes: E
 
 /** What Liana would make of a saved page: each part to take or to leave, with its reason. */
 export function SuggestedPanel({ plan, sheet, shown, boxes, onEdit }: Props) {
-  const [found, setFound] = useState<{ page: unknown; parts: readonly SuggestedPart[] }>();
+  const [found, setFound] = useState<{ page: unknown; parts: readonly SuggestedPart[]; wrong?: string }>();
+  const [tries, setTries] = useState(0);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const page = shown.kind === 'html' ? shown.page : undefined;
 
@@ -17,11 +18,11 @@ export function SuggestedPanel({ plan, sheet, shown, boxes, onEdit }: Props) {
     let isCurrent = true;
     askCarver((remote) => remote.suggest(page))
       .then((parts) => isCurrent && setFound({ page, parts }))
-      .catch(() => isCurrent && setFound({ page, parts: [] }));
+      .catch((error: unknown) => isCurrent && setFound({ page, parts: [], wrong: error instanceof Error ? error.message : String(error) }));
     return () => {
       isCurrent = false;
     };
-  }, [page]);
+  }, [page, tries]);
 
   if (!sheet || !page)
     return (
@@ -35,6 +36,16 @@ export function SuggestedPanel({ plan, sheet, shown, boxes, onEdit }: Props) {
       </>
     );
   if (found?.page !== page) return <p role="status">Looking for parts …</p>;
+  if (found.wrong !== undefined)
+    return (
+      <>
+        <h2>Suggested parts</h2>
+        <p role="alert">No parts were looked for to the end. {found.wrong}</p>
+        <Button variant="outlined" onClick={() => setTries(tries + 1)}>
+          Try again
+        </Button>
+      </>
+    );
   const isMarked = (part: SuggestedPart): boolean =>
     part.at.every((at) => {
       const box = boxes.get(at);

@@ -38,8 +38,11 @@ export async function markRepeats(asked: RepeatsAsked): Promise<RepeatsFound> {
   return shown.kind === 'picture' ? repeatsInPicture(asked) : { plan, found: 0 };
 }
 
-async function repeatsInPicture({ plan, region, sheet }: RepeatsAsked): Promise<RepeatsFound> {
-  const alike = await askCarver((remote) => remote.likes(sheet.file, region.box));
+async function repeatsInPicture({ plan, region, sheet, looks }: RepeatsAsked): Promise<RepeatsFound> {
+  const look = looks.find((one) => one.file === sheet.file);
+  if (!look) return { plan, found: 0 };
+  const picture = new Blob([look.bytes], { type: look.type });
+  const alike = await askCarver((remote) => remote.likes(sheet.file, region.box, picture));
   const own = plan.regions.filter((one) => one.sheet === sheet.id && one.part === region.part);
   const fresh = alike.filter((box) => !own.some((one) => agreement(one.box, box) > 0.7));
   const marks = fresh.map((box) => ({ box }));
