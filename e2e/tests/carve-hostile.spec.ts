@@ -46,6 +46,20 @@ test('a page that acts neither runs, nor loads, nor goes anywhere', async ({ pag
   await expect(page.getByRole('button', { name: /^Take/ }).first()).toBeVisible();
 });
 
+test('a page that names its own elements as the browser names its methods is measured all the same', async ({ page }) => {
+  await bring(
+    page,
+    'named.html',
+    `<!doctype html><body><img name="querySelectorAll" alt=""><img name="defaultView" alt=""><img name="body" alt="">
+    <form><input name="getBoundingClientRect"><input name="getAttribute"><input name="children"><button>Send</button></form>
+    <ul>${'<li><b>Heron</b> <span>10:20</span></li>'.repeat(4)}</ul></body>`,
+  );
+  await page.getByRole('button', { name: 'Suggest parts' }).click();
+  await page.getByRole('button', { name: /^Take all/ }).click();
+  await expect(page.locator('.mark').first()).toBeVisible();
+  expect(await page.locator('.mark').count()).toBeGreaterThan(3);
+});
+
 const huge: Readonly<Record<string, { html: string; says: RegExp }>> = {
   'thirty million characters': {
     html: `<main>${'<p>Low water until four.</p>'.repeat(1_100_000)}</main>`,

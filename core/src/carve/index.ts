@@ -4,7 +4,8 @@ export { agreement, area, bottom, type Box, groundOf, holds, type Pixels, right,
 export { type Edges, edgesOf, type PictureRegion, regionsOf, snap } from './picture/regions';
 export { listName, type ProposedProp, proposeProps } from './page/props';
 export { type PageLimits, pageLimits, type PageNode, type PageTree, readPage, textBelow } from './page/read';
-export { pagePolicy, type Resolve, safeHtml, safeRules } from './page/safe';
+export { pagePolicy, type Resolve, safeHtml } from './page/safe';
+export { safeDeclarations, safeRules } from './page/style';
 export { elementAt, selectorOf, selectorWithin } from './page/selector';
 export { type SuggestedGroup, type SuggestedPart, suggestionReport, type SuggestionReport, suggestParts } from './page/suggest';
 export { type Sample, type Variation, type VariationKind, variationKinds, variationsOf } from './page/vary';

@@ -3,7 +3,8 @@ import { isElement } from '../../overlap';
 import { markedPages } from '../../../../testing/src/pages';
 import { proposeProps } from './props';
 import { readPage, textBelow } from './read';
-import { safeHtml, safeRules } from './safe';
+import { safeHtml } from './safe';
+import { safeRules } from './style';
 import { elementAt, selectorOf, selectorWithin } from './selector';
 import { suggestParts } from './suggest';
 import { variationsOf } from './vary';
@@ -121,7 +122,7 @@ describe('a page made safe', () => {
     ['pages in the address of a picture', '<img src="data:text/html,<script>">', '<img>'],
     ['form addresses', '<form action=x><button formaction=y>a</button></form>', '<form><button>a</button></form>'],
     ['the focus', '<input autofocus value="a">', '<input value="a">'],
-    ['style with addresses', '<p style="background: url(https://a.invalid/x)">a</p>', '<p style="background: none">a</p>'],
+    ['style with addresses', '<p style="background: url(https://a.invalid/x)">a</p>', '<p style="background:none">a</p>'],
     ['marks of its own', '<p data-liana-node="7">a</p>', '<p>a</p>'],
     ['signs in texts', '<p>&lt;script&gt; &amp; "a"</p>', '<p>&lt;script&gt; &amp; "a"</p>'],
     ['signs in attributes', '<p title="&quot;><script>">a</p>', '<p title="&quot;&gt;&lt;script&gt;">a</p>'],
@@ -139,11 +140,33 @@ describe('a page made safe', () => {
     expect(text).not.toMatch(/script-src|connect-src|http:|https:/);
   });
   test.each([
-    ["@import 'a.css'; b { c: d }", ' b { c: d }'],
-    ['a { b: url( "x.png" ) }', 'a { b: none }'],
-    ['a { b: url(here) }', 'a { b: url("blob:1") }'],
-    ['a { b: url(#c) }', 'a { b: url("#c") }'],
-    ['a::before { content: "</style><script>" }', 'a::before { content: "<\\/style><script>" }'],
+    ["@import 'a.css'; b { c: d }", 'b{c:d}'],
+    ['a { b: url( "x.png" ) }', 'a{b:none}'],
+    ['a { b: url(here) }', 'a{b:url(blob:1)}'],
+    ['a { b: url(#c) }', 'a{b:url(#c)}'],
+    ['a::before { content: "</style><script>" }', 'a::before{content:"<\\/style><script>"}'],
+    ['@IMPORT url(https://a.invalid/x.css);', ''],
+    ['@im\\port "https://a.invalid/x.css"; b { c: d }', 'b{c:d}'],
+    ['@/**/import "https://a.invalid"; b { c: d }', ''],
+    ['a { b: u\\72l("https://a.invalid/x") }', 'a{b:none}'],
+    ['a { b: URL(https://a.invalid/x) }', 'a{b:none}'],
+    ['a { b: url(\n"https://a.invalid/x"\n) }', 'a{b:none}'],
+    ['a { b: url(\\68ttps://a.invalid/x) }', 'a{b:none}'],
+    ['a { b: image-set("https://a.invalid/x" 1x, "here" 2x) }', 'a{b:image-set(none 1x,url(blob:1)2x)}'],
+    ['a { b: -webkit-image-set(url(https://a.invalid/x) 1x) }', 'a{b:-webkit-image-set(none 1x)}'],
+    ['a { --x: url(https://a.invalid/x) }', 'a{--x:none}'],
+    ['a { --x: ; color: red }', 'a{--x: ;color:red}'],
+    ['@media print { a { b: url(//a.invalid/x) } }', '@media print{a{b:none}}'],
+    ['@supports (a: url(https://a.invalid/x)) { a { b: c } }', '@supports (a:none){a{b:c}}'],
+    ['@font-face { font-family: x; src: url(https://a.invalid/x.woff) }', '@font-face{font-family:x;src:none}'],
+    ['a { b: src("https://a.invalid/x") }', 'a{b:none}'],
+    ['a { b: url(data:text/html,x) }', 'a{b:none}'],
+    ['a { b: url(data:image/png;base64,AA) }', 'a{b:url(data:image/png;base64,AA)}'],
+    ['a { b: c', 'a{b:c}'],
+    ['a { & b { c: url(https://a.invalid/x) } }', 'a{& b{c:none}}'],
+    ['@layer base { a { b: c } }', '@layer base{a{b:c}}'],
+    ['@container side (width > 20em) { a { b: c } }', '@container side (width>20em){a{b:c}}'],
+    ['a { width: calc(100% - 2px); grid: [a] 1fr / auto }', 'a{width:calc(100% - 2px);grid:[a]1fr/auto}'],
   ])('rules %s', (rules, expected) => {
     expect(safeRules(rules, (address) => (address === 'here' ? 'blob:1' : undefined))).toBe(expected);
   });

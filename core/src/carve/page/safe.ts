@@ -1,5 +1,6 @@
 import { isElement } from '../../overlap';
 import type { PageNode, PageTree } from './read';
+import { safeDeclarations, safeRules } from './style';
 
 /** Gives the address a page's file is to be shown under; undefined for a file that did not come with the page. */
 export type Resolve = (address: string) => string | undefined;
@@ -12,20 +13,9 @@ const silenced =
 const escaped = (text: string): string => text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;');
 const quoted = (text: string): string => escaped(text).replace(/"/g, '&quot;');
 
-/** Rewrites the addresses in rules of style: those that came with the page get where they are shown, others lead nowhere. */
-export function safeRules(rules: string, resolve: Resolve): string {
-  return rules
-    .replace(/@import\s+[^;]*;?/gi, '')
-    .replace(/url\(\s*(['"]?)(.*?)\1\s*\)/gis, (_, __, address: string) => {
-      const shown = address.startsWith('#') || address.startsWith('data:') ? address : resolve(address);
-      return shown ? `url("${shown.replace(/["\\\n]/g, '')}")` : 'none';
-    })
-    .replace(/<\/(style)/gi, '<\\/$1');
-}
-
 function attribute(node: PageNode, name: string, value: string, resolve: Resolve): string {
   if (silenced.test(name) || !/^[^\s"'<>/=]+$/.test(name)) return '';
-  if (name === 'style') return ` style="${quoted(safeRules(value, resolve))}"`;
+  if (name === 'style') return ` style="${quoted(safeDeclarations(value, resolve))}"`;
   if (name === 'src' || name === 'poster') {
     const shown = value.startsWith('data:image/') ? value : resolve(value);
     return shown ? ` ${name}="${quoted(shown)}"` : '';
@@ -55,7 +45,7 @@ export function safeHtml(tree: PageTree, resolve: Resolve, sheet: Resolve): stri
     '<!doctype html><html',
     ...Object.entries(tree.root)
       .filter(([name]) => /^(class|lang|dir|data-[\w-]+|style)$/.test(name))
-      .map(([name, value]) => ` ${name}="${quoted(name === 'style' ? safeRules(value, resolve) : value)}"`),
+      .map(([name, value]) => ` ${name}="${quoted(name === 'style' ? safeDeclarations(value, resolve) : value)}"`),
     `><head><meta charset="utf-8"><meta http-equiv="Content-Security-Policy" content="${quoted(pagePolicy)}">`,
     ...styles.map((rules) => `<style>${rules}</style>`),
     '</head>',

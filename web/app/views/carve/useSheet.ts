@@ -121,10 +121,11 @@ export function measure(frame: HTMLIFrameElement): { boxes: ElementBoxes; height
   const inner = frame.contentDocument;
   if (!inner) return { boxes, height: 0 };
   const { scrollX, scrollY } = frame.contentWindow ?? { scrollX: 0, scrollY: 0 };
-  for (const element of inner.querySelectorAll('[data-liana-node]')) {
-    const { left, top, width, height } = element.getBoundingClientRect();
+  // A page may name its own elements `querySelectorAll` or `getBoundingClientRect`: the methods are this document's.
+  for (const element of Document.prototype.querySelectorAll.call(inner, '[data-liana-node]')) {
+    const { left, top, width, height } = Element.prototype.getBoundingClientRect.call(element);
     if (width < 1 || height < 1) continue;
-    boxes.set(Number(element.getAttribute('data-liana-node')), {
+    boxes.set(Number(Element.prototype.getAttribute.call(element, 'data-liana-node')), {
       x: Math.round(left + scrollX),
       y: Math.round(top + scrollY),
       width: Math.round(width),
