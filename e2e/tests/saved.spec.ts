@@ -143,3 +143,36 @@ test('a plan that this version cannot read is kept, said with its field, and can
   await notice.getByRole('button', { name: 'Export it as it is' }).click();
   expect((await coming).suggestedFilename()).toMatch(/-plan\.json$/);
 });
+
+test('readings that are damaged are made again, and a damaged entry can be removed', async ({ page }) => {
+  await page.goto('/demo');
+  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+  const address = page.url();
+  await page.goto('/help');
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const open = indexedDB.open('liana');
+        open.onsuccess = () => {
+          const change = open.result.transaction(['facts', 'projects'], 'readwrite');
+          change.objectStore('projects').put({ id: 'x', name: 'Strange', createdAt: 1, files: 'many' });
+          const facts = change.objectStore('facts');
+          const all = facts.getAll();
+          all.onsuccess = () => {
+            for (const one of all.result as { facts: unknown }[]) facts.put({ ...one, facts: { file: 7, components: 'none' } });
+          };
+          change.oncomplete = () => {
+            open.result.close();
+            resolve();
+          };
+        };
+        open.onerror = () => reject(new Error('closed'));
+      }),
+  );
+  await page.goto(address);
+  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('alert')).toContainText('Strange cannot be shown');
+  await page.getByRole('button', { name: 'Remove it' }).click();
+  await expect(page.getByText('Strange cannot be shown')).toBeHidden();
+});

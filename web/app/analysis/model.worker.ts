@@ -241,6 +241,18 @@ function checkedAnew(held: Opened, twinsFrom: number | undefined): Opened {
   return { ...held, twinsFrom, ...checked(held.model, held.keep, twinsFrom), answers: new AnswerTable() };
 }
 
+/** Analyses; where readings that were kept are damaged, they are thrown away, and the source is read anew. */
+async function analysedAnew(projectId: string, report: ReportProgress, isCancelled: () => boolean): Promise<Opened> {
+  try {
+    return await analyse(projectId, report, isCancelled);
+  } catch (error) {
+    if (error instanceof Cancelled || (await database.facts.where({ projectId }).count()) === 0) throw error;
+    await database.facts.where({ projectId }).delete();
+    opened = undefined;
+    return analyse(projectId, report, isCancelled);
+  }
+}
+
 async function ensure(projectId: string, report: ReportProgress = () => undefined): Promise<Opened> {
   const [project, triage] = await Promise.all([database.projects.get(projectId), database.triage.get(projectId)]);
   if (opened?.projectId === projectId && opened.readAt === project?.readAt) {
@@ -251,7 +263,7 @@ async function ensure(projectId: string, report: ReportProgress = () => undefine
   const readAt = project?.readAt;
   if (analysing?.projectId !== projectId || analysing.readAt !== readAt) {
     const mine = ++job;
-    const found = analyse(projectId, report, () => mine !== job);
+    const found = analysedAnew(projectId, report, () => mine !== job);
     const current = { projectId, readAt, found };
     analysing = current;
     const done = (): void => {

@@ -3,7 +3,7 @@ import { data } from 'react-router';
 import type { FindingView } from '../analysis/answers';
 import { getAnalyst, openProject } from '../analysis/client';
 import { getProject } from '../storage/projects';
-import { DecidedElsewhere, markFinding, noteReading, setRule, setTwinsFrom } from '../storage/triage';
+import { DecidedElsewhere, markFinding, noteReading, setRule, setTwinsFrom, wrongTriage } from '../storage/triage';
 import { fittingFindings, parseFindingsState, toldFindings } from '../views/findings/state';
 import { FindingsView } from '../views/findings/FindingsView';
 import { traceLink } from '../views/trace/state';
@@ -28,6 +28,7 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
   if (!summary) return undefined;
   const asked = new URL(request.url).searchParams.get('finding');
   const findings = await getAnalyst().findings(project.id);
+  const wrong = await wrongTriage(project.id);
   const triage = await noteReading(
     project.id,
     project.readAt,
@@ -48,7 +49,7 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
   const patch = chosen?.edits ? await getAnalyst().patch(project.id, [chosen.key]) : '';
   const proposal = chosen && (await getAnalyst().proposal(project.id, chosen.key));
   const twin = chosen?.rule === 'twins' ? await getAnalyst().twinsOf(project.id, chosen.component) : undefined;
-  return { project, summary, findings, triage, chosen, code, patch, proposal, place, trace, twin };
+  return { project, summary, findings, triage, wrong, chosen, code, patch, proposal, place, trace, twin };
 }
 
 /** Keeps what is decided about a finding, or what the project says of a rule. */

@@ -1,4 +1,5 @@
 import { getProject, deleteProject, listProjects, renameProject, restoreProject } from '../storage/projects';
+import { removeForGood } from '../storage/room';
 import { clearReadings, usageOf } from '../storage/usage';
 import { ProjectsView } from '../views/projects/ProjectsView';
 import type { Route } from './+types/projects';
@@ -16,6 +17,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
   const intent = String(form.get('intent'));
   const name = (await getProject(id))?.name ?? String(form.get('name') ?? '');
   if (intent === 'clear readings') await clearReadings();
+  else if (intent === 'remove') await removeForGood(id);
   else if (intent === 'rename') {
     const given = String(form.get('name')).trim();
     const other = given === '' ? undefined : await renameProject(id, given, String(form.get('seen') ?? name));

@@ -5,7 +5,17 @@ import { database } from './database';
 import { choosePlan, loadAside, loadPlan, newPlanProject, saveLooks, savePlan, storedDocument } from './plans';
 import { deleteProject, getProject, listProjects, renameProject, restoreProject, saveFiles, saveProject } from './projects';
 import { StorageError } from './room';
-import { DecidedElsewhere, loadTriage, markFinding, retryWaiting, saveDecisions, setRule, setTwinsFrom, waitingStore } from './triage';
+import {
+  DecidedElsewhere,
+  loadTriage,
+  markFinding,
+  retryWaiting,
+  saveDecisions,
+  setRule,
+  setTwinsFrom,
+  waitingStore,
+  wrongTriage,
+} from './triage';
 
 const begun = addSheet(emptyPlan('Towpath'), 'TodayPage', { title: '', kind: 'picture', width: 100, height: 100, file: 'a.png' });
 const marked = (plan: Plan, name: string, x: number): Plan =>
@@ -194,6 +204,24 @@ describe('two tabs', () => {
     expect(await renameProject('p', 'river', 'boats')).toBe('canal');
     expect((await getProject('p'))?.name).toBe('canal');
   });
+});
+
+test.each<[string, unknown]>([
+  ['marks that are none', { projectId: 'p', marks: null, rules: {}, latest: [], latestAt: 0 }],
+  [
+    'a state that there is not',
+    { projectId: 'p', marks: { a: { state: 'hulled', reason: '', at: 1 } }, rules: {}, latest: [], latestAt: 0 },
+  ],
+  ['a field that is missing', { projectId: 'p', marks: {} }],
+])('decisions that cannot be read are named and set aside: %s', async (_, stored) => {
+  await database.triage.put(stored as never);
+  expect(await wrongTriage('p')).toBeTruthy();
+  expect((await loadTriage('p')).marks).toEqual({});
+  expect(await loadAside('p')).toEqual([]);
+  await markFinding('p', 'new', mark);
+  expect((await loadAside('p')).map((one) => one.document)).toEqual([stored]);
+  expect(await wrongTriage('p')).toBeUndefined();
+  expect(Object.keys((await loadTriage('p')).marks)).toEqual(['new']);
 });
 
 describe('a plan that cannot be read is kept as it is', () => {

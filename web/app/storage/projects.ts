@@ -22,16 +22,19 @@ const projectSchema = Joi.object<Project>({
   deletedAt: Joi.number(),
 });
 
-export type ProjectList = { readonly projects: readonly Project[]; readonly damaged: readonly string[] };
+/** An entry of the storage that is not what Liana wrote. */
+export type Damaged = { readonly id: string; readonly name: string; readonly says: string };
+
+export type ProjectList = { readonly projects: readonly Project[]; readonly damaged: readonly Damaged[] };
 
 /** The projects kept in this browser, the newest first; entries that are not what Liana wrote are named, not shown. */
 export async function listProjects(): Promise<ProjectList> {
   const stored = await database.projects.orderBy('createdAt').reverse().toArray();
   const projects: Project[] = [];
-  const damaged: string[] = [];
+  const damaged: Damaged[] = [];
   for (const one of stored) {
     const { error } = projectSchema.validate(one);
-    if (error) damaged.push(`${String((one as { name?: unknown }).name ?? one.id)}: ${error.message}`);
+    if (error) damaged.push({ id: one.id, name: String((one as { name?: unknown }).name ?? one.id), says: error.message });
     else if (one.deletedAt === undefined) projects.push(one);
   }
   return { projects, damaged };

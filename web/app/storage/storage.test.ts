@@ -68,7 +68,7 @@ describe('keeping projects', () => {
     await database.projects.put({ id: 'x', name: 'Strange', createdAt: 1, files: 'many' } as never);
     const { projects, damaged } = await listProjects();
     expect(projects.map((project) => project.id)).toEqual(['p']);
-    expect(damaged).toEqual([expect.stringMatching(/^Strange: .*"origin" is required/)]);
+    expect(damaged).toEqual([{ id: 'x', name: 'Strange', says: expect.stringMatching(/"origin" is required/) as string }]);
     expect(await database.projects.get('x')).toBeDefined();
   });
 });

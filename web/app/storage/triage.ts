@@ -1,9 +1,31 @@
-import type { Decisions, RuleSetting, RuleSettings, TriageMark } from '@liana/core';
+import { type Decisions, decisionsDocument, parseDecisions, type RuleSetting, type RuleSettings, type TriageMark } from '@liana/core';
+import Joi from 'joi';
 import { database, type StoredTriage } from './database';
 import { StorageError, withRoom } from './room';
 import { announce } from './tabs';
 
 const none = (projectId: string): StoredTriage => ({ projectId, marks: {}, rules: {}, latest: [], latestAt: 0 });
+
+/** What is kept beside the decisions, whose shape the core knows. */
+const readingSchema = Joi.object({
+  projectId: Joi.string().required(),
+  latest: Joi.array().items(Joi.string()).required(),
+  latestAt: Joi.number().required(),
+  known: Joi.array().items(Joi.string()),
+}).unknown();
+
+/** What is stored, or nothing with what is wrong with it: it stays as it is until something is decided, and is set aside then. */
+function checked(projectId: string, stored: unknown): { readonly triage: StoredTriage; readonly wrong?: string } {
+  if (stored === undefined) return { triage: none(projectId) };
+  const { error } = readingSchema.validate(stored, { convert: false });
+  const decided = error ? { wrong: error.message } : parseDecisions(decisionsDocument(stored as StoredTriage));
+  return 'wrong' in decided ? { triage: none(projectId), wrong: decided.wrong.replace(/\.$/, '') } : { triage: stored as StoredTriage };
+}
+
+/** Why what was decided about a project cannot be read; undefined where it can. */
+export async function wrongTriage(projectId: string): Promise<string | undefined> {
+  return checked(projectId, await database.triage.get(projectId)).wrong;
+}
 
 type Edit = (before: StoredTriage) => StoredTriage;
 
@@ -32,14 +54,18 @@ export const waitingStore = {
 
 /** What was decided about a project's findings, with what is not stored yet. */
 export async function loadTriage(projectId: string): Promise<StoredTriage> {
-  const stored = (await database.triage.get(projectId)) ?? none(projectId);
+  const stored = checked(projectId, await database.triage.get(projectId)).triage;
   return waiting.filter((one) => one.projectId === projectId).reduce((before, { edit }) => edit(before), stored);
 }
 
 async function write(projectId: string, edit: Edit): Promise<void> {
   await withRoom(() =>
-    database.transaction('rw', database.triage, async () => {
-      await database.triage.put(edit((await database.triage.get(projectId)) ?? none(projectId)));
+    database.transaction('rw', database.triage, database.aside, async () => {
+      const stored: unknown = await database.triage.get(projectId);
+      const { triage, wrong } = checked(projectId, stored);
+      if (wrong !== undefined)
+        await database.aside.add({ projectId, document: stored, why: `What was decided cannot be read: ${wrong}.`, at: Date.now() });
+      await database.triage.put(edit(triage));
     }),
   );
   announce({ what: 'decisions', projectId });

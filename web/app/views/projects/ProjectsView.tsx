@@ -9,6 +9,7 @@ import type { Project } from '../../storage/database';
 import { newPlanProject } from '../../storage/plans';
 import { DemoCards } from './DemoCards';
 import { OpenButtons } from './OpenButtons';
+import type { Damaged } from '../../storage/projects';
 import type { Usage } from '../../storage/usage';
 import { ProjectItem } from './ProjectItem';
 import { TreePicture } from './TreePicture';
@@ -17,7 +18,7 @@ import { UsageLine } from './UsageLine';
 /** Of the kept projects, so many before one asks for all. */
 const firstShown = 6;
 
-type Props = { projects: readonly Project[]; damaged: readonly string[]; usage: Usage };
+type Props = { projects: readonly Project[]; damaged: readonly Damaged[]; usage: Usage };
 
 /** The first page: bring source in, or open what this browser keeps. */
 export function ProjectsView({ projects, damaged, usage }: Props) {
@@ -63,12 +64,20 @@ export function ProjectsView({ projects, damaged, usage }: Props) {
           <ThemeSwitch />
         </nav>
       </header>
-      {damaged.length > 0 && (
-        <Alert severity="warning" sx={{ mt: 2 }}>
-          {damaged.length === 1 ? 'One saved project' : `${damaged.length} saved projects`} cannot be shown, because what is stored is not
-          what Liana wrote: {damaged.join('; ')}.
+      {damaged.map(({ id, name, says }) => (
+        <Alert
+          key={id}
+          severity="warning"
+          sx={{ mt: 2 }}
+          action={
+            <Button color="inherit" onClick={() => void submit({ intent: 'remove', id, name }, { method: 'post' })}>
+              Remove it
+            </Button>
+          }
+        >
+          {name} cannot be shown, because what is stored is not what Liana wrote: {says}. It stays as it is.
         </Alert>
-      )}
+      ))}
       {projects.length > 0 && (
         <section aria-label="Projects">
           <h2>Your projects, the last read first</h2>
