@@ -142,6 +142,15 @@ test('a plan that this version cannot read is kept, said with its field, and can
   const coming = page.waitForEvent('download');
   await notice.getByRole('button', { name: 'Export it as it is' }).click();
   expect((await coming).suggestedFilename()).toMatch(/-plan\.json$/);
+  await page.getByRole('button', { name: 'Its pages, not yet marked' }).click();
+  await expect(page.locator('.page-area iframe')).toBeVisible();
+  await page.reload();
+  const aside = page.getByRole('alert').filter({ hasText: 'Set aside' });
+  await expect(aside).toContainText('newer Liana (version 2)');
+  await aside.getByRole('button', { name: 'Throw it away' }).click();
+  await expect(aside).toBeHidden();
+  await page.locator('.MuiSnackbar-root').getByRole('button', { name: 'Undo' }).click();
+  await expect(aside).toBeVisible();
 });
 
 test('readings that are damaged are made again, and a damaged entry can be removed', async ({ page }) => {

@@ -69,6 +69,18 @@ export async function loadAside(projectId: string): Promise<StoredAside[]> {
   return (await database.aside.where({ projectId }).toArray()).sort((a, b) => b.at - a.at);
 }
 
+/** Throws away what was set aside; gives it back, so that it can be put there again. */
+export async function removeAside(id: number): Promise<StoredAside | undefined> {
+  const one = await database.aside.get(id);
+  await database.aside.delete(id);
+  return one;
+}
+
+/** Sets something aside again that was thrown away. */
+export async function restoreAside(one: StoredAside): Promise<void> {
+  await withRoom(() => database.aside.put(one));
+}
+
 /** The plan as it is stored, whether it can be read or not; undefined where there is none. */
 export async function storedDocument(projectId: string): Promise<unknown> {
   return (await database.plans.get(projectId))?.document;

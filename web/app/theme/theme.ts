@@ -10,6 +10,8 @@ export const theme = createTheme({
       palette: {
         primary: { main: '#2f5d50' },
         error: { main: '#c0392b' },
+        warning: { main: '#975a16' },
+        info: { main: '#2f5d50' },
         background: { default: '#f5f2ea', paper: '#ffffff' },
         text: { primary: '#1f2a24', secondary: '#4a564f' },
         divider: '#ddd8cb',
@@ -19,6 +21,8 @@ export const theme = createTheme({
       palette: {
         primary: { main: '#8fc4b0' },
         error: { main: '#f08375' },
+        warning: { main: '#dda252' },
+        info: { main: '#8fc4b0' },
         background: { default: '#161b18', paper: '#212824' },
         text: { primary: '#e9ece6', secondary: '#bfc8c0' },
         divider: '#3a443d',
@@ -50,6 +54,7 @@ export const theme = createTheme({
         },
       ],
     },
+    MuiAlert: { styleOverrides: { action: { whiteSpace: 'nowrap' } } },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiCheckbox: { styleOverrides: { root: { padding: 4 } } },
     MuiChip: { defaultProps: { size: 'small', variant: 'outlined' } },
@@ -71,7 +76,11 @@ export const theme = createTheme({
       },
     },
     MuiTableCell: {
-      styleOverrides: { root: { borderColor: 'var(--hair)', fontSize: 13 }, head: { color: 'var(--soft)', fontWeight: 600 } },
+      styleOverrides: {
+        root: { borderColor: 'var(--hair)', fontSize: 13, verticalAlign: 'top' },
+        head: { color: 'var(--soft)', fontWeight: 600 },
+        sizeSmall: { padding: '5px 12px 5px 0' },
+      },
     },
     MuiToggleButton: {
       styleOverrides: {

@@ -35,7 +35,7 @@ import { Toggle } from '../../parts/controls/Toggle';
 import { useTell } from '../../parts/Notices';
 import { useUrlParams } from '../../parts/useUrlParams';
 import type { Project, StoredAside, StoredLook } from '../../storage/database';
-import { type KeptPlan, storedDocument } from '../../storage/plans';
+import { type KeptPlan, removeAside, restoreAside, storedDocument } from '../../storage/plans';
 import { CarveControls } from './CarveControls';
 import { dataAddress, download, fileName, skeletonArchive } from './download';
 import { exportPlan, type ExportKind } from './exports';
@@ -73,6 +73,7 @@ export function CarveView({ project, first, wrong, looks: kept, aside, state }: 
   const editor = usePlan(project, first);
   const { plan, past, future, edit, undo, redo } = editor;
   const [looks, setLooks] = useState(kept);
+  const [setAside, setSetAside] = useState(aside);
   const [, change] = useUrlParams();
   const [zoom, setZoom] = useState<number>();
   const [measured, setMeasured] = useState<{ file: string; boxes: ElementBoxes }>({ file: '', boxes: noBoxes });
@@ -329,6 +330,15 @@ export function CarveView({ project, first, wrong, looks: kept, aside, state }: 
   };
   const saveDocument = (document: unknown): void =>
     download(`${fileName(project.name)}-plan.json`, [`${JSON.stringify(document, undefined, 2)}\n`], 'application/json');
+  const throwAway = (one: StoredAside): void => {
+    if (one.id === undefined) return;
+    void removeAside(one.id);
+    setSetAside(setAside.filter((other) => other.id !== one.id));
+    tell('What was set aside is gone.', {
+      label: 'Undo',
+      run: () => void restoreAside(one).then(() => setSetAside((now) => [...now, one])),
+    });
+  };
   const saveAs = (kind: ExportKind): void => {
     exportPlan(kind, project.id, plan, sheet, looks, shown.kind === 'picture' ? addressOf(looks, sheet?.file) : undefined).catch(
       (error: unknown) => tell(error instanceof Error ? error.message : String(error)),
@@ -398,10 +408,11 @@ export function CarveView({ project, first, wrong, looks: kept, aside, state }: 
       <PlanNotices
         editor={editor}
         unread={past.length === 0 ? wrong : undefined}
-        aside={aside}
+        aside={setAside}
         onExportPlan={() => saveAs('project')}
         onExportStored={() => void storedDocument(project.id).then((stored) => saveDocument(stored))}
         onExportAside={(one) => saveDocument(one.document)}
+        onRemoveAside={throwAway}
       />
       <CarveControls
         plan={plan}

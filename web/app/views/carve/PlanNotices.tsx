@@ -11,12 +11,21 @@ type Props = {
   onExportPlan: () => void;
   onExportStored: () => void;
   onExportAside: (one: StoredAside) => void;
+  onRemoveAside: (one: StoredAside) => void;
 };
 
 const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** What must be known of a plan before one goes on: that it is not stored, that two tabs differ, what was set aside. */
-export function PlanNotices({ editor: { trouble, retry, choose }, unread, aside, onExportPlan, onExportStored, onExportAside }: Props) {
+export function PlanNotices({
+  editor: { trouble, retry, choose },
+  unread,
+  aside,
+  onExportPlan,
+  onExportStored,
+  onExportAside,
+  onRemoveAside,
+}: Props) {
   return (
     <div className="plan-notices">
       {trouble?.kind === 'unsaved' && (
@@ -71,9 +80,14 @@ export function PlanNotices({ editor: { trouble, retry, choose }, unread, aside,
           key={one.id}
           severity="info"
           action={
-            <Button color="inherit" onClick={() => onExportAside(one)}>
-              Export it as it is
-            </Button>
+            <>
+              <Button color="inherit" onClick={() => onExportAside(one)}>
+                Export it as it is
+              </Button>
+              <Button color="inherit" onClick={() => onRemoveAside(one)}>
+                Throw it away
+              </Button>
+            </>
           }
         >
           Set aside {day.format(one.at)}: {one.why}
