@@ -145,7 +145,7 @@ test('a plan that this version cannot read is kept, said with its field, and can
   await page.getByRole('button', { name: 'Its pages, not yet marked' }).click();
   await expect(page.locator('.page-area iframe')).toBeVisible();
   await page.reload();
-  const aside = page.getByRole('alert').filter({ hasText: 'Set aside' });
+  const aside = page.getByRole('alert').filter({ hasText: /^Set aside/ });
   await expect(aside).toContainText('newer Liana (version 2)');
   await aside.getByRole('button', { name: 'Throw it away' }).click();
   await expect(aside).toBeHidden();
