@@ -37,7 +37,7 @@ const schema = Joi.object<DecisionsDocument>({
     .pattern(Joi.string(), Joi.valid('off', ...severities))
     .required(),
   twinsFrom: twinsFromSchema,
-});
+}).required();
 
 /** Reads decisions out of what was saved; says what is wrong with it, with the name of the field. */
 export function parseDecisions(given: unknown): { readonly decisions: Decisions } | { readonly wrong: string } {
