@@ -101,16 +101,22 @@ const questions: readonly (readonly [name: string, ask: (page: Page) => Promise<
   ],
 ];
 
-test('workers that end between questions: each question is answered all the same', async ({ page }) => {
-  await keepWorkers(page);
-  await page.goto('/demo');
-  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
-  for (const [name, ask] of questions)
-    await test.step(name, async () => {
-      await endWorkers(page);
-      await ask(page);
-    });
-});
+for (const [when, after] of [
+  ['between questions', undefined],
+  ['while they are asked', 15],
+] as const)
+  test(`workers that end ${when}: each question is answered all the same`, async ({ page }) => {
+    await keepWorkers(page);
+    await page.goto('/demo');
+    await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+    for (const [name, ask] of questions)
+      await test.step(name, async () => {
+        if (after === undefined) {
+          await endWorkers(page);
+          await ask(page);
+        } else await Promise.all([ask(page), page.waitForTimeout(after).then(() => endWorkers(page))]);
+      });
+  });
 
 const source = zip('large.zip', large(150));
 
