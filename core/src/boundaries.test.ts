@@ -23,6 +23,12 @@ const packages = new Set([
   '@babel/parser',
   '@babel/types',
   '@vue/compiler-dom',
+  // Types from the first; each part of the parser is imported alone.
+  'css-tree',
+  'css-tree/generator',
+  'css-tree/parser',
+  'css-tree/utils',
+  'css-tree/walker',
   'svelte/compiler',
   'diff',
   'fastest-levenshtein',
