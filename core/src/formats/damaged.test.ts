@@ -36,7 +36,7 @@ function damaged(document: unknown, path: Path, put: unknown): unknown {
   let at = copy as Record<string | number, unknown>;
   for (const key of path.slice(0, -1)) at = at[key] as Record<string | number, unknown>;
   const last = path.at(-1) ?? '';
-  if (put === undefined) delete at[last];
+  if (put === undefined) Reflect.deleteProperty(at, last);
   else at[last] = put;
   return copy;
 }
