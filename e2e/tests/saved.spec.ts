@@ -185,3 +185,17 @@ test('readings that are damaged are made again, and a damaged entry can be remov
   await page.getByRole('button', { name: 'Remove it' }).click();
   await expect(page.getByText('Strange cannot be shown')).toBeHidden();
 });
+
+test('what one tab brings in and names, another lists', async ({ page, context }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'See through a component application' })).toBeVisible();
+  const other = await context.newPage();
+  await other.goto('/demo');
+  await expect(other.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Towpath', exact: true })).toBeVisible();
+  await other.goto('/');
+  await other.getByRole('button', { name: 'Rename' }).click();
+  await other.getByLabel('Name').fill('A canal');
+  await other.keyboard.press('Enter');
+  await expect(page.getByRole('link', { name: 'A canal' })).toBeVisible();
+});

@@ -1,7 +1,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
-import { Link, useFetcher, useNavigate } from 'react-router';
+import { Link, useFetcher, useNavigate, useRevalidator } from 'react-router';
 import { useTell } from '../../parts/Notices';
 import { ThemeSwitch } from '../../parts/ThemeSwitch';
 import { useHandIn } from '../../parts/useHandIn';
@@ -9,6 +9,7 @@ import type { Project } from '../../storage/database';
 import { newPlanProject } from '../../storage/plans';
 import { DemoCards } from './DemoCards';
 import { OpenButtons } from './OpenButtons';
+import { onStoredElsewhere } from '../../storage/tabs';
 import type { Damaged } from '../../storage/projects';
 import type { Usage } from '../../storage/usage';
 import { ProjectItem } from './ProjectItem';
@@ -26,12 +27,16 @@ export function ProjectsView({ projects, damaged, usage }: Props) {
   const handIn = useHandIn();
   const fetcher = useFetcher<{ intent: string; id: string; name: string }>();
   const tell = useTell();
+  const { revalidate } = useRevalidator();
   const { data, submit } = fetcher;
   const navigate = useNavigate();
   const newPlan = async (): Promise<void> => {
     const id = await newPlanProject('A new plan').catch((error: unknown) => tell(error instanceof Error ? error.message : String(error)));
     if (id) await navigate(`/projects/${id}/carve`);
   };
+
+  // What another tab brings in, renames or deletes is shown here too.
+  useEffect(() => onStoredElsewhere(({ what }) => void (what === 'projects' && revalidate())), [revalidate]);
 
   useEffect(() => {
     switch (data?.intent) {
