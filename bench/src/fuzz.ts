@@ -1,7 +1,5 @@
-import { readdirSync, readFileSync, statSync } from 'node:fs';
-import path from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { loadCompilers } from '../../core/src/frameworks/registry';
+import { demoFiles } from '../../testing/src/files';
 import { allThrough } from '../../testing/src/fuzz/all-through';
 import { hostile } from '../../testing/src/fuzz/hostile';
 import { spoilt } from '../../testing/src/fuzz/spoil';
@@ -11,20 +9,9 @@ import { seeded } from '../../testing/src/random';
 // Spoilt sources through all of Liana: `npm run fuzz [-- COUNT [SEED]]`. Prints what was tried, what
 // held, the slowest and the most memory; ends with 1 where anything threw.
 
-const demo = fileURLToPath(new URL('../../demo', import.meta.url));
 const count = Number(process.argv[2] ?? 2000);
 const seed = Number(process.argv[3] ?? 1);
 await loadCompilers(['A.vue', 'A.svelte']);
-
-function filesBelow(root: string, folder = root): Files {
-  return Object.fromEntries(
-    readdirSync(folder).flatMap((name): [string, string][] => {
-      const file = path.join(folder, name);
-      if (statSync(file).isDirectory()) return Object.entries(filesBelow(root, file));
-      return /\.(?:tsx?|vue|svelte)$/.test(name) ? [[path.relative(root, file), readFileSync(file, 'utf8')]] : [];
-    }),
-  );
-}
 
 type Run = { readonly what: string; readonly size: number; readonly took: number };
 const runs: Run[] = [];
@@ -49,7 +36,7 @@ for (const { name, files } of hostile)
     Object.values(files).reduce((sum, text) => sum + text.length, 0),
   );
 const random = seeded(seed);
-const demos = ['react', 'vue', 'svelte'].map((framework) => filesBelow(path.join(demo, framework, 'worn')));
+const demos = ['react', 'vue', 'svelte'].map((framework) => demoFiles(`${framework}/worn`));
 for (let round = 0; round < count; round++) {
   const files = demos[Math.floor(random() * demos.length)] ?? {};
   const names = Object.keys(files);

@@ -1,7 +1,5 @@
-import { readdirSync, readFileSync, statSync } from 'node:fs';
-import path from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { describe, expect, test } from 'vitest';
+import { demoFiles } from '../../testing/src/files';
 import { allThrough } from '../../testing/src/fuzz/all-through';
 import { hostile } from '../../testing/src/fuzz/hostile';
 import { spoilt } from '../../testing/src/fuzz/spoil';
@@ -49,21 +47,9 @@ describe('one bad file is one problem', () => {
   });
 });
 
-const demo = fileURLToPath(new URL('../../demo', import.meta.url));
-
-function demoOf(framework: string): Record<string, string> {
-  const root = path.join(demo, framework, 'worn');
-  const below = (folder: string): string[] =>
-    readdirSync(folder).flatMap((name) => {
-      const file = path.join(folder, name);
-      return statSync(file).isDirectory() ? below(file) : /\.(?:tsx?|vue|svelte)$/.test(name) ? [file] : [];
-    });
-  return Object.fromEntries(below(root).map((file) => [path.relative(root, file), readFileSync(file, 'utf8')]));
-}
-
 describe('a project of which a file is spoilt', () => {
   test.each(['react', 'vue', 'svelte'])('%s: all of Liana goes through it', (framework) => {
-    const files = demoOf(framework);
+    const files = demoFiles(`${framework}/worn`);
     const names = Object.keys(files);
     const random = seeded(16);
     for (let round = 0; round < 25; round++) {

@@ -37,7 +37,7 @@ for (const [framework, words, slot] of [
     await expect(page.getByRole('banner')).toContainText(`${words} · 27 components`);
     await page.getByRole('link', { name: /^Findings/ }).click();
     await expect(page.getByRole('option', { name: /PassageRow needs eta/ })).toBeVisible();
-    await expect(page.getByText('could not be parsed')).toHaveCount(0);
+    await expect(page.getByText('could not be read or checked in full')).toHaveCount(0);
     await page.getByRole('link', { name: 'Liana, all projects' }).click();
     await expect(page.getByRole('region', { name: 'Projects' })).toContainText(`${words}.`);
   });
@@ -133,7 +133,7 @@ test('odd files: broken, empty, large, UTF-16, spaces and accents, no text at al
   await expect(page.getByRole('treeitem', { name: /^Wide/ })).toBeVisible();
   await expect(page.getByRole('treeitem', { name: /^Ünder/ })).toBeVisible();
   await page.getByRole('link', { name: /^Findings/ }).click();
-  await expect(page.getByText(/1 place could not be parsed/)).toContainText('src/broken.tsx, line 2: Unexpected token');
+  await expect(page.getByText(/1 place could not be read or checked in full/)).toContainText('src/broken.tsx, line 2: Unexpected token');
   await page.getByRole('link', { name: 'Liana, all projects' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'odd' })).toContainText(
     'Not readable: src/binary.js (it holds bytes that are not text)',

@@ -1,9 +1,7 @@
-import { readdirSync, readFileSync, statSync } from 'node:fs';
-import path from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { describe, expect, test } from 'vitest';
 import type { BodyFacts, FileFacts, Reading, TemplateNode } from '../model/facts';
 import { walkTemplate } from '../model/walk';
+import { demoFiles } from '../../../testing/src/files';
 import { alike } from '../../../testing/src/traces/alike';
 import { svelteOwn } from '../../../testing/src/traces/svelte';
 import { vueOwn } from '../../../testing/src/traces/vue';
@@ -11,16 +9,7 @@ import { readFile } from './read-file';
 import { loadCompilers } from './registry';
 import { seeded } from '../../../testing/src/random';
 
-const demo = fileURLToPath(new URL('../../../demo/react', import.meta.url));
-
-function filesBelow(folder: string): string[] {
-  return readdirSync(folder).flatMap((name) => {
-    const file = path.join(folder, name);
-    return statSync(file).isDirectory() ? filesBelow(file) : /\.tsx?$/.test(name) ? [file] : [];
-  });
-}
-
-const sources = filesBelow(demo).map((file) => ({ file: path.relative(demo, file), text: readFileSync(file, 'utf8') }));
+const sources = Object.entries(demoFiles('react')).map(([file, text]) => ({ file, text }));
 
 await loadCompilers(['App.vue', 'App.svelte']);
 

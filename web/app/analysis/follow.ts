@@ -44,6 +44,11 @@ export async function lookAgain(projectId: string, handle: FileSystemDirectoryHa
     ),
   );
   const read = await Promise.all(changed.filter((one) => known.has(one.file)).map((one) => takeFile(one.file, one.bytes)));
+  if (read.some((one) => 'refused' in one)) {
+    const isOther = await takeAnew(project, handle);
+    looked.set(projectId, now);
+    return isOther;
+  }
   const taken = read.flatMap((one) => ('refused' in one || known.get(one.file) === one.hash ? [] : [one]));
   if (taken.length > 0) await saveFiles(projectId, taken);
   looked.set(projectId, now);

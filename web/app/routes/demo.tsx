@@ -1,15 +1,14 @@
 import { redirect } from 'react-router';
 import { handInDemo } from '../analysis/hand-in';
+import { demos } from '../shipped/demos';
 import { Shell } from '../parts/Shell';
 import type { Route } from './+types/demo';
-
-const frameworks = ['react', 'vue', 'svelte'];
 
 /** One address that opens the demo: `/demo`, `/demo?edition=sound`, `/demo?framework=vue`. */
 export async function clientLoader({ request }: Route.ClientLoaderArgs) {
   const asked = new URL(request.url).searchParams;
   const edition = asked.get('edition') === 'sound' ? 'sound' : 'worn';
-  const framework = frameworks.find((one) => one === asked.get('framework')) ?? 'react';
+  const framework = demos.find((one) => one.framework === asked.get('framework'))?.framework ?? demos[0].framework;
   return redirect(`/projects/${await handInDemo(framework, edition)}/tree`);
 }
 clientLoader.hydrate = true as const;

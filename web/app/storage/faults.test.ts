@@ -128,6 +128,14 @@ describe('a decision that is not stored waits, holds in this tab, and is stored 
   });
 });
 
+test.each(faults.slice(1))('a project that cannot be deleted stays, and it is said: %s', async (_, error) => {
+  const before = await everything();
+  failing(error);
+  await expect(deleteProject('p')).rejects.toThrow(StorageError);
+  vi.restoreAllMocks();
+  expect(await everything()).toEqual(before);
+});
+
 describe('deleting when there is no room', () => {
   test('a project goes for good at once, with what it took', async () => {
     failing('QuotaExceededError');

@@ -69,11 +69,9 @@ export async function loadAside(projectId: string): Promise<StoredAside[]> {
   return (await database.aside.where({ projectId }).toArray()).sort((a, b) => b.at - a.at);
 }
 
-/** Throws away what was set aside; gives it back, so that it can be put there again. */
-export async function removeAside(id: number): Promise<StoredAside | undefined> {
-  const one = await database.aside.get(id);
+/** Throws away what was set aside. */
+export async function removeAside(id: number): Promise<void> {
   await database.aside.delete(id);
-  return one;
 }
 
 /** Sets something aside again that was thrown away. */

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { cancelledMessage } from '../analysis/progress';
 import { database, type Origin, type Project, type StoredFile, type StoredText } from './database';
-import { removeForGood, withRoom } from './room';
+import { isFull, removeForGood, withRoom } from './room';
 import { announce } from './tabs';
 
 const projectSchema = Joi.object<Project>({
@@ -132,13 +132,16 @@ export async function renameProject(id: string, name: string, seen?: string): Pr
  * room even to note that, it is gone at once, with what it took. Tells which.
  */
 export async function deleteProject(id: string): Promise<'kept' | 'gone'> {
-  const how = await database.projects.update(id, { deletedAt: Date.now() }).then(
-    () => 'kept' as const,
-    async () => {
-      await removeForGood(id);
-      return 'gone' as const;
-    },
-  );
+  const note = (): Promise<'kept' | 'gone'> =>
+    database.projects.update(id, { deletedAt: Date.now() }).then(
+      () => 'kept' as const,
+      async (error: unknown) => {
+        if (!isFull(error)) throw error;
+        await removeForGood(id);
+        return 'gone' as const;
+      },
+    );
+  const how = await withRoom(note);
   announce({ what: 'projects', projectId: id });
   return how;
 }

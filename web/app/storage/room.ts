@@ -9,6 +9,9 @@ const nameOf = (error: unknown): string => (error instanceof Error ? ((error as 
 const unwritten =
   /^(?:AbortError|UnknownError|InvalidStateError|DatabaseClosedError|TimeoutError|TransactionInactiveError|VersionError|MissingAPIError|OpenFailedError)$/;
 
+/** Whether something was not written because the browser has no room. */
+export const isFull = (error: unknown): boolean => /QuotaExceeded/.test(nameOf(error));
+
 /** Removes a project with all that is kept of it, for good. */
 export async function removeForGood(id: string): Promise<void> {
   const { files, texts, facts, plans, looks, triage, aside, projects } = database;
@@ -33,9 +36,8 @@ export async function withRoom<T>(write: () => Promise<T>): Promise<T> {
   try {
     return await write();
   } catch (error) {
-    const isFull = /QuotaExceeded/.test(nameOf(error));
-    if (isFull && (await makeRoom().catch(() => false))) return withRoom(write);
-    if (isFull)
+    if (isFull(error) && (await makeRoom().catch(() => false))) return withRoom(write);
+    if (isFull(error))
       throw new StorageError(
         'The browser has no room left for this. What was saved before is still there. Delete a project you no longer need, then try again.',
       );

@@ -125,6 +125,12 @@ export function CarveView({ project, first, wrong, looks: kept, aside, state }: 
     go({ part: id, region: at?.id, sheet: (at?.sheet ?? page?.id ?? sheet?.id) || undefined, show: 'part' });
   };
 
+  // After a merge an id may be that of another part: nothing stays chosen.
+  const onMerge = useEffectEvent(() => go({ region: undefined, part: undefined }));
+  useEffect(() => {
+    if (editor.merges > 0) onMerge();
+  }, [editor.merges]);
+
   const mark = (made: { plan: Plan; part: PartId; regions: readonly RegionId[] } | undefined, words: string): void => {
     if (!made) return;
     edit(made.plan);

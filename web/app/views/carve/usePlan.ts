@@ -34,10 +34,12 @@ export function stepped(history: History, action: Action): History {
 export type PlanTrouble =
   | { readonly kind: 'unsaved'; readonly says: string }
   /** Another tab has stored what does not fit. */
-  | { readonly kind: 'differs'; readonly theirs: KeptPlan };
+  | { readonly kind: 'differs' };
 
 export type PlanEditor = History & {
   readonly trouble: PlanTrouble | undefined;
+  /** How often another tab's plan was merged into this one: ids that were given here are others since. */
+  readonly merges: number;
   readonly edit: (plan: Plan, options?: { joins?: boolean }) => void;
   readonly undo: () => void;
   readonly redo: () => void;
@@ -62,6 +64,9 @@ export function usePlan(project: { readonly id: string; readonly name: string },
   const kept = useRef<KeptPlan>(first);
   const latest = useRef(history.plan);
   const isSaving = useRef(false);
+  /** Two plans do not fit into one: nothing is stored before one of them is chosen. */
+  const mustChoose = useRef(false);
+  const [merges, setMerges] = useState(0);
   const tell = useTell();
 
   const edit = useCallback((plan: Plan, { joins = false }: { joins?: boolean } = {}) => act({ kind: 'edit', plan, joins }), []);
@@ -69,28 +74,36 @@ export function usePlan(project: { readonly id: string; readonly name: string },
   /** Takes note of what was stored of `sent`; edits that were made meanwhile are put upon it. */
   const note = useCallback(
     (saved: SavedPlan, sent: Plan): void => {
-      if (saved.kind === 'differs') return setTrouble({ kind: 'differs', theirs: saved });
+      // What was edited while it was written may not fit what it was merged with: then one has to choose, too.
+      const shown =
+        saved.kind === 'differs'
+          ? undefined
+          : saved.kind === 'saved' || latest.current === sent
+            ? saved.plan
+            : mergePlans(sent, latest.current, saved.plan);
+      if (saved.kind === 'differs' || shown === undefined) {
+        mustChoose.current = true;
+        return setTrouble({ kind: 'differs' });
+      }
       kept.current = saved;
       setTrouble(undefined);
       if (saved.kind === 'saved') return;
-      const shown = latest.current === sent ? saved.plan : (mergePlans(sent, latest.current, saved.plan) ?? latest.current);
       latest.current = shown;
       edit(shown);
+      setMerges((count) => count + 1);
       tell('Another tab changed this plan too; both are in it now.');
     },
     [edit, tell],
   );
 
   const save = useCallback(async (): Promise<void> => {
-    if (isSaving.current) return;
+    if (isSaving.current || mustChoose.current) return;
     isSaving.current = true;
     try {
-      while (latest.current !== kept.current.plan) {
+      while (!mustChoose.current && latest.current !== kept.current.plan) {
         const sent = latest.current;
         const saved = await savePlan(id, sent, kept.current);
         note(saved, sent);
-        // A plan that was not written is kept as known, so that it is not sent again before one has chosen.
-        if (saved.kind === 'differs') break;
       }
     } catch (error) {
       setTrouble({ kind: 'unsaved', says: error instanceof Error ? error.message : String(error) });
@@ -104,9 +117,9 @@ export function usePlan(project: { readonly id: string; readonly name: string },
     void save();
   }, [history.plan, save]);
 
-  const isUnsaved = trouble?.kind === 'unsaved';
+  const isTrouble = trouble !== undefined;
   useEffect(() => {
-    if (!isUnsaved) return;
+    if (!isTrouble) return;
     const timer = setInterval(() => void save(), pause);
     const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
     window.addEventListener('beforeunload', warn);
@@ -114,7 +127,7 @@ export function usePlan(project: { readonly id: string; readonly name: string },
       clearInterval(timer);
       window.removeEventListener('beforeunload', warn);
     };
-  }, [isUnsaved, save]);
+  }, [isTrouble, save]);
 
   useEffect(
     () =>
@@ -144,14 +157,20 @@ export function usePlan(project: { readonly id: string; readonly name: string },
     if (trouble?.kind !== 'differs') return;
     const { plan: theirs } = await loadPlan({ id, name });
     const [chosen, other] = whose === 'mine' ? [latest.current, theirs] : [theirs, latest.current];
-    const saved = await choosePlan(id, chosen, other, whose === 'mine' ? 'The plan of another tab' : 'The plan of this tab');
-    kept.current = { plan: chosen, revision: saved.revision };
-    latest.current = chosen;
-    edit(chosen);
-    setTrouble(undefined);
+    try {
+      const saved = await choosePlan(id, chosen, other, whose === 'mine' ? 'The plan of another tab' : 'The plan of this tab');
+      kept.current = { plan: chosen, revision: saved.revision };
+      mustChoose.current = false;
+      latest.current = chosen;
+      edit(chosen);
+      setMerges((count) => count + 1);
+      setTrouble(undefined);
+    } catch (error) {
+      tell(error instanceof Error ? error.message : String(error));
+    }
   };
 
   const undo = useCallback(() => act({ kind: 'undo' }), []);
   const redo = useCallback(() => act({ kind: 'redo' }), []);
-  return { ...history, trouble, edit, undo, redo, bring, retry: () => void save(), choose };
+  return { ...history, trouble, merges, edit, undo, redo, bring, retry: () => void save(), choose };
 }

@@ -32,7 +32,7 @@ type Props = {
   twin: readonly [string, string] | undefined;
 };
 
-/** Places that could not be parsed: what the findings do not speak of. */
+/** Places that could not be read or checked in full: what the findings do not speak of. */
 function Problems({ problems }: Pick<Summary, 'problems'>) {
   const [first] = problems;
   if (!first) return null;
@@ -40,8 +40,8 @@ function Problems({ problems }: Pick<Summary, 'problems'>) {
   return (
     <details className="problems">
       <summary>
-        {counted(problems.length, 'place')} could not be parsed; what could be read around {problems.length === 1 ? 'it' : 'them'} is.{' '}
-        {words(first)}
+        {counted(problems.length, 'place')} could not be read or checked in full; what could be read around{' '}
+        {problems.length === 1 ? 'it' : 'them'} is. {words(first)}
       </summary>
       <ul>
         {problems.map((problem) => (

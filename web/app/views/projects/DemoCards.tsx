@@ -4,14 +4,9 @@ import CardActions from '@mui/material/CardActions';
 import CardContent from '@mui/material/CardContent';
 import { handInDemo } from '../../analysis/hand-in';
 import { frameworkWords } from '../../parts/frameworks';
+import { demos } from '../../shipped/demos';
 
 type Props = { onBring: (bring: () => Promise<string | undefined>) => Promise<void> };
-
-const demos = [
-  { framework: 'react', says: 'Function and class components, hooks, context and a reducer.' },
-  { framework: 'vue', says: 'Single-file components, with script setup and with options.' },
-  { framework: 'svelte', says: 'Runes, and some components of the older form.' },
-] as const;
 
 /** The demo in each framework, with faults planted in it and without. */
 export function DemoCards({ onBring }: Props) {

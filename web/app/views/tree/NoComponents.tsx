@@ -11,7 +11,7 @@ export function NoComponents({ summary }: { summary: Summary }) {
         <p>
           {summary.files} files were read. Liana draws components of React, Vue and Svelte, and none was seen in them.
           {summary.problems.length > 0 && problem
-            ? ` ${summary.problems.length === 1 ? 'One place' : `${summary.problems.length} places`} could not be parsed, first ${problem.file}, line ${problem.line}: ${problem.message}`
+            ? ` ${summary.problems.length === 1 ? 'One place' : `${summary.problems.length} places`} could not be read in full, first ${problem.file}, line ${problem.line}: ${problem.message}`
             : ''}
         </p>
         <p>

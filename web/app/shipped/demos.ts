@@ -1,0 +1,6 @@
+/** The frameworks in which the demo ships, with what each shows. */
+export const demos = [
+  { framework: 'react', says: 'Function and class components, hooks, context and a reducer.' },
+  { framework: 'vue', says: 'Single-file components, with script setup and with options.' },
+  { framework: 'svelte', says: 'Runes, and some components of the older form.' },
+] as const;
