@@ -18,7 +18,7 @@ import {
   problemsOf,
   reachOf,
   parseBare,
-  readFile,
+  readFiles,
   type TraceEntry,
   type TreeEntry,
   unfold,
@@ -102,7 +102,7 @@ export type Analysed = {
 /** Analyses a folder, timing each phase beside the bare parsers. */
 export function analyseFolder(folder: Folder, options: CheckOptions = {}): Analysed {
   const floor = parseFloor(folder);
-  const read = timed(() => new Map<string, FileFacts>(folder.sources.map(({ file, text }) => [file, readFile(file, text)])));
+  const read = timed(() => readFiles(folder.sources));
   const linked = timed(() => link(read.result, folder.configs));
   const failures: PlacedProblem[] = [];
   const checked = timed(() => check(linked.result, undefined, { onFailure: (problem) => failures.push(problem), ...options }));

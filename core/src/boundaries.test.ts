@@ -33,6 +33,7 @@ const packages = new Set([
   'diff',
   'fastest-levenshtein',
   'globals',
+  'htmlparser2',
   'ignore',
   'joi',
   'jsonc-parser',

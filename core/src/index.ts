@@ -15,8 +15,8 @@ export { walkTemplate, usesIn } from './model/walk';
 export * from './triage';
 export { type KnownUse, knownUses, nearest } from './contract';
 export * from './fixes';
-export { adapterOf, adapters, isReadable, loadCompilers, parseBare } from './frameworks/registry';
-export { readerVersion, readFile } from './frameworks/read-file';
+export { adapterOf, adapters, filesBeside, isReadable, loadCompilers, parseBare } from './frameworks/registry';
+export { byFolder, readerVersion, readFile, readFiles } from './frameworks/read-file';
 export { fileRole, isConfig, link, type Linked, problemsOf, relink } from './link';
 export {
   ancestors,

@@ -1,5 +1,5 @@
 import type { Traits } from '../frameworks/traits';
-import type { Travel } from '../tree';
+import type { Travel } from '../model/facts';
 
 /** Events that the platform raises for one element alone. */
 const still: ReadonlySet<string> = new Set(

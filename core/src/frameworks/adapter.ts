@@ -2,6 +2,7 @@ import type { FileFacts } from '../model/facts';
 import type { Framework } from '../model/framework';
 import type { SkeletonWriter } from '../model/skeleton';
 import type { FilePath } from '../model/span';
+import type { Beside } from '../read/elements/unit';
 import type { LinkConventions } from './conventions';
 import type { Traits } from './traits';
 import type { Writer } from './writer';
@@ -17,8 +18,12 @@ export type Adapter = {
   readonly ownPackages: RegExp;
   /** Whether a script belongs to it that imports none of those of any framework. */
   readonly readsScript: (file: FilePath, text: string) => boolean;
-  /** The facts of one of its files or scripts. May throw; the parser of its own files was loaded before. */
-  readonly read: (file: FilePath, text: string) => FileFacts;
+  /** The facts of one of its files or scripts, read with those beside it. May throw; the parser of its own files was loaded before. */
+  readonly read: (file: FilePath, text: string, beside: Beside) => FileFacts;
+  /** The files that are read with one of its own or its scripts, of all that there are; absent where each is read alone. */
+  readonly beside?: (file: FilePath, all: Iterable<FilePath>) => readonly FilePath[];
+  /** Whether one of its files by name is its own by its text; absent where the name alone tells. */
+  readonly isOwn?: (file: FilePath, text: string) => boolean;
   /** Fetches the parser of its own files. */
   readonly load: () => Promise<void>;
   /** Parses one of its own files and throws the result away. Throws where it cannot be parsed. */
@@ -26,8 +31,8 @@ export type Adapter = {
   readonly link: LinkConventions;
   readonly traits: Traits;
   readonly write: Writer;
-  /** Writes the skeleton of a plan. */
-  readonly skeleton: SkeletonWriter;
+  /** Writes the skeleton of a plan; absent where nobody has written that yet. */
+  readonly skeleton?: SkeletonWriter;
 };
 
 export type { LinkConventions, Traits, Writer };

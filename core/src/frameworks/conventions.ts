@@ -52,6 +52,8 @@ export type LinkConventions = {
   readonly shellOfTable?: (project: Project, table: FilePath) => FilePath | undefined;
   /** Specifiers that stand for a folder of each package without being configured there: `$lib` → `src/lib`. */
   readonly folders?: Readonly<Record<string, string>>;
+  /** Modules that stand for files by their place alone, for a project's files: a namespace and a name. */
+  readonly moduleFile?: (files: ReadonlySet<FilePath>) => (specifier: string) => FilePath | undefined;
   /** Files that only a router shows: what another one hands to them is of another address. */
   readonly routerFiles?: RegExp;
   /** Whether a name of a package gives the route that is shown. */

@@ -1,7 +1,10 @@
 import type { FileFacts } from '../model/facts';
 import { declaredForAll, listenedNames, loadedLater, openedNames, propsReadOutside, unmentionedProps } from '../read/mentions';
+import type { Beside } from '../read/elements/unit';
 import { tooDeep } from '../read/script/parse';
-import { readerOf, traitsOf } from './registry';
+import { directoryOf } from '../model/paths';
+import type { FilePath } from '../model/span';
+import { filesBeside, readerOf, traitsOf } from './registry';
 
 /** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
 export const readerVersion = '19';
@@ -31,10 +34,10 @@ function withMentions(facts: FileFacts, text: string): FileFacts {
 }
 
 /**
- * The facts of one file. Never throws: a file that cannot be read gives its problems and whatever
- * could still be read.
+ * The facts of one file, read with those beside it (`filesBeside`). Never throws: a file that cannot be read gives
+ * its problems and whatever could still be read.
  */
-export function readFile(file: string, text: string): FileFacts {
+export function readFile(file: string, text: string, beside: Beside = []): FileFacts {
   const reader = readerOf(file, () => text);
   const empty: FileFacts = {
     file,
@@ -53,10 +56,33 @@ export function readFile(file: string, text: string): FileFacts {
   };
   if (!reader) return empty;
   try {
-    return withMentions(reader.read(file, text), text);
+    return withMentions(reader.read(file, text, beside), text);
   } catch (error) {
     const message =
       error instanceof RangeError ? tooDeep : `Liana could not read this file: ${error instanceof Error ? error.message : String(error)}`;
     return { ...empty, problems: [{ message, start: 0, end: Math.min(1, text.length) }] };
   }
+}
+
+/** The files of a project by the folders in which they stand: what may be read with one stands beside it. */
+export function byFolder(files: Iterable<FilePath>): (file: FilePath) => readonly FilePath[] {
+  const folders = new Map<string, FilePath[]>();
+  for (const file of files) {
+    const known = folders.get(directoryOf(file));
+    if (known) known.push(file);
+    else folders.set(directoryOf(file), [file]);
+  }
+  return (file) => folders.get(directoryOf(file)) ?? [];
+}
+
+/** The facts of all files of a project, by file. */
+export function readFiles(sources: readonly { readonly file: FilePath; readonly text: string }[]): Map<FilePath, FileFacts> {
+  const texts = new Map(sources.map(({ file, text }) => [file, text]));
+  const around = byFolder(texts.keys());
+  return new Map(
+    sources.map(({ file, text }) => {
+      const beside = filesBeside(file, around(file)).map((one) => ({ file: one, text: texts.get(one) ?? '' }));
+      return [file, readFile(file, text, beside)];
+    }),
+  );
 }

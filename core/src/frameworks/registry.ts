@@ -3,12 +3,13 @@ import type { Framework } from '../model/framework';
 import type { FilePath } from '../model/span';
 import { parseScriptBare } from '../read/script/parse';
 import type { Adapter, Traits } from './adapter';
+import { lwc } from './lwc';
 import { react } from './react';
 import { svelte } from './svelte';
 import { vue } from './vue';
 
 /** Every framework, by hand. A script is read by the first whose packages it imports, else by the first that takes it for its own; the last one reads all others. */
-export const adapters: readonly Adapter[] = [vue, svelte, react];
+export const adapters: readonly Adapter[] = [vue, svelte, lwc, react];
 
 const scripts = /\.[cm]?[jt]sx?$/;
 
@@ -44,7 +45,7 @@ export const markupOf = (framework: Framework | undefined): Traits['markup'] | u
 
 /** Who reads a file; undefined for files that nobody does. */
 export function readerOf(file: FilePath, text: () => string): Adapter | undefined {
-  const own = adapters.find((adapter) => adapter.files?.test(file));
+  const own = adapters.find(({ files, isOwn }) => files?.test(file) && (isOwn?.(file, text()) ?? true));
   return own ?? (scripts.test(file) ? readerOfScript(file, text()) : undefined);
 }
 
@@ -59,6 +60,14 @@ export function isReadable(file: FilePath): boolean {
   return scripts.test(file) || adapters.some((adapter) => adapter.files?.test(file));
 }
 
+/**
+ * The files that are read together with one, with their texts: a class with its templates. None for most. An edit of any of
+ * them is an edit of it.
+ */
+export function filesBeside(file: FilePath, all: Iterable<FilePath>): readonly FilePath[] {
+  return adapters.flatMap((adapter) => adapter.beside?.(file, all) ?? []);
+}
+
 /** Fetches the parsers that the reading of these files needs; to be awaited before `readFile` is called with any of them. */
 export async function loadCompilers(files: Iterable<FilePath>): Promise<void> {
   const names = [...files];
@@ -70,7 +79,7 @@ export async function loadCompilers(files: Iterable<FilePath>): Promise<void> {
  * costs at the least. Throws where the text cannot be parsed.
  */
 export function parseBare(file: FilePath, text: string): void {
-  const own = adapters.find((adapter) => adapter.files?.test(file));
+  const own = adapters.find(({ files, isOwn }) => files?.test(file) && (isOwn?.(file, text) ?? true));
   if (own) own.parseBare(file, text);
   else parseScriptBare(file, text);
 }

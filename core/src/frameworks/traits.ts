@@ -48,6 +48,8 @@ export type Traits = {
   readonly twoWay: 'none' | 'event' | 'mark';
   /** Names of slots are told apart from those of props. */
   readonly namedSlots: boolean;
+  /** A component is an element of the page: events go outward from it, its markup may stand in a shadow tree, and attributes set its properties. */
+  readonly areElements: boolean;
   /** Markup may need a layer that is no element, around several. */
   readonly fragments: boolean;
 };

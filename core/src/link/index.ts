@@ -321,7 +321,8 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
     const exported = new Set(file.exports.filter((one) => one.from === undefined).map((one) => one.local.split('.')[0]));
     // What is exported under another name, or wrapped, is offered as well.
     for (const one of file.aliases) if (exported.has(one.name)) exported.add(one.target.split('.')[0]);
-    for (const facts of file.components) add(file, facts, 'component', library && exported.has(facts.local.split('.')[0]));
+    for (const facts of file.components)
+      add(file, facts, 'component', facts.isOffered === true || (library && exported.has(facts.local.split('.')[0])));
     file.roots.forEach((root, index) => {
       const id = add(file, standIn(`<root ${index + 1}>`, root), root.mounts ? 'root' : 'route', false);
       if (root.of === undefined) return;

@@ -27,6 +27,7 @@ export function makeResolver(
   inferred: readonly InferredAlias[] = [],
 ): ResolveModule {
   const known = new Map<string, Resolved>();
+  const conventional = adapters.flatMap(({ link }) => link.moduleFile?.(files) ?? []);
   const bySuffix = suffixIndex(files, ambient);
   const scopes = new Map<string, string>();
   /** The configuration that a folder's files are under; files under the same one resolve bare specifiers alike. */
@@ -43,7 +44,7 @@ export function makeResolver(
     const key = `${specifier.startsWith('.') ? directory : scopeOf(directory)}\n${specifier}`;
     const found = known.get(key);
     if (found) return found;
-    const resolved = withInferred(files, inferred, specifier, resolve(files, config, bySuffix, from, specifier));
+    const resolved = withInferred(files, inferred, specifier, resolve(files, config, bySuffix, from, specifier, conventional));
     known.set(key, resolved);
     return resolved;
   };
@@ -88,6 +89,7 @@ function resolve(
   bySuffix: ReadonlyMap<string, FilePath>,
   from: FilePath,
   given: string,
+  conventional: readonly ((specifier: string) => FilePath | undefined)[],
 ): Resolved {
   const specifier = given.replace(/\?.*$/, '');
   if (notCode.test(given)) return { kind: 'outside', module: given };
@@ -100,7 +102,8 @@ function resolve(
     byPackageImports(files, packageOf(config, from), specifier) ??
     byWorkspace(files, config.packages, specifier) ??
     byUsualAlias(files, config, from, specifier) ??
-    bySuffix.get(specifier);
+    bySuffix.get(specifier) ??
+    conventional.map((fileOf) => fileOf(specifier)).find((one) => one !== undefined);
   if (file) return { kind: 'file', file };
   return /^[~#]|^@\//.test(specifier) ? { kind: 'missing', specifier } : { kind: 'outside', module: specifier };
 }

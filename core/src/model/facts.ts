@@ -59,8 +59,24 @@ export type FileFacts = {
   readonly runs?: 'client' | 'server';
   /** Functions that a script which runs on the server hands to the page of a file; absent for none. */
   readonly handsOver?: { readonly to: FilePath; readonly functions: readonly { readonly name: string; readonly span: Span }[] };
+  /** Classes of the module whose instances are events; absent for none. */
+  readonly eventClasses?: readonly EventClassFact[];
+  /** Classes, and functions that make one of another, that components extend; no tag stands for them. Absent for none. */
+  readonly bases?: readonly ComponentFacts[];
   /** The file of a page that is never started in the browser, and where that is said. */
   readonly neverStarts?: { readonly file: FilePath; readonly span: Span };
+};
+
+/** A class whose instances are events. Members and parts of the detail are told by the parameter, counted from 0, that they are given. */
+export type EventClassFact = {
+  readonly name: string;
+  /** What the event is called; `{name}` for a constant of another module. */
+  readonly event: string;
+  readonly bubbles: boolean;
+  readonly composed: boolean;
+  readonly members: Readonly<Record<string, number>>;
+  readonly detail?: number;
+  readonly inDetail?: Readonly<Record<string, number>>;
 };
 
 /** A key under which a function of the module gives something, and the call that does. */
@@ -176,8 +192,26 @@ export type ComponentFacts = BodyFacts & {
   readonly raisesUnseen?: true;
   /** Props whose names stand nowhere in the component but where they are declared; absent for none. */
   readonly unmentioned?: readonly MemberKey[];
+  /** It is set by what is outside of the project, too: a builder of pages, the platform. */
+  readonly isOffered?: true;
   /** How many lines it takes. */
   readonly lines?: number;
+  /** Other files that it is read from: templates beside its class, classes that it extends; absent for none. */
+  readonly files?: readonly FilePath[];
+  /** Module names of what its class extends, the nearest first; functions that make a class of another are called: `Busy()`. Absent for none. */
+  readonly bases?: readonly string[];
+  /** It is an element of the page; absent for components that leave none. */
+  readonly element?: ElementFact;
+};
+
+/** What a component that is an element of the page has as one. */
+export type ElementFact = {
+  /** Who sees into it: its markup stands in a shadow tree, or in the document's own. */
+  readonly root: 'light' | 'open' | 'closed';
+  /** Properties by the attributes that set them, in lower case. */
+  readonly attributes: Readonly<Record<string, string>>;
+  /** Nothing stands for its tag: others extend it. */
+  readonly isAbstract?: true;
 };
 
 /** A state that is set each time it is rendered or an effect runs, which makes both happen again. */
@@ -330,6 +364,10 @@ export type ArgFact = {
   readonly constant?: string;
   /** What is read is handed in as it is at that moment, where it could be followed. */
   readonly byValue?: true;
+  /** It is the component’s own element, or the instance of a class. */
+  readonly isOwn?: true;
+  /** Of an object that is made in place: its members that are flags. */
+  readonly flags?: Readonly<Record<string, boolean>>;
 };
 
 /** What a hook from outside gives of the store it is handed; numbers are positions of arguments. */
@@ -396,6 +434,8 @@ export type Channel = {
   readonly name?: string;
   /** The value of the body that holds the element; absent where the text does not tell which it is. */
   readonly element?: number;
+  /** It is the component's own element, or the root of the shadow tree that this bears. */
+  readonly own?: 'element' | 'root';
 };
 
 /** The event by which a timer is heard, as if the window sent it. */
@@ -405,6 +445,14 @@ export const timerEvent = 'timer';
 export type SendFact = {
   readonly channel: Channel;
   readonly bubbles: boolean;
+  /** Where its options come from that are not written in place: a parameter, for who hands it in. */
+  readonly options?: Reading;
+  /** It leaves the shadow tree in which it is sent; absent where there may be none. */
+  readonly composed?: boolean;
+  /** Whoever sends it reads afterwards what others have put into it: it asks for something. */
+  readonly asks?: true;
+  /** The class that it is made of, as the module names it: what it says stands there, and `args` is what it is made with. */
+  readonly made?: string;
   readonly args: readonly ArgFact[];
   readonly span: Span;
 };
@@ -458,6 +506,8 @@ export type ActionFact = {
   readonly onServer?: true;
   /** Whenever it handles an event, it keeps it from going further. */
   readonly stops?: true;
+  /** It answers the event that it handles: what it puts into it, or hands to a function in it. */
+  readonly answers?: readonly Reading[];
   /** A reducer: the kinds of action it tells apart, each with its lines. */
   readonly cases?: readonly { readonly actionType: string; readonly span: Span }[];
   readonly cleansUp: boolean;
@@ -499,7 +549,12 @@ export type RaiseFact = {
   readonly span: Span;
   /** What it hands to the handler. */
   readonly args?: readonly ArgFact[];
+  /** It is an event of the document, which goes on by itself; absent where only the owner hears it. */
+  readonly travel?: Travel;
 };
+
+/** How far an event of the document goes from where it is raised: outward at all, and out of the shadow tree in which it is raised. */
+export type Travel = { readonly bubbles: boolean; readonly composed: boolean };
 
 export type Direction = 'in' | 'out' | 'two-way';
 
@@ -530,6 +585,8 @@ export type Binding = {
   /** Markup given as a value; with `hands`, by a function. */
   readonly markup?: readonly TemplateNode[];
   readonly slotProps?: readonly number[];
+  /** It is given as an attribute, which is a text: a flag that is there or not, or what the property makes of the text. */
+  readonly asAttribute?: 'text' | 'flag';
   /** What is made in place of a value: a list, an object, a function. */
   readonly made?: 'list' | 'object' | 'function';
   /** A component given as a value: its module name. */

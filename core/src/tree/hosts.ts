@@ -1,8 +1,5 @@
-import type { Binding, TemplateElement } from '../model/facts';
+import type { Binding, TemplateElement, Travel } from '../model/facts';
 import type { Host, HostIndex, Tree } from '../model/tree';
-
-/** How far an event goes from where it is raised: outward at all, and out of the shadow tree in which it is raised. */
-export type Travel = { readonly bubbles: boolean; readonly composed: boolean };
 
 /** A host that an event passes. `up`: it passes on its way out, or is raised there; else only on its way in, where a listener asks for that. */
 export type Passed = { readonly host: Host; readonly up: boolean };

@@ -22,6 +22,10 @@ export type Frame = {
   readonly caller?: { readonly frame: number; readonly value: number };
 };
 
+/** Whether a file is one of those that a frame's body is read from. */
+export const isReadFrom = ({ file, component }: Frame, asked: FilePath): boolean =>
+  file === asked || (component?.facts.files?.includes(asked) ?? false);
+
 /** A value in a frame, and which part of it is followed. */
 export type Spot = { readonly frame: number; readonly value: number; readonly track: readonly string[] };
 

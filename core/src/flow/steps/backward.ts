@@ -2,7 +2,7 @@ import type { ArgFact, Reading, TemplateNode, TemplateUse } from '../../model/fa
 import { defaultSlot, type MemberKey, memberName, memberOf, propKey } from '../../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../../model/given';
 import { useById } from '../../model/lookup';
-import type { Span } from '../../model/span';
+import { locate, type Span } from '../../model/span';
 import type { Provider } from '../../model/tree';
 import { usesIn } from '../../model/walk';
 import { type Frame, type Graph, type Spot } from '../graph/frames';
@@ -417,7 +417,7 @@ function moduleBack(graph: Graph, frame: Frame, spot: Spot): Step[] {
         {
           kind: 'owns',
           ...here,
-          at: { file: meant.file, start: meant.span.start, end: meant.span.end },
+          at: locate(meant.file, meant.span),
           ending: spot.track.includes('()') ? 'function' : 'constant',
         },
       ];

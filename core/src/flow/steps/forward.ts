@@ -5,7 +5,7 @@ import { bindingKey } from '../../model/given';
 import { adapterOf } from '../../frameworks/registry';
 import { useById } from '../../model/lookup';
 import { remembered } from '../../model/remembered';
-import type { Location, Span } from '../../model/span';
+import { locate, type Location, type Span } from '../../model/span';
 import type { Provider } from '../../model/tree';
 import { channelKey, channelsOf, type Hearer, reaches } from './channels';
 import { type Frame, type Graph, type Spot, valueOf } from '../graph/frames';
@@ -447,7 +447,7 @@ export function reducerStep(graph: Graph, frame: Frame, state: number, told: str
 function namedReducer(graph: Graph, frame: Frame, reducer: string, told: string | undefined): Step | undefined {
   const meant = graph.named(frame, reducer);
   if (meant.kind !== 'value') return undefined;
-  const at = { file: meant.file, start: meant.span.start, end: meant.span.end };
+  const at = locate(meant.file, meant.span);
   return { kind: 'catches', how: 'same', at, frame: frame.index, name: told ?? reducer, by: reducer };
 }
 

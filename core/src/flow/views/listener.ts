@@ -1,8 +1,8 @@
 import type { Binding, TemplateNode } from '../../model/facts';
-import { contains, type FilePath } from '../../model/span';
+import { covers, type FilePath } from '../../model/span';
 import type { PlaceIndex } from '../../model/tree';
 import { walkTemplate } from '../../model/walk';
-import type { Frame, Graph } from '../graph/frames';
+import { type Frame, type Graph, isReadFrom } from '../graph/frames';
 import { codeAt } from '../graph/targets';
 import type { FlowQueries } from '../steps/queries';
 import type { Subject, SubjectId } from './subject';
@@ -69,11 +69,11 @@ export function listenerOf({ frames }: Graph, id: SubjectId, place: PlaceIndex =
 
 /** The listener whose name stands at an offset of a file, at the given place where its component stands there, else at its first. */
 export function listenerAt({ frames }: Graph, file: FilePath, offset: number, place: PlaceIndex = -1): Listener | undefined {
-  const point = { start: offset, end: offset };
-  const own = frames.filter((frame) => frame.file === file && frame.place >= 0);
+  const point = { file, start: offset, end: offset };
+  const own = frames.filter((frame) => frame.place >= 0 && isReadFrom(frame, file));
   const asked = own.filter((frame) => frame.place === place);
   for (const frame of [...asked, ...own]) {
-    const found = listenersOf(frame).find(({ binding }) => contains(binding.nameSpan, point));
+    const found = listenersOf(frame).find(({ binding }) => covers(frame.file, binding.nameSpan, point));
     if (found) return found;
   }
   return undefined;

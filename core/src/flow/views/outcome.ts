@@ -1,5 +1,6 @@
 import type { ChangeFact } from '../../model/facts';
-import { contains, type Location } from '../../model/span';
+import { contains, locate, type Location } from '../../model/span';
+import { codeAt } from '../graph/targets';
 import { type Frame, type Spot, valueOf } from '../graph/frames';
 import type { FlowQueries } from '../steps/queries';
 import { type Impact, impactOf } from './impact';
@@ -44,7 +45,7 @@ function rungsOf(ways: FlowQueries, frame: Frame, action: number): { rungs: Rung
         rungs.push({
           ...(rungs[0] as Rung),
           kind: 'catches',
-          code: [{ file: run.frame.file, ...(run.frame.body.actions[run.action]?.span ?? { start: 0, end: 0 }) }],
+          code: [codeAt(run.frame, run.frame.body.actions[run.action]?.span ?? { start: 0, end: 0 })],
         });
       if (run.kind === 'setter') states.push({ frame: run.frame.index, value: run.state, track: [] });
     }
@@ -117,7 +118,9 @@ function sourceOf({ graph }: FlowQueries, spot: Spot): Spot {
 /** The function that stands at a place, by itself or in an attribute. */
 function functionsAt({ graph }: FlowQueries, at: Location): string[] {
   const within = graph.frames.flatMap((frame) =>
-    frame.file === at.file ? frame.body.actions.flatMap((action) => (contains(at, action.span) ? [action.span.start] : [])) : [],
+    frame.file === at.file
+      ? frame.body.actions.flatMap((action) => (contains(at, locate(frame.file, action.span)) ? [action.span.start] : []))
+      : [],
   );
   return within.length > 0 ? [`${at.file}:${Math.min(...within)}`] : [];
 }

@@ -1,9 +1,9 @@
 import type { ValueFact, ValueKind } from '../../model/facts';
 import type { MemberKey } from '../../model/member';
 import { memberKeyOf } from '../../model/given';
-import { contains, type FilePath, type Location, type Span } from '../../model/span';
+import { covers, type FilePath, type Location } from '../../model/span';
 import type { PlaceIndex } from '../../model/tree';
-import { type Frame, type Graph, type Spot, valueOf } from '../graph/frames';
+import { type Frame, type Graph, isReadFrom, type Spot, valueOf } from '../graph/frames';
 import { nameOf } from '../steps/step';
 import { codeAt, givenTo } from '../graph/targets';
 
@@ -188,25 +188,25 @@ type Hit = { readonly spot: Spot; readonly length: number; readonly rank: number
  * is named. The narrowest reading is meant: on `boat` of `item.boat` it is the boat.
  */
 export function spotAt(graph: Graph, file: FilePath, offset: number, place: PlaceIndex = -1): Spot | undefined {
-  const point: Span = { start: offset, end: offset };
+  const point: Location = { file, start: offset, end: offset };
   let best: Hit | undefined;
   const offer = (hit: Hit): void => {
     if (!best || hit.length < best.length || (hit.length === best.length && hit.rank > best.rank)) best = hit;
   };
   for (const frame of graph.frames) {
-    if (frame.file !== file) continue;
+    if (!isReadFrom(frame, file)) continue;
     const rank = frame.place === place ? 1 : 0;
     frame.body.values.forEach((value, index) => {
-      if (contains(value.span, point))
+      if (covers(frame.file, value.span, point))
         offer({ spot: { frame: frame.index, value: index, track: [] }, length: value.span.end - value.span.start, rank });
     });
     for (const { value, start } of calledIn(frame)) {
       const length = frame.body.values[value]?.name.length ?? 0;
-      if (contains({ start, end: start + length }, point)) offer({ spot: { frame: frame.index, value, track: [] }, length, rank });
+      if (frame.file === file && covers(file, { start, end: start + length }, point)) offer({ spot: { frame: frame.index, value, track: [] }, length, rank });
     }
     for (const sinks of graph.indexOf(frame).sinks.values()) {
       for (const { reading } of sinks) {
-        if (!contains(reading.span, point)) continue;
+        if (!covers(frame.file, reading.span, point)) continue;
         const value: ValueFact | undefined = frame.body.values[reading.value];
         if (!value) continue;
         offer({
@@ -219,7 +219,7 @@ export function spotAt(graph: Graph, file: FilePath, offset: number, place: Plac
     for (const [value, calls] of graph.indexOf(frame).calls) {
       for (const site of calls) {
         const span = site.by === 'raise' ? site.raise.span : site.call.span;
-        if (!contains(span, point)) continue;
+        if (!covers(frame.file, span, point)) continue;
         offer({
           spot: { frame: frame.index, value, track: site.by === 'call' ? site.call.path : [] },
           length: span.end - span.start,
@@ -238,8 +238,8 @@ function propAt(graph: Graph, file: FilePath, offset: number): Spot | undefined 
     if (!frame) continue;
     for (const [name, value] of graph.indexOf(frame).props) {
       const given = givenTo(graph, frame, name);
-      if (given?.owner.file !== file || !given.binding) continue;
-      if (contains(given.binding.nameSpan, { start: offset, end: offset })) return { frame: frame.index, value, track: [] };
+      if (!given?.binding) continue;
+      if (covers(given.owner.file, given.binding.nameSpan, { file, start: offset, end: offset })) return { frame: frame.index, value, track: [] };
     }
   }
   return undefined;

@@ -1,6 +1,7 @@
 import { traitsOf } from '../../frameworks/registry';
 import type { Component } from '../../model/model';
 import { memberName } from '../../model/member';
+import { locate } from '../../model/span';
 import type { PlaceIndex } from '../../model/tree';
 import { hangCauses, hangWriters, originsOf } from './causes';
 import { hangEffects, hangRuns } from './effects';
@@ -206,7 +207,7 @@ export function hangImpact(ways: FlowQueries, start: Draft, impact: Impact): voi
       {
         kind: shows.has(place) ? 'paints' : 'reads',
         how: 'same',
-        at: { file: component.file, ...component.facts.nameSpan },
+        at: locate(component.file, component.facts.nameSpan),
         frame: place,
         name: component.name,
         ending: shows.has(place) ? 'painted' : 'read',

@@ -50,6 +50,7 @@ export const react: Adapter = {
     registeredTags: false,
     twoWay: 'none',
     namedSlots: false,
+    areElements: false,
     fragments: true,
   },
   write: reactWriter,

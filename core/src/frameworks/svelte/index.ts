@@ -59,6 +59,7 @@ export const svelte: Adapter = {
     registeredTags: false,
     twoWay: 'mark',
     namedSlots: true,
+    areElements: false,
     fragments: false,
   },
   write: svelteWriter,

@@ -72,6 +72,7 @@ export const vue: Adapter = {
     registeredTags: true,
     twoWay: 'event',
     namedSlots: true,
+    areElements: false,
     fragments: false,
   },
   write: vueWriter,

@@ -94,7 +94,9 @@ export type Body = {
   /** A class renders itself again when it says so, whatever has changed. */
   rendersOnDemand?: true;
   /** What `this.x` stands for in a class. */
-  own?: (name: string) => Meaning | undefined;
+  own?: (name: string, span?: Span) => Meaning | undefined;
+  /** Who sees into the markup of a component that is an element; absent for all others. */
+  root?: 'light' | 'open' | 'closed';
   /** What a handle on the component gives. */
   readonly exposes: Reading[];
   /** What the framework adds to reading expressions. */
@@ -141,6 +143,10 @@ export type Dialect = {
   readonly storeMark?: string;
   /** A prop takes no other value, by whatever name it is written to. */
   readonly propsReadOnly?: true;
+  /** What is raised on the component itself is an event of its contract. */
+  readonly raisesOnSelf?: true;
+  /** A component may put another value into its own prop. */
+  readonly propsWritable?: true;
   /** Names under which an application may give something to all its components; methods of a bus may be spelled so too. */
   readonly forAll?: RegExp;
 };

@@ -1,5 +1,6 @@
 import type * as t from '@babel/types';
-import { type Channel, type HearFact, type SendFact, timerEvent } from '../../model/facts';
+import { type Channel, type HearFact, type Reading, type SendFact, timerEvent } from '../../model/facts';
+import { eventKey } from '../../model/member';
 import type { Body, Dialect, Effects } from './body';
 import { keptFunction, readArgs, readExpression, readingsOf } from './expressions';
 import { lookUp, type Scope } from './scope';
@@ -64,10 +65,15 @@ type Callee = { readonly base: t.Node; readonly path: readonly string[] };
 /** Whether an application may give a bus to all its components under a name: `$bus`. */
 const isForAll = ({ dialect }: Body, name: string): boolean => dialect.forAll?.test(name) ?? false;
 
+type Place = Pick<Channel, 'on' | 'name' | 'element' | 'own'>;
+
+/** Members by which an element gives the root of the shadow tree that it bears. */
+const shadowRoots: ReadonlySet<string> = new Set(['shadowRoot', 'renderRoot', 'template']);
+
 /** Where a call of a method is heard: on the window, the document, an element, or something of the module. */
-function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope): Pick<Channel, 'on' | 'name' | 'element'> | undefined {
+function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope): Place | undefined {
   if (base.type === 'ThisExpression' && path.length === 2 && isForAll(body, path[0] ?? '')) return { on: 'channel', name: path[0] ?? '' };
-  if (base.type === 'ThisExpression') return path.length > 2 ? { on: 'channel', name: `this.${path[0]}` } : { on: 'element' };
+  if (base.type === 'ThisExpression') return placeOfOwn(body, path);
   if (base.type !== 'Identifier')
     return path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener' ? { on: 'element' } : undefined;
   if (path.length === 0) {
@@ -89,6 +95,26 @@ function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope
   const ofElement = path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener';
   if (!ofElement || held?.name?.startsWith('"')) return held;
   return { on: 'element', ...(index === undefined ? {} : { element: index }) };
+}
+
+/** Where a call on the component itself, or on something that it holds, is heard. */
+function placeOfOwn(body: Body, path: readonly string[]): Place {
+  const [first = ''] = path;
+  if (path.length === 1) return { on: 'element', own: 'element' };
+  if (path.length > 2) return { on: 'channel', name: `this.${first}` };
+  if (body.root && shadowRoots.has(first)) return { on: 'element', own: body.root === 'light' ? 'element' : 'root' };
+  const held = body.own?.(first);
+  const value = held?.kind === 'value' && held.path.length === 0 ? held.value : undefined;
+  return { on: 'element', ...(value !== undefined && body.values[value]?.kind === 'ref' ? { element: value } : {}) };
+}
+
+/** The call or the making that an expression, or the local that it names, stands for. */
+function madeAs(given: t.Node | undefined, scope: Scope): t.NewExpression | undefined {
+  const node = given && bare(given);
+  if (node?.type === 'NewExpression') return node;
+  const meaning = node?.type === 'Identifier' ? lookUp(scope, node.name) : undefined;
+  const same = meaning?.kind === 'local' && meaning.same?.path.length === 0 ? bare(meaning.same.node) : undefined;
+  return same?.type === 'NewExpression' ? same : undefined;
 }
 
 /** What a local variable was made by: the constructor or the function that was called, by its name. */
@@ -183,29 +209,75 @@ function readSend(body: Body, node: Call, base: t.Node, path: readonly string[],
 function readDispatch(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Effects): boolean {
   const place = placeOf(body, base, path, scope);
   const [given] = node.arguments;
-  const made = given && bare(given);
-  if (!place || made?.type !== 'NewExpression') return false;
-  const options = made.arguments[1]?.type === 'ObjectExpression' ? made.arguments[1] : undefined;
+  const made = madeAs(given, scope);
+  if (!place || !made) return false;
+  if (base.type !== 'Identifier' || lookUp(scope, base.name)) readExpression(body, node.callee, scope, 'computed', sink);
+  const asks = asksBack(body, given, made, node, scope) ? { asks: true as const } : {};
+  const maker = dottedName(made.callee);
+  const send: SendFact =
+    maker !== undefined && body.module.names.has(maker.split('.')[0] ?? '')
+      ? { channel: place, bubbles: false, args: readArgs(body, made.arguments, scope, sink), made: maker, span: spanOf(node), ...asks }
+      : { ...sentWith(body, made, place, scope, sink), span: spanOf(node), ...asks };
+  (sink.sends ??= []).push(send);
+  noteRaise(body, send, sink);
+  return true;
+}
+
+/** An object that is written in place, or that the one local stands for. */
+function objectMeant(given: t.Node | undefined, scope: Scope): t.ObjectExpression | undefined {
+  const node = given && bare(given);
+  if (node?.type === 'ObjectExpression') return node;
+  const meaning = node?.type === 'Identifier' ? lookUp(scope, node.name) : undefined;
+  const same = meaning?.kind === 'local' && meaning.same?.path.length === 0 ? bare(meaning.same.node) : undefined;
+  return same?.type === 'ObjectExpression' ? same : undefined;
+}
+
+const isOn = (given: t.Node | undefined): boolean => given !== undefined && !(given.type === 'BooleanLiteral' && !given.value);
+
+/** What an event says that is made in place: its name, how far it goes, and what it carries. */
+function sentWith(body: Body, made: t.NewExpression, place: Place, scope: Scope, sink: Effects): Omit<SendFact, 'span'> {
+  const options = objectMeant(made.arguments[1], scope);
   const option = (name: string): t.Node | undefined =>
     options?.properties.find((one): one is t.ObjectProperty => one.type === 'ObjectProperty' && keyName(one) === name)?.value;
-  const bubbles = option('bubbles');
-  const event = eventOf(body, made.arguments[0], scope);
   const detail = option('detail');
   const args = detail ? readArgs(body, [detail], scope, sink) : [];
-  if (base.type !== 'Identifier' || lookUp(scope, base.name)) readExpression(body, node.callee, scope, 'computed', sink);
-  (sink.sends ??= []).push({
-    channel: { ...place, ...event },
-    bubbles: bubbles !== undefined && !(bubbles.type === 'BooleanLiteral' && !bubbles.value),
-    args: args.map((one) => ({
-      ...one,
-      readings: one.readings.map((read) => ({
-        ...read,
-        held: { at: ['detail', ...(read.held?.at ?? [])], how: read.held?.how ?? read.how },
-      })),
-    })),
-    span: spanOf(node),
-  });
-  return true;
+  const spread = options?.properties.find((one): one is t.SpreadElement => one.type === 'SpreadElement');
+  const [from] = spread ? readingsOf(body, spread.argument, scope) : [];
+  return {
+    channel: { ...place, ...eventOf(body, made.arguments[0], scope) },
+    bubbles: isOn(option('bubbles')),
+    ...(body.root || place.element !== undefined ? { composed: isOn(option('composed')) } : {}),
+    ...(from ? { options: from } : {}),
+    args: args.map((one) => ({ ...one, readings: inDetail(one.readings) })),
+  };
+}
+
+/** What stands in the event's `detail`. */
+export const inDetail = (readings: readonly Reading[]): Reading[] =>
+  readings.map((read): Reading => ({ ...read, held: { at: ['detail', ...(read.held?.at ?? [])], how: read.held?.how ?? read.how } }));
+
+/** What is raised on the component itself, or comes by it from an element of its markup, is an event of its contract. */
+function noteRaise(body: Body, { channel, bubbles, composed = false, args, span, made }: SendFact, sink: Effects): void {
+  if (!body.dialect.raisesOnSelf || channel.on !== 'element' || made !== undefined || channel.event === undefined) return;
+  const comesBy = channel.own === 'element' || (bubbles && (composed || body.root === 'light'));
+  if (!comesBy) return;
+  (sink.raises ??= []).push({ member: eventKey(channel.event), optional: true, span, args, travel: { bubbles, composed } });
+}
+
+/**
+ * Whether who sends an event reads afterwards what others have put into it: `ask.detail.price` after the event `ask` was
+ * sent, or the object that is its detail; or whether it carries a function by which they can answer.
+ */
+function asksBack(body: Body, given: t.Node | undefined, made: t.NewExpression, sent: Call, scope: Scope): boolean {
+  const detail = objectMeant(made.arguments[1], scope)?.properties.find(
+    (one): one is t.ObjectProperty => one.type === 'ObjectProperty' && keyName(one) === 'detail',
+  )?.value;
+  const carried = detail && objectMeant(detail, scope);
+  const isAnswer = (one: t.Node): boolean => isFunction(one) || (one.type === 'Identifier' && lookUp(scope, one.name)?.kind === 'function');
+  if (carried?.properties.some((one) => one.type === 'ObjectMethod' || (one.type === 'ObjectProperty' && isAnswer(bare(one.value))))) return true;
+  const after = body.module.text.slice(sent.end ?? 0, (sent.end ?? 0) + 600);
+  const names = [given, detail].flatMap((one) => (one?.type === 'Identifier' ? [one.name] : []));
+  return names.some((name) => new RegExp(`(?<![\w$.])${name}\s*(?:\?\.|\[)(?!defaultPrevented|type\b)`).test(after));
 }
 
 function readHear(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Effects): boolean {
@@ -252,13 +324,28 @@ function capturesItself(node: t.Node): boolean {
   );
 }
 
+/** `this.hear.bind(this)` → `this.hear`. */
+function handlerIn(run: t.Node): t.Node {
+  const given = bare(run);
+  const isBound = given.type === 'CallExpression' && given.callee.type === 'MemberExpression' && keyName({ key: given.callee.property }) === 'bind';
+  return isBound ? bare((given.callee as t.MemberExpression).object) : given;
+}
+
+/** A component that listens by itself is told by its method `handleEvent`. */
+function ownHandler(body: Body, node: t.Node): Reading | undefined {
+  const meaning = body.own?.('handleEvent');
+  return meaning?.kind === 'function' && meaning.value !== undefined
+    ? { value: meaning.value, path: [], how: 'same', span: spanOf(node) }
+    : undefined;
+}
+
 function heard(body: Body, run: t.Node, scope: Scope, channel: Channel, whole: t.Node): HearFact {
   const span = spanOf(whole);
-  const given = bare(run);
-  const reading = isFunction(given) ? keptFunction(body, channel.event || 'message', given, scope) : readingsOf(body, given, scope)[0];
+  const given = handlerIn(run);
+  const reading = given.type === 'ThisExpression' ? ownHandler(body, given) : isFunction(given) ? keptFunction(body, channel.event || 'message', given, scope) : readingsOf(body, given, scope)[0];
   const action = reading && reading.path.length === 0 ? body.values[reading.value]?.action : undefined;
   const captures = capturesItself(whole) ? { captures: true as const } : {};
-  const unnamed = isListening(whole) && isMadeInPlace(given) ? { unnamed: true as const } : {};
+  const unnamed = isListening(whole) && isMadeInPlace(run) ? { unnamed: true as const } : {};
   return {
     channel,
     span,

@@ -269,12 +269,25 @@ export function readArgs(body: Body, given: readonly t.Node[], scope: Scope, sin
       sink.reads.push({ ...reading, how: 'called' });
       return { readings: [reading], ...(action === undefined ? {} : { action }) };
     }
+    if (node.type === 'ThisExpression') return { readings: [], isOwn: true };
     const inner = newEffects();
     readExpression(body, node, scope, one.type === 'SpreadElement' ? 'spread' : 'same', inner);
     mergeInto(sink, inner, 'computed');
     const constant = constantText(body, node);
-    return { readings: inner.reads, ...(constant === undefined ? {} : { constant }) };
+    const flags = node.type === 'ObjectExpression' ? flagsOf(node) : undefined;
+    return { readings: inner.reads, ...(constant === undefined ? {} : { constant }), ...(flags ? { flags } : {}) };
   });
+}
+
+/** The members of an object that are flags; undefined for none. */
+function flagsOf(node: t.ObjectExpression): Record<string, boolean> | undefined {
+  const flags: Record<string, boolean> = {};
+  for (const one of node.properties) {
+    const name = one.type === 'ObjectProperty' ? keyName(one) : undefined;
+    const value = one.type === 'ObjectProperty' ? bare(one.value) : undefined;
+    if (name !== undefined && value?.type === 'BooleanLiteral') flags[name] = value.value;
+  }
+  return Object.keys(flags).length > 0 ? flags : undefined;
 }
 
 /** A constant as written: a text, a number, `true`, `null`. */
@@ -326,7 +339,7 @@ export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, 
 function noteChainWrite(body: Body, written: Chain, given: Scope, span: Span, from: readonly Reading[], sink: Effects): void {
   const { chain, scope } = unaliased(written, given);
   const { base } = chain;
-  const own = base.type === 'ThisExpression' ? ownMeaning(body, chain.path, scope) : undefined;
+  const own = base.type === 'ThisExpression' ? ownMeaning(body, chain.path, scope, span) : undefined;
   if (base.type !== 'Identifier' && !own) return;
   const name = base.type === 'Identifier' ? base.name : '';
   const found = own ? own.meaning : lookUp(scope, name);
@@ -366,7 +379,7 @@ function noteChainWrite(body: Body, written: Chain, given: Scope, span: Span, fr
   const isBoxItself = found?.kind === 'box' && found.path.length === 0 && !own && chain.path.length === 0;
   // A member of the object of all state is set by what sets state, and not by hand.
   const isByHand = own?.ofState === true && !body.rendersOnDemand;
-  if (value.kind === 'prop' && (own || body.dialect.propsReadOnly) && whole.length === 0) {
+  if (value.kind === 'prop' && !body.dialect.propsWritable && (own || body.dialect.propsReadOnly) && whole.length === 0) {
     (sink.changes ??= []).push({ value: meaning.value, span, how: 'assign', from, toProps: true });
     return;
   }
@@ -462,7 +475,7 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
   noteListChange(body, node, chain, scope, sink);
   noteAssigned(body, node, chain, scope, sink);
   const optionalCall = optional || (node.type === 'OptionalCallExpression' && node.optional);
-  const own = base.type === 'ThisExpression' ? ownMeaning(body, path, scope) : undefined;
+  const own = base.type === 'ThisExpression' ? ownMeaning(body, path, scope, spanOf(node.callee)) : undefined;
   const found = base.type === 'Identifier' ? lookUp(scope, base.name) : own?.meaning;
   const { meaning, path: members } = found
     ? memberMeant(unboxed(found, own ? own.path : path), spanOf(node.callee))
@@ -765,9 +778,11 @@ function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Effec
     if (chain.optional) noteTested(body, chain.base, scope);
     readName(body, chain.base.name, chain.path, how, node, scope, sink);
   } else if (chain.base.type === 'ThisExpression') {
-    const own = ownMeaning(body, chain.path, scope);
-    if (own?.meaning.kind === 'value' && own.path.length > 0 && !chain.optional && body.values[own.meaning.value]?.kind === 'context')
-      noteDemanded(body, own.meaning.value, spanOf(node));
+    const own = ownMeaning(body, chain.path, scope, spanOf(node));
+    if (own?.meaning.kind === 'value' && own.path.length > 0 && /^(?:context|prop)$/.test(body.values[own.meaning.value]?.kind ?? '')) {
+      if (!chain.optional) noteDemanded(body, own.meaning.value, spanOf(node));
+      else noteTest(body, own.meaning.value, spanOf(node));
+    }
     if (own) readMeaning(body, own.meaning, own.path, how, spanOf(node), sink);
   } else {
     const inner = newEffects();

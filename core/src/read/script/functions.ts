@@ -78,7 +78,7 @@ export function noteSetUp(body: Body, statements: readonly t.Statement[], done: 
 /** What a function must hold to do anything after it has returned. */
 const mayBeLate = /\bawait\b|\b(?:then|catch|finally|setTimeout|setInterval|requestAnimationFrame|requestIdleCallback|queueMicrotask)\s*\(/;
 
-function noteLate(body: Body, action: number, run: FunctionNode): void {
+export function noteLate(body: Body, action: number, run: FunctionNode): void {
   if (!mayBeLate.test(body.module.text.slice(run.body.start ?? 0, run.body.end ?? 0))) return;
   const late = lateStretches(run);
   const facts = body.actions[action];

@@ -39,12 +39,24 @@ export function moduleScope(
   }
   const textTables = new Map<string, Readonly<Record<string, string>>>();
   for (const one of declared) {
-    const table = textTable(bare(one.node));
+    const table = textTable(bare(one.node)) ?? staticTexts(one.node);
     if (!table) continue;
     textTables.set(one.name, table);
     for (const [member, said] of Object.entries(table)) texts.set(`${one.name}.${member}`, said);
   }
   return { names, imported, functions, tables, inPlace: new Set(), constants, objects, texts, textTables, isLocal, holdsMarkup, text };
+}
+
+/** The static fields of a class that are texts; undefined for none. */
+function staticTexts(node: t.Node): Record<string, string> | undefined {
+  if (node.type !== 'ClassDeclaration' && node.type !== 'ClassExpression') return undefined;
+  const table: Record<string, string> = {};
+  for (const one of node.body.body) {
+    const name = one.type === 'ClassProperty' && one.static ? keyName(one) : undefined;
+    const value = one.type === 'ClassProperty' && one.value ? bare(one.value) : undefined;
+    if (name !== undefined && value?.type === 'StringLiteral') table[name] = value.value;
+  }
+  return Object.keys(table).length > 0 ? table : undefined;
 }
 
 /** What a list or a table of texts holds; undefined for all else. */

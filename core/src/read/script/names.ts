@@ -109,16 +109,15 @@ export function ownMeaning(
   body: Body,
   path: readonly string[],
   scope: Scope,
+  span?: Span,
 ): { readonly meaning: Meaning; readonly path: readonly string[]; readonly ofState?: true } | undefined {
-  if (path[0] === 'props') {
-    const meaning = lookUp(scope, 'this.props');
-    return meaning && { meaning, path: path.slice(1) };
-  }
+  const props = path[0] === 'props' ? lookUp(scope, 'this.props') : undefined;
+  if (props) return { meaning: props, path: path.slice(1) };
   if (path[0] === 'state' && path[1] !== undefined) {
     const meaning = body.own?.(`state.${path[1]}`);
     if (meaning) return { meaning, path: path.slice(2), ofState: true };
   }
-  const meaning = path[0] === undefined ? undefined : body.own?.(path[0]);
+  const meaning = path[0] === undefined ? undefined : body.own?.(path[0], span);
   return meaning && { meaning, path: path.slice(1) };
 }
 
@@ -153,6 +152,12 @@ export function noteTested(body: Body, test: t.Node, scope: Scope): number[] {
     case 'MemberExpression':
     case 'OptionalMemberExpression': {
       const { base, path } = memberChain(node);
+      if (base.type === 'ThisExpression') {
+        const own = path.length === 1 ? ownMeaning(body, path, scope, spanOf(node)) : undefined;
+        if (own?.meaning.kind !== 'value' || own.meaning.path.length > 0) return [];
+        noteTest(body, own.meaning.value, spanOf(node));
+        return [own.meaning.value];
+      }
       if (base.type !== 'Identifier') return [];
       const meaning = lookUp(scope, base.name);
       if (meaning?.kind === 'box' && path[0] === 'value' && path.length === 1) {

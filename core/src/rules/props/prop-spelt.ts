@@ -12,11 +12,12 @@ import { locate } from '../../model/span';
 import type { Found, Rule } from '../rule';
 
 /** The name as it stands: with hyphens where the misspelt one has some, and without the marks and modifiers before it. */
-function spellingEdit({ use }: KnownUse, { to, written, nameSpan: { end } }: Binding, declared: MemberKey): TextEdit[] {
+function spellingEdit({ use }: KnownUse, { to, written, nameSpan }: Binding, declared: MemberKey): TextEdit[] {
   const isHyphened = written.includes(hyphened(to.name)) && hyphened(to.name) !== to.name;
   const as = (name: string): string => (isHyphened ? hyphened(name) : name);
   const was = as(to.name);
-  return [{ file: use.file, start: end - was.length, end, was, text: as(memberName(declared)) }];
+  const { file, end } = locate(use.file, nameSpan);
+  return [{ file, start: end - was.length, end, was, text: as(memberName(declared)) }];
 }
 
 /** A use gives a declared prop under a misspelt name. */

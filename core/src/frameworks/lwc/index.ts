@@ -1,0 +1,75 @@
+import { eventKey, memberOf, propKey } from '../../model/member';
+import { parseHtml } from '../../read/markup/html';
+import { parseScriptBare } from '../../read/script/parse';
+import { isFunctionType } from '../conventions';
+import type { Adapter } from '../adapter';
+import { moduleFile, placedPages, registeredTags } from './link';
+import { attributeOf } from './names';
+import { filesBeside, isLwcScript, readLwcScript, readLwcTemplate } from './read';
+
+export const lwc: Adapter = {
+  id: 'lwc',
+  name: 'Lightning web components',
+  files: /\.html$|\.js-meta\.xml$/,
+  isOwn: (file, text) => file.endsWith('.xml') || /^\s*(?:<!--[\s\S]*?-->\s*)*<template\b/i.test(text),
+  ownPackages: /^(?:lwc|lightning|@salesforce)(?:\/|$)/,
+  readsScript: isLwcScript,
+  beside: filesBeside,
+  read: (file, text, beside) => (/\.(?:html|xml)$/.test(file) ? readLwcTemplate(file) : readLwcScript(file, text, beside)),
+  load: () => Promise.resolve(),
+  parseBare: (file, text) => {
+    if (file.endsWith('.html')) parseHtml(text);
+    else if (!file.endsWith('.xml')) parseScriptBare(file, text);
+  },
+  link: {
+    memberOfProp: propKey,
+    memberOfEvent: eventKey,
+    kindOfProp: (_, type) => (isFunctionType(type) ? 'callback' : 'value'),
+    changesOf: () => [],
+    eventOf: () => undefined,
+    classProp: 'class',
+    placedPages,
+    registeredTags,
+    moduleFile,
+  },
+  traits: {
+    markup: 'directives',
+    propsByDeclaration: true,
+    endOfLife: /^disconnectedCallback$/,
+    routeOutlet: /^$/,
+    tableOutlet: /^$/,
+    rerender: 'component',
+    slotsRunLate: false,
+    mutation: 'unseen',
+    storesComeApart: false,
+    stateByName: false,
+    contextsByText: true,
+    effects: 'tracked',
+    keys: 'given',
+    flagsFromText: false,
+    onlyProps: false,
+    controlledFields: false,
+    followedProps: true,
+    focusBubbles: false,
+    fallThrough: false,
+    registeredTags: true,
+    twoWay: 'none',
+    namedSlots: true,
+    areElements: true,
+    fragments: false,
+  },
+  write: {
+    member: (key) => {
+      const { kind, name } = memberOf(key);
+      return kind === 'event' ? `on${name}` : kind === 'slot' ? `slot="${name}"` : kind === 'prop' ? attributeOf(name) : name;
+    },
+    listener: (event, code) => `on${event}={${code}}`,
+    content: 'default slot',
+    attribute: (name, expression) => `${attributeOf(name)}={${expression}}`,
+    shown: (expression) => `{${expression}}`,
+    givesSeveral: /^lwc:spread$/,
+    givesCode: () => false,
+    beforeName: `(?<![\\w$.'"])(?:this\\.)?`,
+    package: 'lwc',
+  },
+};

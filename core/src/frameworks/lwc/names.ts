@@ -1,0 +1,22 @@
+import type { FilePath } from '../../model/span';
+
+/** A class or a template of a bundle: the folder and the file bear one name. */
+const main = /(?:^|\/)([^/]+)\/([A-Za-z_]\w*)\/\2\.(?:js|ts)$/;
+
+/** The namespace and the name of the bundle whose class stands in a file; undefined for all other files. */
+export function bundleOf(file: FilePath): { readonly namespace: string; readonly name: string } | undefined {
+  const [, folder, name] = main.exec(file) ?? [];
+  return folder === undefined || name === undefined ? undefined : { namespace: folder === 'lwc' ? 'c' : folder, name };
+}
+
+/** `ear-tag` → `earTag`, `block-i-d` → `blockID`: the property that an attribute of markup sets. */
+export const propertyOf = (attribute: string): string => attribute.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
+
+/** `earTag` → `ear-tag`: how markup writes a property. */
+export const attributeOf = (property: string): string => property.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
+
+/** `c-water-sum` → the namespace `c` and the name `waterSum`; undefined for a tag of the platform. */
+export function tagParts(tag: string): { readonly namespace: string; readonly name: string } | undefined {
+  const [, namespace, rest] = /^([a-z][a-z0-9_]*)-([a-z][\w-]*)$/i.exec(tag) ?? [];
+  return namespace === undefined || rest === undefined ? undefined : { namespace, name: propertyOf(rest) };
+}

@@ -1,0 +1,236 @@
+import type { ComponentFacts, FileFacts, MemberFact, NameFact, Problem } from '../../../model/facts';
+import { directoryOf } from '../../../model/paths';
+import type { FilePath, Span } from '../../../model/span';
+import type { Writable } from '../../../model/writable';
+import { assembleComponent } from '../../../read/component';
+import { basesOf, classesIn, type DeclaredClass } from '../../../read/elements/bases';
+import { type ClassMember, type ClassNode, type ClassRules, decoratorsOf, readElementClass, type ReadClass, type Role } from '../../../read/elements/class';
+import { alwaysRun } from '../../../read/elements/always';
+import { contractEvents } from '../../../read/elements/contract';
+import { type Beside, type Part, placed, type Unit, unitOf } from '../../../read/elements/unit';
+import { attributeNamed, type HtmlNode, parseHtml } from '../../../read/markup/html';
+import { slotsOf } from '../../../read/markup/contract';
+import { addValue, type Body, newBody } from '../../../read/script/body';
+import { addModuleBody, type ReadModule, readModuleHead } from '../../../read/script/plain';
+import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
+import { bare, dottedName, keyName, spanOf } from '../../../read/script/syntax';
+import { annotatedType } from '../../../read/elements/types';
+import { bundleOf } from '../names';
+import { lwcDialect } from './dialect';
+import { type LwcMarkup, readNodes } from './template';
+
+/** What the framework’s base class gives beside what every element has. */
+const inherited: ReadonlySet<string> = new Set(['template', 'refs', 'hostElement', 'render', 'errorCallback']);
+
+const lifecycle = /^(?:constructor|connectedCallback|disconnectedCallback|renderedCallback|errorCallback|render)$/;
+
+/** Tells whether a script belongs to this framework: the class of a bundle, or a module in its folder. */
+export const isLwcScript = (file: FilePath, text: string): boolean =>
+  /(?:^|\/)lwc\/[^/]+\/[^/]+\.(?:js|ts)$/.test(file) || /from\s*['"]lwc['"]/.test(text);
+
+/** The files that are read with the class of a bundle: its templates, and what says how it is offered. */
+export function filesBeside(file: FilePath, all: Iterable<FilePath>): FilePath[] {
+  if (!bundleOf(file)) return [];
+  const folder = `${directoryOf(file)}/`;
+  return [...all].filter((one) => one.startsWith(folder) && /^[^/]+(?:\.html|\.js-meta\.xml)$/.test(one.slice(folder.length))).sort();
+}
+
+/** Reads the class of a bundle with its templates, or a module beside it. Never throws. */
+export function readLwcScript(file: FilePath, text: string, beside: Beside): FileFacts {
+  const unit = unitOf(file, text, beside.filter((one) => one.file.endsWith('.html')));
+  const read = readModuleHead(file, text, unit.text);
+  const { facts, program } = read;
+  const meta = beside.find((one) => one.file.endsWith('.js-meta.xml'))?.text;
+  const bundle = bundleOf(file);
+  const classes = classesIn(program.body, read.declared);
+  const apart = new Set<string>();
+  const components: ComponentFacts[] = [];
+  const bases: ComponentFacts[] = [];
+  for (const one of classes) {
+    if (one.hole === undefined && !extendsElement(one.node) && !one.isDefault) continue;
+    const isMain = bundle !== undefined && one.isDefault;
+    if (!isMain && one.hole === undefined && !extendsElement(one.node)) continue;
+    apart.add(one.name);
+    const component = readClass(read, one, isMain ? unit : { ...unit, parts: [] }, isMain ? bundle.name : one.name);
+    if (isMain) components.push({ ...component, ...(offered(meta) ? { isOffered: true as const } : {}) });
+    else bases.push({ ...component, ...(component.element ? { element: { ...component.element, isAbstract: true as const } } : {}) });
+  }
+  addModuleBody(read, apart, lwcDialect);
+  facts.components = components;
+  if (bases.length > 0) facts.bases = bases;
+  if (components.length > 0) facts.framework = 'lwc';
+  return placed(unit, facts);
+}
+
+/** The template of a bundle is read with its class. */
+export function readLwcTemplate(file: FilePath): FileFacts {
+  return {
+    file,
+    framework: 'script',
+    problems: [],
+    imports: [],
+    exports: [],
+    types: [],
+    components: [],
+    shared: [],
+    roots: [],
+    routes: [],
+    ambient: [],
+    aliases: [],
+    makers: [],
+  };
+}
+
+const extendsElement = (node: ClassNode): boolean => node.superClass !== null && node.superClass !== undefined;
+
+const offered = (meta: string | undefined): boolean => meta !== undefined && /<isExposed>\s*true\s*<\/isExposed>/.test(meta);
+
+function roleOf(_: string, members: readonly ClassMember[]): Role | undefined {
+  const decorators = new Map(members.flatMap((one) => [...decoratorsOf(one)]));
+  const isMethod = members.some((one) => one.type === 'ClassMethod' && one.kind === 'method');
+  if (decorators.has('wire')) return isMethod ? undefined : { kind: 'own' };
+  if (decorators.has('api') && !isMethod) {
+    const type = members.map((one) => annotatedType(one)).find((one) => one !== undefined);
+    return { kind: 'prop', ...(type ? { member: { type } } : {}) };
+  }
+  if (decorators.has('track')) return { kind: 'state', isDeep: true };
+  return undefined;
+}
+
+function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: string): ComponentFacts {
+  const { module, facts } = read;
+  const { node } = declared;
+  const body = newBody(module, lwcDialect);
+  const bases = basesOf(node, declared.hole);
+  const isLight = node.body.body.some(
+    (one) => one.type === 'ClassProperty' && one.static && keyName(one) === 'renderMode' && one.value?.type === 'StringLiteral' && one.value.value === 'light',
+  );
+  body.root = isLight ? 'light' : 'open';
+  const hasOwnBases = bases.some((base) => !isFrameworkBase(read, base)) || declared.hole !== undefined;
+  const rules: ClassRules = {
+    roleOf,
+    lifecycle,
+    gives: () => false,
+    field: 'state',
+    inherited,
+    unknown: hasOwnBases ? 'inherited' : 'nothing',
+  };
+  const read_ = readElementClass(body, node, rules);
+  readWires(body, node, read_);
+  exposeMethods(body, node, read_);
+  const refs = new Map<string, number>();
+  const refOf = (ref: string, span: Span): number => {
+    const known = refs.get(ref);
+    if (known !== undefined) return known;
+    const value = addValue(body, { name: ref, kind: 'ref', span, from: [] });
+    refs.set(ref, value);
+    return value;
+  };
+  read_.own.set('refs', { kind: 'members', of: (ref, span) => ({ kind: 'value', value: refOf(ref, span), path: [] }) });
+  const undeclared: NameFact[] = [];
+  const scope = templateScope(read_, undeclared, hasOwnBases, body);
+  const problems: Problem[] = [];
+  const template = unit.parts.flatMap((part) => {
+    const markup: LwcMarkup = { body, text: unit.text, lang: 'ts', problems, event: 'event', refOf };
+    return readNodes(markup, contentOf(part), scope);
+  });
+  facts.problems = [...facts.problems, ...problems];
+  const component = assembleComponent(body, (raises) => {
+    const slots = slotsOf(template);
+    return {
+      name,
+      local: declared.name,
+      span: spanOf(node),
+      nameSpan: declared.nameSpan,
+      form: 'class',
+      openness: 'closed',
+      through: [],
+      template,
+      slots,
+      members: [...memberList(read_), ...contractEvents(raises), ...slots.map((slot): MemberFact => ({ key: slot.key, name: slot.key.slice('slot:'.length), span: slot.span, kind: 'slot', required: 'no' }))],
+      eventName: (member) => member.name,
+    };
+  });
+  alwaysRun(component, read_, body, /^(?:connectedCallback|renderedCallback|constructor)$/);
+  const full: Writable<ComponentFacts> = { ...component, element: { root: body.root, attributes: {} }, followsAssignment: true };
+  if (undeclared.length > 0) full.undeclared = undeclared;
+  if (hasOwnBases) full.bases = bases;
+  if (unit.parts.length > 0) full.files = unit.parts.map((part) => part.file);
+  return full;
+}
+
+const memberList = ({ members }: ReadClass): MemberFact[] => [...members.values()];
+
+/** What stands in a template: between the tags of its root. */
+function contentOf({ text, offset }: Part): readonly HtmlNode[] {
+  const nodes = parseHtml(text, { offset });
+  const root = nodes.find((one) => one.kind === 'element');
+  return root?.kind === 'element' && root.tag.toLowerCase() === 'template' && !attributeNamed(root, 'for:each') ? root.children : nodes;
+}
+
+function isFrameworkBase({ module }: ReadModule, base: string): boolean {
+  const from = module.imported.get(base)?.from;
+  return from === 'lwc' || base === 'LightningElement';
+}
+
+/** What the names of a template mean: members of its class. */
+function templateScope({ own }: ReadClass, undeclared: NameFact[], isInheriting: boolean, body: Body): Scope {
+  const scope: Scope = {
+    names: new Map(),
+    isApart: true,
+    other: (name, span): Meaning | undefined => {
+      const known = own.get(name);
+      if (known) return known;
+      if (span.end === 0) return undefined;
+      if (!undeclared.some((one) => one.name === name)) undeclared.push({ name, span, ofSelf: true });
+      if (!isInheriting) return { kind: 'opaque' };
+      // What a class that it extends has: link finds it by the name.
+      return body.own?.(name, span);
+    },
+  };
+  return innerScope(scope);
+}
+
+/** `@wire(getJars, { minimum: '$minimum' }) jars`: what a source outside of the component gives, asked anew when what it is asked with changes. */
+function readWires(body: Body, node: ClassNode, { own }: ReadClass): void {
+  for (const member of node.body.body) {
+    if (member.type !== 'ClassProperty' && member.type !== 'ClassMethod') continue;
+    const wire = decoratorsOf(member).get('wire');
+    const name = keyName(member);
+    if (!wire || name === undefined) continue;
+    const [source, config] = wire;
+    const what = (source && dottedName(bare(source))) ?? '';
+    const followed = (config?.type === 'ObjectExpression' ? config.properties : []).flatMap((one) => {
+      const given = one.type === 'ObjectProperty' ? bare(one.value) : undefined;
+      const path = given?.type === 'StringLiteral' && given.value.startsWith('$') ? given.value.slice(1).split('.') : undefined;
+      const meaning = path?.[0] === undefined ? undefined : body.own?.(path[0], spanOf(one));
+      return meaning?.kind === 'value' && path
+        ? [{ value: meaning.value, path: path.slice(1), how: 'computed' as const, span: spanOf(one) }]
+        : [];
+    });
+    const span = spanOf(member.key);
+    if (member.type === 'ClassMethod') {
+      const action = body.actions.findIndex((one) => one.name === name);
+      const value = addValue(body, { name: what, kind: 'fetched', span, from: followed, origin: { kind: 'query', what }, ...sourced(body, what) });
+      body.queue.push(() => {
+        const param = body.values.find((one) => one.kind === 'param' && one.of === action && one.position === 0);
+        if (param) param.from = [{ value, path: [], how: 'same', span }];
+      });
+      continue;
+    }
+    const value = addValue(body, { name, kind: 'fetched', span, from: followed, origin: { kind: 'query', what }, ...sourced(body, what) });
+    own.set(name, { kind: 'value', value, path: [] });
+  }
+}
+
+const sourced = (body: Body, what: string): { source?: string } => (body.module.names.has(what) ? { source: what } : {});
+
+/** Methods that `@api` offers to who holds a handle. */
+function exposeMethods(body: Body, node: ClassNode, { own }: ReadClass): void {
+  for (const member of node.body.body) {
+    const name = member.type === 'ClassMethod' && decoratorsOf(member).has('api') ? keyName(member) : undefined;
+    const meaning = name === undefined ? undefined : own.get(name);
+    if (name === undefined || meaning?.kind !== 'function' || meaning.value === undefined) continue;
+    body.exposes.push({ value: meaning.value, path: [], how: 'same', span: spanOf(member), held: { at: [name], how: 'same' } });
+  }
+}

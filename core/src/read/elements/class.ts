@@ -1,0 +1,331 @@
+import type * as t from '@babel/types';
+import type { MemberFact, Reading } from '../../model/facts';
+import { propKey } from '../../model/member';
+import type { Span } from '../../model/span';
+import { addAction, addValue, type Body, excerpt, fillAction, newEffects, propValue } from '../script/body';
+import { readActionInto, readFunctionInto, readingsOf } from '../script/expressions';
+import { computedFrom, noteLate } from '../script/functions';
+import { makesCollection } from '../script/lists';
+import { innerScope, type Meaning, type Scope } from '../script/scope';
+import { bare, forEachChild, type FunctionNode, isFunction, keyName, spanOf } from '../script/syntax';
+import { elementMembers } from './platform';
+
+export type ClassNode = t.ClassDeclaration | t.ClassExpression;
+export type ClassMember = t.ClassMethod | t.ClassPrivateMethod | t.ClassProperty | t.ClassPrivateProperty | t.ClassAccessorProperty;
+
+/** What a member of a class is to the framework and to users of the element. */
+export type Role = {
+  /** `prop`: users set it; `state`: the framework follows it; `plain`: nobody does; `own`: the reader of the framework sees to it itself. */
+  readonly kind: 'prop' | 'state' | 'plain' | 'own';
+  readonly member?: Partial<Pick<MemberFact, 'type' | 'kind' | 'required'>>;
+  /** The inside of an object or a list is followed, too. */
+  readonly isDeep?: true;
+};
+
+/** How a framework reads a class. */
+export type ClassRules = {
+  /** What a name is by what is declared of it; `members` are its field, its accessors or its method. Undefined for an ordinary one. */
+  readonly roleOf: (name: string, members: readonly ClassMember[]) => Role | undefined;
+  /** Methods that the platform or the framework runs in the life of an element. */
+  readonly lifecycle: RegExp;
+  /** Methods that give markup and are read as such. */
+  readonly gives: (name: string, node: FunctionNode) => boolean;
+  /** Fields that nothing declares a role for. */
+  readonly field: 'state' | 'plain';
+  /** Names that the framework’s own base class has. */
+  readonly inherited: ReadonlySet<string>;
+  /** What a name is that the class reads of itself and does not have: set from outside, of a class that it extends, or nothing. */
+  readonly unknown: 'outside' | 'inherited' | 'nothing';
+};
+
+/** A class as it has been read: what its names stand for. */
+export type ReadClass = {
+  readonly own: Map<string, Meaning>;
+  readonly scope: Scope;
+  /** What it declares to users. */
+  readonly members: Map<string, MemberFact>;
+  /** Names that it reads of itself and does not declare, with the first place of each. */
+  readonly asked: Map<string, Span>;
+  /** Methods that give markup. */
+  readonly markup: ReadonlyMap<string, FunctionNode>;
+  /** Getters by their values. */
+  readonly getters: ReadonlyMap<number, FunctionNode>;
+  /** Static fields. */
+  readonly statics: ReadonlyMap<string, t.Node>;
+};
+
+const isMember = (one: t.Node): one is ClassMember =>
+  one.type === 'ClassMethod' ||
+  one.type === 'ClassPrivateMethod' ||
+  one.type === 'ClassProperty' ||
+  one.type === 'ClassPrivateProperty' ||
+  one.type === 'ClassAccessorProperty';
+
+export const membersOf = (node: ClassNode): ClassMember[] => node.body.body.filter(isMember);
+
+export const isStatic = (member: ClassMember): boolean => member.static === true;
+
+/** The function that a member is: a method, or a field that holds one. */
+export function functionOf(member: ClassMember): FunctionNode | undefined {
+  if (member.type === 'ClassMethod' || member.type === 'ClassPrivateMethod') return member;
+  const value = member.value ? bare(member.value) : undefined;
+  return isFunction(value) ? value : undefined;
+}
+
+/** The decorators of a member by their names, with what they are called with. */
+export function decoratorsOf(member: { readonly decorators?: readonly t.Decorator[] | null }): Map<string, readonly t.Node[]> {
+  const found = new Map<string, readonly t.Node[]>();
+  for (const { expression } of member.decorators ?? []) {
+    const call = expression.type === 'CallExpression' ? expression : undefined;
+    const callee = call ? call.callee : expression;
+    if (callee.type === 'Identifier') found.set(callee.name, call ? call.arguments : []);
+  }
+  return found;
+}
+
+/** `this.x` → `x`; undefined for all else. */
+export function memberOfThis(given: t.Node): string | undefined {
+  const node = bare(given);
+  return node.type === 'MemberExpression' && node.object.type === 'ThisExpression' && !node.computed
+    ? keyName({ key: node.property })
+    : undefined;
+}
+
+/** `this.x = value` as a statement of its own. */
+function assignedIn(statement: t.Statement): { readonly name: string; readonly value: t.Node; readonly at: t.Node } | undefined {
+  const node = statement.type === 'ExpressionStatement' ? bare(statement.expression) : undefined;
+  if (node?.type !== 'AssignmentExpression' || node.operator !== '=') return undefined;
+  const name = memberOfThis(node.left);
+  return name === undefined ? undefined : { name, value: node.right, at: node.left };
+}
+
+/** Names that a class writes of itself wherever, with the first place of each. */
+function writtenNames(node: ClassNode): Map<string, Span> {
+  const found = new Map<string, Span>();
+  const visit = (one: t.Node): void => {
+    const target = one.type === 'AssignmentExpression' ? one.left : one.type === 'UpdateExpression' ? one.argument : undefined;
+    const name = target && memberOfThis(target);
+    if (name !== undefined && !found.has(name)) found.set(name, spanOf(target as t.Node));
+    forEachChild(one, visit);
+  };
+  visit(node.body);
+  return found;
+}
+
+type Group = { field?: t.ClassProperty | t.ClassPrivateProperty | t.ClassAccessorProperty; get?: FunctionNode; set?: FunctionNode; method?: FunctionNode; all: ClassMember[] };
+
+function grouped(node: ClassNode): Map<string, Group> {
+  const groups = new Map<string, Group>();
+  for (const member of membersOf(node)) {
+    const name = keyName(member);
+    if (name === undefined || isStatic(member)) continue;
+    const group: Group = groups.get(name) ?? { all: [] };
+    groups.set(name, group);
+    group.all.push(member);
+    if (member.type === 'ClassMethod' || member.type === 'ClassPrivateMethod') {
+      if (member.kind === 'get') group.get = member;
+      else if (member.kind === 'set') group.set = member;
+      else group.method = member;
+    } else if (functionOf(member)) group.method = functionOf(member) as FunctionNode;
+    else group.field = member;
+  }
+  return groups;
+}
+
+/**
+ * Reads a class whose instances are elements: its properties, its fields, its accessors and methods, each under the
+ * name that the class knows it by. Methods are read when the body is finished.
+ */
+export function readElementClass(body: Body, node: ClassNode, rules: ClassRules): ReadClass {
+  const scope = innerScope();
+  const own = new Map<string, Meaning>();
+  const members = new Map<string, MemberFact>();
+  const asked = new Map<string, Span>();
+  const markup = new Map<string, FunctionNode>();
+  const getters = new Map<number, FunctionNode>();
+  const groups = grouped(node);
+  const written = writtenNames(node);
+  const begun = beginnings(groups.get('constructor')?.method);
+  body.own = (name, span) => own.get(name) ?? askedOfSelf(name, span);
+
+  /** A name that the class reads of itself without declaring it: of what it extends, or set from outside. */
+  function askedOfSelf(name: string, span: Span | undefined): Meaning | undefined {
+    if (elementMembers.has(name) || rules.inherited.has(name) || name.startsWith('#') || !span || name.startsWith('state.')) return undefined;
+    if (rules.unknown === 'nothing') return undefined;
+    asked.set(name, span);
+    const value = propValue(body, name, span);
+    if (rules.unknown === 'outside') declareMember(name, span, { kind: 'prop' });
+    const meaning: Meaning = { kind: 'value', value, path: [] };
+    own.set(name, meaning);
+    return meaning;
+  }
+
+  function declareMember(name: string, span: Span, role: Role, fallback?: t.Node): void {
+    const given = fallback && { fallback: excerpt(body.module, spanOf(fallback)) };
+    const isNothing = fallback !== undefined && /^(?:undefined|null)$/.test(given?.fallback ?? '');
+    members.set(name, {
+      key: propKey(name),
+      name,
+      span,
+      kind: 'value',
+      required: fallback && !isNothing ? 'no' : 'unknown',
+      ...(given && !isNothing ? given : {}),
+      ...role.member,
+    });
+  }
+
+  function declareField(name: string, span: Span, role: Role, first: t.Node | undefined): void {
+    if (role.kind === 'prop') {
+      const value = propValue(body, name, span);
+      declareMember(name, span, role, first);
+      own.set(name, { kind: 'value', value, path: [] });
+      const facts = body.values[value];
+      if (facts && first && makesCollection(first)) facts.collection = true;
+      return;
+    }
+    const holds = first && bare(first);
+    const value = addValue(body, {
+      name,
+      kind: 'state',
+      span,
+      from: [],
+      ...(role.kind === 'plain' ? { plain: true as const } : {}),
+      ...(role.isDeep || holds?.type === 'StringLiteral' ? {} : { shallow: true as const }),
+      ...(first && makesCollection(first) ? { collection: true as const } : {}),
+    });
+    own.set(name, { kind: 'value', value, path: [] });
+    if (first)
+      body.queue.push(() => {
+        const facts = body.values[value];
+        if (facts) facts.from = readingsOf(body, first, scope);
+      });
+  }
+
+  function declareMethod(name: string, fn: FunctionNode, span: Span): void {
+    if (rules.gives(name, fn)) {
+      markup.set(name, fn);
+      return;
+    }
+    const kind = rules.lifecycle.test(name) ? 'lifecycle' : 'handler';
+    const action = addAction(body, name, kind, spanOf(fn));
+    const value = addValue(body, { name, kind: 'function', span, from: [], action });
+    own.set(name, { kind: 'function', node: fn, scope, action, value });
+    noteLate(body, action, fn);
+    body.queue.push(() => readActionInto(body, action, fn, scope));
+  }
+
+  function declareGetter(name: string, get: FunctionNode, span: Span): void {
+    const value = addValue(body, { name, kind: 'derived', span, from: [] });
+    own.set(name, { kind: 'value', value, path: [] });
+    getters.set(value, get);
+    body.queue.push(() => {
+      const facts = body.values[value];
+      if (facts) facts.from = [...facts.from, ...computedFrom(body, get, scope)];
+    });
+  }
+
+  /** What is put into a property that has a setter goes on from its parameter. */
+  function declareSetter(name: string, set: FunctionNode, value: number | undefined): void {
+    const action = addAction(body, `set ${name}`, 'handler', spanOf(set));
+    body.queue.push(() => {
+      readActionInto(body, action, set, scope);
+      const param = body.values.find((one) => one.kind === 'param' && one.of === action && one.position === 0);
+      if (param && value !== undefined) param.from = [{ value, path: [], how: 'same', span: spanOf(set) }];
+    });
+  }
+
+  for (const [name, group] of groups) {
+    if (name === 'constructor') continue;
+    const role = rules.roleOf(name, group.all);
+    if (role?.kind === 'own') continue;
+    const [first] = group.all;
+    const span = first ? spanOf(first.key) : spanOf(node);
+    if (group.method && role?.kind !== 'prop') declareMethod(name, group.method, span);
+    else if (group.field)
+      declareField(name, span, role ?? { kind: rules.field }, group.field.value ?? begun.get(name)?.value ?? undefined);
+    else if (role?.kind === 'prop' && (group.set || group.get)) {
+      const value = propValue(body, name, span);
+      if (group.set) declareMember(name, span, { ...role, member: { required: 'no', ...role.member } });
+      own.set(name, { kind: 'value', value, path: [] });
+      if (group.set) declareSetter(name, group.set, value);
+      if (group.get) readGiven(name, group.get, value);
+    } else {
+      if (group.get) declareGetter(name, group.get, span);
+      if (group.set) {
+        const meaning = own.get(name);
+        declareSetter(name, group.set, undefined);
+        if (!meaning) own.set(name, { kind: 'opaque' });
+      }
+    }
+  }
+  /** A property that has a getter is read by it. */
+  function readGiven(name: string, get: FunctionNode, value: number): void {
+    const action = addAction(body, `get ${name}`, 'computation', spanOf(get));
+    body.queue.push(() => {
+      readActionInto(body, action, get, scope);
+      const facts = body.values[value];
+      const held = (body.actions[action]?.returns ?? []).filter((one) => one.value !== value);
+      if (facts && held.length > 0) facts.from = held.map((one): Reading => ({ ...one }));
+    });
+  }
+
+  for (const [name, { value, at }] of begun) {
+    const role = rules.roleOf(name, []);
+    const known = own.get(name);
+    if (role?.kind === 'own') continue;
+    if (!known) {
+      const given = isFunction(bare(value)) ? (bare(value) as FunctionNode) : undefined;
+      if (given) declareMethod(name, given, spanOf(at));
+      else declareField(name, spanOf(at), role ?? { kind: rules.field }, value);
+    } else if (members.has(name) && members.get(name)?.fallback === undefined) {
+      const member = members.get(name);
+      if (member) declareMember(name, member.span, { kind: 'prop', member: { ...(member.type ? { type: member.type } : {}), kind: member.kind } }, value);
+    }
+  }
+  for (const [name, span] of written) {
+    const role = rules.roleOf(name, []);
+    if (own.has(name) || role?.kind === 'own' || elementMembers.has(name) || rules.inherited.has(name)) continue;
+    if (rules.unknown !== 'inherited' || role) declareField(name, span, role ?? { kind: rules.field }, undefined);
+  }
+  const constructed = groups.get('constructor')?.method;
+  if (constructed) readConstructor(body, constructed, scope);
+  const statics = new Map(
+    membersOf(node).flatMap((one): [string, t.Node][] => {
+      const name = isStatic(one) ? keyName(one) : undefined;
+      const value = name === undefined ? undefined : one.type === 'ClassMethod' ? one : 'value' in one ? one.value : undefined;
+      return name !== undefined && value ? [[name, value]] : [];
+    }),
+  );
+  return { own, scope, members, asked, markup, getters, statics };
+}
+
+/** What a constructor puts into fields, by their names: how they begin. */
+function beginnings(constructed: FunctionNode | undefined): Map<string, { value: t.Node; at: t.Node }> {
+  const found = new Map<string, { value: t.Node; at: t.Node }>();
+  const statements = constructed?.body.type === 'BlockStatement' ? constructed.body.body : [];
+  for (const one of statements) {
+    const set = assignedIn(one);
+    if (set && !found.has(set.name)) found.set(set.name, set);
+  }
+  return found;
+}
+
+/** Whatever a constructor does beside calling what it extends and giving fields their first values. */
+function readConstructor(body: Body, fn: FunctionNode, scope: Scope): void {
+  const statements = fn.body.type === 'BlockStatement' ? fn.body.body : [];
+  const first = new Set<string>();
+  const rest = statements.filter((one) => {
+    if (one.type === 'ExpressionStatement' && one.expression.type === 'CallExpression' && one.expression.callee.type === 'Super') return false;
+    const set = assignedIn(one);
+    if (!set || first.has(set.name)) return true;
+    first.add(set.name);
+    return false;
+  });
+  if (rest.length === 0) return;
+  const action = addAction(body, 'constructor', 'lifecycle', spanOf(fn));
+  body.queue.push(() => {
+    const sink = newEffects();
+    readFunctionInto(body, { ...fn, body: { ...fn.body, body: rest } } as FunctionNode, innerScope(scope), sink);
+    fillAction(body, action, sink);
+  });
+}

@@ -1,0 +1,27 @@
+/** Members that every element has from the platform: what a class reads of these is nobody's property. */
+const names =
+  'accessKey after animate append appendChild attachInternals attachShadow attributes autofocus baseURI before blur childElementCount childNodes children ' +
+  'classList className click clientHeight clientWidth clientLeft clientTop cloneNode closest compareDocumentPosition computedStyleMap contains contentEditable ' +
+  'dataset dir dispatchEvent draggable enterKeyHint firstChild firstElementChild focus getAnimations getAttribute getAttributeNames getAttributeNode ' +
+  'getBoundingClientRect getClientRects getElementsByClassName getElementsByTagName getRootNode hasAttribute hasAttributes hasChildNodes hidden hidePopover id ' +
+  'inert innerHTML innerText inputMode insertAdjacentElement insertAdjacentHTML insertAdjacentText insertBefore isConnected isContentEditable isEqualNode ' +
+  'isSameNode lang lastChild lastElementChild localName matches namespaceURI nextElementSibling nextSibling nodeName nodeType nodeValue normalize ' +
+  'offsetHeight offsetLeft offsetParent offsetTop offsetWidth outerHTML outerText ownerDocument parentElement parentNode part popover prefix prepend ' +
+  'previousElementSibling previousSibling querySelector querySelectorAll remove removeAttribute removeChild removeEventListener addEventListener ' +
+  'replaceChild replaceChildren replaceWith role scroll scrollBy scrollHeight scrollIntoView scrollLeft scrollTo scrollTop scrollWidth setAttribute ' +
+  'shadowRoot showPopover slot assignedSlot spellcheck style tabIndex tagName textContent title toggleAttribute togglePopover translate ' +
+  'constructor hasOwnProperty toString valueOf isPrototypeOf propertyIsEnumerable';
+
+export const elementMembers: ReadonlySet<string> = new Set(names.split(' '));
+
+/** Attributes that any element may bear, for the platform or for who styles it. */
+export const commonAttributes: ReadonlySet<string> = new Set(
+  (
+    'accesskey autocapitalize autofocus class contenteditable dir draggable enterkeyhint exportparts hidden id inert inputmode is itemid itemprop itemref ' +
+    'itemscope itemtype key lang nonce part popover role slot spellcheck style tabindex title translate'
+  ).split(' '),
+);
+
+/** Whether an attribute says something to the platform or to who looks the element up, whatever the component declares. */
+export const isCommonAttribute = (name: string): boolean =>
+  commonAttributes.has(name) || /^(?:data|aria|xml|xlink)[-:]/.test(name) || /^on[a-z]+$/.test(name);
