@@ -18,6 +18,7 @@ import {
   reaches,
   type Rung,
   rungText,
+  runsOnHearing,
   type Spot,
   spotsNamed,
   spotsOfFile,
@@ -29,7 +30,7 @@ import {
   whoAnswers,
 } from '../flow';
 import type { Component, Model, Page } from '../model/model';
-import type { FilePath, Location } from '../model/span';
+import { type FilePath, locate, type Location, type Span } from '../model/span';
 import { unfold } from '../tree';
 import type { LineOf } from './lines';
 
@@ -287,9 +288,14 @@ function rungEntries(
 function writerOf({ model }: Graph, at: Location): Component | undefined {
   let found: Component | undefined;
   for (const component of model.components.values()) {
-    const { span } = component.facts;
-    if (component.role !== 'component' || component.file !== at.file || span.start > at.start || span.end < at.end) continue;
-    if (!found || found.facts.span.end - found.facts.span.start > span.end - span.start) found = component;
+    const { span, files } = component.facts;
+    if (component.role !== 'component') continue;
+    if (component.file !== at.file) {
+      if (files?.includes(at.file) && !found) found = component;
+      continue;
+    }
+    if (span.start > at.start || span.end < at.end) continue;
+    if (!found || found.file !== at.file || found.facts.span.end - found.facts.span.start > span.end - span.start) found = component;
   }
   return found;
 }
@@ -311,10 +317,10 @@ function lineShown(
 }
 
 /** Where a subscription is made: of a hook that is told the name of the event, where it is called. */
-function listensAt(graph: Graph, { frame, hear }: Hearer): { readonly frame: Frame; readonly at: number } {
+function listensAt(graph: Graph, { frame, hear }: Hearer): { readonly frame: Frame; readonly at: Span } {
   const from = frame.caller && hear.channel.held ? graph.frames[frame.caller.frame] : undefined;
   const call = from?.body.values[frame.caller?.value ?? -1];
-  return from && call ? { frame: from, at: call.span.start } : { frame, at: hear.span.start };
+  return from && call ? { frame: from, at: call.span } : { frame, at: hear.span };
 }
 
 /** Who hears what a component sends beside its props, on the document or on a channel; undefined where it sends nothing of that name. */
@@ -326,34 +332,41 @@ function heardElsewhere(
   lineOf: LineOf,
 ): Answered | undefined {
   const rungs = new Map<string, RungEntry>();
-  const add = (depth: number, frame: Frame, at: number, how: string, text: string): void => {
+  const add = (depth: number, frame: Frame, span: Span, how: string, text: string): void => {
     const own = frame.component?.name;
-    const line = lineOf(frame.file, at);
-    rungs.set(`${how} ${frame.file} ${at}`, {
+    const { file, start } = locate(frame.file, span);
+    const line = lineOf(file, start);
+    rungs.set(`${how} ${file} ${start}`, {
       depth,
       ...(own === undefined ? {} : { component: own }),
       name,
-      file: frame.file,
+      file,
       line,
       how,
       text,
     });
   };
-  for (const { graph } of pagesWith(model, component).map(flowOf))
+  for (const flow of pagesWith(model, component).map(flowOf)) {
+    const { graph } = flow;
     for (const place of placesNamed(graph, component, parent))
       for (const frame of framesAt(graph, place))
         frame.body.actions.forEach((facts, action) =>
           facts.sends.forEach((send) => {
             const keys = channelKeys(graph, frame, send.channel).filter((key) => key.endsWith(` ${name}`));
             if (keys.length === 0) return;
-            add(0, frame, send.span.start, 'publishes', `sends ${name}`);
+            add(0, frame, send.span, 'publishes', `sends ${name}`);
             for (const hearer of keys.flatMap((key) => channelsOf(graph).hearers.get(key) ?? [])) {
               if (!reaches(graph, { frame, action, send }, hearer)) continue;
               const there = listensAt(graph, hearer);
               add(1, there.frame, there.at, 'hears', `hears ${name}`);
+              for (const run of runsOnHearing(flow, hearer)) {
+                const span = run.kind === 'action' ? run.frame.body.actions[run.action]?.span : undefined;
+                if (run.kind === 'action' && span) add(2, run.frame, span, 'catches', `caught by ${run.name}`);
+              }
             }
           }),
         );
+  }
   if (rungs.size === 0) return undefined;
   const all = [...rungs.values()];
   const isHeard = all.some(({ how }) => how === 'hears');

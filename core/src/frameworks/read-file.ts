@@ -15,7 +15,10 @@ function withMentions(facts: FileFacts, text: string): FileFacts {
   const listens = text.includes('addEventListener') ? listenedNames(text) : [];
   const readsProps = text.includes('.props') ? propsReadOutside(text) : [];
   const components = facts.components.map((component) => {
-    const unmentioned = unmentionedProps(component, traitsOf(facts).propsByDeclaration, text);
+    // An element is written in several files, and its class tells by itself.
+    const unmentioned = component.element
+      ? (component.unmentioned ?? [])
+      : unmentionedProps(component, traitsOf(facts).propsByDeclaration, text);
     const own = component.form === 'file' ? text : text.slice(component.span.start, component.span.end);
     return { ...component, lines: own.split('\n').length, ...(unmentioned.length > 0 ? { unmentioned } : {}) };
   });

@@ -6,6 +6,12 @@ export type Traits = {
   readonly propsByDeclaration: boolean;
   /** Names under which it runs what a component does at the end of its life. */
   readonly endOfLife: RegExp;
+  /** Names under which it runs what a component does at the start of its life, where that is a function of its own; absent where it is not. */
+  readonly startOfLife?: RegExp;
+  /** What a component is given takes no change of its inside, which throws. */
+  readonly givenIsSealed?: true;
+  /** A slot that hands out values shows nothing but content that takes them. */
+  readonly handingSlotsApart?: true;
   /** Tags that show the next route of a page. */
   readonly routeOutlet: RegExp;
   /** Tags under which the routes of a table begin. */

@@ -7,6 +7,7 @@ import { type ProjectConfig, readConfig } from './config';
 import { makeContracts } from './contracts';
 import type { PlacedPage, Project } from '../frameworks/conventions';
 import { adapters } from '../frameworks/registry';
+import { joinElements } from './elements';
 import { makeTags, type Tags } from './tags';
 import { type MadeComponent, makeNames, type Meant, type Names } from './names';
 import { findPages, type PlacedBody } from './pages';
@@ -31,18 +32,23 @@ type Linkage = {
   readonly routes: readonly RouteBody[];
   readonly placed: readonly PlacedBody[];
   readonly shellOfTable: (table: FilePath) => FilePath | undefined;
+  /** The facts as they were read, where joining them has made others. */
+  readonly read: ReadonlyMap<FilePath, FileFacts>;
 };
 
 /** Links the facts of all files to a model: finds out who is meant by each tag, name and key. */
-export function link(files: ReadonlyMap<FilePath, FileFacts>, configs: readonly ConfigFile[]): Linked {
+export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly ConfigFile[]): Linked {
   const config = readConfig(configs);
-  const ambient = new Set([...files.values()].flatMap((facts) => facts.ambient.map((one) => one.module)));
-  const names = makeNames(files, resolverOf(files, config, ambient));
+  const ambient = new Set([...read.values()].flatMap((facts) => facts.ambient.map((one) => one.module)));
+  const resolver = resolverOf(read, config, ambient);
+  const before = makeNames(read, resolver);
+  const files = joinElements(read, before);
+  const names = files === read ? before : makeNames(files, resolver);
   const project: Project = { files, dependenciesOf: (file) => packageOf(config, file)?.dependencies };
   const { components, routes, placed, holdersOf } = linkComponents(project, names, config);
   const shellOfTable = (table: FilePath): FilePath | undefined =>
     adapters.map((adapter) => adapter.link.shellOfTable?.(project, table)).find((one) => one !== undefined);
-  const linkage: Linkage = { names, tags: makeTags(project, names), config, useOfNode: new WeakMap(), routes, placed, shellOfTable };
+  const linkage: Linkage = { names, tags: makeTags(project, names), config, useOfNode: new WeakMap(), routes, placed, shellOfTable, read };
   const { usesBy, usesOf, counts } = linkUses(components, linkage);
   const pages = findPages({
     files,
@@ -96,6 +102,8 @@ const isOwnSpecifier = /^[@~#\w][^:]*$/;
  * they are linked anew and the rest is taken over; otherwise all is linked. The result is the same.
  */
 export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, configs: readonly ConfigFile[]): Linked {
+  // What is joined of several files is joined anew as a whole.
+  if (before.linkage.read !== before.files) return link(files, configs);
   const edited = [...files.values()].filter((facts) => before.files.get(facts.file) !== facts);
   const known = edited.every((facts) => {
     const old = before.files.get(facts.file);
@@ -155,7 +163,7 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
     holdersOf: before.holdersOf,
     counts,
     unreadConfigs: before.unreadConfigs,
-    linkage: before.linkage,
+    linkage: { ...before.linkage, read: files },
   };
 }
 
@@ -274,7 +282,8 @@ function mountingPackages(files: ReadonlyMap<FilePath, FileFacts>, placed: reado
   // A package that others import shows pages of its parts beside them.
   const showing = placed.flatMap(({ file }) => {
     const info = packageOf(config, file);
-    return info && info.exports.size === 0 && info.main === '' ? [info.directory] : [];
+    if (!info) return [''];
+    return info.exports.size === 0 && info.main === '' ? [info.directory] : [];
   });
   const mounting = [...files.values()].filter(
     (facts) => fileRole(facts.file) === 'source' && (facts.roots.some((root) => root.mounts) || facts.routes.length > 0),

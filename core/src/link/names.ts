@@ -140,6 +140,8 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
   /** A dotted name in its own file: the longest head that is declared, then members of that. */
   function local(file: FilePath, dotted: string, depth: number): Meant {
     if (dotted.startsWith('key:')) return keyed(file, dotted.slice('key:'.length), depth);
+    const [, foreign, there] = /^from:(.*?)#(.*)$/.exec(dotted) ?? [];
+    if (foreign !== undefined && there !== undefined) return local(foreign, there, depth + 1);
     const index = indexes.get(file);
     if (!index || depth > 40) return tooDeep;
     const component = index.components.get(dotted);

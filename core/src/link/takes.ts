@@ -1,4 +1,4 @@
-import type { BodyFacts, HookFact, Reading, ValueFact } from '../model/facts';
+import type { BodyFacts, HookFact, ProvideFact, Reading, ValueFact } from '../model/facts';
 import { sharedId } from '../model/ids';
 import type { HookProvide, Take } from '../model/model';
 import { type FilePath, locate } from '../model/span';
@@ -13,12 +13,15 @@ type HookTake = {
   readonly handsOn: boolean;
 };
 
+/** A body that may give something to all below by itself. */
+type Giving = BodyFacts & { readonly gives?: readonly ProvideFact[] };
+
 type Called = { readonly file: FilePath; readonly hook: HookFact };
 
 /** Answers which contexts a body takes, by itself and through hooks of the project, and which such hooks provide for it. */
 export type Takes = {
   readonly of: (file: FilePath, body: BodyFacts) => Take[];
-  readonly provided: (file: FilePath, body: BodyFacts) => HookProvide[];
+  readonly provided: (file: FilePath, body: Giving) => HookProvide[];
 };
 
 export function makeTakes(names: Names): Takes {
@@ -92,10 +95,15 @@ export function makeTakes(names: Names): Takes {
   }
 
   /** What hooks that a body calls provide, each hook followed once. */
-  function provided(file: FilePath, body: BodyFacts): HookProvide[] {
+  function provided(file: FilePath, body: Giving): HookProvide[] {
     const found: HookProvide[] = [];
     const seen = new Set<HookFact>();
     const stack: { file: FilePath; body: BodyFacts }[] = [{ file, body }];
+    for (const { key, span } of body.gives ?? []) {
+      const context = names.meant(span.file ?? file, key);
+      if (context.kind !== 'shared' || context.fact.kind !== 'context') continue;
+      found.push({ context: sharedId(context.file, context.fact.name), at: locate(file, span) });
+    }
     for (let at = stack.pop(); at; at = stack.pop()) {
       for (const value of at.body.values) {
         // One that only provides may be called for that alone, and its result kept under no name.

@@ -156,7 +156,8 @@ export type ComponentFacts = BodyFacts & {
   /** The declaration as a whole, and its name alone (or its first word when it has none). */
   readonly span: Span;
   readonly nameSpan: Span;
-  readonly form: 'function' | 'class' | 'file';
+  /** `element`: a class whose instances are elements. */
+  readonly form: 'function' | 'class' | 'file' | 'element';
   readonly members: readonly MemberFact[];
   /** The declared type of the props object; link adds its members to `props`. */
   readonly propsType?: TypeExpr;
@@ -200,6 +201,8 @@ export type ComponentFacts = BodyFacts & {
   readonly files?: readonly FilePath[];
   /** Module names of what its class extends, the nearest first; functions that make a class of another are called: `Busy()`. Absent for none. */
   readonly bases?: readonly string[];
+  /** What it gives to all below it, wherever that is written; absent for nothing. */
+  readonly gives?: readonly ProvideFact[];
   /** It is an element of the page; absent for components that leave none. */
   readonly element?: ElementFact;
 };
@@ -210,6 +213,14 @@ export type ElementFact = {
   readonly root: 'light' | 'open' | 'closed';
   /** Properties by the attributes that set them, in lower case. */
   readonly attributes: Readonly<Record<string, string>>;
+  /** The values that its class knows by name. */
+  readonly names?: Readonly<Record<string, number>>;
+  /** Names that its class reads of itself and does not declare; absent for none. */
+  readonly asked?: readonly string[];
+  /** Its tags; absent for none. */
+  readonly tags?: readonly string[];
+  /** What stands between its tags is on the page whether it has a slot for it or not. */
+  readonly keepsContent?: true;
   /** Nothing stands for its tag: others extend it. */
   readonly isAbstract?: true;
 };
@@ -404,6 +415,8 @@ export type Reading = {
   readonly held?: Held;
   /** A setter's function is handed it: the latest value, whenever that runs. */
   readonly latest?: true;
+  /** It is read of a local, into which a member of the instance was taken here. */
+  readonly takenAt?: Span;
   /** It only decides what becomes the value: a condition, what a list is filtered by, the key of an item. */
   readonly decides?: true;
 };

@@ -1,4 +1,4 @@
-import type { TemplateElement } from './facts';
+import type { TemplateElement, TemplateUse } from './facts';
 import type { ComponentId, SharedId, UseId } from './ids';
 import type { MemberKey } from './member';
 import type { Location, Span } from './span';
@@ -27,6 +27,8 @@ export type Place = {
   readonly provider: number;
   /** The innermost host around it: index into the tree's `hosts`, -1 for none. */
   readonly host: HostIndex;
+  /** Of a component that is an element: the host that it is; index into the tree's `hosts`. */
+  readonly element?: HostIndex;
   /** Something around it is made in a way that cannot be followed, and may provide anything. */
   readonly sheltered: boolean;
   /** Not unfolded further: it stands within itself, or, on a large page, what is below stands below another place already. */
@@ -41,10 +43,15 @@ export type BranchMark = { readonly when: string; readonly negated: boolean; rea
 /** Index of a host in its tree's list; -1 for none. */
 export type HostIndex = number;
 
-/** An element at one position of a page that listens, is held by a handle or carries a directive; all others pass events on unseen. */
+/**
+ * An element at one position of a page that listens, is held by a handle or carries a directive, or that is a component
+ * itself; all others pass events on unseen.
+ */
 export type Host = {
   readonly index: HostIndex;
-  readonly node: TemplateElement;
+  readonly node: TemplateElement | TemplateUse;
+  /** The place that it is, where a component is the element. */
+  readonly place?: PlaceIndex;
   /** The place whose component wrote it; -1 for markup that no place wrote. */
   readonly owner: PlaceIndex;
   /** The host around it as the page is composed: content stands in the slot that shows it. */

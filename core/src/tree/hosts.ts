@@ -7,6 +7,10 @@ export type Passed = { readonly host: Host; readonly up: boolean };
 /** A listener of a host that hears an event. */
 export type Heard = { readonly host: Host; readonly binding: Binding };
 
+/** The event of an element that a binding listens for, on the element itself; undefined for all other bindings. */
+export const heardName = ({ to }: Binding): string | undefined =>
+  to.kind === 'event' || (to.kind === 'listener' && to.on === 'self') ? to.name : undefined;
+
 /** Whether an element has anything to do with events or handles; others make no host. */
 export function isHost({ bindings, ref }: TemplateElement): boolean {
   return ref !== undefined || bindings.some(({ to }) => to.kind === 'listener' || to.kind === 'directive');
@@ -34,9 +38,7 @@ export function heardAt(tree: Tree, from: HostIndex, event: string, travel: Trav
   const path = eventPath(tree, from, travel);
   const listeners = ({ host }: Passed, captures: boolean): Heard[] =>
     host.node.bindings.flatMap((binding) =>
-      binding.to.kind === 'listener' &&
-      binding.to.on === 'self' &&
-      binding.to.name === event &&
+      heardName(binding) === event &&
       captures === (binding.modifiers?.includes('capture') ?? false) &&
       (host.index === from || !binding.modifiers?.includes('self'))
         ? [{ host, binding }]
@@ -56,4 +58,10 @@ export function heardAt(tree: Tree, from: HostIndex, event: string, travel: Trav
 /** Whether an event that is raised on one host comes by another. */
 export function comesBy(tree: Tree, from: HostIndex, to: HostIndex, travel: Travel, captures: boolean): boolean {
   return eventPath(tree, from, travel).some(({ host, up }) => host.index === to && (up || captures));
+}
+
+/** Whether an event that is raised on one host comes by the root of the shadow tree that another one bears. */
+export function comesByRoot(tree: Tree, from: HostIndex, bearer: HostIndex, travel: Travel): boolean {
+  if (tree.hosts[from]?.root === bearer) return travel.bubbles;
+  return eventPath(tree, from, travel).some(({ host, up }) => up && host.root === bearer && host.index !== from);
 }

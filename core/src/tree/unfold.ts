@@ -8,7 +8,7 @@ import { mountsTable, showsNextRoute } from '../frameworks/route-tags';
 import { isRouteUse, showing } from '../model/routes';
 import type { Writable } from '../model/writable';
 import { templateChildren } from '../model/walk';
-import { isHost } from './hosts';
+import { heardName, isHost } from './hosts';
 import type { BranchMark, Host, HostIndex, Place, PlaceIndex, Provider, RepeatMark, Tree } from '../model/tree';
 
 /** A page with more places than this is cut, and says so. */
@@ -35,6 +35,8 @@ type Position = {
   readonly lineage: Lineage;
   readonly provider: number;
   readonly host: HostIndex;
+  /** The host that bears the shadow tree around it; -1 in the document's own. */
+  readonly root: HostIndex;
   readonly sheltered: boolean;
   readonly repeats: readonly RepeatMark[];
   readonly branches: readonly BranchMark[];
@@ -97,6 +99,7 @@ function unfoldWithin(model: Model, page: Page, limit: number, unfolded?: Map<st
     lineage: { component: entry.id },
     provider: -1,
     host: -1,
+    root: -1,
     sheltered: page.above === 'unknown',
     repeats: [],
     branches: [],
@@ -126,6 +129,9 @@ const nextRoute: TemplateUse = {
   key: { kind: 'none' },
   content: 'none',
 };
+
+/** Stands for the use of a component that a page begins with. */
+const nobodysUse: TemplateUse = { ...nextRoute };
 
 /** What a component that routes stand in is given: the next route as its content. */
 const shellGiven = (at: Position): Given => ({ contents: new Map([[defaultSlot, { nodes: [nextRoute], at }]]), placed: new Set() });
@@ -175,8 +181,13 @@ function visit(unfolding: Unfolding, node: TemplateNode, at: Position): void {
   }
 }
 
-function addHost({ hosts }: Unfolding, node: TemplateElement, { owner, host }: Position): HostIndex {
-  hosts.push({ index: hosts.length, node, owner, parent: host, root: -1 });
+function addHost(
+  { hosts }: Unfolding,
+  node: TemplateElement | TemplateUse,
+  { owner, host, root }: Position,
+  place?: PlaceIndex,
+): HostIndex {
+  hosts.push({ index: hosts.length, node, owner, parent: host, root, ...(place === undefined ? {} : { place }) });
   return hosts.length - 1;
 }
 
@@ -225,7 +236,7 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
       push(unfolding, node.children, at);
       return;
     case 'outside':
-      if (!visitRoute(unfolding, use, at)) push(unfolding, templateChildren(node), at);
+      if (!visitRoute(unfolding, use, at)) push(unfolding, templateChildren(node), aroundOf(unfolding, node, at));
       return;
     case 'dynamic':
       if (!visitChosen(unfolding, node, use, at)) push(unfolding, templateChildren(node), { ...at, sheltered: true });
@@ -234,6 +245,12 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
     case 'unresolved':
       push(unfolding, templateChildren(node), { ...at, sheltered: true });
   }
+}
+
+/** An element from outside of the project listens as any other where components are elements. */
+function aroundOf(unfolding: Unfolding, node: TemplateUse, at: Position): Position {
+  const listens = node.ref !== undefined || node.bindings.some((binding) => heardName(binding) !== undefined);
+  return at.body.facts.element && listens ? { ...at, host: addHost(unfolding, node, at) } : at;
 }
 
 /** More components than this in one table are not unfolded. */
@@ -454,6 +471,9 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
     return;
   }
   const wrapped = use?.target.kind === 'component' && use.target.wrapped;
+  const element = component.facts.element;
+  if (element) place.element = addHost(unfolding, use?.node ?? nobodysUse, at, index);
+  const host = place.element ?? at.host;
   const below: Position = {
     body: component,
     owner: index,
@@ -461,7 +481,8 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
     given,
     lineage: { component: component.id, outer: at.lineage },
     provider: provideByHooks(unfolding, component, index, at.provider),
-    host: at.host,
+    host,
+    root: element && element.root !== 'light' ? host : at.root,
     sheltered: at.sheltered || wrapped || component.facts.wrappedBy.length > 0,
     repeats: [],
     branches: [],
@@ -521,14 +542,15 @@ function isWithin(lineage: Lineage, component: ComponentId): boolean {
 function placeLeftOver(unfolding: Unfolding, given: Given, place: PlaceIndex, at: Position): void {
   for (const [slot, content] of given.contents) {
     if (given.placed.has(slot)) continue;
-    const reads = at.body.facts.members.some((prop) => prop.key === slot) || at.body.facts.openness !== 'closed';
+    const keeps = at.body.facts.element?.keepsContent === true;
+    const reads = keeps || at.body.facts.members.some((prop) => prop.key === slot) || at.body.facts.openness !== 'closed';
     if (!reads) continue;
     push(unfolding, content.nodes, {
       ...content.at,
       parent: place,
       provider: at.provider,
       host: at.host,
-      sheltered: true,
+      sheltered: keeps ? at.sheltered : true,
       repeats: [],
       branches: [],
       slot: { key: slot, of: place },

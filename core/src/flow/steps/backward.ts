@@ -2,7 +2,7 @@ import type { ArgFact, Reading, TemplateNode, TemplateUse } from '../../model/fa
 import { defaultSlot, type MemberKey, memberName, memberOf, propKey } from '../../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../../model/given';
 import { useById } from '../../model/lookup';
-import { locate, type Span } from '../../model/span';
+import { locate, type Location, type Span } from '../../model/span';
 import type { Provider } from '../../model/tree';
 import { usesIn } from '../../model/walk';
 import { type Frame, type Graph, type Spot } from '../graph/frames';
@@ -458,8 +458,8 @@ function paramBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
       case 'platform': {
         // What is sent to elements by the project itself is no event of the platform.
         const key = `document ${caller.event}`;
-        if (ways.senders(key, caller.frame).length > 0)
-          return channelBack(ways, key, caller.frame, track, value.position ?? 0, { ...here, at: caller.at });
+        if (ways.senders(key, caller.frame, caller.at).length > 0)
+          return channelBack(ways, key, caller.frame, track, value.position ?? 0, { ...here, at: caller.at }, caller.at);
         return [
           {
             kind: 'starts',
@@ -541,8 +541,9 @@ function channelBack(
   track: Track,
   position: number,
   here: Pick<Step, 'how' | 'at' | 'frame' | 'name'>,
+  listener?: Location,
 ): Step[] {
-  const senders = key === undefined ? [] : ways.senders(key, hearer);
+  const senders = key === undefined ? [] : ways.senders(key, hearer, listener);
   const inner = track[0] === 'data' ? track.slice(1) : track;
   const steps = senders.flatMap((sender) =>
     argBack(sender.frame, sender.send.args[position], inner).map((step): Step => ({

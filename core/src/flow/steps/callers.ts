@@ -24,7 +24,7 @@ export function findCallers(ways: FlowQueries, frame: Frame, action: number): Ca
   const attached = index.attached.get(action);
   if (attached) {
     const at = codeAt(frame, attached.binding.span);
-    if (attached.node.kind === 'element')
+    if (attached.node.kind === 'element' || isElementUse(graph, attached.node))
       found.push({ by: 'platform', frame, at, trail: [], args: [], event: attached.binding.to.name, element: attached.node.tag });
     else start.push(...givenHandler(ways, frame, attached.node, attached.binding));
   }
@@ -35,6 +35,13 @@ export function findCallers(ways: FlowQueries, frame: Frame, action: number): Ca
     if (one.writer === action) for (const spot of atomSetters(graph, frame, at)) start.push({ spot, trail: [] });
   });
   return [...found, ...followFunction(ways, start)];
+}
+
+/** Whether what a use stands for is an element of the page, at which events of the document arrive. */
+function isElementUse({ model }: FlowQueries['graph'], use: TemplateUse): boolean {
+  const target = model.useOfNode.get(use)?.target;
+  if (target?.kind === 'outside') return true;
+  return target?.kind === 'component' && model.components.get(target.id)?.facts.element !== undefined;
 }
 
 /** A function given by a binding of a use: it arrives as that member. */
@@ -149,7 +156,7 @@ function calledAt(ways: FlowQueries, { spot, trail }: Task): Caller[] {
       found.push({ by: 'handed', frame, at, trail, args: [], action: sink.action, name: frame.body.actions[sink.action]?.name ?? '' });
     } else if (sink.to === 'argument' && !graph.hookFrame(frame.index, sink.value) && !frame.body.values[sink.value]?.gives) {
       found.push({ by: 'outside', frame, at, trail, args: [], name: frame.body.values[sink.value]?.source ?? '' });
-    } else if (sink.to === 'prop' && sink.binding.direction === 'out' && graph.model.useOfNode.get(sink.use)?.target.kind === 'outside') {
+    } else if (sink.to === 'prop' && sink.binding.direction === 'out' && isElementUse(graph, sink.use)) {
       found.push({
         by: 'platform',
         frame,

@@ -1,8 +1,8 @@
-import type { Channel, HearFact, SendFact } from '../../model/facts';
+import type { Channel, HearFact, Reading, SendFact, Travel } from '../../model/facts';
 import type { Model } from '../../model/model';
 import type { FilePath } from '../../model/span';
 import type { HostIndex } from '../../model/tree';
-import { comesBy } from '../../tree';
+import { comesBy, comesByRoot, eventPath, heardName } from '../../tree';
 import type { Frame, Graph } from '../graph/frames';
 import { hostsHeldBy } from '../graph/hosts';
 import { eventNames, type Naming, uncalled } from './event-names';
@@ -46,7 +46,7 @@ export function carrierOf(model: Model, file: FilePath, { on, name = '' }: Chann
   const [root = name, ...members] = name.replace(/\(\)$/, '').split('.');
   if (root.startsWith('$')) return isGlobal(model, root) ? globalCarrier(root) : undefined;
   const meant = model.named(file, root);
-  if (meant.kind === 'outside') return `${meant.module}#${name}`;
+  if (meant.kind === 'outside') return `${meant.module}#${[meant.name, ...members].join('.')}`;
   if (meant.kind === 'hook' && name.endsWith('()')) return `${meant.file}()`;
   if (meant.kind !== 'value') return undefined;
   // Functions that a module gives for both ends belong together.
@@ -100,8 +100,10 @@ function hearersInMarkup({ tree, frames }: Graph): Hearer[] {
     return node.bindings.flatMap((binding): Hearer[] => {
       const { to, action = -1, readings, modifiers, nameSpan } = binding;
       const [reading] = readings;
-      if (to.kind !== 'listener' || (action < 0 && !reading)) return [];
-      const channel: Channel = { on: to.on === 'self' ? 'element' : to.on, event: to.name };
+      const name = to.kind === 'listener' ? to.name : heardName(binding);
+      if (name === undefined || (action < 0 && !reading)) return [];
+      const on = to.kind === 'listener' ? to.on : 'self';
+      const channel: Channel = { on: on === 'self' ? 'element' : on, event: name };
       const captures = modifiers?.includes('capture') ? { captures: true as const } : {};
       const ends = modifiers?.includes('once') ?? false;
       const hear: HearFact = {
@@ -112,7 +114,7 @@ function hearersInMarkup({ tree, frames }: Graph): Hearer[] {
         ...(action < 0 ? {} : { action }),
         ...(reading ? { reading } : {}),
       };
-      return [{ frame, action, hear, ...(to.on === 'self' ? { host: index } : {}) }];
+      return [{ frame, action, hear, ...(on === 'self' ? { host: index } : {}) }];
     });
   });
 }
@@ -126,11 +128,16 @@ export function reaches(graph: Graph, from: Sender, to: Hearer): boolean {
   if (on === 'document') return heard === 'document' || (heard === 'window' && from.send.bubbles);
   const { bubbles } = from.send;
   const captures = to.hear.captures ?? false;
-  if (heard !== 'element') return bubbles || captures;
-  const sent = heldBy(graph, from.frame, from.send.channel);
+  const sent = heldBy(graph, from.frame, from.send.channel) ?? sentWithin(graph, from);
+  if (heard !== 'element') return (bubbles || captures) && leavesRoots(graph, from, sent);
   const hearing = to.host === undefined ? heldBy(graph, to.frame, to.hear.channel) : [to.host];
-  const travel = { bubbles, composed: true };
-  if (sent && hearing) return sent.some((one) => hearing.some((other) => comesBy(graph.tree, one, other, travel, captures)));
+  const travel = { bubbles, composed: from.send.composed ?? true };
+  if (sent && hearing && to.hear.channel.own === 'root')
+    return sent.some((one) => hearing.some((bearer) => comesByRoot(graph.tree, one, bearer, travel)));
+  if (sent && hearing)
+    return sent.some((one) =>
+      hearing.some((other) => comesBy(graph.tree, one, other, travel, captures) && !isStopped(graph, one, other, to, travel)),
+    );
   if (from.frame.place === to.frame.place) return true;
   if (!bubbles && !captures) return false;
   // Where it is not told which element it is, it is one of those that the component stands in.
@@ -144,7 +151,49 @@ export function reaches(graph: Graph, from: Sender, to: Hearer): boolean {
   return false;
 }
 
+/** Whether some listener on the way keeps an event from a host that it would come by. */
+function isStopped(graph: Graph, from: HostIndex, to: HostIndex, { hear }: Hearer, travel: Travel): boolean {
+  const { tree, frames } = graph;
+  if (hear.captures || hear.channel.event === undefined) return false;
+  const stops = (frame: Frame | undefined, action: number | undefined, reading: Reading | undefined): boolean => {
+    const at = action ?? (reading && reading.path.length === 0 ? frame?.body.values[reading.value]?.action : undefined);
+    return at !== undefined && frame?.body.actions[at]?.stops === true;
+  };
+  for (const { host } of eventPath(tree, from, travel)) {
+    if (host.index === to) return false;
+    const by = frames[host.owner];
+    const inMarkup = host.node.bindings.some(
+      (one) => heardName(one) === hear.channel.event && (one.modifiers?.includes('stop') || stops(by, one.action, one.readings[0])),
+    );
+    const own = host.place === undefined ? undefined : frames[host.place];
+    const byItself = own?.body.actions.some((action) =>
+      action.hears.some(
+        (one) => one.channel.own === 'element' && one.channel.event === hear.channel.event && stops(own, one.action, one.reading),
+      ),
+    );
+    if (inMarkup || byItself) return true;
+  }
+  return false;
+}
+
+/** Whether what is sent comes to the document: out of all shadow trees that it is sent in. */
+function leavesRoots({ tree }: Graph, { frame, send }: Sender, sent: readonly HostIndex[] | undefined): boolean {
+  if (send.composed !== false) return true;
+  if (sent) return sent.some((one) => tree.hosts[one]?.root === -1);
+  return frame.component?.facts.element === undefined || frame.component.facts.element.root === 'light';
+}
+
+/** An event that some element of a component's own markup sends: what leaves the markup passes the component itself. */
+function sentWithin({ tree }: Graph, { frame, send }: Sender): readonly HostIndex[] | undefined {
+  const place = tree.places[frame.place];
+  if (place?.element === undefined || !send.bubbles) return undefined;
+  const isLight = frame.component?.facts.element?.root === 'light';
+  return send.composed || isLight ? [place.element] : undefined;
+}
+
 /** The elements that a channel means; undefined where that cannot be told. */
-function heldBy(graph: Graph, frame: Frame, { element }: Channel): readonly HostIndex[] | undefined {
+function heldBy(graph: Graph, frame: Frame, { element, own }: Channel): readonly HostIndex[] | undefined {
+  const place = own === undefined ? undefined : graph.tree.places[frame.place];
+  if (place?.element !== undefined) return [place.element];
   return element === undefined ? undefined : hostsHeldBy(graph, frame, element);
 }

@@ -1,4 +1,5 @@
 import type { Model } from '../../model/model';
+import { contains, locate } from '../../model/span';
 import type { Tree } from '../../model/tree';
 import { backSteps } from './backward';
 import { findCallers } from './callers';
@@ -61,9 +62,14 @@ export function makeFlowQueries(model: Model, tree: Tree): FlowQueries {
     callers: (frame, action) => callers({ frame, index: action }),
     writers: (frame, state) => writers({ frame, index: state }),
     mutators: kept(depth, spotKey, (spot: Spot) => findMutators(ways, spot), []),
-    senders: (key, hearer) =>
+    senders: (key, hearer, listener) =>
       (channelsOf(graph).senders.get(key) ?? []).filter((sender) =>
-        (channelsOf(graph).hearers.get(key) ?? []).some((one) => one.frame === hearer && reaches(graph, sender, one)),
+        (channelsOf(graph).hearers.get(key) ?? []).some(
+          (one) =>
+            one.frame === hearer &&
+            (!listener || contains(listener, locate(hearer.file, one.hear.span))) &&
+            reaches(graph, sender, one),
+        ),
       ),
   };
   return ways;

@@ -60,5 +60,5 @@ export type FlowQueries = {
   /** Who changes the inside of what the state of a spot holds, without having the state. */
   readonly mutators: (spot: Spot) => readonly Writer[];
   /** Who sends what a frame hears on a channel. */
-  readonly senders: (key: string, hearer: Frame) => readonly Sender[];
+  readonly senders: (key: string, hearer: Frame, listener?: Location) => readonly Sender[];
 };

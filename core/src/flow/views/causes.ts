@@ -168,7 +168,7 @@ function hangCaller(ways: FlowQueries, above: Draft, caller: Caller, seen: Set<s
   const base = { how: 'same', at: caller.at, frame: caller.frame.index } as const;
   switch (caller.by) {
     case 'platform': {
-      const senders = ways.senders(`document ${caller.event}`, caller.frame);
+      const senders = ways.senders(`document ${caller.event}`, caller.frame, caller.at);
       const started: Step = { kind: senders.length > 0 ? 'hears' : 'starts', ...base, name: caller.event };
       const end = senders.length > 0 ? {} : { ending: 'platform' as const, by: caller.element };
       const draft = draftOf(graph, { ...started, ...end }, caller.event);

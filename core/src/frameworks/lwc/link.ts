@@ -58,7 +58,7 @@ export function registeredTags({ files }: Project): (file: FilePath, tag: string
 /** Bundles that a builder puts on pages, each a page by itself. */
 export function placedPages({ files }: Project): PlacedPage[] {
   return [...files.values()].flatMap(({ file, framework, components }): PlacedPage[] =>
-    framework === 'lwc' && components.some((one) => one.isOffered && one.local === 'default')
+    framework === 'lwc' && components.some((one) => one.isOffered)
       ? [{ file, path: '', body: bodyOf([useOfFile(file, file, [])]) }]
       : [],
   );

@@ -1,13 +1,13 @@
 import type * as t from '@babel/types';
-import type { ComponentFacts, TemplateNode } from '../../model/facts';
+import type { AgainFact, ComponentFacts, TemplateNode } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { contains } from '../../model/span';
 import type { Writable } from '../../model/writable';
 import type { ValueFact } from '../../model/facts';
 import { walkTemplate } from '../../model/walk';
 import type { Body } from '../script/body';
-import { isFunction, spanOf } from '../script/syntax';
-import type { ReadClass } from './class';
+import { bare, isFunction, spanOf } from '../script/syntax';
+import { memberOfThis, type ReadClass } from './class';
 
 /** The stretches of a function that run whenever it does: its own statements, and not what stands under a condition or in a function. */
 function stretches(fn: t.Node): Span[] {
@@ -23,6 +23,42 @@ function stretches(fn: t.Node): Span[] {
     found.push(spanOf(one));
   }
   return found;
+}
+
+/** A value that is another each time: one more than before, or an object made anew. */
+function isAnew(given: t.Node, name: string): boolean {
+  const node = bare(given);
+  if (node.type === 'ObjectExpression' || node.type === 'ArrayExpression') return true;
+  if (node.type !== 'BinaryExpression') return false;
+  return memberOfThis(node.left) === name || memberOfThis(node.right) === name;
+}
+
+/** Fields that are set to another value each time the element has rendered, without a condition, and that its markup shows. */
+export function setAgain(component: ComponentFacts, read: ReadClass, after: RegExp): AgainFact[] {
+  const shown = new Set<number>();
+  const note = (value: number): void => {
+    if (shown.has(value)) return;
+    shown.add(value);
+    for (const one of component.values[value]?.from ?? []) note(one.value);
+  };
+  walkTemplate(component.template, (node) => {
+    const readings = node.kind === 'element' || node.kind === 'use' ? node.bindings.flatMap((one) => one.readings) : 'readings' in node ? node.readings : [];
+    for (const one of readings) note(one.value);
+  });
+  return [...read.own].flatMap(([name, meaning]): AgainFact[] => {
+    if (meaning.kind !== 'function' || !after.test(name) || meaning.node.body.type !== 'BlockStatement') return [];
+    const statements = meaning.node.body.body;
+    const first = statements.findIndex((one) => one.type === 'IfStatement');
+    return statements.slice(0, first < 0 ? undefined : first).flatMap((one): AgainFact[] => {
+      const node = one.type === 'ExpressionStatement' ? bare(one.expression) : undefined;
+      const target = node?.type === 'AssignmentExpression' ? node.left : node?.type === 'UpdateExpression' ? node.argument : undefined;
+      const field = target && memberOfThis(target);
+      const meant = field === undefined ? undefined : read.own.get(field);
+      if (!node || field === undefined || meant?.kind !== 'value' || !shown.has(meant.value)) return [];
+      const grows = node.type === 'UpdateExpression' || (node.type === 'AssignmentExpression' && (node.operator !== '=' || isAnew(node.right, field)));
+      return grows ? [{ value: meant.value, span: spanOf(node), by: 'an effect' }] : [];
+    });
+  });
 }
 
 /** Values that are read by markup which shows whenever the element does. */

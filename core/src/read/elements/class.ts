@@ -329,3 +329,13 @@ function readConstructor(body: Body, fn: FunctionNode, scope: Scope): void {
     fillAction(body, action, sink);
   });
 }
+
+/** The values that the names of a class stand for, and those names that it does not declare itself. */
+export function namesOf({ own, asked }: ReadClass): { readonly names: Record<string, number>; readonly asked?: readonly string[] } {
+  const names: Record<string, number> = {};
+  for (const [name, meaning] of own) {
+    const value = meaning.kind === 'value' && meaning.path.length === 0 ? meaning.value : meaning.kind === 'function' ? meaning.value : undefined;
+    if (value !== undefined) names[name] = value;
+  }
+  return { names, ...(asked.size > 0 ? { asked: [...asked.keys()] } : {}) };
+}

@@ -143,6 +143,8 @@ export type Dialect = {
   readonly storeMark?: string;
   /** A prop takes no other value, by whatever name it is written to. */
   readonly propsReadOnly?: true;
+  /** Modules that are of the project though they are written as packages are. */
+  readonly ownModules?: RegExp;
   /** What is raised on the component itself is an event of its contract. */
   readonly raisesOnSelf?: true;
   /** A component may put another value into its own prop. */

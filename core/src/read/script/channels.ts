@@ -246,7 +246,7 @@ function sentWith(body: Body, made: t.NewExpression, place: Place, scope: Scope,
   return {
     channel: { ...place, ...eventOf(body, made.arguments[0], scope) },
     bubbles: isOn(option('bubbles')),
-    ...(body.root || place.element !== undefined ? { composed: isOn(option('composed')) } : {}),
+    ...(body.root ? { composed: isOn(option('composed')) } : {}),
     ...(from ? { options: from } : {}),
     args: args.map((one) => ({ ...one, readings: inDetail(one.readings) })),
   };
@@ -277,7 +277,7 @@ function asksBack(body: Body, given: t.Node | undefined, made: t.NewExpression, 
   if (carried?.properties.some((one) => one.type === 'ObjectMethod' || (one.type === 'ObjectProperty' && isAnswer(bare(one.value))))) return true;
   const after = body.module.text.slice(sent.end ?? 0, (sent.end ?? 0) + 600);
   const names = [given, detail].flatMap((one) => (one?.type === 'Identifier' ? [one.name] : []));
-  return names.some((name) => new RegExp(`(?<![\w$.])${name}\s*(?:\?\.|\[)(?!defaultPrevented|type\b)`).test(after));
+  return names.some((name) => new RegExp(`(?<![\\w$.])${name}\\s*(?:\\??\\.|\\[)(?!defaultPrevented|type\\b)`).test(after));
 }
 
 function readHear(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Effects): boolean {
@@ -339,7 +339,8 @@ function ownHandler(body: Body, node: t.Node): Reading | undefined {
     : undefined;
 }
 
-function heard(body: Body, run: t.Node, scope: Scope, channel: Channel, whole: t.Node): HearFact {
+/** A subscription: what is heard, and what then runs. */
+export function heard(body: Body, run: t.Node, scope: Scope, channel: Channel, whole: t.Node): HearFact {
   const span = spanOf(whole);
   const given = handlerIn(run);
   const reading = given.type === 'ThisExpression' ? ownHandler(body, given) : isFunction(given) ? keptFunction(body, channel.event || 'message', given, scope) : readingsOf(body, given, scope)[0];

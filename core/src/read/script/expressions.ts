@@ -539,7 +539,7 @@ function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readon
   const span = spanOf(node.callee);
   const imported = body.module.imported.get(base.name);
   if (path.length > 0 && !imported) readName(body, base.name, path.slice(0, -1), 'computed', node.callee, scope, sink);
-  const followed = imported ? isOwnModule(imported.from) : body.module.functions.has(base.name) || path.length > 0;
+  const followed = imported ? isOwnModule(imported.from) || (body.dialect.ownModules?.test(imported.from) ?? false) : body.module.functions.has(base.name) || path.length > 0;
   const method = path.at(-1);
   if (!followed || (method !== undefined && arrayMethods.has(method) && !collectionMethods.has(method))) {
     const list: Reading[] = followed
@@ -983,10 +983,29 @@ function readLocal(body: Body, node: t.VariableDeclarator, scope: Scope, sink: E
     nameFunction(body, node.id.name, node.init, scope);
     return;
   }
+  if (node.init?.type === 'ThisExpression' && node.id.type === 'ObjectPattern') {
+    bindOwnMembers(body, node, scope, sink);
+    return;
+  }
   const inner = newEffects();
   if (node.init) readExpression(body, node.init, scope, 'same', inner);
-  bindLocal(node.id, inner.reads, scope, node.init ? { node: node.init, path: noPath, scope } : undefined);
+  const isOwn = node.init !== null && node.init !== undefined && memberChain(node.init).base.type === 'ThisExpression';
+  bindLocal(node.id, isOwn ? takenAt(inner.reads, spanOf(node)) : inner.reads, scope, node.init ? { node: node.init, path: noPath, scope } : undefined);
   mergeInto(sink, inner, 'computed');
+}
+
+const takenAt = (readings: readonly Reading[], span: Span): Reading[] => readings.map((one): Reading => ({ ...one, takenAt: span }));
+
+/** `const { limit, rows: [first] } = this`: members of the instance, as they are at that moment. */
+function bindOwnMembers(body: Body, node: t.VariableDeclarator, scope: Scope, sink: Effects): void {
+  for (const found of patternNames(node.id)) {
+    const own = ownMeaning(body, found.path, scope, spanOf(found.node));
+    if (!own) continue;
+    const inner = newEffects();
+    readMeaning(body, own.meaning, own.path, 'same', spanOf(found.node), inner);
+    scope.names.set(found.name, own.meaning.kind === 'function' ? own.meaning : { kind: 'local', readings: takenAt(inner.reads, spanOf(node)) });
+    mergeInto(sink, inner, 'computed');
+  }
 }
 
 function readLoop(body: Body, node: t.ForOfStatement | t.ForInStatement, scope: Scope, sink: Effects): void {

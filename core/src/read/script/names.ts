@@ -234,7 +234,8 @@ export function unaliased(given: Chain, scope: Scope): { readonly chain: Chain; 
 }
 
 /** What a reading stays in whatever it enters: the latest value, or what only decides. */
-export const marksOf = ({ latest, decides }: Reading): Pick<Reading, 'latest' | 'decides'> => ({
+export const marksOf = ({ latest, decides, takenAt }: Reading): Pick<Reading, 'latest' | 'decides' | 'takenAt'> => ({
+  ...(takenAt ? { takenAt } : {}),
   ...(latest ? { latest } : {}),
   ...(decides ? { decides } : {}),
 });

@@ -54,7 +54,8 @@ export function readModuleHead(file: FilePath, script: string, text = script): R
 
 /** Adds what the module itself holds and does; `apart` names what was read as something of its own. */
 export function addModuleBody({ program, declared, module, facts }: ReadModule, apart: ReadonlySet<string>, dialect: Dialect): void {
-  const shared: SharedFact[] = declared.filter(({ name }) => !apart.has(name)).map((one) => sharedValue(module, one));
+  const components = new Set(facts.components.map((one) => one.local));
+  const shared: SharedFact[] = declared.filter(({ name }) => !components.has(name)).map((one) => sharedValue(module, one));
   facts.shared = [...shared, ...program.body.flatMap((statement) => takenApart(statement, module))];
   facts.aliases = declared.filter(({ name }) => !apart.has(name)).flatMap(aliasOf);
   if (!mayLast(module.text)) return;

@@ -53,12 +53,20 @@ export const eventsCatalogue = {
     about: 'broken binding',
     title: 'An event that does not come this far',
     message: ({ listener, event, raiser }) => `${listener} waits for ${event}, which ${raiser} raises and which does not come this far.`,
-    consequence: ({ raiser, bubbles }) =>
-      bubbles === 'no'
+    consequence: ({ raiser, bubbles, kept }) =>
+      kept === 'root'
+        ? `It is not composed, so it ends at the shadow root in which ${raiser} stands.`
+        : kept === 'stopped'
+          ? `A listener on its way keeps it from going further.`
+          : bubbles === 'no'
         ? `It is sent without bubbling, so it is heard only at the very element that it is sent to.`
         : `What a component raises goes to who uses ${raiser}, and no further: the function given here never runs.`,
-    fix: ({ event, raiser, bubbles }, framework) =>
-      bubbles === 'no'
+    fix: ({ event, raiser, bubbles, kept }, framework) =>
+      kept === 'root'
+        ? `Send it with composed: true, or listen within the shadow tree and raise it again from there.`
+        : kept === 'stopped'
+          ? `Do not stop it there, or listen before it is stopped.`
+          : bubbles === 'no'
         ? `Send it with bubbles: true, or listen at the element itself.`
         : framework === 'react'
           ? `Hand ${event} down to ${raiser}, or listen where ${raiser} is used.`

@@ -25,6 +25,8 @@ export const deafListeners = remembered(({ use, target }: KnownUse): readonly Bi
     if (event === undefined) return isUncalled(target, key);
     if (isDeclaredInVain(target, key)) return true;
     if (contract.members.has(key)) return false;
+    // An element raises what the platform raises, too.
+    if (facts.element) return !isNativeEvent(event);
     // What is not declared goes on to the root element, which raises what the platform raises.
     return contract.openness === 'closed' || !isNativeEvent(event.toLowerCase());
   });

@@ -1,36 +1,52 @@
-import { spelling } from '../../contract';
+import { type KnownUse, spelling } from '../../contract';
 
 import { keyOfMember, type Member } from '../../model/member';
 import { locate } from '../../model/span';
 import { causeAt } from '../precedence';
 import type { Found, Rule } from '../rule';
+import type { Binding } from '../../model/facts';
 import { deafListeners } from './deaf-listeners';
+import { domEvents } from './dom-events';
+
+/** What is told of a listener for an event that the child never raises. */
+function toldOf(known: KnownUse, binding: Binding): Found {
+  const { use, owner, target } = known;
+  const at = locate(use.file, binding.nameSpan);
+  const key = keyOfMember(binding.to as Member);
+  const event = spelling(target, key);
+  const declared = target.contract.members.get(key)?.declared;
+  return {
+    rule: 'event-never-raised',
+    component: owner.id,
+    subject: event,
+    causes: [causeAt(use, key)],
+    at,
+    words: { target: target.name, event, owner: owner.name },
+    evidence: [
+      { at, text: `${owner.name} listens for ${event}.` },
+      declared
+        ? { at: declared, text: `${target.name} declares it and never calls it.` }
+        : { at: locate(target.file, target.facts.nameSpan), text: `${target.name} does not raise it.` },
+    ],
+    touches: target.id,
+  };
+}
+
+const isOwnEvent = (binding: Binding): boolean => binding.to.kind !== 'model';
 
 /** A use listens for an event that the child never raises. */
 export const eventNeverRaised: Rule = {
   ofUse: (known) =>
-    deafListeners(known)
-      .filter((binding) => binding.to.kind !== 'model')
-      .map((binding): Found => {
-        const { use, owner, target } = known;
-        const at = locate(use.file, binding.nameSpan);
-        const key = keyOfMember(binding.to as Member);
-        const event = spelling(target, key);
-        const declared = target.contract.members.get(key)?.declared;
-        return {
-          rule: 'event-never-raised',
-          component: owner.id,
-          subject: event,
-          causes: [causeAt(use, key)],
-          at,
-          words: { target: target.name, event, owner: owner.name },
-          evidence: [
-            { at, text: `${owner.name} listens for ${event}.` },
-            declared
-              ? { at: declared, text: `${target.name} declares it and never calls it.` }
-              : { at: locate(target.file, target.facts.nameSpan), text: `${target.name} does not raise it.` },
-          ],
-          touches: target.id,
-        };
-      }),
+    known.target.facts.element ? [] : deafListeners(known).filter(isOwnEvent).map((binding) => toldOf(known, binding)),
+  // An event of the document may come from further down, or from what stands in a slot.
+  inProject: ({ model, uses }) => {
+    const { heardBy, keptFrom, standing } = domEvents(model);
+    return uses.flatMap((known) =>
+      known.target.facts.element && standing.has(known.use.id)
+        ? deafListeners(known)
+            .filter((binding) => isOwnEvent(binding) && !heardBy.has(binding) && !keptFrom.has(binding))
+            .map((binding) => toldOf(known, binding))
+        : [],
+    );
+  },
 };

@@ -1,6 +1,7 @@
 import { spelling } from '../../contract';
 import type { Binding, TemplateNode } from '../../model/facts';
 import { deafListeners } from './deaf-listeners';
+import { domEvents, type Kept } from './dom-events';
 import { bindingKey } from '../../model/given';
 import { causeAt } from '../precedence';
 
@@ -51,7 +52,7 @@ function holdsUnseen(model: Model, element: Element): boolean {
 function onElements({ model }: Check): Found[] {
   const sent = new Set(channelEnds(model).sends.map((end) => end.channel.event));
   return [...model.components.values()].flatMap((component) => {
-    if (component.fileRole !== 'source') return [];
+    if (component.fileRole !== 'source' || component.facts.element) return [];
     return elementListeners(component).flatMap(({ element, binding, event }): Found[] => {
       const raiser =
         sent.has(event) || holdsUnseen(model, element)
@@ -108,7 +109,7 @@ function onChannels({ model }: Check): Found[] {
 /** Listeners of uses that wait for what a component further down raises. */
 function onUses({ model, uses }: Check): Found[] {
   return uses.flatMap((known) =>
-    deafListeners(known).flatMap((binding): Found[] => {
+    known.target.facts.element ? [] : deafListeners(known).flatMap((binding): Found[] => {
       const key = bindingKey(binding);
       if (key === undefined || binding.to.kind === 'model') return [];
       const below = [...known.use.node.children, ...known.target.facts.template];
@@ -136,7 +137,7 @@ function onOuterElements({ model }: Check): Found[] {
   const sent = sends.filter((end) => end.channel.on === 'element');
   if (sent.length === 0) return [];
   const inMarkup = [...model.components.values()].flatMap((owner): Waiting[] =>
-    owner.fileRole !== 'source'
+    owner.fileRole !== 'source' || owner.facts.element
       ? []
       : elementListeners(owner).map(({ element, binding, event }) => ({
           owner,
@@ -148,6 +149,7 @@ function onOuterElements({ model }: Check): Found[] {
   );
   const byFunctions = hears.flatMap(({ channel, events, at, owner, captures }): Waiting[] => {
     const [event, ...others] = events ?? [];
+    if (owner?.facts.element) return [];
     const isFit = channel.on === 'element' && !captures && event !== undefined && others.length === 0 && !isNativeEvent(event);
     if (!isFit || owner?.fileRole !== 'source') return [];
     return [{ owner, event, at, listener: 'an element', within: owner.facts.template }];
@@ -231,7 +233,51 @@ function standsBelow(model: Model, nodes: readonly TemplateNode[], wanted: Compo
   return false;
 }
 
+const keptWords: Readonly<Record<Kept['by'], string>> = {
+  bubbles: 'It is sent without bubbling, so that only the element itself hears it.',
+  root: 'It is not composed, so that it ends at the shadow root in which it is sent.',
+  stopped: 'A listener on the way keeps it from going further.',
+};
+
+/** Listeners of elements that an event of the document comes near and does not reach. */
+function onHosts({ model }: Check): Found[] {
+  const { heardBy, subscribed, keptFrom } = domEvents(model);
+  if (keptFrom.size === 0) return [];
+  const found: Found[] = [];
+  const tell = (owner: Component, event: string, at: Location, listener: string, kept: Kept): void => {
+    found.push({
+      rule: 'event-stops-short',
+      component: owner.id,
+      subject: event,
+      at,
+      words: { listener, event, raiser: kept.component.name, owner: owner.name, bubbles: kept.by === 'bubbles' ? 'no' : '', kept: kept.by },
+      evidence: [
+        { at, text: `${owner.name} waits for ${event} on ${listener}.` },
+        { at: locate(kept.component.file, kept.send.span), text: `${kept.component.name} sends it here. ${keptWords[kept.by]}` },
+      ],
+      touches: owner.id,
+    });
+  };
+  for (const owner of model.components.values()) {
+    if (owner.fileRole !== 'source' || !owner.facts.element) continue;
+    walkTemplate(owner.facts.template, (node) => {
+      for (const binding of node.kind === 'element' || node.kind === 'use' ? node.bindings : []) {
+        const kept = keptFrom.get(binding);
+        if (kept && !heardBy.has(binding) && !isNativeEvent(binding.to.name))
+          tell(owner, binding.to.name, locate(owner.file, binding.nameSpan), `<${node.kind === 'element' || node.kind === 'use' ? node.tag : ''}>`, kept);
+      }
+    });
+    for (const { hears } of owner.facts.actions)
+      for (const hear of hears) {
+        const kept = keptFrom.get(hear);
+        if (kept && !subscribed.has(hear) && !isNativeEvent(hear.channel.event ?? ''))
+          tell(owner, hear.channel.event ?? '', locate(owner.file, hear.span), hear.channel.own ? owner.name : 'an element', kept);
+      }
+  }
+  return found;
+}
+
 /** A listener waits further up than the event travels. */
 export const eventStopsShort: Rule = {
-  inProject: (check) => [...onUses(check), ...onElements(check), ...onChannels(check), ...onOuterElements(check)],
+  inProject: (check) => [...onUses(check), ...onElements(check), ...onChannels(check), ...onOuterElements(check), ...onHosts(check)],
 };

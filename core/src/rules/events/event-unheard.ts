@@ -8,6 +8,7 @@ import { locate } from '../../model/span';
 
 import { remembered } from '../../model/remembered';
 import { isDeadWithout } from './dead-controls';
+import { domEvents, heardKey, isStanding } from './dom-events';
 import { counted, listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
 
@@ -43,9 +44,14 @@ export const eventUnheard: Rule = {
       if (all.length !== known.length || known.some((one) => !isPlain(one))) return [];
       // Another framework listens by names of its own.
       if (known.some(({ owner }) => owner.framework !== component.framework)) return [];
+      const table = component.facts.element ? domEvents(model) : undefined;
+      // Where a use stands on no page, nobody knows what is around it.
+      if (table && !isStanding(table, known)) return [];
       return offered.flatMap(({ event, raise }): Found[] => {
-        const unheard = known.filter((one) => isUnheard(one, event.key));
-        const heard = known.filter((one) => isGiven(one, event.key));
+        const isHeardAround = ({ use }: KnownUse): boolean => table?.heardAt.has(heardKey(use.id, event.name)) ?? false;
+        const unheard = known.filter((one) => isUnheard(one, event.key) && !isHeardAround(one));
+        const heard = known.filter((one) => isGiven(one, event.key) || isHeardAround(one));
+        if (table && unheard.length > 0 && isForPlatform(event)) return [];
         if (unheard.length === 0) return [];
         // Where others listen, a use without a listener is an oversight only if the control is dead there.
         if (heard.length > 0 && !isDeadWithout(component.facts, event.key)) return [];
@@ -88,6 +94,10 @@ export const eventUnheard: Rule = {
       });
     }),
 };
+
+/** Events that the platform, or whoever sets a page up, listens for. */
+const isForPlatform = ({ name }: EventFact): boolean =>
+  /^(?:lightning__|force|aura)|^(?:change|input|select|toggle|close|open|cancel|scroll|refresh|submit|reset|invalid|load|error)$/.test(name);
 
 /** A part that is switched off raises nothing; of an event under a misspelt name another rule speaks. */
 function isUnheard(known: KnownUse, event: MemberKey): boolean {

@@ -2,7 +2,38 @@ import { nearest } from '../../contract';
 import { locate } from '../../model/span';
 import { traitsOf } from '../../frameworks/registry';
 
+import type { Component, Model, Use } from '../../model/model';
+import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
+
+/** The tags that the components of a project have, with who has each. */
+const tagsIn = remembered(
+  (model: Model): ReadonlyMap<string, Component> =>
+    new Map(
+      [...model.components.values()].flatMap((one) => (one.facts.element?.tags ?? []).map((tag): [string, Component] => [tag, one])),
+    ),
+);
+
+/** Where components are elements, a tag that nothing defines stays an element that does nothing. */
+function unknownElement({ file, node }: Use, owner: Component, tags: ReadonlyMap<string, Component>): Found[] {
+  const at = locate(file, node.nameSpan);
+  const near = nearest(node.tag, [...tags.keys()]);
+  const meant = near === undefined ? undefined : tags.get(near);
+  return [
+    {
+      rule: 'component-unknown',
+      component: owner.id,
+      subject: node.tag,
+      at,
+      words: { owner: owner.name, tag: node.tag, near: near ?? '', holder: '', forgotten: '' },
+      evidence: [
+        { at, text: `${owner.name} uses ${node.tag}, which nothing in the project defines.` },
+        ...(meant ? [{ at: locate(meant.file, meant.facts.nameSpan), text: `${near ?? ''} is defined here.` }] : []),
+      ],
+      touches: owner.id,
+    },
+  ];
+}
 
 /**
  * A tag looks like a component and resolves to nothing. Vue may know components by registration that
@@ -24,6 +55,8 @@ export const componentUnknown: Rule = {
       // What exists under that very name may be registered in a way that cannot be seen.
       const isImported = imported.includes(root);
       const isForgotten = owner.facts.registersTags === true && isImported;
+      const known = traitsOf(owner).areElements ? tagsIn(model) : undefined;
+      if (known) return unknownElement(use, owner, known);
       if (traitsOf(owner).registeredTags && !isForgotten && (near === undefined || names.includes(root))) return [];
       if (!/^[A-Z]/.test(root)) return [];
       const at = locate(use.file, node.nameSpan);

@@ -1,10 +1,11 @@
 import { indexOf } from '../../flow/graph/index-of';
 import type { MemberKey } from '../../model/member';
 import { bindingFor, memberKeyOf } from '../../model/given';
-import type { ComponentFacts, Reading, ValueFact } from '../../model/facts';
+import type { ChangeFact, ComponentFacts, Reading, ValueFact } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model, Use } from '../../model/model';
-import { locate } from '../../model/span';
+import { traitsOf } from '../../frameworks/registry';
+import { locate, type Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
@@ -12,20 +13,28 @@ import type { Found, Rule } from '../rule';
 /** How a value is taken over as it is: itself, a part of it, or all of its members. */
 const asItIs: ReadonlySet<Reading['how']> = new Set(['same', 'part', 'spread']);
 
+/** Where a state is given its first value by what a component does at the start of its life; undefined for elsewhere. */
+function begunBy({ facts, ...component }: Component, state: number): ChangeFact | undefined {
+  const starts = traitsOf(component).startOfLife;
+  const [only, ...more] = facts.actions.flatMap((action) => (starts?.test(action.name) ? action.changes.filter((one) => one.value === state) : []));
+  return more.length === 0 ? only : undefined;
+}
+
 /** The prop that a state takes over as it is at the start, whole or in parts; -1 for none. */
-function copiedProp(facts: ComponentFacts, state: number): number {
+function copiedProp({ facts }: Component, state: number, begun: ChangeFact | undefined): number {
   const value = facts.values[state];
-  const [first] = value?.from ?? [];
+  const from = begun?.from ?? value?.from ?? [];
+  const [first] = from;
   if (value?.kind !== 'state' || value.shape !== undefined || !first) return -1;
-  if (!value.from.every((one) => one.value === first.value && asItIs.has(one.held?.how ?? one.how))) return -1;
+  if (!from.every((one) => one.value === first.value && asItIs.has(one.held?.how ?? one.how))) return -1;
   return facts.values[first.value]?.kind === 'prop' ? first.value : -1;
 }
 
 /** Something puts the prop into the state again later: an effect, an event that resets it, a comparison while rendering. */
-function isSynced(facts: ComponentFacts, state: number, prop: number): boolean {
+function isSynced(facts: ComponentFacts, state: number, prop: number, begun: ChangeFact | undefined): boolean {
   return facts.actions.some(
     (action) =>
-      action.changes.some((change) => change.value === state && change.from.some((reading) => reading.value === prop)) ||
+      action.changes.some((change) => change !== begun && change.value === state && change.from.some((reading) => reading.value === prop)) ||
       (action.changes.some((change) => change.value === state) && (action.follows ?? []).some((reading) => reading.value === prop)),
   );
 }
@@ -74,29 +83,31 @@ const takesOver = ({ values }: ComponentFacts, state: number, prop: number): boo
     [state, prop].every((one) => from.some(({ value, how }) => value === one && (how === 'same' || how === 'part'))),
   );
 
-type Copy = { readonly state: ValueFact; readonly prop: string; readonly key: MemberKey };
+type Copy = { readonly span: Span; readonly state: ValueFact; readonly prop: string; readonly key: MemberKey };
 
 /** States of a body that take a prop over once, and that nothing makes follow it. */
-const copiesIn = remembered((facts: ComponentFacts): readonly Copy[] =>
-  facts.values.flatMap((value, state): Copy[] => {
-    const prop = copiedProp(facts, state);
+const copiesIn = remembered((component: Component): readonly Copy[] => {
+  const { facts } = component;
+  return facts.values.flatMap((value, state): Copy[] => {
+    const begun = begunBy(component, state);
+    const prop = copiedProp(component, state, begun);
     const held = facts.values[prop];
     const name = held?.name ?? '';
-    if (!held || /^(initial|default|start)/i.test(name) || isSynced(facts, state, prop)) return [];
+    if (!held || /^(initial|default|start)/i.test(name) || isSynced(facts, state, prop, begun)) return [];
     if (takesOver(facts, state, prop)) return [];
-    return [{ state: value, prop: name, key: memberKeyOf(held) }];
-  }),
-);
+    return [{ state: value, prop: name, key: memberKeyOf(held), span: begun?.span ?? value.span }];
+  });
+});
 
 /** State starts from a prop and never follows it. */
 export const propCopied: Rule = {
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];
-      return copiesIn(component.facts).flatMap(({ state, prop: name, key }): Found[] => {
+      return copiesIn(component).flatMap(({ state, prop: name, key, span }): Found[] => {
         const [use] = changingUses(model, component.id, key);
         if (!use) return [];
-        const at = locate(component.file, state.span);
+        const at = locate(component.file, span);
         return [
           {
             rule: 'prop-copied',

@@ -12,10 +12,11 @@ import type { Found, Rule } from '../rule';
  * where the framework hands down what it follows; elsewhere the prop may be made to be written to.
  */
 function writtenBy(component: Component, change: ChangeFact): 'whole' | 'list' | 'member' | undefined {
-  if (change.toProps) return 'whole';
+  if (change.toProps || (traitsOf(component).givenIsSealed && change.how === 'assign' && (change.path ?? []).length === 0)) return 'whole';
   if (change.how !== 'in-place') return undefined;
   if (change.order !== undefined || (change.path?.length === 1 && /^(\d+|\*)$/.test(change.path[0] ?? ''))) return 'list';
-  const handsDown = traitsOf(component).followedProps && !component.facts.followsAssignment;
+  const traits = traitsOf(component);
+  const handsDown = traits.givenIsSealed || (traits.followedProps && !component.facts.followsAssignment);
   return handsDown && (change.path?.length ?? 0) > 0 && change.path?.[0] !== 'current' ? 'member' : undefined;
 }
 
@@ -28,7 +29,8 @@ function isShared(component: Component, name: string, key: MemberKey): boolean {
 /** What a component hands to functions of modules that change the inside of it: the place of each call, and the prop. */
 function handedToBeChanged(model: Model, component: Component): Found[] {
   const { facts, file } = component;
-  if (!traitsOf(component).followedProps || facts.followsAssignment) return [];
+  const traits = traitsOf(component);
+  if (!traits.givenIsSealed && (!traits.followedProps || facts.followsAssignment)) return [];
   return facts.actions.flatMap(({ invokes }) =>
     invokes.flatMap(({ value, path, args, span }): Found[] => {
       const source = path.length === 0 ? facts.values[value]?.source : undefined;
@@ -99,7 +101,7 @@ function written(component: Component, change: ChangeFact, what: 'whole' | 'list
   const prop = value && component.contract.members.get(memberKeyOf(value));
   return {
     rule: 'prop-written',
-    ...(what === 'whole' ? { severity: 'fault' as const } : {}),
+    ...(what === 'whole' && change.toProps ? { severity: 'fault' as const } : {}),
     component: component.id,
     subject: name,
     at,

@@ -117,6 +117,7 @@ function importedWhole(model: Model): (component: Component) => boolean {
 /** Others may find it: it is exported, or a file of its own. */
 const isOffered = (model: Model, { facts, file }: Component): boolean =>
   facts.form === 'file' ||
+  facts.form === 'element' ||
   (model.files.get(file)?.exports.some((one) => one.from === undefined && one.local === facts.local.split('.')[0]) ?? false);
 
 /** What would go along: components that only this one renders, and that nothing else mentions. */

@@ -17,7 +17,7 @@ function lostContents(known: KnownUse): Lost[] {
   if (contract.openness === 'open' || facts.openness === 'open' || facts.wrappedBy.length > 0) return [];
   const { node } = use;
   const lost: Lost[] = [];
-  const isFile = facts.form === 'file';
+  const isFile = facts.form === 'file' || facts.form === 'element';
   // A slot whose name is known only while running may be any of them.
   if (isFile && facts.slots.some((slot) => /[[\]{}$*]/.test(slot.key))) return [];
   const takesContent = contract.members.has(defaultSlot) || (isFile && facts.slots.some((slot) => slot.key === defaultSlot));

@@ -92,7 +92,7 @@ function misfitOfProps(target: Component, given: Given, outlets: readonly Outlet
 const camel = (name: string): string => name.replace(/-(\w)/g, (_, letter: string) => letter.toUpperCase());
 
 /** What is read of a slot that hands it out nowhere: a member of its one object, or a parameter too many. */
-function misfitInTemplates({ owner }: KnownUse, given: Given, outlets: readonly Outlet[]): Misfit | undefined {
+function misfitInTemplates({ owner, target }: KnownUse, given: Given, outlets: readonly Outlet[]): Misfit | undefined {
   const [outlet] = outlets;
   if (!outlet) return undefined;
   const readings = (at: number): readonly Reading[] => readingsOfHanded(owner.facts).get(given.hands[at] ?? -1) ?? [];
@@ -111,6 +111,8 @@ function misfitInTemplates({ owner }: KnownUse, given: Given, outlets: readonly 
       ? { at: read.span, given: name, wants: names.size > 0 ? [...names].join(', ') : 'nothing', outlet }
       : undefined;
   }
+  if (traitsOf(target).handingSlotsApart && given.form === 'markup' && outlets.every((one) => one.slotProps.length > 0))
+    return { at: given.span, given: 'markup', wants: 'content that takes what it hands out', outlet };
   const most = Math.max(...outlets.map((one) => one.slotProps.length));
   if (outlets.some((one) => one.names)) return undefined;
   const extra = given.hands.findIndex((_, at) => at >= most && readings(at).length > 0);

@@ -114,21 +114,23 @@ export const stateCatalogue = {
     message: ({ component, value, action, how }) =>
       how === 'late'
         ? `${action} in ${component} reads ${value} when its readings are no longer followed.`
-        : how === 'handed'
-          ? `${component} hands ${action} the value that ${value} has when it is set up.`
-          : how === 'watched'
-            ? `${component} hands a watcher the value that ${value} has when it is set up.`
-            : how === 'taken'
-              ? `${component} takes ${value} out of its props once, when it is set up.`
-              : how === 'once'
-                ? `${action} in ${component} is computed from ${value} once, when it is set up.`
-                : how === 'provided'
-                  ? `${component} provides ${action} with the value that ${value} has when it is set up.`
-                  : `${action} in ${component} reads ${value} and does not follow it.`,
+        : how === 'captured'
+          ? `${action} in ${component} takes ${value} into a local, which what runs later goes on reading.`
+          : how === 'handed'
+            ? `${component} hands ${action} the value that ${value} has when it is set up.`
+            : how === 'watched'
+              ? `${component} hands a watcher the value that ${value} has when it is set up.`
+              : how === 'taken'
+                ? `${component} takes ${value} out of its props once, when it is set up.`
+                : how === 'once'
+                  ? `${action} in ${component} is computed from ${value} once, when it is set up.`
+                  : how === 'provided'
+                    ? `${component} provides ${action} with the value that ${value} has when it is set up.`
+                    : `${action} in ${component} reads ${value} and does not follow it.`,
     consequence: ({ component, value, action, how }) =>
       how === 'list'
         ? `When ${value} changes, ${action} still sees the value of the rendering that it was made in.`
-        : how === 'handed'
+        : how === 'handed' || how === 'captured'
           ? `When ${value} changes, ${action} goes on with what it was.`
           : how === 'once' || how === 'taken'
             ? `When ${value} changes, ${component} keeps showing what it was.`
@@ -140,17 +142,19 @@ export const stateCatalogue = {
         ? `Read ${value} before the first await and outside of promises and timers, so that ${action} follows it.`
         : how === 'hidden'
           ? `Hand ${value} to the function as an argument, so that the statement itself names it.`
-          : how === 'handed'
-            ? `Hand over a function that reads ${value}, or what it is held in.`
-            : how === 'watched'
-              ? `Give the watcher a function that reads ${value}: watch(() => …, …).`
-              : how === 'taken'
-                ? `Read ${value} from the props where it is needed, or take it out with toRefs.`
-                : how === 'once'
-                  ? `Make ${action} a value that the framework computes again when ${value} changes.`
-                  : how === 'provided'
-                    ? `Provide a function that gives ${value}, or an object with a getter for it.`
-                    : `Add ${value} to what ${action} follows, or read it through a ref if only the latest value is wanted.`,
+          : how === 'captured'
+            ? `Read ${value} of the instance where it is needed, and not into a local before.`
+            : how === 'handed'
+              ? `Hand over a function that reads ${value}, or what it is held in.`
+              : how === 'watched'
+                ? `Give the watcher a function that reads ${value}: watch(() => …, …).`
+                : how === 'taken'
+                  ? `Read ${value} from the props where it is needed, or take it out with toRefs.`
+                  : how === 'once'
+                    ? `Make ${action} a value that the framework computes again when ${value} changes.`
+                    : how === 'provided'
+                      ? `Provide a function that gives ${value}, or an object with a getter for it.`
+                      : `Add ${value} to what ${action} follows, or read it through a ref if only the latest value is wanted.`,
     help: {
       what: 'An effect, a callback or a memo reads a value that it does not follow, and the value changes: it is not in its list, it is read after an await or in a timer, or it is hidden in a function.',
       why: 'It works on the first try and fails after a change.',

@@ -1,4 +1,4 @@
-import type { ActionFact, BodyFacts, ComponentFacts, Reading, ValueFact } from '../../model/facts';
+import type { ActionFact, BodyFacts, ChangeFact, ComponentFacts, Reading, ValueFact } from '../../model/facts';
 import type { MemberKey } from '../../model/member';
 import { bindingFor, memberKeyOf } from '../../model/given';
 import { traitsOf } from '../../frameworks/registry';
@@ -17,7 +17,7 @@ function changes(model: Model, component: Component, { value, path }: Pick<Readi
   switch (facts?.kind) {
     case 'state':
       return component.facts.actions.some((action) =>
-        action.changes.some((change) => change.value === value && (change.how === 'set' || traitsOf(component).mutation === 'seen')),
+        action.changes.some((change) => change.value === value && (change.how === 'set' || traitsOf(component).mutation === 'seen' || isFieldSet(component, change))),
       );
     case 'prop':
       return isGivenAnew(model, component.id, memberKeyOf(facts));
@@ -28,6 +28,25 @@ function changes(model: Model, component: Component, { value, path }: Pick<Readi
     default:
       return false;
   }
+}
+
+/** A field of an element is another when it is written. */
+const isFieldSet = ({ facts }: Component, { how, path = [] }: ChangeFact): boolean =>
+  facts.element !== undefined && how === 'assign' && path.length === 0;
+
+/**
+ * What a function that runs later reads of a local into which a member of the instance was taken before: it keeps what
+ * it was then. What runs once, and what is told of a member by its own name, is none.
+ */
+function captured(model: Model, component: Component, action: ActionFact): Reading[] {
+  const { actions, element } = component.facts;
+  if (!element || action.hears.length === 0) return [];
+  const left = action.hears.flatMap((hear) => (hear.action === undefined || hear.ends ? [] : (actions[hear.action] ?? [])));
+  return once(
+    left
+      .flatMap((one) => one.reads.filter(({ takenAt }) => takenAt && !contains(one.span, takenAt)))
+      .filter((reading) => /^(?:same|part|computed|item)$/.test(reading.how) && changes(model, component, reading)),
+  );
 }
 
 /** A member of what a hook of the project gives is a state of it, and something sets that. */
@@ -182,6 +201,11 @@ export const staleReading: Rule = {
     [...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];
       const { actions, values } = component.facts;
+      const inCaptured = actions.flatMap((action) =>
+        captured(model, component, action).map((reading) =>
+          toFound(component, reading, { name: action.name, span: action.span, how: 'captured' }),
+        ),
+      );
       const inActions = actions.flatMap((action) => {
         const { how, readings } = staleBy(model, component, action);
         return readings.map((reading) => toFound(component, reading, { name: action.name, span: action.span, how }));
@@ -206,6 +230,7 @@ export const staleReading: Rule = {
       );
       return [
         ...inActions,
+        ...inCaptured,
         ...inMemos,
         ...inNamed,
         ...inVariables,
@@ -321,7 +346,7 @@ function handedByValue(model: Model, component: Component): Found[] {
   });
 }
 
-type Stale = 'handed' | 'list' | 'late' | 'hidden' | 'once' | 'taken' | 'provided' | 'watched';
+type Stale = 'captured' | 'handed' | 'list' | 'late' | 'hidden' | 'once' | 'taken' | 'provided' | 'watched';
 
 /** What is given to all below by its value at that moment. */
 function providedOnce(model: Model, component: Component): Found[] {
@@ -358,6 +383,7 @@ function toFound(
   const name = value?.kind === 'param' && !/^[\w$]+$/.test(value.name) ? (reading.path[0] ?? '') : (value?.name ?? '');
   const at = locate(component.file, reading.span);
   const does: Readonly<Record<Stale, string>> = {
+    captured: `${action} takes it into a local before, and what runs later goes on with that.`,
     list: `${action} does not follow it.`,
     late: `${action} does not follow it.`,
     hidden: `${action} does not follow it.`,

@@ -4,9 +4,10 @@ import type { FilePath, Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import { assembleComponent } from '../../../read/component';
 import { basesOf, classesIn, type DeclaredClass } from '../../../read/elements/bases';
+import { namesOf } from '../../../read/elements/class';
 import { type ClassMember, type ClassNode, type ClassRules, decoratorsOf, readElementClass, type ReadClass, type Role } from '../../../read/elements/class';
-import { alwaysRun } from '../../../read/elements/always';
-import { contractEvents } from '../../../read/elements/contract';
+import { alwaysRun, setAgain } from '../../../read/elements/always';
+import { contractEvents, unmentionedOf } from '../../../read/elements/contract';
 import { type Beside, type Part, placed, type Unit, unitOf } from '../../../read/elements/unit';
 import { attributeNamed, type HtmlNode, parseHtml } from '../../../read/markup/html';
 import { slotsOf } from '../../../read/markup/contract';
@@ -15,7 +16,7 @@ import { addModuleBody, type ReadModule, readModuleHead } from '../../../read/sc
 import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, keyName, spanOf } from '../../../read/script/syntax';
 import { annotatedType } from '../../../read/elements/types';
-import { bundleOf } from '../names';
+import { attributeOf, bundleOf } from '../names';
 import { lwcDialect } from './dialect';
 import { type LwcMarkup, readNodes } from './template';
 
@@ -52,11 +53,15 @@ export function readLwcScript(file: FilePath, text: string, beside: Beside): Fil
     if (!isMain && one.hole === undefined && !extendsElement(one.node)) continue;
     apart.add(one.name);
     const component = readClass(read, one, isMain ? unit : { ...unit, parts: [] }, isMain ? bundle.name : one.name);
-    if (isMain) components.push({ ...component, ...(offered(meta) ? { isOffered: true as const } : {}) });
+    if (isMain) {
+      const tags = [`${bundle.namespace}-${attributeOf(bundle.name)}`];
+      const element = component.element ? { element: { ...component.element, tags } } : {};
+      components.push({ ...component, ...element, ...(offered(meta) ? { isOffered: true as const } : {}) });
+    }
     else bases.push({ ...component, ...(component.element ? { element: { ...component.element, isAbstract: true as const } } : {}) });
   }
-  addModuleBody(read, apart, lwcDialect);
   facts.components = components;
+  addModuleBody(read, apart, lwcDialect);
   if (bases.length > 0) facts.bases = bases;
   if (components.length > 0) facts.framework = 'lwc';
   return placed(unit, facts);
@@ -142,7 +147,7 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
       local: declared.name,
       span: spanOf(node),
       nameSpan: declared.nameSpan,
-      form: 'class',
+      form: 'element',
       openness: 'closed',
       through: [],
       template,
@@ -152,7 +157,12 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
     };
   });
   alwaysRun(component, read_, body, /^(?:connectedCallback|renderedCallback|constructor)$/);
-  const full: Writable<ComponentFacts> = { ...component, element: { root: body.root, attributes: {} }, followsAssignment: true };
+  const again = setAgain(component, read_, /^renderedCallback$/);
+  const full: Writable<ComponentFacts> = { ...component, element: { root: body.root, attributes: {}, ...namesOf(read_) }, followsAssignment: true };
+  if (again.length > 0) full.again = again;
+  const { start, end } = spanOf(node);
+  const unmentioned = unmentionedOf(memberList(read_), [unit.text.slice(start, end), ...unit.parts.map((part) => part.text)]);
+  if (unmentioned.length > 0) full.unmentioned = unmentioned;
   if (undeclared.length > 0) full.undeclared = undeclared;
   if (hasOwnBases) full.bases = bases;
   if (unit.parts.length > 0) full.files = unit.parts.map((part) => part.file);

@@ -1,0 +1,164 @@
+import type { ActionFact, ArgFact, CallFact, ComponentFacts, EventClassFact, EventFact, FileFacts, MemberFact, RaiseFact, Reading, SendFact } from '../../model/facts';
+import { eventKey, memberName, type MemberKey } from '../../model/member';
+import type { FilePath } from '../../model/span';
+import type { Names } from '../names';
+
+type Files = ReadonlyMap<FilePath, FileFacts>;
+
+/** The text that a name of a module stands for; undefined where it is none. */
+export function textNamed(names: Names, file: FilePath, name: string): string | undefined {
+  const [root = name, ...members] = name.split('.');
+  const meant = names.meant(file, name.startsWith('from:') ? name : root);
+  if (meant.kind === 'namespace') {
+    const inner = names.exported(meant.file, members[0] ?? '');
+    return inner.kind === 'shared' && inner.fact.kind === 'value' ? inner.fact.text : undefined;
+  }
+  if (meant.kind !== 'shared' || meant.fact.kind !== 'value') return undefined;
+  return members.length === 0 ? meant.fact.text : meant.fact.texts?.[members.join('.')];
+}
+
+/** The name of an event as it is read: itself, or what the constant says that it names. */
+export function eventText(names: Names, file: FilePath, event: string | undefined): string | undefined {
+  const named = event === undefined ? undefined : /^\{(.+)\}$/.exec(event)?.[1];
+  return named === undefined ? event : (textNamed(names, file, named) ?? event);
+}
+
+/** The class of an event that a module makes one of. */
+function eventClass(files: Files, names: Names, file: FilePath, name: string): { readonly fact: EventClassFact; readonly file: FilePath } | undefined {
+  const meant = names.meant(file, name);
+  if (meant.kind !== 'shared') return undefined;
+  const fact = files.get(meant.file)?.eventClasses?.find((one) => one.name === meant.fact.name);
+  return fact && { fact, file: meant.file };
+}
+
+const heldAt = (readings: readonly Reading[], at: readonly string[]): Reading[] =>
+  readings.map((read): Reading => ({ ...read, held: { at: [...at, ...(read.held?.at ?? [])], how: read.held?.how ?? read.how } }));
+
+/** What an event carries that is made of a class: what its members were made with. */
+function carried({ members, detail, inDetail }: EventClassFact, args: readonly ArgFact[]): ArgFact[] {
+  const readings = [
+    ...Object.entries(members).flatMap(([member, at]) => heldAt(args[at]?.readings ?? [], [member])),
+    ...(detail === undefined ? [] : heldAt(args[detail]?.readings ?? [], ['detail'])),
+    ...Object.entries(inDetail ?? {}).flatMap(([member, at]) => heldAt(args[at]?.readings ?? [], ['detail', member])),
+  ];
+  const action = args.find((one) => one.action !== undefined)?.action;
+  return [{ readings, ...(action === undefined ? {} : { action }) }];
+}
+
+/** What is sent, told by the constants and classes that it names. */
+function settled(files: Files, names: Names, file: FilePath, send: SendFact): SendFact {
+  const made = send.made === undefined ? undefined : eventClass(files, names, file, send.made);
+  if (made) {
+    const { fact } = made;
+    const event = eventText(names, made.file, fact.event);
+    const asks = send.asks || send.args.some((one) => one.action !== undefined) ? { asks: true as const } : {};
+    const { made: _, ...rest } = send;
+    return {
+      ...rest,
+      channel: { ...send.channel, ...(event === undefined ? {} : { event }) },
+      bubbles: fact.bubbles,
+      composed: fact.composed,
+      args: carried(fact, send.args),
+      ...asks,
+    };
+  }
+  const event = send.channel.held ? send.channel.event : eventText(names, file, send.channel.event);
+  return event === send.channel.event || event === undefined ? send : { ...send, channel: { ...send.channel, event } };
+}
+
+/** An event of a component's contract, where what is sent passes the component. */
+function raised(send: SendFact, root: 'light' | 'open' | 'closed'): RaiseFact | undefined {
+  const { channel, bubbles, composed = false, args, span } = send;
+  if (channel.on !== 'element' || channel.event === undefined || channel.event.startsWith('{')) return undefined;
+  const passes = channel.own === 'element' || (bubbles && (composed || root === 'light'));
+  return passes ? { member: eventKey(channel.event), optional: true, span, args, travel: { bubbles, composed } } : undefined;
+}
+
+/** A function of a module that is called, with the module's facts. */
+function calledFunction(files: Files, names: Names, file: FilePath, source: string): { readonly file: FilePath; readonly action: ActionFact; readonly index: number; readonly values: ComponentFacts['values'] } | undefined {
+  const meant = names.meant(file, source);
+  if (meant.kind !== 'shared') return undefined;
+  const module = files.get(meant.file)?.module;
+  const held = module?.values.find((one) => one.kind === 'function' && one.name === meant.fact.name);
+  const action = held?.action === undefined ? undefined : module?.actions[held.action];
+  return module && action && held?.action !== undefined ? { file: meant.file, action, index: held.action, values: module.values } : undefined;
+}
+
+/** What a call has a function of a module send on the component itself: `raise(this, TAKE, { id })`. */
+export function sentFor(files: Files, names: Names, file: FilePath, body: Pick<ComponentFacts, 'values'>, call: CallFact): SendFact[] {
+  const source = call.path.length === 0 ? body.values[call.value]?.source : undefined;
+  if (source === undefined || !call.args.some((one) => one.isOwn)) return [];
+  const called = calledFunction(files, names, file, source);
+  if (!called) return [];
+  const argOf = (value: number | undefined): ArgFact | undefined => {
+    const param = value === undefined ? undefined : called.values[value];
+    return param?.kind === 'param' && param.of === called.index && param.position !== undefined ? call.args[param.position] : undefined;
+  };
+  return called.action.sends.flatMap((given): SendFact[] => {
+    const send = settled(files, names, called.file, given);
+    if (!argOf(send.channel.element)?.isOwn) return [];
+    const named = argOf(send.channel.held?.value);
+    const [nameRead] = named?.readings ?? [];
+    const nameSource = nameRead && body.values[nameRead.value]?.source;
+    const event = send.channel.held
+      ? (/^['"`](.*)['"`]$/.exec(named?.constant ?? '')?.[1] ?? (nameSource === undefined ? undefined : textNamed(names, file, [nameSource, ...(nameRead?.path ?? [])].join('.'))))
+      : send.channel.event;
+    if (event === undefined) return [];
+    const flags = argOf(send.options?.value)?.flags;
+    const args = send.args.map((arg): ArgFact => ({
+      readings: arg.readings.flatMap((reading) => {
+        const from = argOf(reading.value);
+        return (from?.readings ?? []).map((one): Reading => ({
+          ...one,
+          held: { at: [...(reading.held?.at ?? []), ...(one.held?.at ?? [])], how: one.held?.how ?? one.how },
+        }));
+      }),
+    }));
+    return [
+      {
+        channel: { on: 'element', own: 'element', event },
+        bubbles: send.bubbles || flags?.['bubbles'] === true,
+        composed: send.composed === true || flags?.['composed'] === true,
+        args,
+        span: call.span,
+        ...(send.asks ? { asks: true as const } : {}),
+      },
+    ];
+  });
+}
+
+/** The facts of a component with what its own functions, and those of modules that it calls, send on it: settled names, and the events of its contract. */
+export function withSends(files: Files, names: Names, file: FilePath, facts: ComponentFacts): ComponentFacts {
+  const root = facts.element?.root ?? 'light';
+  let changed = false;
+  const actions = facts.actions.map((action): ActionFact => {
+    if (action.sends.length === 0 && !action.invokes.some((call) => call.args.some((one) => one.isOwn))) return action;
+    const at = action.span.file ?? file;
+    const added = action.invokes.flatMap((call) => sentFor(files, names, at, facts, call));
+    const sends = [...action.sends.map((one) => settled(files, names, at, one)), ...added];
+    if (added.length === 0 && sends.every((one, index) => one === action.sends[index])) return action;
+    changed = true;
+    const raises = sends.flatMap((one) => raised(one, root) ?? []);
+    const kept = action.raises.filter((one) => !one.travel);
+    return { ...action, sends, raises: [...kept, ...raises] };
+  });
+  if (!changed) return facts;
+  return withEvents({ ...facts, actions });
+}
+
+/** The contract anew, by what is raised now. */
+function withEvents(facts: ComponentFacts): ComponentFacts {
+  const raises = new Map<MemberKey, RaiseFact[]>();
+  for (const { raises: all } of facts.actions)
+    for (const one of all) if (one.travel) raises.set(one.member, [...(raises.get(one.member) ?? []), one]);
+  const isTold = ({ key }: { readonly key: MemberKey }): boolean => !key.startsWith('event:') || raises.has(key);
+  const events: EventFact[] = facts.events.filter(isTold).map((one) => ({ ...one, raised: raises.get(one.key) ?? one.raised }));
+  const members: MemberFact[] = facts.members.filter(isTold);
+  for (const [key, all] of raises) {
+    const [first] = all;
+    if (!first) continue;
+    if (!members.some((one) => one.key === key)) members.push({ key, name: memberName(key), span: first.span, kind: 'callback', required: 'no' });
+    if (!events.some((one) => one.key === key)) events.push({ name: memberName(key), key, span: first.span, raised: all, travels: 'owner' });
+  }
+  return { ...facts, events, members };
+}

@@ -1,0 +1,107 @@
+import { channelKeys, channelsOf, type Graph, type Hearer, makeFlowQueries, reaches, type Sender } from '../../flow';
+import type { Binding, HearFact, SendFact } from '../../model/facts';
+import type { UseId } from '../../model/ids';
+import type { Component, Model } from '../../model/model';
+import { remembered } from '../../model/remembered';
+import type { Host, PlaceIndex, Tree } from '../../model/tree';
+import { heardName, unfold } from '../../tree';
+
+/** Where an event of the document is sent, and the component that sends it. */
+export type SentBy = { readonly component: Component; readonly send: SendFact };
+
+/** A listener that an event comes near and does not reach: where it is sent, and what keeps it. */
+export type Kept = SentBy & { readonly by: 'bubbles' | 'root' | 'stopped' };
+
+/** What becomes of the events of the document that components send, on all pages together. */
+export type DomEvents = {
+  /** Listeners in markup that some event reaches, or may. */
+  readonly heardBy: ReadonlySet<Binding>;
+  /** Subscriptions in script that some event reaches, or may. */
+  readonly subscribed: ReadonlySet<HearFact>;
+  /** Events of what a use makes that somebody hears somewhere, as `use event`. */
+  readonly heardAt: ReadonlySet<string>;
+  /** Uses that stand on some page. */
+  readonly standing: ReadonlySet<UseId>;
+  /** What is sent below a listener under its name and does not come as far. */
+  readonly keptFrom: ReadonlyMap<Binding | HearFact, Kept>;
+};
+
+const none: DomEvents = { heardBy: new Set(), subscribed: new Set(), heardAt: new Set(), standing: new Set(), keptFrom: new Map() };
+
+type Tables = {
+  heardBy: Set<Binding>;
+  subscribed: Set<HearFact>;
+  heardAt: Set<string>;
+  standing: Set<UseId>;
+  keptFrom: Map<Binding | HearFact, Kept>;
+};
+
+export const heardKey = (use: UseId, event: string): string => `${use} ${event}`;
+
+/** The table for a project; empty where no component is an element. */
+export const domEvents = remembered((model: Model): DomEvents => {
+  if (![...model.components.values()].some((one) => one.facts.element)) return none;
+  const tables: Tables = { heardBy: new Set(), subscribed: new Set(), heardAt: new Set(), standing: new Set(), keptFrom: new Map() };
+  for (const page of model.pages) {
+    const tree = unfold(model, page);
+    if (tree.places.some((place) => place.element !== undefined)) notePage(model, tree, tables);
+  }
+  return tables;
+});
+
+function notePage(model: Model, tree: Tree, tables: Tables): void {
+  const { graph } = makeFlowQueries(model, tree);
+  for (const place of tree.places) if (place.use) tables.standing.add(place.use);
+  const { hearers } = channelsOf(graph);
+  for (const frame of graph.frames)
+    frame.body.actions.forEach((facts, action) => {
+      for (const send of facts.sends) {
+        if (send.channel.on !== 'element') continue;
+        const sender: Sender = { frame, action, send };
+        const keys = channelKeys(graph, frame, send.channel);
+        const isKnown = send.made === undefined && keys.length > 0 && keys.every((key) => !/\{/.test(key));
+        const heard = isKnown ? keys.flatMap((key) => hearers.get(key) ?? []) : [...hearers.values()].flat();
+        for (const hearer of heard) noteHearer(graph, sender, hearer, isKnown, tables);
+      }
+    });
+}
+
+function noteHearer(graph: Graph, sender: Sender, hearer: Hearer, isKnown: boolean, tables: Tables): void {
+  const listener = listenerOf(graph, hearer);
+  const place = graph.tree.places[sender.frame.place];
+  if (!isKnown || reaches(graph, sender, hearer)) {
+    if (listener) {
+      if ('direction' in listener) tables.heardBy.add(listener);
+      else tables.subscribed.add(listener);
+    }
+    const event = sender.send.channel.event;
+    // Its own listener does not make it heard by others.
+    if (place?.use && event !== undefined && isKnown && !(hearer.frame === sender.frame)) tables.heardAt.add(heardKey(place.use, event));
+    return;
+  }
+  const component = sender.frame.component;
+  if (!listener || !component || tables.keptFrom.has(listener) || !standsBelow(graph, sender.frame.place, hearer)) return;
+  const { bubbles, composed = true } = sender.send;
+  const by = !bubbles ? 'bubbles' : !composed ? 'root' : 'stopped';
+  tables.keptFrom.set(listener, { component, send: sender.send, by });
+}
+
+/** The listener that a hearer stands for: a binding of markup, or a subscription. */
+function listenerOf({ tree }: Graph, { host, hear }: Hearer): Binding | HearFact | undefined {
+  if (host === undefined) return hear.channel.on === 'element' ? hear : undefined;
+  const there: Host | undefined = tree.hosts[host];
+  return there?.node.bindings.find((one) => heardName(one) === hear.channel.event && one.nameSpan === hear.span);
+}
+
+/** Whether a place stands somewhere below the element that listens, whoever wrote what is between. */
+function standsBelow({ tree }: Graph, place: PlaceIndex, { host, frame }: Hearer): boolean {
+  const at = tree.places[place];
+  const wanted = host ?? tree.places[frame.place]?.element;
+  if (!at || wanted === undefined) return false;
+  for (let one = tree.hosts[at.element ?? at.host]; one; one = tree.hosts[one.parent]) if (one.index === wanted) return true;
+  return false;
+}
+
+/** The places of a component by its uses are all known to the table. */
+export const isStanding = (table: DomEvents, uses: readonly { readonly use: { readonly id: UseId } }[]): boolean =>
+  uses.every(({ use }) => table.standing.has(use.id));
