@@ -103,6 +103,12 @@ export function makeTraceWriter(model: Model, textOf: (file: FilePath) => string
   const ask = (text: string): Answered | Unasked => {
     const parsed = parseQuestion(text);
     if ('wrong' in parsed) return parsed;
+    // Where components are elements, an event is heard along its way through the page.
+    const sent =
+      parsed.ask === 'hears' && 'component' in parsed.named && isElement(model, parsed.named.component)
+        ? heardElsewhere(text, model, parsed.named, flowOf, lineOf)
+        : undefined;
+    if (sent) return sent;
     const asked = 'file' in parsed.named ? inFile(model, parsed.named, flowOf) : inComponent(model, parsed.ask, parsed.named, flowOf);
     if ('wrong' in asked) {
       const heard =
@@ -113,6 +119,9 @@ export function makeTraceWriter(model: Model, textOf: (file: FilePath) => string
   };
   return { ask };
 }
+
+const isElement = (model: Model, name: string): boolean =>
+  [...model.components.values()].some((one) => isNamed(one.name, name) && one.facts.element !== undefined);
 
 const quoted = (names: readonly string[]): string => names.join(', ');
 
@@ -346,26 +355,35 @@ function heardElsewhere(
       text,
     });
   };
+  const seen = new Set<string>();
+  /** What an action sends under the name, who hears it, and what of these sends it on. */
+  const follow = (flow: FlowQueries, frame: Frame, action: number, depth: number): void => {
+    const { graph } = flow;
+    const key = `${frame.index} ${action}`;
+    if (seen.has(key)) return;
+    seen.add(key);
+    for (const send of frame.body.actions[action]?.sends ?? []) {
+      const keys = channelKeys(graph, frame, send.channel).filter((one) => one.endsWith(` ${name}`));
+      if (keys.length === 0) continue;
+      add(depth, frame, send.span, 'publishes', `sends ${name}`);
+      for (const hearer of keys.flatMap((one) => channelsOf(graph).hearers.get(one) ?? [])) {
+        if (!reaches(graph, { frame, action, send }, hearer)) continue;
+        const there = listensAt(graph, hearer);
+        add(depth + 1, there.frame, there.at, 'hears', `hears ${name}`);
+        for (const run of runsOnHearing(flow, hearer)) {
+          const span = run.kind === 'action' ? run.frame.body.actions[run.action]?.span : undefined;
+          if (run.kind !== 'action' || !span) continue;
+          add(depth + 2, run.frame, span, 'catches', `caught by ${run.name}`);
+          follow(flow, run.frame, run.action, depth + 3);
+        }
+      }
+    }
+  };
   for (const flow of pagesWith(model, component).map(flowOf)) {
+    seen.clear();
     const { graph } = flow;
     for (const place of placesNamed(graph, component, parent))
-      for (const frame of framesAt(graph, place))
-        frame.body.actions.forEach((facts, action) =>
-          facts.sends.forEach((send) => {
-            const keys = channelKeys(graph, frame, send.channel).filter((key) => key.endsWith(` ${name}`));
-            if (keys.length === 0) return;
-            add(0, frame, send.span, 'publishes', `sends ${name}`);
-            for (const hearer of keys.flatMap((key) => channelsOf(graph).hearers.get(key) ?? [])) {
-              if (!reaches(graph, { frame, action, send }, hearer)) continue;
-              const there = listensAt(graph, hearer);
-              add(1, there.frame, there.at, 'hears', `hears ${name}`);
-              for (const run of runsOnHearing(flow, hearer)) {
-                const span = run.kind === 'action' ? run.frame.body.actions[run.action]?.span : undefined;
-                if (run.kind === 'action' && span) add(2, run.frame, span, 'catches', `caught by ${run.name}`);
-              }
-            }
-          }),
-        );
+      for (const frame of framesAt(graph, place)) frame.body.actions.forEach((_, action) => follow(flow, frame, action, 0));
   }
   if (rungs.size === 0) return undefined;
   const all = [...rungs.values()];

@@ -43,7 +43,7 @@ export const lwc: Adapter = {
     tableOutlet: /^$/,
     rerender: 'component',
     slotsRunLate: false,
-    mutation: 'unseen',
+    mutation: 'seen',
     storesComeApart: false,
     stateByName: false,
     contextsByText: true,

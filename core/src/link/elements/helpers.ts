@@ -127,6 +127,27 @@ export function sentFor(files: Files, names: Names, file: FilePath, body: Pick<C
   });
 }
 
+/** Names that callers of one of the component’s own functions give an event: `this.tell('pick')`; the send itself where none can be told. */
+function namedSends(names: Names, file: FilePath, { values, actions }: ComponentFacts, send: SendFact): SendFact[] {
+  const param = send.channel.held && values[send.channel.held.value];
+  if (param?.kind !== 'param' || param.of === undefined || param.position === undefined) return [send];
+  const found = new Set<string>();
+  for (const { invokes } of actions)
+    for (const { value, args, path } of invokes) {
+      if (values[value]?.action !== param.of || path.length > 0) continue;
+      const arg = args[param.position];
+      const [reading] = arg?.readings ?? [];
+      const source = reading && values[reading.value]?.source;
+      const name =
+        /^['"`](.*)['"`]$/.exec(arg?.constant ?? '')?.[1] ??
+        (source === undefined ? undefined : textNamed(names, file, [source, ...(reading?.path ?? [])].join('.')));
+      if (name === undefined) return [send];
+      found.add(name);
+    }
+  const { held: _, ...channel } = send.channel;
+  return found.size === 0 ? [send] : [...found].map((event): SendFact => ({ ...send, channel: { ...channel, event } }));
+}
+
 /** The facts of a component with what its own functions, and those of modules that it calls, send on it: settled names, and the events of its contract. */
 export function withSends(files: Files, names: Names, file: FilePath, facts: ComponentFacts): ComponentFacts {
   const root = facts.element?.root ?? 'light';
@@ -135,7 +156,7 @@ export function withSends(files: Files, names: Names, file: FilePath, facts: Com
     if (action.sends.length === 0 && !action.invokes.some((call) => call.args.some((one) => one.isOwn))) return action;
     const at = action.span.file ?? file;
     const added = action.invokes.flatMap((call) => sentFor(files, names, at, facts, call));
-    const sends = [...action.sends.map((one) => settled(files, names, at, one)), ...added];
+    const sends = [...action.sends.flatMap((one) => namedSends(names, at, facts, settled(files, names, at, one))), ...added];
     if (added.length === 0 && sends.every((one, index) => one === action.sends[index])) return action;
     changed = true;
     const raises = sends.flatMap((one) => raised(one, root) ?? []);

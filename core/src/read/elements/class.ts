@@ -32,6 +32,8 @@ export type ClassRules = {
   readonly gives: (name: string, node: FunctionNode) => boolean;
   /** Fields that nothing declares a role for. */
   readonly field: 'state' | 'plain';
+  /** What makes markup show a field anew: that it is written, or nothing but what the class does itself. */
+  readonly follows: 'assignment' | 'nothing';
   /** Names that the framework’s own base class has. */
   readonly inherited: ReadonlySet<string>;
   /** What a name is that the class reads of itself and does not have: set from outside, of a class that it extends, or nothing. */
@@ -190,7 +192,7 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
       span,
       from: [],
       ...(role.kind === 'plain' ? { plain: true as const } : {}),
-      ...(role.isDeep || holds?.type === 'StringLiteral' ? {} : { shallow: true as const }),
+      ...(role.isDeep || rules.follows === 'nothing' || holds?.type === 'StringLiteral' ? {} : { shallow: true as const }),
       ...(first && makesCollection(first) ? { collection: true as const } : {}),
     });
     own.set(name, { kind: 'value', value, path: [] });

@@ -59,20 +59,20 @@ export const eventsCatalogue = {
         : kept === 'stopped'
           ? `A listener on its way keeps it from going further.`
           : bubbles === 'no'
-        ? `It is sent without bubbling, so it is heard only at the very element that it is sent to.`
-        : `What a component raises goes to who uses ${raiser}, and no further: the function given here never runs.`,
+            ? `It is sent without bubbling, so it is heard only at the very element that it is sent to.`
+            : `What a component raises goes to who uses ${raiser}, and no further: the function given here never runs.`,
     fix: ({ event, raiser, bubbles, kept }, framework) =>
       kept === 'root'
         ? `Send it with composed: true, or listen within the shadow tree and raise it again from there.`
         : kept === 'stopped'
           ? `Do not stop it there, or listen before it is stopped.`
           : bubbles === 'no'
-        ? `Send it with bubbles: true, or listen at the element itself.`
-        : framework === 'react'
-          ? `Hand ${event} down to ${raiser}, or listen where ${raiser} is used.`
-          : framework === 'vue'
-            ? `Listen where ${raiser} is used and emit it again from there, or provide a function to all below.`
-            : `Forward it where ${raiser} is used, hand a callback down, or put a function into a context.`,
+            ? `Send it with bubbles: true, or listen at the element itself.`
+            : framework === 'react'
+              ? `Hand ${event} down to ${raiser}, or listen where ${raiser} is used.`
+              : framework === 'vue'
+                ? `Listen where ${raiser} is used and emit it again from there, or provide a function to all below.`
+                : `Forward it where ${raiser} is used, hand a callback down, or put a function into a context.`,
     help: {
       what: 'A listener waits further up than the event travels: at a component whose descendant raises it, at an element around such a component, or at the document for what does not bubble.',
       why: 'Events of components do not bubble as those of the platform do. The names are right, the handler exists, and nothing connects them.',

@@ -1,5 +1,5 @@
 import { indexOf } from '../../flow/graph/index-of';
-import type { Binding, ComponentFacts, Reading, TemplateNode } from '../../model/facts';
+import type { Binding, CallFact, ComponentFacts, Reading, TemplateNode } from '../../model/facts';
 import type { MemberKey } from '../../model/member';
 import { memberKeyOf } from '../../model/given';
 import { remembered } from '../../model/remembered';
@@ -60,10 +60,19 @@ export function isDeadWithout(facts: ComponentFacts, event: MemberKey): boolean 
     for (const at of reached) for (const call of actions[at]?.calls ?? []) reached.add(call);
     const all = [...reached].flatMap((at) => actions[at] ?? []);
     const raises = all.flatMap((one) => one.raises);
-    const doesMore = all.some((one) => one.changes.length > 0 || one.sends.length > 0 || one.hears.length > 0 || one.invokes.length > 0);
+    const doesMore = all.some(
+      (one) =>
+        one.changes.length > 0 ||
+        one.sends.some((send) => !one.raises.some((raise) => raise.span.start === send.span.start)) ||
+        one.hears.length > 0 ||
+        one.invokes.some((call) => !one.raises.some((raise) => raise.span.start === call.span.start) && !isOwnCall(facts, call)),
+    );
     return raises.some(({ member }) => member === event) && raises.every(({ member }) => member === event) && !doesMore;
   });
 }
+
+/** A call of a function of the component is what that does. */
+const isOwnCall = ({ values }: ComponentFacts, { value }: CallFact): boolean => values[value]?.action !== undefined;
 
 const isEvent = ({ values }: ComponentFacts, at: number, event: MemberKey): boolean => {
   const value = values[at];

@@ -37,7 +37,11 @@ const isOwnEvent = (binding: Binding): boolean => binding.to.kind !== 'model';
 /** A use listens for an event that the child never raises. */
 export const eventNeverRaised: Rule = {
   ofUse: (known) =>
-    known.target.facts.element ? [] : deafListeners(known).filter(isOwnEvent).map((binding) => toldOf(known, binding)),
+    known.target.facts.element
+      ? []
+      : deafListeners(known)
+          .filter(isOwnEvent)
+          .map((binding) => toldOf(known, binding)),
   // An event of the document may come from further down, or from what stands in a slot.
   inProject: ({ model, uses }) => {
     const { heardBy, keptFrom, standing } = domEvents(model);

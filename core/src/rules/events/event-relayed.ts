@@ -17,12 +17,15 @@ import type { Found, Rule } from '../rule';
 /** An event of a component that comes unchanged from an event of one of its children. */
 type Relay = { readonly event: EventFact; readonly from: TemplateUse; readonly binding: Binding; readonly span: Span };
 
+const isSameSpan = (a: Span, b: Span | undefined): boolean => a.start === b?.start && a.file === b.file;
+
 /** It does nothing but raise one event with its own parameters, in their order; or with the detail of what it heard. */
 function isMereRelay(component: Component, action: ActionFact): boolean {
   const { values } = component.facts;
   const [raise, ...more] = action.raises;
-  if (!raise || more.length > 0 || action.changes.length + action.sends.length + action.hears.length + action.calls.length > 0)
-    return false;
+  // An event of the document is sent by the same call that raises it.
+  const sends = action.sends.filter(({ span }) => !isSameSpan(span, raise?.span));
+  if (!raise || more.length > 0 || action.changes.length + sends.length + action.hears.length + action.calls.length > 0) return false;
   if (action.invokes.some((call) => call.value !== raise.value) || action.returns.some((one) => one.value !== raise.value)) return false;
   return (raise.args ?? []).every((arg, position) => {
     const [only, ...others] = arg.readings;

@@ -109,16 +109,18 @@ function onChannels({ model }: Check): Found[] {
 /** Listeners of uses that wait for what a component further down raises. */
 function onUses({ model, uses }: Check): Found[] {
   return uses.flatMap((known) =>
-    known.target.facts.element ? [] : deafListeners(known).flatMap((binding): Found[] => {
-      const key = bindingKey(binding);
-      if (key === undefined || binding.to.kind === 'model') return [];
-      const below = [...known.use.node.children, ...known.target.facts.template];
-      const raiser = raiserBelow(model, below, (event) => event.key === key);
-      if (!raiser) return [];
-      return [
-        { ...foundAt(known.owner, spelling(known.target, key), binding, known.target.name, raiser), causes: [causeAt(known.use, key)] },
-      ];
-    }),
+    known.target.facts.element
+      ? []
+      : deafListeners(known).flatMap((binding): Found[] => {
+          const key = bindingKey(binding);
+          if (key === undefined || binding.to.kind === 'model') return [];
+          const below = [...known.use.node.children, ...known.target.facts.template];
+          const raiser = raiserBelow(model, below, (event) => event.key === key);
+          if (!raiser) return [];
+          return [
+            { ...foundAt(known.owner, spelling(known.target, key), binding, known.target.name, raiser), causes: [causeAt(known.use, key)] },
+          ];
+        }),
   );
 }
 
@@ -264,7 +266,13 @@ function onHosts({ model }: Check): Found[] {
       for (const binding of node.kind === 'element' || node.kind === 'use' ? node.bindings : []) {
         const kept = keptFrom.get(binding);
         if (kept && !heardBy.has(binding) && !isNativeEvent(binding.to.name))
-          tell(owner, binding.to.name, locate(owner.file, binding.nameSpan), `<${node.kind === 'element' || node.kind === 'use' ? node.tag : ''}>`, kept);
+          tell(
+            owner,
+            binding.to.name,
+            locate(owner.file, binding.nameSpan),
+            `<${node.kind === 'element' || node.kind === 'use' ? node.tag : ''}>`,
+            kept,
+          );
       }
     });
     for (const { hears } of owner.facts.actions)

@@ -51,7 +51,11 @@ export const eventUnheard: Rule = {
         const isHeardAround = ({ use }: KnownUse): boolean => table?.heardAt.has(heardKey(use.id, event.name)) ?? false;
         const unheard = known.filter((one) => isUnheard(one, event.key) && !isHeardAround(one));
         const heard = known.filter((one) => isGiven(one, event.key) || isHeardAround(one));
-        if (table && unheard.length > 0 && isForPlatform(event)) return [];
+        // Of one that somebody waits for and that does not come as far, another rule speaks.
+        const isKept = [...(table?.keptFrom.values() ?? [])].some(
+          (one) => one.component === component && one.send.channel.event === event.name,
+        );
+        if (isKept || (table && unheard.length > 0 && isForPlatform(event))) return [];
         if (unheard.length === 0) return [];
         // Where others listen, a use without a listener is an oversight only if the control is dead there.
         if (heard.length > 0 && !isDeadWithout(component.facts, event.key)) return [];
@@ -97,7 +101,9 @@ export const eventUnheard: Rule = {
 
 /** Events that the platform, or whoever sets a page up, listens for. */
 const isForPlatform = ({ name }: EventFact): boolean =>
-  /^(?:lightning__|force|aura)|^(?:change|input|select|toggle|close|open|cancel|scroll|refresh|submit|reset|invalid|load|error)$/.test(name);
+  /^(?:lightning__|force|aura)|^(?:change|input|select|toggle|close|open|cancel|scroll|refresh|submit|reset|invalid|load|error)$/.test(
+    name,
+  );
 
 /** A part that is switched off raises nothing; of an event under a misspelt name another rule speaks. */
 function isUnheard(known: KnownUse, event: MemberKey): boolean {

@@ -95,6 +95,8 @@ const camel = (name: string): string => name.replace(/-(\w)/g, (_, letter: strin
 function misfitInTemplates({ owner, target }: KnownUse, given: Given, outlets: readonly Outlet[]): Misfit | undefined {
   const [outlet] = outlets;
   if (!outlet) return undefined;
+  if (traitsOf(target).handingSlotsApart && given.form === 'markup' && outlets.every((one) => one.slotProps.length > 0))
+    return { at: given.span, given: 'markup', wants: 'content that takes what it hands out', outlet };
   const readings = (at: number): readonly Reading[] => readingsOfHanded(owner.facts).get(given.hands[at] ?? -1) ?? [];
   const names = new Set<string>();
   for (const one of outlets) {
@@ -111,8 +113,6 @@ function misfitInTemplates({ owner, target }: KnownUse, given: Given, outlets: r
       ? { at: read.span, given: name, wants: names.size > 0 ? [...names].join(', ') : 'nothing', outlet }
       : undefined;
   }
-  if (traitsOf(target).handingSlotsApart && given.form === 'markup' && outlets.every((one) => one.slotProps.length > 0))
-    return { at: given.span, given: 'markup', wants: 'content that takes what it hands out', outlet };
   const most = Math.max(...outlets.map((one) => one.slotProps.length));
   if (outlets.some((one) => one.names)) return undefined;
   const extra = given.hands.findIndex((_, at) => at >= most && readings(at).length > 0);

@@ -117,6 +117,7 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
     lifecycle,
     gives: () => false,
     field: 'state',
+    follows: 'assignment',
     inherited,
     unknown: hasOwnBases ? 'inherited' : 'nothing',
   };
@@ -158,7 +159,7 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
   });
   alwaysRun(component, read_, body, /^(?:connectedCallback|renderedCallback|constructor)$/);
   const again = setAgain(component, read_, /^renderedCallback$/);
-  const full: Writable<ComponentFacts> = { ...component, element: { root: body.root, attributes: {}, ...namesOf(read_) }, followsAssignment: true };
+  const full: Writable<ComponentFacts> = { ...component, element: { root: body.root, attributes: {}, ...namesOf(read_) } };
   if (again.length > 0) full.again = again;
   const { start, end } = spanOf(node);
   const unmentioned = unmentionedOf(memberList(read_), [unit.text.slice(start, end), ...unit.parts.map((part) => part.text)]);
