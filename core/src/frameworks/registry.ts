@@ -3,13 +3,14 @@ import type { Framework } from '../model/framework';
 import type { FilePath } from '../model/span';
 import { parseScriptBare } from '../read/script/parse';
 import type { Adapter, Traits } from './adapter';
+import { elements } from './elements';
 import { lwc } from './lwc';
 import { react } from './react';
 import { svelte } from './svelte';
 import { vue } from './vue';
 
 /** Every framework, by hand. A script is read by the first whose packages it imports, else by the first that takes it for its own; the last one reads all others. */
-export const adapters: readonly Adapter[] = [vue, svelte, lwc, react];
+export const adapters: readonly Adapter[] = [vue, svelte, lwc, elements, react];
 
 const scripts = /\.[cm]?[jt]sx?$/;
 

@@ -58,8 +58,6 @@ export function registeredTags({ files }: Project): (file: FilePath, tag: string
 /** Bundles that a builder puts on pages, each a page by itself. */
 export function placedPages({ files }: Project): PlacedPage[] {
   return [...files.values()].flatMap(({ file, framework, components }): PlacedPage[] =>
-    framework === 'lwc' && components.some((one) => one.isOffered)
-      ? [{ file, path: '', body: bodyOf([useOfFile(file, file, [])]) }]
-      : [],
+    framework === 'lwc' && components.some((one) => one.isOffered) ? [{ file, path: '', body: bodyOf([useOfFile(file, file, [])]) }] : [],
   );
 }

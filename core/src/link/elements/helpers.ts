@@ -1,4 +1,16 @@
-import type { ActionFact, ArgFact, CallFact, ComponentFacts, EventClassFact, EventFact, FileFacts, MemberFact, RaiseFact, Reading, SendFact } from '../../model/facts';
+import type {
+  ActionFact,
+  ArgFact,
+  CallFact,
+  ComponentFacts,
+  EventClassFact,
+  EventFact,
+  FileFacts,
+  MemberFact,
+  RaiseFact,
+  Reading,
+  SendFact,
+} from '../../model/facts';
 import { eventKey, memberName, type MemberKey } from '../../model/member';
 import type { FilePath } from '../../model/span';
 import type { Names } from '../names';
@@ -24,7 +36,12 @@ export function eventText(names: Names, file: FilePath, event: string | undefine
 }
 
 /** The class of an event that a module makes one of. */
-function eventClass(files: Files, names: Names, file: FilePath, name: string): { readonly fact: EventClassFact; readonly file: FilePath } | undefined {
+function eventClass(
+  files: Files,
+  names: Names,
+  file: FilePath,
+  name: string,
+): { readonly fact: EventClassFact; readonly file: FilePath } | undefined {
   const meant = names.meant(file, name);
   if (meant.kind !== 'shared') return undefined;
   const fact = files.get(meant.file)?.eventClasses?.find((one) => one.name === meant.fact.name);
@@ -75,13 +92,20 @@ function raised(send: SendFact, root: 'light' | 'open' | 'closed'): RaiseFact | 
 }
 
 /** A function of a module that is called, with the module's facts. */
-function calledFunction(files: Files, names: Names, file: FilePath, source: string): { readonly file: FilePath; readonly action: ActionFact; readonly index: number; readonly values: ComponentFacts['values'] } | undefined {
+function calledFunction(
+  files: Files,
+  names: Names,
+  file: FilePath,
+  source: string,
+): { readonly file: FilePath; readonly action: ActionFact; readonly index: number; readonly values: ComponentFacts['values'] } | undefined {
   const meant = names.meant(file, source);
   if (meant.kind !== 'shared') return undefined;
   const module = files.get(meant.file)?.module;
   const held = module?.values.find((one) => one.kind === 'function' && one.name === meant.fact.name);
   const action = held?.action === undefined ? undefined : module?.actions[held.action];
-  return module && action && held?.action !== undefined ? { file: meant.file, action, index: held.action, values: module.values } : undefined;
+  return module && action && held?.action !== undefined
+    ? { file: meant.file, action, index: held.action, values: module.values }
+    : undefined;
 }
 
 /** What a call has a function of a module send on the component itself: `raise(this, TAKE, { id })`. */
@@ -101,7 +125,8 @@ export function sentFor(files: Files, names: Names, file: FilePath, body: Pick<C
     const [nameRead] = named?.readings ?? [];
     const nameSource = nameRead && body.values[nameRead.value]?.source;
     const event = send.channel.held
-      ? (/^['"`](.*)['"`]$/.exec(named?.constant ?? '')?.[1] ?? (nameSource === undefined ? undefined : textNamed(names, file, [nameSource, ...(nameRead?.path ?? [])].join('.'))))
+      ? (/^['"`](.*)['"`]$/.exec(named?.constant ?? '')?.[1] ??
+        (nameSource === undefined ? undefined : textNamed(names, file, [nameSource, ...(nameRead?.path ?? [])].join('.'))))
       : send.channel.event;
     if (event === undefined) return [];
     const flags = argOf(send.options?.value)?.flags;
@@ -178,8 +203,10 @@ function withEvents(facts: ComponentFacts): ComponentFacts {
   for (const [key, all] of raises) {
     const [first] = all;
     if (!first) continue;
-    if (!members.some((one) => one.key === key)) members.push({ key, name: memberName(key), span: first.span, kind: 'callback', required: 'no' });
-    if (!events.some((one) => one.key === key)) events.push({ name: memberName(key), key, span: first.span, raised: all, travels: 'owner' });
+    if (!members.some((one) => one.key === key))
+      members.push({ key, name: memberName(key), span: first.span, kind: 'callback', required: 'no' });
+    if (!events.some((one) => one.key === key))
+      events.push({ name: memberName(key), key, span: first.span, raised: all, travels: 'owner' });
   }
   return { ...facts, events, members };
 }

@@ -1,4 +1,5 @@
 import type { ActionFact, ComponentFacts, TemplateNode, ValueFact } from '../../model/facts';
+import { superMarkup } from '../../model/super-markup';
 import type { FilePath } from '../../model/span';
 
 /** Members of facts that hold the index of a value, and those that hold the index of an action. */
@@ -36,9 +37,6 @@ function renumbered<T>(facts: T, by: Renumbering): T {
   return copy(facts, '', undefined) as T;
 }
 
-/** The tag by which markup of a class shows the markup of the one that it extends. */
-export const superMarkup = 'super:markup';
-
 function withSuper(nodes: readonly TemplateNode[], above: readonly TemplateNode[]): TemplateNode[] {
   return nodes.flatMap((node): TemplateNode[] => {
     if (node.kind === 'element' && node.tag === superMarkup) return [...above];
@@ -72,7 +70,15 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
     appended.push(index);
   });
   const by: Renumbering = { value: (index) => known.get(index) ?? index, action: (index) => index + shift, file: at };
-  const { template, values: theirValues, actions: theirActions, members, exposes, events, slots } = renumbered(
+  const {
+    template,
+    values: theirValues,
+    actions: theirActions,
+    members,
+    exposes,
+    events,
+    slots,
+  } = renumbered(
     {
       template: base.template,
       values: base.values,

@@ -42,7 +42,12 @@ export function setAgain(component: ComponentFacts, read: ReadClass, after: RegE
     for (const one of component.values[value]?.from ?? []) note(one.value);
   };
   walkTemplate(component.template, (node) => {
-    const readings = node.kind === 'element' || node.kind === 'use' ? node.bindings.flatMap((one) => one.readings) : 'readings' in node ? node.readings : [];
+    const readings =
+      node.kind === 'element' || node.kind === 'use'
+        ? node.bindings.flatMap((one) => one.readings)
+        : 'readings' in node
+          ? node.readings
+          : [];
     for (const one of readings) note(one.value);
   });
   return [...read.own].flatMap(([name, meaning]): AgainFact[] => {
@@ -55,7 +60,8 @@ export function setAgain(component: ComponentFacts, read: ReadClass, after: RegE
       const field = target && memberOfThis(target);
       const meant = field === undefined ? undefined : read.own.get(field);
       if (!node || field === undefined || meant?.kind !== 'value' || !shown.has(meant.value)) return [];
-      const grows = node.type === 'UpdateExpression' || (node.type === 'AssignmentExpression' && (node.operator !== '=' || isAnew(node.right, field)));
+      const grows =
+        node.type === 'UpdateExpression' || (node.type === 'AssignmentExpression' && (node.operator !== '=' || isAnew(node.right, field)));
       return grows ? [{ value: meant.value, span: spanOf(node), by: 'an effect' }] : [];
     });
   });
@@ -106,7 +112,8 @@ export function alwaysRun(component: ComponentFacts, read: ReadClass, body: Body
   for (const [index, value] of component.values.entries()) {
     const demanded = body.tested.has(index) ? undefined : body.demanded.get(index);
     if (value.kind !== 'prop' || !demanded) continue;
-    const isAlways = always.some((one) => contains(one, demanded)) || (inMarkup.some((one) => contains(one, demanded)) && value.demandedAlways === true);
+    const isAlways =
+      always.some((one) => contains(one, demanded)) || (inMarkup.some((one) => contains(one, demanded)) && value.demandedAlways === true);
     const facts = value as Writable<ValueFact>;
     facts.demanded = demanded;
     if (isAlways) facts.demandedAlways = true;

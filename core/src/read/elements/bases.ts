@@ -38,7 +38,8 @@ export function classesIn(statements: readonly t.Statement[], declared: readonly
   const exported = statements.find((one): one is t.ExportDefaultDeclaration => one.type === 'ExportDefaultDeclaration');
   const given = exported && bare(exported.declaration);
   const isDefault = (name: string, node: t.Node): boolean =>
-    given !== undefined && (given === node || (given.type === 'Identifier' && given.name === name) || ('id' in given && given.id === null && given === node));
+    given !== undefined &&
+    (given === node || (given.type === 'Identifier' && given.name === name) || ('id' in given && given.id === null && given === node));
   return declared.flatMap(({ name, nameSpan, node, whole }): DeclaredClass[] => {
     if (isClass(node)) {
       const own = node.id ? spanOf(node.id) : nameSpan;

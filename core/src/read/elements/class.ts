@@ -114,7 +114,13 @@ function writtenNames(node: ClassNode): Map<string, Span> {
   return found;
 }
 
-type Group = { field?: t.ClassProperty | t.ClassPrivateProperty | t.ClassAccessorProperty; get?: FunctionNode; set?: FunctionNode; method?: FunctionNode; all: ClassMember[] };
+type Group = {
+  field?: t.ClassProperty | t.ClassPrivateProperty | t.ClassAccessorProperty;
+  get?: FunctionNode;
+  set?: FunctionNode;
+  method?: FunctionNode;
+  all: ClassMember[];
+};
 
 function grouped(node: ClassNode): Map<string, Group> {
   const groups = new Map<string, Group>();
@@ -152,7 +158,8 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
 
   /** A name that the class reads of itself without declaring it: of what it extends, or set from outside. */
   function askedOfSelf(name: string, span: Span | undefined): Meaning | undefined {
-    if (elementMembers.has(name) || rules.inherited.has(name) || name.startsWith('#') || !span || name.startsWith('state.')) return undefined;
+    if (elementMembers.has(name) || rules.inherited.has(name) || name.startsWith('#') || !span || name.startsWith('state.'))
+      return undefined;
     if (rules.unknown === 'nothing') return undefined;
     asked.set(name, span);
     const value = propValue(body, name, span);
@@ -243,8 +250,7 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
     const [first] = group.all;
     const span = first ? spanOf(first.key) : spanOf(node);
     if (group.method && role?.kind !== 'prop') declareMethod(name, group.method, span);
-    else if (group.field)
-      declareField(name, span, role ?? { kind: rules.field }, group.field.value ?? begun.get(name)?.value ?? undefined);
+    else if (group.field) declareField(name, span, role ?? { kind: rules.field }, group.field.value ?? begun.get(name)?.value ?? undefined);
     else if (role?.kind === 'prop' && (group.set || group.get)) {
       const value = propValue(body, name, span);
       if (group.set) declareMember(name, span, { ...role, member: { required: 'no', ...role.member } });
@@ -281,7 +287,13 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
       else declareField(name, spanOf(at), role ?? { kind: rules.field }, value);
     } else if (members.has(name) && members.get(name)?.fallback === undefined) {
       const member = members.get(name);
-      if (member) declareMember(name, member.span, { kind: 'prop', member: { ...(member.type ? { type: member.type } : {}), kind: member.kind } }, value);
+      if (member)
+        declareMember(
+          name,
+          member.span,
+          { kind: 'prop', member: { ...(member.type ? { type: member.type } : {}), kind: member.kind } },
+          value,
+        );
     }
   }
   for (const [name, span] of written) {
@@ -317,7 +329,8 @@ function readConstructor(body: Body, fn: FunctionNode, scope: Scope): void {
   const statements = fn.body.type === 'BlockStatement' ? fn.body.body : [];
   const first = new Set<string>();
   const rest = statements.filter((one) => {
-    if (one.type === 'ExpressionStatement' && one.expression.type === 'CallExpression' && one.expression.callee.type === 'Super') return false;
+    if (one.type === 'ExpressionStatement' && one.expression.type === 'CallExpression' && one.expression.callee.type === 'Super')
+      return false;
     const set = assignedIn(one);
     if (!set || first.has(set.name)) return true;
     first.add(set.name);
@@ -336,7 +349,8 @@ function readConstructor(body: Body, fn: FunctionNode, scope: Scope): void {
 export function namesOf({ own, asked }: ReadClass): { readonly names: Record<string, number>; readonly asked?: readonly string[] } {
   const names: Record<string, number> = {};
   for (const [name, meaning] of own) {
-    const value = meaning.kind === 'value' && meaning.path.length === 0 ? meaning.value : meaning.kind === 'function' ? meaning.value : undefined;
+    const value =
+      meaning.kind === 'value' && meaning.path.length === 0 ? meaning.value : meaning.kind === 'function' ? meaning.value : undefined;
     if (value !== undefined) names[name] = value;
   }
   return { names, ...(asked.size > 0 ? { asked: [...asked.keys()] } : {}) };

@@ -12,6 +12,14 @@ const names =
   'shadowRoot showPopover slot assignedSlot spellcheck style tabIndex tagName textContent title toggleAttribute togglePopover translate ' +
   'constructor hasOwnProperty toString valueOf isPrototypeOf propertyIsEnumerable';
 
+/** Names with a hyphen that are the platform’s own. */
+const hyphened = new Set(
+  'annotation-xml color-profile font-face font-face-src font-face-uri font-face-format font-face-name missing-glyph'.split(' '),
+);
+
+/** Whether a tag is one that a script defines. */
+export const isElementTag = (tag: string): boolean => /^[a-z][^\s/>]*-/.test(tag) && !hyphened.has(tag);
+
 export const elementMembers: ReadonlySet<string> = new Set(names.split(' '));
 
 /** Attributes that any element may bear, for the platform or for who styles it. */

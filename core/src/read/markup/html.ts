@@ -83,7 +83,8 @@ export function parseHtml(text: string, { offset = 0, xml = false } = {}): reado
         const span = spanAt(parser.startIndex, parser.endIndex + 1);
         const siblings = open.at(-1)?.children ?? root;
         const last = siblings.at(-1);
-        if (last?.kind === 'text' && last.span.end === span.start) siblings[siblings.length - 1] = { kind: 'text', span: { start: last.span.start, end: span.end } };
+        if (last?.kind === 'text' && last.span.end === span.start)
+          siblings[siblings.length - 1] = { kind: 'text', span: { start: last.span.start, end: span.end } };
         else siblings.push({ kind: 'text', span });
       },
     },

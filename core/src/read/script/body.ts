@@ -95,6 +95,8 @@ export type Body = {
   rendersOnDemand?: true;
   /** What `this.x` stands for in a class. */
   own?: (name: string, span?: Span) => Meaning | undefined;
+  /** Attributes that a class reads by their names; absent for none. */
+  attributeReads?: Set<string>;
   /** Who sees into the markup of a component that is an element; absent for all others. */
   root?: 'light' | 'open' | 'closed';
   /** What a handle on the component gives. */

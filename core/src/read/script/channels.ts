@@ -274,7 +274,8 @@ function asksBack(body: Body, given: t.Node | undefined, made: t.NewExpression, 
   )?.value;
   const carried = detail && objectMeant(detail, scope);
   const isAnswer = (one: t.Node): boolean => isFunction(one) || (one.type === 'Identifier' && lookUp(scope, one.name)?.kind === 'function');
-  if (carried?.properties.some((one) => one.type === 'ObjectMethod' || (one.type === 'ObjectProperty' && isAnswer(bare(one.value))))) return true;
+  if (carried?.properties.some((one) => one.type === 'ObjectMethod' || (one.type === 'ObjectProperty' && isAnswer(bare(one.value)))))
+    return true;
   const after = body.module.text.slice(sent.end ?? 0, (sent.end ?? 0) + 600);
   const names = [given, detail].flatMap((one) => (one?.type === 'Identifier' ? [one.name] : []));
   return names.some((name) => new RegExp(`(?<![\\w$.])${name}\\s*(?:\\??\\.|\\[)(?!defaultPrevented|type\\b)`).test(after));
@@ -327,7 +328,8 @@ function capturesItself(node: t.Node): boolean {
 /** `this.hear.bind(this)` → `this.hear`. */
 function handlerIn(run: t.Node): t.Node {
   const given = bare(run);
-  const isBound = given.type === 'CallExpression' && given.callee.type === 'MemberExpression' && keyName({ key: given.callee.property }) === 'bind';
+  const isBound =
+    given.type === 'CallExpression' && given.callee.type === 'MemberExpression' && keyName({ key: given.callee.property }) === 'bind';
   return isBound ? bare((given.callee as t.MemberExpression).object) : given;
 }
 
@@ -343,7 +345,12 @@ function ownHandler(body: Body, node: t.Node): Reading | undefined {
 export function heard(body: Body, run: t.Node, scope: Scope, channel: Channel, whole: t.Node): HearFact {
   const span = spanOf(whole);
   const given = handlerIn(run);
-  const reading = given.type === 'ThisExpression' ? ownHandler(body, given) : isFunction(given) ? keptFunction(body, channel.event || 'message', given, scope) : readingsOf(body, given, scope)[0];
+  const reading =
+    given.type === 'ThisExpression'
+      ? ownHandler(body, given)
+      : isFunction(given)
+        ? keptFunction(body, channel.event || 'message', given, scope)
+        : readingsOf(body, given, scope)[0];
   const action = reading && reading.path.length === 0 ? body.values[reading.value]?.action : undefined;
   const captures = capturesItself(whole) ? { captures: true as const } : {};
   const unnamed = isListening(whole) && isMadeInPlace(run) ? { unnamed: true as const } : {};

@@ -36,7 +36,11 @@ function eventClass(module: ModuleScope, name: string, node: t.ClassDeclaration 
       const named = given && dottedName(given);
       event = given?.type === 'StringLiteral' ? given.value : named === undefined ? undefined : (module.texts.get(named) ?? `{${named}}`);
       options = second?.type === 'ObjectExpression' ? second : undefined;
-    } else if (call?.type === 'AssignmentExpression' && call.left.type === 'MemberExpression' && call.left.object.type === 'ThisExpression') {
+    } else if (
+      call?.type === 'AssignmentExpression' &&
+      call.left.type === 'MemberExpression' &&
+      call.left.object.type === 'ThisExpression'
+    ) {
       const member = keyName({ key: call.left.property });
       const at = call.right.type === 'Identifier' ? params.indexOf(call.right.name) : -1;
       if (member !== undefined && at >= 0) members[member] = at;

@@ -496,6 +496,11 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
   } else {
     const inner = newEffects();
     readExpression(body, base, scope, how === 'item' ? 'item' : path.length === 0 || settles(path) ? 'same' : 'computed', inner);
+    // What a call gives that is a prop itself: an attribute by its name.
+    const [only, ...more] = inner.reads;
+    const isAsked = base.type === 'CallExpression' && more.length === 0 && only?.how === 'same' && only.path.length === 0;
+    if (isAsked && path.length > 0 && !optional && body.values[only.value]?.kind === 'prop')
+      noteDemanded(body, only.value, spanOf(node.callee));
     mergeInto(sink, inner, 'same');
     readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
   }
@@ -539,7 +544,9 @@ function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readon
   const span = spanOf(node.callee);
   const imported = body.module.imported.get(base.name);
   if (path.length > 0 && !imported) readName(body, base.name, path.slice(0, -1), 'computed', node.callee, scope, sink);
-  const followed = imported ? isOwnModule(imported.from) || (body.dialect.ownModules?.test(imported.from) ?? false) : body.module.functions.has(base.name) || path.length > 0;
+  const followed = imported
+    ? isOwnModule(imported.from) || (body.dialect.ownModules?.test(imported.from) ?? false)
+    : body.module.functions.has(base.name) || path.length > 0;
   const method = path.at(-1);
   if (!followed || (method !== undefined && arrayMethods.has(method) && !collectionMethods.has(method))) {
     const list: Reading[] = followed
@@ -990,7 +997,12 @@ function readLocal(body: Body, node: t.VariableDeclarator, scope: Scope, sink: E
   const inner = newEffects();
   if (node.init) readExpression(body, node.init, scope, 'same', inner);
   const isOwn = node.init !== null && node.init !== undefined && memberChain(node.init).base.type === 'ThisExpression';
-  bindLocal(node.id, isOwn ? takenAt(inner.reads, spanOf(node)) : inner.reads, scope, node.init ? { node: node.init, path: noPath, scope } : undefined);
+  bindLocal(
+    node.id,
+    isOwn ? takenAt(inner.reads, spanOf(node)) : inner.reads,
+    scope,
+    node.init ? { node: node.init, path: noPath, scope } : undefined,
+  );
   mergeInto(sink, inner, 'computed');
 }
 
@@ -1003,7 +1015,10 @@ function bindOwnMembers(body: Body, node: t.VariableDeclarator, scope: Scope, si
     if (!own) continue;
     const inner = newEffects();
     readMeaning(body, own.meaning, own.path, 'same', spanOf(found.node), inner);
-    scope.names.set(found.name, own.meaning.kind === 'function' ? own.meaning : { kind: 'local', readings: takenAt(inner.reads, spanOf(node)) });
+    scope.names.set(
+      found.name,
+      own.meaning.kind === 'function' ? own.meaning : { kind: 'local', readings: takenAt(inner.reads, spanOf(node)) },
+    );
     mergeInto(sink, inner, 'computed');
   }
 }

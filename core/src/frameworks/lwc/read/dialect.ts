@@ -18,7 +18,10 @@ const isText = (node: t.Node | undefined): boolean => node !== undefined && bare
 /** A wired message context lets go of its subscriptions by itself. */
 function endsByItself(body: Body, context: t.Node | undefined): boolean {
   const node = context && bare(context);
-  const name = node?.type === 'MemberExpression' && node.object.type === 'ThisExpression' && node.property.type === 'Identifier' ? node.property.name : undefined;
+  const name =
+    node?.type === 'MemberExpression' && node.object.type === 'ThisExpression' && node.property.type === 'Identifier'
+      ? node.property.name
+      : undefined;
   const meaning = name === undefined ? undefined : body.own?.(name);
   return meaning?.kind === 'value' && body.values[meaning.value]?.origin?.what === 'MessageContext';
 }
@@ -79,9 +82,16 @@ function readRefresh(body: Body, call: Call, api: string, scope: Scope, sink: Ef
   return true;
 }
 
-function readCall(body: Body, call: Call, callee: { readonly base: t.Node; readonly path: readonly string[] }, scope: Scope, sink: Effects): boolean {
+function readCall(
+  body: Body,
+  call: Call,
+  callee: { readonly base: t.Node; readonly path: readonly string[] },
+  scope: Scope,
+  sink: Effects,
+): boolean {
   const { base, path } = callee;
-  const origin = base.type === 'Identifier' && path.length === 0 && !lookUp(scope, base.name) ? body.module.imported.get(base.name) : undefined;
+  const origin =
+    base.type === 'Identifier' && path.length === 0 && !lookUp(scope, base.name) ? body.module.imported.get(base.name) : undefined;
   if (origin && base.type === 'Identifier') {
     if (messages.test(origin.from) && readMessage(body, call, origin.imported, scope, sink)) return true;
     if (origin.from === 'lightning/refresh' && readRefresh(body, call, origin.imported, scope, sink)) return true;

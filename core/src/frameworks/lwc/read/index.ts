@@ -5,7 +5,15 @@ import type { Writable } from '../../../model/writable';
 import { assembleComponent } from '../../../read/component';
 import { basesOf, classesIn, type DeclaredClass } from '../../../read/elements/bases';
 import { namesOf } from '../../../read/elements/class';
-import { type ClassMember, type ClassNode, type ClassRules, decoratorsOf, readElementClass, type ReadClass, type Role } from '../../../read/elements/class';
+import {
+  type ClassMember,
+  type ClassNode,
+  type ClassRules,
+  decoratorsOf,
+  readElementClass,
+  type ReadClass,
+  type Role,
+} from '../../../read/elements/class';
 import { alwaysRun, setAgain } from '../../../read/elements/always';
 import { contractEvents, unmentionedOf } from '../../../read/elements/contract';
 import { type Beside, type Part, placed, type Unit, unitOf } from '../../../read/elements/unit';
@@ -38,7 +46,11 @@ export function filesBeside(file: FilePath, all: Iterable<FilePath>): FilePath[]
 
 /** Reads the class of a bundle with its templates, or a module beside it. Never throws. */
 export function readLwcScript(file: FilePath, text: string, beside: Beside): FileFacts {
-  const unit = unitOf(file, text, beside.filter((one) => one.file.endsWith('.html')));
+  const unit = unitOf(
+    file,
+    text,
+    beside.filter((one) => one.file.endsWith('.html')),
+  );
   const read = readModuleHead(file, text, unit.text);
   const { facts, program } = read;
   const meta = beside.find((one) => one.file.endsWith('.js-meta.xml'))?.text;
@@ -57,8 +69,7 @@ export function readLwcScript(file: FilePath, text: string, beside: Beside): Fil
       const tags = [`${bundle.namespace}-${attributeOf(bundle.name)}`];
       const element = component.element ? { element: { ...component.element, tags } } : {};
       components.push({ ...component, ...element, ...(offered(meta) ? { isOffered: true as const } : {}) });
-    }
-    else bases.push({ ...component, ...(component.element ? { element: { ...component.element, isAbstract: true as const } } : {}) });
+    } else bases.push({ ...component, ...(component.element ? { element: { ...component.element, isAbstract: true as const } } : {}) });
   }
   facts.components = components;
   addModuleBody(read, apart, lwcDialect);
@@ -108,7 +119,12 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
   const body = newBody(module, lwcDialect);
   const bases = basesOf(node, declared.hole);
   const isLight = node.body.body.some(
-    (one) => one.type === 'ClassProperty' && one.static && keyName(one) === 'renderMode' && one.value?.type === 'StringLiteral' && one.value.value === 'light',
+    (one) =>
+      one.type === 'ClassProperty' &&
+      one.static &&
+      keyName(one) === 'renderMode' &&
+      one.value?.type === 'StringLiteral' &&
+      one.value.value === 'light',
   );
   body.root = isLight ? 'light' : 'open';
   const hasOwnBases = bases.some((base) => !isFrameworkBase(read, base)) || declared.hole !== undefined;
@@ -153,7 +169,17 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
       through: [],
       template,
       slots,
-      members: [...memberList(read_), ...contractEvents(raises), ...slots.map((slot): MemberFact => ({ key: slot.key, name: slot.key.slice('slot:'.length), span: slot.span, kind: 'slot', required: 'no' }))],
+      members: [
+        ...memberList(read_),
+        ...contractEvents(raises),
+        ...slots.map((slot): MemberFact => ({
+          key: slot.key,
+          name: slot.key.slice('slot:'.length),
+          span: slot.span,
+          kind: 'slot',
+          required: 'no',
+        })),
+      ],
       eventName: (member) => member.name,
     };
   });
@@ -222,7 +248,14 @@ function readWires(body: Body, node: ClassNode, { own }: ReadClass): void {
     const span = spanOf(member.key);
     if (member.type === 'ClassMethod') {
       const action = body.actions.findIndex((one) => one.name === name);
-      const value = addValue(body, { name: what, kind: 'fetched', span, from: followed, origin: { kind: 'query', what }, ...sourced(body, what) });
+      const value = addValue(body, {
+        name: what,
+        kind: 'fetched',
+        span,
+        from: followed,
+        origin: { kind: 'query', what },
+        ...sourced(body, what),
+      });
       body.queue.push(() => {
         const param = body.values.find((one) => one.kind === 'param' && one.of === action && one.position === 0);
         if (param) param.from = [{ value, path: [], how: 'same', span }];

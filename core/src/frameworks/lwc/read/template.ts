@@ -23,7 +23,9 @@ const textOf = ({ text }: Markup, attribute: HtmlAttribute | undefined): string 
 function bracedAt({ text }: Markup, span: Span | undefined): Span | undefined {
   if (!span) return undefined;
   const written = text.slice(span.start, span.end);
-  return /^\{[^{}]*\}$/.test(written.trim()) ? { start: span.start + written.indexOf('{') + 1, end: span.start + written.lastIndexOf('}') } : undefined;
+  return /^\{[^{}]*\}$/.test(written.trim())
+    ? { start: span.start + written.indexOf('{') + 1, end: span.start + written.lastIndexOf('}') }
+    : undefined;
 }
 
 function boundTo(markup: LwcMarkup, attribute: HtmlAttribute | undefined): t.Expression | undefined {
@@ -32,7 +34,10 @@ function boundTo(markup: LwcMarkup, attribute: HtmlAttribute | undefined): t.Exp
 }
 
 /** A condition on an element: `lwc:if={x}`, `lwc:elseif={y}`, `lwc:else`, and the older `if:true={x}`, `if:false={x}`. */
-function conditionOf(markup: LwcMarkup, node: HtmlElement): { readonly test?: t.Expression; readonly negated: boolean; readonly next: boolean } | undefined {
+function conditionOf(
+  markup: LwcMarkup,
+  node: HtmlElement,
+): { readonly test?: t.Expression; readonly negated: boolean; readonly next: boolean } | undefined {
   for (const [name, negated, next] of [
     ['lwc:if', false, false],
     ['lwc:elseif', false, true],

@@ -1,0 +1,73 @@
+import { eventKey, memberOf, propKey } from '../../model/member';
+import { parseHtml } from '../../read/markup/html';
+import { parseScriptBare } from '../../read/script/parse';
+import { isFunctionType } from '../conventions';
+import type { Adapter } from '../adapter';
+import { placedPages, registeredTags } from './link';
+import { isElementsScript, readElementsScript } from './read';
+import { readPage } from './read/page';
+
+export const elements: Adapter = {
+  id: 'elements',
+  name: 'Custom elements',
+  files: /\.html?$/,
+  ownPackages: /^(?:lit|lit-html|lit-element|@lit|@lit-labs)(?:\/|$)/,
+  readsScript: isElementsScript,
+  read: (file, text) => (/\.html?$/.test(file) ? readPage(file, text) : readElementsScript(file, text)),
+  load: () => Promise.resolve(),
+  parseBare: (file, text) => {
+    if (/\.html?$/.test(file)) parseHtml(text);
+    else parseScriptBare(file, text);
+  },
+  link: {
+    memberOfProp: propKey,
+    memberOfEvent: eventKey,
+    kindOfProp: (_, type) => (isFunctionType(type) ? 'callback' : 'value'),
+    changesOf: () => [],
+    eventOf: () => undefined,
+    classProp: 'class',
+    placedPages,
+    registeredTags,
+  },
+  traits: {
+    markup: 'expression',
+    propsByDeclaration: true,
+    endOfLife: /^(?:disconnectedCallback|hostDisconnected)$/,
+    startOfLife: /^(?:constructor|connectedCallback|firstUpdated)$/,
+    routeOutlet: /^$/,
+    tableOutlet: /^$/,
+    rerender: 'component',
+    slotsRunLate: false,
+    mutation: 'seen',
+    storesComeApart: false,
+    stateByName: false,
+    contextsByText: false,
+    effects: 'tracked',
+    keys: 'position',
+    flagsFromText: false,
+    onlyProps: false,
+    controlledFields: false,
+    followedProps: true,
+    focusBubbles: false,
+    fallThrough: false,
+    registeredTags: true,
+    twoWay: 'none',
+    namedSlots: true,
+    areElements: true,
+    fragments: false,
+  },
+  write: {
+    member: (key) => {
+      const { kind, name } = memberOf(key);
+      return kind === 'event' ? `@${name}` : kind === 'slot' ? `slot="${name}"` : name;
+    },
+    listener: (event, code) => `@${event}=\${${code}}`,
+    content: 'default slot',
+    attribute: (name, expression) => `.${name}=\${${expression}}`,
+    shown: (expression) => `\${${expression}}`,
+    givesSeveral: /^\$\{/,
+    givesCode: () => false,
+    beforeName: `(?<![\\w$.'"])(?:this\\.)?`,
+    package: 'lit',
+  },
+};

@@ -1,0 +1,85 @@
+import type { FileFacts } from '../../model/facts';
+import { directoryOf, joinPath } from '../../model/paths';
+import type { FilePath } from '../../model/span';
+import type { PlacedPage, Project, TagTarget } from '../conventions';
+import { bodyOf, useOfFile } from '../placed';
+
+type Defined = { readonly file: FilePath; readonly target: string };
+
+const endings = ['', '.js', '.ts', '.mjs', '.mts', '/index.js', '/index.ts'];
+
+/** The file of the project that a relative specifier of another one means. */
+function fileMeant(files: ReadonlyMap<FilePath, FileFacts>, from: FilePath, specifier: string): FilePath | undefined {
+  if (!specifier.startsWith('.')) return undefined;
+  const path = joinPath(directoryOf(from), specifier);
+  const found = endings.map((ending) => path + ending).find((one) => files.has(one));
+  return found ?? (/\.m?js$/.test(path) ? [path.replace(/js$/, 'ts')].find((one) => files.has(one)) : undefined);
+}
+
+/** The files that a page loads, itself and by what it imports. */
+function loadedFrom(files: ReadonlyMap<FilePath, FileFacts>, page: FilePath): Set<FilePath> {
+  const found = new Set([page]);
+  for (const file of found) {
+    const facts = files.get(file);
+    if (!facts) continue;
+    for (const specifier of [
+      ...facts.imports.filter((one) => !one.typeOnly).map((one) => one.from),
+      ...facts.exports.flatMap((one) => one.from ?? []),
+      ...(facts.later ?? []),
+    ]) {
+      const there = fileMeant(files, file, specifier);
+      if (there !== undefined) found.add(there);
+    }
+  }
+  return found;
+}
+
+/** Packages that define no elements by themselves. */
+const plain = /^(?:lit|lit-html|lit-element|@lit\/|@lit-labs\/|tslib$|@preact\/signals|vite$|node:)/;
+
+/** Something that the project loads from elsewhere may define any tag. */
+function loadsOthers(files: ReadonlyMap<FilePath, FileFacts>): boolean {
+  return [...files.values()].some(
+    ({ imports, framework, components }) =>
+      (framework === 'elements' || components.length === 0) &&
+      imports.some(({ from, typeOnly }) => !typeOnly && !from.startsWith('.') && !from.startsWith('/') && !plain.test(from)),
+  );
+}
+
+/** Tags stand for the classes that scripts define under them; where several do, for the one that the same page loads. */
+export function registeredTags({ files }: Project): (file: FilePath, tag: string) => TagTarget | undefined {
+  const defined = new Map<string, Defined[]>();
+  for (const { file, globals, framework } of files.values())
+    for (const { name, target } of framework === 'vue' ? [] : (globals ?? [])) {
+      const known = defined.get(name) ?? [];
+      known.push({ file, target });
+      defined.set(name, known);
+    }
+  const pages = [...files.keys()].filter((file) => /\.html?$/.test(file));
+  const loads = new Map<FilePath, Set<FilePath>>();
+  const loadedBy = (page: FilePath): Set<FilePath> => {
+    const known = loads.get(page) ?? loadedFrom(files, page);
+    loads.set(page, known);
+    return known;
+  };
+  const isOpen = loadsOthers(files);
+  return (file, tag) => {
+    const all = defined.get(tag);
+    if (!all) return isOpen ? { kind: 'outside', module: 'another script', name: tag } : undefined;
+    const [first, ...more] = all;
+    const near =
+      more.length === 0
+        ? first
+        : (all.find((one) => pages.some((page) => loadedBy(page).has(file) && loadedBy(page).has(one.file))) ?? first);
+    return near && { kind: 'name', file: near.file, name: near.target };
+  };
+}
+
+/** Each file of static HTML that holds elements is a page. */
+export function placedPages({ files }: Project): PlacedPage[] {
+  return [...files.values()].flatMap(({ file, framework, components }): PlacedPage[] =>
+    framework === 'elements' && /\.html?$/.test(file) && components.length > 0
+      ? [{ file, path: '', body: bodyOf([useOfFile(file, file, [])]) }]
+      : [],
+  );
+}

@@ -1,0 +1,260 @@
+import type * as t from '@babel/types';
+import type { ComponentFacts, MemberFact } from '../../../model/facts';
+import { propKey } from '../../../model/member';
+import type { Writable } from '../../../model/writable';
+import { assembleComponent } from '../../../read/component';
+import { alwaysRun, setAgain } from '../../../read/elements/always';
+import { basesOf, type DeclaredClass } from '../../../read/elements/bases';
+import {
+  type ClassRules,
+  decoratorsOf,
+  functionOf,
+  membersOf,
+  namesOf,
+  readElementClass,
+  type ReadClass,
+} from '../../../read/elements/class';
+import { contractEvents, unmentionedOf } from '../../../read/elements/contract';
+import { provided, slotsOf } from '../../../read/markup/contract';
+import { addValue, type Body, type Dialect, newBody, newEffects, propValue } from '../../../read/script/body';
+import { readExpression, readingsOf } from '../../../read/script/expressions';
+import { mergeInto } from '../../../read/script/names';
+import type { ReadModule } from '../../../read/script/plain';
+import { innerScope } from '../../../read/script/scope';
+import { bare, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
+import { readAttributeReads } from './attributes';
+import { readContexts, setOnProvider } from './contexts';
+import { handleOfSelector, type Handles, handlesDialect, newHandles, parentsIn, settleHandles } from './handles';
+import { type ElementMarkup, holdsTagged, markupOfBlock, markupOf } from './markup';
+import { type Declared, declaredBy, roleOf } from './roles';
+
+/** What the base classes of the framework give beside what every element has. */
+const inherited: ReadonlySet<string> = new Set(
+  'renderRoot renderOptions updateComplete isUpdatePending hasUpdated requestUpdate performUpdate scheduleUpdate getUpdateComplete addController removeController enableUpdating internals form validity validationMessage willValidate'.split(
+    ' ',
+  ),
+);
+
+const lifecycle =
+  /^(?:constructor|connectedCallback|disconnectedCallback|adoptedCallback|attributeChangedCallback|connectedMoveCallback|firstUpdated|updated|willUpdate|update|shouldUpdate|render|createRenderRoot|form\w+Callback|hostConnected|hostDisconnected|hostUpdate|hostUpdated)$/;
+
+const platformBase = /^(?:HTML\w*Element|LitElement|ReactiveElement|UpdatingElement)$/;
+
+/** What reading script must know of a class: what it makes and holds, and what it raises on itself. */
+function dialectOf(markup: () => ElementMarkup, handles: Handles): Dialect {
+  const own = handlesDialect(markup, handles);
+  return {
+    ...own,
+    raisesOnSelf: true,
+    propsWritable: true,
+    call: (body, call, callee, scope, sink) => {
+      const set = setOnProvider(body, call);
+      if (set) {
+        const inner = newEffects();
+        if (set.given) readExpression(body, set.given, scope, 'same', inner);
+        (sink.changes ??= []).push({ value: set.value, span: spanOf(call), how: 'set', from: [...inner.reads] });
+        mergeInto(sink, inner, 'computed');
+        return true;
+      }
+      return readAttributeReads(body, call, scope, sink) || (own.call?.(body, call, callee, scope, sink) ?? false);
+    },
+  };
+}
+
+/** Reads a class whose instances are elements. */
+export function readElement(
+  read: ReadModule,
+  one: DeclaredClass,
+  stored: ReadonlyMap<string, t.Node>,
+  constants: ReadonlyMap<string, t.Node>,
+  name: string,
+): ComponentFacts {
+  const { module, program } = read;
+  const { node } = one;
+  const { start, end } = spanOf(node);
+  const text = module.text.slice(start, end);
+  const declared = declaredBy(node, text);
+  const bases = basesOf(node, one.hole).filter((base) => !platformBase.test(base.split('.').at(-1) ?? ''));
+  const isInheriting = bases.length > 0 || one.hole !== undefined;
+  const handles = newHandles(stored, parentsIn(node));
+  const methods = markupMethods(node);
+  let markup: ElementMarkup | undefined;
+  const body = newBody(
+    module,
+    dialectOf(() => markup as ElementMarkup, handles),
+  );
+  body.root = declared.root;
+  const outer = innerScope();
+  markup = {
+    body,
+    text: module.text,
+    lang: 'ts',
+    problems: read.facts.problems as ElementMarkup['problems'],
+    event: 'event',
+    methods,
+    constants,
+    outer,
+    showing: new Set(),
+    handleOf: (given, scope) => {
+      const [reading] = readingsOf(body, given, scope);
+      const facts = reading && body.values[reading.value];
+      if (facts?.kind === 'state') facts.kind = 'ref';
+      return reading && reading.path.length === 0 ? { ...reading, path: ['value'] } : undefined;
+    },
+  };
+  const rules: ClassRules = {
+    roleOf: roleOf(declared),
+    lifecycle,
+    gives: (method) => methods.has(method),
+    field: 'state',
+    follows: declared.isReactive ? 'assignment' : 'nothing',
+    inherited,
+    unknown: isInheriting ? 'inherited' : 'outside',
+  };
+  const read_ = readElementClass(body, node, rules);
+  declareProperties(body, read_, declared);
+  readQueries(body, handles, node, read_);
+  const gives = readContexts(body, node, read_, program, one.name);
+  const own = markup;
+  const rendered = renderedBy(own, methods, read_);
+  const component = assembleComponent(body, (raises) => {
+    const template = [...rendered, ...handles.template];
+    settleHandles(body, handles, template);
+    const slots = declared.root === 'light' && !isInheriting ? [] : slotsOf(template);
+    return {
+      name,
+      local: one.name,
+      span: spanOf(node),
+      nameSpan: one.nameSpan,
+      form: 'element',
+      openness: 'closed',
+      through: [],
+      template: provided(gives, template),
+      slots,
+      members: [
+        ...read_.members.values(),
+        ...attributeMembers(body, read_, declared),
+        ...contractEvents(raises),
+        ...slots.map((slot): MemberFact => ({
+          key: slot.key,
+          name: slot.key.slice('slot:'.length),
+          span: slot.span,
+          kind: 'slot',
+          required: 'no',
+        })),
+      ],
+      eventName: (member) => member.name,
+    };
+  });
+  alwaysRun(component, read_, body, /^(?:connectedCallback|firstUpdated|constructor)$/);
+  const full: Writable<ComponentFacts> = {
+    ...component,
+    element: {
+      root: declared.root,
+      attributes: attributesOf(body, read_, declared),
+      keepsContent: true,
+      ...namesOf(read_),
+      ...(one.hole === undefined ? {} : { isAbstract: true as const }),
+    },
+  };
+  const again = declared.isReactive ? setAgain(component, read_, /^updated$/) : [];
+  if (again.length > 0) full.again = again;
+  if (bases.length > 0) full.bases = bases;
+  const unmentioned = unmentionedOf([...read_.members.values()], [text]);
+  if (unmentioned.length > 0) full.unmentioned = unmentioned;
+  return full;
+}
+
+/** Methods and getters whose result is markup. */
+function markupMethods(node: DeclaredClass['node']): Map<string, FunctionNode> {
+  const found = new Map<string, FunctionNode>();
+  for (const member of membersOf(node)) {
+    const name = keyName(member);
+    const fn = member.static ? undefined : functionOf(member);
+    if (name !== undefined && fn && isFunction(fn) && holdsTagged(fn) && gives(fn)) found.set(name, fn);
+  }
+  return found;
+}
+
+/** Something comes back from it: a method that paints by itself gives nothing. */
+function gives(fn: FunctionNode): boolean {
+  if (fn.body.type !== 'BlockStatement') return holdsTagged(fn.body) && !(bare(fn.body).type === 'CallExpression' && !holdsReturn(fn.body));
+  let found = false;
+  const visit = (nodes: readonly t.Statement[]): void => {
+    for (const one of nodes) {
+      if (one.type === 'ReturnStatement' && one.argument) found = true;
+      else if (one.type === 'IfStatement') visit([one.consequent, ...(one.alternate ? [one.alternate] : [])]);
+      else if (one.type === 'BlockStatement') visit(one.body);
+      else if (one.type === 'SwitchStatement') for (const each of one.cases) visit(each.consequent);
+    }
+  };
+  visit(fn.body.body);
+  return found;
+}
+
+const holdsReturn = (node: t.Node): boolean => {
+  const call = bare(node);
+  return !(call.type === 'CallExpression' && call.callee.type === 'Identifier' && call.callee.name === 'render');
+};
+
+/** Properties that are declared and given no first value. */
+function declareProperties(body: Body, read: ReadClass, { properties }: Declared): void {
+  for (const [name, property] of properties) {
+    if (read.own.has(name)) continue;
+    const value = property.isState
+      ? addValue(body, { name, kind: 'state', span: property.span, from: [], shallow: true })
+      : propValue(body, name, property.span);
+    read.own.set(name, { kind: 'value', value, path: [] });
+    if (!property.isState)
+      read.members.set(name, {
+        key: propKey(name),
+        name,
+        span: property.span,
+        kind: 'value',
+        required: 'unknown',
+        ...(property.type ? { type: property.type } : {}),
+      });
+  }
+}
+
+/** `@query('#field') field`: a handle on an element of the own markup. */
+function readQueries(body: Body, handles: Handles, node: DeclaredClass['node'], read: ReadClass): void {
+  for (const member of membersOf(node)) {
+    const name = keyName(member);
+    const [selector] = decoratorsOf(member).get('query') ?? [];
+    if (name === undefined || selector?.type !== 'StringLiteral') continue;
+    read.own.set(name, { kind: 'value', value: handleOfSelector(body, handles, selector.value, spanOf(member.key)), path: [] });
+  }
+}
+
+/** The markup that the method `render` gives, and what other methods that give markup show which nothing calls. */
+function renderedBy(markup: ElementMarkup, methods: ReadonlyMap<string, FunctionNode>, read: ReadClass): ReturnType<typeof markupOf> {
+  const render = methods.get('render');
+  if (!render) return [];
+  const scope = innerScope(read.scope);
+  return render.body.type === 'BlockStatement' ? markupOfBlock(markup, render.body.body, scope) : markupOf(markup, render.body, scope);
+}
+
+/** The properties by the attributes that set them. */
+function attributesOf(body: Body, read: ReadClass, { properties, observed }: Declared): Record<string, string> {
+  const found: Record<string, string> = {};
+  for (const [name, { attribute }] of properties) if (attribute !== undefined) found[attribute] = name;
+  const camel = (name: string): string => name.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
+  for (const name of observed) {
+    // The platform asks for names in lower case, whatever is written.
+    if (name === name.toLowerCase()) found[name] ??= read.members.has(camel(name)) ? camel(name) : name;
+  }
+  for (const name of body.attributeReads ?? []) found[name] ??= read.members.has(camel(name)) ? camel(name) : name;
+  return found;
+}
+
+/** Attributes that the class reads by their names, and that no property stands for. */
+function attributeMembers(body: Body, read: ReadClass, declared: Declared): MemberFact[] {
+  const attributes = attributesOf(body, read, declared);
+  const known = new Set([...read.members.keys(), ...[...declared.properties].flatMap(([name, { isState }]) => (isState ? [] : [name]))]);
+  return [...new Set(Object.values(attributes))].flatMap((name): MemberFact[] => {
+    if (known.has(name)) return [];
+    const at = body.values.find((value) => value.kind === 'prop' && value.name === name);
+    return [{ key: name as MemberFact['key'], name, span: at?.span ?? { start: 0, end: 0 }, kind: 'value', required: 'unknown' }];
+  });
+}
