@@ -42,9 +42,10 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
   const ambient = new Set([...read.values()].flatMap((facts) => facts.ambient.map((one) => one.module)));
   const resolver = resolverOf(read, config, ambient);
   const before = makeNames(read, resolver);
-  const files = joinElements(read, before);
+  const dependenciesOf: Project['dependenciesOf'] = (file) => packageOf(config, file)?.dependencies;
+  const files = joinElements(read, before, { files: read, dependenciesOf });
   const names = files === read ? before : makeNames(files, resolver);
-  const project: Project = { files, dependenciesOf: (file) => packageOf(config, file)?.dependencies };
+  const project: Project = { files, dependenciesOf };
   const { components, routes, placed, holdersOf } = linkComponents(project, names, config);
   const shellOfTable = (table: FilePath): FilePath | undefined =>
     adapters.map((adapter) => adapter.link.shellOfTable?.(project, table)).find((one) => one !== undefined);

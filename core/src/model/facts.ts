@@ -358,6 +358,8 @@ export type ValueFact = {
   readonly follows?: readonly Reading[];
   /** A comment says that the list is short on purpose. */
   readonly unfollowedOnPurpose?: true;
+  /** A taken context: only who stands in the same shadow tree is asked. */
+  readonly withinRoot?: true;
   /** A taken context: its absence is provided for (guard, default, optional reading). */
   readonly guarded?: boolean;
   /** Its absence surely throws: destructured, a member read, or thrown on purpose. */
@@ -464,6 +466,8 @@ export type SendFact = {
   readonly composed?: boolean;
   /** Whoever sends it reads afterwards what others have put into it: it asks for something. */
   readonly asks?: true;
+  /** What comes back is used as if it were always there. */
+  readonly needsAnswer?: true;
   /** The class that it is made of, as the module names it: what it says stands there, and `args` is what it is made with. */
   readonly made?: string;
   readonly args: readonly ArgFact[];

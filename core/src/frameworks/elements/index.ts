@@ -59,7 +59,7 @@ export const elements: Adapter = {
   write: {
     member: (key) => {
       const { kind, name } = memberOf(key);
-      return kind === 'event' ? `@${name}` : kind === 'slot' ? `slot="${name}"` : name;
+      return kind === 'event' ? `@${name}` : name;
     },
     listener: (event, code) => `@${event}=\${${code}}`,
     content: 'default slot',

@@ -64,7 +64,7 @@ export const lwc: Adapter = {
   write: {
     member: (key) => {
       const { kind, name } = memberOf(key);
-      return kind === 'event' ? `on${name}` : kind === 'slot' ? `slot="${name}"` : kind === 'prop' ? attributeOf(name) : name;
+      return kind === 'event' ? `on${name}` : kind === 'prop' ? attributeOf(name) : name;
     },
     listener: (event, code) => `on${event}={${code}}`,
     content: 'default slot',

@@ -114,6 +114,9 @@ function writtenNames(node: ClassNode): Map<string, Span> {
   return found;
 }
 
+/** A member’s name without the mark of a private one. */
+const spoken = (name: string): string => name.replace(/^#/, '');
+
 type Group = {
   field?: t.ClassProperty | t.ClassPrivateProperty | t.ClassAccessorProperty;
   get?: FunctionNode;
@@ -194,7 +197,7 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
     }
     const holds = first && bare(first);
     const value = addValue(body, {
-      name,
+      name: spoken(name),
       kind: 'state',
       span,
       from: [],
@@ -216,15 +219,15 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
       return;
     }
     const kind = rules.lifecycle.test(name) ? 'lifecycle' : 'handler';
-    const action = addAction(body, name, kind, spanOf(fn));
-    const value = addValue(body, { name, kind: 'function', span, from: [], action });
+    const action = addAction(body, spoken(name), kind, spanOf(fn));
+    const value = addValue(body, { name: spoken(name), kind: 'function', span, from: [], action });
     own.set(name, { kind: 'function', node: fn, scope, action, value });
     noteLate(body, action, fn);
     body.queue.push(() => readActionInto(body, action, fn, scope));
   }
 
   function declareGetter(name: string, get: FunctionNode, span: Span): void {
-    const value = addValue(body, { name, kind: 'derived', span, from: [] });
+    const value = addValue(body, { name: spoken(name), kind: 'derived', span, from: [] });
     own.set(name, { kind: 'value', value, path: [] });
     getters.set(value, get);
     body.queue.push(() => {

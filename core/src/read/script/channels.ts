@@ -50,6 +50,12 @@ function isMadeInPlace(given: t.Node | undefined): boolean {
   );
 }
 
+/** The name of what a call ends; an empty one where a parameter or an item of a list holds it. */
+function endedName(body: Body, given: t.Node | undefined, scope: Scope): string {
+  const root = given && dottedName(bare(given))?.split('.')[0];
+  return root !== undefined && lookUp(scope, root) ? '' : (eventNamed(body, given) ?? '');
+}
+
 /** Notes what a call may end: an event by its name, a timer, or anything. */
 function noteEnding(body: Body, node: Call, method: string, base: t.Node, scope: Scope): void {
   const maker = method === 'disconnect' && base.type === 'Identifier' ? madeBy(scope, base.name) : undefined;
@@ -57,7 +63,7 @@ function noteEnding(body: Body, node: Call, method: string, base: t.Node, scope:
   else if (maker !== undefined && observers.test(maker)) body.endings.add(maker);
   else if (/^(close|disconnect|abort|dispose|destroy|removeAllListeners|unsubscribe)$/.test(method)) body.endings.add('');
   else if (undoing.has(method) && !(method === 'removeEventListener' && isMadeInPlace(node.arguments[1])))
-    body.endings.add(eventNamed(body, node.arguments[0]) ?? '');
+    body.endings.add(endedName(body, node.arguments[0], scope));
 }
 
 type Callee = { readonly base: t.Node; readonly path: readonly string[] };

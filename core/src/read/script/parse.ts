@@ -13,10 +13,12 @@ const flowMark = /@flow\b|@noflow\b/;
 function pluginsFor(file: FilePath, text: string): ParserPlugin[] {
   if (typescript.test(file)) {
     const declaration: ParserPlugin = ['typescript', { dts: /\.d\.[cm]?ts$/.test(file) }];
-    return withoutJsx.test(file) ? [declaration, 'decorators'] : [declaration, 'jsx', 'decorators'];
+    return withoutJsx.test(file)
+      ? [declaration, 'decorators', 'decoratorAutoAccessors']
+      : [declaration, 'jsx', 'decorators', 'decoratorAutoAccessors'];
   }
   const flow: ParserPlugin[] = flowMark.test(text.slice(0, 1000)) ? [['flow', { all: true }]] : [];
-  return [...flow, 'jsx', 'decorators'];
+  return [...flow, 'jsx', 'decorators', 'decoratorAutoAccessors'];
 }
 
 /** How the bare parser is called on a file; the benchmarks time exactly this as their floor. */

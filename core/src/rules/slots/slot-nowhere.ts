@@ -20,6 +20,8 @@ function lostContents(known: KnownUse): Lost[] {
   const isFile = facts.form === 'file' || facts.form === 'element';
   // A slot whose name is known only while running may be any of them.
   if (isFile && facts.slots.some((slot) => /[[\]{}$*]/.test(slot.key))) return [];
+  // What stands between the tags of an element without a shadow tree is there as it is.
+  if (facts.element?.keepsContent && facts.element.root === 'light') return [];
   const takesContent = contract.members.has(defaultSlot) || (isFile && facts.slots.some((slot) => slot.key === defaultSlot));
   const declared = contract.members.get(defaultSlot);
   // Its type declares content, and the component takes all of its props apart without it.
