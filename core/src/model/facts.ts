@@ -243,7 +243,13 @@ export type NameFact = {
 };
 
 /** Something given by script to all below: its key, as `key:` and a name of the module or a quoted text. */
-export type ProvideFact = { readonly key: string; readonly span: Span; readonly readings: readonly Reading[] };
+export type ProvideFact = {
+  readonly key: string;
+  readonly span: Span;
+  readonly readings: readonly Reading[];
+  /** Only who stands in the same shadow tree can ask for it. */
+  readonly withinRoot?: true;
+};
 
 /** What users of a component may give it, as its own file tells: a prop, an event, a slot, the change half of a two-way binding. */
 export type MemberFact = {
@@ -358,8 +364,6 @@ export type ValueFact = {
   readonly follows?: readonly Reading[];
   /** A comment says that the list is short on purpose. */
   readonly unfollowedOnPurpose?: true;
-  /** A taken context: only who stands in the same shadow tree is asked. */
-  readonly withinRoot?: true;
   /** A taken context: its absence is provided for (guard, default, optional reading). */
   readonly guarded?: boolean;
   /** Its absence surely throws: destructured, a member read, or thrown on purpose. */
@@ -712,6 +716,8 @@ export type TemplateUse = {
   readonly key: KeyFact;
   /** What stands between the tags. */
   readonly content: 'none' | 'markup' | 'text' | 'value' | 'function';
+  /** Of what is given to all below: only who stands in the same shadow tree can ask for it. */
+  readonly withinRoot?: true;
   /** The component is handed on as a value, to be used elsewhere: `icon={Star}`. */
   readonly asValue?: true;
   /** Its component registers tags, and not this one: what the file declares is not meant by it. */
@@ -724,6 +730,8 @@ export type SharedFact =
   | {
       readonly kind: 'context';
       readonly name: string;
+      /** What it is called by the text that it is made with; absent where there is none. */
+      readonly said?: string;
       readonly span: Span;
       /** `none`: taking it without a provider gives nothing usable. */
       readonly fallback: 'none' | 'given' | 'unknown';

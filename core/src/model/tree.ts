@@ -70,6 +70,8 @@ export type Provider = {
   readonly at?: Location;
   /** The provider around it: index into the tree's `providers`, -1 for none. */
   readonly outer: number;
+  /** Only who stands in the same shadow tree as the element that provides can ask for it. */
+  readonly withinRoot?: true;
 };
 
 /** A page unfolded: places in the order they are drawn, parents before children. */

@@ -1,5 +1,6 @@
 import type { SharedId } from '../model/ids';
 import type { Place, PlaceIndex, Provider, Tree } from '../model/tree';
+import { eventPath } from './hosts';
 
 /** Who answers for a context, and who would if that one did not: from the inside outward. */
 export type Resolution = { readonly answers?: Provider; readonly beyond: readonly Provider[] };
@@ -11,16 +12,26 @@ export function scopesAround({ providers }: Tree, innermost: number): Provider[]
   return found;
 }
 
-/** Who answers for a context within a scope, and who is beyond; nobody where it is not provided on the page. */
-export function resolve(tree: Tree, innermost: number, context: SharedId): Resolution {
-  const [answers, ...beyond] = scopesAround(tree, innermost).filter((scope) => scope.context === context);
+/** Whether a place can ask a provider that stands around it: one that is asked by an event may be beyond a shadow root. */
+function isAsked(tree: Tree, place: Place | undefined, { withinRoot, owner }: Provider): boolean {
+  if (!withinRoot || place?.element === undefined) return true;
+  return eventPath(tree, place.element, { bubbles: true, composed: false }).some(({ host }) => host.place === owner);
+}
+
+/**
+ * Who answers for a context within a scope, and who is beyond; nobody where it is not provided on the page. `place` is
+ * who asks, where that is known: not all can be asked from everywhere.
+ */
+export function resolve(tree: Tree, innermost: number, context: SharedId, place?: Place): Resolution {
+  const [answers, ...beyond] = scopesAround(tree, innermost).filter((scope) => scope.context === context && isAsked(tree, place, scope));
   return { ...(answers ? { answers } : {}), beyond };
 }
 
-/** The provider of a context that answers at a place: the innermost one around it. */
-export function providerFor({ providers }: Tree, place: Place, context: SharedId): Provider | undefined {
+/** The provider of a context that answers at a place: the innermost one around it that it can ask. */
+export function providerFor(tree: Tree, place: Place, context: SharedId): Provider | undefined {
+  const { providers } = tree;
   let scope = providers[place.provider];
-  while (scope && scope.context !== context) scope = providers[scope.outer];
+  while (scope && (scope.context !== context || !isAsked(tree, place, scope))) scope = providers[scope.outer];
   return scope;
 }
 

@@ -229,7 +229,13 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
       return;
     }
     case 'provider':
-      unfolding.providers.push({ context: target.context, owner: at.owner, use: use.id, outer: at.provider });
+      unfolding.providers.push({
+        context: target.context,
+        owner: at.owner,
+        use: use.id,
+        outer: at.provider,
+        ...(node.withinRoot ? { withinRoot: true as const } : {}),
+      });
       push(unfolding, node.children, { ...at, provider: unfolding.providers.length - 1 });
       return;
     case 'consumer':
@@ -535,6 +541,14 @@ function isWithin(lineage: Lineage, component: ComponentId): boolean {
   return false;
 }
 
+/** The innermost provider that a place itself puts around its markup; the one around it where there is none. */
+function innermostOf({ providers }: Unfolding, place: PlaceIndex, around: number): number {
+  return Math.max(
+    around,
+    providers.findLastIndex(({ owner }) => owner === place),
+  );
+}
+
 /**
  * Content that no slot of the template showed. It is placed at the end where the component reads
  * it in some other way; content that nothing reads is not on the page.
@@ -548,7 +562,7 @@ function placeLeftOver(unfolding: Unfolding, given: Given, place: PlaceIndex, at
     push(unfolding, content.nodes, {
       ...content.at,
       parent: place,
-      provider: at.provider,
+      provider: keeps ? innermostOf(unfolding, place, at.provider) : at.provider,
       host: at.host,
       sheltered: keeps ? at.sheltered : true,
       repeats: [],

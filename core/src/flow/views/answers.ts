@@ -40,7 +40,7 @@ export function whoAnswers(model: Model, tree: Tree, index: PlaceIndex, id: Shar
   const context = model.contexts.get(id);
   const place = tree.places[index];
   if (!context || !place) return undefined;
-  const { answers } = resolve(tree, place.provider, id);
+  const { answers } = resolve(tree, place.provider, id, place);
   const chain: Asked[] = [];
   for (let at = index; at >= 0; at = tree.places[at]?.parent ?? -1) {
     const asked = tree.places[at];

@@ -2,7 +2,7 @@ import type { FileFacts } from '../../model/facts';
 import { directoryOf, joinPath } from '../../model/paths';
 import type { FilePath } from '../../model/span';
 import type { PlacedPage, Project, TagTarget } from '../conventions';
-import { bodyOf, useOfFile } from '../placed';
+import { bodyOf, useOfTag } from '../placed';
 
 type Defined = { readonly file: FilePath; readonly target: string };
 
@@ -79,7 +79,7 @@ export function registeredTags({ files }: Project): (file: FilePath, tag: string
 export function placedPages({ files }: Project): PlacedPage[] {
   return [...files.values()].flatMap(({ file, framework, components }): PlacedPage[] =>
     framework === 'elements' && /\.html?$/.test(file) && components.length > 0
-      ? [{ file, path: '', body: bodyOf([useOfFile(file, file, [])]) }]
+      ? [{ file, path: '', body: bodyOf([useOfTag('default')]) }]
       : [],
   );
 }

@@ -27,12 +27,16 @@ function answersOf({ values, actions }: Bodies, action: number): readonly Readin
 const runOf = ({ values }: Pick<ComponentFacts, 'values'>, { action, reading }: HearFact): number | undefined =>
   action ?? (reading && reading.path.length === 0 ? values[reading.value]?.action : undefined);
 
-/** The names of the events by which something is asked for, of all files. */
-export function askedNames(files: Files): Set<string> {
-  const asked = new Set<string>();
+/** The names of the events by which something is asked for, of all files, and how far those go: out of shadow trees, or not. */
+export function askedNames(files: Files): Map<string, 'document' | 'root'> {
+  const asked = new Map<string, 'document' | 'root'>();
   for (const { components } of files.values())
     for (const { actions } of components)
-      for (const { sends } of actions) for (const send of sends) if (isAsking(send)) asked.add(send.channel.event ?? '');
+      for (const { sends } of actions)
+        for (const send of sends) {
+          const event = send.channel.event ?? '';
+          if (isAsking(send)) asked.set(event, send.composed === false && asked.get(event) !== 'document' ? 'root' : 'document');
+        }
   return asked;
 }
 
@@ -40,10 +44,17 @@ const isAsking = ({ asks, bubbles, channel }: SendFact): boolean =>
   asks === true && bubbles && channel.on === 'element' && channel.event !== undefined && !channel.event.includes('{');
 
 /** What a component answers: the events of those that ask from below, each with what it gives back. */
-function answeredBy(files: Files, names: Names, file: FilePath, facts: ComponentFacts, asked: ReadonlySet<string>): ProvideFact[] {
+function answeredBy(
+  files: Files,
+  names: Names,
+  file: FilePath,
+  facts: ComponentFacts,
+  asked: ReadonlyMap<string, 'document' | 'root'>,
+): ProvideFact[] {
   const found = new Map<string, ProvideFact>();
   const add = (event: string, span: ProvideFact['span'], readings: readonly Reading[]): void => {
-    if (asked.has(event) && !found.has(event)) found.set(event, { key: `key:'${event}'`, span, readings });
+    if (asked.has(event) && !found.has(event))
+      found.set(event, { key: `key:'${event}'`, span, readings, ...(asked.get(event) === 'root' ? { withinRoot: true as const } : {}) });
   };
   facts.actions.forEach((action) => {
     for (const hear of action.hears) {
@@ -93,7 +104,7 @@ function answeredFor(
           ? eventText(names, meant.file, hear.channel.event)
           : (/^['"`](.*)['"`]$/.exec(arg?.constant ?? '')?.[1] ??
             (constant === undefined ? undefined : textNamed(names, file, [constant, ...(reading?.path ?? [])].join('.'))));
-      const given = call.args.filter((one, at) => at !== element && at !== position);
+      const given = call.args.filter((_, at) => at !== element && at !== position);
       return event === undefined ? [] : [{ event, span: call.span, readings: given.flatMap((one) => one.readings) }];
     });
   });
@@ -113,7 +124,6 @@ function takenBy({ actions, values }: ComponentFacts): ValueFact[] {
         from: [],
         source: `key:'${event}'`,
         ...(send.needsAnswer ? { needed: true } : { guarded: true }),
-        ...(send.composed === false ? { withinRoot: true as const } : {}),
       });
     }
   return [...found.values()];
@@ -125,7 +135,7 @@ export function withRequests(
   names: Names,
   file: FilePath,
   facts: ComponentFacts,
-  asked: ReadonlySet<string>,
+  asked: ReadonlyMap<string, 'document' | 'root'>,
 ): ComponentFacts {
   const gives = answeredBy(files, names, file, facts, asked);
   const takes = takenBy(facts);

@@ -26,6 +26,8 @@ export type Role = {
 export type ClassRules = {
   /** What a name is by what is declared of it; `members` are its field, its accessors or its method. Undefined for an ordinary one. */
   readonly roleOf: (name: string, members: readonly ClassMember[]) => Role | undefined;
+  /** Whether what a field is given makes it something that the framework’s reader sees to itself. */
+  readonly isOwn?: (given: t.Node) => boolean;
   /** Methods that the platform or the framework runs in the life of an element. */
   readonly lifecycle: RegExp;
   /** Methods that give markup and are read as such. */
@@ -115,7 +117,7 @@ function writtenNames(node: ClassNode): Map<string, Span> {
 }
 
 /** A member’s name without the mark of a private one. */
-const spoken = (name: string): string => name.replace(/^#/, '');
+const spoken = (name: string): string => name.replace(/^(?:#_?|_{1,2}(?=[A-Za-z]))/, '');
 
 type Group = {
   field?: t.ClassProperty | t.ClassPrivateProperty | t.ClassAccessorProperty;
@@ -249,7 +251,7 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
   for (const [name, group] of groups) {
     if (name === 'constructor') continue;
     const role = rules.roleOf(name, group.all);
-    if (role?.kind === 'own') continue;
+    if (role?.kind === 'own' || (group.field?.value && rules.isOwn?.(group.field.value))) continue;
     const [first] = group.all;
     const span = first ? spanOf(first.key) : spanOf(node);
     if (group.method && role?.kind !== 'prop') declareMethod(name, group.method, span);
@@ -283,7 +285,7 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
   for (const [name, { value, at }] of begun) {
     const role = rules.roleOf(name, []);
     const known = own.get(name);
-    if (role?.kind === 'own') continue;
+    if (role?.kind === 'own' || rules.isOwn?.(value)) continue;
     if (!known) {
       const given = isFunction(bare(value)) ? (bare(value) as FunctionNode) : undefined;
       if (given) declareMethod(name, given, spanOf(at));
@@ -301,7 +303,8 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
   }
   for (const [name, span] of written) {
     const role = rules.roleOf(name, []);
-    if (own.has(name) || role?.kind === 'own' || elementMembers.has(name) || rules.inherited.has(name)) continue;
+    const first = begun.get(name)?.value;
+    if (own.has(name) || role?.kind === 'own' || (first && rules.isOwn?.(first)) || elementMembers.has(name) || rules.inherited.has(name)) continue;
     if (rules.unknown !== 'inherited' || role) declareField(name, span, role ?? { kind: rules.field }, undefined);
   }
   const constructed = groups.get('constructor')?.method;

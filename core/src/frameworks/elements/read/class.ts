@@ -21,7 +21,7 @@ import { readExpression, readingsOf } from '../../../read/script/expressions';
 import { mergeInto } from '../../../read/script/names';
 import type { ReadModule } from '../../../read/script/plain';
 import { innerScope } from '../../../read/script/scope';
-import { bare, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
+import { bare, dottedName, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
 import { readAttributeReads } from './attributes';
 import { readContexts, setOnProvider } from './contexts';
 import { handleOfSelector, type Handles, handlesDialect, newHandles, parentsIn, settleHandles } from './handles';
@@ -107,14 +107,15 @@ export function readElement(
     lifecycle,
     gives: (method) => methods.has(method),
     field: 'state',
+    isOwn: (given) => given.type === 'NewExpression' && /^Context(?:Provider|Consumer)$/.test(dottedName(given.callee) ?? ''),
     follows: declared.isReactive ? 'assignment' : 'nothing',
     inherited,
     unknown: isInheriting ? 'inherited' : 'outside',
   };
   const read_ = readElementClass(body, node, rules);
+  const gives = readContexts(body, node, read_, program, one.name);
   declareProperties(body, read_, declared);
   readQueries(body, handles, node, read_);
-  const gives = readContexts(body, node, read_, program, one.name);
   const own = markup;
   const rendered = renderedBy(own, methods, read_);
   const component = assembleComponent(body, (raises) => {

@@ -44,7 +44,7 @@ export function readContexts(body: Body, node: ClassNode, read: ReadClass, progr
   const take = (member: string, options: t.Node | undefined, at: t.Node, isBoxed: boolean): void => {
     const source = contextOf(options);
     const value = addValue(body, {
-      name: member.replace(/^#/, ''),
+      name: member.replace(/^[#_]+/, ''),
       kind: 'context',
       span: spanOf(at),
       from: [],
@@ -74,7 +74,7 @@ export function readContexts(body: Body, node: ClassNode, read: ReadClass, progr
       return;
     }
     const first = optionOf(options, 'initialValue') ?? plain;
-    const value = addValue(body, { name: member.replace(/^#/, ''), kind: 'state', span: spanOf(at), from: [] });
+    const value = addValue(body, { name: member.replace(/^[#_]+/, ''), kind: 'state', span: spanOf(at), from: [] });
     const key = contextOf(options);
     if (first)
       body.queue.push(() => {

@@ -74,7 +74,10 @@ function contextMade({ declared }: ReadModule, one: SharedFact): SharedFact | un
   const found = declared.find(({ name }) => name === one.name);
   const made = found && bare(found.whole);
   const call = made?.type === 'CallExpression' ? dottedName(made.callee) : undefined;
-  return call === 'createContext' ? { kind: 'context', name: one.name, span: one.span, fallback: 'none' } : undefined;
+  if (call !== 'createContext' || made?.type !== 'CallExpression') return undefined;
+  const [key] = made.arguments;
+  const said = key?.type === 'StringLiteral' ? { said: key.value } : {};
+  return { kind: 'context', name: one.name, span: one.span, fallback: 'none', ...said };
 }
 
 /** A class has methods that the platform runs in the life of an element. */
