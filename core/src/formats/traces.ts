@@ -109,6 +109,8 @@ export function makeTraceWriter(model: Model, textOf: (file: FilePath) => string
         ? heardElsewhere(text, model, parsed.named, flowOf, lineOf)
         : undefined;
     if (sent) return sent;
+    const told = parsed.ask === 'hears' && 'file' in parsed.named ? heardOfFile(text, model, parsed.named, flowOf, lineOf) : undefined;
+    if (told) return told;
     const asked = 'file' in parsed.named ? inFile(model, parsed.named, flowOf) : inComponent(model, parsed.ask, parsed.named, flowOf);
     if ('wrong' in asked) {
       const heard =
@@ -255,7 +257,7 @@ function rungEntries(
     const there = rung.component === undefined ? undefined : components.get(rung.component);
     const depth = depths[rung.index] ?? 0;
     const entries = rung.code.map((at, number): RungEntry => {
-      const own = written[index]?.[number] ?? there;
+      const own = there?.facts.files?.includes(at.file) ? there : (written[index]?.[number] ?? there);
       const to = own && there && there !== own ? there.name : undefined;
       return {
         depth,
@@ -332,34 +334,33 @@ function listensAt(graph: Graph, { frame, hear }: Hearer): { readonly frame: Fra
   return from && call ? { frame: from, at: call.span } : { frame, at: hear.span };
 }
 
-/** Who hears what a component sends beside its props, on the document or on a channel; undefined where it sends nothing of that name. */
-function heardElsewhere(
-  of: string,
-  model: Model,
-  { component, name, parent }: Extract<NamedValue, { component: string }>,
-  flowOf: (page: Page) => FlowQueries,
-  lineOf: LineOf,
-): Answered | undefined {
+/** Collects who hears what actions send under a name. */
+type Hearing = {
+  /** What an action sends under the name, who hears it, and what of these sends it on. */
+  readonly follow: (flow: FlowQueries, frame: Frame, action: number, depth: number) => void;
+  /** The answer; undefined where nothing is sent under the name. */
+  readonly answer: (of: string) => Answered | undefined;
+};
+
+function makeHearing(name: string, lineOf: LineOf): Hearing {
   const rungs = new Map<string, RungEntry>();
+  const seen = new Set<string>();
   const add = (depth: number, frame: Frame, span: Span, how: string, text: string): void => {
     const own = frame.component?.name;
     const { file, start } = locate(frame.file, span);
-    const line = lineOf(file, start);
     rungs.set(`${how} ${file} ${start}`, {
       depth,
       ...(own === undefined ? {} : { component: own }),
       name,
       file,
-      line,
+      line: lineOf(file, start),
       how,
       text,
     });
   };
-  const seen = new Set<string>();
-  /** What an action sends under the name, who hears it, and what of these sends it on. */
-  const follow = (flow: FlowQueries, frame: Frame, action: number, depth: number): void => {
+  const follow: Hearing['follow'] = (flow, frame, action, depth) => {
     const { graph } = flow;
-    const key = `${frame.index} ${action}`;
+    const key = `${graph.tree.page} ${frame.index} ${action}`;
     if (seen.has(key)) return;
     seen.add(key);
     for (const send of frame.body.actions[action]?.sends ?? []) {
@@ -371,26 +372,55 @@ function heardElsewhere(
         const there = listensAt(graph, hearer);
         add(depth + 1, there.frame, there.at, 'hears', `hears ${name}`);
         for (const run of runsOnHearing(flow, hearer)) {
-          const span = run.kind === 'action' ? run.frame.body.actions[run.action]?.span : undefined;
-          if (run.kind !== 'action' || !span) continue;
-          add(depth + 2, run.frame, span, 'catches', `caught by ${run.name}`);
+          const facts = run.kind === 'action' ? run.frame.body.actions[run.action] : undefined;
+          if (run.kind !== 'action' || !facts) continue;
+          add(depth + 2, run.frame, facts.span, 'catches', `caught by ${run.name}`);
+          for (const change of facts.changes)
+            add(depth + 3, run.frame, change.span, 'changes', `changes ${run.frame.body.values[change.value]?.name ?? ''}`);
           follow(flow, run.frame, run.action, depth + 3);
         }
       }
     }
   };
-  for (const flow of pagesWith(model, component).map(flowOf)) {
-    seen.clear();
-    const { graph } = flow;
-    for (const place of placesNamed(graph, component, parent))
-      for (const frame of framesAt(graph, place)) frame.body.actions.forEach((_, action) => follow(flow, frame, action, 0));
-  }
-  if (rungs.size === 0) return undefined;
-  const all = [...rungs.values()];
-  const isHeard = all.some(({ how }) => how === 'hears');
-  const ends = isHeard ? [] : all.map(({ file, line }) => ({ why: 'unheard', file, line }));
-  const lines = all.map((rung) => `${'  '.repeat(rung.depth)}${rung.component ?? rung.file} (${rung.file}:${rung.line}): ${rung.text}`);
-  return { entry: { of, ask: 'hears', rungs: all, ends }, text: `${[...lines, ...(isHeard ? [] : ['Nobody hears it.'])].join('\n')}\n` };
+  const answer: Hearing['answer'] = (of) => {
+    if (rungs.size === 0) return undefined;
+    const all = [...rungs.values()];
+    const isHeard = all.some(({ how }) => how === 'hears');
+    const ends = isHeard ? [] : all.map(({ file, line }) => ({ why: 'unheard', file, line }));
+    const lines = all.map((rung) => `${'  '.repeat(rung.depth)}${rung.component ?? rung.file} (${rung.file}:${rung.line}): ${rung.text}`);
+    return { entry: { of, ask: 'hears', rungs: all, ends }, text: `${[...lines, ...(isHeard ? [] : ['Nobody hears it.'])].join('\n')}\n` };
+  };
+  return { follow, answer };
+}
+
+/** Who hears what a component sends beside its props, on the document, along the page or on a channel; undefined where it sends nothing of that name. */
+function heardElsewhere(
+  of: string,
+  model: Model,
+  { component, name, parent }: Extract<NamedValue, { component: string }>,
+  flowOf: (page: Page) => FlowQueries,
+  lineOf: LineOf,
+): Answered | undefined {
+  const hearing = makeHearing(name, lineOf);
+  for (const flow of pagesWith(model, component).map(flowOf))
+    for (const place of placesNamed(flow.graph, component, parent))
+      for (const frame of framesAt(flow.graph, place)) frame.body.actions.forEach((_, action) => hearing.follow(flow, frame, action, 0));
+  return hearing.answer(of);
+}
+
+/** Who hears what a module sends; undefined where it sends nothing of that name. */
+function heardOfFile(
+  of: string,
+  model: Model,
+  { file, name }: Extract<NamedValue, { file: string }>,
+  flowOf: (page: Page) => FlowQueries,
+  lineOf: LineOf,
+): Answered | undefined {
+  const hearing = makeHearing(name, lineOf);
+  for (const flow of model.pages.slice(0, mostPlaces).map(flowOf))
+    for (const frame of flow.graph.frames)
+      if (frame.file === file) frame.body.actions.forEach((_, action) => hearing.follow(flow, frame, action, 0));
+  return hearing.answer(of);
 }
 
 /** Who answers for a context at each place that was asked of. */

@@ -56,6 +56,8 @@ export type Traits = {
   readonly namedSlots: boolean;
   /** A component is an element of the page: events go outward from it, its markup may stand in a shadow tree, and attributes set its properties. */
   readonly areElements: boolean;
+  /** An attribute’s text becomes what its property is declared to take. */
+  readonly attributesConvert?: true;
   /** Markup may need a layer that is no element, around several. */
   readonly fragments: boolean;
 };

@@ -647,6 +647,8 @@ export type TemplateElement = {
   readonly key: KeyFact;
   /** What is given the handle of the element, and the member that then holds it. */
   readonly ref?: Reading;
+  /** What is in it stands at the end of the document, and not where it is written. */
+  readonly apart?: true;
   /** A fragment around one element or one other fragment, and nothing else. */
   readonly aroundOne?: true;
 };

@@ -145,7 +145,7 @@ function thatPlace(nodes: readonly TemplateNode[]): readonly TemplateNode[] {
   const found: TemplateNode[] = [];
   const stack = [...nodes].reverse();
   for (let node = stack.pop(); node; node = stack.pop()) {
-    if (node.kind === 'element' && !isHost(node)) {
+    if (node.kind === 'element' && !isHost(node) && !node.apart) {
       const children = templateChildren(node);
       for (let index = children.length - 1; index >= 0; index--) stack.push(children[index] as TemplateNode);
     } else if (node.kind === 'element' || node.kind === 'use' || node.kind === 'outlet' || thatPlace(templateChildren(node)).length > 0)
@@ -165,6 +165,11 @@ function visit(unfolding: Unfolding, node: TemplateNode, at: Position): void {
     case 'text':
       return;
     case 'element':
+      if (node.apart) {
+        // The end of the document is below the page alone.
+        push(unfolding, templateChildren(node), { ...at, parent: Math.min(0, at.parent), provider: -1, host: -1, root: -1 });
+        return;
+      }
       push(unfolding, templateChildren(node), { ...at, host: addHost(unfolding, node, at) });
       return;
     case 'branch':

@@ -31,10 +31,11 @@ export const channelKey = (graph: Graph, frame: Frame, channel: Channel): string
 function namingOf(graph: Graph, { file, body, caller }: Frame): Naming {
   const from = caller && graph.frames[caller.frame];
   const args = from && caller ? from.body.values[caller.value]?.args : undefined;
-  if (!from || !args) return uncalled(file, body.values);
+  if (!from || !args) return uncalled(file, body.values, body.actions);
   return {
     file,
     values: body.values,
+    actions: body.actions,
     given: (position) => (args[position] ? [{ arg: args[position], in: namingOf(graph, from) }] : undefined),
   };
 }

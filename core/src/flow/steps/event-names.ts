@@ -1,4 +1,4 @@
-import type { ArgFact, Channel, Reading, ValueFact } from '../../model/facts';
+import type { ActionFact, ArgFact, Channel, Reading, ValueFact } from '../../model/facts';
 import type { Model } from '../../model/model';
 import type { FilePath } from '../../model/span';
 
@@ -9,12 +9,19 @@ export type Given = { readonly arg: ArgFact; readonly in: Naming };
 export type Naming = {
   readonly file: FilePath;
   readonly values: readonly ValueFact[];
+  /** The functions of the body, for what they give each other. */
+  readonly actions?: readonly ActionFact[];
   /** What all callers of the body give for one of its parameters, by position; undefined where they cannot be seen. */
   readonly given: (position: number) => readonly Given[] | undefined;
 };
 
 /** A body that nobody calls, or whose callers cannot be seen. */
-export const uncalled = (file: FilePath, values: readonly ValueFact[]): Naming => ({ file, values, given: () => undefined });
+export const uncalled = (file: FilePath, values: readonly ValueFact[], actions: readonly ActionFact[] = []): Naming => ({
+  file,
+  values,
+  actions,
+  given: () => undefined,
+});
 
 const deepest = 5;
 
@@ -43,6 +50,14 @@ function textsOf(model: Model, reading: Reading, from: Naming, depth: number): r
   if (value.kind === 'param' && value.of === undefined) {
     const given = from.given(value.position ?? 0);
     return given && allOf(given.map(({ arg, in: there }) => textsOfArg(model, arg, there, depth + 1)));
+  }
+  if (value.kind === 'param' && value.of !== undefined) {
+    const given = (from.actions ?? []).flatMap(({ invokes }) =>
+      invokes
+        .filter((call) => call.path.length === 0 && from.values[call.value]?.action === value.of)
+        .map((call) => call.args[value.position ?? 0]),
+    );
+    return given.length === 0 ? undefined : allOf(given.map((arg) => arg && textsOfArg(model, arg, from, depth + 1)));
   }
   if (value.kind === 'item' || value.kind === 'derived') {
     const [first, ...more] = value.from;

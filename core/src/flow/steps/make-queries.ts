@@ -66,9 +66,7 @@ export function makeFlowQueries(model: Model, tree: Tree): FlowQueries {
       (channelsOf(graph).senders.get(key) ?? []).filter((sender) =>
         (channelsOf(graph).hearers.get(key) ?? []).some(
           (one) =>
-            one.frame === hearer &&
-            (!listener || contains(listener, locate(hearer.file, one.hear.span))) &&
-            reaches(graph, sender, one),
+            one.frame === hearer && (!listener || contains(listener, locate(hearer.file, one.hear.span))) && reaches(graph, sender, one),
         ),
       ),
   };

@@ -54,6 +54,7 @@ export const elements: Adapter = {
     twoWay: 'none',
     namedSlots: true,
     areElements: true,
+    attributesConvert: true,
     fragments: false,
   },
   write: {

@@ -6,6 +6,7 @@ import type {
   EventClassFact,
   EventFact,
   FileFacts,
+  HearFact,
   MemberFact,
   RaiseFact,
   Reading,
@@ -152,6 +153,47 @@ export function sentFor(files: Files, names: Names, file: FilePath, body: Pick<C
   });
 }
 
+/** A subscription whose event is told by the constant that it names. */
+function settledHear(names: Names, file: FilePath, hear: HearFact): HearFact {
+  const event = hear.channel.held ? hear.channel.event : eventText(names, file, hear.channel.event);
+  return event === hear.channel.event || event === undefined ? hear : { ...hear, channel: { ...hear.channel, event } };
+}
+
+/** What a call has a function of a module listen for on the component itself: `answer(this, FARE, give)`. */
+export function heardFor(files: Files, names: Names, file: FilePath, body: Pick<ComponentFacts, 'values'>, call: CallFact): HearFact[] {
+  const source = call.path.length === 0 ? body.values[call.value]?.source : undefined;
+  const called = source !== undefined && call.args.some((one) => one.isOwn) ? calledFunction(files, names, file, source) : undefined;
+  if (!called) return [];
+  const argOf = (value: number | undefined): ArgFact | undefined => {
+    const param = value === undefined ? undefined : called.values[value];
+    return param?.kind === 'param' && param.of === called.index && param.position !== undefined ? call.args[param.position] : undefined;
+  };
+  return called.action.hears.flatMap((hear): HearFact[] => {
+    if (!argOf(hear.channel.element)?.isOwn) return [];
+    const event = hear.channel.held
+      ? nameGiven(names, file, body, argOf(hear.channel.held.value))
+      : eventText(names, called.file, hear.channel.event);
+    const given = call.args.find((one) => one.action !== undefined)?.action;
+    if (event === undefined) return [];
+    return [
+      {
+        channel: { on: 'element', own: 'element', event },
+        span: call.span,
+        ends: false,
+        ...(given === undefined ? {} : { action: given }),
+      },
+    ];
+  });
+}
+
+/** The text that an argument is: written in place, or a constant of a module. */
+function nameGiven(names: Names, file: FilePath, { values }: Pick<ComponentFacts, 'values'>, arg: ArgFact | undefined): string | undefined {
+  const [reading] = arg?.readings ?? [];
+  const source = reading && values[reading.value]?.source;
+  const text = /^['"`](.*)['"`]$/.exec(arg?.constant ?? '')?.[1];
+  return text ?? (source === undefined ? undefined : textNamed(names, file, [source, ...(reading?.path ?? [])].join('.')));
+}
+
 /** Names that callers of one of the component’s own functions give an event: `this.tell('pick')`; the send itself where none can be told. */
 function namedSends(names: Names, file: FilePath, { values, actions }: ComponentFacts, send: SendFact): SendFact[] {
   const param = send.channel.held && values[send.channel.held.value];
@@ -178,15 +220,19 @@ export function withSends(files: Files, names: Names, file: FilePath, facts: Com
   const root = facts.element?.root ?? 'light';
   let changed = false;
   const actions = facts.actions.map((action): ActionFact => {
-    if (action.sends.length === 0 && !action.invokes.some((call) => call.args.some((one) => one.isOwn))) return action;
+    if (action.sends.length === 0 && action.hears.length === 0 && !action.invokes.some((call) => call.args.some((one) => one.isOwn)))
+      return action;
     const at = action.span.file ?? file;
     const added = action.invokes.flatMap((call) => sentFor(files, names, at, facts, call));
+    const heard = action.invokes.flatMap((call) => heardFor(files, names, at, facts, call));
+    const hears = [...action.hears.map((one): HearFact => settledHear(names, at, one)), ...heard];
     const sends = [...action.sends.flatMap((one) => namedSends(names, at, facts, settled(files, names, at, one))), ...added];
-    if (added.length === 0 && sends.every((one, index) => one === action.sends[index])) return action;
+    const isSame = sends.every((one, index) => one === action.sends[index]) && hears.every((one, index) => one === action.hears[index]);
+    if (added.length === 0 && heard.length === 0 && isSame) return action;
     changed = true;
     const raises = sends.flatMap((one) => raised(one, root) ?? []);
     const kept = action.raises.filter((one) => !one.travel);
-    return { ...action, sends, raises: [...kept, ...raises] };
+    return { ...action, sends, hears, raises: [...kept, ...raises] };
   });
   if (!changed) return facts;
   return withEvents({ ...facts, actions });

@@ -44,6 +44,8 @@ export type ClassRules = {
 
 /** A class as it has been read: what its names stand for. */
 export type ReadClass = {
+  /** The name of the class, or its first word. */
+  readonly span: Span;
   readonly own: Map<string, Meaning>;
   readonly scope: Scope;
   /** What it declares to users. */
@@ -304,7 +306,8 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
   for (const [name, span] of written) {
     const role = rules.roleOf(name, []);
     const first = begun.get(name)?.value;
-    if (own.has(name) || role?.kind === 'own' || (first && rules.isOwn?.(first)) || elementMembers.has(name) || rules.inherited.has(name)) continue;
+    if (own.has(name) || role?.kind === 'own' || (first && rules.isOwn?.(first)) || elementMembers.has(name) || rules.inherited.has(name))
+      continue;
     if (rules.unknown !== 'inherited' || role) declareField(name, span, role ?? { kind: rules.field }, undefined);
   }
   const constructed = groups.get('constructor')?.method;
@@ -316,7 +319,8 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
       return name !== undefined && value ? [[name, value]] : [];
     }),
   );
-  return { own, scope, members, asked, markup, getters, statics };
+  const start = node.start ?? 0;
+  return { span: node.id ? spanOf(node.id) : { start, end: start + 5 }, own, scope, members, asked, markup, getters, statics };
 }
 
 /** What a constructor puts into fields, by their names: how they begin. */

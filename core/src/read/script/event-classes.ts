@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { EventClassFact } from '../../model/facts';
+import type { EventClassFact, FileFacts } from '../../model/facts';
 import type { ModuleScope } from './body';
 import type { Declared } from './declarations';
 import { bare, dottedName, keyName } from './syntax';
@@ -7,11 +7,17 @@ import { bare, dottedName, keyName } from './syntax';
 const isOn = (given: t.Node | undefined): boolean => given !== undefined && !(given.type === 'BooleanLiteral' && !given.value);
 
 /** Classes of the module whose instances are events: what they are called, how far they go, and what they carry of what they are made with. */
-export function readEventClasses(module: ModuleScope, declared: readonly Declared[]): EventClassFact[] {
+function readEventClasses(module: ModuleScope, declared: readonly Declared[]): EventClassFact[] {
   return declared.flatMap(({ name, node }) => {
     const isClass = node.type === 'ClassDeclaration' || node.type === 'ClassExpression';
     return isClass && /Event$/.test(dottedName(node.superClass) ?? '') ? (eventClass(module, name, node) ?? []) : [];
   });
+}
+
+/** The same as part of a file’s facts; nothing where there are none. */
+export function eventClassesOf(module: ModuleScope, declared: readonly Declared[]): Pick<FileFacts, 'eventClasses'> {
+  const found = module.text.includes('Event') ? readEventClasses(module, declared) : [];
+  return found.length > 0 ? { eventClasses: found } : {};
 }
 
 function eventClass(module: ModuleScope, name: string, node: t.ClassDeclaration | t.ClassExpression): EventClassFact | undefined {

@@ -1,7 +1,8 @@
 import type * as t from '@babel/types';
 import { memberKeyOf } from '../../model/given';
-import type { ArgFact, CallFact, How, OriginFact, Reading, ValueFact, ValueKind } from '../../model/facts';
+import type { ArgFact, CallFact, ChangeFact, How, OriginFact, Reading, ValueFact, ValueKind } from '../../model/facts';
 import { contains, type Span } from '../../model/span';
+import type { Writable } from '../../model/writable';
 import {
   addAction,
   addCall,
@@ -310,7 +311,11 @@ function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, 
   const inner = newEffects();
   readExpression(body, node.right, scope, 'same', inner);
   mergeInto(sink, inner, 'computed');
+  const before = sink.changes?.length ?? 0;
   for (const target of targetsOf(node.left)) noteWrite(body, target, scope, spanOf(node), inner.reads, sink);
+  // A field of the instance that is given another list: how that grows.
+  const order = node.left.type === 'MemberExpression' && node.left.object.type === 'ThisExpression' ? listOrder(node.right) : undefined;
+  if (order) for (const change of sink.changes?.slice(before) ?? []) (change as Writable<ChangeFact>).order = order;
 }
 
 /** What an assignment writes to: one name or member, or each that stands in a pattern. */
@@ -991,7 +996,7 @@ function readLocal(body: Body, node: t.VariableDeclarator, scope: Scope, sink: E
     return;
   }
   if (node.init?.type === 'ThisExpression' && node.id.type === 'ObjectPattern') {
-    bindOwnMembers(body, node, scope, sink);
+    bindOwnMembers(body, node, node.init, scope);
     return;
   }
   const inner = newEffects();
@@ -1009,17 +1014,17 @@ function readLocal(body: Body, node: t.VariableDeclarator, scope: Scope, sink: E
 const takenAt = (readings: readonly Reading[], span: Span): Reading[] => readings.map((one): Reading => ({ ...one, takenAt: span }));
 
 /** `const { limit, rows: [first] } = this`: members of the instance, as they are at that moment. */
-function bindOwnMembers(body: Body, node: t.VariableDeclarator, scope: Scope, sink: Effects): void {
+function bindOwnMembers(body: Body, node: t.VariableDeclarator, self: t.ThisExpression, scope: Scope): void {
   for (const found of patternNames(node.id)) {
     const own = ownMeaning(body, found.path, scope, spanOf(found.node));
     if (!own) continue;
     const inner = newEffects();
     readMeaning(body, own.meaning, own.path, 'same', spanOf(found.node), inner);
+    const same = { node: self, path: found.path, scope };
     scope.names.set(
       found.name,
-      own.meaning.kind === 'function' ? own.meaning : { kind: 'local', readings: takenAt(inner.reads, spanOf(node)) },
+      own.meaning.kind === 'function' ? own.meaning : { kind: 'local', readings: takenAt(inner.reads, spanOf(node)), same },
     );
-    mergeInto(sink, inner, 'computed');
   }
 }
 

@@ -5,7 +5,7 @@ import type { Writable } from '../../model/writable';
 import type { Dialect, ModuleScope } from './body';
 import { voidsOf } from './called';
 import { aliasOf, type Declared, declarationsOf } from './declarations';
-import { readEventClasses } from './event-classes';
+import { eventClassesOf } from './event-classes';
 import { mayLast, readModuleBody } from './module-body';
 import { ambientOf, kept, moduleScope, sharedValue, takenApart } from './module-scope';
 import { readModule } from './modules';
@@ -30,7 +30,6 @@ export function readModuleHead(file: FilePath, script: string, text = script): R
   const { imports, exports } = readModule(program.body);
   const declared = declarationsOf(program.body);
   const module = moduleScope(program, text, declared, imports);
-  const events = readEventClasses(module, declared);
   const facts: Writable<FileFacts> = {
     file,
     framework: 'script',
@@ -47,7 +46,7 @@ export function readModuleHead(file: FilePath, script: string, text = script): R
     makers: [],
     ...changersOf(module),
     ...voidsOf(module),
-    ...(events.length > 0 ? { eventClasses: events } : {}),
+    ...eventClassesOf(module, declared),
   };
   return { program, declared, module, facts };
 }

@@ -113,7 +113,10 @@ function endsOf(model: Model, body: Body, channel: Channel, at: Location, calls:
   const carrier = carrierOf(model, body.file, channel);
   const held = channel.held && body.values[channel.held.value];
   const callers = body.hook !== undefined && held?.kind === 'param' && held.of === undefined ? (calls.get(body.hook) ?? []) : undefined;
-  if (!callers) return [{ channel, carrier, events: eventNames(model, channel, uncalled(body.file, body.values)), at, owner: body.owner }];
+  if (!callers)
+    return [
+      { channel, carrier, events: eventNames(model, channel, uncalled(body.file, body.values, body.actions)), at, owner: body.owner },
+    ];
   return callers.map(({ by, value }): End => {
     const naming: Naming = {
       file: body.file,

@@ -2,6 +2,7 @@ import { channelKeys, channelsOf, type Graph, type Hearer, makeFlowQueries, reac
 import type { Binding, HearFact, SendFact } from '../../model/facts';
 import type { UseId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
+import type { FilePath, Span } from '../../model/span';
 import { remembered } from '../../model/remembered';
 import type { Host, PlaceIndex, Tree } from '../../model/tree';
 import { heardName, unfold } from '../../tree';
@@ -18,6 +19,8 @@ export type DomEvents = {
   readonly heardBy: ReadonlySet<Binding>;
   /** Subscriptions in script that some event reaches, or may. */
   readonly subscribed: ReadonlySet<HearFact>;
+  /** Places of subscriptions in script of which the table says something. */
+  readonly told: ReadonlySet<string>;
   /** Events of what a use makes that somebody hears somewhere, as `use event`. */
   readonly heardAt: ReadonlySet<string>;
   /** Uses that stand on some page. */
@@ -26,7 +29,14 @@ export type DomEvents = {
   readonly keptFrom: ReadonlyMap<Binding | HearFact, Kept>;
 };
 
-const none: DomEvents = { heardBy: new Set(), subscribed: new Set(), heardAt: new Set(), standing: new Set(), keptFrom: new Map() };
+const none: DomEvents = {
+  heardBy: new Set(),
+  subscribed: new Set(),
+  heardAt: new Set(),
+  standing: new Set(),
+  keptFrom: new Map(),
+  told: new Set(),
+};
 
 type Tables = {
   heardBy: Set<Binding>;
@@ -34,14 +44,24 @@ type Tables = {
   heardAt: Set<string>;
   standing: Set<UseId>;
   keptFrom: Map<Binding | HearFact, Kept>;
+  told: Set<string>;
 };
+
+export const placeKey = (file: FilePath, { start, file: own }: Span): string => `${own ?? file} ${start}`;
 
 export const heardKey = (use: UseId, event: string): string => `${use} ${event}`;
 
 /** The table for a project; empty where no component is an element. */
 export const domEvents = remembered((model: Model): DomEvents => {
   if (![...model.components.values()].some((one) => one.facts.element)) return none;
-  const tables: Tables = { heardBy: new Set(), subscribed: new Set(), heardAt: new Set(), standing: new Set(), keptFrom: new Map() };
+  const tables: Tables = {
+    heardBy: new Set(),
+    subscribed: new Set(),
+    heardAt: new Set(),
+    standing: new Set(),
+    keptFrom: new Map(),
+    told: new Set(),
+  };
   for (const page of model.pages) {
     const tree = unfold(model, page);
     if (tree.places.some((place) => place.element !== undefined)) notePage(model, tree, tables);
@@ -72,7 +92,10 @@ function noteHearer(graph: Graph, sender: Sender, hearer: Hearer, isKnown: boole
   if (!isKnown || reaches(graph, sender, hearer)) {
     if (listener) {
       if ('direction' in listener) tables.heardBy.add(listener);
-      else tables.subscribed.add(listener);
+      else {
+        tables.subscribed.add(listener);
+        tables.told.add(placeKey(hearer.frame.file, listener.span));
+      }
     }
     const event = sender.send.channel.event;
     // Its own listener does not make it heard by others.
@@ -84,6 +107,7 @@ function noteHearer(graph: Graph, sender: Sender, hearer: Hearer, isKnown: boole
   const { bubbles, composed = true } = sender.send;
   const by = !bubbles ? 'bubbles' : !composed ? 'root' : 'stopped';
   tables.keptFrom.set(listener, { component, send: sender.send, by });
+  tables.told.add(placeKey(hearer.frame.file, 'direction' in listener ? listener.nameSpan : listener.span));
 }
 
 /** The listener that a hearer stands for: a binding of markup, or a subscription. */

@@ -6,7 +6,7 @@ import { causeAt } from '../precedence';
 import type { Found, Rule } from '../rule';
 import type { Binding } from '../../model/facts';
 import { deafListeners } from './deaf-listeners';
-import { domEvents } from './dom-events';
+import { domEvents, placeKey } from './dom-events';
 
 /** What is told of a listener for an event that the child never raises. */
 function toldOf(known: KnownUse, binding: Binding): Found {
@@ -44,11 +44,14 @@ export const eventNeverRaised: Rule = {
           .map((binding) => toldOf(known, binding)),
   // An event of the document may come from further down, or from what stands in a slot.
   inProject: ({ model, uses }) => {
-    const { heardBy, keptFrom, standing } = domEvents(model);
+    const { heardBy, keptFrom, standing, told } = domEvents(model);
     return uses.flatMap((known) =>
       known.target.facts.element && standing.has(known.use.id)
         ? deafListeners(known)
-            .filter((binding) => isOwnEvent(binding) && !heardBy.has(binding) && !keptFrom.has(binding))
+            .filter(
+              (binding) =>
+                isOwnEvent(binding) && !heardBy.has(binding) && !keptFrom.has(binding) && !told.has(placeKey(known.use.file, binding.span)),
+            )
             .map((binding) => toldOf(known, binding))
         : [],
     );

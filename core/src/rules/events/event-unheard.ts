@@ -47,7 +47,10 @@ export const eventUnheard: Rule = {
       const table = component.facts.element ? domEvents(model) : undefined;
       // Where a use stands on no page, nobody knows what is around it.
       if (table && !isStanding(table, known)) return [];
+      // What is asked for is no event that is told: whether anybody answers is another question.
+      const asked = new Set(component.facts.values.flatMap(({ kind, source }) => (kind === 'context' && source ? [source] : [])));
       return offered.flatMap(({ event, raise }): Found[] => {
+        if (asked.has(`key:'${event.name}'`)) return [];
         const isHeardAround = ({ use }: KnownUse): boolean => table?.heardAt.has(heardKey(use.id, event.name)) ?? false;
         const unheard = known.filter((one) => isUnheard(one, event.key) && !isHeardAround(one));
         const heard = known.filter((one) => isGiven(one, event.key) || isHeardAround(one));

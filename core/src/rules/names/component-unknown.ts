@@ -9,9 +9,7 @@ import type { Found, Rule } from '../rule';
 /** The tags that the components of a project have, with who has each. */
 const tagsIn = remembered(
   (model: Model): ReadonlyMap<string, Component> =>
-    new Map(
-      [...model.components.values()].flatMap((one) => (one.facts.element?.tags ?? []).map((tag): [string, Component] => [tag, one])),
-    ),
+    new Map([...model.components.values()].flatMap((one) => (one.facts.element?.tags ?? []).map((tag): [string, Component] => [tag, one]))),
 );
 
 /** Where components are elements, a tag that nothing defines stays an element that does nothing. */

@@ -16,7 +16,9 @@ const asItIs: ReadonlySet<Reading['how']> = new Set(['same', 'part', 'spread']);
 /** Where a state is given its first value by what a component does at the start of its life; undefined for elsewhere. */
 function begunBy({ facts, ...component }: Component, state: number): ChangeFact | undefined {
   const starts = traitsOf(component).startOfLife;
-  const [only, ...more] = facts.actions.flatMap((action) => (starts?.test(action.name) ? action.changes.filter((one) => one.value === state) : []));
+  const [only, ...more] = facts.actions.flatMap((action) =>
+    starts?.test(action.name) ? action.changes.filter((one) => one.value === state) : [],
+  );
   return more.length === 0 ? only : undefined;
 }
 
@@ -34,7 +36,9 @@ function copiedProp({ facts }: Component, state: number, begun: ChangeFact | und
 function isSynced(facts: ComponentFacts, state: number, prop: number, begun: ChangeFact | undefined): boolean {
   return facts.actions.some(
     (action) =>
-      action.changes.some((change) => change !== begun && change.value === state && change.from.some((reading) => reading.value === prop)) ||
+      action.changes.some(
+        (change) => change !== begun && change.value === state && change.from.some((reading) => reading.value === prop),
+      ) ||
       (action.changes.some((change) => change.value === state) && (action.follows ?? []).some((reading) => reading.value === prop)),
   );
 }

@@ -26,6 +26,14 @@ function takes(kinds: ReadonlySet<string>, value: string | number | boolean, fro
   return fromText && kinds.has('flag') && (value === '' || value === name);
 }
 
+/** Whether the text of an attribute becomes what a property takes: a flag is there whatever it says. */
+function convertsTo(kinds: ReadonlySet<string>, text: string, as: 'text' | 'flag'): boolean {
+  if (as === 'flag' || kinds.has('text') || [...kinds].some((kind) => kind.startsWith('='))) return true;
+  if (kinds.has('flag')) return text !== 'false';
+  if (kinds.has('number')) return text.trim() === '' || text === 'true' || !Number.isNaN(Number(text));
+  return /^\s*[[{"]|^null$/.test(text) || kinds.size === 0;
+}
+
 const words: Readonly<Record<string, string>> = {
   text: 'a text',
   number: 'a number',
@@ -56,8 +64,20 @@ function mismatch(
   const { target } = known;
   const prop = key && membersAt(known).get(key);
   const given = valueOf(binding.constant.trim());
+  if (binding.asAttribute && traitsOf(target).attributesConvert) {
+    const isTaken = !prop?.kinds || !given || convertsTo(prop.kinds, String(given.value), binding.asAttribute);
+    return isTaken || !prop?.kinds ? undefined : { prop, kinds: prop.kinds, value: given.value };
+  }
   if (!prop?.kinds || !given || takes(prop.kinds, given.value, traitsOf(target).flagsFromText, binding.to.name)) return undefined;
   return { prop, kinds: prop.kinds, value: given.value };
+}
+
+/** A list or an object is given as an attribute, which makes a text of it that says nothing. */
+function asText({ target }: KnownUse, { asAttribute, readings, constant }: Binding, prop: ContractMember | undefined): boolean {
+  const [only, ...more] = readings;
+  if (asAttribute !== 'text' || constant !== undefined || !traitsOf(target).attributesConvert || !only || more.length > 0) return false;
+  const kinds = prop?.kinds;
+  return /^(?:same|part)$/.test(only.how) && kinds !== undefined && (kinds.has('list') || kinds.has('object')) && !kinds.has('text');
 }
 
 /** What is made in place is of a kind that the prop does not take. */
@@ -65,10 +85,19 @@ function misfit(known: KnownUse, binding: Binding): Found[] {
   const { use, owner, target } = known;
   const key = bindingKey(binding);
   const prop = key && membersAt(known).get(key);
-  const { made } = binding;
-  if (!made || !prop?.kinds || binding.markup || binding.direction !== 'in' || prop.kinds.has(made) || prop.kinds.size === 0) return [];
+  const made = binding.made ?? (asText(known, binding, prop) ? 'list' : undefined);
+  if (
+    !made ||
+    !prop?.kinds ||
+    binding.markup ||
+    binding.direction !== 'in' ||
+    (binding.made !== undefined && prop.kinds.has(made)) ||
+    prop.kinds.size === 0
+  )
+    return [];
   // A list is an object too, and a function may stand for either.
-  if (prop.kinds.has('object') || (made === 'function' && prop.kinds.has('list'))) return [];
+  const isText = binding.made === undefined;
+  if ((!isText && prop.kinds.has('object')) || (made === 'function' && prop.kinds.has('list'))) return [];
   const at = locate(use.file, binding.span);
   return [
     {
@@ -77,7 +106,7 @@ function misfit(known: KnownUse, binding: Binding): Found[] {
       component: owner.id,
       subject: binding.to.name,
       at,
-      words: { target: target.name, prop: binding.to.name, given: words[made] ?? '', takes: kindWords(prop.kinds) },
+      words: { target: target.name, prop: binding.to.name, given: isText ? 'a text' : (words[made] ?? ''), takes: kindWords(prop.kinds) },
       evidence: [
         { at, text: `${owner.name} gives ${binding.to.name}.` },
         { at: prop.declared, text: `${target.name} takes ${kindWords(prop.kinds)}.` },

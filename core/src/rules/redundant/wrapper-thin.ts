@@ -46,7 +46,7 @@ const handsOnTo = remembered((component: Component): TemplateUse | undefined => 
   if (facts.form === 'class' || !facts.actions.every(onlyRaises) || facts.wrappedBy.length > 0 || facts.memo) return undefined;
   if (
     facts.values.some((value) => (!given.has(value.kind) && value.of === undefined) || value.from.length > 0) ||
-    facts.members.some((prop) => prop.fallback !== undefined)
+    (!facts.element && facts.members.some((prop) => prop.fallback !== undefined))
   )
     return undefined;
   const node = onlyUse(facts.template);
@@ -83,6 +83,11 @@ export const wrapperThin: Rule = {
       const target = node && check.model.useOfNode.get(node)?.target;
       const inner = target?.kind === 'component' && !target.wrapped ? check.model.components.get(target.id) : undefined;
       if (!node || !inner || inner === component || isPage(check.model, component)) return [];
+      // What begins otherwise than in the inner one is something that it adds.
+      const adds = component.facts.members.some(
+        (one) => one.fallback !== undefined && inner.contract.members.get(one.key)?.fallback !== one.fallback,
+      );
+      if (adds) return [];
       const uses = allUses(check, component);
       if (!uses) return [];
       const at = locate(component.file, component.facts.nameSpan);

@@ -19,7 +19,8 @@ const alwaysRendered = remembered((component: Component, model: Model): readonly
     }
   };
   // Several alternatives at the top stand for conditions that were not told.
-  if (component.facts.template.length <= 1 || component.facts.form === 'file') visit(component.facts.template);
+  if (component.facts.template.length <= 1 || component.facts.form === 'file' || component.facts.form === 'element')
+    visit(component.facts.template);
   return found;
 });
 

@@ -17,7 +17,10 @@ function changes(model: Model, component: Component, { value, path }: Pick<Readi
   switch (facts?.kind) {
     case 'state':
       return component.facts.actions.some((action) =>
-        action.changes.some((change) => change.value === value && (change.how === 'set' || traitsOf(component).mutation === 'seen' || isFieldSet(component, change))),
+        action.changes.some(
+          (change) =>
+            change.value === value && (change.how === 'set' || traitsOf(component).mutation === 'seen' || isFieldSet(component, change)),
+        ),
       );
     case 'prop':
       return isGivenAnew(model, component.id, memberKeyOf(facts));

@@ -116,6 +116,7 @@ export function readElement(
   const gives = readContexts(body, node, read_, program, one.name);
   declareProperties(body, read_, declared);
   readQueries(body, handles, node, read_);
+  readObserved(body, read_, declared);
   const own = markup;
   const rendered = renderedBy(own, methods, read_);
   const component = assembleComponent(body, (raises) => {
@@ -218,6 +219,26 @@ function declareProperties(body: Body, read: ReadClass, { properties }: Declared
   }
 }
 
+/** What the platform hands to `attributeChangedCallback` is what the observed attributes are given. */
+function readObserved(body: Body, read: ReadClass, { observed }: Declared): void {
+  const changed = read.own.get('attributeChangedCallback');
+  if (observed.length === 0) return;
+  const camel = (name: string): string => name.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
+  const values = observed.flatMap((name) => {
+    if (name !== name.toLowerCase()) return [];
+    const known = read.own.get(camel(name));
+    if (known?.kind === 'value' && known.path.length === 0 && body.values[known.value]?.kind === 'prop') return [known.value];
+    return known ? [] : [propValue(body, name, changed?.kind === 'function' ? spanOf(changed.node) : { start: 0, end: 0 })];
+  });
+  if (changed?.kind !== 'function') return;
+  const span = spanOf(changed.node);
+  body.queue.push(() => {
+    for (const param of body.values)
+      if (param.kind === 'param' && param.of === changed.action && param.position === 2)
+        param.from = values.map((value) => ({ value, path: [], how: 'same', span }));
+  });
+}
+
 /** `@query('#field') field`: a handle on an element of the own markup. */
 function readQueries(body: Body, handles: Handles, node: DeclaredClass['node'], read: ReadClass): void {
   for (const member of membersOf(node)) {
@@ -253,9 +274,12 @@ function attributesOf(body: Body, read: ReadClass, { properties, observed }: Dec
 function attributeMembers(body: Body, read: ReadClass, declared: Declared): MemberFact[] {
   const attributes = attributesOf(body, read, declared);
   const known = new Set([...read.members.keys(), ...[...declared.properties].flatMap(([name, { isState }]) => (isState ? [] : [name]))]);
-  return [...new Set(Object.values(attributes))].flatMap((name): MemberFact[] => {
+  // A name with capitals is one that the platform never tells of.
+  const missed = declared.observed.filter((name) => name !== name.toLowerCase());
+  return [...new Set([...Object.values(attributes), ...missed])].flatMap((name): MemberFact[] => {
     if (known.has(name)) return [];
     const at = body.values.find((value) => value.kind === 'prop' && value.name === name);
-    return [{ key: name as MemberFact['key'], name, span: at?.span ?? { start: 0, end: 0 }, kind: 'value', required: 'unknown' }];
+    const isMissed = missed.includes(name);
+    return [{ key: propKey(name), name, span: at?.span ?? read.span, kind: 'value', required: isMissed ? 'no' : 'unknown' }];
   });
 }

@@ -197,6 +197,22 @@ function put(markup: ElementMarkup, handles: Handles, target: t.Node, call: t.No
     handles.template.push(...placed(markup, handles, call, nodes, scope));
     return true;
   }
+  if (/^document\.(?:body|documentElement)$/.test(dottedName(bare(target)) ?? '')) {
+    const span = spanOf(call);
+    const shown = placed(markup, handles, call, nodes, scope);
+    handles.template.push({
+      kind: 'element',
+      tag: '',
+      span,
+      nameSpan: span,
+      bindings: [],
+      spreads: [],
+      children: shown,
+      key: { kind: 'none' },
+      apart: true,
+    });
+    return true;
+  }
   const holder = handleMeant(markup.body, handles, target, scope);
   if (!holder) return false;
   if (holder.node) {

@@ -4,6 +4,7 @@ import { contains } from '../../../model/span';
 import { platformNames, trulyUndeclared } from '../../../read/markup/undeclared';
 import { mixablesOf, unboundNames } from '../../../read/script/unbound';
 import type { Writable } from '../../../model/writable';
+import { eventClassesOf } from '../../../read/script/event-classes';
 import { voidsOf } from '../../../read/script/called';
 import { changersOf } from '../../../read/script/param-changes';
 import { type ModuleScope } from '../../../read/script/body';
@@ -58,6 +59,7 @@ export function readReact(file: string, text: string): FileFacts {
     ...changersOf(module),
     ...voidsOf(module),
     ...mixablesOf(declared),
+    ...eventClassesOf(module, declared),
   };
   const body = mayLast(text) ? readModuleBody(module, program.body, (name) => sorted.apart.has(name), channelDialect) : undefined;
   if (body) facts.module = body;
