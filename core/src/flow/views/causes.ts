@@ -23,13 +23,22 @@ export function originsOf(ways: FlowQueries, spot: Spot): { readonly spot: Spot;
       (value.kind === 'store' && !value.args) ||
       (value.kind === 'hook' && value.origin?.kind === 'query') ||
       isWrittenQuery(ways, at.spot);
-    if (lasts) found.push(at);
+    // An element may put another value into its own property.
+    const isOwn = value.kind === 'prop' && isWrittenProp(ways, at.spot);
+    if (lasts || isOwn) found.push(at);
     for (const step of ways.back(at.spot)) {
       if (!step.to || (lasts && step.kind !== 'gives' && step.kind !== 'takes' && !holdsState(ways, value, step.to))) continue;
       stack.push({ spot: step.to, trail: step.silent ? at.trail : [...at.trail, step] });
     }
   }
   return found;
+}
+
+/** A property of an element that the element itself writes. */
+function isWrittenProp({ graph }: FlowQueries, { frame, value }: Spot): boolean {
+  const body = graph.frames[frame];
+  if (!body?.component?.facts.element) return false;
+  return body.body.actions.some(({ changes }) => changes.some((change) => change.value === value));
 }
 
 /** Options of a query that the module keeps, where something sets what is asked by them or has it asked again. */

@@ -202,7 +202,8 @@ export function spotAt(graph: Graph, file: FilePath, offset: number, place: Plac
     });
     for (const { value, start } of calledIn(frame)) {
       const length = frame.body.values[value]?.name.length ?? 0;
-      if (frame.file === file && covers(file, { start, end: start + length }, point)) offer({ spot: { frame: frame.index, value, track: [] }, length, rank });
+      if (frame.file === file && covers(file, { start, end: start + length }, point))
+        offer({ spot: { frame: frame.index, value, track: [] }, length, rank });
     }
     for (const sinks of graph.indexOf(frame).sinks.values()) {
       for (const { reading } of sinks) {
@@ -239,7 +240,8 @@ function propAt(graph: Graph, file: FilePath, offset: number): Spot | undefined 
     for (const [name, value] of graph.indexOf(frame).props) {
       const given = givenTo(graph, frame, name);
       if (!given?.binding) continue;
-      if (covers(given.owner.file, given.binding.nameSpan, { file, start: offset, end: offset })) return { frame: frame.index, value, track: [] };
+      if (covers(given.owner.file, given.binding.nameSpan, { file, start: offset, end: offset }))
+        return { frame: frame.index, value, track: [] };
     }
   }
   return undefined;

@@ -235,7 +235,8 @@ export function withSends(files: Files, names: Names, file: FilePath, facts: Com
     return { ...action, sends, hears, raises: [...kept, ...raises] };
   });
   if (!changed) return facts;
-  return withEvents({ ...facts, actions });
+  const endings = facts.endings?.map((one) => eventText(names, file, one) ?? one);
+  return withEvents({ ...facts, actions, ...(endings ? { endings } : {}) });
 }
 
 /** The contract anew, by what is raised now. */

@@ -3,19 +3,21 @@ import { type Channel, type HearFact, type Reading, type SendFact, timerEvent } 
 import { eventKey } from '../../model/member';
 import type { Body, Dialect, Effects } from './body';
 import { keptFunction, readArgs, readExpression, readingsOf } from './expressions';
-import { lookUp, type Scope } from './scope';
+import { innerScope, lookUp, type Scope } from './scope';
 import { bare, dottedName, isFunction, keyName, spanOf } from './syntax';
 
 type Call = t.CallExpression | t.OptionalCallExpression;
 
 /** Methods that send something to whoever hears it, and methods that hear; told apart by what they are called on. */
-const sending = new Set(['emit', 'publish', 'send', 'broadcast', 'trigger', 'fire', 'postMessage', 'dispatchEvent', 'notify']);
+const sending = new Set(['emit', 'publish', 'send', 'broadcast', 'trigger', 'fire', 'postMessage', 'dispatchEvent', 'notify', 'tell']);
 /** Functions that do so without anything before them: `publish('mist:started')`, `subscribe('mist:started', add)`. */
 const freely = new Set(['emit', 'publish', 'broadcast', 'subscribe', 'listen']);
+/** The same, where the first thing that they are told is the name of an event: `fire('silo-read', detail)`, `on('silo-read', hear)`. */
+const freelyNamed = new Set(['on', 'once', 'fire', 'trigger', 'notify', 'tell', 'listenTo', 'addListener']);
 /** Methods that end a subscription: the function they name is not run by them. */
 const undoing = new Set(['removeEventListener', 'removeListener', 'off', 'unsubscribe']);
 const timers = new Set(['setInterval', 'setTimeout', 'requestAnimationFrame', 'requestIdleCallback']);
-const hearing = new Set(['on', 'once', 'subscribe', 'addListener', 'addEventListener', 'listen']);
+const hearing = new Set(['on', 'once', 'subscribe', 'addListener', 'addEventListener', 'listen', 'listenTo']);
 const observers = /^(?:Intersection|Resize|Mutation)Observer$/;
 
 /**
@@ -71,20 +73,27 @@ type Callee = { readonly base: t.Node; readonly path: readonly string[] };
 /** Whether an application may give a bus to all its components under a name: `$bus`. */
 const isForAll = ({ dialect }: Body, name: string): boolean => dialect.forAll?.test(name) ?? false;
 
+/** A function of a module of the project that is told the name of an event. */
+function isNamedBus(body: Body, name: string, first: t.Node | undefined): boolean {
+  const from = body.module.imported.get(name)?.from ?? '';
+  return freelyNamed.has(name) && /^[.@~#]\.?\//.test(from) && first !== undefined && eventNamed(body, first)?.startsWith('{') === false;
+}
+
 type Place = Pick<Channel, 'on' | 'name' | 'element' | 'own'>;
 
 /** Members by which an element gives the root of the shadow tree that it bears. */
 const shadowRoots: ReadonlySet<string> = new Set(['shadowRoot', 'renderRoot', 'template']);
 
 /** Where a call of a method is heard: on the window, the document, an element, or something of the module. */
-function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope): Place | undefined {
+function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope, first?: t.Node): Place | undefined {
   if (base.type === 'ThisExpression' && path.length === 2 && isForAll(body, path[0] ?? '')) return { on: 'channel', name: path[0] ?? '' };
   if (base.type === 'ThisExpression') return placeOfOwn(body, path);
   if (base.type !== 'Identifier')
     return path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener' ? { on: 'element' } : undefined;
   if (path.length === 0) {
     if (base.name === 'addEventListener' || base.name === 'dispatchEvent') return { on: 'window' };
-    const isOfModule = freely.has(base.name) && !lookUp(scope, base.name) && body.module.names.has(base.name);
+    const isOfModule =
+      (freely.has(base.name) || isNamedBus(body, base.name, first)) && !lookUp(scope, base.name) && body.module.names.has(base.name);
     return isOfModule ? { on: 'channel', name: `${base.name}()` } : undefined;
   }
   const meaning = lookUp(scope, base.name);
@@ -192,7 +201,7 @@ function isText(node: t.Node | undefined): boolean {
 }
 
 function readSend(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Effects): boolean {
-  const place = placeOf(body, base, path, scope);
+  const place = placeOf(body, base, path, scope, node.arguments[0]);
   if (place?.on !== 'channel' && !(place && path.at(-1) === 'postMessage')) return false;
   const message = path.at(-1) === 'postMessage';
   const [first, ...rest] = node.arguments;
@@ -287,8 +296,34 @@ function asksBack(body: Body, given: t.Node | undefined, made: t.NewExpression, 
   return names.some((name) => new RegExp(`(?<![\\w$.])${name}\\s*(?:\\??\\.|\\[)(?!defaultPrevented|type\\b)`).test(after));
 }
 
+/** The table of functions that a loop goes through whose names and functions are given: `for (const [type, run] of Object.entries(listeners))`. */
+function tableWalked(body: Body, node: Call, scope: Scope): t.ObjectExpression | undefined {
+  const [first, second] = node.arguments;
+  const walked = (given: t.Node | undefined, at: string): t.Node | undefined => {
+    const meaning = given?.type === 'Identifier' ? lookUp(scope, given.name) : undefined;
+    const same = meaning?.kind === 'local' ? meaning.same : undefined;
+    return same && same.path.at(-1) === at && same.path[0] === '*' ? bare(same.node) : undefined;
+  };
+  const [name, run] = [walked(first, '0'), walked(second, '1')];
+  if (!name || name !== run || name.type !== 'CallExpression' || dottedName(name.callee) !== 'Object.entries') return undefined;
+  const [table] = name.arguments;
+  const given = table && bare(table);
+  if (given?.type === 'ObjectExpression') return given;
+  return given?.type === 'Identifier' ? body.module.tables.get(given.name) : undefined;
+}
+
 function readHear(body: Body, node: Call, base: t.Node, path: readonly string[], scope: Scope, sink: Effects): boolean {
-  const place = placeOf(body, base, path, scope);
+  const table = tableWalked(body, node, scope);
+  const there = table && placeOf(body, base, path, scope);
+  if (table && there) {
+    for (const one of table.properties) {
+      const event = one.type === 'SpreadElement' ? undefined : keyName(one);
+      const run = one.type === 'ObjectMethod' ? one : one.type === 'ObjectProperty' ? one.value : undefined;
+      if (event !== undefined && run) (sink.hears ??= []).push(heard(body, run, innerScope(), { ...there, event }, node));
+    }
+    return true;
+  }
+  const place = placeOf(body, base, path, scope, node.arguments[0]);
   if (!place) return false;
   const [first, second] = node.arguments;
   const named = second !== undefined && isText(first);

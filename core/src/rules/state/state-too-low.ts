@@ -1,7 +1,8 @@
+import type { KnownUse } from '../../contract';
 import type { ActionFact, Reading } from '../../model/facts';
-import type { MemberKey } from '../../model/member';
+import { type MemberKey, memberName } from '../../model/member';
 import { bindingKey, memberKeyOf } from '../../model/given';
-import type { Component } from '../../model/model';
+import type { Component, Model } from '../../model/model';
 import { locate, type Span } from '../../model/span';
 import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
@@ -36,44 +37,104 @@ const syncedCopies = remembered(({ facts }: Component): readonly Copy[] =>
   }),
 );
 
+/** What a handler of one part puts into a property of another: who raises, who is given, and where. */
+type Put = { readonly from: Component; readonly to: KnownUse; readonly key: MemberKey; readonly at: Span };
+
+/** What a component puts into its parts when it hears of others among them. */
+function putByHandlers(owner: Component, uses: readonly KnownUse[]): Put[] {
+  const { values } = owner.facts;
+  const heardFrom = new Map<number, Component>();
+  for (const { use, target } of uses)
+    for (const binding of use.node.bindings) {
+      const [reading] = binding.readings;
+      const action = binding.action ?? (reading && reading.path.length === 0 ? values[reading.value]?.action : undefined);
+      if (binding.to.kind === 'event' && action !== undefined) heardFrom.set(action, target);
+    }
+  return uses.flatMap((known) =>
+    known.use.node.bindings.flatMap((binding): Put[] => {
+      const [only, ...more] = binding.readings;
+      const value = only && values[only.value];
+      const key = bindingKey(binding);
+      const from = value?.kind === 'param' && value.of !== undefined ? heardFrom.get(value.of) : undefined;
+      return from && more.length === 0 && key !== undefined && from !== known.target ? [{ from, to: known, key, at: binding.span }] : [];
+    }),
+  );
+}
+
+/** Parts whose owner puts what the one raises into the other, and the reverse: each keeps the same. */
+function keptInStep(model: Model, uses: readonly KnownUse[]): Found[] {
+  const byOwner = new Map<Component, KnownUse[]>();
+  for (const known of uses) if (known.target.facts.element) byOwner.set(known.owner, [...(byOwner.get(known.owner) ?? []), known]);
+  return [...byOwner].flatMap(([owner, all]): Found[] => {
+    const puts = putByHandlers(owner, all);
+    const [first, second] =
+      puts.flatMap((one): [Put, Put][] => {
+        const back = puts.find((other) => other.from === one.to.target && other.to.target === one.from);
+        return back && one.at.start < back.at.start ? [[back, one]] : [];
+      })[0] ?? [];
+    if (!first || !second || !model.components.has(owner.id)) return [];
+    const kept = second.to.target;
+    const name = memberName(second.key);
+    const at = kept.contract.members.get(second.key)?.declared ?? locate(kept.file, kept.facts.nameSpan);
+    return [
+      {
+        rule: 'state-too-low',
+        component: kept.id,
+        subject: name,
+        at,
+        words: { first: first.to.target.name, second: kept.name, state: name, owner: owner.name },
+        evidence: [
+          { at, text: `${kept.name} keeps ${name}.` },
+          { at: locate(owner.file, second.at), text: `${owner.name} puts into it what ${second.from.name} raises.` },
+          { at: locate(owner.file, first.at), text: `And the reverse.` },
+        ],
+        goes: [{ count: 2, what: 'state' }],
+        touches: kept.id,
+      },
+    ];
+  });
+}
+
 /** Components beside each other keep copies of one value of their owner in step by hand. */
 export const stateTooLow: Rule = {
-  inProject: ({ model, uses }) => {
-    const held = new Map<string, { owner: Component; state: string; all: { component: Component; copy: Copy }[] }>();
-    for (const { use, owner, target } of uses) {
-      const copies = syncedCopies(target);
-      if (copies.length === 0 || target.isPublic) continue;
-      for (const binding of use.node.bindings) {
-        const [only, ...more] = binding.readings;
-        const copy = copies.find((one) => one.prop === bindingKey(binding));
-        const value = only && owner.facts.values[only.value];
-        if (!copy || !value || only.how !== 'same' || only.path.length > 0 || more.length > 0 || value.kind !== 'state') continue;
-        const key = `${owner.id} ${only.value}`;
-        const known = held.get(key) ?? { owner, state: value.name, all: [] };
-        if (!known.all.some((one) => one.component === target)) known.all.push({ component: target, copy });
-        held.set(key, known);
-      }
-    }
-    return [...held.values()].flatMap(({ owner, state, all }): Found[] => {
-      const [first, second] = all;
-      if (!first || !second || !model.components.has(owner.id)) return [];
-      const at = locate(second.component.file, second.copy.declared);
-      return [
-        {
-          rule: 'state-too-low',
-          component: second.component.id,
-          subject: second.copy.state,
-          at,
-          words: { first: first.component.name, second: second.component.name, state, owner: owner.name },
-          evidence: [
-            { at, text: `${second.component.name} keeps ${second.copy.state}.` },
-            { at: locate(second.component.file, second.copy.synced), text: `Here it takes ${state} over again.` },
-            { at: locate(first.component.file, first.copy.declared), text: `${first.component.name} does the same.` },
-          ],
-          goes: [{ count: all.length, what: 'state' }],
-          touches: second.component.id,
-        },
-      ];
-    });
-  },
+  inProject: ({ model, uses }) => [...keptInStep(model, uses), ...copiesInStep(model, uses)],
 };
+
+function copiesInStep(model: Model, uses: readonly KnownUse[]): Found[] {
+  const held = new Map<string, { owner: Component; state: string; all: { component: Component; copy: Copy }[] }>();
+  for (const { use, owner, target } of uses) {
+    const copies = syncedCopies(target);
+    if (copies.length === 0 || target.isPublic) continue;
+    for (const binding of use.node.bindings) {
+      const [only, ...more] = binding.readings;
+      const copy = copies.find((one) => one.prop === bindingKey(binding));
+      const value = only && owner.facts.values[only.value];
+      if (!copy || !value || only.how !== 'same' || only.path.length > 0 || more.length > 0 || value.kind !== 'state') continue;
+      const key = `${owner.id} ${only.value}`;
+      const known = held.get(key) ?? { owner, state: value.name, all: [] };
+      if (!known.all.some((one) => one.component === target)) known.all.push({ component: target, copy });
+      held.set(key, known);
+    }
+  }
+  return [...held.values()].flatMap(({ owner, state, all }): Found[] => {
+    const [first, second] = all;
+    if (!first || !second || !model.components.has(owner.id)) return [];
+    const at = locate(second.component.file, second.copy.declared);
+    return [
+      {
+        rule: 'state-too-low',
+        component: second.component.id,
+        subject: second.copy.state,
+        at,
+        words: { first: first.component.name, second: second.component.name, state, owner: owner.name },
+        evidence: [
+          { at, text: `${second.component.name} keeps ${second.copy.state}.` },
+          { at: locate(second.component.file, second.copy.synced), text: `Here it takes ${state} over again.` },
+          { at: locate(first.component.file, first.copy.declared), text: `${first.component.name} does the same.` },
+        ],
+        goes: [{ count: all.length, what: 'state' }],
+        touches: second.component.id,
+      },
+    ];
+  });
+}

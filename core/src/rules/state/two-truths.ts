@@ -46,14 +46,22 @@ function askedBy(body: BodyFacts, state: number): OriginFact | undefined {
 function askedByFunctions(model: Model, { facts, file }: Component): Copy[] {
   return facts.values.flatMap(({ kind, shape, name, span }, state): Copy[] => {
     if (kind !== 'state' || shape !== undefined) return [];
+    const calledIn = (from: readonly Reading[]): number | undefined => {
+      const called = from.filter((one) => one.how === 'called' && facts.values[one.value]?.kind === 'module');
+      return called.length === 1 ? called[0]?.value : undefined;
+    };
+    const asked = (called: number | undefined): Copy[] => {
+      const origin = called === undefined ? undefined : requestOf(model, file, facts.values[called]?.source);
+      return origin ? [{ origin, state, name, span }] : [];
+    };
     for (const { changes, invokes } of facts.actions)
       for (const { value, from } of changes) {
-        const called = value === state && from.length === 1 && from[0]?.how === 'called' ? from[0].value : undefined;
+        const called = value === state ? calledIn(from) : undefined;
         const isPlain = called !== undefined && invokes.some((one) => one.value === called && one.args.length === 0);
-        const origin = isPlain ? requestOf(model, file, facts.values[called]?.source) : undefined;
-        if (origin) return [{ origin, state, name, span }];
+        const found = isPlain ? asked(called) : [];
+        if (found.length > 0) return found;
       }
-    return [];
+    return facts.element ? asked(calledIn(facts.values[state]?.from ?? [])) : [];
   });
 }
 
