@@ -1,6 +1,6 @@
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { check, type Finding, knownUses, lineAt, lineStarts, link, readFile, relink, newCheckKeep } from '@liana/core';
+import { check, type Finding, knownUses, lineAt, lineStarts, link, readFile, readFiles, relink, newCheckKeep } from '@liana/core';
 import { type Folder, readFolder } from '../../cli/src/folder';
 import { fetched, packages } from './corpus-packages';
 import { type Fault, faultKinds, type Project } from './fault-kinds';
@@ -24,7 +24,7 @@ const demos = (['react', 'vue', 'svelte'] as const).map((framework) => ({
 const corpora = packages.map(({ name, folder = '' }) => ({ name, folder: () => path.join(fetched(name), folder) }));
 
 function projectOf(folder: Folder): Project {
-  const facts = new Map(folder.sources.map(({ file, text }) => [file, readFile(file, text)]));
+  const facts = readFiles(folder.sources);
   const model = link(facts, folder.configs);
   const keep = newCheckKeep();
   const findings = check(model, keep);

@@ -69,6 +69,8 @@ export const isProposed = (rule: string): boolean => rule in writers;
 export function propose(model: Model, finding: Finding, textOf: ReadText): Proposal | undefined {
   const writer = writers[finding.rule];
   if (!writer) return undefined;
+  const component = model.components.get(finding.component);
+  if (component?.facts.element) return { wrong: 'Liana does not write this change for components that are elements.' };
   const rewrite = new Rewrite(model, textOf);
   try {
     const says = writer(rewrite, finding);

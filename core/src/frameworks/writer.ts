@@ -18,6 +18,8 @@ export type Writer = {
   readonly givesSeveral: RegExp;
   /** What stands right before a name in code of a file, as the source of a pattern: a text in quotes is no name. */
   readonly beforeName: string;
+  /** Events that markup cannot listen to by a binding; absent where it can to all. */
+  readonly cannotListen?: RegExp;
   /** The package that its functions are imported from. */
   readonly package: string;
   /** The type of content that is given as a prop; absent where it is no prop. */

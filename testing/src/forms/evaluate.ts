@@ -1,4 +1,4 @@
-import { check, type Finding, lineAt, lineStarts, link, makeTraceWriter, readFile } from '../../../core/src';
+import { check, type Finding, lineAt, lineStarts, link, makeTraceWriter, readFiles } from '../../../core/src';
 import type { Files, Form } from './form';
 import type { FlowForm } from './flows';
 
@@ -41,7 +41,7 @@ type Said = { readonly finding: Finding; readonly places: readonly { readonly fi
 
 function saidOf(framework: string, files: Files): Said[] {
   const texts = textsOf(framework, files);
-  const facts = new Map([...texts].map(([file, text]) => [file, readFile(file, text)]));
+  const facts = readFiles([...texts].map(([file, text]) => ({ file, text })));
   return check(link(facts, [])).map((finding) => ({
     finding,
     places: [finding.at, ...finding.evidence.map(({ at }) => at)].map(({ file, start }) => ({
@@ -82,7 +82,7 @@ export function answerTo({ framework, files, ask }: FlowForm): {
   readonly rungs: readonly string[];
 } {
   const texts = textsOf(framework, files);
-  const model = link(new Map([...texts].map(([file, text]) => [file, readFile(file, text)])), []);
+  const model = link(readFiles([...texts].map(([file, text]) => ({ file, text }))), []);
   const lineOf = (file: string, offset: number): number => lineAt(lineStarts(texts.get(file) ?? ''), offset);
   const answer = makeTraceWriter(model, (file) => texts.get(file), lineOf).ask(ask.replace(/:(?=[\w.]+#)/, ':src/'));
   const rungs = 'entry' in answer ? answer.entry.rungs : [];

@@ -1,7 +1,7 @@
 import { patchOf, propose } from '../../../core/src/fixes';
 import { makeFlowQueries, strandsOf } from '../../../core/src/flow';
 import { findingEntries, findingsCsv, findingsMarkdown, findingsSarif } from '../../../core/src/formats';
-import { readFile } from '../../../core/src/frameworks/read-file';
+import { readFiles } from '../../../core/src/frameworks/read-file';
 import { link } from '../../../core/src/link';
 import { check, newCheckKeep } from '../../../core/src/rules';
 import { placePaths, unfold } from '../../../core/src/tree';
@@ -12,7 +12,7 @@ export function allThrough(files: Files): { readonly findings: number; readonly 
   const entries = Object.entries(files).map(([file, text]) => ({ file, text }));
   const textOf = (file: string): string | undefined => (Object.hasOwn(files, file) ? files[file] : undefined);
   const isConfig = ({ file }: { file: string }): boolean => file.endsWith('.json');
-  const facts = new Map(entries.filter((one) => !isConfig(one)).map(({ file, text }) => [file, readFile(file, text)]));
+  const facts = readFiles(entries.filter((one) => !isConfig(one)));
   const model = link(facts, entries.filter(isConfig));
   const findings = check(model, newCheckKeep());
   for (const finding of findings) {

@@ -62,8 +62,8 @@ export type TreeAnswer = {
   readonly truncated: boolean;
 };
 
-/** In which language some code is read: script with markup in it, a whole component of one of two frameworks, or styles. */
-export type Grammar = 'script' | 'vue' | 'svelte' | 'styles';
+/** In which language some code is read: script with markup in it, a whole component of one of two frameworks, markup by itself, or styles. */
+export type Grammar = 'script' | 'vue' | 'svelte' | 'html' | 'styles';
 
 /** Some lines of a file, with what is to be marked in them. */
 export type Excerpt = {

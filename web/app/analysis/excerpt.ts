@@ -5,11 +5,17 @@ const before = 2;
 const after = 4;
 const mostLines = 14;
 
+const markups: readonly (readonly [ends: RegExp, grammar: Grammar])[] = [
+  [/\.vue$/, 'vue'],
+  [/\.svelte$/, 'svelte'],
+  [/\.(?:html?|xml|cmp|app|evt)$/, 'html'],
+];
+
 /** What a file is written in at an offset: a component’s file changes its language from block to block. */
 export function grammarAt(file: string, text: string, offset: number): Grammar {
   if (/\.(?:css|scss|less)$/.test(file)) return 'styles';
-  const own = file.endsWith('.vue') ? 'vue' : file.endsWith('.svelte') ? 'svelte' : 'script';
-  if (own === 'script') return own;
+  const own = markups.find(([ends]) => ends.test(file))?.[1];
+  if (own === undefined) return 'script';
   for (const block of text.matchAll(/<(script|style)\b[^>]*>([\s\S]*?)<\/\1>/g)) {
     const end = block.index + block[0].length;
     const start = block.index + block[0].indexOf('>') + 1;

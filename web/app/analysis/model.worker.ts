@@ -86,7 +86,7 @@ import type {
   TraceAnswer,
   TreeAnswer,
 } from './answers';
-import { readAll } from './pool';
+import { readAll, type TextUnit } from './pool';
 import { cancelledMessage, type ReportProgress } from './progress';
 import { readProjectFile, type ReadProjectFile } from '../carving/project-file';
 import { lookAgain } from './follow';
@@ -95,13 +95,14 @@ import { alikeIn, comparedIn, filesOf, likestPair } from './overlap';
 import { answerTrace, entryOf, shownTrace, subjectsOf } from './traced';
 import { rowsOf } from './rows';
 import { type Given, takeSources } from './sources';
+import { type Unit, unitsOf } from './units';
 
 /** A project held in this worker's memory. */
 type Opened = {
   readonly projectId: string;
   readonly readAt: number;
   readonly model: Linked;
-  /** What was read: a file of the same hash needs no new look. */
+  /** What was read, by units: a file of the same hash needs no new look. */
   readonly hashes: ReadonlyMap<FilePath, string>;
   readonly keep: CheckKeep;
   readonly findings: readonly Finding[];
@@ -125,28 +126,39 @@ function pageEntry(held: Opened, page: Page): PageEntry {
 }
 
 /** Facts kept from before, for files whose text and reader are the same. */
-async function keptFacts(projectId: string, files: readonly StoredFile[]): Promise<Map<FilePath, FileFacts>> {
-  const hashes = new Map(files.map((file) => [file.file, file.hash]));
+async function keptFacts(projectId: string, units: readonly Unit[]): Promise<Map<FilePath, FileFacts>> {
+  const hashes = new Map(units.map(({ file, hash }) => [file, hash]));
   const stored = await database.facts.where({ projectId }).toArray();
   const isSame = (one: (typeof stored)[number]): boolean => one.version === readerVersion && hashes.get(one.file) === one.hash;
   return new Map(stored.filter(isSame).map((one) => [one.file, one.facts]));
 }
 
 /** Facts of the project that is open, for files that are as they were: the same objects, so that linking can tell. */
-function factsAtHand(projectId: string, sources: readonly StoredFile[]): Map<FilePath, FileFacts> | undefined {
+function factsAtHand(projectId: string, units: readonly Unit[]): Map<FilePath, FileFacts> | undefined {
   if (opened?.projectId !== projectId) return undefined;
   const { model, hashes } = opened;
   return new Map(
-    sources.flatMap((file): [FilePath, FileFacts][] => {
-      const facts = hashes.get(file.file) === file.hash ? model.files.get(file.file) : undefined;
-      return facts ? [[file.file, facts]] : [];
+    units.flatMap(({ file, hash }): [FilePath, FileFacts][] => {
+      const facts = hashes.get(file) === hash ? model.files.get(file) : undefined;
+      return facts ? [[file, facts]] : [];
     }),
   );
 }
 
+/** The texts of some units; of those whose file is gone, none. */
+async function textUnits(projectId: string, units: readonly Unit[]): Promise<TextUnit[]> {
+  const wanted = [...new Set(units.flatMap(({ file, beside }) => [file, ...beside]))];
+  const stored = await database.texts.bulkGet(wanted.map((file): [string, string] => [projectId, file]));
+  const texts = new Map(stored.flatMap((one): [FilePath, SourceFile][] => (one ? [[one.file, { file: one.file, text: one.text }]] : [])));
+  return units.flatMap(({ file, beside }): TextUnit[] => {
+    const own = texts.get(file);
+    return own ? [{ ...own, beside: beside.flatMap((one) => texts.get(one) ?? []) }] : [];
+  });
+}
+
 async function readFacts(
   projectId: string,
-  sources: readonly StoredFile[],
+  sources: readonly Unit[],
   report: ReportProgress,
   isCancelled: () => boolean,
 ): Promise<Map<FilePath, FileFacts>> {
@@ -154,12 +166,10 @@ async function readFacts(
   const missing = sources.filter((file) => !facts.has(file.file));
   if (missing.length > 0) {
     const hashes = new Map(missing.map((file) => [file.file, file.hash]));
-    const stored = await database.texts.bulkGet(missing.map((file): [string, string] => [projectId, file.file]));
-    const files = stored.flatMap((one): SourceFile[] => (one ? [{ file: one.file, text: one.text }] : []));
     let done = sources.length - missing.length;
     report({ stage: 'Reading source', done, total: sources.length });
     await readAll(
-      files,
+      await textUnits(projectId, missing),
       async (batch) => {
         for (const one of batch) facts.set(one.file, one);
         await database.facts
@@ -186,9 +196,10 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
   const project = await database.projects.get(projectId);
   if (!project) throw new Error('This browser does not hold that project.');
   const files = await database.files.where({ projectId }).toArray();
+  const units = unitsOf(files);
   const facts = await readFacts(
     projectId,
-    files.filter((file) => file.kind === 'source'),
+    units.filter(({ file }) => !isConfig(file)),
     report,
     isCancelled,
   );
@@ -210,7 +221,7 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
     projectId,
     readAt: project.readAt,
     model,
-    hashes: new Map(files.map((file) => [file.file, file.hash])),
+    hashes: new Map(units.map(({ file, hash }) => [file, hash])),
     keep,
     findings,
     failures,

@@ -2,20 +2,24 @@ import type { FileFacts, SourceFile } from '@liana/core';
 import type { Reader } from './reader.worker';
 import { type Host, hostOf } from './worker-host';
 
+/** A file’s text with those of the files that are read with it. */
+export type TextUnit = SourceFile & { readonly beside: readonly SourceFile[] };
+
 const batchSize = 400_000;
 
 /** Cuts files into batches of about the same amount of text. */
-function batches(files: readonly SourceFile[]): SourceFile[][] {
-  const cut: SourceFile[][] = [];
+function batches(files: readonly TextUnit[]): TextUnit[][] {
+  const cut: TextUnit[][] = [];
   let size = 0;
   for (const file of files) {
     const last = cut.at(-1);
-    if (!last || size + file.text.length > batchSize) {
+    const length = file.beside.reduce((sum, one) => sum + one.text.length, file.text.length);
+    if (!last || size + length > batchSize) {
       cut.push([file]);
-      size = file.text.length;
+      size = length;
     } else {
       last.push(file);
-      size += file.text.length;
+      size += length;
     }
   }
   return cut;
@@ -23,7 +27,7 @@ function batches(files: readonly SourceFile[]): SourceFile[][] {
 
 /** Workers that read files side by side. Started when first needed, ended when the work is done. */
 export async function readAll(
-  files: readonly SourceFile[],
+  files: readonly TextUnit[],
   onBatch: (facts: FileFacts[]) => Promise<void>,
   isCancelled: () => boolean,
 ): Promise<void> {

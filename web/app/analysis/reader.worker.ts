@@ -1,13 +1,14 @@
 import { loadCompilers, readFile } from '@liana/core';
-import type { FileFacts, SourceFile } from '@liana/core';
+import type { FileFacts } from '@liana/core';
 import { expose } from 'comlink';
 import { sayAlive } from './alive';
+import type { TextUnit } from './pool';
 
 const reader = {
   /** The facts of a batch of files, in the same order. */
-  async read(files: readonly SourceFile[]): Promise<FileFacts[]> {
-    await loadCompilers(files.map(({ file }) => file));
-    return files.map(({ file, text }) => readFile(file, text));
+  async read(units: readonly TextUnit[]): Promise<FileFacts[]> {
+    await loadCompilers(units.map(({ file }) => file));
+    return units.map(({ file, text, beside }) => readFile(file, text, beside));
   },
 };
 

@@ -1,4 +1,5 @@
 import { css } from '@codemirror/lang-css';
+import { html } from '@codemirror/lang-html';
 import { javascript } from '@codemirror/lang-javascript';
 import { vue } from '@codemirror/lang-vue';
 import { HighlightStyle, type LanguageSupport, syntaxHighlighting } from '@codemirror/language';
@@ -20,6 +21,7 @@ const grammars: Readonly<Record<Grammar, () => LanguageSupport>> = {
   script: () => javascript({ jsx: true, typescript: true }),
   vue,
   svelte,
+  html,
   styles: css,
 };
 

@@ -73,6 +73,7 @@ export const lwc: Adapter = {
     givesSeveral: /^lwc:spread$/,
     givesCode: () => false,
     beforeName: `(?<![\\w$.'"])(?:this\\.)?`,
+    cannotListen: /[^a-z0-9_]/,
     package: 'lwc',
   },
 };

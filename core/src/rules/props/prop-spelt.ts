@@ -2,22 +2,33 @@ import { nameGiven, speltBindings } from '../../contract';
 import { type KnownUse, spelling } from '../../contract';
 
 import { causeAt, causeOfName } from '../precedence';
-import { type MemberKey, memberName } from '../../model/member';
+import { type MemberKey, memberName, memberOf } from '../../model/member';
 import { bindingKey } from '../../model/given';
 
 import { hyphened } from '../../write/case';
 import type { Binding } from '../../model/facts';
 import type { TextEdit } from '../../model/finding';
+import type { Component } from '../../model/model';
+import { adapterOf, traitsOf } from '../../frameworks/registry';
 import { locate } from '../../model/span';
 import type { Found, Rule } from '../rule';
 
 /** The name as it stands: with hyphens where the misspelt one has some, and without the marks and modifiers before it. */
-function spellingEdit({ use }: KnownUse, { to, written, nameSpan }: Binding, declared: MemberKey): TextEdit[] {
+function spellingEdit({ use, target }: KnownUse, { to, written, nameSpan, asAttribute }: Binding, declared: MemberKey): TextEdit[] {
   const isHyphened = written.includes(hyphened(to.name)) && hyphened(to.name) !== to.name;
   const as = (name: string): string => (isHyphened ? hyphened(name) : name);
   const was = as(to.name);
+  const text = asAttribute && !isHyphened ? attributeFor(target, declared) : as(memberName(declared));
+  if (text === undefined || (asAttribute && text.toLowerCase() === was.toLowerCase())) return [];
+  if (memberOf(declared).kind === 'event' && adapterOf(target.framework).write.cannotListen?.test(memberName(declared))) return [];
   const { file, end } = locate(use.file, nameSpan);
-  return [{ file, start: end - was.length, end, was, text: as(memberName(declared)) }];
+  return [{ file, start: end - was.length, end, was, text }];
+}
+
+/** The attribute that sets a member of an element; undefined where none does. */
+function attributeFor({ facts, framework }: Component, declared: MemberKey): string | undefined {
+  if (!traitsOf({ framework }).attributesConvert) return adapterOf(framework).write.member(declared);
+  return Object.entries(facts.element?.attributes ?? {}).find(([, property]) => property === memberName(declared))?.[0];
 }
 
 /** A use gives a declared prop under a misspelt name. */

@@ -1,8 +1,8 @@
 import type { HearFact, ActionFact, Reading, TemplateNode } from '../../model/facts';
-import { adapterOf } from '../../frameworks/registry';
+import { adapterOf, traitsOf } from '../../frameworks/registry';
 import type { TextEdit } from '../../model/finding';
 import type { Component, Use } from '../../model/model';
-import type { FilePath } from '../../model/span';
+import { type FilePath, locate } from '../../model/span';
 
 /** The edits of a finding, where there are some. */
 export function withEdits(edits: readonly TextEdit[]): { readonly edits?: readonly TextEdit[] } {
@@ -27,16 +27,21 @@ export function passEdit(use: Use, owner: Component, prop: string): TextEdit[] {
   const named = owner.facts.values.filter((value) => value.name === prop);
   const [only] = named;
   if (named.length !== 1 || !only || !handed.has(only.kind) || only.span.end - only.span.start !== prop.length) return [];
-  if (owner.facts.form === 'class' || (only.kind === 'function' && /^(callback|update)$/.test(prop))) return [];
-  return [insertAt(use.file, use.node.nameSpan.end, attribute(owner.framework, prop, prop))];
+  if (writesThis(owner) || (only.kind === 'function' && /^(callback|update)$/.test(prop))) return [];
+  const { file, end } = locate(use.file, use.node.nameSpan);
+  return [insertAt(file, end, attribute(owner.framework, prop, prop))];
 }
+
+/** Its markup takes what it has of `this`, which a name by itself does not say. */
+const writesThis = ({ facts, framework }: Component): boolean =>
+  facts.form === 'class' || (facts.form === 'element' && traitsOf({ framework }).markup === 'expression');
 
 type Part = Extract<TemplateNode, { kind: 'element' | 'use' }>;
 
 /** Gives a repeated part its item's own name as key, where the markup reads one: `key={notice.id}`. */
 export function keyEdit(component: Component, repeat: Extract<TemplateNode, { kind: 'repeat' }>, part: Part): TextEdit[] {
   if (part.key.kind !== 'none' || part.nameSpan.end <= part.nameSpan.start || repeat.value === undefined) return [];
-  if (part.kind === 'element' && part.tag === '') return [];
+  if ((part.kind === 'element' && part.tag === '') || writesThis(component)) return [];
   if (!/^[A-Za-z_$][\w$]*$/.test(repeat.item)) return [];
   const { facts } = component;
   const read = new Set<string | undefined>();
@@ -47,9 +52,9 @@ export function keyEdit(component: Component, repeat: Extract<TemplateNode, { ki
   for (const action of facts.actions) action.reads.forEach(note);
   for (const reading of readingsBelow(repeat.children)) note(reading);
   const name = ['id', 'key', 'uuid'].find((one) => read.has(one));
-  return name === undefined
-    ? []
-    : [insertAt(component.file, part.nameSpan.end, attribute(component.framework, 'key', `${repeat.item}.${name}`))];
+  if (name === undefined) return [];
+  const { file, end } = locate(component.file, part.nameSpan);
+  return [insertAt(file, end, attribute(component.framework, 'key', `${repeat.item}.${name}`))];
 }
 
 /** What is read in some markup, at any depth. */
