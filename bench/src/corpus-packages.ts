@@ -1,13 +1,13 @@
 import { execFileSync } from 'node:child_process';
-import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 /**
  * Packages that ship source, with the folder it stands in. These and no others, so that figures
- * compare over time.
+ * compare over time. Paths of `unseen` are thrown away when a package is fetched: nobody tunes Liana to them.
  */
-export const packages: readonly { readonly name: string; readonly folder?: string }[] = [
+export const packages: readonly { readonly name: string; readonly folder?: string; readonly unseen?: RegExp }[] = [
   { name: '@docusaurus/theme-classic@3.10.2' },
   { name: '@wordpress/components@41.0.0' },
   { name: '@wordpress/block-editor@18.0.0', folder: 'src' },
@@ -25,6 +25,11 @@ export const packages: readonly { readonly name: string; readonly folder?: strin
   { name: 'primevue@5.0.2' },
   { name: 'carbon-components-svelte@0.112.1', folder: 'src' },
   { name: 'bits-ui@2.21.0', folder: 'dist' },
+  // Custom elements and Lightning web components.
+  { name: '@design.estate/dees-catalog@15.0.1', folder: 'ts_web' },
+  { name: '@material/web@2.5.0' },
+  { name: '@lion/ui@0.21.1' },
+  { name: 'lightning-base-components@1.28.15-alpha', folder: 'src', unseen: /^src\/lightning\/[^a-m]/ },
   // Applications.
   { name: '@medusajs/dashboard@2.21.2', folder: 'src' },
   { name: '@salesforce/retail-react-app@10.2.1' },
@@ -54,13 +59,21 @@ export function fetched(name: string): string {
   if (existsSync(folder)) return folder;
   mkdirSync(corpus, { recursive: true });
   const [packed] = JSON.parse(
-    execFileSync('npm', ['pack', name, '--json', '--pack-destination', corpus], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] }),
+    execFileSync('npm', ['pack', name, '--json', '--pack-destination', corpus], {
+      encoding: 'utf8',
+      stdio: ['ignore', 'pipe', 'ignore'],
+      maxBuffer: 64_000_000,
+    }),
   ) as { filename: string }[];
   const archive = path.join(corpus, packed?.filename ?? '');
   const unpacked = `${folder}.part`;
   mkdirSync(unpacked, { recursive: true });
   execFileSync('tar', ['xzf', archive, '-C', unpacked, '--strip-components=1']);
   rmSync(archive);
+  const unseen = packages.find((one) => one.name === name)?.unseen;
+  if (unseen)
+    for (const one of readdirSync(unpacked, { recursive: true, encoding: 'utf8' }))
+      if (unseen.test(one)) rmSync(path.join(unpacked, one), { recursive: true, force: true });
   renameSync(unpacked, folder);
   return folder;
 }

@@ -1,5 +1,5 @@
 import type { FileFacts } from '../model/facts';
-import { declaredForAll, listenedNames, loadedLater, openedNames, propsReadOutside, unmentionedProps } from '../read/mentions';
+import { declaredForAll, listenedNames, loadedLater, namesReadOutside, namesSetOutside, openedNames, propsReadOutside, unmentionedProps } from '../read/mentions';
 import type { Beside } from '../read/elements/unit';
 import { tooDeep } from '../read/script/parse';
 import { directoryOf } from '../model/paths';
@@ -14,6 +14,9 @@ function withMentions(facts: FileFacts, text: string): FileFacts {
   const later = /import\s*\(|\.glob|require/.test(text) ? loadedLater(text) : [];
   const listens = text.includes('addEventListener') ? listenedNames(text) : [];
   const readsProps = text.includes('.props') ? propsReadOutside(text) : [];
+  const holds = traitsOf(facts).areElements || /querySelector|createElement|getElementById|shadowRoot/.test(text);
+  const sets = holds ? namesSetOutside(text) : [];
+  const asks = holds ? namesReadOutside(text) : [];
   const components = facts.components.map((component) => {
     // An element is written in several files, and its class tells by itself.
     const unmentioned = component.element
@@ -33,6 +36,8 @@ function withMentions(facts: FileFacts, text: string): FileFacts {
     ...(later.length > 0 ? { later } : {}),
     ...(listens.length > 0 ? { listens } : {}),
     ...(readsProps.length > 0 ? { readsProps } : {}),
+    ...(sets.length > 0 ? { sets } : {}),
+    ...(asks.length > 0 ? { asks } : {}),
   };
 }
 

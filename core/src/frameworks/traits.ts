@@ -8,6 +8,8 @@ export type Traits = {
   readonly endOfLife: RegExp;
   /** Names under which it runs what a component does at the start of its life, where that is a function of its own; absent where it is not. */
   readonly startOfLife?: RegExp;
+  /** Functions that run before the markup is made for the first time, by their names. */
+  readonly beforeMarkup?: RegExp;
   /** What a component is given takes no change of its inside, which throws. */
   readonly givenIsSealed?: true;
   /** A slot that hands out values shows nothing but content that takes them. */

@@ -43,6 +43,9 @@ export type FileFacts = {
   readonly listens?: readonly string[];
   /** Names of props that some code of the file reads off elements which it is handed; absent for none. */
   readonly readsProps?: readonly string[];
+  /** Members that it sets, and those that it reads, on elements that it holds; absent for none. */
+  readonly sets?: readonly string[];
+  readonly asks?: readonly string[];
   /** Objects of the module that may be mixed into components, with the names that they add; absent for none. */
   readonly mixables?: readonly MixableFact[];
   /** Names of the module to which members may be added that cannot be seen; absent for none. */
@@ -223,6 +226,10 @@ export type ElementFact = {
   readonly keepsContent?: true;
   /** Nothing stands for its tag: others extend it. */
   readonly isAbstract?: true;
+  /** Its class asks for the markup anew itself, whatever the framework notices. */
+  readonly rendersByHand?: true;
+  /** Properties whose setter is its own, so that who writes them of itself runs that. */
+  readonly accessors?: readonly string[];
 };
 
 /** A state that is set each time it is rendered or an effect runs, which makes both happen again. */

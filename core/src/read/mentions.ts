@@ -23,6 +23,18 @@ export function propsReadOutside(text: string): string[] {
   return [...new Set([...[...member].map((match) => match[1] ?? match[2] ?? ''), ...names])].filter((name) => name !== '');
 }
 
+/** Names of members that a script sets on what it holds, and not on itself: `gauge.level = 1`, `Object.assign(gauge, { level: 1 })`. */
+export function namesSetOutside(text: string): string[] {
+  const set = text.matchAll(/(?<!\bthis)\??\.([A-Za-z_$][\w$]*)\s*=(?![=>])/g);
+  const given = text.matchAll(/[{,]\s*([A-Za-z_$][\w$]*)\s*:/g);
+  return [...new Set(Array.from([...set, ...given], ([, name = '']) => name))];
+}
+
+/** Names of members that a script reads of what it holds, and not of itself: `gauge.level`. */
+export function namesReadOutside(text: string): string[] {
+  return [...new Set(Array.from(text.matchAll(/(?<!\bthis)\??\.([A-Za-z_$][\w$]*)(?![\w$(])/g), ([, name = '']) => name))];
+}
+
 /** Names to which members are added that are not written there: `Object.assign(Card, parts)`, `Card[name] = part`. */
 export function openedNames(text: string): string[] {
   if (!/\bObject\.assign\(|\]\s*=(?!=)/.test(text)) return [];

@@ -6,6 +6,7 @@ import type { PlacedProblem } from '../model/facts';
 import type { Component, Model, Page, Use } from '../model/model';
 import { locate, type Location } from '../model/span';
 import { entryOf } from './catalogue';
+import { spokenFor } from './element-words';
 import { type OverlapKeep, surveyOverlap, twinDefaults } from '../overlap';
 import { surveyPages, type SurveyKeep } from './shared/pages';
 import type { RuleId } from './ids';
@@ -23,9 +24,11 @@ export type { Link, MemberStep } from './shared/links';
 export { type SharedValue, sharedValues } from './state/stores';
 
 function toFinding(check: Check, found: Found): Finding {
-  const entry = entryOf(found.rule);
+  const general = entryOf(found.rule);
   const component = check.model.components.get(found.component);
-  if (!entry) throw new Error(`The catalogue has no rule ${found.rule}.`);
+  if (!general) throw new Error(`The catalogue has no rule ${found.rule}.`);
+  const framework = component?.framework ?? 'script';
+  const entry = spokenFor(found.rule, general, framework);
   return {
     key: `${found.rule}:${found.component}:${found.words['target'] ?? ''}${found.words['target'] ? '.' : ''}${found.subject}`,
     rule: found.rule,
@@ -34,8 +37,8 @@ function toFinding(check: Check, found: Found): Finding {
     subject: found.subject,
     at: found.at,
     message: entry.message(found.words),
-    consequence: entry.consequence(found.words, component?.framework ?? 'script'),
-    fix: entry.fix(found.words, component?.framework ?? 'script'),
+    consequence: entry.consequence(found.words, framework),
+    fix: entry.fix(found.words, framework),
     ...(found.edits ? { edits: found.edits } : {}),
     ...(found.member === undefined ? {} : { member: found.member }),
     ...(found.loose ? { loose: found.loose } : {}),

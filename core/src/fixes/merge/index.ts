@@ -198,6 +198,7 @@ export function mergeTwins(model: Model, a: ComponentId, b: ComponentId, textOf:
   const [one, other] = [model.components.get(a), model.components.get(b)];
   if (!one || !other || textOf(one.file) === undefined || textOf(other.file) === undefined)
     return { wrong: 'One of them is not there any more.' };
+  if (one.facts.element ?? other.facts.element) return { wrong: 'Liana does not write this change for components that are elements.' };
   if (one.framework !== other.framework) return { wrong: 'They are written for two frameworks.' };
   if (one.file === other.file && one.facts.form !== 'function') return { wrong: 'They stand in one file.' };
   try {

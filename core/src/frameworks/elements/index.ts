@@ -34,6 +34,7 @@ export const elements: Adapter = {
     propsByDeclaration: true,
     endOfLife: /^(?:disconnectedCallback|hostDisconnected)$/,
     startOfLife: /^(?:constructor|connectedCallback|firstUpdated)$/,
+    beforeMarkup: /^(?:constructor|connectedCallback)$/,
     routeOutlet: /^$/,
     tableOutlet: /^$/,
     rerender: 'component',

@@ -37,6 +37,7 @@ export const lwc: Adapter = {
     propsByDeclaration: true,
     endOfLife: /^disconnectedCallback$/,
     startOfLife: /^(?:constructor|connectedCallback)$/,
+    beforeMarkup: /^(?:constructor|connectedCallback)$/,
     givenIsSealed: true,
     handingSlotsApart: true,
     routeOutlet: /^$/,

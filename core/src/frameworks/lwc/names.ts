@@ -9,8 +9,29 @@ export function bundleOf(file: FilePath): { readonly namespace: string; readonly
   return folder === undefined || name === undefined ? undefined : { namespace: folder === 'lwc' ? 'c' : folder, name };
 }
 
-/** `ear-tag` → `earTag`, `block-i-d` → `blockID`: the property that an attribute of markup sets. */
-export const propertyOf = (attribute: string): string => attribute.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
+/** Attributes of the platform whose properties have other names than their words tell. */
+const platformProperties: Readonly<Record<string, string>> = {
+  accesskey: 'accessKey',
+  bgcolor: 'bgColor',
+  colspan: 'colSpan',
+  contenteditable: 'contentEditable',
+  crossorigin: 'crossOrigin',
+  datetime: 'dateTime',
+  for: 'htmlFor',
+  formaction: 'formAction',
+  ismap: 'isMap',
+  maxlength: 'maxLength',
+  minlength: 'minLength',
+  novalidate: 'noValidate',
+  readonly: 'readOnly',
+  rowspan: 'rowSpan',
+  tabindex: 'tabIndex',
+  usemap: 'useMap',
+};
+
+/** `ear-tag` → `earTag`, `block-i-d` → `blockID`, `readonly` → `readOnly`: the property that an attribute of markup sets. */
+export const propertyOf = (attribute: string): string =>
+  platformProperties[attribute] ?? attribute.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
 
 /** `earTag` → `ear-tag`: how markup writes a property. */
 export const attributeOf = (property: string): string => property.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);

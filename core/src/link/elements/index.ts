@@ -4,14 +4,14 @@ import type { ComponentFacts, FileFacts } from '../../model/facts';
 import type { FilePath } from '../../model/span';
 import type { Names } from '../names';
 import { withSends } from './helpers';
-import { inherited } from './inherit';
+import { inherited, settled } from './inherit';
 import { askedNames, withRequests } from './requests';
 import { type Defined, fileWithUses, type FindDefined, type SetFromOutside, withOutside } from './uses';
 
 type Files = ReadonlyMap<FilePath, FileFacts>;
 
 /** Packages whose classes bring nothing that users of an element could give. */
-const platformBases = /^(?:lwc|lit|lit-element|@lit\/.*|lightning\/.*)$/;
+const platformBases = /^(?:lwc|lit|lit-element|@lit\/.*|lightning\/(?:navigation|modal|refresh|flowSupport))$/;
 const platformClasses = /^(?:HTML\w*Element|LitElement|ReactiveElement|LightningElement|Element)$/;
 
 /** The class that a name of a module stands for; `platform` for one that brings nothing, undefined for one that cannot be found. */
@@ -25,6 +25,11 @@ function baseNamed(files: Files, names: Names, file: FilePath, written: string):
   }
   if (meant.kind === 'outside') return platformBases.test(meant.module) ? 'platform' : undefined;
   return platformClasses.test(name) ? 'platform' : undefined;
+}
+
+/** The facts of a class of which not everything that it extends is known: it may take and declare whatever it likes. */
+function opened({ undeclared: _, ...facts }: ComponentFacts): ComponentFacts {
+  return { ...facts, openness: 'open' };
 }
 
 /** How deep classes extend each other. */
@@ -41,7 +46,7 @@ function makeWhole(files: Files, names: Names): (file: FilePath, facts: Componen
       const base = depth < deepest ? baseNamed(files, names, file, name) : undefined;
       if (base === 'platform') continue;
       if (base) made = inherited(made, whole(base.file, base.facts, depth + 1), base.file);
-      else made = { ...made, openness: 'open' };
+      else made = opened(made);
     }
     made = withSends(files, names, file, made);
     known.set(facts, made);
@@ -106,7 +111,7 @@ export function joinElements(files: Files, names: Names, project: Project): File
   const outside: SetFromOutside = new Map();
   const joined = mapFacts(files, (facts) => {
     const own = mapElements(facts, (one) => {
-      const made = whole(facts.file, one);
+      const made = settled(whole(facts.file, one));
       const all = tags.get(one);
       return all && made.element ? { ...made, element: { ...made.element, tags: all } } : made;
     });

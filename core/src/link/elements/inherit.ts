@@ -1,4 +1,5 @@
-import type { ActionFact, ComponentFacts, TemplateNode, ValueFact } from '../../model/facts';
+import type { ActionFact, CallFact, ComponentFacts, EventFact, RaiseFact, TemplateNode, ValueFact } from '../../model/facts';
+import { memberKeyOf } from '../../model/given';
 import { superMarkup } from '../../model/super-markup';
 import type { FilePath } from '../../model/span';
 
@@ -91,6 +92,7 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
     by,
   );
   for (const { from, to } of filled) values[to] = theirValues[from] as ValueFact;
+  const isFilled = new Set(filled.map(({ to }) => to));
   for (const index of appended) values.push(theirValues[index] as ValueFact);
   actions.push(...theirActions);
   const shown = own.template.length === 0 ? template : withSuper(own.template, template);
@@ -98,17 +100,19 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
   const allMembers = [...own.members, ...members.filter((one) => !has(own.members, one.key))];
   const names: Record<string, number> = { ...mine };
   for (const [name, index] of Object.entries(theirs)) names[name] ??= known.get(index) ?? index;
-  const asked = (own.element?.asked ?? []).filter((name) => theirs[name] === undefined);
+  const theirAsked = base.element?.asked ?? [];
+  const asked = [
+    ...(own.element?.asked ?? []).filter((name) => theirs[name] === undefined || theirAsked.includes(name)),
+    ...theirAsked.filter((name) => mine[name] === undefined),
+  ];
   const undeclared = (own.undeclared ?? []).filter(({ name }) => theirs[name] === undefined);
   const { undeclared: _, ...rest } = own;
+  const called = withoutRaises({ ...rest, values, actions, members: allMembers }, isFilled);
   return {
-    ...rest,
-    values,
-    actions,
-    members: allMembers,
+    ...called,
     template: shown,
     events: [
-      ...own.events.map((one) => {
+      ...called.events.map((one) => {
         const other = events.find(({ key }) => key === one.key);
         return other ? { ...one, raised: [...one.raised, ...other.raised] } : one;
       }),
@@ -116,9 +120,10 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
     ],
     slots: own.template.length === 0 ? slots : [...own.slots, ...slots.filter((one) => !has(own.slots, one.key))],
     ...(exposes.length > 0 || own.exposes ? { exposes: [...(own.exposes ?? []), ...exposes] } : {}),
-    ...(undeclared.length > 0 ? { undeclared } : {}),
+    ...(undeclared.length > 0 && base.openness !== 'open' ? { undeclared } : {}),
     ...(own.endings || base.endings ? { endings: [...(own.endings ?? []), ...(base.endings ?? [])] } : {}),
     ...(base.raisesUnseen ? { raisesUnseen: true } : {}),
+    ...(base.openness === 'open' ? { openness: 'open' as const } : {}),
     ...(own.gives || base.gives ? { gives: [...(own.gives ?? []), ...renumbered(base.gives ?? [], by)] } : {}),
     files: [...new Set([...(own.files ?? []), at, ...(base.files ?? [])])],
     ...(own.element
@@ -130,8 +135,59 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
             attributes: { ...base.element?.attributes, ...own.element.attributes },
             names,
             ...(asked.length > 0 ? { asked } : {}),
+            ...(base.element?.rendersByHand ? { rendersByHand: true as const } : {}),
+            ...(base.element?.accessors ? { accessors: [...(own.element.accessors ?? []), ...base.element.accessors] } : {}),
           },
         }
       : {}),
   };
+}
+
+/** What looked like a callback that is given, and is a member of the class: it is called there, and nobody hears of it. */
+function withoutRaises(facts: ComponentFacts, own: ReadonlySet<number>): ComponentFacts {
+  if (own.size === 0) return facts;
+  const isOne = ({ value }: RaiseFact): boolean => value !== undefined && own.has(value);
+  const actions = facts.actions.map((action): ActionFact => {
+    const called = action.raises.filter(isOne);
+    if (called.length === 0) return action;
+    return {
+      ...action,
+      raises: action.raises.filter((one) => !isOne(one)),
+      calls: [...action.calls, ...called.flatMap(({ value }) => facts.values[value ?? -1]?.action ?? [])],
+      invokes: [...action.invokes, ...called.map(({ value = 0, span, args = [] }): CallFact => ({ value, span, path: [], args }))],
+    };
+  });
+  const gone = new Set(facts.actions.flatMap(({ raises }) => raises.filter(isOne).map(({ member }) => member)));
+  for (const { raises } of actions) for (const { member } of raises) gone.delete(member);
+  const events = facts.events.flatMap((event): EventFact[] => {
+    const raised = event.raised.filter((one) => !isOne(one));
+    if (raised.length === event.raised.length) return [event];
+    return raised.length === 0 ? [] : [{ ...event, raised }];
+  });
+  const members = facts.members.filter(({ key, kind }) => kind !== 'callback' || !gone.has(key));
+  return { ...facts, actions, events, members };
+}
+
+const isDeclared = ({ members }: ComponentFacts, value: ValueFact): boolean =>
+  members.some((one) => one.key === memberKeyOf(value) && one.kind !== 'callback');
+
+/**
+ * The facts of an element whose classes are all joined: what it still reads of itself without anyone declaring it is no
+ * prop, for nobody is known to give it, but its own where it writes it.
+ */
+export function settled(facts: ComponentFacts): ComponentFacts {
+  const { element } = facts;
+  if (!element?.asked) return facts;
+  const values = [...facts.values];
+  const known = new Set<number>();
+  const written = new Set(facts.actions.flatMap(({ changes }) => changes.map(({ value }) => value)));
+  for (const name of element.asked) {
+    const index = element.names?.[name];
+    const value = index === undefined ? undefined : values[index];
+    if (index === undefined || value?.kind !== 'prop' || isDeclared(facts, value)) continue;
+    const { member: _, ...rest } = value;
+    values[index] = { ...rest, kind: written.has(index) ? 'state' : 'hook' };
+    known.add(index);
+  }
+  return withoutRaises({ ...facts, values }, known);
 }

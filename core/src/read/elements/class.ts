@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { MemberFact, Reading } from '../../model/facts';
+import type { ElementFact, MemberFact, Reading } from '../../model/facts';
 import { propKey } from '../../model/member';
 import type { Span } from '../../model/span';
 import { addAction, addValue, type Body, excerpt, fillAction, newEffects, propValue } from '../script/body';
@@ -52,6 +52,10 @@ export type ReadClass = {
   readonly members: Map<string, MemberFact>;
   /** Names that it reads of itself and does not declare, with the first place of each. */
   readonly asked: Map<string, Span>;
+  /** Names that it writes of itself wherever. */
+  readonly written: ReadonlySet<string>;
+  /** Properties that it sets by a setter of its own. */
+  readonly accessors: readonly string[];
   /** Methods that give markup. */
   readonly markup: ReadonlyMap<string, FunctionNode>;
   /** Getters by their values. */
@@ -141,8 +145,11 @@ function grouped(node: ClassNode): Map<string, Group> {
       if (member.kind === 'get') group.get = member;
       else if (member.kind === 'set') group.set = member;
       else group.method = member;
-    } else if (functionOf(member)) group.method = functionOf(member) as FunctionNode;
-    else group.field = member;
+    } else {
+      const fn = functionOf(member);
+      if (fn) group.method = fn;
+      group.field = member;
+    }
   }
   return groups;
 }
@@ -165,8 +172,7 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
 
   /** A name that the class reads of itself without declaring it: of what it extends, or set from outside. */
   function askedOfSelf(name: string, span: Span | undefined): Meaning | undefined {
-    if (elementMembers.has(name) || rules.inherited.has(name) || name.startsWith('#') || !span || name.startsWith('state.'))
-      return undefined;
+    if (elementMembers.has(name) || rules.inherited.has(name) || !/^[\w$]+$/.test(name) || !span) return undefined;
     if (rules.unknown === 'nothing') return undefined;
     asked.set(name, span);
     const value = propValue(body, name, span);
@@ -319,8 +325,9 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
       return name !== undefined && value ? [[name, value]] : [];
     }),
   );
+  const accessors = [...groups].flatMap(([name, { set }]) => (set ? [name] : []));
   const start = node.start ?? 0;
-  return { span: node.id ? spanOf(node.id) : { start, end: start + 5 }, own, scope, members, asked, markup, getters, statics };
+  return { span: node.id ? spanOf(node.id) : { start, end: start + 5 }, own, scope, members, asked, written: new Set(written.keys()), accessors, markup, getters, statics };
 }
 
 /** What a constructor puts into fields, by their names: how they begin. */
@@ -355,13 +362,17 @@ function readConstructor(body: Body, fn: FunctionNode, scope: Scope): void {
   });
 }
 
-/** The values that the names of a class stand for, and those names that it does not declare itself. */
-export function namesOf({ own, asked }: ReadClass): { readonly names: Record<string, number>; readonly asked?: readonly string[] } {
+/** The values that the names of a class stand for, those names that it does not declare itself, and those with a setter of its own. */
+export function namesOf({ own, asked, accessors }: ReadClass): Pick<ElementFact, 'asked' | 'accessors'> & { readonly names: Record<string, number> } {
   const names: Record<string, number> = {};
   for (const [name, meaning] of own) {
     const value =
       meaning.kind === 'value' && meaning.path.length === 0 ? meaning.value : meaning.kind === 'function' ? meaning.value : undefined;
     if (value !== undefined) names[name] = value;
   }
-  return { names, ...(asked.size > 0 ? { asked: [...asked.keys()] } : {}) };
+  return {
+    names,
+    ...(asked.size > 0 ? { asked: [...asked.keys()] } : {}),
+    ...(accessors.length > 0 ? { accessors } : {}),
+  };
 }

@@ -12,10 +12,11 @@ export function unmentionedOf(members: readonly MemberFact[], texts: readonly st
   });
 }
 
-/** The events that a component raises on itself, as members of its contract. */
-export function contractEvents(raises: readonly RaiseFact[]): MemberFact[] {
+/** The events that a component raises, as members of its contract beside those that it declares. */
+export function contractEvents(raises: readonly RaiseFact[], declared: ReadonlyMap<string, MemberFact>): MemberFact[] {
+  const keys = new Set([...declared.values()].map(({ key }) => key));
   const found = new Map<MemberKey, MemberFact>();
   for (const { member, span } of raises)
-    if (!found.has(member)) found.set(member, { key: member, name: memberName(member), span, kind: 'callback', required: 'no' });
+    if (!found.has(member) && !keys.has(member)) found.set(member, { key: member, name: memberName(member), span, kind: 'callback', required: 'no' });
   return [...found.values()];
 }

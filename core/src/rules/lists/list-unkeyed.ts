@@ -5,6 +5,7 @@ import { traitsOf } from '../../frameworks/registry';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
+import { indexOf } from '../../flow/graph/index-of';
 import { usesIn, walkTemplate } from '../../model/walk';
 import { keyEdit, withEdits } from '../shared/edits';
 import { remembered } from '../../model/remembered';
@@ -41,6 +42,13 @@ function nameOf(part: Part): string {
 const isKept = ({ followsAssignment, actions }: ComponentFacts, state: number): boolean =>
   !followsAssignment || actions.some(({ changes }) => changes.some((change) => change.value === state));
 
+/** Of an element, which sets much from what it is given, a state counts that something on its own page sets. */
+function isOfItself(facts: ComponentFacts, state: number): boolean {
+  if (!facts.element) return true;
+  const { attached } = indexOf(facts);
+  return facts.actions.some(({ changes }, at) => attached.get(at)?.binding.direction === 'out' && changes.some((one) => one.value === state));
+}
+
 /** Tells whether a part remembers anything between renders: state of its own or below, or a field’s text. */
 function remembers(model: Model, part: Part, seen: Set<ComponentId>): boolean {
   let found = false;
@@ -59,7 +67,8 @@ function remembers(model: Model, part: Part, seen: Set<ComponentId>): boolean {
       const component = target?.kind === 'component' ? model.components.get(target.id) : undefined;
       if (!component || seen.has(component.id)) return false;
       seen.add(component.id);
-      if (component.facts.values.some((value, at) => value.kind === 'state' && isKept(component.facts, at))) return true;
+      if (component.facts.values.some((value, at) => value.kind === 'state' && isKept(component.facts, at) && isOfItself(component.facts, at)))
+        return true;
       return partsOf(component.facts.template).some((inner) => remembers(model, inner, seen));
     })
   );

@@ -53,9 +53,12 @@ export const propIdle: Rule = {
         const key = `${at.file} ${at.start}`;
         declared.set(key, (declared.get(key) ?? 0) + 1);
       }
-    const readOutside = new Set([...check.model.files.values()].flatMap((file) => file.readsProps ?? []));
+    const files = [...check.model.files.values()];
+    const readOutside = new Set(files.flatMap((file) => file.readsProps ?? []));
+    const readOnElements = new Set(files.flatMap((file) => file.asks ?? []));
     return own.flatMap((component) =>
       idleProps(component).flatMap((prop): Found[] => {
+        if (component.facts.element && readOnElements.has(prop.name)) return [];
         if ((declared.get(`${prop.declared.file} ${prop.declared.start}`) ?? 0) > 1) return [];
         const all = allUses(check, component);
         // Where it may be given unseen, it would go on to the root if it were not declared.

@@ -45,7 +45,7 @@ export const propSpelt: Rule = {
         subject: given,
         causes: [...[bindingKey(binding), declared].flatMap((key) => (key === undefined ? [] : [causeAt(use, key)])), causeOfName(at)],
         at,
-        words: { target: target.name, given, prop: meant },
+        words: { target: target.name, given, prop: meant, attribute: binding.asAttribute ? 'yes' : '' },
         evidence: [
           { at, text: `${owner.name} gives ${given}.` },
           ...(prop ? [{ at: prop.declared, text: `${target.name} declares ${meant}, which this use does not give.` }] : []),

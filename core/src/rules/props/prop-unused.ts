@@ -88,9 +88,13 @@ const unusedIn = rememberedByUses((component, uses): readonly Found[] => {
 
 /** An optional prop that no use ever gives, or one that all uses give as the same constant. */
 export const propUnused: Rule = {
-  inProject: (check) =>
-    ownComponents(check.model).flatMap((component) => {
+  inProject: (check) => {
+    // Who holds an element may set what no markup gives it.
+    const sets = new Set([...check.model.files.values()].flatMap((file) => file.sets ?? []));
+    return ownComponents(check.model).flatMap((component) => {
       const uses = allUses(check, component);
-      return uses ? unusedIn(component, uses) : [];
-    }),
+      const found = uses ? unusedIn(component, uses) : [];
+      return component.facts.element ? found.filter(({ subject }) => !sets.has(subject)) : found;
+    });
+  },
 };

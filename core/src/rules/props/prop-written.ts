@@ -23,7 +23,9 @@ function writtenBy(component: Component, change: ChangeFact): 'whole' | 'list' |
 /** Whether the owner means the component to write it: bound both ways, or a handle on something. */
 function isShared(component: Component, name: string, key: MemberKey): boolean {
   const prop = component.contract.members.get(key);
-  return prop?.kind === 'two-way' || prop?.kind === 'callback' || /ref$/i.test(name);
+  // An element that is handed over is made to be written to.
+  const holdsElement = component.facts.element !== undefined && /(?:element|component|host|controller|ctrl|node)$/i.test(name);
+  return prop?.kind === 'two-way' || prop?.kind === 'callback' || /ref$/i.test(name) || holdsElement;
 }
 
 /** What a component hands to functions of modules that change the inside of it: the place of each call, and the prop. */
@@ -101,7 +103,7 @@ function written(component: Component, change: ChangeFact, what: 'whole' | 'list
   const prop = value && component.contract.members.get(memberKeyOf(value));
   return {
     rule: 'prop-written',
-    ...(what === 'whole' && change.toProps ? { severity: 'fault' as const } : {}),
+    ...((what === 'whole' ? change.toProps : traitsOf(component).givenIsSealed) ? { severity: 'fault' as const } : {}),
     component: component.id,
     subject: name,
     at,
@@ -112,6 +114,17 @@ function written(component: Component, change: ChangeFact, what: 'whole' | 'list
     ],
     touches: component.id,
   };
+}
+
+/**
+ * An element writes what is its own as well: a property with a setter of its own, or the inside of one into which it
+ * puts objects itself.
+ */
+function isItsOwn({ facts }: Component, { value }: ChangeFact, what: 'whole' | 'list' | 'member'): boolean {
+  const name = facts.values[value]?.name ?? '';
+  if (!facts.element) return false;
+  if (what === 'whole') return facts.element.accessors?.includes(name) ?? false;
+  return facts.actions.some(({ changes }) => changes.some((one) => one.value === value && one.how !== 'in-place'));
 }
 
 /** A component writes its own prop, or changes the inside of what it was given. */
@@ -125,7 +138,7 @@ export const propWritten: Rule = {
       action.changes.flatMap((change): Found[] => {
         const value = component.facts.values[change.value];
         const what = value?.kind === 'prop' ? writtenBy(component, change) : undefined;
-        if (!value || !what || isShared(component, value.name, memberKeyOf(value))) return [];
+        if (!value || !what || isShared(component, value.name, memberKeyOf(value)) || isItsOwn(component, change, what)) return [];
         return [written(component, change, what)];
       }),
     ),

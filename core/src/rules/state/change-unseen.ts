@@ -1,5 +1,5 @@
 import type { ActionFact, ChangeFact, ComponentFacts, ModuleFacts, Reading, ValueFact } from '../../model/facts';
-import { adapterOf, traitsOf } from '../../frameworks/registry';
+import { traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { indexOf } from '../../flow/graph/index-of';
 import { changerNamed } from '../../model/lookup';
@@ -36,8 +36,11 @@ const changesInside = ({ how, path }: ChangeFact): boolean => how === 'in-place'
 
 /** Changes inside a list or an object that is held as state, without setting it anew in the same function. */
 function changedInPlace({ facts, framework }: Component): Unseen[] {
-  const isFollowed = adapterOf(framework).traits.mutation === 'seen' && !facts.followsAssignment;
-  return facts.actions.flatMap((action) =>
+  const { mutation, beforeMarkup } = traitsOf({ framework });
+  const isFollowed = mutation === 'seen' && !facts.followsAssignment;
+  // What happens before the markup is made for the first time shows in it.
+  const later = facts.actions.filter(({ kind, name }) => kind !== 'lifecycle' || !beforeMarkup?.test(name));
+  return later.flatMap((action) =>
     action.changes.filter(changesInside).flatMap((change): Unseen[] => {
       const value = facts.values[change.value];
       const isOfStore = value?.kind === 'module' && change.order !== undefined;
@@ -46,6 +49,8 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
       // A map or a set that no markup shows may be kept for its own sake.
       if (value.collection && !shownIn(facts).has(String(change.value))) return [];
       if (setsOtherwise(facts, action, change.value) || isKeptAside(facts, change.value)) return [];
+      // A map that no declaration makes reactive is kept for its own sake, too.
+      if (facts.element && ((value.plain && value.collection) || !showsInside(facts, change))) return [];
       // Where assignments are followed, one to a member is one; a method that changes a list is none.
       if (facts.followsAssignment && action.changes.some(isAssigned(change.value))) return [];
       const along = setAlong(facts, action, change.value);
@@ -72,6 +77,23 @@ function isKeptAside(facts: ComponentFacts, state: number): boolean {
   const uses = indexOf(facts).sinks.get(state) ?? [];
   const isFollowed = facts.actions.some(({ follows }) => follows?.some(({ value }) => value === state));
   return !isFollowed && !shownIn(facts).has(String(state)) && uses.every(({ to }) => to === 'read' || to === 'put');
+}
+
+/** The markup of an element shows what a change inside of a state touches: a list as a whole, or the member that is written. */
+function showsInside(facts: ComponentFacts, { value, order, path = [] }: ChangeFact): boolean {
+  const shown = shownIn(facts);
+  const [member] = path;
+  const isOfMember = order === undefined && member !== undefined && !/^(?:\d+|\*)$/.test(member);
+  if (!isOfMember) return shownAtAll(facts).has(value);
+  const isRead = (reading: Reading): boolean => reading.value === value && reading.path[0] === member;
+  if (shown.has(`${value}.${member}`)) return true;
+  if (facts.values.some((one, at) => one.kind === 'derived' && shown.has(String(at)) && one.from.some(isRead))) return true;
+  let isHanded = false;
+  walkTemplate(facts.template, (node) => {
+    if (node.kind !== 'use') return;
+    for (const { readings } of node.bindings) if (readings.some((one) => one.value === value && one.path.length === 0)) isHanded = true;
+  });
+  return isHanded;
 }
 
 /** An assignment to a member of a state by its own name. */
@@ -316,14 +338,17 @@ function toFound(component: Component, unseen: Unseen, there?: Location): Found 
 
 /** State is changed in a way that the framework does not notice. */
 export const changeUnseen: Rule = {
-  inComponent: (component) =>
-    [
+  inComponent: (component) => {
+    // Who asks for the markup anew by hand may do so after each change.
+    if (component.facts.element?.rendersByHand) return [];
+    return [
       ...changedInPlace(component),
       ...plainWritten(component),
       ...replacedWhole(component),
       ...refsWritten(component),
       ...takenApart(component),
-    ].map((unseen) => toFound(component, unseen)),
+    ].map((unseen) => toFound(component, unseen));
+  },
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];

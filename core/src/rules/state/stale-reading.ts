@@ -43,7 +43,8 @@ const isFieldSet = ({ facts }: Component, { how, path = [] }: ChangeFact): boole
  */
 function captured(model: Model, component: Component, action: ActionFact): Reading[] {
   const { actions, element } = component.facts;
-  if (!element || action.hears.length === 0) return [];
+  // What an event starts takes what there is at that moment, and the next event takes it anew.
+  if (!element || action.hears.length === 0 || action.kind === 'handler') return [];
   const left = action.hears.flatMap((hear) => (hear.action === undefined || hear.ends ? [] : (actions[hear.action] ?? [])));
   return once(
     left

@@ -103,7 +103,7 @@ export function readElement(
     },
   };
   const rules: ClassRules = {
-    roleOf: roleOf(declared),
+    roleOf: roleOf(declared, one.hole !== undefined),
     lifecycle,
     gives: (method) => methods.has(method),
     field: 'state',
@@ -136,7 +136,7 @@ export function readElement(
       members: [
         ...read_.members.values(),
         ...attributeMembers(body, read_, declared),
-        ...contractEvents(raises),
+        ...contractEvents(raises, read_.members),
         ...slots.map((slot): MemberFact => ({
           key: slot.key,
           name: slot.key.slice('slot:'.length),
@@ -157,6 +157,7 @@ export function readElement(
       keepsContent: true,
       ...namesOf(read_),
       ...(one.hole === undefined ? {} : { isAbstract: true as const }),
+      ...(/\brequestUpdate\b/.test(text) ? { rendersByHand: true as const } : {}),
     },
   };
   const again = declared.isReactive ? setAgain(component, read_, /^updated$/) : [];
@@ -243,9 +244,15 @@ function readObserved(body: Body, read: ReadClass, { observed }: Declared): void
 function readQueries(body: Body, handles: Handles, node: DeclaredClass['node'], read: ReadClass): void {
   for (const member of membersOf(node)) {
     const name = keyName(member);
-    const [selector] = decoratorsOf(member).get('query') ?? [];
-    if (name === undefined || selector?.type !== 'StringLiteral') continue;
-    read.own.set(name, { kind: 'value', value: handleOfSelector(body, handles, selector.value, spanOf(member.key)), path: [] });
+    const decorators = decoratorsOf(member);
+    if (name === undefined || ![...decorators.keys()].some((one) => one.startsWith('query'))) continue;
+    const [selector] = decorators.get('query') ?? [];
+    // Several elements, or those in a slot: which they are the class does not say.
+    if (selector?.type !== 'StringLiteral') read.own.set(name, { kind: 'opaque' });
+    else {
+      const value = handleOfSelector(body, handles, selector.value, spanOf(member.key));
+      read.own.set(name, { kind: 'value', value, path: [] });
+    }
   }
 }
 

@@ -2,12 +2,13 @@ import type * as t from '@babel/types';
 import type { ComponentFacts, FileFacts, GlobalFact, SharedFact } from '../../../model/facts';
 import type { FilePath } from '../../../model/span';
 import { classesIn, type DeclaredClass } from '../../../read/elements/bases';
-import { type ClassNode, decoratorsOf } from '../../../read/elements/class';
+import { type ClassNode, decoratorsOf, membersOf } from '../../../read/elements/class';
+import { restoreDecorators } from '../../../read/elements/compiled';
 import { isElementTag } from '../../../read/elements/platform';
 import type { ModuleScope } from '../../../read/script/body';
 import { channelDialect } from '../../../read/script/channels';
 import { addModuleBody, type ReadModule, readModuleHead } from '../../../read/script/plain';
-import { bare, dottedName, forEachChild, isFunction, keyName, spanOf } from '../../../read/script/syntax';
+import { bare, dottedName, forEachChild, isFunction, keyName, resultOf, spanOf } from '../../../read/script/syntax';
 import { readElement } from './class';
 import { looksLikeMarkup } from './markup';
 
@@ -23,6 +24,7 @@ export function readElementsScript(file: FilePath, text: string): FileFacts {
   const { program, declared, module, facts } = read;
   const defined = definitionsIn(program, module);
   const classes = [...classesIn(program.body, declared), ...definedInPlace(program)];
+  restoreDecorators(program.body, new Map(classes.map((one) => [one.name, one.node])));
   const { stored, constants } = markupKept(program, module);
   const apart = new Set<string>();
   const components: ComponentFacts[] = [];
@@ -61,7 +63,7 @@ export function readElementsScript(file: FilePath, text: string): FileFacts {
     const said = tag?.type === 'StringLiteral' ? tag.value : tag && module.texts.get(dottedName(tag) ?? '');
     return said === undefined ? [] : [{ name: said, target: name, span: spanOf(node) }];
   });
-  const globals = [...defined, ...decorated];
+  const globals = [...defined, ...decorated, ...definedByHelper(program, classes)];
   if (globals.length > 0) facts.globals = globals;
   addModuleBody(read, apart, channelDialect);
   facts.shared = facts.shared.map((one) => contextMade(read, one) ?? one);
@@ -109,6 +111,29 @@ function definedInPlace(program: t.Program): DeclaredClass[] {
       });
   });
   return found;
+}
+
+/** `defineElement(Gauge)`: a function of another module defines a class by the tag that it says itself. */
+function definedByHelper(program: t.Program, classes: readonly DeclaredClass[]): GlobalFact[] {
+  return program.body.flatMap((statement): GlobalFact[] => {
+    const call = statement.type === 'ExpressionStatement' ? bare(statement.expression) : undefined;
+    if (call?.type !== 'CallExpression' || call.arguments.length !== 1 || !/(?:^|\.)(?:define|register)\w*$/i.test(dottedName(call.callee) ?? ''))
+      return [];
+    const target = call.arguments[0]?.type === 'Identifier' ? call.arguments[0].name : undefined;
+    const tag = classes.flatMap(({ name, node }) => (name === target ? (saidTag(node) ?? []) : []))[0];
+    return target === undefined || tag === undefined ? [] : [{ name: tag, target, span: spanOf(call) }];
+  });
+}
+
+/** The tag that a class says as a static member: `static get is() { return 'tide-gauge'; }`. */
+function saidTag(node: ClassNode): string | undefined {
+  for (const member of membersOf(node)) {
+    if (!member.static || !/^(?:is|tag|tagName)$/.test(keyName(member) ?? '')) continue;
+    const given = member.type === 'ClassMethod' ? resultOf(member) : 'value' in member ? member.value : undefined;
+    const text = given && bare(given);
+    if (text?.type === 'StringLiteral' && isElementTag(text.value)) return text.value;
+  }
+  return undefined;
 }
 
 const classNameOf = (tag: t.Node | undefined): string =>

@@ -137,8 +137,8 @@ function withType(property: Property, member: ClassMember): Property {
 /** Members that are told by decorators of their own. */
 const apart = /^(?:consume|provide|query|queryAsync|queryAll|queryAssignedElements|queryAssignedNodes)$/;
 
-/** What a member of a class is to users and to the framework. */
-export function roleOf({ properties, isReactive }: Declared): (name: string, members: readonly ClassMember[]) => Role | undefined {
+/** What a member of a class is to users and to the framework; `isMade` of a class that a function makes of another one. */
+export function roleOf({ properties, isReactive }: Declared, isMade: boolean): (name: string, members: readonly ClassMember[]) => Role | undefined {
   return (name, members) => {
     const decorators = members.flatMap((one) => [...decoratorsOf(one).keys()]);
     if (decorators.some((one) => one === 'consume' || /^query/.test(one))) return { kind: 'own' };
@@ -148,14 +148,10 @@ export function roleOf({ properties, isReactive }: Declared): (name: string, mem
       return { kind: 'prop', member: memberOf(property) };
     }
     if (decorators.some((one) => apart.test(one))) return { kind: 'state' };
-    if (name.startsWith('#') || name.startsWith('_')) return isReactive ? { kind: 'plain' } : undefined;
+    if (name.startsWith('#') || name.startsWith('_')) return isReactive || isMade ? { kind: 'plain' } : undefined;
     const isPair = members.some((one) => one.type === 'ClassMethod' && one.kind === 'set');
     if (isPair) return { kind: 'prop' };
-    const isPrivate = members.some(
-      (one) => 'accessibility' in one && (one.accessibility === 'private' || one.accessibility === 'protected'),
-    );
-    if (isReactive) return members.length === 0 || isPrivate ? { kind: 'plain' } : { kind: 'plain' };
-    return undefined;
+    return isReactive ? { kind: 'plain' } : undefined;
   };
 }
 

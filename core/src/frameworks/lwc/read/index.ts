@@ -18,6 +18,7 @@ import { alwaysRun, setAgain } from '../../../read/elements/always';
 import { contractEvents, unmentionedOf } from '../../../read/elements/contract';
 import { type Beside, type Part, placed, type Unit, unitOf } from '../../../read/elements/unit';
 import { attributeNamed, type HtmlNode, parseHtml } from '../../../read/markup/html';
+import { isCommonAttribute } from '../../../read/elements/platform';
 import { slotsOf } from '../../../read/markup/contract';
 import { addValue, type Body, newBody } from '../../../read/script/body';
 import { addModuleBody, type ReadModule, readModuleHead } from '../../../read/script/plain';
@@ -61,7 +62,7 @@ export function readLwcScript(file: FilePath, text: string, beside: Beside): Fil
   const bases: ComponentFacts[] = [];
   for (const one of classes) {
     if (one.hole === undefined && !extendsElement(one.node) && !one.isDefault) continue;
-    const isMain = bundle !== undefined && one.isDefault;
+    const isMain = bundle !== undefined && one.isDefault && Boolean(one.node.superClass);
     if (!isMain && one.hole === undefined && !extendsElement(one.node)) continue;
     apart.add(one.name);
     const component = readClass(read, one, isMain ? unit : { ...unit, parts: [] }, isMain ? bundle.name : one.name);
@@ -171,7 +172,7 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
       slots,
       members: [
         ...memberList(read_),
-        ...contractEvents(raises),
+        ...contractEvents(raises, read_.members),
         ...slots.map((slot): MemberFact => ({
           key: slot.key,
           name: slot.key.slice('slot:'.length),
@@ -185,7 +186,7 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
   });
   alwaysRun(component, read_, body, /^(?:connectedCallback|renderedCallback|constructor)$/);
   const again = setAgain(component, read_, /^renderedCallback$/);
-  const full: Writable<ComponentFacts> = { ...component, element: { root: body.root, attributes: {}, ...namesOf(read_) } };
+  const full: Writable<ComponentFacts> = { ...component, element: { root: body.root, attributes: commonAttributes(memberList(read_)), ...namesOf(read_) } };
   if (again.length > 0) full.again = again;
   const { start, end } = spanOf(node);
   const unmentioned = unmentionedOf(memberList(read_), [unit.text.slice(start, end), ...unit.parts.map((part) => part.text)]);
@@ -197,6 +198,16 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
 }
 
 const memberList = ({ members }: ReadClass): MemberFact[] => [...members.values()];
+
+/** Properties of a class that attributes of the platform set, which mean the same of every element: `aria-label`, `title`. */
+function commonAttributes(members: readonly MemberFact[]): Record<string, string> {
+  const named = members.map(({ name }): [string, string] => [
+    name.replace(/^aria[A-Z]\w*/, (aria) => `aria-${aria.slice('aria'.length).toLowerCase()}`),
+    name,
+  ]);
+  const all = named.map(([written, name]): [string, string] => [attributeOf(written), name]);
+  return Object.fromEntries(all.filter(([attribute]) => isCommonAttribute(attribute)));
+}
 
 /** What stands in a template: between the tags of its root. */
 function contentOf({ text, offset }: Part): readonly HtmlNode[] {
@@ -211,7 +222,7 @@ function isFrameworkBase({ module }: ReadModule, base: string): boolean {
 }
 
 /** What the names of a template mean: members of its class. */
-function templateScope({ own }: ReadClass, undeclared: NameFact[], isInheriting: boolean, body: Body): Scope {
+function templateScope({ own, written }: ReadClass, undeclared: NameFact[], isInheriting: boolean, body: Body): Scope {
   const scope: Scope = {
     names: new Map(),
     isApart: true,
@@ -219,7 +230,7 @@ function templateScope({ own }: ReadClass, undeclared: NameFact[], isInheriting:
       const known = own.get(name);
       if (known) return known;
       if (span.end === 0) return undefined;
-      if (!undeclared.some((one) => one.name === name)) undeclared.push({ name, span, ofSelf: true });
+      if (!written.has(name) && !undeclared.some((one) => one.name === name)) undeclared.push({ name, span, ofSelf: true });
       if (!isInheriting) return { kind: 'opaque' };
       // What a class that it extends has: link finds it by the name.
       return body.own?.(name, span);

@@ -1,0 +1,117 @@
+import type { Framework } from '../model/framework';
+import type { Entry } from './entry';
+import type { RuleId } from './ids';
+
+/** What the catalogue says otherwise where components are elements of the page. */
+type ElementWords = Partial<Pick<Entry, 'message' | 'consequence' | 'fix'>>;
+
+/** What happens in one of the two frameworks whose components are elements, and in the other. */
+const either =
+  (ofElements: string, ofLwc: string) =>
+  (framework: Framework): string =>
+    framework === 'lwc' ? ofLwc : ofElements;
+
+const isEvent = (name = ''): boolean => /^(?:@|on)/.test(name);
+
+const ends = 'disconnectedCallback';
+
+const words: Readonly<Partial<Record<RuleId, ElementWords>>> = {
+  'component-unknown': {
+    message: ({ owner, tag, near }) => `${owner} uses ${tag}, which nothing in the project defines${near ? `; ${near} exists` : ''}.`,
+    consequence: ({ tag }, framework) =>
+      either(
+        `<${tag}> stays an element that nothing stands for: it shows what is between its tags, and does nothing.`,
+        `There is no bundle for <${tag}>, so the template cannot be compiled.`,
+      )(framework),
+    fix: ({ tag, near }) => (near ? `Write ${near}.` : `Define ${tag}, and import what defines it, or take it away.`),
+  },
+  'name-unknown': {
+    consequence: ({ name }) => `The template reads undefined for ${name} without a word, and shows nothing there.`,
+    fix: ({ name, near }) => (near ? `Write ${near} instead of ${name}.` : `Give the class a member ${name}, or take it away.`),
+  },
+  'handler-missing': {
+    consequence: ({ name, called }, framework) =>
+      called
+        ? `${name} runs each time the markup is made; when the event is raised nothing does.`
+        : either('Nothing is given, so nothing happens when the event is raised.', 'It fails when the event is raised, and not before.')(
+            framework,
+          ),
+  },
+  'prop-spelt': {
+    consequence: ({ target, given, prop }) =>
+      isEvent(given)
+        ? `${target} raises ${prop}, so the function given here never runs.`
+        : `${target} never reads ${given}, and ${prop} stays undefined.`,
+    fix: ({ target, given, prop = '', attribute }, framework) =>
+      framework === 'lwc' && /^on.*[^a-z0-9_]/.test(prop)
+        ? `Raise it in ${target} by a name in lower case: a template listens to no other. Or listen with addEventListener.`
+        : attribute && given?.toLowerCase() === prop.toLowerCase() && framework === 'elements'
+          ? `Let ${target} take it by an attribute in lower case, which is how markup gives it; or set the property ${prop}.`
+          : `Write ${prop} instead of ${given}.`,
+  },
+  'prop-unknown': {
+    consequence: ({ target, prop }, framework) =>
+      either(
+        `The element keeps ${prop}, and nothing in ${target} reads it.`,
+        `${target} has no ${prop} that is marked with api, so the value is lost.`,
+      )(framework),
+  },
+  'prop-written': {
+    consequence: ({ prop, what }, framework) =>
+      what === 'whole'
+        ? `What the owner gave is overwritten, and what it gives next overwrites this: ${prop} has two masters.`
+        : framework === 'lwc'
+          ? `What is given is read-only: the change throws.`
+          : `It is the owner’s ${prop} that changes, without the owner: nothing renders because of it, and nobody can tell where the change came from.`,
+  },
+  'change-unseen': {
+    consequence: ({ state, how, collection }) =>
+      collection
+        ? `What a map or a set holds is not followed: the page shows what it held before.`
+        : how === 'plain'
+          ? `Nothing follows ${state}: the page shows what it was until something else renders the element.`
+          : `Only another value in place of ${state} is noticed: it is the same list or object, so nothing renders again.`,
+    fix: ({ state, how, collection }, framework) =>
+      how === 'plain'
+        ? either(`Declare ${state} as a reactive property or as state.`, `Make ${state} a field of the class.`)(framework)
+        : collection
+          ? `Make a new map or set with the change in it, and assign it.`
+          : `Make a new list or object with the change in it, and assign it.`,
+  },
+  'endless-render': {
+    consequence: ({ state }) =>
+      state
+        ? 'Setting it renders again, which sets it again: the page never rests.'
+        : 'Rendering never comes to an end: the page freezes or the stack overflows.',
+    fix: ({ component, state }) =>
+      state
+        ? `Set ${state} only where it is another one than before, or compute it from what it depends on.`
+        : `Put a condition, or a list that gets shorter, between ${component} and itself.`,
+  },
+  'subscription-kept': {
+    fix: ({ how }) =>
+      how === 'unnamed'
+        ? 'Keep the function in a member, and hand the same one to what adds it and to what removes it.'
+        : `End it in ${ends}, with the same function on the same target.`,
+  },
+  'slot-shape': {
+    message: ({ target, slot, given, wants }) => `${target} is given ${given} for ${slot}, and its slot takes ${wants}.`,
+    consequence: ({ given }) => `${given} is shown nowhere: no slot takes it.`,
+    fix: ({ target, given, wants }) => `Give ${wants}, or let the slot of ${target} take ${given}.`,
+  },
+  'event-never-raised': {
+    consequence: ({ target }) => `Nothing inside ${target} raises it, so the function given here never runs.`,
+  },
+  'context-missing': {
+    consequence: ({ component, context }) =>
+      `Nobody above ${component} answers for ${context}: it takes nothing there, and fails where it cannot do without it.`,
+  },
+};
+
+/** The entry of a rule as it is said of components of a framework. */
+export function spokenFor(rule: RuleId, entry: Entry, framework: Framework): Entry {
+  const own = framework === 'elements' || framework === 'lwc' ? words[rule] : undefined;
+  // The platform keeps whatever an element is given; the other framework drops it.
+  const severity = rule === 'prop-unknown' && framework === 'elements' ? { severity: 'risk' as const } : {};
+  return own ? { ...entry, ...own, ...severity } : entry;
+}
