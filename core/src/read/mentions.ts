@@ -25,14 +25,14 @@ export function propsReadOutside(text: string): string[] {
 
 /** Names of members that a script sets on what it holds, and not on itself: `gauge.level = 1`, `Object.assign(gauge, { level: 1 })`. */
 export function namesSetOutside(text: string): string[] {
-  const set = text.matchAll(/(?<!\bthis)\??\.([A-Za-z_$][\w$]*)\s*=(?![=>])/g);
+  const set = text.matchAll(/(?<=[\w$)\]])(?<!\bthis)\??\.([A-Za-z_$][\w$]*)\s*=(?![=>])/g);
   const given = text.matchAll(/[{,]\s*([A-Za-z_$][\w$]*)\s*:/g);
   return [...new Set(Array.from([...set, ...given], ([, name = '']) => name))];
 }
 
 /** Names of members that a script reads of what it holds, and not of itself: `gauge.level`. */
 export function namesReadOutside(text: string): string[] {
-  return [...new Set(Array.from(text.matchAll(/(?<!\bthis)\??\.([A-Za-z_$][\w$]*)(?![\w$(])/g), ([, name = '']) => name))];
+  return [...new Set(Array.from(text.matchAll(/(?<=[\w$)\]])(?<!\bthis)\??\.([A-Za-z_$][\w$]*)(?![\w$(])/g), ([, name = '']) => name))];
 }
 
 /** Names to which members are added that are not written there: `Object.assign(Card, parts)`, `Card[name] = part`. */

@@ -115,9 +115,13 @@ function makeCandidate(model: Model, component: Component, naming: Naming): Cand
   return { component, pieces, behaviour, size, features: featuresOf(pieces), print: printOf(pieces, behaviour) };
 }
 
+/** A component of the project’s own source; pages of static HTML repeat their frame, and nothing could stand for it. */
+const isCompared = ({ role, fileRole, file }: Component): boolean =>
+  role === 'component' && fileRole === 'source' && !/\.html?$/.test(file);
+
 function candidatesOf(model: Model, naming: Naming = 'exact'): Candidate[] {
   return [...model.components.values()].flatMap((component): Candidate | [] =>
-    component.role === 'component' && component.fileRole === 'source' ? (candidateOf(model, component, naming) ?? []) : [],
+    isCompared(component) ? (candidateOf(model, component, naming) ?? []) : [],
   );
 }
 
@@ -156,8 +160,7 @@ export function likenessOf(model: Model, a: Component, b: Component): number {
 export function structureOf(model: Model): Map<ComponentId, string> {
   const found = new Map<ComponentId, string>();
   for (const component of model.components.values())
-    if (component.role === 'component' && component.fileRole === 'source')
-      found.set(component.id, candidateOf(model, component, 'exact')?.print ?? '');
+    if (isCompared(component)) found.set(component.id, candidateOf(model, component, 'exact')?.print ?? '');
   return found;
 }
 

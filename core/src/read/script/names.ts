@@ -130,12 +130,20 @@ export function readName(body: Body, name: string, path: readonly string[], how:
   } else noteUndeclared(scope, { name, span, ...(path.length > 0 ? { ofMember: true } : {}) });
 }
 
+/** The value that a name holds as it is: its own, or that of a member of the instance that was taken into it. */
+function standsFor(body: Body, meaning: Meaning | undefined): number | undefined {
+  if (meaning?.kind === 'value' || meaning?.kind === 'box') return meaning.value;
+  const [only, ...more] = meaning?.kind === 'local' && body.own ? meaning.readings : [];
+  return only?.how === 'same' && only.path.length === 0 && more.length === 0 ? only.value : undefined;
+}
+
 /** Notes that a member of a name is read, or of one of its members, without asking whether it is there. */
 export function demand(body: Body, name: string, { path, asserted }: Pick<Chain, 'path' | 'asserted'>, scope: Scope, span: Span): void {
   const meaning = lookUp(scope, name);
   if (asserted && (meaning?.kind === 'value' || meaning?.kind === 'box') && !body.asserted.has(meaning.value))
     body.asserted.set(meaning.value, span);
-  if ((meaning?.kind === 'value' || meaning?.kind === 'box') && meaning.path.length === 0) noteDemanded(body, meaning.value, span);
+  const value = meaning && 'path' in meaning && meaning.path.length > 0 ? undefined : standsFor(body, meaning);
+  if (value !== undefined) noteDemanded(body, value, span);
   else if (meaning?.kind === 'props' && path.length > 1 && path[0] !== '*') noteDemanded(body, propValue(body, path[0] ?? '', span), span);
 }
 
@@ -144,10 +152,10 @@ export function noteTested(body: Body, test: t.Node, scope: Scope): number[] {
   const node = bare(test);
   switch (node.type) {
     case 'Identifier': {
-      const meaning = lookUp(scope, node.name);
-      if (meaning?.kind !== 'value' && meaning?.kind !== 'box') return [];
-      noteTest(body, meaning.value, spanOf(node));
-      return [meaning.value];
+      const value = standsFor(body, lookUp(scope, node.name));
+      if (value === undefined) return [];
+      noteTest(body, value, spanOf(node));
+      return [value];
     }
     case 'MemberExpression':
     case 'OptionalMemberExpression': {

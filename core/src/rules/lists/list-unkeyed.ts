@@ -45,8 +45,12 @@ const isKept = ({ followsAssignment, actions }: ComponentFacts, state: number): 
 /** Of an element, which sets much from what it is given, a state counts that something on its own page sets. */
 function isOfItself(facts: ComponentFacts, state: number): boolean {
   if (!facts.element) return true;
-  const { attached } = indexOf(facts);
-  return facts.actions.some(({ changes }, at) => attached.get(at)?.binding.direction === 'out' && changes.some((one) => one.value === state));
+  const { attached, functionOf, sinks } = indexOf(facts);
+  const isHeard = (at: number): boolean => {
+    const own = functionOf.get(at);
+    return attached.has(at) || (own !== undefined && (sinks.get(own) ?? []).some((sink) => sink.to === 'attribute'));
+  };
+  return facts.actions.some(({ changes }, at) => isHeard(at) && changes.some((one) => one.value === state));
 }
 
 /** Tells whether a part remembers anything between renders: state of its own or below, or a field’s text. */

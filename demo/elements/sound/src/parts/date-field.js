@@ -1,0 +1,21 @@
+import { html, LitElement } from 'lit';
+
+export class DateField extends LitElement {
+  static properties = { label: {}, value: {} };
+
+  constructor() {
+    super();
+    this.label = '';
+    this.value = '';
+  }
+
+  render() {
+    return html`<label>${this.label} <input type="time" .value=${this.value} @input=${this.change} /></label>`;
+  }
+
+  change(event) {
+    this.dispatchEvent(new CustomEvent('date-change', { detail: { value: event.target.value } }));
+  }
+}
+
+customElements.define('date-field', DateField);

@@ -1,0 +1,3 @@
+import { defineConfig } from 'vite';
+
+export default defineConfig({ build: { rollupOptions: { input: ['index.html', 'roster.html'] } } });
