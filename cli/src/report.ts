@@ -4,7 +4,6 @@ import {
   check,
   type CheckOptions,
   counted,
-  type FileFacts,
   fileRole,
   type Finding,
   findingEntries,

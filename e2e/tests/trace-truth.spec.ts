@@ -54,6 +54,24 @@ test.describe('what Liana says happens is what happens in the running applicatio
     });
   });
 
+  test('custom elements', async ({ page }) => {
+    const files = { TodayPage: 'index.html', LockPage: '', RosterPage: 'roster.html' };
+    await checkTruth(page, {
+      framework: 'elements',
+      interactions: interactionsIn('elements', (name) => ({ at: `/${files[name]}`, page: files[name] })),
+      ownerOf: (node, isAttribute) => {
+        // An attribute of an element that is a component hands something on, and shows nothing by itself.
+        if (isAttribute && (node as Element).localName.includes('-')) return undefined;
+        for (let at: Node | null = node; at; at = at.parentNode) {
+          // What an element without a root of its own puts between its tags is its own.
+          if (at instanceof HTMLElement && at !== node && at.localName.includes('-') && !at.shadowRoot) return at.constructor.name;
+          if (at instanceof ShadowRoot) return at.host.constructor.name;
+        }
+        return undefined;
+      },
+    });
+  });
+
   test('Svelte', async ({ page }) => {
     await checkTruth(page, {
       framework: 'svelte',

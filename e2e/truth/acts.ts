@@ -102,7 +102,7 @@ export const acts: readonly Act[] = [
   },
   {
     name: 'a hint is opened',
-    in: ['vue', 'svelte'],
+    in: ['vue', 'svelte', 'elements'],
     page: 'TodayPage',
     component: 'HintBubble',
     event: 'click',
@@ -120,6 +120,7 @@ export const acts: readonly Act[] = [
   },
   {
     name: 'the lock of the page is filled',
+    in: ['react', 'vue', 'svelte'],
     page: 'LockPage',
     component: 'GateSwitch',
     event: 'click',
@@ -127,6 +128,7 @@ export const acts: readonly Act[] = [
   },
   {
     name: 'a passage of the lock is cleared by the reducer',
+    in: ['react', 'vue', 'svelte'],
     page: 'LockPage',
     component: 'StatusPill',
     event: 'click',

@@ -28,10 +28,10 @@ export type Interaction = {
 };
 
 export type Truth = {
-  readonly framework: 'react' | 'vue' | 'svelte';
+  readonly framework: 'react' | 'vue' | 'svelte' | 'elements';
   readonly interactions: readonly Interaction[];
-  /** Finds the component that wrote an element; runs in the page. */
-  readonly ownerOf: (node: Node) => string | undefined;
+  /** Finds the component that wrote a node, or whose an attribute of it is; runs in the page. */
+  readonly ownerOf: (node: Node, isAttribute?: boolean) => string | undefined;
 };
 
 const aspects = ['runs', 'sets', 'raises', 'renders', 'shows'] as const;
@@ -67,7 +67,7 @@ const types: Readonly<Record<string, string>> = { '.html': 'text/html', '.js': '
 async function serve(page: Page, folder: string, ownerOf: Truth['ownerOf']): Promise<void> {
   await page.route(`${host}/**`, (route) => {
     const asked = new URL(route.request().url()).pathname;
-    const file = asked.startsWith('/assets/') ? asked : '/index.html';
+    const file = asked.startsWith('/assets/') || asked.endsWith('.html') ? asked : '/index.html';
     return route.fulfill({ body: readFileSync(path.join(folder, file)), contentType: types[path.extname(file)] ?? 'text/plain' });
   });
   await page.addInitScript(`window.__ownerOf = ${ownerOf.toString()}`);
@@ -76,9 +76,20 @@ async function serve(page: Page, folder: string, ownerOf: Truth['ownerOf']): Pro
     const marks: unknown[] = [];
     const painted = new Set<string>();
     const told = { marks, painted };
+    // What stands in a shadow tree is not seen from outside.
+    const roots: Node[] = [];
+    const { attachShadow } = Element.prototype;
+    Element.prototype.attachShadow = function (options) {
+      const root = attachShadow.call(this, options);
+      const { __watch: watch } = window as unknown as { __watch?: (root: Node) => void };
+      // What an element shows first is part of what put it there.
+      if (watch) setTimeout(() => watch(root));
+      else roots.push(root);
+      return root;
+    };
     Object.assign(window, { __mark: (mark: unknown) => marks.push(mark), __told: told });
     document.addEventListener('DOMContentLoaded', () => {
-      new MutationObserver((records) => {
+      const observer = new MutationObserver((records) => {
         const written = new Map<Node, Set<string>>();
         for (const record of records) {
           // Only what stood there before all of these counts: a framework may write and take back.
@@ -95,16 +106,20 @@ async function serve(page: Page, folder: string, ownerOf: Truth['ownerOf']): Pro
           // A framework may write what stood there before; that shows nothing new.
           const now =
             record.type === 'attributes' ? (record.target as Element).getAttribute(record.attributeName ?? '') : record.target.nodeValue;
-          if (now !== record.oldValue) painted.add(ownerOf(record.target) ?? '');
+          if (now !== record.oldValue) painted.add(ownerOf(record.target, record.type === 'attributes') ?? '');
         }
-      }).observe(document.body, {
+      });
+      const watched = {
         subtree: true,
         childList: true,
         attributes: true,
         attributeOldValue: true,
         characterData: true,
         characterDataOldValue: true,
-      });
+      };
+      observer.observe(document.body, watched);
+      for (const root of roots) observer.observe(root, watched);
+      Object.assign(window, { __watch: (root: Node) => observer.observe(root, watched) });
     });
   });
 }
@@ -113,7 +128,7 @@ function filesOf(folder: string, prefix = ''): { file: string; text: string }[] 
   return readdirSync(path.join(folder, prefix), { withFileTypes: true }).flatMap((entry) => {
     const file = path.posix.join(prefix, entry.name);
     if (entry.isDirectory()) return entry.name === 'node_modules' ? [] : filesOf(folder, file);
-    return /\.(tsx?|json|vue|svelte)$/.test(file) ? [{ file, text: readFileSync(path.join(folder, file), 'utf8') }] : [];
+    return /\.(tsx?|js|html|json|vue|svelte)$/.test(file) ? [{ file, text: readFileSync(path.join(folder, file), 'utf8') }] : [];
   });
 }
 

@@ -160,10 +160,65 @@ export function instrumentedScripts(file: string, text: string, framework: 'vue'
 
 const scriptFunctions = new Set([...functions, 'ObjectMethod']);
 
+/** A member of the instance that is its own; what its element shows is seen on the page. */
+const isMemberOfThis = (target: AnyNode): boolean =>
+  target.type === 'MemberExpression' &&
+  (target['object'] as AnyNode).type === 'ThisExpression' &&
+  !/^(?:innerHTML|textContent)$/.test(nameOf(target['property']));
+
+const lives = /^(?:constructor|connectedCallback|disconnectedCallback|attributeChangedCallback)$/;
+
+/**
+ * A module of elements with a call of `__mark` in each rendering, each method and each listener in a template, each
+ * assignment to a member, each change of what is provided, and each event that is sent; these places are put into `places`.
+ */
+export function instrumentedElements(file: string, text: string, places: Set<string>): string {
+  const program = parse(text, { sourceType: 'module' }).program as unknown as AnyNode;
+  const edits: Edit[] = [];
+  const mark = (kind: Mark['kind'], node: AnyNode, what = `${file}:${node.start}`): string => {
+    places.add(what);
+    return `__mark(${JSON.stringify({ kind, what } satisfies Mark)})`;
+  };
+  const stack: { node: AnyNode; parent: AnyNode; owner: string; inside: boolean }[] = [
+    { node: program, parent: program, owner: '', inside: false },
+  ];
+  for (let at = stack.pop(); at; at = stack.pop()) {
+    const { node, parent } = at;
+    let { owner, inside } = at;
+    if (node.type === 'ClassDeclaration') owner = nameOf(node['id']);
+    const isMethod = node.type === 'ClassMethod' && !lives.test(nameOf(node['key']));
+    if (isMethod || (node.type === 'ArrowFunctionExpression' && (parent.type === 'TemplateLiteral' || parent.type === 'ClassProperty'))) {
+      const body = node['body'] as AnyNode;
+      const tells = isMethod && nameOf(node['key']) === 'render' ? mark('render', node, owner) : mark('run', node);
+      if (body.type === 'BlockStatement') edits.push({ at: body.start + 1, text: `${tells};`, order: 1 });
+      else edits.push({ at: body.start, text: `(${tells},(`, order: 2 }, { at: body.end, text: '))', order: 0 });
+      inside = true;
+    }
+    if (node.type === 'AssignmentExpression' && inside && isMemberOfThis(node['left'] as AnyNode)) {
+      const right = node['right'] as AnyNode;
+      edits.push({ at: right.start, text: `(${mark('set', node)},`, order: 2 }, { at: right.end, text: ')', order: 0 });
+    }
+    const callee = node.type === 'CallExpression' && inside ? (node['callee'] as AnyNode) : undefined;
+    const called = callee ? nameOf(callee['property']) : '';
+    const [first] = callee ? (node['arguments'] as AnyNode[]) : [];
+    if (first && (called === 'dispatchEvent' || called === 'setValue'))
+      edits.push(
+        { at: first.start, text: `(${mark(called === 'setValue' ? 'set' : 'raise', node)},`, order: 2 },
+        { at: first.end, text: ')', order: 0 },
+      );
+    for (const child of childrenOf(node)) stack.push({ node: child, parent: node, owner, inside });
+  }
+  let made = text;
+  for (const edit of edits.sort((a, b) => b.at - a.at || b.order - a.order))
+    made = made.slice(0, edit.at) + edit.text + made.slice(edit.at);
+  return made;
+}
+
 /** Marks all source below a folder while it is built. */
-export function instrument(root: string, framework: 'react' | 'vue' | 'svelte', places: Set<string>): Plugin {
+export function instrument(root: string, framework: 'react' | 'vue' | 'svelte' | 'elements', places: Set<string>): Plugin {
   const marked = (file: string, text: string): string => {
     if (framework === 'react') return instrumented(file, text);
+    if (framework === 'elements') return instrumentedElements(file, text, places);
     if (framework === 'svelte') return instrumentedScripts(file, text, framework, places);
     if (file !== 'src/main.ts') return instrumentedScripts(file, text, framework, places);
     const tells = `{ beforeMount() { __rendered(this) }, beforeUpdate() { __rendered(this) } }`;
@@ -173,7 +228,7 @@ export function instrument(root: string, framework: 'react' | 'vue' | 'svelte', 
     name: 'marks',
     enforce: 'pre',
     load(id) {
-      if (!id.startsWith(`${root}/src/`) || id.includes('?') || !/\.(tsx?|vue|svelte)$/.test(id)) return undefined;
+      if (!id.startsWith(`${root}/src/`) || id.includes('?') || !/\.(tsx?|js|vue|svelte)$/.test(id)) return undefined;
       return marked(id.slice(root.length + 1), readFileSync(id, 'utf8'));
     },
   };

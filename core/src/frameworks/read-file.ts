@@ -1,5 +1,14 @@
 import type { FileFacts } from '../model/facts';
-import { declaredForAll, listenedNames, loadedLater, namesReadOutside, namesSetOutside, openedNames, propsReadOutside, unmentionedProps } from '../read/mentions';
+import {
+  declaredForAll,
+  listenedNames,
+  loadedLater,
+  namesReadOutside,
+  namesSetOutside,
+  openedNames,
+  propsReadOutside,
+  unmentionedProps,
+} from '../read/mentions';
 import type { Beside } from '../read/elements/unit';
 import { tooDeep } from '../read/script/parse';
 import { directoryOf } from '../model/paths';

@@ -33,9 +33,10 @@ const words: Readonly<Partial<Record<RuleId, ElementWords>>> = {
     consequence: ({ name, called }, framework) =>
       called
         ? `${name} runs each time the markup is made; when the event is raised nothing does.`
-        : either('Nothing is given, so nothing happens when the event is raised.', 'It fails when the event is raised, and not before.')(
-            framework,
-          ),
+        : either(
+            'Nothing is given, so nothing happens when the event is raised.',
+            'It fails when the event is raised, and not before.',
+          )(framework),
   },
   'prop-spelt': {
     consequence: ({ target, given, prop }) =>

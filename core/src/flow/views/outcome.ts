@@ -1,6 +1,8 @@
 import type { ChangeFact } from '../../model/facts';
 import { contains, locate, type Location } from '../../model/span';
 import { codeAt } from '../graph/targets';
+import { channelKeys, channelsOf, type Hearer, reaches } from '../steps/channels';
+import { runsOnHearing } from '../steps/forward';
 import { type Frame, type Spot, valueOf } from '../graph/frames';
 import type { FlowQueries } from '../steps/queries';
 import { type Impact, impactOf } from './impact';
@@ -22,6 +24,17 @@ function key(at: Location): string {
   return `${at.file}:${at.start}`;
 }
 
+/** The rungs of a trace that do not follow on a change: where a state may go later does not happen now. */
+function beforeChanges(rungs: readonly Rung[]): Rung[] {
+  const isAfter = new Set<number>();
+  return rungs.filter(({ index, from }) => {
+    const above = rungs[from];
+    if (!above || (above.kind !== 'changes' && !isAfter.has(from))) return true;
+    isAfter.add(index);
+    return false;
+  });
+}
+
 /** What a function does, told as the rungs of its trace; a function written in place is traced by what it calls. */
 function rungsOf(ways: FlowQueries, frame: Frame, action: number): { rungs: Rung[]; states: Spot[] } {
   const value = ways.graph.indexOf(frame).functionOf.get(action);
@@ -30,7 +43,7 @@ function rungsOf(ways: FlowQueries, frame: Frame, action: number): { rungs: Rung
   const states: Spot[] = [];
   const take = (spot: Spot): void => {
     const trace = traceOf(ways, spot, 'goes');
-    rungs.push(...trace.rungs);
+    rungs.push(...beforeChanges(trace.rungs));
     for (const rung of trace.rungs) if (rung.kind === 'changes' && rung.spot) states.push(rung.spot);
   };
   if (value !== undefined) take({ frame: frame.index, value, track: [] });
@@ -59,14 +72,17 @@ export function outcomeOf(ways: FlowQueries, listeners: readonly Listener[]): Ou
   const sets = new Set<string>();
   const raises = new Set<string>();
   const states: Spot[] = [];
-  for (const handler of listeners.flatMap((listener) => handlersOf(ways, listener))) {
+  const handlers = listeners.flatMap((listener) => handlersOf(ways, listener));
+  const met = new Set<string>();
+  for (const handler of handlers) {
     if (handler.kind === 'setter') {
       states.push({ frame: handler.frame.index, value: handler.state, track: [] });
       continue;
     }
     const { frame, action } = handler;
     const facts = frame.body.actions[action];
-    if (!facts) continue;
+    if (!facts || met.has(`${frame.index} ${action}`)) continue;
+    met.add(`${frame.index} ${action}`);
     runs.add(`${frame.file}:${facts.span.start}`);
     for (const change of facts.changes) sets.add(`${frame.file}:${change.span.start}`);
     for (const call of facts.invokes) sets.add(`${frame.file}:${call.span.start}`);
@@ -79,7 +95,10 @@ export function outcomeOf(ways: FlowQueries, listeners: readonly Listener[]): Ou
         if (rung.kind === 'changes' || rung.kind === 'calls') sets.add(key(at));
         if (rung.kind === 'raises') raises.add(key(at));
       }
-      if (rung.kind === 'hears') for (const at of rung.code) for (const run of heardAt(ways, at)) runs.add(run);
+    }
+    for (const { at, hearers } of sentBy(ways, frame, action)) {
+      raises.add(key(at));
+      for (const hearer of hearers) handlers.push(...runsOnHearing(ways, hearer).filter((run) => run.kind !== 'end'));
     }
   }
   let impact = impactOf(
@@ -107,6 +126,28 @@ export function outcomeOf(ways: FlowQueries, listeners: readonly Listener[]): Ou
   return { runs, sets, raises, impact };
 }
 
+/** What an action sends, and what it calls does, with who hears it. */
+function sentBy(ways: FlowQueries, from: Frame, start: number): { readonly at: Location; readonly hearers: readonly Hearer[] }[] {
+  const { graph } = ways;
+  const seen = new Set<string>();
+  const found: { at: Location; hearers: readonly Hearer[] }[] = [];
+  const visit = (frame: Frame, action: number): void => {
+    const facts = frame.body.actions[action];
+    if (!facts || seen.has(`${frame.index} ${action}`)) return;
+    seen.add(`${frame.index} ${action}`);
+    for (const send of facts.sends) {
+      const hearers = channelKeys(graph, frame, send.channel).flatMap((one) => channelsOf(graph).hearers.get(one) ?? []);
+      found.push({ at: locate(frame.file, send.span), hearers: hearers.filter((one) => reaches(graph, { frame, action, send }, one)) });
+    }
+    for (const call of facts.calls) visit(frame, call);
+    for (const call of facts.invokes)
+      for (const run of ways.runs({ frame: frame.index, value: call.value, track: call.path }))
+        if (run.kind === 'action') visit(run.frame, run.action);
+  };
+  visit(from, start);
+  return found;
+}
+
 /** A value of another module stands for that module's own. */
 function sourceOf({ graph }: FlowQueries, spot: Spot): Spot {
   const frame = graph.frames[spot.frame];
@@ -123,21 +164,6 @@ function functionsAt({ graph }: FlowQueries, at: Location): string[] {
       : [],
   );
   return within.length > 0 ? [`${at.file}:${Math.min(...within)}`] : [];
-}
-
-/** The function that a subscription runs. */
-function heardAt({ graph }: FlowQueries, at: Location): string[] {
-  return graph.frames.flatMap((frame) =>
-    frame.file !== at.file
-      ? []
-      : frame.body.actions.flatMap((action) =>
-          action.hears.flatMap((hear) => {
-            if (hear.span.start !== at.start || hear.reading === undefined) return [];
-            const facts = frame.body.actions[frame.body.values[hear.reading.value]?.action ?? -1];
-            return facts ? [`${frame.file}:${facts.span.start}`] : [];
-          }),
-        ),
-  );
 }
 
 /** What the actions at a place change, in each frame that has them. */

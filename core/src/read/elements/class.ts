@@ -327,7 +327,18 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
   );
   const accessors = [...groups].flatMap(([name, { set }]) => (set ? [name] : []));
   const start = node.start ?? 0;
-  return { span: node.id ? spanOf(node.id) : { start, end: start + 5 }, own, scope, members, asked, written: new Set(written.keys()), accessors, markup, getters, statics };
+  return {
+    span: node.id ? spanOf(node.id) : { start, end: start + 5 },
+    own,
+    scope,
+    members,
+    asked,
+    written: new Set(written.keys()),
+    accessors,
+    markup,
+    getters,
+    statics,
+  };
 }
 
 /** What a constructor puts into fields, by their names: how they begin. */
@@ -363,7 +374,11 @@ function readConstructor(body: Body, fn: FunctionNode, scope: Scope): void {
 }
 
 /** The values that the names of a class stand for, those names that it does not declare itself, and those with a setter of its own. */
-export function namesOf({ own, asked, accessors }: ReadClass): Pick<ElementFact, 'asked' | 'accessors'> & { readonly names: Record<string, number> } {
+export function namesOf({
+  own,
+  asked,
+  accessors,
+}: ReadClass): Pick<ElementFact, 'asked' | 'accessors'> & { readonly names: Record<string, number> } {
   const names: Record<string, number> = {};
   for (const [name, meaning] of own) {
     const value =

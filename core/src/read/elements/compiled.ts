@@ -3,7 +3,9 @@ import { bare, dottedName } from '../script/syntax';
 import type { ClassNode } from './class';
 
 /** `__decorate([property()], Gauge.prototype, 'level', void 0)`, as compilers write decorators; undefined for all else. */
-function decorated(node: t.Node): { readonly of: string; readonly member?: t.StringLiteral; readonly by: readonly t.Expression[] } | undefined {
+function decorated(
+  node: t.Node,
+): { readonly of: string; readonly member?: t.StringLiteral; readonly by: readonly t.Expression[] } | undefined {
   const call = bare(node);
   if (call.type !== 'CallExpression' || !/^(?:\w+\.)?_*decorate$/.test(dottedName(call.callee) ?? '')) return undefined;
   const [list, target, member] = call.arguments;

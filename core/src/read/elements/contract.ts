@@ -17,6 +17,7 @@ export function contractEvents(raises: readonly RaiseFact[], declared: ReadonlyM
   const keys = new Set([...declared.values()].map(({ key }) => key));
   const found = new Map<MemberKey, MemberFact>();
   for (const { member, span } of raises)
-    if (!found.has(member) && !keys.has(member)) found.set(member, { key: member, name: memberName(member), span, kind: 'callback', required: 'no' });
+    if (!found.has(member) && !keys.has(member))
+      found.set(member, { key: member, name: memberName(member), span, kind: 'callback', required: 'no' });
   return [...found.values()];
 }

@@ -71,7 +71,9 @@ function remembers(model: Model, part: Part, seen: Set<ComponentId>): boolean {
       const component = target?.kind === 'component' ? model.components.get(target.id) : undefined;
       if (!component || seen.has(component.id)) return false;
       seen.add(component.id);
-      if (component.facts.values.some((value, at) => value.kind === 'state' && isKept(component.facts, at) && isOfItself(component.facts, at)))
+      if (
+        component.facts.values.some((value, at) => value.kind === 'state' && isKept(component.facts, at) && isOfItself(component.facts, at))
+      )
         return true;
       return partsOf(component.facts.template).some((inner) => remembers(model, inner, seen));
     })

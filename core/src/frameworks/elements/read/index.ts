@@ -117,7 +117,11 @@ function definedInPlace(program: t.Program): DeclaredClass[] {
 function definedByHelper(program: t.Program, classes: readonly DeclaredClass[]): GlobalFact[] {
   return program.body.flatMap((statement): GlobalFact[] => {
     const call = statement.type === 'ExpressionStatement' ? bare(statement.expression) : undefined;
-    if (call?.type !== 'CallExpression' || call.arguments.length !== 1 || !/(?:^|\.)(?:define|register)\w*$/i.test(dottedName(call.callee) ?? ''))
+    if (
+      call?.type !== 'CallExpression' ||
+      call.arguments.length !== 1 ||
+      !/(?:^|\.)(?:define|register)\w*$/i.test(dottedName(call.callee) ?? '')
+    )
       return [];
     const target = call.arguments[0]?.type === 'Identifier' ? call.arguments[0].name : undefined;
     const tag = classes.flatMap(({ name, node }) => (name === target ? (saidTag(node) ?? []) : []))[0];

@@ -138,7 +138,10 @@ function withType(property: Property, member: ClassMember): Property {
 const apart = /^(?:consume|provide|query|queryAsync|queryAll|queryAssignedElements|queryAssignedNodes)$/;
 
 /** What a member of a class is to users and to the framework; `isMade` of a class that a function makes of another one. */
-export function roleOf({ properties, isReactive }: Declared, isMade: boolean): (name: string, members: readonly ClassMember[]) => Role | undefined {
+export function roleOf(
+  { properties, isReactive }: Declared,
+  isMade: boolean,
+): (name: string, members: readonly ClassMember[]) => Role | undefined {
   return (name, members) => {
     const decorators = members.flatMap((one) => [...decoratorsOf(one).keys()]);
     if (decorators.some((one) => one === 'consume' || /^query/.test(one))) return { kind: 'own' };

@@ -186,7 +186,10 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
   });
   alwaysRun(component, read_, body, /^(?:connectedCallback|renderedCallback|constructor)$/);
   const again = setAgain(component, read_, /^renderedCallback$/);
-  const full: Writable<ComponentFacts> = { ...component, element: { root: body.root, attributes: commonAttributes(memberList(read_)), ...namesOf(read_) } };
+  const full: Writable<ComponentFacts> = {
+    ...component,
+    element: { root: body.root, attributes: commonAttributes(memberList(read_)), ...namesOf(read_) },
+  };
   if (again.length > 0) full.again = again;
   const { start, end } = spanOf(node);
   const unmentioned = unmentionedOf(memberList(read_), [unit.text.slice(start, end), ...unit.parts.map((part) => part.text)]);

@@ -3,14 +3,14 @@ export class LevelGauge extends HTMLElement {
   static observedAttributes = ['level', 'max'];
 
   connectedCallback() {
-    this.show();
+    this.render();
   }
 
   attributeChangedCallback() {
-    if (this.isConnected) this.show();
+    if (this.isConnected) this.render();
   }
 
-  show() {
+  render() {
     const level = Number(this.getAttribute('level'));
     const max = Number(this.getAttribute('max'));
     this.innerHTML = `<label>Level <meter class="gauge" min="0" max="${max}" value="${level}"></meter> ${level.toFixed(1)} m</label>`;

@@ -13,7 +13,7 @@ export class PassageForm extends LitElement {
     super();
     this.locks = [];
     this.boat = '';
-    this.lockId = '';
+    this.lockId = 'aldermoor';
     this.eta = '12:00';
   }
 
@@ -24,7 +24,6 @@ export class PassageForm extends LitElement {
         <label>
           Lock
           <select required @change=${(event) => (this.lockId = event.target.value)}>
-            <option value="">Choose a lock</option>
             ${this.locks.map((lock) => html`<option value=${lock.id} ?selected=${lock.id === this.lockId}>${lock.name}</option>`)}
           </select>
         </label>
