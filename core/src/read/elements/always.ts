@@ -110,12 +110,15 @@ export function alwaysRun(component: ComponentFacts, read: ReadClass, body: Body
     inMarkup.push(node.span);
   });
   for (const [index, value] of component.values.entries()) {
-    const demanded = body.tested.has(index) ? undefined : body.demanded.get(index);
-    if (value.kind !== 'prop' || !demanded) continue;
-    const isAlways =
-      always.some((one) => contains(one, demanded)) || (inMarkup.some((one) => contains(one, demanded)) && value.demandedAlways === true);
+    const places = body.tested.has(index) ? [] : (body.demandedAt.get(index) ?? []);
+    if (value.kind !== 'prop' || places.length === 0) continue;
+    const isInMarkup = (one: Span): boolean => inMarkup.some((node) => contains(node, one));
+    const surely =
+      places.find((one) => always.some((stretch) => contains(stretch, one))) ??
+      places.find((one) => isInMarkup(one) && !component.actions.some(({ span }) => contains(span, one)));
+    const isAlways = surely !== undefined;
     const facts = value as Writable<ValueFact>;
-    facts.demanded = demanded;
+    facts.demanded = surely ?? (places[0] as Span);
     if (isAlways) facts.demandedAlways = true;
     else delete facts.demandedAlways;
   }

@@ -67,6 +67,8 @@ export type Body = {
   readonly asserted: Map<number, Span>;
   /** Values whose member is read without asking whether they are there. */
   readonly demanded: Map<number, Span>;
+  /** All places of this kind. */
+  readonly demandedAt: Map<number, readonly Span[]>;
   /** Values whose absence throws on purpose. */
   readonly thrown: Set<number>;
   /** Local functions whose markup is being read, so that recursion ends. */
@@ -171,6 +173,7 @@ export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
     firstTested: new Map(),
     asserted: new Map(),
     demanded: new Map(),
+    demandedAt: new Map(),
     thrown: new Set(),
     unfolding: new Set(),
     rendered: [],
@@ -248,6 +251,7 @@ export function addAction(body: Body, name: string, kind: ActionKind, span: Span
 export function noteDemanded(body: Body, value: number, span: Span): void {
   const known = body.demanded.get(value);
   if (!known || span.start < known.start) body.demanded.set(value, span);
+  body.demandedAt.set(value, [...(body.demandedAt.get(value) ?? []), span]);
 }
 
 /** Notes a call of, or the handing on of, a function of the body. */

@@ -791,9 +791,13 @@ function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Effec
     readName(body, chain.base.name, chain.path, how, node, scope, sink);
   } else if (chain.base.type === 'ThisExpression') {
     const own = ownMeaning(body, chain.path, scope, spanOf(node));
-    if (own?.meaning.kind === 'value' && own.path.length > 0 && /^(?:context|prop)$/.test(body.values[own.meaning.value]?.kind ?? '')) {
-      if (!chain.optional) noteDemanded(body, own.meaning.value, spanOf(node));
-      else noteTest(body, own.meaning.value, spanOf(node));
+    // A member that holds what is asked: `this.keeper.value.name`.
+    const [first, ...rest] = own?.meaning.kind === 'members' ? own.path : [];
+    const inner = own?.meaning.kind === 'members' && first !== undefined ? own.meaning.of(first, spanOf(node)) : own?.meaning;
+    const left = own?.meaning.kind === 'members' ? rest : (own?.path ?? []);
+    if (inner?.kind === 'value' && left.length > 0 && /^(?:context|prop)$/.test(body.values[inner.value]?.kind ?? '')) {
+      if (!chain.optional) noteDemanded(body, inner.value, spanOf(node));
+      else noteTest(body, inner.value, spanOf(node));
     }
     if (own) readMeaning(body, own.meaning, own.path, how, spanOf(node), sink);
   } else {

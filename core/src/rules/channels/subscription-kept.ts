@@ -103,8 +103,9 @@ function toFound(component: Component, by: string, file: FilePath, action: Actio
   };
 }
 
-/** What stands at the top of the application lives as long as it. */
+/** What stands at the top of the application lives as long as it; an element that the platform places comes and goes with its page. */
 function isLifelong(model: Model, component: Component): boolean {
+  if (component.facts.element) return false;
   const uses = model.usesOf.get(component.id) ?? [];
   return component.role === 'root' || (uses.length > 0 && uses.every((use) => model.components.get(use.owner)?.role === 'root'));
 }

@@ -1,0 +1,385 @@
+import { describe, expect, test } from 'vitest';
+import { analyseFiles, type Files, rows, treeOf } from '../../../../testing/src/project';
+
+const html = (body: string): string =>
+  `<!doctype html>\n<html><body>${body}<script type="module" src="./src/main.js"></script></body></html>`;
+const plain = (tag: string, name: string, body: string): string =>
+  `export class ${name} extends HTMLElement {\n${body}\n}\ncustomElements.define('${tag}', ${name});\n`;
+const lit = (tag: string, name: string, body: string, head = ''): string =>
+  `import { LitElement, html } from 'lit';\n${head}export class ${name} extends LitElement {\n${body}\n}\ncustomElements.define('${tag}', ${name});\n`;
+
+/** A page with some markup, and modules that its script loads. */
+function page(body: string, modules: Readonly<Record<string, string>>): Files {
+  const loads = Object.keys(modules).map((name) => `import './${name}';\n`);
+  const sources = Object.entries(modules).map(([name, text]): [string, string] => [`src/${name}`, text]);
+  return { 'index.html': html(body), 'src/main.js': loads.join(''), ...Object.fromEntries(sources) };
+}
+
+/** What is found that does not work or is likely to fail, as `rule subject`. */
+const found = (files: Files): string[] =>
+  analyseFiles(files)
+    .findings.filter(({ severity }) => severity !== 'tidy')
+    .map(({ rule, subject }) => `${rule} ${subject}`)
+    .sort();
+
+const gauge = lit(
+  'tide-gauge',
+  'TideGauge',
+  '  static properties = { level: { type: Number }, unit: {} };\n  render() { return html`<b>${this.level} ${this.unit}</b>`; }',
+);
+
+describe('the tree of a page of elements', () => {
+  const cases: readonly [name: string, files: Files, tree: string][] = [
+    [
+      'markup of a page, of a template and of a literal',
+      page('<lock-list></lock-list>', {
+        'lock-list.js': lit('lock-list', 'LockList', '  render() { return html`<ul><li><lock-card></lock-card></li></ul>`; }'),
+        'lock-card.js': plain('lock-card', 'LockCard', "  connectedCallback() { this.innerHTML = '<lock-name></lock-name>'; }"),
+        'lock-name.js': plain('lock-name', 'LockName', ''),
+      }),
+      'index.html\n  LockList\n    LockCard\n      LockName',
+    ],
+    [
+      'elements that a script creates and appends',
+      page('<lock-list></lock-list>', {
+        'lock-list.js': plain(
+          'lock-list',
+          'LockList',
+          "  connectedCallback() {\n    const card = document.createElement('lock-card');\n    this.append(card);\n  }",
+        ),
+        'lock-card.js': plain('lock-card', 'LockCard', ''),
+      }),
+      'index.html\n  LockList\n    LockCard',
+    ],
+    [
+      'markup that is put in beside what is there',
+      page('<lock-list></lock-list>', {
+        'lock-list.js': plain(
+          'lock-list',
+          'LockList',
+          "  connectedCallback() { this.insertAdjacentHTML('beforeend', '<lock-card></lock-card>'); }",
+        ),
+        'lock-card.js': plain('lock-card', 'LockCard', ''),
+      }),
+      'index.html\n  LockList\n    LockCard',
+    ],
+    [
+      'a template that is cloned into a shadow root',
+      page('<lock-list></lock-list>', {
+        'lock-list.js': `const template = document.createElement('template');\ntemplate.innerHTML = '<lock-card></lock-card>';\n${plain(
+          'lock-list',
+          'LockList',
+          "  constructor() { super(); this.attachShadow({ mode: 'open' }).append(template.content.cloneNode(true)); }",
+        )}`,
+        'lock-card.js': plain('lock-card', 'LockCard', ''),
+      }),
+      'index.html\n  LockList\n    LockCard',
+    ],
+    [
+      'content that is put into a slot by the page',
+      page('<lock-frame><lock-card></lock-card></lock-frame>', {
+        'lock-frame.js': lit('lock-frame', 'LockFrame', '  render() { return html`<main><slot></slot></main>`; }'),
+        'lock-card.js': plain('lock-card', 'LockCard', ''),
+      }),
+      'index.html\n  LockFrame\n    LockCard in slot:default of index.html',
+    ],
+    [
+      'methods that give parts of the markup, lists and conditions',
+      page('<lock-list></lock-list>', {
+        'lock-list.js': lit(
+          'lock-list',
+          'LockList',
+          '  static properties = { locks: { state: true }, open: { state: true } };\n  row(lock) { return html`<lock-card .lock=${lock}></lock-card>`; }\n  render() { return html`${this.locks.map((lock) => this.row(lock))}${this.open ? html`<lock-name></lock-name>` : ""}`; }',
+        ),
+        'lock-card.js': plain('lock-card', 'LockCard', '  set lock(value) { this.textContent = value.name; }'),
+        'lock-name.js': plain('lock-name', 'LockName', ''),
+      }),
+      'index.html\n  LockList\n    LockCard each lock\n    LockName if this.open',
+    ],
+    [
+      'the markup of a class that is extended, and a part that calls it',
+      page('<lock-card></lock-card>', {
+        'base.js':
+          "import { LitElement, html } from 'lit';\nexport class Base extends LitElement {\n  render() { return html`<lock-name></lock-name>`; }\n}\n",
+        'lock-card.js':
+          "import { html } from 'lit';\nimport { Base } from './base.js';\nclass LockCard extends Base {\n  render() { return html`<lock-flag></lock-flag>${super.render()}`; }\n}\ncustomElements.define('lock-card', LockCard);\n",
+        'lock-name.js': plain('lock-name', 'LockName', ''),
+        'lock-flag.js': plain('lock-flag', 'LockFlag', ''),
+      }),
+      'index.html\n  LockCard\n    LockFlag\n    LockName',
+    ],
+    [
+      'a class that a function makes of another one',
+      page('<lock-card></lock-card>', {
+        'named.js':
+          'export const Named = (Base) => class extends Base {\n  connectedCallback() { super.connectedCallback?.(); this.innerHTML = "<lock-name></lock-name>"; }\n};\n',
+        'lock-card.js':
+          "import { Named } from './named.js';\nclass LockCard extends Named(HTMLElement) {}\ncustomElements.define('lock-card', LockCard);\n",
+        'lock-name.js': plain('lock-name', 'LockName', ''),
+      }),
+      'index.html\n  LockCard\n    LockName',
+    ],
+    [
+      'decorators as compilers write them',
+      page('<lock-card></lock-card>', {
+        'lock-card.js':
+          "import { LitElement, html } from 'lit';\nlet LockCard = class LockCard extends LitElement {\n  render() { return html`<lock-name .name=${this.name}></lock-name>`; }\n};\n__decorate([property()], LockCard.prototype, 'name', void 0);\nLockCard = __decorate([customElement('lock-card')], LockCard);\nexport { LockCard };\n",
+        'lock-name.js': lit('lock-name', 'LockName', '  static properties = { name: {} };\n  render() { return html`${this.name}`; }'),
+      }),
+      'index.html\n  LockCard\n    LockName',
+    ],
+    [
+      'a class that says its tag itself, defined by a function of another package',
+      page('<lock-card></lock-card>', {
+        'lock-card.js':
+          "import { defineElement } from 'elsewhere';\nclass LockCard extends HTMLElement {\n  static get is() { return 'lock-card'; }\n}\ndefineElement(LockCard);\n",
+      }),
+      'index.html\n  LockCard',
+    ],
+  ];
+
+  test.each(cases)('%s', (_, files, tree) => {
+    const { model } = analyseFiles(files);
+    expect(rows(model, treeOf(model, 'index.html'))).toBe(tree);
+  });
+});
+
+describe('what is found in elements', () => {
+  type Case = readonly [name: string, files: Files, findings: readonly string[]];
+  const sound: Case[] = [
+    ['a property by its attribute', page('<tide-gauge level="2" unit="m"></tide-gauge>', { 'gauge.js': gauge }), []],
+    [
+      'an attribute of the platform',
+      page('<tide-gauge level="2" unit="m" class="wide" data-x="1" aria-label="tide" hidden></tide-gauge>', { 'gauge.js': gauge }),
+      [],
+    ],
+    [
+      'a field that is set by its own setter',
+      page('<lock-box></lock-box>', {
+        'box.js': plain(
+          'lock-box',
+          'LockBox',
+          "  connectedCallback() { this.append(Object.assign(document.createElement('lock-card'), { lock: { name: 'Saltings' } })); }",
+        ),
+        'card.js': plain('lock-card', 'LockCard', '  set lock(value) { this.textContent = value.name; }'),
+      }),
+      [],
+    ],
+    [
+      'a listener that is removed with the same function',
+      page('<alarm-badge></alarm-badge>', {
+        'badge.js': plain(
+          'alarm-badge',
+          'AlarmBadge',
+          "  ring = () => { this.textContent = 'alarm'; };\n  connectedCallback() { window.addEventListener('resize', this.ring); }\n  disconnectedCallback() { window.removeEventListener('resize', this.ring); }",
+        ),
+      }),
+      [],
+    ],
+    [
+      'an event that leaves its root and is heard outside',
+      page('<lock-list></lock-list>', {
+        'list.js': lit(
+          'lock-list',
+          'LockList',
+          "  connectedCallback() { super.connectedCallback(); this.addEventListener('lock-pick', (event) => { this.title = event.detail; }); }\n  render() { return html`<lock-frame></lock-frame>`; }",
+        ),
+        'frame.js': lit('lock-frame', 'LockFrame', '  render() { return html`<lock-card></lock-card>`; }'),
+        'card.js': lit(
+          'lock-card',
+          'LockCard',
+          "  pick() { this.dispatchEvent(new CustomEvent('lock-pick', { detail: 'a', bubbles: true, composed: true })); }\n  render() { return html`<button @click=${this.pick}>Pick</button>`; }",
+        ),
+      }),
+      [],
+    ],
+    [
+      'a class whose base is of another package',
+      page('<lock-card size="2"></lock-card>', {
+        'card.js':
+          "import { Card } from 'elsewhere';\nclass LockCard extends Card {\n  connectedCallback() { super.connectedCallback(); this.begin(); this.textContent = this.size.toFixed(); }\n}\ncustomElements.define('lock-card', LockCard);\n",
+      }),
+      [],
+    ],
+    [
+      'a list that is changed in place where the class renders by hand',
+      page('<lock-list></lock-list>', {
+        'list.js': lit(
+          'lock-list',
+          'LockList',
+          '  static properties = { names: { state: true } };\n  constructor() { super(); this.names = []; }\n  add() { this.names.push("a"); this.requestUpdate(); }\n  render() { return html`<button @click=${this.add}>Add</button>${this.names.map((name) => html`<p>${name}</p>`)}`; }',
+        ),
+      }),
+      [],
+    ],
+    [
+      'a list that is filled before it shows',
+      page('<lock-list></lock-list>', {
+        'list.js': lit(
+          'lock-list',
+          'LockList',
+          '  static properties = { names: { state: true } };\n  constructor() { super(); this.names = []; }\n  connectedCallback() { super.connectedCallback(); this.names.push("a"); }\n  render() { return html`${this.names.map((name) => html`<p>${name}</p>`)}`; }',
+        ),
+      }),
+      [],
+    ],
+  ];
+  const faulty: Case[] = [
+    ['a name that is misspelt', page('<tide-gauge levle="2" unit="m"></tide-gauge>', { 'gauge.js': gauge }), ['prop-spelt levle']],
+    [
+      'what no property takes',
+      page('<tide-gauge level="2" unit="m" colour="red"></tide-gauge>', { 'gauge.js': gauge }),
+      ['prop-unknown colour'],
+    ],
+    ['a text where a number is', page('<tide-gauge level="high" unit="m"></tide-gauge>', { 'gauge.js': gauge }), ['prop-kind level']],
+    [
+      'a tag that nothing defines',
+      page('<lock-list></lock-list>', {
+        'list.js': lit('lock-list', 'LockList', '  render() { return html`<tide-guage></tide-guage>`; }'),
+        'gauge.js': gauge,
+      }),
+      ['component-unknown tide-guage'],
+    ],
+    [
+      'a listener that is never removed',
+      page('<alarm-badge></alarm-badge>', {
+        'badge.js': plain(
+          'alarm-badge',
+          'AlarmBadge',
+          "  connectedCallback() { window.addEventListener('resize', () => { this.textContent = 'alarm'; }); }",
+        ),
+      }),
+      ['subscription-kept resize of the window'],
+    ],
+    [
+      'a bound function that is another one each time',
+      page('<alarm-badge></alarm-badge>', {
+        'badge.js': plain(
+          'alarm-badge',
+          'AlarmBadge',
+          "  ring() { this.textContent = 'alarm'; }\n  connectedCallback() { window.addEventListener('resize', this.ring.bind(this)); }\n  disconnectedCallback() { window.removeEventListener('resize', this.ring.bind(this)); }",
+        ),
+      }),
+      ['subscription-kept resize of the window'],
+    ],
+    [
+      'an event that ends at a shadow root',
+      page('<lock-list></lock-list>', {
+        'list.js': lit(
+          'lock-list',
+          'LockList',
+          "  connectedCallback() { super.connectedCallback(); this.addEventListener('lock-pick', (event) => { this.title = event.detail; }); }\n  render() { return html`<lock-frame></lock-frame>`; }",
+        ),
+        'frame.js': lit('lock-frame', 'LockFrame', '  render() { return html`<lock-card></lock-card>`; }'),
+        'card.js': lit(
+          'lock-card',
+          'LockCard',
+          "  pick() { this.dispatchEvent(new CustomEvent('lock-pick', { detail: 'a', bubbles: true })); }\n  render() { return html`<button @click=${this.pick}>Pick</button>`; }",
+        ),
+      }),
+      ['event-stops-short lock-pick'],
+    ],
+    [
+      'an event that does not bubble and is awaited above',
+      page('<lock-list></lock-list>', {
+        'list.js': plain(
+          'lock-list',
+          'LockList',
+          "  connectedCallback() { this.addEventListener('lock-pick', (event) => { this.title = event.detail; }); this.innerHTML = '<lock-card></lock-card>'; }",
+        ),
+        'card.js': plain(
+          'lock-card',
+          'LockCard',
+          "  connectedCallback() { this.onclick = () => this.dispatchEvent(new CustomEvent('lock-pick', { detail: 'a' })); }",
+        ),
+      }),
+      ['event-stops-short lock-pick'],
+    ],
+    [
+      'an event that nothing raises',
+      page('<lock-list></lock-list>', {
+        'list.js': lit(
+          'lock-list',
+          'LockList',
+          '  render() { return html`<lock-card @lock-drop=${() => { this.title = ""; }}></lock-card>`; }',
+        ),
+        'card.js': lit(
+          'lock-card',
+          'LockCard',
+          "  pick() { this.dispatchEvent(new CustomEvent('lock-pick')); }\n  render() { return html`<button @click=${this.pick}>Pick</button>`; }",
+        ),
+      }),
+      ['event-never-raised @lock-drop'],
+    ],
+    [
+      'a list that is changed in place',
+      page('<lock-list></lock-list>', {
+        'list.js': lit(
+          'lock-list',
+          'LockList',
+          '  static properties = { names: { state: true } };\n  constructor() { super(); this.names = []; }\n  add() { this.names.push("a"); }\n  render() { return html`<button @click=${this.add}>Add</button>${this.names.map((name) => html`<p>${name}</p>`)}`; }',
+        ),
+      }),
+      ['change-unseen names'],
+    ],
+    [
+      'a field that is no property and shows',
+      page('<lock-list></lock-list>', {
+        'list.js': lit(
+          'lock-list',
+          'LockList',
+          '  count = 0;\n  add() { this.count = this.count + 1; }\n  render() { return html`<button @click=${this.add}>${this.count}</button>`; }',
+        ),
+      }),
+      ['change-unseen count'],
+    ],
+    [
+      'the inside of what was given',
+      page('<lock-list></lock-list>', {
+        'list.js': lit(
+          'lock-list',
+          'LockList',
+          '  static properties = { locks: { state: true } };\n  constructor() { super(); this.locks = []; }\n  render() { return html`<lock-row .locks=${this.locks}></lock-row>`; }',
+        ),
+        'row.js': lit(
+          'lock-row',
+          'LockRow',
+          '  static properties = { locks: { attribute: false } };\n  add() { this.locks.push("a"); }\n  render() { return html`<button @click=${this.add}>${this.locks.length}</button>`; }',
+        ),
+      }),
+      ['prop-written locks'],
+    ],
+    [
+      'content where no slot is',
+      page('<tide-gauge level="2" unit="m">high water</tide-gauge>', { 'gauge.js': gauge }),
+      ['slot-nowhere default'],
+    ],
+    [
+      'a context that nobody above provides',
+      page('<lock-name></lock-name>', {
+        'keeper.js': "import { createContext } from '@lit/context';\nexport const keeper = createContext('keeper');\n",
+        'name.js': lit(
+          'lock-name',
+          'LockName',
+          '  held = new ContextConsumer(this, { context: keeper });\n  render() { return html`${this.held.value.name}`; }',
+          "import { ContextConsumer } from '@lit/context';\nimport { keeper } from './keeper.js';\n",
+        ),
+      }),
+      ['context-missing keeper'],
+    ],
+    [
+      'a timer that goes on',
+      page('<clock-badge></clock-badge>', {
+        'clock.js': plain(
+          'clock-badge',
+          'ClockBadge',
+          '  connectedCallback() { setInterval(() => { this.textContent = String(Date.now()); }, 1000); }',
+        ),
+      }),
+      ['subscription-kept a timer'],
+    ],
+  ];
+
+  test.each(sound)('sound: %s', (_, files, findings) => expect(found(files)).toEqual(findings));
+  test.each(faulty)('%s', (_, files, findings) => expect(found(files)).toEqual(findings));
+});

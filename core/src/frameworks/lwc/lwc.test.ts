@@ -1,0 +1,254 @@
+import { describe, expect, test } from 'vitest';
+import { analyseFiles, type Files, rows, treeOf } from '../../../../testing/src/project';
+
+/** A bundle: the body of its class, its template, what stands before the class, and whether the platform may place it. */
+type Bundle = { readonly js?: string; readonly html?: string; readonly head?: string; readonly exposed?: boolean; readonly base?: string };
+
+const upper = (name: string): string => name.replace(/^./, (letter) => letter.toUpperCase());
+
+function bundles(all: Readonly<Record<string, Bundle>>): Files {
+  const files: Record<string, string> = {};
+  for (const [name, { js = '', html = '', head = '', exposed, base = 'LightningElement' }] of Object.entries(all)) {
+    const at = `force-app/main/default/lwc/${name}/${name}`;
+    files[`${at}.js`] =
+      `import { LightningElement, api, track, wire } from 'lwc';\n${head}export default class ${upper(name)} extends ${base} {\n${js}\n}\n`;
+    files[`${at}.html`] = `<template>\n${html}\n</template>\n`;
+    if (exposed) files[`${at}.js-meta.xml`] = '<LightningComponentBundle><isExposed>true</isExposed></LightningComponentBundle>';
+  }
+  return files;
+}
+
+const found = (files: Files): string[] =>
+  analyseFiles(files)
+    .findings.filter(({ severity }) => severity !== 'tidy')
+    .map(({ rule, subject }) => `${rule} ${subject}`)
+    .sort();
+
+const row: Bundle = {
+  js: "  @api lock;\n  @api isOpen;\n  pick() { this.dispatchEvent(new CustomEvent('pick', { detail: this.lock.id })); }",
+  html: '<button onclick={pick}>{lock.name}</button><template lwc:if={isOpen}><b>open</b></template>',
+};
+
+describe('the tree of a bundle', () => {
+  const cases: readonly [name: string, files: Files, page: string, tree: string][] = [
+    [
+      'lists, conditions and their families',
+      bundles({
+        board: {
+          exposed: true,
+          js: '  locks = [];\n  shown = true;',
+          html: '<template for:each={locks} for:item="lock"><c-lock-row key={lock.id} lock={lock}></c-lock-row></template><template lwc:if={shown}><c-note></c-note></template><template lwc:else><c-hint></c-hint></template><template if:true={shown}><c-old></c-old></template>',
+        },
+        lockRow: { js: '  @api lock;', html: '{lock.name}' },
+        note: {},
+        hint: {},
+        old: {},
+      }),
+      'board',
+      'board\n  lockRow each lock\n  note if shown\n  hint if not shown\n  old if shown',
+    ],
+    [
+      'an iterator, and a slot with what fills it',
+      bundles({
+        board: {
+          exposed: true,
+          js: '  locks = [];',
+          html: '<template iterator:it={locks}><c-lock-row key={it.value.id} lock={it.value}></c-lock-row></template><c-frame><c-note slot="foot"></c-note></c-frame>',
+        },
+        lockRow: { js: '  @api lock;', html: '{lock.name}' },
+        frame: { html: '<slot name="foot"></slot>' },
+        note: {},
+      }),
+      'board',
+      'board\n  lockRow each it\n  frame\n    note in slot:foot of board',
+    ],
+    [
+      'names of several words',
+      bundles({ tideBoard: { exposed: true, html: '<c-tide-level-gauge></c-tide-level-gauge>' }, tideLevelGauge: {} }),
+      'tideBoard',
+      'tideBoard\n  tideLevelGauge',
+    ],
+  ];
+
+  test.each(cases)('%s', (_, files, page, tree) => {
+    const { model } = analyseFiles(files);
+    expect(rows(model, treeOf(model, page))).toBe(tree);
+  });
+});
+
+describe('what is found in bundles', () => {
+  type Case = readonly [name: string, files: Files, findings: readonly string[]];
+  const board = (html: string, js = "  lock = { id: 'a', name: 'Saltings' };\n  pick() {}"): Bundle => ({ exposed: true, js, html });
+  const sound: Case[] = [
+    ['all that a row needs', bundles({ board: board('<c-lock-row lock={lock} is-open onpick={pick}></c-lock-row>'), lockRow: row }), []],
+    [
+      'attributes of the platform by the names of their properties',
+      bundles({
+        board: board('<c-field readonly maxlength="3" aria-label="Name" tabindex="0"></c-field>'),
+        field: {
+          js: '  @api readOnly;\n  @api maxLength;\n  @api ariaLabel;',
+          html: '<input readonly={readOnly} maxlength={maxLength} aria-label={ariaLabel}>',
+        },
+      }),
+      [],
+    ],
+    [
+      'a class whose base is of another package',
+      bundles({
+        board: {
+          exposed: true,
+          head: "import Base from 'c/elsewhere';\n",
+          base: 'Base',
+          js: '  connectedCallback() { this.start(this.limit); }',
+          html: '{title}<c-note label={heading}></c-note>',
+        },
+        note: { js: '  @api label;', html: '{label}' },
+      }),
+      [],
+    ],
+    [
+      'a list that is filled before it shows',
+      bundles({
+        board: board(
+          '<template for:each={locks} for:item="lock"><p key={lock.id}>{lock.name}</p></template>',
+          '  locks = [];\n  connectedCallback() { this.locks.push({ id: 1 }); }',
+        ),
+      }),
+      [],
+    ],
+    [
+      'a list that is followed deeply',
+      bundles({
+        board: board(
+          '<button onclick={add}></button><template for:each={locks} for:item="lock"><p key={lock.id}>{lock.name}</p></template>',
+          '  @track locks = [];\n  add() { this.locks.push({ id: 1 }); }',
+        ),
+      }),
+      [],
+    ],
+    [
+      'a listener that is removed',
+      bundles({
+        board: board(
+          '',
+          "  ring = () => {};\n  connectedCallback() { window.addEventListener('resize', this.ring); }\n  disconnectedCallback() { window.removeEventListener('resize', this.ring); }",
+        ),
+      }),
+      [],
+    ],
+    [
+      'a property with a setter of its own',
+      bundles({
+        board: board('<c-note label="a"></c-note>'),
+        note: {
+          js: '  @api get label() { return this.held; }\n  set label(value) { this.held = value; }\n  held;\n  clear() { this.label = ""; }',
+          html: '<button onclick={clear}>{label}</button>',
+        },
+      }),
+      [],
+    ],
+  ];
+  const faulty: Case[] = [
+    [
+      'a name that is misspelt',
+      bundles({ board: board('<c-lock-row lokc={lock} onpick={pick}></c-lock-row>'), lockRow: row }),
+      ['prop-spelt lokc'],
+    ],
+    [
+      'what no property takes',
+      bundles({ board: board('<c-lock-row lock={lock} colour="red" onpick={pick}></c-lock-row>'), lockRow: row }),
+      ['prop-unknown colour'],
+    ],
+    [
+      'what a row reads and is not given',
+      bundles({ board: board('<c-lock-row onpick={pick}></c-lock-row>'), lockRow: row }),
+      ['prop-missing lock'],
+    ],
+    [
+      'a handler that is not there',
+      bundles({ board: board('<c-lock-row lock={lock} onpick={picked}></c-lock-row>'), lockRow: row }),
+      ['handler-missing picked'],
+    ],
+    ['a name that the class has not', bundles({ board: board('<p>{depth}</p>') }), ['name-unknown depth']],
+    [
+      'a bundle that is not there',
+      bundles({ board: board('<c-lock-rwo lock={lock}></c-lock-rwo>'), lockRow: row }),
+      ['component-unknown c-lock-rwo'],
+    ],
+    [
+      'an event that nothing raises',
+      bundles({ board: board('<c-lock-row lock={lock} onpick={pick} ondrop={pick}></c-lock-row>'), lockRow: row }),
+      [],
+    ],
+    [
+      'an event of its own that nothing raises',
+      bundles({ board: board('<c-lock-row lock={lock} onpick={pick} onunlocked={pick}></c-lock-row>'), lockRow: row }),
+      ['event-never-raised onunlocked'],
+    ],
+    [
+      'the inside of what was given',
+      bundles({
+        board: board('<c-lock-list locks={locks}></c-lock-list>', '  locks = [];'),
+        lockList: { js: '  @api locks;\n  add() { this.locks.push({}); }', html: '<button onclick={add}>{locks}</button>' },
+      }),
+      ['prop-written locks'],
+    ],
+    [
+      'a list that is changed in place',
+      bundles({
+        board: board(
+          '<button onclick={add}></button><template for:each={locks} for:item="lock"><p key={lock.id}>{lock.name}</p></template>',
+          '  locks = [];\n  add() { this.locks.push({ id: 1 }); }',
+        ),
+      }),
+      ['change-unseen locks'],
+    ],
+    [
+      'a listener that is never removed',
+      bundles({ board: board('', "  connectedCallback() { window.addEventListener('resize', () => { this.wide = true; }); }\n  wide;") }),
+      ['subscription-kept resize of the window'],
+    ],
+    [
+      'a message that is never unsubscribed',
+      bundles({
+        board: {
+          exposed: true,
+          head: "import { subscribe, MessageContext, createMessageContext } from 'lightning/messageService';\nimport LEVEL from '@salesforce/messageChannel/Level__c';\n",
+          js: '  context = createMessageContext();\n  connectedCallback() { this.held = subscribe(this.context, LEVEL, (message) => { this.level = message.level; }); }\n  held;\n  level;',
+          html: '{level}',
+        },
+        sender: {
+          exposed: true,
+          head: "import { publish, MessageContext } from 'lightning/messageService';\nimport LEVEL from '@salesforce/messageChannel/Level__c';\n",
+          js: '  @wire(MessageContext) context;\n  send() { publish(this.context, LEVEL, { level: 2 }); }',
+          html: '<button onclick={send}></button>',
+        },
+      }),
+      ['subscription-kept Level__c'],
+    ],
+    ['content where no slot is', bundles({ board: board('<c-note>read me</c-note>'), note: {} }), ['slot-nowhere default']],
+    [
+      'an event name that no template can listen to',
+      bundles({
+        board: board('<c-lock-row onlockpick={pick}></c-lock-row>'),
+        lockRow: { js: "  pick() { this.dispatchEvent(new CustomEvent('lockPick')); }", html: '<button onclick={pick}></button>' },
+      }),
+      ['prop-spelt onlockpick'],
+    ],
+    [
+      'an event that ends at a root',
+      bundles({
+        board: board('<div onmoor={pick}><c-quay></c-quay></div>'),
+        quay: { html: '<c-boat></c-boat>' },
+        boat: {
+          js: "  moor() { this.dispatchEvent(new CustomEvent('moor', { bubbles: true })); }",
+          html: '<button onclick={moor}></button>',
+        },
+      }),
+      ['event-stops-short moor'],
+    ],
+  ];
+
+  test.each(sound)('sound: %s', (_, files, findings) => expect(found(files)).toEqual(findings));
+  test.each(faulty)('%s', (_, files, findings) => expect(found(files)).toEqual(findings));
+});
