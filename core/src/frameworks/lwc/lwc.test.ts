@@ -224,7 +224,7 @@ describe('what is found in bundles', () => {
           html: '<button onclick={send}></button>',
         },
       }),
-      ['subscription-kept Level__c'],
+      ['subscription-kept of LEVEL'],
     ],
     ['content where no slot is', bundles({ board: board('<c-note>read me</c-note>'), note: {} }), ['slot-nowhere default']],
     [

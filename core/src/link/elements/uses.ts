@@ -12,6 +12,7 @@ import type {
 import { propKey } from '../../model/member';
 import type { FilePath } from '../../model/span';
 import { elementMembers, isCommonAttribute, isElementTag } from '../../read/elements/platform';
+import { hyphened } from '../../write/case';
 import { foreignName } from './inherit';
 
 /** A component that a tag stands for. */
@@ -82,6 +83,9 @@ export function withUses(
   return changed ? made : nodes;
 }
 
+/** `TideGauge` → `tide-gauge`: the tag that markup of another framework means by a name. */
+const tagOf = (name: string): string => hyphened(name).replace(/^-/, '');
+
 function nodeWithUses(node: TemplateNode, file: FilePath, find: FindDefined, isFramework: boolean, outside: SetFromOutside): TemplateNode {
   const inner = (nodes: readonly TemplateNode[]): readonly TemplateNode[] => withUses(nodes, file, find, isFramework, outside);
   switch (node.kind) {
@@ -119,6 +123,8 @@ function nodeWithUses(node: TemplateNode, file: FilePath, find: FindDefined, isF
       const children = inner(node.children);
       const defined = node.tag === '' ? undefined : find(file, node.tag);
       const whole = { ...node, bindings: same ? node.bindings : bindings };
+      const spelt = defined || !isFramework ? undefined : find(file, tagOf(node.tag));
+      if (spelt) return { ...whole, tag: foreignName(spelt.file, spelt.facts.local), children, bindings: bound(whole, spelt, true, outside) };
       if (!defined) return same && children === node.children ? node : { ...whole, children };
       return { ...whole, children, bindings: bound(whole, defined, isFramework, outside) };
     }
@@ -140,7 +146,10 @@ export function withOutside(facts: ComponentFacts, names: ReadonlySet<string>): 
 }
 
 /** The facts of a file with the elements in its markup as uses. */
-export function fileWithUses(facts: FileFacts, find: FindDefined, isFramework: boolean, outside: SetFromOutside): FileFacts {
+export function fileWithUses(facts: FileFacts, findAny: FindDefined, isFramework: boolean, outside: SetFromOutside): FileFacts {
+  // What the file imports is what its tags mean, however they are written.
+  const own = new Set(facts.imports.map(({ local }) => tagOf(local)));
+  const find: FindDefined = (file, tag) => (isFramework && own.has(tag) ? undefined : findAny(file, tag));
   const read = <Body extends { readonly template: readonly TemplateNode[] }>(body: Body): Body => {
     const template = withUses(body.template, facts.file, find, isFramework, outside);
     return template === body.template ? body : { ...body, template };

@@ -335,6 +335,9 @@ function readHear(body: Body, node: Call, base: t.Node, path: readonly string[],
   return true;
 }
 
+/** A function, or the instance for which it runs: what is to run, and not how. */
+const isNoOption = (given: t.Node): boolean => isFunction(given) || given.type === 'ThisExpression';
+
 /** Heard once, for as long as a signal says, or by a timer that fires once. */
 function endsItself(node: t.Node): boolean {
   if (node.type !== 'CallExpression' && node.type !== 'OptionalCallExpression') return false;
@@ -344,6 +347,7 @@ function endsItself(node: t.Node): boolean {
   if (/^(once|setTimeout|requestAnimationFrame|requestIdleCallback)$/.test(method)) return true;
   return node.arguments.slice(2).some((one) => {
     const given = bare(one);
+    if (isNoOption(given)) return false;
     // Options that are not written in place may hold a signal.
     if (given.type !== 'ObjectExpression') return given.type !== 'BooleanLiteral';
     return given.properties.some((property) => property.type === 'SpreadElement' || /^(once|signal)$/.test(keyName(property) ?? ''));
@@ -359,7 +363,7 @@ const isListening = (node: t.Node): boolean =>
 function capturesItself(node: t.Node): boolean {
   const third = node.type === 'CallExpression' || node.type === 'OptionalCallExpression' ? node.arguments[2] : undefined;
   const given = third && bare(third);
-  if (!given || (given.type === 'BooleanLiteral' && !given.value)) return false;
+  if (!given || isNoOption(given) || (given.type === 'BooleanLiteral' && !given.value)) return false;
   return (
     given.type !== 'ObjectExpression' ||
     given.properties.some((property) => property.type === 'SpreadElement' || keyName(property) === 'capture')

@@ -1,6 +1,6 @@
-import type { Framework } from '../model/framework';
-import type { Entry } from './entry';
-import type { RuleId } from './ids';
+import type { Framework } from '../../model/framework';
+import type { Entry } from '../entry';
+import type { RuleId } from '../ids';
 
 /** What the catalogue says otherwise where components are elements of the page. */
 type ElementWords = Partial<Pick<Entry, 'message' | 'consequence' | 'fix'>>;
