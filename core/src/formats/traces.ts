@@ -377,6 +377,11 @@ function makeHearing(name: string, lineOf: LineOf): Hearing {
           add(depth + 2, run.frame, facts.span, 'catches', `caught by ${run.name}`);
           for (const change of facts.changes)
             add(depth + 3, run.frame, change.span, 'changes', `changes ${run.frame.body.values[change.value]?.name ?? ''}`);
+          // What it brought goes on under another name.
+          const params = run.frame.body.values.flatMap((one, at) => (one.kind === 'param' && one.of === run.action ? [at] : []));
+          for (const other of facts.sends)
+            if (other.channel.event !== name && other.args.some(({ readings }) => readings.some(({ value }) => params.includes(value))))
+              add(depth + 3, run.frame, other.span, 'relays', `sends ${other.channel.event ?? ''}`);
           follow(flow, run.frame, run.action, depth + 3);
         }
       }

@@ -5,20 +5,27 @@ import { isFunctionType } from '../conventions';
 import type { Adapter } from '../adapter';
 import { moduleFile, placedPages, registeredTags } from './link';
 import { attributeOf } from './names';
+import { isOlderMarkup, olderBeside, readOlder } from './read/older';
 import { filesBeside, isLwcScript, readLwcScript, readLwcTemplate } from './read';
 
 export const lwc: Adapter = {
   id: 'lwc',
   name: 'Lightning web components',
-  files: /\.html$|\.js-meta\.xml$/,
-  isOwn: (file, text) => file.endsWith('.xml') || /^\s*(?:<!--[\s\S]*?-->\s*)*<template\b/i.test(text),
+  files: /\.html$|\.js-meta\.xml$|\.(?:cmp|app)$/,
+  isOwn: (file, text) => file.endsWith('.xml') || isOlderMarkup(file) || /^\s*(?:<!--[\s\S]*?-->\s*)*<template\b/i.test(text),
   ownPackages: /^(?:lwc|lightning|@salesforce)(?:\/|$)/,
   readsScript: isLwcScript,
-  beside: filesBeside,
-  read: (file, text, beside) => (/\.(?:html|xml)$/.test(file) ? readLwcTemplate(file) : readLwcScript(file, text, beside)),
+  beside: (file, all) => (isOlderMarkup(file) ? olderBeside(file, all) : filesBeside(file, all)),
+  read: (file, text, beside) =>
+    isOlderMarkup(file)
+      ? readOlder(file, text, beside)
+      : /\.(?:html|xml)$/.test(file)
+        ? readLwcTemplate(file)
+        : readLwcScript(file, text, beside),
   load: () => Promise.resolve(),
   parseBare: (file, text) => {
     if (file.endsWith('.html')) parseHtml(text);
+    else if (isOlderMarkup(file)) parseHtml(text, { xml: true });
     else if (!file.endsWith('.xml')) parseScriptBare(file, text);
   },
   link: {

@@ -252,3 +252,36 @@ describe('what is found in bundles', () => {
   test.each(sound)('sound: %s', (_, files, findings) => expect(found(files)).toEqual(findings));
   test.each(faulty)('%s', (_, files, findings) => expect(found(files)).toEqual(findings));
 });
+
+describe('bundles of the older framework', () => {
+  const at = (name: string, file: string): string => `force-app/main/default/aura/${name}/${name}${file}`;
+  const gate: Files = {
+    [at('Gate', '.cmp')]:
+      '<aura:component>\n<aura:attribute name="open" type="Boolean" default="false" />\n<aura:registerEvent name="passed" type="c:Passed" />\n<aura:if isTrue="{!v.open}"><button onclick="{!c.pass}">Pass</button></aura:if>\n</aura:component>',
+    [at('Gate', 'Controller.js')]: "({\n  pass: function (component) {\n    component.getEvent('passed').fire();\n  }\n})",
+  };
+  const house = (markup: string): Files => ({
+    ...gate,
+    ...bundles({ board: { js: '  @api level;', html: '{level}' } }),
+    [at('House', '.cmp')]:
+      `<aura:component implements="flexipage:availableForAllPageTypes">\n<aura:attribute name="count" type="Integer" default="0" />\n<aura:attribute name="gates" type="List" />\n${markup}\n</aura:component>`,
+    [at('House', 'Controller.js')]: '({\n  count: function (component, event, helper) {\n    helper.add(component);\n  }\n})',
+    [at('House', 'Helper.js')]: "({\n  add: function (component) {\n    component.set('v.count', component.get('v.count') + 1);\n  }\n})",
+  });
+
+  test('its tree has older and newer bundles, conditions and lists', () => {
+    const { model } = analyseFiles(
+      house(
+        '<aura:iteration items="{!v.gates}" var="gate"><c:Gate open="{!gate.open}" passed="{!c.count}" /></aura:iteration><c:board level="{!v.count}" />',
+      ),
+    );
+    expect(rows(model, treeOf(model, 'House'))).toBe('House\n  Gate each gate\n  board');
+  });
+
+  test.each<readonly [name: string, markup: string, findings: readonly string[]]>([
+    ['sound', '<c:Gate open="true" passed="{!c.count}" /><c:board level="{!v.count}" />', []],
+    ['an action that the controller has not', '<c:Gate open="true" passed="{!c.counted}" />', ['handler-missing counted']],
+    ['a bundle that is not there', '<c:Gaet open="true" />', ['component-unknown c:Gaet']],
+    ['what no attribute takes', '<c:Gate open="true" colour="red" passed="{!c.count}" />', ['prop-unknown colour']],
+  ])('%s', (_, markup, findings) => expect(found(house(markup))).toEqual(findings));
+});

@@ -68,7 +68,7 @@ export type Body = {
   /** Values whose member is read without asking whether they are there. */
   readonly demanded: Map<number, Span>;
   /** All places of this kind. */
-  readonly demandedAt: Map<number, readonly Span[]>;
+  readonly demandedAt: Map<number, Span[]>;
   /** Values whose absence throws on purpose. */
   readonly thrown: Set<number>;
   /** Local functions whose markup is being read, so that recursion ends. */
@@ -251,7 +251,9 @@ export function addAction(body: Body, name: string, kind: ActionKind, span: Span
 export function noteDemanded(body: Body, value: number, span: Span): void {
   const known = body.demanded.get(value);
   if (!known || span.start < known.start) body.demanded.set(value, span);
-  body.demandedAt.set(value, [...(body.demandedAt.get(value) ?? []), span]);
+  const places = body.demandedAt.get(value);
+  if (places) places.push(span);
+  else body.demandedAt.set(value, [span]);
 }
 
 /** Notes a call of, or the handing on of, a function of the body. */
