@@ -1,4 +1,5 @@
 import { loadCompilers } from '../../core/src/frameworks/registry';
+import { board } from '../../testing/src/bundles';
 import { demoFiles } from '../../testing/src/files';
 import { allThrough } from '../../testing/src/fuzz/all-through';
 import { hostile } from '../../testing/src/fuzz/hostile';
@@ -36,7 +37,7 @@ for (const { name, files } of hostile)
     Object.values(files).reduce((sum, text) => sum + text.length, 0),
   );
 const random = seeded(seed);
-const demos = ['react', 'vue', 'svelte'].map((framework) => demoFiles(`${framework}/worn`));
+const demos = [...['react', 'vue', 'svelte', 'elements'].map((framework) => demoFiles(`${framework}/worn`)), board];
 for (let round = 0; round < count; round++) {
   const files = demos[Math.floor(random() * demos.length)] ?? {};
   const names = Object.keys(files);

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { board } from '../../testing/src/bundles';
 import { demoFiles } from '../../testing/src/files';
 import { allThrough } from '../../testing/src/fuzz/all-through';
 import { hostile } from '../../testing/src/fuzz/hostile';
@@ -48,8 +49,8 @@ describe('one bad file is one problem', () => {
 });
 
 describe('a project of which a file is spoilt', () => {
-  test.each(['react', 'vue', 'svelte'])('%s: all of Liana goes through it', (framework) => {
-    const files = demoFiles(`${framework}/worn`);
+  test.each(['react', 'vue', 'svelte', 'elements', 'bundles'])('%s: all of Liana goes through it', (framework) => {
+    const files = framework === 'bundles' ? board : demoFiles(`${framework}/worn`);
     const names = Object.keys(files);
     const random = seeded(16);
     for (let round = 0; round < 25; round++) {

@@ -13,9 +13,13 @@ const sources = Object.entries(demoFiles('react')).map(([file, text]) => ({ file
 
 await loadCompilers(['App.vue', 'App.svelte']);
 
-const others = [...alike.flatMap(({ sources: each }) => [each.vue, each.svelte]), ...[...vueOwn, ...svelteOwn].map((one) => one.files)]
-  .flatMap((files) => Object.entries(files))
-  .filter(([file]) => /\.(vue|svelte)$|\.svelte\.js$/.test(file));
+const elements = Object.entries(demoFiles('elements/worn')).filter(([file]) => /\.(?:js|html)$/.test(file));
+const others = [
+  ...elements,
+  ...[...alike.flatMap(({ sources: each }) => [each.vue, each.svelte]), ...[...vueOwn, ...svelteOwn].map((one) => one.files)]
+    .flatMap((files) => Object.entries(files))
+    .filter(([file]) => /\.(vue|svelte)$|\.svelte\.js$/.test(file)),
+];
 const all = [...sources, ...others.map(([file, text]) => ({ file, text }))];
 
 /** Everything that is wrong with facts as data: values that are not there, spans outside the text. */

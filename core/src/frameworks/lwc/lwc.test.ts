@@ -1,22 +1,6 @@
 import { describe, expect, test } from 'vitest';
+import { type Bundle, bundles } from '../../../../testing/src/bundles';
 import { analyseFiles, type Files, rows, treeOf } from '../../../../testing/src/project';
-
-/** A bundle: the body of its class, its template, what stands before the class, and whether the platform may place it. */
-type Bundle = { readonly js?: string; readonly html?: string; readonly head?: string; readonly exposed?: boolean; readonly base?: string };
-
-const upper = (name: string): string => name.replace(/^./, (letter) => letter.toUpperCase());
-
-function bundles(all: Readonly<Record<string, Bundle>>): Files {
-  const files: Record<string, string> = {};
-  for (const [name, { js = '', html = '', head = '', exposed, base = 'LightningElement' }] of Object.entries(all)) {
-    const at = `force-app/main/default/lwc/${name}/${name}`;
-    files[`${at}.js`] =
-      `import { LightningElement, api, track, wire } from 'lwc';\n${head}export default class ${upper(name)} extends ${base} {\n${js}\n}\n`;
-    files[`${at}.html`] = `<template>\n${html}\n</template>\n`;
-    if (exposed) files[`${at}.js-meta.xml`] = '<LightningComponentBundle><isExposed>true</isExposed></LightningComponentBundle>';
-  }
-  return files;
-}
 
 const found = (files: Files): string[] =>
   analyseFiles(files)
