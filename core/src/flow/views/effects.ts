@@ -1,7 +1,8 @@
 import { channelKey, channelsOf, reaches } from '../steps/channels';
 import { memberName } from '../../model/member';
 import { followAll } from './follow';
-import { type Frame, type Spot, spotKey } from '../graph/frames';
+import type { SendFact } from '../../model/facts';
+import { type Frame, type Graph, type Spot, spotKey } from '../graph/frames';
 import { type Draft, draftOf } from './ladder';
 import { reducerStep, runsOnHearing } from '../steps/forward';
 import type { Step } from '../steps/step';
@@ -57,7 +58,9 @@ export function hangEffects(ways: FlowQueries, above: Draft, frame: Frame, actio
     const hearers = channel === undefined ? [] : (channelsOf(graph).hearers.get(channel) ?? []);
     const reached = hearers.filter((one) => reaches(graph, { frame, action, send }, one));
     const sent: Step = { kind: 'publishes', how: 'same', at: codeAt(frame, send.span), frame: frame.index, name };
-    const draft = draftOf(graph, reached.length > 0 ? sent : { ...sent, ending: channel === undefined ? 'unknown' : 'unheard' }, name);
+    const stop = stopOf(graph, frame, send);
+    const unheard: Step = { ...sent, ending: channel === undefined ? 'unknown' : 'unheard', ...(stop === undefined ? {} : { by: stop }) };
+    const draft = draftOf(graph, reached.length > 0 ? sent : unheard, name);
     above.below.push(draft);
     for (const one of reached) {
       const heard = draftOf(
@@ -69,6 +72,15 @@ export function hangEffects(ways: FlowQueries, above: Draft, frame: Frame, actio
       for (const run of runsOnHearing(ways, one)) hangRunAfter(ways, heard, run, undefined, seen);
     }
   }
+}
+
+/** Where an event that an element sends by itself comes to an end: at the element, or at the root that it stands in; undefined where it goes on to the document. */
+function stopOf({ tree, frames }: Graph, { place }: Frame, { channel, bubbles, composed }: SendFact): string | undefined {
+  const own = channel.own === 'element' ? tree.hosts[tree.places[place]?.element ?? -1] : undefined;
+  if (!own) return undefined;
+  if (!bubbles) return 'itself';
+  const bearer = composed === false ? tree.hosts[own.root] : undefined;
+  return bearer?.place === undefined ? undefined : frames[bearer.place]?.name;
 }
 
 /** A change of a state, and where the state goes from there. */

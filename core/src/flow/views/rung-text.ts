@@ -105,7 +105,8 @@ function endingOf(rung: Rung): string {
     case 'leaves':
       return by === undefined || by === '' ? 'leaves the project' : `leaves the project: ${by}`;
     case 'unheard':
-      return 'nobody listens';
+      if (rung.kind !== 'publishes' || by === undefined) return 'nobody listens';
+      return by === 'itself' ? 'it does not bubble, and nobody listens on it' : `it ends at the root of ${by}, and nobody before listens`;
     case 'untaken':
       return rung.kind === 'provides' ? 'nobody takes it' : 'not taken there';
     case 'ungiven':

@@ -1,4 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest';
+import { listenersOf, makeFlowQueries, whatHappens } from '../../flow';
+import { rungText } from '../../flow/views/rung-text';
 import { makeTraceWriter } from '../../formats';
 import { lineAt, lineStarts } from '../../model/lines';
 import { loadCompilers } from '../registry';
@@ -185,6 +187,26 @@ describe('who hears an event of an element', () => {
   test.each(cases)('%s', (_, files, hearers) => {
     const lines = told(files, 'hears:LockCard.pick');
     expect([...new Set(lines.filter((line) => line.endsWith(' hears')).map((line) => line.slice(0, -' hears'.length)))]).toEqual(hearers);
+  });
+});
+
+describe('where an event ends', () => {
+  const list = (inner: string): Record<string, string> => ({
+    'list.js': element('lock-list', 'LockList', `${open}'<lock-card></lock-card>'; }`),
+    'card.js': `import { LitElement, html } from 'lit';\nclass LockCard extends LitElement {\n  pick() { this.dispatchEvent(new CustomEvent('pick', ${inner})); }\n  render() { return html\`<button @click=\${this.pick}>Pick</button>\`; }\n}\ncustomElements.define('lock-card', LockCard);\n`,
+  });
+
+  test.each([
+    ['at the root that it stands in', '{ bubbles: true }', 'sends pick, it ends at the root of LockList, and nobody before listens'],
+    ['at the element', '{}', 'sends pick, it does not bubble, and nobody listens on it'],
+    ['at the document', '{ bubbles: true, composed: true }', 'sends pick, nobody listens'],
+  ])('%s', (_, options, says) => {
+    const files = page('<lock-list></lock-list>', list(options));
+    const { model } = analyseFiles(files);
+    const ways = makeFlowQueries(model, treeOf(model, 'index.html'));
+    const [listener] = ways.graph.frames.flatMap((frame) => listenersOf(frame));
+    const trace = listener && whatHappens(ways, listener);
+    expect(trace?.rungs.map((rung) => rungText(rung, 'happens')).at(-1)).toBe(says);
   });
 });
 

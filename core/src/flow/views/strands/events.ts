@@ -34,9 +34,11 @@ function caughtIn({ ways, paths }: Page, frame: Frame): StrandDraft[] {
         (target.contract.members.get(key)?.kind !== 'callback' && !isListener(binding) && binding.direction !== 'out')
       )
         continue;
+      const name = memberName(key);
+      // What an element sends goes its own way, and is told by who sends it.
+      if (target.facts.element && isListener(binding) && channelsOf(ways.graph).senders.has(`document ${name}`)) continue;
       const handler = handlerOf(frame, binding);
       if (!handler) continue;
-      const name = memberName(key);
       const id = `${key} ${handler.key}`;
       const nth = drafts.size > 0 ? `~${drafts.size + 1}` : '';
       const draft = drafts.get(id) ?? startStrand('event', name, component.id, `${paths[place] ?? ''}${nth}`);
