@@ -368,6 +368,28 @@ describe('what is found in elements', () => {
       ['context-missing keeper'],
     ],
     [
+      'a field of a class that hides its property',
+      page('<lock-list></lock-list>', {
+        'list.js': lit(
+          'lock-list',
+          'LockList',
+          '  static properties = { count: { type: Number } };\n  count = 0;\n  add() { this.count = this.count + 1; }\n  render() { return html`<button @click=${this.add}>${this.count}</button>`; }',
+        ),
+      }),
+      ['change-unseen count'],
+    ],
+    [
+      'a media query that is asked for ever',
+      page('<lock-list></lock-list>', {
+        'list.js': plain(
+          'lock-list',
+          'LockList',
+          "  fit = () => { this.title = 'narrow'; };\n  connectedCallback() { this.query = matchMedia('(max-width: 40em)'); this.query.addEventListener('change', this.fit); }",
+        ),
+      }),
+      ['subscription-kept change of the window'],
+    ],
+    [
       'a timer that goes on',
       page('<clock-badge></clock-badge>', {
         'clock.js': plain(

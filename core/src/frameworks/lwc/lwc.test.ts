@@ -210,6 +210,23 @@ describe('what is found in bundles', () => {
       }),
       ['subscription-kept of LEVEL'],
     ],
+    [
+      'one thing that two parts ask for, and one of them changes',
+      bundles({
+        page: { exposed: true, html: '<c-boats></c-boats><c-count></c-count>' },
+        boats: {
+          head: "import load from '@salesforce/apex/Boats.load';\n",
+          js: '  rows = [];\n  async connectedCallback() { this.rows = await load(); }\n  add() { this.rows = [...this.rows, 1]; }',
+          html: '<button onclick={add}></button>{rows.length}',
+        },
+        count: {
+          head: "import load from '@salesforce/apex/Boats.load';\n",
+          js: '  rows = [];\n  async connectedCallback() { this.rows = await load(); }',
+          html: '{rows.length}',
+        },
+      }),
+      ['two-truths Boats.load'],
+    ],
     ['content where no slot is', bundles({ board: board('<c-note>read me</c-note>'), note: {} }), ['slot-nowhere default']],
     [
       'an event name that no template can listen to',
@@ -268,4 +285,9 @@ describe('bundles of the older framework', () => {
     ['a bundle that is not there', '<c:Gaet open="true" />', ['component-unknown c:Gaet']],
     ['what no attribute takes', '<c:Gate open="true" colour="red" passed="{!c.count}" />', ['prop-unknown colour']],
   ])('%s', (_, markup, findings) => expect(found(house(markup))).toEqual(findings));
+
+  test('a newer bundle cannot hold an older one', () => {
+    const files = { ...gate, ...bundles({ board: { exposed: true, html: '<c-gate></c-gate>' } }) };
+    expect(found(files)).toEqual(['layer-crossed Gate']);
+  });
 });

@@ -29,6 +29,10 @@ const platformProperties: Readonly<Record<string, string>> = {
   usemap: 'useMap',
 };
 
+/** `readOnly` → `readonly`: the attribute of the platform for a property whose words do not tell it; undefined for all others. */
+export const platformAttribute = (property: string): string | undefined =>
+  Object.keys(platformProperties).find((one) => platformProperties[one] === property);
+
 /** `ear-tag` → `earTag`, `block-i-d` → `blockID`, `readonly` → `readOnly`: the property that an attribute of markup sets. */
 export const propertyOf = (attribute: string): string =>
   platformProperties[attribute] ?? attribute.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());

@@ -7,7 +7,8 @@ import { readActionInto, readFunctionInto, readingsOf } from '../script/expressi
 import { computedFrom, noteLate } from '../script/functions';
 import { makesCollection } from '../script/lists';
 import { innerScope, type Meaning, type Scope } from '../script/scope';
-import { bare, forEachChild, type FunctionNode, isFunction, keyName, spanOf } from '../script/syntax';
+import { bare, forEachChild, type FunctionNode, isFunction, keyName, resultOf, spanOf } from '../script/syntax';
+import { foldedText } from '../script/formula';
 import { elementMembers } from './platform';
 
 export type ClassNode = t.ClassDeclaration | t.ClassExpression;
@@ -20,6 +21,8 @@ export type Role = {
   readonly member?: Partial<Pick<MemberFact, 'type' | 'kind' | 'required'>>;
   /** The inside of an object or a list is followed, too. */
   readonly isDeep?: true;
+  /** A field of the class stands before what would follow it. */
+  readonly isHidden?: true;
 };
 
 /** How a framework reads a class. */
@@ -199,6 +202,8 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
   function declareField(name: string, span: Span, role: Role, first: t.Node | undefined): void {
     if (role.kind === 'prop') {
       const value = propValue(body, name, span);
+      const held = body.values[value];
+      if (role.isHidden && held) held.plain = true;
       declareMember(name, span, role, first);
       own.set(name, { kind: 'value', value, path: [] });
       const facts = body.values[value];
@@ -237,7 +242,9 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
   }
 
   function declareGetter(name: string, get: FunctionNode, span: Span): void {
-    const value = addValue(body, { name: spoken(name), kind: 'derived', span, from: [] });
+    const result = resultOf(get);
+    const formula = result && result.type !== 'Identifier' ? foldedText(body.module.text, spanOf(result)) : '';
+    const value = addValue(body, { name: spoken(name), kind: 'derived', span, from: [], ...(formula === '' ? {} : { formula }) });
     own.set(name, { kind: 'value', value, path: [] });
     getters.set(value, get);
     body.queue.push(() => {

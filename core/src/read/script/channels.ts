@@ -118,6 +118,8 @@ function placeOfOwn(body: Body, path: readonly string[]): Place {
   if (path.length === 1) return { on: 'element', own: 'element' };
   if (path.length > 2) return { on: 'channel', name: `this.${first}` };
   if (body.root && shadowRoots.has(first)) return { on: 'element', own: body.root === 'light' ? 'element' : 'root' };
+  // A media query outlives the element that asks it.
+  if (new RegExp(`this\\.${first}\\s*=\\s*(?:window\\.)?matchMedia\\(`).test(body.module.text)) return { on: 'window' };
   const held = body.own?.(first);
   const value = held?.kind === 'value' && held.path.length === 0 ? held.value : undefined;
   return { on: 'element', ...(value !== undefined && body.values[value]?.kind === 'ref' ? { element: value } : {}) };

@@ -2,6 +2,11 @@
 const most = 400;
 const closing: Readonly<Record<string, string>> = { '(': ')', '[': ']', '{': '}' };
 
+/** The text of a computation with white space folded; empty where it is too long to be the same as another. */
+export function foldedText(text: string, { start, end }: { readonly start: number; readonly end: number }): string {
+  return end - start > most ? '' : text.slice(start, end).replace(/\s+/g, ' ').trim();
+}
+
 /**
  * The text of what a declared name is computed from, `const total = rows.length;` → `rows.length`,
  * with white space folded. Reads on from the offset behind the name; empty where no `=` follows, or

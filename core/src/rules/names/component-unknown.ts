@@ -12,9 +12,31 @@ const tagsIn = remembered(
     new Map([...model.components.values()].flatMap((one) => (one.facts.element?.tags ?? []).map((tag): [string, Component] => [tag, one]))),
 );
 
+/** Bundles of the older framework by their names in lower case: they hold newer ones, and no newer one holds them. */
+const olderNamed = remembered(
+  (model: Model): ReadonlyMap<string, Component> =>
+    new Map([...model.components.values()].filter(({ file }) => /\.cmp$/.test(file)).map((one) => [one.name.toLowerCase(), one])),
+);
+
 /** Where components are elements, a tag that nothing defines stays an element that does nothing. */
-function unknownElement({ file, node }: Use, owner: Component, tags: ReadonlyMap<string, Component>): Found[] {
+function unknownElement(model: Model, { file, node }: Use, owner: Component, tags: ReadonlyMap<string, Component>): Found[] {
   const at = locate(file, node.nameSpan);
+  const older = olderNamed(model).get(node.tag.replace(/^\w+-/, '').replace(/-/g, '').toLowerCase());
+  if (older)
+    return [
+      {
+        rule: 'layer-crossed',
+        component: owner.id,
+        subject: older.name,
+        at,
+        words: { component: owner.name, what: older.name, how: 'older' },
+        evidence: [
+          { at, text: `${owner.name} uses ${node.tag}.` },
+          { at: locate(older.file, older.facts.nameSpan), text: `${older.name} is a bundle of the older framework.` },
+        ],
+        touches: owner.id,
+      },
+    ];
   const near = nearest(node.tag, [...tags.keys()]);
   const meant = near === undefined ? undefined : tags.get(near);
   return [
@@ -54,7 +76,7 @@ export const componentUnknown: Rule = {
       const isImported = imported.includes(root);
       const isForgotten = owner.facts.registersTags === true && isImported;
       const known = traitsOf(owner).areElements ? tagsIn(model) : undefined;
-      if (known) return unknownElement(use, owner, known);
+      if (known) return unknownElement(model, use, owner, known);
       if (traitsOf(owner).registeredTags && !isForgotten && (near === undefined || names.includes(root))) return [];
       if (!/^[A-Z]/.test(root)) return [];
       const at = locate(use.file, node.nameSpan);

@@ -29,29 +29,35 @@ export const pagesCatalogue = {
     about: 'broken binding',
     title: 'Used where its kind cannot run',
     message: ({ component, what, how }) =>
-      how === 'data'
-        ? `The server hands the function ${what} to ${component}, and functions do not cross to the browser.`
-        : how === 'unstarted'
-          ? `${what} answers to people, and ${component} is never started in the browser.`
-          : how === 'async'
-            ? `${component} runs in the browser and renders ${what}, which is async.`
-            : `${component} runs on the server and has ${what}.`,
+      how === 'older'
+        ? `${component} uses ${what}, which is a bundle of the older framework.`
+        : how === 'data'
+          ? `The server hands the function ${what} to ${component}, and functions do not cross to the browser.`
+          : how === 'unstarted'
+            ? `${what} answers to people, and ${component} is never started in the browser.`
+            : how === 'async'
+              ? `${component} runs in the browser and renders ${what}, which is async.`
+              : `${component} runs on the server and has ${what}.`,
     consequence: ({ what, how }) =>
-      how === 'data'
-        ? 'The framework refuses it, and the page fails when it is asked for.'
-        : how === 'unstarted'
-          ? `The markup of ${what} is on the page, and none of its handlers runs.`
-          : how === 'async'
-            ? 'Only a server waits for a component; in the browser the framework refuses it.'
-            : 'The framework refuses it: functions cannot be sent to the browser, and the server keeps no state.',
+      how === 'older'
+        ? `A bundle of the older framework may hold a newer one, and not the other way round: the template cannot be compiled.`
+        : how === 'data'
+          ? 'The framework refuses it, and the page fails when it is asked for.'
+          : how === 'unstarted'
+            ? `The markup of ${what} is on the page, and none of its handlers runs.`
+            : how === 'async'
+              ? 'Only a server waits for a component; in the browser the framework refuses it.'
+              : 'The framework refuses it: functions cannot be sent to the browser, and the server keeps no state.',
     fix: ({ component, what, how }) =>
-      how === 'data'
-        ? `Hand over plain data, and put ${what} into a module that both halves import.`
-        : how === 'unstarted'
-          ? `Let the page start in the browser, or make of ${what} a link or a form.`
-          : how === 'async'
-            ? `Render ${what} on the server, and give it to ${component} as content.`
-            : `Move this part of ${component} into a file that begins with 'use client', or mark the function with 'use server'.`,
+      how === 'older'
+        ? `Write ${what} anew as a bundle of the newer framework, or put ${component} into it.`
+        : how === 'data'
+          ? `Hand over plain data, and put ${what} into a module that both halves import.`
+          : how === 'unstarted'
+            ? `Let the page start in the browser, or make of ${what} a link or a form.`
+            : how === 'async'
+              ? `Render ${what} on the server, and give it to ${component} as content.`
+              : `Move this part of ${component} into a file that begins with 'use client', or mark the function with 'use server'.`,
     help: {
       what: 'A component that runs on the server holds state, listens to an event of an element, or gives a function to a component that is marked for the client; the server’s half of a page hands a function to the other; an async component is rendered in the browser; a part that answers to people stands on a page that is never started there.',
       why: 'What runs on the server is sent as markup. Functions and state stay behind.',

@@ -34,6 +34,8 @@ function isRead(component: Component, prop: ContractMember): boolean {
 /** It may be left out: so it is declared, or it has a default, or nothing is declared and the markup asks whether it is there. */
 function isOptional({ facts }: Component, { key, required, fallback }: ContractMember): boolean {
   if (required !== 'unknown' || fallback !== undefined) return required === 'no' || fallback !== undefined;
+  // Of an element nothing is required by declaration.
+  if (facts.element) return true;
   const at = indexOf(facts).props.get(key);
   let isAsked = false;
   walkTemplate(facts.template, (node) => {

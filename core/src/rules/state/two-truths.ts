@@ -51,7 +51,8 @@ function askedByFunctions(model: Model, { facts, file }: Component): Copy[] {
       return called.length === 1 ? called[0]?.value : undefined;
     };
     const asked = (called: number | undefined): Copy[] => {
-      const origin = called === undefined ? undefined : requestOf(model, file, facts.values[called]?.source);
+      const held = called === undefined ? undefined : facts.values[called];
+      const origin = held?.kind === 'module' && held.origin ? held.origin : requestOf(model, file, held?.source);
       return origin ? [{ origin, state, name, span }] : [];
     };
     for (const { changes, invokes } of facts.actions)

@@ -103,7 +103,7 @@ export function readElement(
     },
   };
   const rules: ClassRules = {
-    roleOf: roleOf(declared, one.hole !== undefined),
+    roleOf: roleOf(declared, one.hole !== undefined, /\.[cm]?tsx?$/.test(read.facts.file)),
     lifecycle,
     gives: (method) => methods.has(method),
     field: 'state',

@@ -137,10 +137,11 @@ function withType(property: Property, member: ClassMember): Property {
 /** Members that are told by decorators of their own. */
 const apart = /^(?:consume|provide|query|queryAsync|queryAll|queryAssignedElements|queryAssignedNodes)$/;
 
-/** What a member of a class is to users and to the framework; `isMade` of a class that a function makes of another one. */
+/** What a member of a class is to users and to the framework; `isMade` of a class that a function makes of another one, `isTyped` of a script with types. */
 export function roleOf(
   { properties, isReactive }: Declared,
   isMade: boolean,
+  isTyped: boolean,
 ): (name: string, members: readonly ClassMember[]) => Role | undefined {
   return (name, members) => {
     const decorators = members.flatMap((one) => [...decoratorsOf(one).keys()]);
@@ -148,7 +149,9 @@ export function roleOf(
     const property = properties.get(name);
     if (property) {
       if (property.isState) return { kind: 'state' };
-      return { kind: 'prop', member: memberOf(property) };
+      // A field of a class defines its own property, which hides the one that is followed; types may be compiled to assignments.
+      const hides = !isTyped && members.some((one) => one.type === 'ClassProperty' && (one.decorators ?? []).length === 0);
+      return { kind: 'prop', member: memberOf(property), ...(hides ? { isHidden: true as const } : {}) };
     }
     if (decorators.some((one) => apart.test(one))) return { kind: 'state' };
     if (name.startsWith('#') || name.startsWith('_')) return isReactive || isMade ? { kind: 'plain' } : undefined;

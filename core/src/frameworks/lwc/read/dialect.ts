@@ -9,6 +9,8 @@ type Call = t.CallExpression | t.OptionalCallExpression;
 
 const messages = /^lightning\/(?:messageService|empApi)$/;
 const own = /^(?!lightning\/|lwc\/)[a-z]\w*\/[A-Za-z_]\w*$/;
+/** Modules whose calls are followed: those of the project, and methods of its server. */
+const followed = new RegExp(`${own.source}|^@salesforce/apex/`);
 const sends = /^(?:fire|publish|emit|dispatch|send|notify|broadcast)\w*$/;
 const hears = /^(?:register|subscribe|listen|on|addListener)\w*$/;
 const ends = /^un(?:register|subscribe|listen)\w*$/;
@@ -102,4 +104,4 @@ function readCall(
 }
 
 /** What the reading of expressions must know of this framework. */
-export const lwcDialect: Dialect = { ...channelDialect, call: readCall, raisesOnSelf: true, propsWritable: true, ownModules: own };
+export const lwcDialect: Dialect = { ...channelDialect, call: readCall, raisesOnSelf: true, propsWritable: true, ownModules: followed };

@@ -1,4 +1,4 @@
-import type { ComponentFacts, FileFacts, MemberFact, NameFact, Problem } from '../../../model/facts';
+import type { ComponentFacts, FileFacts, MemberFact, NameFact, Problem, ValueFact } from '../../../model/facts';
 import { directoryOf } from '../../../model/paths';
 import type { FilePath, Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
@@ -25,7 +25,7 @@ import { addModuleBody, type ReadModule, readModuleHead } from '../../../read/sc
 import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, keyName, spanOf } from '../../../read/script/syntax';
 import { annotatedType } from '../../../read/elements/types';
-import { attributeOf, bundleOf } from '../names';
+import { attributeOf, bundleOf, platformAttribute } from '../names';
 import { lwcDialect } from './dialect';
 import { type LwcMarkup, readNodes } from './template';
 
@@ -184,6 +184,11 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
       eventName: (member) => member.name,
     };
   });
+  for (const value of component.values as Writable<ValueFact>[]) {
+    // A method of the server, asked by its name.
+    const from = value.kind === 'module' ? module.imported.get(value.source ?? value.name)?.from : undefined;
+    if (from?.startsWith('@salesforce/apex/')) value.origin = { kind: 'query', what: from.slice('@salesforce/apex/'.length) };
+  }
   alwaysRun(component, read_, body, /^(?:connectedCallback|renderedCallback|constructor)$/);
   const again = setAgain(component, read_, /^renderedCallback$/);
   const full: Writable<ComponentFacts> = {
@@ -208,7 +213,7 @@ function commonAttributes(members: readonly MemberFact[]): Record<string, string
     name.replace(/^aria[A-Z]\w*/, (aria) => `aria-${aria.slice('aria'.length).toLowerCase()}`),
     name,
   ]);
-  const all = named.map(([written, name]): [string, string] => [attributeOf(written), name]);
+  const all = named.map(([written, name]): [string, string] => [platformAttribute(written) ?? attributeOf(written), name]);
   return Object.fromEntries(all.filter(([attribute]) => isCommonAttribute(attribute)));
 }
 
