@@ -33,7 +33,12 @@ function built(edition: string): string {
   return done.stdout + done.stderr;
 }
 
-const pages = { react: ['TodayPage', 'LockPage', 'RosterPage'], vue: ['TodayPage', 'LockPage', 'RosterPage'], svelte: ['App'], elements: ['index.html', 'roster.html'] };
+const pages = {
+  react: ['TodayPage', 'LockPage', 'RosterPage'],
+  vue: ['TodayPage', 'LockPage', 'RosterPage'],
+  svelte: ['App'],
+  elements: ['index.html', 'roster.html'],
+};
 const line = ({ rule, file, component, subject }: Planted): string => [rule, file, component, subject].join(' ');
 
 function plantedIn(framework: string): Planted[] {

@@ -272,7 +272,12 @@ function linkContexts(files: ReadonlyMap<FilePath, FileFacts>, names: Names): Ma
     for (const shared of facts.shared) {
       if (shared.kind !== 'context') continue;
       const id = sharedId(facts.file, shared.name);
-      contexts.set(id, { id, name: shared.name === 'default' ? (shared.said ?? shared.name) : shared.name, declared: locate(facts.file, shared.span), fallback: shared.fallback });
+      contexts.set(id, {
+        id,
+        name: shared.name === 'default' ? (shared.said ?? shared.name) : shared.name,
+        declared: locate(facts.file, shared.span),
+        fallback: shared.fallback,
+      });
     }
   }
   return contexts;

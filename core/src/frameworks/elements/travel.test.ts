@@ -27,7 +27,7 @@ function told(files: Files, ask: string): string[] {
     (file) => texts.get(file),
     (file, offset) => lineAt(lineStarts(texts.get(file) ?? ''), offset),
   ).ask(ask);
-  return 'entry' in answer ? answer.entry.rungs.map(({ component = '', how }) => `${component} ${how}`) : [answer.text];
+  return 'entry' in answer ? answer.entry.rungs.map(({ component = '', how }) => `${component} ${how}`) : [];
 }
 
 const open = "  constructor() { super(); this.attachShadow({ mode: 'open' }).innerHTML = ";

@@ -13,7 +13,9 @@ export const lwc: Adapter = {
   name: 'Lightning web components',
   files: /\.html$|\.js-meta\.xml$|\.(?:cmp|app)$/,
   isOwn: (file, text) => file.endsWith('.xml') || isOlderMarkup(file) || /^\s*(?:<!--[\s\S]*?-->\s*)*<template\b/i.test(text),
-  ownPackages: /^(?:lwc|lightning|@salesforce)(?:\/|$)/,
+  // Packages of the registry bear the platform’s name as well.
+  ownPackages:
+    /^(?:lwc|lightning)(?:\/|$)|^@salesforce\/(?:apex|schema|label|resourceUrl|messageChannel|user|userPermission|customPermission|i18n|client|community|site)(?:\/|\.|$)/,
   readsScript: isLwcScript,
   beside: (file, all) => (isOlderMarkup(file) ? olderBeside(file, all) : filesBeside(file, all)),
   read: (file, text, beside) =>

@@ -291,3 +291,13 @@ describe('bundles of the older framework', () => {
     expect(found(files)).toEqual(['layer-crossed Gate']);
   });
 });
+
+test('a package of the registry that bears the platform’s name makes no bundle of a component', () => {
+  const { model } = analyseFiles({
+    'src/main.jsx':
+      "import { createRoot } from 'react-dom/client';\nimport { App } from './App';\ncreateRoot(document.body).render(<App />);\n",
+    'src/App.jsx':
+      "import { useBasket } from '@salesforce/commerce-sdk-react';\nexport function App() { const basket = useBasket(); return <p>{basket.total}</p>; }\n",
+  });
+  expect([...model.components.values()].map(({ name, framework }) => `${name} ${framework}`)).toContain('App react');
+});

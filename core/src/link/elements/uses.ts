@@ -124,7 +124,8 @@ function nodeWithUses(node: TemplateNode, file: FilePath, find: FindDefined, isF
       const defined = node.tag === '' ? undefined : find(file, node.tag);
       const whole = { ...node, bindings: same ? node.bindings : bindings };
       const spelt = defined || !isFramework ? undefined : find(file, tagOf(node.tag));
-      if (spelt) return { ...whole, tag: foreignName(spelt.file, spelt.facts.local), children, bindings: bound(whole, spelt, true, outside) };
+      if (spelt)
+        return { ...whole, tag: foreignName(spelt.file, spelt.facts.local), children, bindings: bound(whole, spelt, true, outside) };
       if (!defined) return same && children === node.children ? node : { ...whole, children };
       return { ...whole, children, bindings: bound(whole, defined, isFramework, outside) };
     }

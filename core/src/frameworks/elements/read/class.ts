@@ -78,14 +78,13 @@ export function readElement(
   const isInheriting = bases.length > 0 || one.hole !== undefined;
   const handles = newHandles(stored, parentsIn(node));
   const methods = markupMethods(node);
-  let markup: ElementMarkup | undefined;
   const body = newBody(
     module,
-    dialectOf(() => markup as ElementMarkup, handles),
+    dialectOf(() => markup, handles),
   );
   body.root = declared.root;
   const outer = innerScope();
-  markup = {
+  const markup: ElementMarkup = {
     body,
     text: module.text,
     lang: 'ts',
@@ -112,13 +111,12 @@ export function readElement(
     inherited,
     unknown: isInheriting ? 'inherited' : 'outside',
   };
-  const read_ = readElementClass(body, node, rules);
-  const gives = readContexts(body, node, read_, program, one.name);
-  declareProperties(body, read_, declared);
-  readQueries(body, handles, node, read_);
-  readObserved(body, read_, declared);
-  const own = markup;
-  const rendered = renderedBy(own, methods, read_);
+  const ofClass = readElementClass(body, node, rules);
+  const gives = readContexts(body, node, ofClass, program, one.name);
+  declareProperties(body, ofClass, declared);
+  readQueries(body, handles, node, ofClass);
+  readObserved(body, ofClass, declared);
+  const rendered = renderedBy(markup, methods, ofClass);
   const component = assembleComponent(body, (raises) => {
     const template = [...rendered, ...handles.template];
     settleHandles(body, handles, template);
@@ -134,9 +132,9 @@ export function readElement(
       template: provided(gives, template),
       slots,
       members: [
-        ...read_.members.values(),
-        ...attributeMembers(body, read_, declared),
-        ...contractEvents(raises, read_.members),
+        ...ofClass.members.values(),
+        ...attributeMembers(body, ofClass, declared),
+        ...contractEvents(raises, ofClass.members),
         ...slots.map((slot): MemberFact => ({
           key: slot.key,
           name: slot.key.slice('slot:'.length),
@@ -148,22 +146,22 @@ export function readElement(
       eventName: (member) => member.name,
     };
   });
-  alwaysRun(component, read_, body, /^(?:connectedCallback|firstUpdated|constructor)$/);
+  alwaysRun(component, ofClass, body, /^(?:connectedCallback|firstUpdated|constructor)$/);
   const full: Writable<ComponentFacts> = {
     ...component,
     element: {
       root: declared.root,
-      attributes: attributesOf(body, read_, declared),
+      attributes: attributesOf(body, ofClass, declared),
       keepsContent: true,
-      ...namesOf(read_),
+      ...namesOf(ofClass),
       ...(one.hole === undefined ? {} : { isAbstract: true as const }),
       ...(/\brequestUpdate\b/.test(text) ? { rendersByHand: true as const } : {}),
     },
   };
-  const again = declared.isReactive ? setAgain(component, read_, /^updated$/) : [];
+  const again = declared.isReactive ? setAgain(component, ofClass, /^updated$/) : [];
   if (again.length > 0) full.again = again;
   if (bases.length > 0) full.bases = bases;
-  const unmentioned = unmentionedOf([...read_.members.values()], [text]);
+  const unmentioned = unmentionedOf([...ofClass.members.values()], [text]);
   if (unmentioned.length > 0) full.unmentioned = unmentioned;
   return full;
 }

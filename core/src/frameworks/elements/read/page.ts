@@ -74,11 +74,10 @@ export function readPage(file: FilePath, text: string): FileFacts {
   const declared = declarationsOf(statements);
   const module = moduleScope(program, text, declared, imports);
   const handles = newHandles(new Map(), parentsIn(program));
-  let markup: ElementMarkup | undefined;
-  const dialect: Dialect = handlesDialect(() => markup as ElementMarkup, handles);
+  const dialect: Dialect = handlesDialect(() => markup, handles);
   const body = newBody(module, dialect);
   const scope = innerScope();
-  markup = {
+  const markup: ElementMarkup = {
     body,
     text,
     lang: 'js',

@@ -4,12 +4,12 @@ import type { FilePath, Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import { assembleComponent } from '../../../read/component';
 import { basesOf, classesIn, type DeclaredClass } from '../../../read/elements/bases';
-import { namesOf } from '../../../read/elements/class';
 import {
   type ClassMember,
   type ClassNode,
   type ClassRules,
   decoratorsOf,
+  namesOf,
   readElementClass,
   type ReadClass,
   type Role,
@@ -138,9 +138,9 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
     inherited,
     unknown: hasOwnBases ? 'inherited' : 'nothing',
   };
-  const read_ = readElementClass(body, node, rules);
-  readWires(body, node, read_);
-  exposeMethods(body, node, read_);
+  const ofClass = readElementClass(body, node, rules);
+  readWires(body, node, ofClass);
+  exposeMethods(body, node, ofClass);
   const refs = new Map<string, number>();
   const refOf = (ref: string, span: Span): number => {
     const known = refs.get(ref);
@@ -149,9 +149,9 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
     refs.set(ref, value);
     return value;
   };
-  read_.own.set('refs', { kind: 'members', of: (ref, span) => ({ kind: 'value', value: refOf(ref, span), path: [] }) });
+  ofClass.own.set('refs', { kind: 'members', of: (ref, span) => ({ kind: 'value', value: refOf(ref, span), path: [] }) });
   const undeclared: NameFact[] = [];
-  const scope = templateScope(read_, undeclared, hasOwnBases, body);
+  const scope = templateScope(ofClass, undeclared, hasOwnBases, body);
   const problems: Problem[] = [];
   const template = unit.parts.flatMap((part) => {
     const markup: LwcMarkup = { body, text: unit.text, lang: 'ts', problems, event: 'event', refOf };
@@ -171,8 +171,8 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
       template,
       slots,
       members: [
-        ...memberList(read_),
-        ...contractEvents(raises, read_.members),
+        ...memberList(ofClass),
+        ...contractEvents(raises, ofClass.members),
         ...slots.map((slot): MemberFact => ({
           key: slot.key,
           name: slot.key.slice('slot:'.length),
@@ -189,15 +189,15 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
     const from = value.kind === 'module' ? module.imported.get(value.source ?? value.name)?.from : undefined;
     if (from?.startsWith('@salesforce/apex/')) value.origin = { kind: 'query', what: from.slice('@salesforce/apex/'.length) };
   }
-  alwaysRun(component, read_, body, /^(?:connectedCallback|renderedCallback|constructor)$/);
-  const again = setAgain(component, read_, /^renderedCallback$/);
+  alwaysRun(component, ofClass, body, /^(?:connectedCallback|renderedCallback|constructor)$/);
+  const again = setAgain(component, ofClass, /^renderedCallback$/);
   const full: Writable<ComponentFacts> = {
     ...component,
-    element: { root: body.root, attributes: commonAttributes(memberList(read_)), ...namesOf(read_) },
+    element: { root: body.root, attributes: commonAttributes(memberList(ofClass)), ...namesOf(ofClass) },
   };
   if (again.length > 0) full.again = again;
   const { start, end } = spanOf(node);
-  const unmentioned = unmentionedOf(memberList(read_), [unit.text.slice(start, end), ...unit.parts.map((part) => part.text)]);
+  const unmentioned = unmentionedOf(memberList(ofClass), [unit.text.slice(start, end), ...unit.parts.map((part) => part.text)]);
   if (unmentioned.length > 0) full.unmentioned = unmentioned;
   if (undeclared.length > 0) full.undeclared = undeclared;
   if (hasOwnBases) full.bases = bases;
