@@ -11,6 +11,7 @@ import {
 } from '../read/mentions';
 import type { Beside } from '../read/elements/unit';
 import { tooDeep } from '../read/script/parse';
+import { noFacts } from '../model/no-facts';
 import { directoryOf } from '../model/paths';
 import type { FilePath } from '../model/span';
 import { filesBeside, readerOf, traitsOf } from './registry';
@@ -56,21 +57,7 @@ function withMentions(facts: FileFacts, text: string): FileFacts {
  */
 export function readFile(file: string, text: string, beside: Beside = []): FileFacts {
   const reader = readerOf(file, () => text);
-  const empty: FileFacts = {
-    file,
-    framework: 'script',
-    problems: [],
-    imports: [],
-    exports: [],
-    types: [],
-    components: [],
-    shared: [],
-    roots: [],
-    routes: [],
-    ambient: [],
-    aliases: [],
-    makers: [],
-  };
+  const empty = noFacts(file);
   if (!reader) return empty;
   try {
     return withMentions(reader.read(file, text, beside), text);

@@ -1,9 +1,7 @@
 import type * as t from '@babel/types';
-import type { AgainFact, ComponentFacts, TemplateNode } from '../../model/facts';
-import type { Span } from '../../model/span';
-import { contains } from '../../model/span';
+import type { AgainFact, ComponentFacts, TemplateNode, ValueFact } from '../../model/facts';
+import { contains, type Span } from '../../model/span';
 import type { Writable } from '../../model/writable';
-import type { ValueFact } from '../../model/facts';
 import { walkTemplate } from '../../model/walk';
 import type { Body } from '../script/body';
 import { bare, isFunction, spanOf } from '../script/syntax';

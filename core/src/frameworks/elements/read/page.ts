@@ -1,4 +1,5 @@
 import type { ComponentFacts, FileFacts, ImportFact, Problem } from '../../../model/facts';
+import { noFacts } from '../../../model/no-facts';
 import type { FilePath } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import { assembleComponent } from '../../../read/component';
@@ -14,22 +15,6 @@ import { innerScope } from '../../../read/script/scope';
 import { spanOf } from '../../../read/script/syntax';
 import { handlesDialect, newHandles, parentsIn, settleHandles } from './handles';
 import { type ElementMarkup, markupOfPage } from './markup';
-
-const empty = (file: FilePath): FileFacts => ({
-  file,
-  framework: 'script',
-  problems: [],
-  imports: [],
-  exports: [],
-  types: [],
-  components: [],
-  shared: [],
-  roots: [],
-  routes: [],
-  ambient: [],
-  aliases: [],
-  makers: [],
-});
 
 /** The module that a script of a page loads, as a file beside it would import it. */
 function loaded(text: string, script: HtmlElement): ImportFact | undefined {
@@ -57,7 +42,7 @@ export function readPage(file: FilePath, text: string): FileFacts {
     if (element.tag.toLowerCase() === 'script') scripts.push(element);
   });
   if (!holdsElements && !scripts.some((one) => /createElement|customElements|innerHTML/.test(text.slice(one.span.start, one.span.end))))
-    return empty(file);
+    return noFacts(file);
   const problems: Problem[] = [];
   const programs = scripts.flatMap((script) => {
     const [content] = script.children;
@@ -116,7 +101,7 @@ export function readPage(file: FilePath, text: string): FileFacts {
     };
   });
   return {
-    ...empty(file),
+    ...noFacts(file),
     framework: 'elements',
     problems,
     imports: [...imports, ...scripts.flatMap((one) => loaded(text, one) ?? [])],

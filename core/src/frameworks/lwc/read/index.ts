@@ -1,4 +1,5 @@
 import type { ComponentFacts, FileFacts, MemberFact, NameFact, Problem, ValueFact } from '../../../model/facts';
+import { noFacts } from '../../../model/no-facts';
 import { directoryOf } from '../../../model/paths';
 import type { FilePath, Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
@@ -80,23 +81,7 @@ export function readLwcScript(file: FilePath, text: string, beside: Beside): Fil
 }
 
 /** The template of a bundle is read with its class. */
-export function readLwcTemplate(file: FilePath): FileFacts {
-  return {
-    file,
-    framework: 'script',
-    problems: [],
-    imports: [],
-    exports: [],
-    types: [],
-    components: [],
-    shared: [],
-    roots: [],
-    routes: [],
-    ambient: [],
-    aliases: [],
-    makers: [],
-  };
-}
+export const readLwcTemplate = noFacts;
 
 const extendsElement = (node: ClassNode): boolean => node.superClass !== null && node.superClass !== undefined;
 
