@@ -27,33 +27,33 @@ function answersOf({ values, actions }: Bodies, action: number): readonly Readin
 const runOf = ({ values }: Pick<ComponentFacts, 'values'>, { action, reading }: HearFact): number | undefined =>
   action ?? (reading && reading.path.length === 0 ? values[reading.value]?.action : undefined);
 
-/** The names of the events by which something is asked for, of all files, and how far those go: out of shadow trees, or not. */
-export function askedNames(files: Files): Map<string, 'document' | 'root'> {
+/** Events by which something is asked for, with how far they go: out of shadow trees, or not; and all that are sent at all. */
+export type Asked = { readonly asked: ReadonlyMap<string, 'document' | 'root'>; readonly sent: ReadonlySet<string> };
+
+/** The names of the events by which something is asked for, of all files. */
+export function askedNames(files: Files): Asked {
   const asked = new Map<string, 'document' | 'root'>();
+  const sent = new Set<string>();
   for (const { components } of files.values())
     for (const { actions } of components)
       for (const { sends } of actions)
         for (const send of sends) {
           const event = send.channel.event ?? '';
+          sent.add(event);
           if (isAsking(send)) asked.set(event, send.composed === false && asked.get(event) !== 'document' ? 'root' : 'document');
         }
-  return asked;
+  return { asked, sent };
 }
 
 const isAsking = ({ asks, bubbles, channel }: SendFact): boolean =>
   asks === true && bubbles && channel.on === 'element' && channel.event !== undefined && !channel.event.includes('{');
 
 /** What a component answers: the events of those that ask from below, each with what it gives back. */
-function answeredBy(
-  files: Files,
-  names: Names,
-  file: FilePath,
-  facts: ComponentFacts,
-  asked: ReadonlyMap<string, 'document' | 'root'>,
-): ProvideFact[] {
+function answeredBy(files: Files, names: Names, file: FilePath, facts: ComponentFacts, { asked, sent }: Asked): ProvideFact[] {
   const found = new Map<string, ProvideFact>();
   const add = (event: string, span: ProvideFact['span'], readings: readonly Reading[]): void => {
-    if (asked.has(event) && !found.has(event))
+    // What nobody sends is answered for nobody.
+    if ((asked.has(event) || !sent.has(event)) && !found.has(event))
       found.set(event, { key: `key:'${event}'`, span, readings, ...(asked.get(event) === 'root' ? { withinRoot: true as const } : {}) });
   };
   facts.actions.forEach((action) => {
@@ -66,7 +66,8 @@ function answeredBy(
     }
     for (const { event, span, readings } of answeredFor(files, names, action.span.file ?? file, facts, action)) add(event, span, readings);
   });
-  return [...found.values()];
+  // Who answers no question that is asked answers none at all: it may listen to the platform.
+  return [...found.keys()].some((event) => asked.has(event)) ? [...found.values()] : [];
 }
 
 /** What a function of a module answers for the component that it is handed: `answer(this, FARE, give)`. */
@@ -130,13 +131,7 @@ function takenBy({ actions, values }: ComponentFacts): ValueFact[] {
 }
 
 /** The facts of a component with what it asks for and answers by events: an answer stands around its markup as what any provider gives. */
-export function withRequests(
-  files: Files,
-  names: Names,
-  file: FilePath,
-  facts: ComponentFacts,
-  asked: ReadonlyMap<string, 'document' | 'root'>,
-): ComponentFacts {
+export function withRequests(files: Files, names: Names, file: FilePath, facts: ComponentFacts, asked: Asked): ComponentFacts {
   const gives = answeredBy(files, names, file, facts, asked);
   const takes = takenBy(facts);
   if (gives.length === 0 && takes.length === 0) return facts;

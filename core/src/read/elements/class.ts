@@ -125,6 +125,16 @@ function writtenNames(node: ClassNode): Map<string, Span> {
   return found;
 }
 
+/** `{ handleEvent: (event) => … }`: the function of an object that is told of events. */
+function toldOf(node: t.Node): FunctionNode | undefined {
+  for (const one of node.type === 'ObjectExpression' ? node.properties : []) {
+    if (one.type === 'SpreadElement' || keyName(one) !== 'handleEvent') continue;
+    const fn = one.type === 'ObjectMethod' ? one : bare(one.value);
+    return isFunction(fn) ? fn : undefined;
+  }
+  return undefined;
+}
+
 /** A member’s name without the mark of a private one. */
 const spoken = (name: string): string => name.replace(/^(?:#_?|_{1,2}(?=[A-Za-z]))/, '');
 
@@ -211,6 +221,11 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
       return;
     }
     const holds = first && bare(first);
+    const told = holds && toldOf(holds);
+    if (told) {
+      declareMethod(name, told, span);
+      return;
+    }
     const value = addValue(body, {
       name: spoken(name),
       kind: 'state',

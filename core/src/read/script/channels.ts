@@ -88,8 +88,11 @@ const shadowRoots: ReadonlySet<string> = new Set(['shadowRoot', 'renderRoot', 't
 function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope, first?: t.Node): Place | undefined {
   if (base.type === 'ThisExpression' && path.length === 2 && isForAll(body, path[0] ?? '')) return { on: 'channel', name: path[0] ?? '' };
   if (base.type === 'ThisExpression') return placeOfOwn(body, path);
-  if (base.type !== 'Identifier')
-    return path.at(-1) === 'dispatchEvent' || path.at(-1) === 'addEventListener' ? { on: 'element' } : undefined;
+  if (base.type !== 'Identifier') {
+    if (path.at(-1) !== 'dispatchEvent' && path.at(-1) !== 'addEventListener') return undefined;
+    const [held] = body.own && path.length === 1 ? readingsOf(body, base, scope) : [];
+    return { on: 'element', ...(held && body.values[held.value]?.kind === 'ref' ? { element: held.value } : {}) };
+  }
   if (path.length === 0) {
     if (base.name === 'addEventListener' || base.name === 'dispatchEvent') return { on: 'window' };
     const isOfModule =
