@@ -227,6 +227,14 @@ describe('what is found in bundles', () => {
       }),
       ['two-truths Boats.load'],
     ],
+    [
+      'a text that says false, which is a true one',
+      bundles({
+        board: board('<c-note open="false"></c-note><c-note open="true"></c-note><c-note open></c-note>'),
+        note: { js: '  @api open = false;', html: '<p lwc:if={open}>open</p>' },
+      }),
+      ['prop-kind open'],
+    ],
     ['content where no slot is', bundles({ board: board('<c-note>read me</c-note>'), note: {} }), ['slot-nowhere default']],
     [
       'an event name that no template can listen to',

@@ -68,6 +68,8 @@ function mismatch(
     const isTaken = !prop?.kinds || !given || convertsTo(prop.kinds, String(given.value), binding.asAttribute);
     return isTaken || !prop?.kinds ? undefined : { prop, kinds: prop.kinds, value: given.value };
   }
+  // A text that says true is taken for true.
+  if (binding.asAttribute && given?.value === 'true' && prop?.kinds?.has('flag')) return undefined;
   if (!prop?.kinds || !given || takes(prop.kinds, given.value, traitsOf(target).flagsFromText, binding.to.name)) return undefined;
   return { prop, kinds: prop.kinds, value: given.value };
 }

@@ -1,6 +1,7 @@
 import type { ComponentFacts, FileFacts, MemberFact, NameFact, Problem, ValueFact } from '../../../model/facts';
 import { noFacts } from '../../../model/no-facts';
 import { directoryOf } from '../../../model/paths';
+import type { TypeExpr } from '../../../model/types';
 import type { FilePath, Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import { assembleComponent } from '../../../read/component';
@@ -87,12 +88,16 @@ const extendsElement = (node: ClassNode): boolean => node.superClass !== null &&
 
 const offered = (meta: string | undefined): boolean => meta !== undefined && /<isExposed>\s*true\s*<\/isExposed>/.test(meta);
 
+/** A field that begins as true or false is a flag. */
+const flagOf = (member: ClassMember): TypeExpr | undefined =>
+  member.type === 'ClassProperty' && member.value?.type === 'BooleanLiteral' ? { kind: 'primitive', name: 'boolean' } : undefined;
+
 function roleOf(_: string, members: readonly ClassMember[]): Role | undefined {
   const decorators = new Map(members.flatMap((one) => [...decoratorsOf(one)]));
   const isMethod = members.some((one) => one.type === 'ClassMethod' && one.kind === 'method');
   if (decorators.has('wire')) return isMethod ? undefined : { kind: 'own' };
   if (decorators.has('api') && !isMethod) {
-    const type = members.map((one) => annotatedType(one)).find((one) => one !== undefined);
+    const type = members.map((one) => annotatedType(one) ?? flagOf(one)).find((one) => one !== undefined);
     return { kind: 'prop', ...(type ? { member: { type } } : {}) };
   }
   if (decorators.has('track')) return { kind: 'state', isDeep: true };
