@@ -54,6 +54,10 @@ export type LinkConventions = {
   readonly folders?: Readonly<Record<string, string>>;
   /** Modules that stand for files by their place alone, for a project's files: a namespace and a name. */
   readonly moduleFile?: (files: ReadonlySet<FilePath>) => (specifier: string) => FilePath | undefined;
+  /** Classes that bring nothing to what extends them that users could give: by their packages, or by their names where nothing imports them. */
+  readonly plainBases?: { readonly modules: RegExp; readonly names: RegExp };
+  /** Events for which the platform listens, by their names. */
+  readonly heardOutside?: RegExp;
   /** Files that only a router shows: what another one hands to them is of another address. */
   readonly routerFiles?: RegExp;
   /** Whether a name of a package gives the route that is shown. */

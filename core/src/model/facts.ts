@@ -226,6 +226,8 @@ export type ElementFact = {
   readonly keepsContent?: true;
   /** Nothing stands for its tag: others extend it. */
   readonly isAbstract?: true;
+  /** It is of an older layer of the framework: it holds newer ones, and no newer one holds it. */
+  readonly isOlder?: true;
   /** Its class asks for the markup anew itself, whatever the framework notices. */
   readonly rendersByHand?: true;
   /** Properties whose setter is its own, so that who writes them of itself runs that. */

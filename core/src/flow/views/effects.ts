@@ -59,7 +59,8 @@ export function hangEffects(ways: FlowQueries, above: Draft, frame: Frame, actio
     const reached = hearers.filter((one) => reaches(graph, { frame, action, send }, one));
     const sent: Step = { kind: 'publishes', how: 'same', at: codeAt(frame, send.span), frame: frame.index, name };
     const stop = stopOf(graph, frame, send);
-    const unheard: Step = { ...sent, ending: channel === undefined ? 'unknown' : 'unheard', ...(stop === undefined ? {} : { by: stop }) };
+    const unheard: Step =
+      channel === undefined ? { ...sent, ending: 'unknown' } : { ...sent, ending: 'unheard', ...(stop === undefined ? {} : { by: stop }) };
     const draft = draftOf(graph, reached.length > 0 ? sent : unheard, name);
     above.below.push(draft);
     for (const one of reached) {

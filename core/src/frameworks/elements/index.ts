@@ -3,6 +3,7 @@ import { parseHtml } from '../../read/markup/html';
 import { parseScriptBare } from '../../read/script/parse';
 import { isFunctionType } from '../conventions';
 import type { Adapter } from '../adapter';
+import { elementTraits } from '../element-traits';
 import { placedPages, registeredTags } from './link';
 import { isElementsScript, readElementsScript } from './read';
 import { readPage } from './read/page';
@@ -28,35 +29,16 @@ export const elements: Adapter = {
     classProp: 'class',
     placedPages,
     registeredTags,
+    plainBases: { modules: /^(?:lit|lit-element|@lit\/.*)$/, names: /^(?:HTML\w*Element|LitElement|ReactiveElement|Element)$/ },
   },
   traits: {
+    ...elementTraits,
     markup: 'expression',
-    propsByDeclaration: true,
     endOfLife: /^(?:disconnectedCallback|hostDisconnected)$/,
     startOfLife: /^(?:constructor|connectedCallback|firstUpdated)$/,
-    beforeMarkup: /^(?:constructor|connectedCallback)$/,
-    routeOutlet: /^$/,
-    tableOutlet: /^$/,
-    rerender: 'component',
-    slotsRunLate: false,
-    mutation: 'seen',
-    storesComeApart: false,
-    stateByName: false,
     contextsByText: false,
-    effects: 'tracked',
     keys: 'position',
-    flagsFromText: false,
-    onlyProps: false,
-    controlledFields: false,
-    followedProps: true,
-    focusBubbles: false,
-    fallThrough: false,
-    registeredTags: true,
-    twoWay: 'none',
-    namedSlots: true,
-    areElements: true,
     attributesConvert: true,
-    fragments: false,
   },
   write: {
     member: (key) => {

@@ -27,7 +27,8 @@ function told(files: Files, ask: string): string[] {
     (file) => texts.get(file),
     (file, offset) => lineAt(lineStarts(texts.get(file) ?? ''), offset),
   ).ask(ask);
-  return 'entry' in answer ? answer.entry.rungs.map(({ component = '', how }) => `${component} ${how}`) : [];
+  if (!('entry' in answer)) throw new Error(`There is no answer to ${ask}.`);
+  return answer.entry.rungs.map(({ component = '', how }) => `${component} ${how}`);
 }
 
 const open = "  constructor() { super(); this.attachShadow({ mode: 'open' }).innerHTML = ";

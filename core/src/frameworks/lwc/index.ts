@@ -3,6 +3,7 @@ import { parseHtml } from '../../read/markup/html';
 import { parseScriptBare } from '../../read/script/parse';
 import { isFunctionType } from '../conventions';
 import type { Adapter } from '../adapter';
+import { elementTraits } from '../element-traits';
 import { moduleFile, placedPages, registeredTags } from './link';
 import { attributeOf } from './names';
 import { isOlderMarkup, olderBeside, readOlder } from './read/older';
@@ -39,37 +40,19 @@ export const lwc: Adapter = {
     classProp: 'class',
     placedPages,
     registeredTags,
+    plainBases: { modules: /^(?:lwc|lightning\/(?:navigation|modal|refresh|flowSupport))$/, names: /^LightningElement$/ },
+    heardOutside: /^(?:lightning__|force|aura)/,
     moduleFile,
   },
   traits: {
+    ...elementTraits,
     markup: 'directives',
-    propsByDeclaration: true,
     endOfLife: /^disconnectedCallback$/,
     startOfLife: /^(?:constructor|connectedCallback)$/,
-    beforeMarkup: /^(?:constructor|connectedCallback)$/,
     givenIsSealed: true,
     handingSlotsApart: true,
-    routeOutlet: /^$/,
-    tableOutlet: /^$/,
-    rerender: 'component',
-    slotsRunLate: false,
-    mutation: 'seen',
-    storesComeApart: false,
-    stateByName: false,
     contextsByText: true,
-    effects: 'tracked',
     keys: 'given',
-    flagsFromText: false,
-    onlyProps: false,
-    controlledFields: false,
-    followedProps: true,
-    focusBubbles: false,
-    fallThrough: false,
-    registeredTags: true,
-    twoWay: 'none',
-    namedSlots: true,
-    areElements: true,
-    fragments: false,
   },
   write: {
     member: (key) => {

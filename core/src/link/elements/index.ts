@@ -10,9 +10,7 @@ import { type Defined, fileWithUses, type FindDefined, type SetFromOutside, with
 
 type Files = ReadonlyMap<FilePath, FileFacts>;
 
-/** Packages whose classes bring nothing that users of an element could give. */
-const platformBases = /^(?:lwc|lit|lit-element|@lit\/.*|lightning\/(?:navigation|modal|refresh|flowSupport))$/;
-const platformClasses = /^(?:HTML\w*Element|LitElement|ReactiveElement|LightningElement|Element)$/;
+const plainBases = adapters.flatMap(({ link }) => link.plainBases ?? []);
 
 /** The class that a name of a module stands for; `platform` for one that brings nothing, undefined for one that cannot be found. */
 function baseNamed(files: Files, names: Names, file: FilePath, written: string): Defined | 'platform' | undefined {
@@ -23,8 +21,8 @@ function baseNamed(files: Files, names: Names, file: FilePath, written: string):
     const facts = files.get(meant.file)?.bases?.find((one) => one.local === meant.fact.name);
     return facts && { file: meant.file, facts };
   }
-  if (meant.kind === 'outside') return platformBases.test(meant.module) ? 'platform' : undefined;
-  return platformClasses.test(name) ? 'platform' : undefined;
+  if (meant.kind === 'outside') return plainBases.some(({ modules }) => modules.test(meant.module)) ? 'platform' : undefined;
+  return plainBases.some(({ names: known }) => known.test(name)) ? 'platform' : undefined;
 }
 
 /** The facts of a class of which not everything that it extends is known: it may take and declare whatever it likes. */

@@ -1,3 +1,4 @@
+import { traitsOf } from '../../frameworks/registry';
 import type { ActionFact } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
@@ -115,9 +116,9 @@ function makeCandidate(model: Model, component: Component, naming: Naming): Cand
   return { component, pieces, behaviour, size, features: featuresOf(pieces), print: printOf(pieces, behaviour) };
 }
 
-/** A component of the project’s own source; pages of static HTML repeat their frame, and nothing could stand for it. */
-const isCompared = ({ role, fileRole, file }: Component): boolean =>
-  role === 'component' && fileRole === 'source' && !/\.html?$/.test(file);
+/** A component of the project’s own source; where components are elements, a page repeats its frame, and nothing could stand for it. */
+const isCompared = ({ role, fileRole, framework, facts }: Component): boolean =>
+  role === 'component' && fileRole === 'source' && !(traitsOf({ framework }).areElements && facts.form === 'file');
 
 function candidatesOf(model: Model, naming: Naming = 'exact'): Candidate[] {
   return [...model.components.values()].flatMap((component): Candidate | [] =>

@@ -1,4 +1,4 @@
-import type { MemberFact, RaiseFact } from '../../model/facts';
+import type { MemberFact, RaiseFact, SlotFact } from '../../model/facts';
 import { memberName, memberOf, type MemberKey } from '../../model/member';
 
 /** Properties whose names stand nowhere but where they are declared and given a first value. `texts` is all that is read with the class. */
@@ -11,6 +11,10 @@ export function unmentionedOf(members: readonly MemberFact[], texts: readonly st
     return all.length - Math.min(first.length, 1) <= 1 ? [key] : [];
   });
 }
+
+/** Slots as members of a contract. */
+export const slotMembers = (slots: readonly SlotFact[]): MemberFact[] =>
+  slots.map(({ key, span }): MemberFact => ({ key, name: key.slice('slot:'.length), span, kind: 'slot', required: 'no' }));
 
 /** The events that a component raises, as members of its contract beside those that it declares. */
 export function contractEvents(raises: readonly RaiseFact[], declared: ReadonlyMap<string, MemberFact>): MemberFact[] {

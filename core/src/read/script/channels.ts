@@ -1,7 +1,8 @@
 import type * as t from '@babel/types';
 import { type Channel, type HearFact, type Reading, type SendFact, timerEvent } from '../../model/facts';
 import { eventKey } from '../../model/member';
-import type { Body, Dialect, Effects } from './body';
+import { remembered } from '../../model/remembered';
+import type { Body, Dialect, Effects, ModuleScope } from './body';
 import { keptFunction, readArgs, readExpression, readingsOf } from './expressions';
 import { innerScope, lookUp, type Scope } from './scope';
 import { bare, dottedName, isFunction, keyName, spanOf } from './syntax';
@@ -115,6 +116,12 @@ function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope
   return { on: 'element', ...(index === undefined ? {} : { element: index }) };
 }
 
+/** Members of instances into which a module puts media queries. */
+const mediaQueriesOf = remembered(
+  ({ text }: ModuleScope): ReadonlySet<string> =>
+    new Set(Array.from(text.matchAll(/\bthis\.(#?[\w$]+)\s*=\s*(?:window\.)?matchMedia\(/g), ([, name = '']) => name)),
+);
+
 /** Where a call on the component itself, or on something that it holds, is heard. */
 function placeOfOwn(body: Body, path: readonly string[]): Place {
   const [first = ''] = path;
@@ -122,7 +129,7 @@ function placeOfOwn(body: Body, path: readonly string[]): Place {
   if (path.length > 2) return { on: 'channel', name: `this.${first}` };
   if (body.root && shadowRoots.has(first)) return { on: 'element', own: body.root === 'light' ? 'element' : 'root' };
   // A media query outlives the element that asks it.
-  if (new RegExp(`this\\.${first}\\s*=\\s*(?:window\\.)?matchMedia\\(`).test(body.module.text)) return { on: 'window' };
+  if (mediaQueriesOf(body.module).has(first)) return { on: 'window' };
   const held = body.own?.(first);
   const value = held?.kind === 'value' && held.path.length === 0 ? held.value : undefined;
   return { on: 'element', ...(value !== undefined && body.values[value]?.kind === 'ref' ? { element: value } : {}) };

@@ -42,7 +42,7 @@ const words: Readonly<Partial<Record<RuleId, ElementWords>>> = {
     consequence: ({ target, given, prop }) =>
       isEvent(given)
         ? `${target} raises ${prop}, so the function given here never runs.`
-        : `${target} never reads ${given}, and ${prop} stays undefined.`,
+        : `${target} never reads ${given}, and ${prop} is not given.`,
     fix: ({ target, given, prop = '', attribute }, framework) =>
       framework === 'lwc' && /^on.*[^a-z0-9_]/.test(prop)
         ? `Raise it in ${target} by a name in lower case: a template listens to no other. Or listen with addEventListener.`

@@ -29,23 +29,16 @@ export type DomEvents = {
   readonly keptFrom: ReadonlyMap<Binding | HearFact, Kept>;
 };
 
-const none: DomEvents = {
-  heardBy: new Set(),
-  subscribed: new Set(),
-  heardAt: new Set(),
-  standing: new Set(),
-  keptFrom: new Map(),
-  told: new Set(),
-};
+const newTables = () => ({
+  heardBy: new Set<Binding>(),
+  subscribed: new Set<HearFact>(),
+  heardAt: new Set<string>(),
+  standing: new Set<UseId>(),
+  keptFrom: new Map<Binding | HearFact, Kept>(),
+  told: new Set<string>(),
+});
 
-type Tables = {
-  heardBy: Set<Binding>;
-  subscribed: Set<HearFact>;
-  heardAt: Set<string>;
-  standing: Set<UseId>;
-  keptFrom: Map<Binding | HearFact, Kept>;
-  told: Set<string>;
-};
+type Tables = ReturnType<typeof newTables>;
 
 export const placeKey = (file: FilePath, { start, file: own }: Span): string => `${own ?? file} ${start}`;
 
@@ -53,15 +46,8 @@ export const heardKey = (use: UseId, event: string): string => `${use} ${event}`
 
 /** The table for a project; empty where no component is an element. */
 export const domEvents = remembered((model: Model): DomEvents => {
-  if (![...model.components.values()].some((one) => one.facts.element)) return none;
-  const tables: Tables = {
-    heardBy: new Set(),
-    subscribed: new Set(),
-    heardAt: new Set(),
-    standing: new Set(),
-    keptFrom: new Map(),
-    told: new Set(),
-  };
+  const tables = newTables();
+  if (![...model.components.values()].some((one) => one.facts.element)) return tables;
   for (const page of model.pages) {
     const tree = unfold(model, page);
     if (tree.places.some((place) => place.element !== undefined)) notePage(model, tree, tables);

@@ -1,5 +1,6 @@
 import { type KnownUse, demandsOf, isGiven, isPlain, spelling, speltBindings } from '../../contract';
 
+import { adapterOf } from '../../frameworks/registry';
 import { type MemberKey, memberOf, propKey } from '../../model/member';
 
 import type { EventFact, RaiseFact } from '../../model/facts';
@@ -58,7 +59,7 @@ export const eventUnheard: Rule = {
         const isKept = [...(table?.keptFrom.values() ?? [])].some(
           (one) => one.component === component && one.send.channel.event === event.name,
         );
-        if (isKept || (table && unheard.length > 0 && isForPlatform(event))) return [];
+        if (isKept || (table && unheard.length > 0 && isForPlatform(component, event))) return [];
         if (unheard.length === 0) return [];
         // Where others listen, a use without a listener is an oversight only if the control is dead there.
         if (heard.length > 0 && !isDeadWithout(component.facts, event.key)) return [];
@@ -103,10 +104,9 @@ export const eventUnheard: Rule = {
 };
 
 /** Events that the platform, or whoever sets a page up, listens for. */
-const isForPlatform = ({ name }: EventFact): boolean =>
-  /^(?:lightning__|force|aura)|^(?:change|input|select|toggle|close|open|cancel|scroll|refresh|submit|reset|invalid|load|error)$/.test(
-    name,
-  );
+const isForPlatform = ({ framework }: Component, { name }: EventFact): boolean =>
+  (adapterOf(framework).link.heardOutside?.test(name) ?? false) ||
+  /^(?:change|input|select|toggle|close|open|cancel|scroll|refresh|submit|reset|invalid|load|error)$/.test(name);
 
 /** A part that is switched off raises nothing; of an event under a misspelt name another rule speaks. */
 function isUnheard(known: KnownUse, event: MemberKey): boolean {

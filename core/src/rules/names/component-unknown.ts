@@ -15,7 +15,7 @@ const tagsIn = remembered(
 /** Bundles of the older framework by their names in lower case: they hold newer ones, and no newer one holds them. */
 const olderNamed = remembered(
   (model: Model): ReadonlyMap<string, Component> =>
-    new Map([...model.components.values()].filter(({ file }) => /\.cmp$/.test(file)).map((one) => [one.name.toLowerCase(), one])),
+    new Map([...model.components.values()].filter(({ facts }) => facts.element?.isOlder).map((one) => [one.name.toLowerCase(), one])),
 );
 
 /** Where components are elements, a tag that nothing defines stays an element that does nothing. */

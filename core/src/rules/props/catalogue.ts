@@ -26,11 +26,11 @@ export const propsCatalogue = {
     about: 'broken binding',
     title: 'A prop is misspelt',
     message: ({ target, given, prop }) => `${target} is given ${given}; it declares ${prop}.`,
-    consequence: ({ target, given, prop }) => `${target} never reads ${given}, and ${prop} stays undefined.`,
+    consequence: ({ target, given, prop }) => `${target} never reads ${given}, and ${prop} is not given.`,
     fix: ({ given, prop }) => `Write ${prop} instead of ${given}.`,
     help: {
       what: 'A use gives a prop under a name that is one or two letters, or a letter’s case, away from one that the component declares and the use does not give.',
-      why: 'The framework does not guess. The value is dropped and the declared prop stays undefined.',
+      why: 'The framework does not guess. The value is dropped, and the declared prop stays without one.',
       fault: 'function LevelGauge({ maxLevel }: { maxLevel: number }) { … }\n\n<LevelGauge maxlevel={4} />',
       sound: '<LevelGauge maxLevel={4} />',
     },

@@ -14,7 +14,7 @@ import {
   readElementClass,
   type ReadClass,
 } from '../../../read/elements/class';
-import { contractEvents, unmentionedOf } from '../../../read/elements/contract';
+import { contractEvents, slotMembers, unmentionedOf } from '../../../read/elements/contract';
 import { provided, slotsOf } from '../../../read/markup/contract';
 import { addValue, type Body, type Dialect, newBody, newEffects, propValue } from '../../../read/script/body';
 import { readExpression, readingsOf } from '../../../read/script/expressions';
@@ -135,13 +135,7 @@ export function readElement(
         ...ofClass.members.values(),
         ...attributeMembers(body, ofClass, declared),
         ...contractEvents(raises, ofClass.members),
-        ...slots.map((slot): MemberFact => ({
-          key: slot.key,
-          name: slot.key.slice('slot:'.length),
-          span: slot.span,
-          kind: 'slot',
-          required: 'no',
-        })),
+        ...slotMembers(slots),
       ],
       eventName: (member) => member.name,
     };

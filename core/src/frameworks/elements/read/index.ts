@@ -3,7 +3,7 @@ import type { ComponentFacts, FileFacts, GlobalFact, SharedFact } from '../../..
 import type { FilePath } from '../../../model/span';
 import { classesIn, type DeclaredClass } from '../../../read/elements/bases';
 import { type ClassNode, decoratorsOf, membersOf } from '../../../read/elements/class';
-import { restoreDecorators } from '../../../read/elements/compiled';
+import { restoreDecorators } from './compiled';
 import { isElementTag } from '../../../read/elements/platform';
 import type { ModuleScope } from '../../../read/script/body';
 import { channelDialect } from '../../../read/script/channels';

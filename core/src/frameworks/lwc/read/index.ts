@@ -17,7 +17,7 @@ import {
   type Role,
 } from '../../../read/elements/class';
 import { alwaysRun, setAgain } from '../../../read/elements/always';
-import { contractEvents, unmentionedOf } from '../../../read/elements/contract';
+import { contractEvents, slotMembers, unmentionedOf } from '../../../read/elements/contract';
 import { type Beside, type Part, placed, type Unit, unitOf } from '../../../read/elements/unit';
 import { attributeNamed, type HtmlNode, parseHtml } from '../../../read/markup/html';
 import { isCommonAttribute } from '../../../read/elements/platform';
@@ -160,17 +160,7 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
       through: [],
       template,
       slots,
-      members: [
-        ...memberList(ofClass),
-        ...contractEvents(raises, ofClass.members),
-        ...slots.map((slot): MemberFact => ({
-          key: slot.key,
-          name: slot.key.slice('slot:'.length),
-          span: slot.span,
-          kind: 'slot',
-          required: 'no',
-        })),
-      ],
+      members: [...memberList(ofClass), ...contractEvents(raises, ofClass.members), ...slotMembers(slots)],
       eventName: (member) => member.name,
     };
   });

@@ -15,6 +15,7 @@ import { directoryOf } from '../../../model/paths';
 import type { FilePath, Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import { assembleComponent } from '../../../read/component';
+import { slotMembers } from '../../../read/elements/contract';
 import { type Beside, type Part, placed, unitOf } from '../../../read/elements/unit';
 import { branch, expressionAt, type Markup, outlet, repeat, shownText } from '../../../read/markup/expressions';
 import { attributeNamed, type HtmlAttribute, type HtmlElement, type HtmlNode, parseHtml } from '../../../read/markup/html';
@@ -121,14 +122,10 @@ export function readOlder(file: FilePath, text: string, beside: Beside): FileFac
     through: [],
     template,
     slots,
-    members: [
-      ...members,
-      ...eventsIn(markup, declared),
-      ...slots.map((slot): MemberFact => ({ key: slot.key, name: 'body', span: slot.span, kind: 'slot', required: 'no' })),
-    ],
+    members: [...members, ...eventsIn(markup, declared), ...slotMembers(slots)],
     eventName: (member) => member.name,
   }));
-  component.element = { root: 'light', attributes: {}, keepsContent: true };
+  component.element = { root: 'light', attributes: {}, keepsContent: true, isOlder: true };
   component.events = [...component.events, ...quietEvents(markup, declared, component)];
   if (older.missing.length > 0) component.undeclared = older.missing;
   if (file.endsWith('.app') || /\bflexipage:|\bforce:|\blightning:/.test(named(markup, root ?? emptyRoot, 'implements') ?? ''))

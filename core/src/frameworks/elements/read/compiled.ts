@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
-import { bare, dottedName } from '../script/syntax';
-import type { ClassNode } from './class';
+import { bare, dottedName } from '../../../read/script/syntax';
+import type { ClassNode } from '../../../read/elements/class';
 
 /** `__decorate([property()], Gauge.prototype, 'level', void 0)`, as compilers write decorators; undefined for all else. */
 function decorated(
