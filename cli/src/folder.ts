@@ -76,6 +76,6 @@ export async function readFolder(directory: string): Promise<Folder> {
     else if (isConfig(file)) configs.push({ file, text: decoded.text });
     else sources.push({ file, text: decoded.text });
   }
-  await loadCompilers(sources.map(({ file }) => file));
+  await loadCompilers(sources);
   return { sources, configs, choice, refused };
 }

@@ -184,6 +184,6 @@ export function unmetTakes(model: Model, tree: Tree, place: Place): Take[] {
   if (place.sheltered) return [];
   const component = model.components.get(place.component);
   return (component?.consumes ?? []).filter(
-    (take) => take.needed && model.contexts.get(take.context)?.fallback === 'none' && !providerFor(tree, place, take.context),
+    (take) => take.needed && model.contexts.get(take.context)?.fallback === 'none' && !providerFor(tree, place, take.context, take.asks),
   );
 }

@@ -35,10 +35,17 @@ export type TreeEntry = {
 /** The unfolded tree of a page, with names and lines. */
 export function treeEntry(model: Model, page: Page, lineOf: LineOf): TreeEntry {
   const tree = unfold(model, page);
+  // What shares an element with another part is no place of its own.
+  const standing = (at: PlaceIndex): Place | undefined => {
+    let place = tree.places[at];
+    while (place?.onHost) place = tree.places[place.parent];
+    return place;
+  };
   const named = (at: PlaceIndex): string | undefined => {
-    const place = tree.places[at];
+    const place = standing(at);
     return place && model.components.get(place.component)?.name;
   };
+  const depths: number[] = [];
   const among =
     (kind: 'repeats' | 'branches') =>
     (place: Place): boolean => {
@@ -49,13 +56,16 @@ export function treeEntry(model: Model, page: Page, lineOf: LineOf): TreeEntry {
       return false;
     };
   const [inList, onCondition] = [among('repeats'), among('branches')];
-  const places = tree.places.map((place): PlaceEntry => {
+  const places = tree.places.flatMap((place): PlaceEntry[] => {
+    if (place.onHost) return [];
+    const depth = (depths[standing(place.parent)?.index ?? -1] ?? -1) + 1;
+    depths[place.index] = depth;
     const component = model.components.get(place.component);
     const use = place.use && useById(model, place.use);
     const [owner, parent] = [named(place.owner), named(place.parent)];
     const file = use?.file ?? component?.file ?? '';
-    return {
-      depth: place.depth,
+    const entry: PlaceEntry = {
+      depth,
       component: component?.name ?? '',
       file,
       line: lineOf(file, use?.node.span.start ?? component?.facts.nameSpan.start ?? 0),
@@ -66,6 +76,7 @@ export function treeEntry(model: Model, page: Page, lineOf: LineOf): TreeEntry {
       condition: onCondition(place),
       ...(place.branches.length > 0 ? { when: place.branches.map(conditionOf) } : {}),
     };
+    return [entry];
   });
   return { page: page.name, file: page.file, places, ...(tree.truncated ? { truncated: true as const } : {}) };
 }

@@ -20,8 +20,10 @@ export type Adapter = {
   readonly readsScript: (file: FilePath, text: string) => boolean;
   /** The facts of one of its files or scripts, read with those beside it. May throw; the parser of its own files was loaded before. */
   readonly read: (file: FilePath, text: string, beside: Beside) => FileFacts;
-  /** The files that are read with one of its own or its scripts, of all that there are; absent where each is read alone. */
+  /** The files that are read with one of its own or its scripts, of those in its folder; absent where each is read alone. */
   readonly beside?: (file: FilePath, all: Iterable<FilePath>) => readonly FilePath[];
+  /** Whether a file of another name needs its parser; absent where only its own files do. */
+  readonly needs?: (file: FilePath, text: string) => boolean;
   /** Whether one of its files by name is its own by its text; absent where the name alone tells. */
   readonly isOwn?: (file: FilePath, text: string) => boolean;
   /** Fetches the parser of its own files. */

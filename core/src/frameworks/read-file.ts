@@ -17,7 +17,7 @@ import type { FilePath } from '../model/span';
 import { filesBeside, readerOf, traitsOf } from './registry';
 
 /** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
-export const readerVersion = '20';
+export const readerVersion = '21';
 
 /** What is told by the text as a whole, whatever its framework. */
 function withMentions(facts: FileFacts, text: string): FileFacts {

@@ -3,6 +3,7 @@ import type { Framework } from '../model/framework';
 import type { FilePath } from '../model/span';
 import { parseScriptBare } from '../read/script/parse';
 import type { Adapter, Traits } from './adapter';
+import { angular } from './angular';
 import { elements } from './elements';
 import { lwc } from './lwc';
 import { react } from './react';
@@ -10,7 +11,7 @@ import { svelte } from './svelte';
 import { vue } from './vue';
 
 /** Every framework, by hand. A script is read by the first whose packages it imports, else by the first that takes it for its own; the last one reads all others. */
-export const adapters: readonly Adapter[] = [vue, svelte, lwc, elements, react];
+export const adapters: readonly Adapter[] = [vue, svelte, angular, lwc, elements, react];
 
 const scripts = /\.[cm]?[jt]sx?$/;
 
@@ -69,10 +70,17 @@ export function filesBeside(file: FilePath, all: Iterable<FilePath>): readonly F
   return adapters.flatMap((adapter) => adapter.beside?.(file, all) ?? []);
 }
 
+/** A file that is to be read, with its text where that may tell which parser it needs. */
+export type Unread = FilePath | { readonly file: FilePath; readonly text: string };
+
 /** Fetches the parsers that the reading of these files needs; to be awaited before `readFile` is called with any of them. */
-export async function loadCompilers(files: Iterable<FilePath>): Promise<void> {
-  const names = [...files];
-  await Promise.all(adapters.filter(({ files }) => names.some((file) => files?.test(file))).map((adapter) => adapter.load()));
+export async function loadCompilers(files: Iterable<Unread>): Promise<void> {
+  const all = [...files];
+  const isNeeded = (adapter: Adapter): boolean =>
+    all.some((one) =>
+      typeof one === 'string' ? adapter.files?.test(one) : adapter.files?.test(one.file) || adapter.needs?.(one.file, one.text),
+    );
+  await Promise.all(adapters.filter(isNeeded).map((adapter) => adapter.load()));
 }
 
 /**

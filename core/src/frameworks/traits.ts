@@ -62,4 +62,6 @@ export type Traits = {
   readonly attributesConvert?: true;
   /** Markup may need a layer that is no element, around several. */
   readonly fragments: boolean;
+  /** Markup finds components and directives by selectors, among those that are in reach of it. */
+  readonly selectors?: true;
 };

@@ -8,6 +8,7 @@ import { makeContracts } from './contracts';
 import type { PlacedPage, Project } from '../frameworks/conventions';
 import { adapters } from '../frameworks/registry';
 import { joinElements } from './elements';
+import { joinSelectors } from './selectors';
 import { makeTags, type Tags } from './tags';
 import { type MadeComponent, makeNames, type Meant, type Names } from './names';
 import { findPages, type PlacedBody } from './pages';
@@ -43,7 +44,8 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
   const resolver = resolverOf(read, config, ambient);
   const before = makeNames(read, resolver);
   const dependenciesOf: Project['dependenciesOf'] = (file) => packageOf(config, file)?.dependencies;
-  const files = joinElements(read, before, { files: read, dependenciesOf });
+  const found = joinSelectors(read, before);
+  const files = joinElements(found, found === read ? before : makeNames(found, resolver), { files: found, dependenciesOf });
   const names = files === read ? before : makeNames(files, resolver);
   const project: Project = { files, dependenciesOf };
   const { components, routes, placed, holdersOf } = linkComponents(project, names, config);

@@ -27,6 +27,8 @@ export type Names = {
     imports?: FileFacts['imports'],
   ) => MeantType | { readonly outside: string } | undefined;
   readonly resolveModule: ResolveModule;
+  /** The tables of routes that a group of components hands to the router, itself and by those that it brings in; `table` is absent for all of the file. */
+  readonly tablesOf: (file: FilePath, name: string) => readonly { readonly file: FilePath; readonly table?: string }[];
   /** Components that functions of the project made around others, as far as they were asked for. */
   readonly made: () => readonly MadeComponent[];
   /** Contexts that are known by a key, as far as they were asked for. */
@@ -196,23 +198,30 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     if (meant?.kind === 'shared' && meant.fact.kind === 'value' && meant.fact.text !== undefined)
       return keyed(file, `'${meant.fact.text}'`, depth);
     if (meant?.kind === 'outside') return meant;
+    if (meant?.kind === 'component') return keyOf(meant.file, meant.facts.local, meant.facts.nameSpan, undefined, 'none');
     if (meant && meant.kind !== 'shared') return { kind: 'unresolved', reason: `${key} is not known` };
     const name = meant ? meant.fact.name : (text ?? '');
     const at = meant ? meant.file : '';
     givenByFunctions ??= keysGiven();
     const givenBy = givenByFunctions.get(`${at}\n${name}`);
-    const known = keys.get(`${at}\n${name}`) ?? {
+    const givesItself = meant?.fact.kind === 'value' && meant.fact.givesItself === true;
+    return keyOf(at, name, meant ? meant.fact.span : { start: 0, end: 0 }, givenBy, givenBy ? 'unknown' : givesItself ? 'given' : 'none');
+  }
+
+  function keyOf(
+    file: FilePath,
+    name: string,
+    span: { start: number; end: number },
+    givenBy: readonly Location[] | undefined,
+    fallback: 'none' | 'given' | 'unknown',
+  ): KeyedContext {
+    const known = keys.get(`${file}\n${name}`) ?? {
       kind: 'shared' as const,
-      file: at,
+      file,
       ...(givenBy ? { givenBy } : {}),
-      fact: {
-        kind: 'context' as const,
-        name,
-        span: meant ? meant.fact.span : { start: 0, end: 0 },
-        fallback: givenBy ? ('unknown' as const) : ('none' as const),
-      },
+      fact: { kind: 'context' as const, name, span, fallback },
     };
-    keys.set(`${at}\n${name}`, known);
+    keys.set(`${file}\n${name}`, known);
     return known;
   }
 
@@ -343,8 +352,24 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     return undefined;
   }
 
+  function tablesOf(file: FilePath, name: string, depth = 0): { file: FilePath; table?: string }[] {
+    const group = depth > 8 ? undefined : indexes.get(file)?.facts.groups?.find((one) => one.name === name);
+    if (!group) return [];
+    const named = group.tables.flatMap((one) => {
+      const meant = local(file, one, 0);
+      return meant.kind === 'shared' ? [{ file: meant.file, table: meant.fact.name }] : [];
+    });
+    const brought = group.brings.flatMap((one) => {
+      const meant = local(file, one, 0);
+      return meant.kind === 'shared' ? tablesOf(meant.file, meant.fact.name, depth + 1) : [];
+    });
+    const own = indexes.get(file)?.facts.routes.some(({ table }) => table === name || table.startsWith(`${name}/`));
+    return [...named, ...brought, ...(own ? [{ file, table: name }] : [])];
+  }
+
   return {
     meant: (file, dotted) => local(file, dotted, 0),
+    tablesOf: (file, name) => tablesOf(file, name),
     exported: (file, name) => exported(file, name),
     meantType: (file, name, imports) => meantType(file, name, imports),
     resolveModule,

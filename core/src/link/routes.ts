@@ -50,6 +50,8 @@ export function joinRoutes(loose: readonly LooseRoute[], names: Names): RouteBod
 
 /** The routes of a table that a route names: one of its own file, or whatever the name stands for elsewhere. */
 function tableNamed(byFile: ReadonlyMap<FilePath, readonly LooseRoute[]>, names: Names, from: LooseRoute, name: string): LooseRoute[] {
+  const [, specifier, exported = 'default'] = /^import:(.*)#(.*)$/.exec(name) ?? [];
+  if (specifier !== undefined) return tableLoaded(byFile, names, from, specifier, exported);
   const [root = '', ...rest] = name.split('.');
   const meant = names.meant(from.file, root);
   const isElsewhere = meant.kind === 'shared' && meant.file !== from.file;
@@ -59,6 +61,27 @@ function tableNamed(byFile: ReadonlyMap<FilePath, readonly LooseRoute[]>, names:
     if (body === from.body || (file === from.file && fact.table === from.fact.table)) return false;
     return fact.table === wanted || fact.table.startsWith(`${wanted}/`) || (file === from.file && fact.table.endsWith(`/${wanted}`));
   });
+}
+
+/** The routes of the table that another module gives, or of the group of components that it gives. */
+function tableLoaded(
+  byFile: ReadonlyMap<FilePath, readonly LooseRoute[]>,
+  names: Names,
+  from: LooseRoute,
+  specifier: string,
+  exported: string,
+): LooseRoute[] {
+  const resolved = names.resolveModule(from.file, specifier);
+  if (resolved.kind !== 'file') return [];
+  const meant = names.exported(resolved.file, exported);
+  const file = meant.kind === 'shared' ? meant.file : resolved.file;
+  const name = meant.kind === 'shared' ? meant.fact.name : exported;
+  const own = (byFile.get(file) ?? []).filter(({ fact }) => fact.table === name || fact.table.startsWith(`${name}/`));
+  return own.length > 0
+    ? own
+    : names
+        .tablesOf(file, name)
+        .flatMap((at) => (byFile.get(at.file) ?? []).filter(({ fact }) => at.table === undefined || fact.table === at.table));
 }
 
 /** What an address shows of a path: groups and folders without a part of it are left out. */

@@ -90,6 +90,7 @@ export function makeTakes(names: Names): Takes {
         at: locate(file, value.span),
         via: take.via,
         needed: take.needed && !take.guarded,
+        ...(value.asks ? { asks: value.asks } : {}),
       }));
     });
   }

@@ -68,7 +68,85 @@ export type FileFacts = {
   readonly bases?: readonly ComponentFacts[];
   /** The file of a page that is never started in the browser, and where that is said. */
   readonly neverStarts?: { readonly file: FilePath; readonly span: Span };
+  /** Groups in which components are declared, and what each brings and offers; absent for none. */
+  readonly groups?: readonly GroupFact[];
+  /** Members of its classes that are opened by a call, by the name of the class; absent for none. */
+  readonly signals?: Readonly<Record<string, readonly string[]>>;
+  /** Converters that markup may use by a name; absent for none. */
+  readonly pipes?: readonly PipeFact[];
+  /** Names of the module that stand for several others, or for several provisions; absent for none. */
+  readonly lists?: readonly ListFact[];
 };
+
+/** How markup finds a component or a directive: by a selector instead of a name, among those that are in reach of it. */
+export type SelectFact = {
+  readonly kind: 'component' | 'directive';
+  /** As written; selectors of the simple kind: tags, classes, attributes, `:not`, and lists of them; absent for one that only routes or hosts bring. */
+  readonly selector?: string;
+  /** Whether it is used by itself; absent where nothing is said. */
+  readonly isAlone?: boolean;
+  /** Names of what its own template may use. */
+  readonly uses: readonly string[];
+  /** Not all that its template may use can be told, or it lets any element pass. */
+  readonly isOpen?: true;
+  /** Names under which markup asks for its instance. */
+  readonly exportAs?: readonly string[];
+  /** Directives that come along with it, with the names that they have there. */
+  readonly along?: readonly AlongFact[];
+  /** Names that other names of members stand for: fields by the public names of inputs and outputs that are not theirs. */
+  readonly fields?: Readonly<Record<string, string>>;
+};
+
+/** A directive that comes along with another: its module name, and those of its inputs and outputs that are offered, by the names that they have there. */
+export type AlongFact = {
+  readonly name: string;
+  readonly inputs: Readonly<Record<string, string>>;
+  readonly outputs: Readonly<Record<string, string>>;
+  readonly span: Span;
+};
+
+/** A group of components: what it declares, what these may use, and what it hands to who brings it in. All are module names. */
+export type GroupFact = {
+  readonly name: string;
+  readonly span: Span;
+  readonly declares: readonly string[];
+  readonly brings: readonly string[];
+  readonly offers: readonly string[];
+  /** What stands on the page when it is started. */
+  readonly starts: readonly string[];
+  readonly provides: readonly ProvisionFact[];
+  /** Tables of routes that it hands to the router. */
+  readonly tables: readonly string[];
+  /** Not all of its lists can be told, or it lets any element pass. */
+  readonly isOpen?: true;
+};
+
+export type PipeFact = { readonly name: string; readonly local: string; readonly span: Span; readonly isAlone?: boolean };
+
+/** A constant that holds a list, or a function that gives one. */
+export type ListFact = {
+  readonly name: string;
+  readonly items: readonly string[];
+  readonly provides: readonly ProvisionFact[];
+  readonly isOpen?: true;
+};
+
+/** One thing that is provided: for a key, by another list, or nobody can say what. */
+export type ProvisionFact =
+  | {
+      readonly kind: 'key';
+      /** A name of the module. */
+      readonly key: string;
+      readonly span: Span;
+      /** What is given, where it is written within a component. */
+      readonly readings?: readonly Reading[];
+      /** The module name of the class or the key that answers in its stead. */
+      readonly by?: string;
+      /** It is one of several that are given together. */
+      readonly isOneOf?: true;
+    }
+  | { readonly kind: 'list'; readonly name: string; readonly span: Span }
+  | { readonly kind: 'unknown'; readonly span: Span };
 
 /** A class whose instances are events. Members and parts of the detail are told by the parameter, counted from 0, that they are given. */
 export type EventClassFact = {
@@ -208,6 +286,13 @@ export type ComponentFacts = BodyFacts & {
   readonly gives?: readonly ProvideFact[];
   /** It is an element of the page; absent for components that leave none. */
   readonly element?: ElementFact;
+  /** Markup finds it by a selector; absent where names are meant. */
+  readonly selected?: SelectFact;
+  /** What it provides to itself and all below, and to its own markup alone; absent for nothing. */
+  readonly provisions?: readonly ProvisionFact[];
+  readonly viewProvisions?: readonly ProvisionFact[];
+  /** Names of converters in its markup; absent for none. */
+  readonly pipesUsed?: readonly NameFact[];
 };
 
 /** What a component that is an element of the page has as one. */
@@ -369,10 +454,14 @@ export type ValueFact = {
   readonly destructured?: readonly string[];
   /** It is computed once, when the component is set up, and not again. */
   readonly once?: true;
+  /** It is computed again when something is another that can be followed, and only then. */
+  readonly tracked?: true;
   /** Of what is kept until something that it follows is another: the list that is declared. */
   readonly follows?: readonly Reading[];
   /** A comment says that the list is short on purpose. */
   readonly unfollowedOnPurpose?: true;
+  /** A taken context: how far is asked for it; absent for all that stand around. `host` up to the component whose markup it stands in, `beyond` from outside of itself. */
+  readonly asks?: 'self' | 'host' | 'beyond';
   /** A taken context: its absence is provided for (guard, default, optional reading). */
   readonly guarded?: boolean;
   /** Its absence surely throws: destructured, a member read, or thrown on purpose. */
@@ -621,6 +710,8 @@ export type Binding = {
   readonly made?: 'list' | 'object' | 'function';
   /** A component given as a value: its module name. */
   readonly component?: string;
+  /** A function is named where it should be called: nothing runs. */
+  readonly uncalled?: NameFact;
   /** A function that gives nothing is called in its place, so that there is nothing to run later. */
   readonly called?: NameFact;
   /** What is given is what a call gives: of a function of a module, or of one that a hook gave. */
@@ -660,6 +751,10 @@ export type TemplateElement = {
   readonly apart?: true;
   /** A fragment around one element or one other fragment, and nothing else. */
   readonly aroundOne?: true;
+  /** Names that the markup gives it, each for what it is itself, or for what is put on it under another name (`as`); absent for none. */
+  readonly names?: readonly (NameFact & { readonly as?: string })[];
+  /** A text stands directly in it. */
+  readonly hasText?: true;
 };
 
 export type TemplateNode =
@@ -677,6 +772,8 @@ export type TemplateNode =
       readonly names?: readonly string[];
       /** It throws unless it is given exactly one child. */
       readonly only?: true;
+      /** What is given stands where the component itself does. */
+      readonly onHost?: true;
       /** What shows where no content is given. */
       readonly fallback?: readonly TemplateNode[];
       /** A constant text shows where no content is given. */
@@ -729,6 +826,14 @@ export type TemplateUse = {
   readonly content: 'none' | 'markup' | 'text' | 'value' | 'function';
   /** Of what is given to all below: only who stands in the same shadow tree can ask for it. */
   readonly withinRoot?: true;
+  /** Of what is given to all below: who gives it asks itself first. */
+  readonly toSelf?: true;
+  /** Of what is given to all below: asked when no element has answered. */
+  readonly isAround?: true;
+  /** It shares its element with what stands in it, and is no place of its own. */
+  readonly onHost?: true;
+  /** The tag of the element that it is found by, where that is not its own name. */
+  readonly element?: string;
   /** The component is handed on as a value, to be used elsewhere: `icon={Star}`. */
   readonly asValue?: true;
   /** Its component registers tags, and not this one: what the file declares is not meant by it. */
@@ -754,6 +859,8 @@ export type SharedFact =
       readonly span: Span;
       /** What it says, where it is a text. */
       readonly text?: string;
+      /** Who asks for it by its name gets one where nobody provides it. */
+      readonly givesItself?: true;
       /** The texts that it holds, by member or position, where it is a list or a table of texts. */
       readonly texts?: Readonly<Record<string, string>>;
     };
@@ -781,6 +888,10 @@ export type RootFact = {
   readonly mounts: boolean;
   /** The name of the module that holds the markup; absent for what is mounted. */
   readonly of?: string;
+  /** What is provided around it; absent for nothing. */
+  readonly provisions?: readonly ProvisionFact[];
+  /** The module name of the group that is started. */
+  readonly group?: string;
 } & BodyFacts & { readonly template: readonly TemplateNode[] };
 
 /** An entry of a route table, wherever it is written. */
@@ -798,6 +909,8 @@ export type RouteFact = {
   readonly children: readonly RouteFact[];
   /** Names of tables whose routes are among its children; absent for none. */
   readonly tables?: readonly string[];
+  /** What is provided to all that it shows; absent for nothing. */
+  readonly provisions?: readonly ProvisionFact[];
   /** Its path says what it stands within: the route of the longest path that begins it; absent where its table does. */
   readonly byPath?: true;
 };

@@ -1,4 +1,4 @@
-import type { ComponentFacts, FileFacts, HookFact, MemberFact, PlacedProblem, TemplateUse } from './facts';
+import type { ComponentFacts, FileFacts, HookFact, MemberFact, PlacedProblem, TemplateUse, ValueFact } from './facts';
 import type { Framework } from './framework';
 import type { MemberKey } from './member';
 import type { ComponentId, SharedId, UseId } from './ids';
@@ -113,6 +113,8 @@ export type Take = {
   readonly via: readonly string[];
   /** Finding nothing throws, as far as the text tells. */
   readonly needed: boolean;
+  /** How far is asked for it; absent for all that stand around. */
+  readonly asks?: ValueFact['asks'];
 };
 
 export type Target =

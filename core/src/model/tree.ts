@@ -31,6 +31,8 @@ export type Place = {
   readonly element?: HostIndex;
   /** Something around it is made in a way that cannot be followed, and may provide anything. */
   readonly sheltered: boolean;
+  /** It shares the element of what stands in it: a directive. */
+  readonly onHost?: true;
   /** Not unfolded further: it stands within itself, or, on a large page, what is below stands below another place already. */
   readonly cut?: 'recursion' | 'folded';
   /** With `folded`: the place below which the same is unfolded. */
@@ -72,6 +74,8 @@ export type Provider = {
   readonly outer: number;
   /** Only who stands in the same shadow tree as the element that provides can ask for it. */
   readonly withinRoot?: true;
+  /** It is asked when no element around has answered. */
+  readonly isAround?: true;
 };
 
 /** A page unfolded: places in the order they are drawn, parents before children. */

@@ -1,4 +1,5 @@
 import type { SharedId } from '../model/ids';
+import type { Take } from '../model/model';
 import type { Place, PlaceIndex, Provider, Tree } from '../model/tree';
 import { eventPath } from './hosts';
 
@@ -23,16 +24,42 @@ function isAsked(tree: Tree, place: Place | undefined, { withinRoot, owner }: Pr
  * who asks, where that is known: not all can be asked from everywhere.
  */
 export function resolve(tree: Tree, innermost: number, context: SharedId, place?: Place): Resolution {
-  const [answers, ...beyond] = scopesAround(tree, innermost).filter((scope) => scope.context === context && isAsked(tree, place, scope));
+  const asked = scopesAround(tree, innermost).filter((scope) => scope.context === context && isAsked(tree, place, scope));
+  // Elements are asked first, from the inside outward, and what stands around the whole of a route or the application after them.
+  const [answers, ...beyond] = asked.some(({ isAround }) => isAround)
+    ? [...asked.filter((one) => !one.isAround), ...asked.filter((one) => one.isAround)]
+    : asked;
   return { ...(answers ? { answers } : {}), beyond };
 }
 
 /** The provider of a context that answers at a place: the innermost one around it that it can ask. */
-export function providerFor(tree: Tree, place: Place, context: SharedId): Provider | undefined {
+export function providerFor(tree: Tree, place: Place, context: SharedId, asks?: Take['asks']): Provider | undefined {
   const { providers } = tree;
-  let scope = providers[place.provider];
-  while (scope && (scope.context !== context || !isAsked(tree, place, scope))) scope = providers[scope.outer];
-  return scope;
+  let around: Provider | undefined;
+  for (let scope = providers[place.provider]; scope; scope = providers[scope.outer]) {
+    if (scope.context !== context || !isAsked(tree, place, scope)) continue;
+    if (asks !== undefined && !isWithin(tree, place, scope, asks)) continue;
+    if (!scope.isAround) return scope;
+    around ??= scope;
+  }
+  return around;
+}
+
+/** Whether a provider lies within the bounds of a question: on the own element, up to the component whose markup it stands in, or not on the own element. */
+function isWithin(tree: Tree, place: Place, { owner, isAround }: Provider, asks: NonNullable<Take['asks']>): boolean {
+  const isOwn = elementOf(tree, owner) === elementOf(tree, place.index);
+  if (asks === 'beyond') return !isOwn;
+  if (isAround) return false;
+  if (asks === 'self' || isOwn) return isOwn;
+  const host = tree.places[place.index]?.owner ?? -1;
+  return tree.places[owner]?.owner === host || owner === host;
+}
+
+/** The innermost place that stands on the element of another: directives share theirs with what stands in them. */
+function elementOf(tree: Tree, index: PlaceIndex): PlaceIndex {
+  let at = index;
+  for (let next = tree.places[at + 1]; tree.places[at]?.onHost && next?.parent === at; next = tree.places[at + 1]) at = next.index;
+  return at;
 }
 
 /** The places a place stands in, from its parent up to the page. */

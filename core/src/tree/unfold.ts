@@ -40,7 +40,7 @@ type Position = {
   readonly sheltered: boolean;
   readonly repeats: readonly RepeatMark[];
   readonly branches: readonly BranchMark[];
-  readonly slot?: Place['slot'];
+  readonly slot?: Place['slot'] | undefined;
   /** The route of the page's chain that the next outlet shows. */
   readonly nextRoute: number;
 };
@@ -215,7 +215,7 @@ function fill(unfolding: Unfolding, outlet: Extract<TemplateNode, { kind: 'outle
     sheltered: at.sheltered || content.at.sheltered,
     repeats: at.repeats,
     branches: at.branches,
-    slot: { key: slot, of: at.owner },
+    ...(outlet.onHost ? (content.at.slot ? { slot: content.at.slot } : { slot: undefined }) : { slot: { key: slot, of: at.owner } }),
     nextRoute: at.nextRoute,
   });
 }
@@ -240,6 +240,7 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
         use: use.id,
         outer: at.provider,
         ...(node.withinRoot ? { withinRoot: true as const } : {}),
+        ...(node.isAround ? { isAround: true as const } : {}),
       });
       push(unfolding, node.children, { ...at, provider: unfolding.providers.length - 1 });
       return;
@@ -470,6 +471,7 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
   };
   if (use) place.use = use.id;
   if (at.slot) place.slot = at.slot;
+  if (use?.node.onHost) place.onHost = true;
   unfolding.places.push(place);
   if (use && isWithin(at.lineage, component.id)) {
     place.cut = 'recursion';
@@ -485,13 +487,15 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
   const element = component.facts.element;
   if (element) place.element = addHost(unfolding, use?.node ?? nobodysUse, at, index);
   const host = place.element ?? at.host;
+  const own = provideToSelf(unfolding, component, index, at.provider);
+  place.provider = own.provider;
   const below: Position = {
     body: component,
     owner: index,
     parent: index,
     given,
     lineage: { component: component.id, outer: at.lineage },
-    provider: provideByHooks(unfolding, component, index, at.provider),
+    provider: provideByHooks(unfolding, component, index, own.provider),
     host,
     root: element && element.root !== 'light' ? host : at.root,
     sheltered: at.sheltered || wrapped || component.facts.wrappedBy.length > 0,
@@ -501,7 +505,26 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
   };
   if (given !== noGiven) unfolding.tasks.push({ leftOver: given, place: index, at: below });
   pushHolders(unfolding, component, below);
-  push(unfolding, component.facts.template, below);
+  push(unfolding, own.template, below);
+}
+
+/** What stands around a template and answers the component itself, too: the innermost such provider, and what is within. */
+function provideToSelf(
+  { model, providers }: Unfolding,
+  component: Component,
+  place: PlaceIndex,
+  around: number,
+): { readonly provider: number; readonly template: readonly TemplateNode[] } {
+  let template = component.facts.template;
+  let outer = around;
+  for (;;) {
+    const [node, ...more] = template;
+    const use = node?.kind === 'use' && node.toSelf && more.length === 0 ? model.useOfNode.get(node) : undefined;
+    if (node?.kind !== 'use' || use?.target.kind !== 'provider') return { provider: outer, template };
+    providers.push({ context: use.target.context, owner: place, use: use.id, outer });
+    outer = providers.length - 1;
+    template = node.children;
+  }
 }
 
 /** Puts what hooks of a component provide around what is below it; the innermost provider there. */

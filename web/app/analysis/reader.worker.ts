@@ -7,7 +7,7 @@ import type { TextUnit } from './pool';
 const reader = {
   /** The facts of a batch of files, in the same order. */
   async read(units: readonly TextUnit[]): Promise<FileFacts[]> {
-    await loadCompilers(units.map(({ file }) => file));
+    await loadCompilers(units);
     return units.map(({ file, text, beside }) => readFile(file, text, beside));
   },
 };

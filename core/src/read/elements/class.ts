@@ -18,6 +18,8 @@ export type ClassMember = t.ClassMethod | t.ClassPrivateMethod | t.ClassProperty
 export type Role = {
   /** `prop`: users set it; `state`: the framework follows it; `plain`: nobody does; `own`: the reader of the framework sees to it itself. */
   readonly kind: 'prop' | 'state' | 'plain' | 'own';
+  /** The name that users know it by, where that is another one. */
+  readonly as?: string;
   readonly member?: Partial<Pick<MemberFact, 'type' | 'kind' | 'required'>>;
   /** The inside of an object or a list is followed, too. */
   readonly isDeep?: true;
@@ -195,7 +197,8 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
     return meaning;
   }
 
-  function declareMember(name: string, span: Span, role: Role, fallback?: t.Node): void {
+  function declareMember(written: string, span: Span, role: Role, fallback?: t.Node): void {
+    const name = role.as ?? written;
     const given = fallback && { fallback: excerpt(body.module, spanOf(fallback)) };
     const isNothing = fallback !== undefined && /^(?:undefined|null)$/.test(given?.fallback ?? '');
     members.set(name, {
@@ -211,7 +214,7 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
 
   function declareField(name: string, span: Span, role: Role, first: t.Node | undefined): void {
     if (role.kind === 'prop') {
-      const value = propValue(body, name, span);
+      const value = propValue(body, role.as ?? name, span);
       const held = body.values[value];
       if (role.isHidden && held) held.plain = true;
       declareMember(name, span, role, first);
@@ -287,7 +290,7 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
     if (group.method && role?.kind !== 'prop') declareMethod(name, group.method, span);
     else if (group.field) declareField(name, span, role ?? { kind: rules.field }, group.field.value ?? begun.get(name)?.value ?? undefined);
     else if (role?.kind === 'prop' && (group.set || group.get)) {
-      const value = propValue(body, name, span);
+      const value = propValue(body, role.as ?? name, span);
       if (group.set) declareMember(name, span, { ...role, member: { required: 'no', ...role.member } });
       own.set(name, { kind: 'value', value, path: [] });
       if (group.set) declareSetter(name, group.set, value);

@@ -103,6 +103,12 @@ export type Body = {
   root?: 'light' | 'open' | 'closed';
   /** What a handle on the component gives. */
   readonly exposes: Reading[];
+  /** Values of which users are told when they are set, with that of the event; absent where there are none. */
+  asksChange?: Map<number, number>;
+  /** Members that are opened by a call, by the name of the class of the module that has them; absent for none. */
+  opened?: Readonly<Record<string, readonly string[]>>;
+  /** What is handed to markup that a directive stamps; absent for all others. */
+  stamped?: { readonly hands: readonly Reading[]; readonly span: Span; readonly names?: readonly string[] }[];
   /** What the framework adds to reading expressions. */
   readonly dialect: Dialect;
   /** Values that stand for calls of hooks, so that each call is one value. */

@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { BodyFacts, RouteFact, TemplateNode } from '../../model/facts';
+import type { BodyFacts, ProvisionFact, RouteFact, TemplateNode } from '../../model/facts';
 import type { ModuleScope } from './body';
 import { type Loaded, loadedBy, loadedByCall, namedBy } from './loaded';
 import { bare, calleeName, dottedName, isCapitalised, isFunction, keyName, pushChildren, spanOf } from './syntax';
@@ -17,7 +17,10 @@ export function mayHoldRoutes(text: string): boolean {
   );
 }
 
-type Reader = { readonly module: ModuleScope; readonly shown: ReadShown; readonly table: string };
+/** Reads what a route provides to all that it shows, where the framework has such. */
+export type ReadProvided = (given: t.Node) => readonly ProvisionFact[];
+
+type Reader = { readonly module: ModuleScope; readonly shown: ReadShown; readonly table: string; readonly provided?: ReadProvided };
 
 /**
  * All routes of a module, the outermost of each nest: values of the shape of a route, wherever they
@@ -25,7 +28,7 @@ type Reader = { readonly module: ModuleScope; readonly shown: ReadShown; readonl
  * is shown there (a component, an element, something loaded), or holds such values as `children`.
  * Empty for a module without.
  */
-export function routesOf(module: ModuleScope, program: t.Program, shown: ReadShown = nothing): RouteFact[] {
+export function routesOf(module: ModuleScope, program: t.Program, shown: ReadShown = nothing, provided?: ReadProvided): RouteFact[] {
   if (!mayHoldRoutes(module.text)) return [];
   const found: RouteFact[] = [];
   const stack: { node: t.Node; table: string }[] = [];
@@ -37,7 +40,7 @@ export function routesOf(module: ModuleScope, program: t.Program, shown: ReadSho
   below(program, '');
   for (let at = stack.pop(); at; at = stack.pop()) {
     const { node, table } = at;
-    const reader = { module, shown, table };
+    const reader = { module, shown, table, ...(provided ? { provided } : {}) };
     const routes =
       node.type === 'ObjectExpression' ? routeOf(reader, node, false) : node.type === 'CallExpression' ? routeOfCall(reader, node) : [];
     if (routes.length > 0) found.push(...routes);
@@ -82,7 +85,8 @@ function routeOf(reader: Reader, object: t.ObjectExpression, isNested: boolean):
   const index = fields.get('index');
   const hasPlace = path !== undefined || index?.type === 'BooleanLiteral';
   const given = fields.get('children') ?? fields.get('routes');
-  const below = given && hasList(given) ? childrenIn(reader, given) : undefined;
+  const below = given && hasList(given) ? childrenIn(reader, given) : loadedBelow(fields.get('loadChildren'));
+  const provides = fields.get('providers');
   const isShowing = showing.some((name) => fields.has(name));
   if (!hasPlace && !(isShowing && (isNested || (below?.routes.length ?? 0) > 0))) return [];
   const shown = shownIn(reader, object, fields, hasPlace);
@@ -95,8 +99,15 @@ function routeOf(reader: Reader, object: t.ObjectExpression, isNested: boolean):
       ...(shown ?? nothing(reader.module, object)),
       children: below?.routes ?? [],
       ...(below?.tables.length ? { tables: below.tables } : {}),
+      ...(provides && reader.provided ? { provisions: reader.provided(provides) } : {}),
     },
   ];
+}
+
+/** `loadChildren: () => import('./trade/routes')`: the table that a module gives. */
+function loadedBelow(given: t.Node | undefined): Below | undefined {
+  const loaded = given && (isFunction(given) ? loadedBy(given) : loadedByCall(given));
+  return loaded && { routes: [], tables: [`import:${loaded.from}#${loaded.exported}`] };
 }
 
 function fieldsOf(object: t.ObjectExpression): Map<string, t.Node> {

@@ -10,7 +10,7 @@ import type { ComponentId } from '../../model/ids';
 import { locate, type Location } from '../../model/span';
 import { usesIn, walkTemplate } from '../../model/walk';
 import { channelEnds, type Sent } from '../channels/channel-ends';
-import { isNativeEvent } from './native-events';
+import { isNativeEvent } from '../../contract/native-events';
 import { type Raiser, raiserBelow } from './raised-below';
 import { remembered } from '../../model/remembered';
 import type { Check, Found, Rule } from '../rule';

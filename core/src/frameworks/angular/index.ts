@@ -1,0 +1,77 @@
+import { eventKey, memberOf, propKey } from '../../model/member';
+import { parseScriptBare } from '../../read/script/parse';
+import type { Adapter } from '../adapter';
+import { isFunctionType } from '../conventions';
+import { registeredTags } from './link';
+import { loadCompiler, parseTemplate } from './parser';
+import { filesBeside, isAngularScript, readAngularScript, readAngularTemplate } from './read';
+
+export const angular: Adapter = {
+  id: 'angular',
+  name: 'Angular',
+  files: /\.component\.html$/,
+  ownPackages: /^@angular\//,
+  readsScript: (_, text) => isAngularScript(text),
+  beside: filesBeside,
+  needs: (file, text) => /\.[cm]?[jt]s$/.test(file) && isAngularScript(text),
+  read: (file, text, beside) => (file.endsWith('.html') ? readAngularTemplate(file) : readAngularScript(file, text, beside)),
+  load: loadCompiler,
+  parseBare: (file, text) => {
+    if (file.endsWith('.html')) parseTemplate(text, { start: 0, end: text.length, isEscaped: false });
+    else parseScriptBare(file, text);
+  },
+  link: {
+    memberOfProp: propKey,
+    memberOfEvent: eventKey,
+    kindOfProp: (_, type) => (isFunctionType(type) ? 'callback' : 'value'),
+    changesOf: (prop) => [eventKey(`${prop}Change`)],
+    eventOf: () => undefined,
+    classProp: 'class',
+    registeredTags,
+    givesRoute: (module, name) => module === '@angular/router' && name === 'ActivatedRoute',
+  },
+  traits: {
+    markup: 'blocks',
+    propsByDeclaration: true,
+    endOfLife: /^ngOnDestroy$/,
+    startOfLife: /^(?:constructor|ngOnInit)$/,
+    beforeMarkup: /^(?:constructor|ngOnInit|ngOnChanges)$/,
+    handingSlotsApart: true,
+    routeOutlet: /^router-outlet$/,
+    tableOutlet: /^router-outlet$/,
+    rerender: 'reading',
+    slotsRunLate: false,
+    mutation: 'seen',
+    storesComeApart: false,
+    stateByName: false,
+    contextsByText: false,
+    effects: 'tracked',
+    keys: 'given',
+    flagsFromText: false,
+    onlyProps: false,
+    controlledFields: false,
+    followedProps: true,
+    focusBubbles: false,
+    fallThrough: false,
+    registeredTags: true,
+    twoWay: 'event',
+    namedSlots: true,
+    areElements: false,
+    fragments: true,
+    selectors: true,
+  },
+  write: {
+    member: (key) => {
+      const { kind, name } = memberOf(key);
+      return kind === 'event' ? `(${name})` : kind === 'prop' ? `[${name}]` : name;
+    },
+    listener: (event, code) => `(${event})="${code}"`,
+    content: 'content between its tags',
+    attribute: (name, expression) => `[${name}]="${expression}"`,
+    shown: (expression) => `{{ ${expression} }}`,
+    givesSeveral: /^$/,
+    givesCode: (attribute) => /^[[(*]/.test(attribute),
+    beforeName: `(?<![\\w$.'"])(?:this\\.)?`,
+    package: '@angular/core',
+  },
+};

@@ -1,0 +1,119 @@
+import { traitsOf } from '../../frameworks/registry';
+import type { ComponentFacts, FileFacts, NameFact, RootFact, RouteFact, TemplateNode, TemplateUse } from '../../model/facts';
+import type { FilePath } from '../../model/span';
+import { foreignName } from '../elements/inherit';
+import type { Names } from '../names';
+import { makeProvided, providedAround } from './provisions';
+import { makeReaches, type Selected } from './reach';
+import { withServices } from './services';
+import { type Along, withSelected } from './uses';
+
+type Files = ReadonlyMap<FilePath, FileFacts>;
+
+/** Directives come along with directives so far. */
+const deepest = 6;
+
+/**
+ * The facts of a project in which markup finds components by selectors: its elements are uses of what is meant by them,
+ * among all that is in reach of each template; what is provided stands around what it is provided to; what is injected
+ * is the class that it is an instance of. Facts of all other files are as they were.
+ */
+export function joinSelectors(files: Files, names: Names): Files {
+  if (
+    ![...files.values()].some(
+      (facts) => traitsOf(facts).selectors && (facts.components.length > 0 || facts.roots.length > 0 || facts.module),
+    )
+  )
+    return files;
+  const reaches = makeReaches(files, names);
+  const provided = makeProvided(files, names, reaches);
+  const asked = askedKeys(files);
+
+  const selectedNamed = (file: FilePath, name: string): Selected | undefined => {
+    const meant = names.meant(file, name);
+    return meant.kind === 'component' ? reaches.all.find(({ facts }) => facts === meant.facts) : undefined;
+  };
+  const along = ({ file, facts }: Selected, depth = 0): Along[] =>
+    (facts.selected?.along ?? []).flatMap(({ name, inputs, outputs }): Along[] => {
+      const selected = selectedNamed(file, name);
+      return selected && depth < deepest ? [{ selected, inputs, outputs }, ...along(selected, depth + 1)] : [];
+    });
+
+  function componentOf(file: FilePath, facts: ComponentFacts): ComponentFacts {
+    const reach = reaches.of(file, facts);
+    const template = withSelected(facts.template, { reach, all: reaches.all, along: (one) => along(one) });
+    const known = { ...facts, template };
+    const withInstances = withServices(files, names, file, known);
+    const inner = facts.viewProvisions
+      ? providedAround(file, provided(file, facts.viewProvisions), withInstances.template, { toSelf: true })
+      : withInstances.template;
+    const own = asked.has(facts.local) ? [{ kind: 'key' as const, key: facts.local, span: facts.nameSpan }] : [];
+    const all = [...(facts.provisions ?? []), ...own];
+    const outer = all.length > 0 ? providedAround(file, provided(file, all), inner, { toSelf: true }) : inner;
+    const missing = reach.isOpen ? [] : (facts.pipesUsed ?? []).filter(({ name }) => !reach.pipes.has(name));
+    const undeclared: readonly NameFact[] = [...(facts.undeclared ?? []), ...missing];
+    return { ...withInstances, template: outer, ...(undeclared.length > 0 ? { undeclared } : {}) };
+  }
+
+  function rootOf(file: FilePath, root: RootFact): RootFact {
+    const group = root.group === undefined ? undefined : reaches.groupNamed(file, root.group);
+    const shown: readonly TemplateNode[] = group
+      ? group.fact.starts.map((name) => useOf(foreignName(group.file, name), root))
+      : root.template;
+    const around = [
+      ...(root.provisions ?? []),
+      ...(root.group === undefined ? [] : [{ kind: 'list' as const, name: root.group, span: root.span }]),
+    ];
+    return { ...root, template: around.length > 0 ? providedAround(file, provided(file, around), shown, { isAround: true }) : shown };
+  }
+
+  function routeOf(file: FilePath, route: RouteFact): RouteFact {
+    const children = route.children.map((one) => routeOf(file, one));
+    if (!route.provisions) return { ...route, children };
+    const { component, ...rest } = route;
+    const inside =
+      component === undefined
+        ? route.template.length > 0
+          ? route.template
+          : [useOf('router-outlet', route)]
+        : [...route.template, useOf(component, route, true)];
+    return { ...rest, children, template: providedAround(file, provided(file, route.provisions), inside, { isAround: true }) };
+  }
+
+  return new Map(
+    [...files].map(([file, facts]): [FilePath, FileFacts] => {
+      if (!traitsOf(facts).selectors) return [file, facts];
+      return [
+        file,
+        {
+          ...facts,
+          components: facts.components.map((one) => (one.selected ? componentOf(file, one) : one)),
+          roots: facts.roots.map((one) => rootOf(file, one)),
+          routes: facts.routes.map((one) => routeOf(file, one)),
+          ...(facts.module ? { module: withServices(files, names, file, facts.module) } : {}),
+        },
+      ];
+    }),
+  );
+}
+
+const useOf = (tag: string, { span }: { readonly span: TemplateUse['span'] }, isFree = false): TemplateUse => ({
+  kind: 'use',
+  tag,
+  span,
+  nameSpan: span,
+  bindings: [],
+  spreads: isFree ? [{ span, readings: [] }] : [],
+  children: [],
+  key: { kind: 'none' },
+  content: 'none',
+});
+
+/** The names that anything asks for: a component or a directive gives itself to those that ask for it. */
+function askedKeys(files: Files): ReadonlySet<string> {
+  const found = new Set<string>();
+  for (const { components, module } of files.values())
+    for (const { values } of [...components, ...(module ? [module] : [])])
+      for (const { kind, source } of values) if (kind === 'context' && source?.startsWith('key:')) found.add(source.slice('key:'.length));
+  return found;
+}

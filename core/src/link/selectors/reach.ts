@@ -1,0 +1,136 @@
+import type { ComponentFacts, FileFacts, GroupFact, PipeFact } from '../../model/facts';
+import type { FilePath } from '../../model/span';
+import type { Names } from '../names';
+import { type Alternative, parseSelector } from './selector';
+
+/** A component or directive that markup finds by its selector. */
+export type Selected = { readonly file: FilePath; readonly facts: ComponentFacts; readonly alternatives: readonly Alternative[] };
+
+/** What the template of a component may use. */
+export type Reach = {
+  readonly selected: readonly Selected[];
+  /** Converters by their names. */
+  readonly pipes: ReadonlySet<string>;
+  /** Something that cannot be seen may be in reach, too. */
+  readonly isOpen: boolean;
+};
+
+type Files = ReadonlyMap<FilePath, FileFacts>;
+type Group = { readonly file: FilePath; readonly fact: GroupFact };
+
+/** Answers what is in reach of each component, and which components and directives there are at all. */
+export type Reaches = {
+  readonly of: (file: FilePath, facts: ComponentFacts) => Reach;
+  readonly all: readonly Selected[];
+  /** The group of a name, where it is one. */
+  readonly groupNamed: (file: FilePath, name: string) => Group | undefined;
+};
+
+/** Packages whose directives and converters are known: these bring no element and no property that others would miss. */
+const known = /^@angular\/(?:common|core|forms|router|platform-browser|platform-browser-dynamic|animations|localize)(?:\/|$)/;
+
+/** Converters of the framework. */
+export const ownPipes: ReadonlySet<string> = new Set(
+  'async uppercase lowercase titlecase json date currency percent number decimal slice keyvalue i18nPlural i18nSelect'.split(' '),
+);
+
+/** Lists within lists are followed so far. */
+const deepest = 12;
+
+type Gathered = { readonly selected: Map<ComponentFacts, Selected>; readonly pipes: Set<string>; isOpen: boolean };
+
+/** Makes the answers for a project. */
+export function makeReaches(files: Files, names: Names): Reaches {
+  const made = new Map<ComponentFacts, Selected>();
+  const selectedOf = (file: FilePath, facts: ComponentFacts): Selected => {
+    const found = made.get(facts) ?? { file, facts, alternatives: parseSelector(facts.selected?.selector ?? '') };
+    made.set(facts, found);
+    return found;
+  };
+  const all = [...files.values()].flatMap(({ file, components }) =>
+    components.filter((one) => one.selected).map((one) => selectedOf(file, one)),
+  );
+  const groups = new Map<string, Group>(
+    [...files.values()].flatMap(({ file, groups: own = [] }) =>
+      own.map((fact): [string, Group] => [`${file}\n${fact.name}`, { file, fact }]),
+    ),
+  );
+  const declaring = new Map<ComponentFacts | PipeFact, Group>();
+
+  const groupNamed = (file: FilePath, name: string): Group | undefined => {
+    const meant = names.meant(file, name);
+    return meant.kind === 'shared' ? groups.get(`${meant.file}\n${meant.fact.name}`) : undefined;
+  };
+  const pipeNamed = (file: FilePath, name: string): PipeFact | undefined => files.get(file)?.pipes?.find(({ local }) => local === name);
+
+  /** Adds what one name brings into reach. */
+  function bring(into: Gathered, file: FilePath, name: string, depth: number): void {
+    const meant = names.meant(file, name);
+    if (meant.kind === 'component') {
+      into.selected.set(meant.facts, selectedOf(meant.file, meant.facts));
+      return;
+    }
+    if (meant.kind === 'outside') {
+      if (!known.test(meant.module)) into.isOpen = true;
+      return;
+    }
+    if (meant.kind !== 'shared' || depth > deepest) {
+      if (meant.kind !== 'shared') into.isOpen = true;
+      return;
+    }
+    const pipe = pipeNamed(meant.file, meant.fact.name);
+    if (pipe) {
+      into.pipes.add(pipe.name);
+      return;
+    }
+    const group = groups.get(`${meant.file}\n${meant.fact.name}`);
+    if (group) {
+      if (group.fact.isOpen) into.isOpen = true;
+      for (const one of group.fact.offers) bring(into, group.file, one, depth + 1);
+      return;
+    }
+    const dotted = name.includes('.') ? `${meant.fact.name}.${name.split('.').slice(1).join('.')}` : meant.fact.name;
+    const list = files.get(meant.file)?.lists?.find((one) => one.name === dotted || one.name === meant.fact.name);
+    if (!list) {
+      into.isOpen = true;
+      return;
+    }
+    if (list.isOpen) into.isOpen = true;
+    for (const one of list.items) bring(into, meant.file, one, depth + 1);
+  }
+
+  for (const group of groups.values())
+    for (const name of group.fact.declares) {
+      const into: Gathered = { selected: new Map(), pipes: new Set(), isOpen: false };
+      bring(into, group.file, name, 0);
+      for (const facts of into.selected.keys()) if (!declaring.has(facts)) declaring.set(facts, group);
+    }
+
+  const ofGroup = new Map<Group, Reach>();
+  const reachOfGroup = (group: Group): Reach => {
+    const found = ofGroup.get(group);
+    if (found) return found;
+    const into: Gathered = { selected: new Map(), pipes: new Set(ownPipes), isOpen: group.fact.isOpen === true };
+    for (const name of [...group.fact.declares, ...group.fact.brings]) bring(into, group.file, name, 0);
+    const reach: Reach = { selected: [...into.selected.values()], pipes: into.pipes, isOpen: into.isOpen };
+    ofGroup.set(group, reach);
+    return reach;
+  };
+
+  const of: Reaches['of'] = (file, facts) => {
+    const { selected } = facts;
+    const group = declaring.get(facts);
+    if (group && selected?.isAlone !== true) return reachOfGroup(group);
+    const into: Gathered = {
+      selected: new Map([[facts, selectedOf(file, facts)]]),
+      pipes: new Set(ownPipes),
+      isOpen: selected?.isOpen === true,
+    };
+    for (const name of selected?.uses ?? []) bring(into, file, name, 0);
+    // What is of a group that cannot be found may see whatever that brings.
+    if (selected?.isAlone === false && !group) into.isOpen = true;
+    return { selected: [...into.selected.values()], pipes: into.pipes, isOpen: into.isOpen };
+  };
+
+  return { of, all, groupNamed };
+}
