@@ -209,6 +209,13 @@ function inFile(
 const isHearing = ({ kind, ending, from }: Rung): boolean =>
   from < 0 || ['catches', 'relays', 'hears'].includes(kind) || ending === 'unheard';
 
+/** The rungs of hearing that lead on from each other: what becomes of a state that was changed on the way is another question. */
+function hearingRungs({ rungs }: Trace): Rung[] {
+  const beyond = new Set<number>();
+  for (const { index, from, kind } of rungs) if (beyond.has(from) || (from >= 0 && kind === 'changes')) beyond.add(index);
+  return rungs.filter((rung) => isHearing(rung) && !beyond.has(rung.index));
+}
+
 function tracesOf(
   of: string,
   ask: Exclude<Ask, 'answers'>,
@@ -224,7 +231,7 @@ function tracesOf(
   let truncated = false;
   for (const { flow, spot } of asked) {
     const trace = traceOf(flow, spot, ask === 'hears' ? 'goes' : ask);
-    const shown = ask === 'hears' ? { ...trace, rungs: trace.rungs.filter(isHearing) } : trace;
+    const shown = ask === 'hears' ? { ...trace, rungs: hearingRungs(trace) } : trace;
     const text = traceText(shown, (rung) => lineShown(rung.code[0], textOf, lineOf));
     truncated ||= trace.truncated;
     if (seen.has(text)) continue;
@@ -464,6 +471,10 @@ function answersOf(of: string, model: Model, asked: readonly Asked[], lineOf: Li
         text: `${answering.name} answers`,
       });
       return `${taker.component ?? ''} takes ${name} (${taker.file}:${taker.line}): ${answering.name} answers (${at.file}:${line}).\n`;
+    }
+    if (answer.fallback === 'given') {
+      const { file, start } = answer.declared;
+      rungs.push({ depth: 1, name, file, line: lineOf(file, start), how: 'provides', text: `${name} answers by itself` });
     }
     const why = answer.fallback === 'given' ? 'default' : answer.sheltered ? 'unknown' : 'ungiven';
     ends.push({ why, file: taker.file, line: taker.line });

@@ -267,7 +267,7 @@ function linkContexts(files: ReadonlyMap<FilePath, FileFacts>, names: Names): Ma
   const contexts = new Map<SharedId, Context>();
   for (const { file, fact, givenBy } of names.keys()) {
     const id = sharedId(file, fact.name);
-    const given = givenBy ? { givenBy } : {};
+    const given = { ...(givenBy ? { givenBy } : {}), ...(fact.fallback === 'given' ? { isOne: true as const } : {}) };
     contexts.set(id, { id, name: fact.name, declared: locate(file, fact.span), fallback: fact.fallback, ...given });
   }
   for (const facts of files.values()) {

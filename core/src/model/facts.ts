@@ -145,7 +145,8 @@ export type ProvisionFact =
       /** It is one of several that are given together. */
       readonly isOneOf?: true;
     }
-  | { readonly kind: 'list'; readonly name: string; readonly span: Span }
+  /** `isCall`: by a function, which is called here. */
+  | { readonly kind: 'list'; readonly name: string; readonly span: Span; readonly isCall?: true }
   | { readonly kind: 'unknown'; readonly span: Span };
 
 /** A class whose instances are events. Members and parts of the detail are told by the parameter, counted from 0, that they are given. */
@@ -286,6 +287,8 @@ export type ComponentFacts = BodyFacts & {
   readonly gives?: readonly ProvideFact[];
   /** It is an element of the page; absent for components that leave none. */
   readonly element?: ElementFact;
+  /** What its class knows by name, where that may extend others; an element says so itself. */
+  readonly ofClass?: ClassFact;
   /** Markup finds it by a selector; absent where names are meant. */
   readonly selected?: SelectFact;
   /** What it provides to itself and all below, and to its own markup alone; absent for nothing. */
@@ -295,16 +298,24 @@ export type ComponentFacts = BodyFacts & {
   readonly pipesUsed?: readonly NameFact[];
 };
 
-/** What a component that is an element of the page has as one. */
-export type ElementFact = {
-  /** Who sees into it: its markup stands in a shadow tree, or in the document's own. */
-  readonly root: 'light' | 'open' | 'closed';
-  /** Properties by the attributes that set them, in lower case. */
-  readonly attributes: Readonly<Record<string, string>>;
+/** The names of a class, as far as classes that extend it, or that it extends, meet by them. */
+export type ClassFact = {
   /** The values that its class knows by name. */
   readonly names?: Readonly<Record<string, number>>;
   /** Names that its class reads of itself and does not declare; absent for none. */
   readonly asked?: readonly string[];
+  /** Properties whose setter is its own, so that who writes them of itself runs that. */
+  readonly accessors?: readonly string[];
+  /** Names that are opened by a call; absent for none. */
+  readonly opened?: readonly string[];
+};
+
+/** What a component that is an element of the page has as one. */
+export type ElementFact = ClassFact & {
+  /** Who sees into it: its markup stands in a shadow tree, or in the document's own. */
+  readonly root: 'light' | 'open' | 'closed';
+  /** Properties by the attributes that set them, in lower case. */
+  readonly attributes: Readonly<Record<string, string>>;
   /** Its tags; absent for none. */
   readonly tags?: readonly string[];
   /** What stands between its tags is on the page whether it has a slot for it or not. */
@@ -315,8 +326,6 @@ export type ElementFact = {
   readonly isOlder?: true;
   /** Its class asks for the markup anew itself, whatever the framework notices. */
   readonly rendersByHand?: true;
-  /** Properties whose setter is its own, so that who writes them of itself runs that. */
-  readonly accessors?: readonly string[];
 };
 
 /** A state that is set each time it is rendered or an effect runs, which makes both happen again. */
@@ -696,6 +705,8 @@ export type Binding = {
   readonly span: Span;
   readonly nameSpan: Span;
   readonly direction: Direction;
+  /** It is the half of a two-way binding that goes up, by an event: what is written is one binding. */
+  readonly isUp?: true;
   readonly readings: readonly Reading[];
   /** A constant, as written. */
   readonly constant?: string;
@@ -830,6 +841,8 @@ export type TemplateUse = {
   readonly toSelf?: true;
   /** Of what is given to all below: asked when no element has answered. */
   readonly isAround?: true;
+  /** Of what is given to all below: something else that is given is made of it. */
+  readonly isUsed?: true;
   /** It shares its element with what stands in it, and is no place of its own. */
   readonly onHost?: true;
   /** The tag of the element that it is found by, where that is not its own name. */

@@ -97,6 +97,8 @@ export type Context = {
   readonly name: string;
   readonly declared: Location;
   readonly fallback: 'none' | 'given' | 'unknown';
+  /** Where nobody provides it, all who ask for it are given the same one. */
+  readonly isOne?: true;
   /** Calls in functions of modules that give it to a whole application; absent for none. */
   readonly givenBy?: readonly Location[];
 };

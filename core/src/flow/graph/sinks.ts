@@ -13,7 +13,7 @@ import type {
   TemplateUse,
 } from '../../model/facts';
 import type { MemberKey } from '../../model/member';
-import { memberKeyOf } from '../../model/given';
+import { bindingKey, memberKeyOf } from '../../model/given';
 import { contains } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 
@@ -158,7 +158,10 @@ function noteNode(node: TemplateNode, tables: Tables): void {
     case 'use':
       for (const binding of node.bindings) {
         if (binding.action !== undefined) tables.attached.set(binding.action, { node, binding });
-        for (const reading of binding.readings) add(sinks, reading.value, { reading, to: 'prop', use: node, binding });
+        // What is said to the element that stands for it, and not to the part itself.
+        const isOfElement = bindingKey(binding) === undefined && binding.direction === 'in' && node.element !== undefined;
+        for (const reading of binding.readings)
+          add(sinks, reading.value, isOfElement ? { reading, to: 'shown', node } : { reading, to: 'prop', use: node, binding });
       }
       for (const spread of node.spreads)
         for (const reading of spread.readings) add(sinks, reading.value, { reading, to: 'spread', use: node, spread });

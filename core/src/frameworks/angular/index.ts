@@ -28,6 +28,7 @@ export const angular: Adapter = {
     eventOf: () => undefined,
     classProp: 'class',
     registeredTags,
+    plainBases: { modules: /^@angular\//, names: /^$/ },
     givesRoute: (module, name) => module === '@angular/router' && name === 'ActivatedRoute',
   },
   traits: {
@@ -59,6 +60,7 @@ export const angular: Adapter = {
     areElements: false,
     fragments: true,
     selectors: true,
+    followsBoxes: true,
   },
   write: {
     member: (key) => {

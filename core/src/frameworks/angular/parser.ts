@@ -38,19 +38,20 @@ export function parseTemplate(text: string, { start, end, isEscaped }: TemplateR
 
 /** A binding that stands as a text in a script: `host: { '(click)': 'open()' }`. */
 export function parseHandler(text: string, offset: number): Compiler.ASTWithSource | undefined {
-  return parsed((parser) => parser.parseAction(text, noSpan, offset));
+  return parsed((parser, span) => parser.parseAction(text, span, offset));
 }
 
 export function parseBinding(text: string, offset: number): Compiler.ASTWithSource | undefined {
-  return parsed((parser) => parser.parseBinding(text, noSpan, offset));
+  return parsed((parser, span) => parser.parseBinding(text, span, offset));
 }
 
-const noSpan = undefined as unknown as Compiler.ParseSourceSpan;
-
-function parsed(run: (parser: Compiler.Parser) => Compiler.ASTWithSource): Compiler.ASTWithSource | undefined {
-  const { Lexer, Parser } = compiler();
+function parsed(
+  run: (parser: Compiler.Parser, span: Compiler.ParseSourceSpan) => Compiler.ASTWithSource,
+): Compiler.ASTWithSource | undefined {
+  const { Lexer, Parser, ParseLocation, ParseSourceFile, ParseSourceSpan } = compiler();
+  const at = new ParseLocation(new ParseSourceFile('', ''), 0, 0, 0);
   try {
-    return run(new Parser(new Lexer()));
+    return run(new Parser(new Lexer()), new ParseSourceSpan(at, at));
   } catch {
     return undefined;
   }

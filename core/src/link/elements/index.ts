@@ -34,7 +34,7 @@ function opened({ undeclared: _, ...facts }: ComponentFacts): ComponentFacts {
 const deepest = 12;
 
 /** Answers the facts of a component with those of all classes that it extends. */
-function makeWhole(files: Files, names: Names): (file: FilePath, facts: ComponentFacts) => ComponentFacts {
+export function makeWhole(files: Files, names: Names): (file: FilePath, facts: ComponentFacts) => ComponentFacts {
   const known = new Map<ComponentFacts, ComponentFacts>();
   const whole = (file: FilePath, facts: ComponentFacts, depth: number): ComponentFacts => {
     const found = known.get(facts);
@@ -46,7 +46,7 @@ function makeWhole(files: Files, names: Names): (file: FilePath, facts: Componen
       if (base) made = inherited(made, whole(base.file, base.facts, depth + 1), base.file);
       else made = opened(made);
     }
-    made = withSends(files, names, file, made);
+    if (facts.element) made = withSends(files, names, file, made);
     known.set(facts, made);
     return made;
   };

@@ -1,4 +1,4 @@
-import type { ActionFact, CallFact, ComponentFacts, EventFact, RaiseFact, TemplateNode, ValueFact } from '../../model/facts';
+import type { ActionFact, CallFact, ClassFact, ComponentFacts, EventFact, RaiseFact, TemplateNode, ValueFact } from '../../model/facts';
 import { memberKeyOf } from '../../model/given';
 import { superMarkup } from '../../model/super-markup';
 import type { FilePath } from '../../model/span';
@@ -47,12 +47,17 @@ function withSuper(nodes: readonly TemplateNode[], above: readonly TemplateNode[
   });
 }
 
+/** What a component’s class knows by name. */
+export const classOf = ({ element, ofClass }: ComponentFacts): ClassFact | undefined => element ?? ofClass;
+const namesOf = (facts: ComponentFacts): Readonly<Record<string, number>> => classOf(facts)?.names ?? {};
+
 /**
  * The facts of a component with those of a class that it extends: what it does not declare itself is the other’s, and
  * what it reads of itself without declaring it is found there. `at` is the file of the other class.
  */
 export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePath): ComponentFacts {
-  const [mine, theirs] = [own.element?.names ?? {}, base.element?.names ?? {}];
+  const [mine, theirs] = [namesOf(own), namesOf(base)];
+  const ownAsked = classOf(own)?.asked ?? [];
   const values: ValueFact[] = [...own.values];
   const actions: ActionFact[] = [...own.actions];
   const shift = actions.length;
@@ -62,7 +67,7 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
     const to = mine[name];
     if (to === undefined) continue;
     known.set(from, to);
-    if (own.element?.asked?.includes(name)) filled.push({ from, to });
+    if (ownAsked.includes(name)) filled.push({ from, to });
   }
   const appended: number[] = [];
   base.values.forEach((_, index) => {
@@ -100,9 +105,9 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
   const allMembers = [...own.members, ...members.filter((one) => !has(own.members, one.key))];
   const names: Record<string, number> = { ...mine };
   for (const [name, index] of Object.entries(theirs)) names[name] ??= known.get(index) ?? index;
-  const theirAsked = base.element?.asked ?? [];
+  const theirAsked = classOf(base)?.asked ?? [];
   const asked = [
-    ...(own.element?.asked ?? []).filter((name) => theirs[name] === undefined || theirAsked.includes(name)),
+    ...ownAsked.filter((name) => theirs[name] === undefined || theirAsked.includes(name)),
     ...theirAsked.filter((name) => mine[name] === undefined),
   ];
   const undeclared = (own.undeclared ?? []).filter(({ name }) => theirs[name] === undefined);
@@ -126,6 +131,16 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
     ...(base.openness === 'open' ? { openness: 'open' as const } : {}),
     ...(own.gives || base.gives ? { gives: [...(own.gives ?? []), ...renumbered(base.gives ?? [], by)] } : {}),
     files: [...new Set([...(own.files ?? []), at, ...(base.files ?? [])])],
+    ...(own.ofClass
+      ? {
+          ofClass: {
+            ...own.ofClass,
+            names,
+            ...(asked.length > 0 ? { asked } : {}),
+            ...(base.ofClass?.opened ? { opened: [...(own.ofClass.opened ?? []), ...base.ofClass.opened] } : {}),
+          },
+        }
+      : {}),
     ...(own.element
       ? {
           element: {
@@ -176,13 +191,13 @@ const isDeclared = ({ members }: ComponentFacts, value: ValueFact): boolean =>
  * prop, for nobody is known to give it, but its own where it writes it.
  */
 export function settled(facts: ComponentFacts): ComponentFacts {
-  const { element } = facts;
-  if (!element?.asked) return facts;
+  const own = classOf(facts);
+  if (!own?.asked) return facts;
   const values = [...facts.values];
   const known = new Set<number>();
   const written = new Set(facts.actions.flatMap(({ changes }) => changes.map(({ value }) => value)));
-  for (const name of element.asked) {
-    const index = element.names?.[name];
+  for (const name of own.asked) {
+    const index = own.names?.[name];
     const value = index === undefined ? undefined : values[index];
     if (index === undefined || value?.kind !== 'prop' || isDeclared(facts, value)) continue;
     const { member: _, ...rest } = value;

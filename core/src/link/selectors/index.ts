@@ -1,7 +1,8 @@
 import { traitsOf } from '../../frameworks/registry';
 import type { ComponentFacts, FileFacts, NameFact, RootFact, RouteFact, TemplateNode, TemplateUse } from '../../model/facts';
 import type { FilePath } from '../../model/span';
-import { foreignName } from '../elements/inherit';
+import { makeWhole } from '../elements';
+import { foreignName, settled } from '../elements/inherit';
 import type { Names } from '../names';
 import { makeProvided, providedAround } from './provisions';
 import { makeReaches, type Selected } from './reach';
@@ -28,6 +29,7 @@ export function joinSelectors(files: Files, names: Names): Files {
   const reaches = makeReaches(files, names);
   const provided = makeProvided(files, names, reaches);
   const asked = askedKeys(files);
+  const whole = makeWhole(files, names);
 
   const selectedNamed = (file: FilePath, name: string): Selected | undefined => {
     const meant = names.meant(file, name);
@@ -39,11 +41,14 @@ export function joinSelectors(files: Files, names: Names): Files {
       return selected && depth < deepest ? [{ selected, inputs, outputs }, ...along(selected, depth + 1)] : [];
     });
 
-  function componentOf(file: FilePath, facts: ComponentFacts): ComponentFacts {
-    const reach = reaches.of(file, facts);
+  function componentOf(file: FilePath, read: ComponentFacts): ComponentFacts {
+    const facts = read.bases ? settled(whole(file, read)) : read;
+    const reach = reaches.of(file, read);
     const template = withSelected(facts.template, { reach, all: reaches.all, along: (one) => along(one) });
     const known = { ...facts, template };
-    const withInstances = withServices(files, names, file, known);
+    const { names: named = {}, opened = [] } = facts.ofClass ?? {};
+    const inherited = read.bases ? opened.flatMap((name) => named[name] ?? []) : [];
+    const withInstances = withServices(files, names, file, known, inherited);
     const inner = facts.viewProvisions
       ? providedAround(file, provided(file, facts.viewProvisions), withInstances.template, { toSelf: true })
       : withInstances.template;

@@ -5,7 +5,16 @@ import type { Names } from '../names';
 import type { Reaches } from './reach';
 
 /** One key that is provided, in the file where it is written. */
-type Provided = { readonly file: FilePath; readonly key: string; readonly span: Span; readonly readings: readonly Reading[] };
+type Provided = {
+  readonly file: FilePath;
+  readonly key: string;
+  readonly span: Span;
+  readonly readings: readonly Reading[];
+  /** Where that is said: where a function is called that gives the list. */
+  readonly at: { readonly file: FilePath; readonly span: Span };
+  /** Another key is answered by this one. */
+  readonly isUsed: boolean;
+};
 
 /** All that a list provides, through the lists that it names. */
 export type AllProvided = { readonly keys: readonly Provided[]; readonly isOpen: boolean };
@@ -25,27 +34,29 @@ export function makeProvided(
     const keys: Provided[] = [];
     let isOpen = false;
     const seen = new Set<string>();
-    const all = (at: FilePath, list: readonly ProvisionFact[], depth: number): void => {
-      for (const one of list) add(at, one, depth);
+    type Said = Provided['at'] | undefined;
+    const all = (at: FilePath, list: readonly ProvisionFact[], depth: number, said: Said): void => {
+      const used = new Set(list.flatMap((one) => (one.kind === 'key' && one.by !== undefined ? [one.by] : [])));
+      for (const one of list) add(at, one, depth, said, used);
     };
-    const group = (at: FilePath, name: string, depth: number): boolean => {
+    const group = (at: FilePath, name: string, depth: number, said: Said): boolean => {
       const found = groupNamed(at, name);
       if (!found) return false;
       const id = `${found.file}\n${found.fact.name}`;
       if (seen.has(id)) return true;
       seen.add(id);
-      all(found.file, found.fact.provides, depth + 1);
-      for (const brought of found.fact.brings) group(found.file, brought, depth + 1);
+      all(found.file, found.fact.provides, depth + 1, said);
+      for (const brought of found.fact.brings) group(found.file, brought, depth + 1, said);
       return true;
     };
-    const add = (at: FilePath, one: ProvisionFact, depth: number): void => {
+    const add = (at: FilePath, one: ProvisionFact, depth: number, said: Said, used: ReadonlySet<string>): void => {
       if (one.kind === 'unknown' || depth > deepest) {
         isOpen = true;
         return;
       }
       const name = one.kind === 'key' ? one.key : one.name;
       if (one.kind === 'list' || one.by === undefined) {
-        if (group(at, name, depth)) return;
+        if (group(at, name, depth, said)) return;
         const [root = '', ...rest] = name.split('.');
         const meant = names.meant(at, root);
         // What comes from outside of the project provides what is of there.
@@ -55,7 +66,7 @@ export function makeProvided(
             ? files.get(meant.file)?.lists?.find((each) => each.name === [meant.fact.name, ...rest].join('.'))
             : undefined;
         if (list && meant.kind === 'shared') {
-          all(meant.file, list.provides, depth + 1);
+          all(meant.file, list.provides, depth + 1, one.kind === 'list' && one.isCall ? (said ?? { file: at, span: one.span }) : said);
           return;
         }
         if (one.kind === 'list') {
@@ -63,9 +74,17 @@ export function makeProvided(
           return;
         }
       }
-      if (one.kind === 'key') keys.push({ file: at, key: one.key, span: one.span, readings: one.readings ?? [] });
+      if (one.kind === 'key')
+        keys.push({
+          file: at,
+          key: one.key,
+          span: one.span,
+          readings: one.readings ?? [],
+          at: said ?? { file: at, span: one.span },
+          isUsed: used.has(one.key),
+        });
     };
-    all(file, provisions, 0);
+    all(file, provisions, 0, undefined);
     return { keys, isOpen };
   };
 }
@@ -80,32 +99,23 @@ export function providedAround(
   marks: Marks,
 ): readonly TemplateNode[] {
   const last = new Map(keys.map((one) => [`${one.file} ${one.key}`, one]));
-  const made = [...last.values()].reduceRight<readonly TemplateNode[]>(
-    (nodes, { file: at, key, span, readings }) => [
-      {
-        kind: 'use',
-        tag: `key:${at === file ? key : foreignName(at, key)}`,
-        span: at === file ? span : { ...span, file: at },
-        nameSpan: at === file ? span : { ...span, file: at },
-        bindings: [
-          {
-            to: { kind: 'prop', name: 'value' },
-            written: 'value',
-            span: at === file ? span : { ...span, file: at },
-            nameSpan: at === file ? span : { ...span, file: at },
-            direction: 'in',
-            readings,
-          },
-        ],
-        spreads: [],
-        children: nodes,
-        key: { kind: 'none' },
-        content: 'markup',
-        ...marks,
-      } satisfies TemplateUse,
-    ],
-    inside,
-  );
+  const made = [...last.values()].reduceRight<readonly TemplateNode[]>((nodes, { file: there, key, readings, at, isUsed }) => {
+    const span: Span = at.file === file ? at.span : { ...at.span, file: at.file };
+    const node: TemplateUse = {
+      kind: 'use',
+      tag: `key:${there === file ? key : foreignName(there, key)}`,
+      span,
+      nameSpan: span,
+      bindings: [{ to: { kind: 'prop', name: 'value' }, written: 'value', span, nameSpan: span, direction: 'in', readings }],
+      spreads: [],
+      children: nodes,
+      key: { kind: 'none' },
+      content: 'markup',
+      ...(isUsed ? { isUsed: true as const } : {}),
+      ...marks,
+    };
+    return [node];
+  }, inside);
   if (!isOpen) return made;
   const nowhere = { start: 0, end: 0 };
   return [

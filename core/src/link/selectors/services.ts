@@ -10,7 +10,7 @@ function serviceOf(
   names: Names,
   file: FilePath,
   { kind, source }: ValueFact,
-): { readonly file: FilePath; readonly name: string; readonly signals: readonly string[] } | undefined {
+): { readonly key: string; readonly signals: readonly string[] } | undefined {
   const key = kind === 'context' ? /^key:(.+)$/.exec(source ?? '')?.[1] : undefined;
   if (key === undefined) return undefined;
   const meant = names.meant(file, key);
@@ -18,8 +18,8 @@ function serviceOf(
   const { fact } = meant;
   const held = files
     .get(meant.file)
-    ?.module?.values.some((one) => one.kind === 'store' && one.shape === 'instance' && one.name === fact.name);
-  return held ? { file: meant.file, name: fact.name, signals: files.get(meant.file)?.signals?.[fact.name] ?? [] } : undefined;
+    ?.module?.values.some((one) => one.kind === 'store' && one.shape === 'factory' && one.name === fact.name);
+  return held ? { key, signals: files.get(meant.file)?.signals?.[fact.name] ?? [] } : undefined;
 }
 
 /**
@@ -31,6 +31,7 @@ export function withServices<Body extends BodyFacts & { readonly template?: read
   names: Names,
   file: FilePath,
   body: Body,
+  opened: Iterable<number> = [],
 ): Body {
   const asked = body.values.flatMap((value, index) => {
     const service = serviceOf(files, names, file, value);
@@ -38,22 +39,30 @@ export function withServices<Body extends BodyFacts & { readonly template?: read
   });
   const openedBy = new Map<number, ReadonlySet<string>>();
   for (const { index, service } of asked) openedBy.set(index, new Set(service.signals));
+  const aliases = new Set<number>();
   // A field that holds a member of a service is opened as that is.
-  const held = new Set<number>();
+  const held = new Set<number>(opened);
   body.values.forEach((value, index) => {
     const [only, ...more] = value.kind === 'state' || value.kind === 'derived' ? value.from : [];
-    if (only && more.length === 0 && only.path.length === 1 && openedBy.get(only.value)?.has(only.path[0] ?? '')) held.add(index);
+    if (only && more.length === 0 && only.path.length === 1 && openedBy.get(only.value)?.has(only.path[0] ?? '')) {
+      held.add(index);
+      aliases.add(index);
+    }
   });
-  if (asked.length === 0) return body;
+  if (asked.length === 0 && held.size === 0) return body;
   const opens = ({ value, path, how }: Pick<Reading, 'value' | 'path' | 'how'>): boolean =>
     how === 'called' && ((path.length === 0 && held.has(value)) || (path.length === 1 && openedBy.get(value)?.has(path[0] ?? '') === true));
   const values = [...body.values];
+  for (const index of aliases) {
+    const { shallow: _, ...value } = values[index] ?? { name: '', kind: 'state', span: { start: 0, end: 0 }, from: [] };
+    values[index] = { ...value, kind: 'derived' };
+  }
   for (const { index, service } of asked) {
     const value = values[index];
     if (!value) continue;
     values.push(value);
     const { asks: _, needed: __, guarded: ___, ...rest } = value;
-    values[index] = { ...rest, kind: 'module', source: `from:${service.file}#${service.name}` };
+    values[index] = { ...rest, kind: 'module', source: service.key };
   }
   const copy = (one: unknown): unknown => {
     if (typeof one !== 'object' || one === null) return one;

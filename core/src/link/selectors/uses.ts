@@ -80,6 +80,11 @@ function elementWith(node: TemplateElement, finding: Finding): TemplateNode {
   ];
   const taken = new Set<Binding>();
   const around = onHost.map((host) => ({ host, bindings: bindingsFor(bindings, host, taken) }));
+  // A template with a star belongs to the one directive that its first name means, and so does all that is given with it.
+  const [only, ...others] = around;
+  if (node.tag === 'ng-template' && only && others.length === 0)
+    for (const one of bindings)
+      if (one.to.kind === 'property' && !taken.has(one)) only.bindings.push({ ...one, to: { kind: 'prop', name: one.to.name } });
   const inner = component
     ? componentUse(element, component, bindings, taken)
     : plainElement(element, bindings, taken, finding, selectable, onHost.length > 0);
@@ -125,6 +130,7 @@ function asUse(element: TemplateElement, tag: string, bindings: readonly Binding
     children,
     key,
     content: children.length > 0 ? 'markup' : element.hasText ? 'text' : 'none',
+    element: element.tag,
     ...(ref ? { ref } : {}),
   };
 }
@@ -169,7 +175,7 @@ function componentUse(
   taken: ReadonlySet<Binding>,
 ): TemplateUse {
   const own = bindings
-    .filter((one) => !taken.has(one) || hasMember(component.facts, one))
+    .filter((one) => (!taken.has(one) || hasMember(component.facts, one)) && (!one.isUp || hasMember(component.facts, one)))
     .map((one) => targetFor(one, component, element.tag));
   const { children, slots } = contentOf(element.children, component.facts);
   const use = asUse({ ...element, children }, foreignName(component.file, component.facts.local), [...own, ...slots]);
@@ -284,7 +290,7 @@ function directiveUse(element: TemplateElement, { selected }: Host, bindings: re
     spreads: [],
     children: [inside],
     key: inside.kind === 'element' || inside.kind === 'use' ? key : noKey,
-    content: 'markup',
+    content: content?.slotProps ? 'function' : 'markup',
     onHost: true,
     element: element.tag,
     ...(content?.slotProps ? { slotProps: content.slotProps } : {}),

@@ -1,9 +1,10 @@
 import type * as t from '@babel/types';
-import type { ElementFact, MemberFact, Reading } from '../../model/facts';
+import type { ClassFact, MemberFact, Reading } from '../../model/facts';
 import { propKey } from '../../model/member';
 import type { Span } from '../../model/span';
 import { addAction, addValue, type Body, excerpt, fillAction, newEffects, propValue } from '../script/body';
 import { readActionInto, readFunctionInto, readingsOf } from '../script/expressions';
+import { givesNothing } from '../script/called';
 import { computedFrom, noteLate } from '../script/functions';
 import { makesCollection } from '../script/lists';
 import { innerScope, type Meaning, type Scope } from '../script/scope';
@@ -191,6 +192,7 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
     if (rules.unknown === 'nothing') return undefined;
     asked.set(name, span);
     const value = propValue(body, name, span);
+    if (rules.unknown === 'inherited') (body.inherits ??= new Set()).add(value);
     if (rules.unknown === 'outside') declareMember(name, span, { kind: 'prop' });
     const meaning: Meaning = { kind: 'value', value, path: [] };
     own.set(name, meaning);
@@ -256,6 +258,8 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
     const value = addValue(body, { name: spoken(name), kind: 'function', span, from: [], action });
     own.set(name, { kind: 'function', node: fn, scope, action, value });
     noteLate(body, action, fn);
+    const facts = body.actions[action];
+    if (facts && givesNothing(fn, body.module.text)) facts.givesNothing = true;
     body.queue.push(() => readActionInto(body, action, fn, scope));
   }
 
@@ -403,7 +407,7 @@ export function namesOf({
   own,
   asked,
   accessors,
-}: ReadClass): Pick<ElementFact, 'asked' | 'accessors'> & { readonly names: Record<string, number> } {
+}: ReadClass): Pick<ClassFact, 'asked' | 'accessors'> & { readonly names: Record<string, number> } {
   const names: Record<string, number> = {};
   for (const [name, meaning] of own) {
     const value =

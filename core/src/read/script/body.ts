@@ -103,6 +103,8 @@ export type Body = {
   root?: 'light' | 'open' | 'closed';
   /** What a handle on the component gives. */
   readonly exposes: Reading[];
+  /** Values that stand for members of a class that is extended; absent for none. */
+  inherits?: Set<number>;
   /** Values of which users are told when they are set, with that of the event; absent where there are none. */
   asksChange?: Map<number, number>;
   /** Members that are opened by a call, by the name of the class of the module that has them; absent for none. */

@@ -32,6 +32,8 @@ export function callGiven(body: Body, given: t.Node, scope: Scope): GivenCall | 
   const found = { name, span: spanOf(call) };
   if (meaning?.kind === 'value' || meaning?.kind === 'box')
     return body.values[meaning.value]?.kind === 'hook' ? { ...found, value: meaning.value, path: [...meaning.path, ...path] } : undefined;
+  if (meaning?.kind === 'function' && meaning.value !== undefined && path.length === 0 && body.own)
+    return { ...found, value: meaning.value, path };
   if (meaning || !body.module.imported.has(root)) return undefined;
   return { ...found, value: moduleValue(body, root, spanOf(call)), path };
 }

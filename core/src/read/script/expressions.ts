@@ -481,7 +481,7 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
   noteAssigned(body, node, chain, scope, sink);
   const optionalCall = optional || (node.type === 'OptionalCallExpression' && node.optional);
   const own = base.type === 'ThisExpression' ? ownMeaning(body, path, scope, spanOf(node.callee)) : undefined;
-  const found = base.type === 'Identifier' ? lookUp(scope, base.name) : own?.meaning;
+  const found = base.type === 'Identifier' ? lookUp(scope, base.name, spanOf(base)) : own?.meaning;
   const { meaning, path: members } = found
     ? memberMeant(unboxed(found, own ? own.path : path), spanOf(node.callee))
     : { meaning: found, path };

@@ -16,7 +16,7 @@ export const contextUnread: Rule = {
       for (const use of uses) {
         const owner = model.components.get(use.owner);
         const { target } = use;
-        if (target.kind !== 'provider' || owner?.fileRole !== 'source' || owner.isPublic) continue;
+        if (target.kind !== 'provider' || use.node.isUsed || owner?.fileRole !== 'source' || owner.isPublic) continue;
         const context = model.contexts.get(target.context);
         if (!context || consumed.has(target.context) || !pages.unanswering.has(use.id)) continue;
         const at = locate(use.file, use.node.nameSpan);

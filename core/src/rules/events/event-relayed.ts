@@ -35,6 +35,27 @@ function isMereRelay(component: Component, action: ActionFact): boolean {
   });
 }
 
+/** The function that a listener does nothing but call, with what it is handed; the listener itself where it does more, or calls none. */
+function runBy({ values, actions }: Component['facts'], at: number): number {
+  const action = actions[at];
+  const [call, ...more] = action?.invokes ?? [];
+  const inner = call && call.path.length === 0 ? values[call.value]?.action : undefined;
+  if (!action || !call || inner === undefined || more.length > 0) return at;
+  if (action.raises.length + action.changes.length + action.sends.length + action.hears.length > 0) return at;
+  const isHandedOn = call.args.every(({ readings: [only, ...others], constant }, position) => {
+    const value = only && values[only.value];
+    return (
+      others.length === 0 &&
+      constant === undefined &&
+      value?.kind === 'param' &&
+      value.of === at &&
+      value.position === position &&
+      only?.how === 'same'
+    );
+  });
+  return isHandedOn && call.args.length > 0 ? inner : at;
+}
+
 /** Bindings of uses that hear an event by one of the body's functions, and those that forward it as it comes. */
 const relaysIn = remembered((component: Component): readonly Relay[] => {
   const { facts } = component;
@@ -47,7 +68,8 @@ const relaysIn = remembered((component: Component): readonly Relay[] => {
       if (binding.direction !== 'out' && !isListener(binding)) continue;
       const [only, ...more] = binding.readings;
       const value = only && more.length === 0 && only.path.length === 0 ? facts.values[only.value] : undefined;
-      const action = binding.action ?? (value?.kind === 'function' ? value.action : undefined);
+      const given = binding.action ?? (value?.kind === 'function' ? value.action : undefined);
+      const action = given === undefined ? undefined : runBy(facts, given);
       // Nothing but the event's name is written: it is passed up as it is.
       const forwards =
         value?.kind === 'prop' && binding.to.kind === 'event' && memberKeyOf(value) === bindingKey(binding) ? only?.value : undefined;
@@ -69,7 +91,10 @@ const relaysIn = remembered((component: Component): readonly Relay[] => {
     const hearing = listeners.filter((one) => one.action === at);
     const [heard] = hearing;
     const value = index.functionOf.get(at);
-    if (!heard || hearing.length > 1 || (value !== undefined && index.calls.has(value))) return [];
+    const calls = value === undefined ? [] : (index.calls.get(value) ?? []);
+    const isOwnCall =
+      calls.length === 1 && heard?.binding.action !== undefined && heard.binding.action !== at && calls[0]?.action === heard.binding.action;
+    if (!heard || hearing.length > 1 || (calls.length > 0 && !isOwnCall)) return [];
     return [{ event, from: heard.node, binding: heard.binding, span: action.raises[0]?.span ?? heard.binding.span }];
   });
 });

@@ -55,6 +55,41 @@ function unknownElement(model: Model, { file, node }: Use, owner: Component, tag
   ];
 }
 
+/** Where markup finds components by selectors, an element that none in reach means: one that exists and is not brought in, or none at all. */
+function unreached(model: Model, { file, node }: Use, owner: Component): Found {
+  const at = locate(file, node.nameSpan);
+  const selectors = selectorsIn(model);
+  const forgotten = selectors.get(node.tag);
+  const near = forgotten ? undefined : nearest(node.tag, [...selectors.keys()]);
+  const meant = forgotten ?? (near === undefined ? undefined : selectors.get(near));
+  return {
+    rule: 'component-unknown',
+    component: owner.id,
+    subject: node.tag,
+    at,
+    words: { owner: owner.name, tag: node.tag, near: near ?? '', holder: '', forgotten: forgotten?.name ?? '' },
+    evidence: [
+      { at, text: `${owner.name} uses ${node.tag}, which nothing that it may use stands for.` },
+      ...(meant ? [{ at: locate(meant.file, meant.facts.nameSpan), text: `${meant.name} stands here.` }] : []),
+    ],
+    touches: owner.id,
+  };
+}
+
+/** The tags that selectors of components mean, with who has each. */
+const selectorsIn = remembered(
+  (model: Model): ReadonlyMap<string, Component> =>
+    new Map(
+      [...model.components.values()].flatMap((one) =>
+        (one.facts.selected?.selector ?? '')
+          .split(',')
+          .map((each) => each.trim())
+          .filter((each) => /^[\w-]+$/.test(each))
+          .map((tag): [string, Component] => [tag, one]),
+      ),
+    ),
+);
+
 /**
  * A tag looks like a component and resolves to nothing. Vue may know components by registration that
  * no file of the project shows: there only a name that is clearly misspelt counts.
@@ -77,6 +112,7 @@ export const componentUnknown: Rule = {
       const isForgotten = owner.facts.registersTags === true && isImported;
       const known = traitsOf(owner).areElements ? tagsIn(model) : undefined;
       if (known) return unknownElement(model, use, owner, known);
+      if (traitsOf(owner).selectors) return node.unregistered ? [unreached(model, use, owner)] : [];
       if (traitsOf(owner).registeredTags && !isForgotten && (near === undefined || names.includes(root))) return [];
       if (!/^[A-Z]/.test(root)) return [];
       const at = locate(use.file, node.nameSpan);

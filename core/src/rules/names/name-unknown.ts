@@ -98,8 +98,28 @@ function calledHandlers(component: Component): Found[] {
     for (const { called, written: listener, span } of node.bindings) {
       if (called) found.push(calledAt(component, called, listener, span));
     }
+    for (const { uncalled, written: listener, span } of node.bindings)
+      if (uncalled) found.push(uncalledAt(component, uncalled, listener, span));
   });
   return found;
+}
+
+/** A listener names a function that it should call. */
+function uncalledAt(component: Component, uncalled: NameFact, listener: string, given: Span): Found {
+  const at = locate(component.file, uncalled.span);
+  return {
+    rule: 'handler-missing',
+    component: component.id,
+    subject: uncalled.name,
+    at,
+    words: { component: component.name, name: uncalled.name, near: '', listener, uncalled: 'yes' },
+    evidence: [
+      { at, text: `${uncalled.name} is named here, and not called.` },
+      { at: locate(component.file, given), text: `${listener} runs what is written for it, which does nothing.` },
+    ],
+    edits: [{ ...at, start: at.end, was: '', text: '()' }],
+    touches: component.id,
+  };
 }
 
 function calledAt(component: Component, called: NameFact, listener: string, given: Span): Found {
@@ -122,6 +142,7 @@ function calledAt(component: Component, called: NameFact, listener: string, give
 /** Whether what a call gives is nothing, as the file tells in which the function stands. */
 function isForNothing(model: Model, { facts, file }: Component, { value, path }: GivenCall): boolean {
   const held = facts.values[value];
+  if (held?.kind === 'function') return path.length === 0 && facts.actions[held.action ?? -1]?.givesNothing === true;
   const meant =
     held?.source === undefined ? undefined : model.named(file, held.kind === 'hook' ? held.source : [held.source, ...path].join('.'));
   // A member of a function is another one: `rate.bind`.

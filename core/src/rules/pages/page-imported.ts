@@ -45,13 +45,13 @@ function shownByRouter(model: Model): { readonly shown: Set<ComponentId>; readon
 /** Where a page reads the parameters of its address from the route that it asks for; undefined where it does not. */
 function paramsRead(model: Model, { facts, file, framework }: Component): Span | undefined {
   const at = facts.values.findIndex(({ kind, source }) => {
-    if (source === undefined || (kind !== 'hook' && kind !== 'module')) return false;
+    if (source === undefined || (kind !== 'hook' && kind !== 'module' && kind !== 'context')) return false;
     const meant = model.named(file, source);
     return meant.kind === 'outside' && adapterOf(framework).link.givesRoute?.(meant.module, meant.name);
   });
   return indexOf(facts)
     .sinks.get(at)
-    ?.find(({ reading }) => reading.path.includes('params'))?.reading.span;
+    ?.find(({ reading }) => reading.path.some((one) => /^(?:params|paramMap)$/.test(one)))?.reading.span;
 }
 
 /** What a page lives from that only its route gives, and where it takes it. */

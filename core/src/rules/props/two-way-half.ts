@@ -56,7 +56,11 @@ function missingHalf(target: Component, name: string): string | undefined {
   const { twoWay } = traitsOf(target);
   const { members } = target.contract;
   const down = members.get(propKey(name));
-  const hasUp = members.has(modelKey(name));
+  const hasUp =
+    members.has(modelKey(name)) ||
+    adapterOf(target.framework)
+      .link.changesOf(name)
+      .some((key) => members.has(key));
   // Where every prop may be bound, one that the component never writes is only superfluous, unless people enter it there.
   if (down?.kind === 'two-way') return isEnteredInVain(target, name) ? 'only the value, not its change' : undefined;
   if (twoWay === 'none' || (hasUp && down)) return undefined;

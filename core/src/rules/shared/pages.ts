@@ -34,7 +34,8 @@ export type UnmetTake = {
 export type ShadowedTake = {
   readonly component: ComponentId;
   readonly context: SharedId;
-  readonly outer: Use;
+  /** Absent where the outer one is what everybody is given where nobody provides it. */
+  readonly outer?: Use;
   readonly inner: Use;
   readonly page: string;
 };
@@ -101,7 +102,7 @@ type Answers = {
 
 /** Collects which provider answers each take, and tells those of one component that lie within each other. */
 function answersIn(model: Model, tree: Tree, page: Page): Answers {
-  const found = new Map<string, { component: ComponentId; context: SharedId; providers: Set<Provider> }>();
+  const found = new Map<string, { component: ComponentId; context: SharedId; providers: Set<Provider>; isGivenOne: boolean }>();
   const given = new Set<UseId>();
   return {
     given,
@@ -111,17 +112,25 @@ function answersIn(model: Model, tree: Tree, page: Page): Answers {
       for (const { use } of scopesAround(tree, place.provider)) if (use) given.add(use);
     },
     note: (place, take) => {
-      const provider = tree.providers.length > 0 ? providerFor(tree, place, take.context) : undefined;
-      if (!provider?.use) return;
-      given.add(provider.use);
+      const provider = tree.providers.length > 0 ? providerFor(tree, place, take.context, take.asks) : undefined;
+      const isGivenOne = !provider && !place.sheltered && model.contexts.get(take.context)?.isOne === true;
+      if (!provider?.use && !isGivenOne) return;
+      if (provider?.use) given.add(provider.use);
       const key = `${place.component} ${take.context}`;
-      const known = found.get(key) ?? { component: place.component, context: take.context, providers: new Set<Provider>() };
-      known.providers.add(provider);
-      found.set(key, known);
+      const known = found.get(key) ?? {
+        component: place.component,
+        context: take.context,
+        providers: new Set<Provider>(),
+        isGivenOne: false,
+      };
+      if (provider) known.providers.add(provider);
+      found.set(key, { ...known, isGivenOne: known.isGivenOne || isGivenOne });
     },
     shadowed: () =>
-      [...found.values()].flatMap(({ component, context, providers }): ShadowedTake[] => {
+      [...found.values()].flatMap(({ component, context, providers, isGivenOne }): ShadowedTake[] => {
         for (const provider of providers) {
+          const own = isGivenOne && !provider.isAround && provider.use ? useById(model, provider.use) : undefined;
+          if (own) return [{ component, context, inner: own, page: page.name }];
           const around = outerOf(tree, provider, providers);
           const inner = provider.use && around && around.use !== provider.use ? useById(model, provider.use) : undefined;
           const outer = around?.use && useById(model, around.use);

@@ -13,7 +13,9 @@ type Unseen = {
   readonly name: string;
   readonly change: Span;
   readonly declared: Span;
-  readonly how: 'in-place' | 'reducer' | 'plain' | 'ref' | 'apart' | 'replaced';
+  readonly how: 'in-place' | 'reducer' | 'plain' | 'ref' | 'apart' | 'replaced' | 'handed';
+  /** The part that does not render again. */
+  readonly by?: string;
   /** Only its place is followed, and nothing inside. */
   readonly shallow?: boolean;
   /** It is a map or a set, whose methods the framework does not follow. */
@@ -68,6 +70,30 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
           ...(along === undefined ? {} : { along }),
         },
       ];
+    }),
+  );
+}
+
+/** Changes inside a list or an object that is handed, as it is, to a part that renders again only when it is given another one. */
+function handedInPlace(model: Model, component: Component): Unseen[] {
+  const { facts, framework } = component;
+  if (traitsOf({ framework }).mutation !== 'seen') return [];
+  const handed = new Map<number, string>();
+  for (const { node, target } of model.usesBy.get(component.id) ?? []) {
+    const to = target.kind === 'component' ? model.components.get(target.id) : undefined;
+    if (!to?.facts.memo) continue;
+    for (const { to: member, readings } of node.bindings)
+      for (const { value, how, path } of member.kind === 'prop' ? readings : [])
+        if (how === 'same' && path.length === 0 && !handed.has(value)) handed.set(value, to.name);
+  }
+  if (handed.size === 0) return [];
+  return facts.actions.flatMap((action) =>
+    action.changes.filter(changesInside).flatMap((change): Unseen[] => {
+      const value = facts.values[change.value];
+      const by = handed.get(change.value);
+      // Of what is followed by its place alone another finding speaks.
+      if (by === undefined || value?.kind !== 'state' || value.shallow || setsOtherwise(facts, action, change.value)) return [];
+      return [{ name: value.name, change: change.span, declared: value.span, how: 'handed', by }];
     }),
   );
 }
@@ -293,7 +319,7 @@ function reducedInPlace(model: Model, component: Component): Found[] {
 }
 
 function toFound(component: Component, unseen: Unseen, there?: Location): Found {
-  const { name, change, declared, how, along, shallow, collection, setter, from, byAlias } = unseen;
+  const { name, change, declared, how, along, shallow, collection, setter, from, byAlias, by } = unseen;
   const at = how !== 'apart' && there ? there : locate(component.file, how === 'apart' ? declared : change);
   return {
     rule: 'change-unseen',
@@ -311,6 +337,7 @@ function toFound(component: Component, unseen: Unseen, there?: Location): Found 
       setter: setter ?? '',
       from: from ?? '',
       alias: byAlias ? 'yes' : '',
+      by: by ?? '',
     },
     evidence:
       how === 'apart'
@@ -319,17 +346,23 @@ function toFound(component: Component, unseen: Unseen, there?: Location): Found 
             { at: there ?? locate(component.file, change), text: 'What it was taken from changes here.' },
           ]
         : [
-            { at, text: how === 'in-place' || how === 'reducer' ? `${name} is changed in place.` : `${name} is written here.` },
+            {
+              at,
+              text:
+                how === 'in-place' || how === 'reducer' || how === 'handed' ? `${name} is changed in place.` : `${name} is written here.`,
+            },
             {
               at: locate(component.file, declared),
               text:
                 how === 'plain'
                   ? `${name} is a plain variable: nothing follows it.`
-                  : how === 'ref'
-                    ? `${name} is a ref: nothing follows what it holds.`
-                    : how === 'replaced'
-                      ? `The page follows the object that ${name} is at first.`
-                      : `${name} is state: only a new value is noticed.`,
+                  : how === 'handed'
+                    ? `${by ?? ''} renders again only when it is given another one.`
+                    : how === 'ref'
+                      ? `${name} is a ref: nothing follows what it holds.`
+                      : how === 'replaced'
+                        ? `The page follows the object that ${name} is at first.`
+                        : `${name} is state: only a new value is noticed.`,
             },
           ],
     touches: component.id,
@@ -354,6 +387,10 @@ export const changeUnseen: Rule = {
       if (component.fileRole !== 'source') return [];
       const apart = traitsOf(component).storesComeApart ? storeApart(model, component) : [];
       const all = [...apart, ...gettersApart(model, component)];
-      return [...all.map((unseen) => toFound(component, unseen, unseen.there)), ...reducedInPlace(model, component)];
+      return [
+        ...all.map((unseen) => toFound(component, unseen, unseen.there)),
+        ...reducedInPlace(model, component),
+        ...handedInPlace(model, component).map((unseen) => toFound(component, unseen)),
+      ];
     }),
 };

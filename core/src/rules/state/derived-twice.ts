@@ -18,7 +18,7 @@ function isWorthIt(formula: string): boolean {
 
 /** A computation with the names of what its own functions are handed taken away: `f => f.days` is `g => g.days`. */
 function named(formula: string, sources: ReadonlyMap<string, string>, boxMember: string | undefined): string {
-  const names = new Map(sources);
+  const names = new Map([...sources].filter(([name]) => !name.includes('.')));
   for (const [, single, several] of formula.matchAll(/(?:\b([\w$]+)|\(([\w$,\s]+)\))\s*=>/g))
     for (const name of (single ?? several ?? '').split(','))
       if (name.trim() !== '' && !names.has(name.trim())) names.set(name.trim(), `#${names.size}`);
@@ -29,7 +29,12 @@ function named(formula: string, sources: ReadonlyMap<string, string>, boxMember:
 
 /** Sources by their names alone: not as members of what holds them, nor by what a box of them opens with. */
 function unpacked(formula: string, sources: ReadonlyMap<string, string>, boxMember: string | undefined): string {
-  return formula.replace(/(?<![.\w$])([A-Za-z_$][\w$]*)\.([A-Za-z_$][\w$]*)/g, (whole, holder: string, name: string) => {
+  const members = [...sources].filter(([name]) => name.includes('.')).sort(([a], [b]) => b.length - a.length);
+  const whole = members.reduce(
+    (text, [name, key]) => text.replace(new RegExp(`(?<![.\\w$])${name.replace(/[.$*]/g, '\\$&')}(?![\\w$])`, 'g'), key),
+    formula.replace(/\s*\.\s*(?=[A-Za-z_$])/g, '.').replace(/\bthis\./g, ''),
+  );
+  return whole.replace(/(?<![.\w$])([A-Za-z_$][\w$]*)\.([A-Za-z_$][\w$]*)/g, (whole, holder: string, name: string) => {
     if (sources.has(holder)) return name === boxMember ? holder : whole;
     return sources.has(name) ? name : whole;
   });
@@ -56,6 +61,10 @@ function sourceOf(model: Model, component: Component, reading: Reading): { reado
     const key = givenTo(model, component, value, reading.path);
     return key === undefined ? undefined : { key, name: value.name };
   }
+  // Another name for a part of what is held elsewhere.
+  const [only, ...more] = value?.kind === 'derived' && value.formula === undefined ? value.from : [];
+  if (only && more.length === 0 && (only.how === 'same' || only.how === 'part') && only.value !== reading.value)
+    return sourceOf(model, component, { ...reading, value: only.value, path: [...only.path, ...reading.path] });
   if (value?.kind === 'state' && value.shape === undefined)
     return { key: `${component.id} ${value.name} ${reading.path.join('.')}`, name: value.name };
   if (
@@ -97,7 +106,9 @@ function computedIn(model: Model, component: Component): (Computed & { readonly 
     const held = sources.find((one) => one !== undefined && one.name !== '');
     if (!held || sources.includes(undefined)) return [];
     const keys = sources.map((one) => one?.key ?? '').sort();
-    const names = new Map(inner.map((one, at) => [component.facts.values[one.value]?.name ?? '', `«${sources[at]?.key ?? ''}»`]));
+    const names = new Map(
+      inner.map((one, at) => [[component.facts.values[one.value]?.name ?? '', ...one.path].join('.'), `«${sources[at]?.key ?? ''}»`]),
+    );
     return [
       {
         component,

@@ -142,7 +142,9 @@ export function factoryStores(model: Model): FactoryStore[] {
       if (!store) return;
       seen.add(`${file} ${store.file} ${store.value.name}`);
       const isSelected = (value.args?.length ?? 0) > 0;
-      const touches = value.kind === 'hook' ? (isSelected ? selected(body, value) : (touchesIn(body).get(index) ?? [])) : undefined;
+      // A class that is asked for by its name is taken as it is.
+      const isTaken = value.kind === 'hook' || (value.kind === 'module' && value.name !== value.source);
+      const touches = isTaken ? (isSelected ? selected(body, value) : (touchesIn(body).get(index) ?? [])) : undefined;
       if (!touches || touches.some(({ member }) => member === '*' || member.startsWith('$'))) {
         store.otherwise = true;
         return;

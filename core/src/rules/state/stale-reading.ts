@@ -160,6 +160,18 @@ function hiddenIn(model: Model, component: Component, action: ActionFact): Readi
   );
 }
 
+/** Fields that nothing follows, which what is computed again or run again with what it reads does read. */
+function unfollowedIn(model: Model, component: Component, reads: readonly Reading[]): Reading[] {
+  const { values } = component.facts;
+  return once(
+    reads.filter((reading) => {
+      const value = values[reading.value];
+      const isField = value?.kind === 'state' && !value.observable && value.shape === undefined;
+      return isField && !reading.latest && reading.how !== 'called' && changes(model, component, reading);
+    }),
+  );
+}
+
 /** The same of a statement that gives a name to what a function of the component gives. */
 function hiddenInValue(model: Model, component: Component, { from, once: isOnce }: ValueFact): Reading[] {
   const { values, actions, followsAssignment } = component.facts;
@@ -225,6 +237,20 @@ export const staleReading: Rule = {
           .filter((one) => changes(model, component, one))
           .map((reading) => toFound(component, reading, { name, span, how: isTaken(component, reading) ? 'taken' : 'once' })),
       );
+      const inTracked = traitsOf(component).followsBoxes
+        ? [
+            ...values.filter((value) => value.tracked).map(({ name, span, from }) => ({ name, span, reads: from })),
+            ...actions
+              .filter(({ kind }) => kind === 'effect')
+              .map(({ name, span, reads, changes: own }) => ({
+                name,
+                span,
+                reads: reads.filter((one) => !own.some((change) => change.value === one.value)),
+              })),
+          ].flatMap(({ name, span, reads }) =>
+            unfollowedIn(model, component, reads).map((reading) => toFound(component, reading, { name, span, how: 'unfollowed' })),
+          )
+        : [];
       const inNamed = values.flatMap((value) =>
         value.kind === 'derived'
           ? hiddenInValue(model, component, value).map((reading) =>
@@ -236,6 +262,7 @@ export const staleReading: Rule = {
         ...inActions,
         ...inCaptured,
         ...inMemos,
+        ...inTracked,
         ...inNamed,
         ...inVariables,
         ...providedOnce(model, component),
@@ -350,7 +377,7 @@ function handedByValue(model: Model, component: Component): Found[] {
   });
 }
 
-type Stale = 'captured' | 'handed' | 'list' | 'late' | 'hidden' | 'once' | 'taken' | 'provided' | 'watched';
+type Stale = 'unfollowed' | 'captured' | 'handed' | 'list' | 'late' | 'hidden' | 'once' | 'taken' | 'provided' | 'watched';
 
 /** What is given to all below by its value at that moment. */
 function providedOnce(model: Model, component: Component): Found[] {
@@ -389,6 +416,7 @@ function toFound(
   const does: Readonly<Record<Stale, string>> = {
     captured: `${action} takes it into a local before, and what runs later goes on with that.`,
     list: `${action} does not follow it.`,
+    unfollowed: `${action} runs again only when a signal that it reads is another.`,
     late: `${action} does not follow it.`,
     hidden: `${action} does not follow it.`,
     once: `${action} is computed once, when ${component.name} is set up.`,

@@ -62,7 +62,7 @@ function askedByFunctions(model: Model, { facts, file }: Component): Copy[] {
         const found = isPlain ? asked(called) : [];
         if (found.length > 0) return found;
       }
-    return facts.element ? asked(calledIn(facts.values[state]?.from ?? [])) : [];
+    return facts.element || facts.selected ? asked(calledIn(facts.values[state]?.from ?? [])) : [];
   });
 }
 

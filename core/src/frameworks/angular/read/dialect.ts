@@ -106,7 +106,10 @@ function readHeld(body: Body, call: Call, callee: Callee, scope: Scope, sink: Ef
     return true;
   }
   // A member of what is injected may be a signal or a subject, or anything else with such a method.
-  const isOpened = value.observable === true || (held.path.length > 0 && (value.kind === 'context' || value.kind === 'module'));
+  // So may one of a class that is extended.
+  const isInherited = value.kind === 'prop' && held.path.length === 0 && body.inherits?.has(held.value) === true;
+  const isOpened =
+    value.observable === true || isInherited || (held.path.length > 0 && (value.kind === 'context' || value.kind === 'module'));
   if (!isOpened) return false;
   if (same.test(method)) {
     sink.reads.push({ ...held, how: held.path.length > 0 ? 'part' : 'same', span: spanOf(call.callee) });

@@ -274,8 +274,8 @@ function readDeclared(
       local: name,
       span: spanOf(node),
       nameSpan: span,
-      form: 'class',
-      openness: bases.length > 0 ? 'open' : 'closed',
+      form: 'element',
+      openness: 'closed',
       through: [],
       template,
       slots,
@@ -291,11 +291,13 @@ function readDeclared(
     };
   });
   const full: Writable<ComponentFacts> = { ...component, selected: selectOf(one, isComponent) };
+  if (/(?:^|\.)OnPush$/.test(dottedName(options.get('changeDetection')) ?? '')) full.memo = true;
   if (provides.length > 0) full.provisions = provides;
   if (view.length > 0) full.viewProvisions = view;
   if (markup.pipes.length > 0) full.pipesUsed = markup.pipes;
+  full.ofClass = { ...namesOf(ofClass), ...(ofClass.signals.size > 0 ? { opened: [...ofClass.signals] } : {}) };
   if (bases.length > 0) full.bases = bases;
-  else if (undeclared.length > 0) full.undeclared = undeclared;
+  if (undeclared.length > 0) full.undeclared = undeclared;
   if (files.length > 0) full.files = files;
   const own = text.slice(node.start ?? 0, node.end ?? 0);
   const beside = at && !at.isEscaped ? text.slice(at.start, at.end) : '';
@@ -334,10 +336,10 @@ function templateScope({ own, written }: AngularClass, undeclared: NameFact[], i
       const known = own.get(name);
       if (known) return known;
       if (span.end === 0 || name === '$event') return undefined;
-      if (isInheriting) return body.own?.(name, span) ?? { kind: 'opaque' };
       if (!written.has(name) && !seen.has(name) && !undeclared.some((one) => one.name === name && one.span.start === span.start))
         undeclared.push({ name, span });
-      return { kind: 'opaque' };
+      // What a class that it extends has: link finds it by the name.
+      return (isInheriting ? body.own?.(name, span) : undefined) ?? { kind: 'opaque' };
     },
   });
 }
@@ -503,7 +505,7 @@ function readServices(read: ReadModule, services: readonly { readonly name: stri
   for (const { name, node } of services) {
     const ofClass = readAngularClass(body, node, basesOf(node).length > 0);
     const span = node.id ? spanOf(node.id) : { start: node.start ?? 0, end: (node.start ?? 0) + 5 };
-    const value = addValue(body, { name, kind: 'store', shape: 'instance', span, from: [] });
+    const value = addValue(body, { name, kind: 'store', shape: 'factory', span, from: [] });
     body.queue.push(() => {
       const facts = body.values[value];
       if (!facts) return;

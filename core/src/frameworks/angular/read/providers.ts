@@ -30,7 +30,7 @@ export function provisionsIn(given: t.Node | undefined, body?: Body): ProvisionF
       if (name === undefined) return [{ kind: 'unknown', span }];
       const called: ProvisionFact[] = /(?:^|\.)(?:importProvidersFrom|makeEnvironmentProviders|mergeApplicationConfig)$/.test(name)
         ? node.arguments.flatMap((one) => provisionsIn(one, body))
-        : [{ kind: 'list', name, span }];
+        : [{ kind: 'list', name, span, isCall: true }];
       return called;
     }
     default:

@@ -6,6 +6,7 @@ import type { Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import { addValue, excerpt } from '../../../read/script/body';
 import { branch, inlineAction, type Markup, outlet, repeat, shownText } from '../../../read/markup/expressions';
+import { callGiven } from '../../../read/script/called';
 import { readExpression, readingsOf, stopsEvents } from '../../../read/script/expressions';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, madeIn, spanOf } from '../../../read/script/syntax';
@@ -227,6 +228,8 @@ function boundOf(markup: AngularMarkup, given: ng.TmplAstBoundAttribute, scope: 
   else binding.readings = readingsOf(body, node, scope);
   if (binding.readings.length === 0 && binding.constant === undefined && isWithin(spanOf(inner)))
     binding.constant = excerpt(body.module, spanOf(inner));
+  const call = kind === 'property' && !isTwoWay ? callGiven(body, inner, scope) : undefined;
+  if (call) binding.call = call;
   // A name of a template: what it holds is given.
   const template = inner.type === 'Identifier' ? markup.named.get(inner.name) : undefined;
   if (template && lookUp(scope, (inner as t.Identifier).name)?.kind === 'opaque') {
@@ -271,6 +274,7 @@ function listenerOf(markup: AngularMarkup, given: ng.TmplAstBoundEvent, scope: S
       span,
       nameSpan: given.keySpan ? placeOf(given.keySpan) : span,
       direction: 'out',
+      ...(isUp ? { isUp: true as const } : {}),
       readings: [],
       action,
       ...(isNamed ? { uncalled: { name: excerpt(body.module, spanOf(target)), span: spanOf(target) } } : {}),

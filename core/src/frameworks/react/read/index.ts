@@ -9,6 +9,7 @@ import { voidsOf } from '../../../read/script/called';
 import { changersOf } from '../../../read/script/param-changes';
 import { type ModuleScope } from '../../../read/script/body';
 import { channelDialect } from '../../../read/script/channels';
+import { nameLists } from '../../../read/script/name-lists';
 import { mayLast, readModuleBody } from '../../../read/script/module-body';
 import { readModule } from '../../../read/script/modules';
 import { parseScript } from '../../../read/script/parse';
@@ -63,6 +64,8 @@ export function readReact(file: string, text: string): FileFacts {
   };
   const body = mayLast(text) ? readModuleBody(module, program.body, (name) => sorted.apart.has(name), channelDialect) : undefined;
   if (body) facts.module = body;
+  const lists = nameLists(declared);
+  if (lists.length > 0) facts.lists = lists;
   if (runs) facts.runs = runs === 'use client' ? 'client' : 'server';
   return facts;
 }
