@@ -1,7 +1,8 @@
-import type { FileFacts } from '../../model/facts';
+import type { ComponentFacts, FileFacts } from '../../model/facts';
 import { directoryOf, joinPath } from '../../model/paths';
 import type { FilePath } from '../../model/span';
 import type { PlacedPage, Project, TagTarget } from '../conventions';
+import { usesIn } from '../../model/walk';
 import { bodyOf, useOfTag } from '../placed';
 
 type Defined = { readonly file: FilePath; readonly target: string };
@@ -75,10 +76,23 @@ export function registeredTags({ files }: Project): (file: FilePath, tag: string
   };
 }
 
+/** The tags by which other frameworks put their own components into a page of static HTML. */
+function tagsOfOthers(files: Project['files']): ReadonlySet<string> {
+  const all = [...files.values()].flatMap(({ components }) => components.flatMap((one) => one.selected?.selector?.split(',') ?? []));
+  return new Set(all.map((one) => one.trim()).filter((one) => /^[\w-]+$/.test(one)));
+}
+
+/** Whether a page holds elements that are not put there by another framework, which shows its own page in it. */
+function holdsOwn(components: readonly ComponentFacts[], others: ReadonlySet<string>): boolean {
+  const tags = components.flatMap(({ template }) => usesIn(template).map(({ tag }) => tag));
+  return tags.length === 0 || tags.some((tag) => !others.has(tag));
+}
+
 /** Each file of static HTML that holds elements is a page. */
 export function placedPages({ files }: Project): PlacedPage[] {
+  const others = tagsOfOthers(files);
   return [...files.values()].flatMap(({ file, framework, components }): PlacedPage[] =>
-    framework === 'elements' && /\.html?$/.test(file) && components.length > 0
+    framework === 'elements' && /\.html?$/.test(file) && components.length > 0 && holdsOwn(components, others)
       ? [{ file, path: '', body: bodyOf([useOfTag('default')]) }]
       : [],
   );

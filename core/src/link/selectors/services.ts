@@ -51,7 +51,12 @@ export function withServices<Body extends BodyFacts & { readonly template?: read
   });
   if (asked.length === 0 && held.size === 0) return body;
   const opens = ({ value, path, how }: Pick<Reading, 'value' | 'path' | 'how'>): boolean =>
-    how === 'called' && ((path.length === 0 && held.has(value)) || (path.length === 1 && openedBy.get(value)?.has(path[0] ?? '') === true));
+    how === 'called' && (held.has(value) || (path.length > 0 && openedBy.get(value)?.has(path[0] ?? '') === true));
+  // Further members are of an item of what is opened: nothing else is called on it.
+  const howOpened = ({ value, path }: Pick<Reading, 'value' | 'path'>): Reading['how'] => {
+    const own = held.has(value) ? 0 : 1;
+    return path.length > own ? 'item' : own > 0 ? 'part' : 'same';
+  };
   const values = [...body.values];
   for (const index of aliases) {
     const { shallow: _, ...value } = values[index] ?? { name: '', kind: 'state', span: { start: 0, end: 0 }, from: [] };
@@ -72,7 +77,7 @@ export function withServices<Body extends BodyFacts & { readonly template?: read
     }
     const made: Record<string, unknown> = {};
     for (const [key, each] of Object.entries(one)) made[key] = copy(each);
-    if (isReading(one) && opens(one)) made['how'] = one.path.length > 0 ? 'part' : 'same';
+    if (isReading(one) && opens(one)) made['how'] = howOpened(one);
     return made;
   };
   const changed = copy({ values, actions: body.actions, template: body.template ?? [] }) as Pick<

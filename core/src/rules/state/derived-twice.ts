@@ -19,12 +19,15 @@ function isWorthIt(formula: string): boolean {
 /** A computation with the names of what its own functions are handed taken away: `f => f.days` is `g => g.days`. */
 function named(formula: string, sources: ReadonlyMap<string, string>, boxMember: string | undefined): string {
   const names = new Map([...sources].filter(([name]) => !name.includes('.')));
+  let count = 0;
   for (const [, single, several] of formula.matchAll(/(?:\b([\w$]+)|\(([\w$,\s]+)\))\s*=>/g))
     for (const name of (single ?? several ?? '').split(','))
-      if (name.trim() !== '' && !names.has(name.trim())) names.set(name.trim(), `#${names.size}`);
+      if (name.trim() !== '' && !names.has(name.trim())) names.set(name.trim(), `#${count++}`);
   return unpacked(formula, sources, boxMember)
     .replace(/(?<![.\w$])[A-Za-z_$][\w$]*/g, (word) => names.get(word) ?? word)
-    .replace(/\((#\d+)\)(?=\s*=>)/g, '$1');
+    .replace(/\((#\d+)\)(?=\s*=>)/g, '$1')
+    .replace(/\s*([^\w\s$#«»'"`])\s*/g, '$1')
+    .replace(/,\)/g, ')');
 }
 
 /** Sources by their names alone: not as members of what holds them, nor by what a box of them opens with. */
