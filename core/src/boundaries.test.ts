@@ -22,6 +22,7 @@ const beside: Readonly<Record<string, readonly string[]>> = {
 const packages = new Set([
   '@babel/parser',
   '@babel/types',
+  '@angular/compiler',
   '@vue/compiler-dom',
   // Types from the first; each part of the parser is imported alone.
   'css-tree',

@@ -5,7 +5,7 @@ import { keyOfMember, type Member, type MemberKey, memberOf } from '../model/mem
 import { remembered } from '../model/remembered';
 import { givenMembers, type KnownUse, unknownBindings } from './known-uses';
 import { nearest } from './near';
-import { platformAttributes } from './platform-names';
+import { platformAttributes } from '../model/platform-names';
 import { spelling } from './spelling';
 
 /** A binding under a name that nothing declares, and the member that is clearly meant. */

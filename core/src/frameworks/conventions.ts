@@ -28,6 +28,16 @@ export type TagTarget =
 export const isFunctionType = (type: TypeExpr): boolean =>
   type.kind === 'function' || (type.kind === 'union' && type.of.some((one) => one.kind === 'function'));
 
+/** What a framework whose markup finds parts by selectors brings itself, so that nobody misses it. */
+export type SelectorConventions = {
+  /** Packages whose directives and converters are all known: they bring no element, and no property that others would miss. */
+  readonly ownModules: RegExp;
+  /** Converters that every template may use. */
+  readonly pipes: ReadonlySet<string>;
+  /** Names of properties and attributes that its own directives take. */
+  readonly ownBindings: RegExp;
+};
+
 /** What a framework links by convention instead of by name. */
 export type LinkConventions = {
   /** The member that a name of a declared type of props stands for. */
@@ -58,6 +68,8 @@ export type LinkConventions = {
   readonly plainBases?: { readonly modules: RegExp; readonly names: RegExp };
   /** Events for which the platform listens, by their names. */
   readonly heardOutside?: RegExp;
+  /** Where markup finds components and directives by selectors: what the framework itself brings into reach. */
+  readonly selectors?: SelectorConventions;
   /** Files that only a router shows: what another one hands to them is of another address. */
   readonly routerFiles?: RegExp;
   /** Whether a name of a package gives the route that is shown. */

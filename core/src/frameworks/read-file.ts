@@ -3,6 +3,7 @@ import {
   declaredForAll,
   listenedNames,
   loadedLater,
+  namesOpenedOutside,
   namesReadOutside,
   namesSetOutside,
   openedNames,
@@ -25,13 +26,15 @@ function withMentions(facts: FileFacts, text: string): FileFacts {
   const listens = text.includes('addEventListener') ? listenedNames(text) : [];
   const readsProps = text.includes('.props') ? propsReadOutside(text) : [];
   const holds = traitsOf(facts).areElements || /querySelector|createElement|getElementById|shadowRoot/.test(text);
-  const sets = holds ? namesSetOutside(text) : [];
-  const asks = holds ? namesReadOutside(text) : [];
+  const sets = holds || traitsOf(facts).selectors ? namesSetOutside(text) : [];
+  const bySelectors = traitsOf(facts).selectors === true;
+  const asks = bySelectors ? [...namesReadOutside(text), ...namesOpenedOutside(text)] : holds ? namesReadOutside(text) : [];
   const components = facts.components.map((component) => {
-    // An element is written in several files, and its class tells by itself.
-    const unmentioned = component.element
-      ? (component.unmentioned ?? [])
-      : unmentionedProps(component, traitsOf(facts).propsByDeclaration, text);
+    // What is written in several files tells by its class.
+    const unmentioned =
+      component.element || component.selected
+        ? (component.unmentioned ?? [])
+        : unmentionedProps(component, traitsOf(facts).propsByDeclaration, text);
     const own = component.form === 'file' ? text : text.slice(component.span.start, component.span.end);
     return { ...component, lines: own.split('\n').length, ...(unmentioned.length > 0 ? { unmentioned } : {}) };
   });

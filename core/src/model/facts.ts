@@ -766,6 +766,8 @@ export type TemplateElement = {
   readonly names?: readonly (NameFact & { readonly as?: string })[];
   /** A text stands directly in it. */
   readonly hasText?: true;
+  /** It is no element, and holds what somebody else may show, as the binding of a slot. */
+  readonly isTemplate?: true;
 };
 
 export type TemplateNode =

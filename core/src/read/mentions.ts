@@ -35,6 +35,11 @@ export function namesReadOutside(text: string): string[] {
   return [...new Set(Array.from(text.matchAll(/(?<=[\w$)\]])(?<!\bthis)\??\.([A-Za-z_$][\w$]*)(?![\w$(])/g), ([, name = '']) => name))];
 }
 
+/** Names of members that a script opens by a call on what it holds, and not on itself: `item.route()`. */
+export function namesOpenedOutside(text: string): string[] {
+  return [...new Set(Array.from(text.matchAll(/(?<=[\w$)\]])(?<!\bthis)\??\.([A-Za-z_$][\w$]*)\(\)/g), ([, name = '']) => name))];
+}
+
 /** Names to which members are added that are not written there: `Object.assign(Card, parts)`, `Card[name] = part`. */
 export function openedNames(text: string): string[] {
   if (!/\bObject\.assign\(|\]\s*=(?!=)/.test(text)) return [];

@@ -1,6 +1,7 @@
 import type { Binding, TemplateUse } from '../../model/facts';
 import { type MemberKey, memberName, memberOf } from '../../model/member';
 import { bindingKey } from '../../model/given';
+import { componentText } from '../../model/tag-text';
 import { adapterOf } from '../../frameworks/registry';
 import { atomSetters } from './atoms';
 import { channelKey } from './channels';
@@ -25,7 +26,15 @@ export function findCallers(ways: FlowQueries, frame: Frame, action: number): Ca
   if (attached) {
     const at = codeAt(frame, attached.binding.span);
     if (attached.node.kind === 'element' || isElementUse(graph, attached.node))
-      found.push({ by: 'platform', frame, at, trail: [], args: [], event: attached.binding.to.name, element: attached.node.tag });
+      found.push({
+        by: 'platform',
+        frame,
+        at,
+        trail: [],
+        args: [],
+        event: attached.binding.to.name,
+        element: attached.node.kind === 'use' ? (attached.node.element ?? componentText(attached.node.tag)) : attached.node.tag,
+      });
     else start.push(...givenHandler(ways, frame, attached.node, attached.binding));
   }
   const value = index.functionOf.get(action);

@@ -9,6 +9,7 @@ import { useById } from '../../model/lookup';
 import { locate, type Location } from '../../model/span';
 import type { Knot, Strand } from '../../model/strand';
 import type { Place, PlaceIndex, Tree } from '../../model/tree';
+import { componentText } from '../../model/tag-text';
 import { conditionOf, providerFor } from '../../tree';
 import type { SubjectId } from './subject';
 
@@ -192,7 +193,7 @@ function renderEntries(model: Model, component: Component): RenderEntry[] {
       const { key } = use.node;
       const target = use.target.kind === 'component' ? use.target.id : undefined;
       return {
-        name: model.components.get(target as ComponentId)?.name ?? use.node.tag,
+        name: model.components.get(target as ComponentId)?.name ?? componentText(use.node.tag),
         ...(target ? { target } : {}),
         at: locate(use.file, use.node.nameSpan),
         repeats: key.kind === 'value' || key.kind === 'position',

@@ -1,3 +1,4 @@
+import { componentText } from '../../model/tag-text';
 import { platformTravel } from '../../contract/platform-events';
 import { adapterOf } from '../../frameworks/registry';
 import { type Heard, heardAt } from '../../tree';
@@ -25,7 +26,9 @@ function alsoHeard({ graph }: FlowQueries, { frame, binding }: Listener): Listen
   return heardAt(tree, own.index, binding.to.name, travel, stops).flatMap(({ host, binding: other }) => {
     const by = frames[host.owner];
     const runs = other.action !== undefined || other.readings.length > 0;
-    return by && other !== binding && runs ? [{ frame: by, tag: host.node.tag, binding: other }] : [];
+    return by && other !== binding && runs
+      ? [{ frame: by, tag: host.node.kind === 'use' ? (host.node.element ?? componentText(host.node.tag)) : host.node.tag, binding: other }]
+      : [];
   });
 }
 

@@ -4,6 +4,7 @@ import type { Adapter } from '../adapter';
 import { isFunctionType } from '../conventions';
 import { registeredTags } from './link';
 import { loadCompiler, parseTemplate } from './parser';
+import { routeOutlet } from './tags';
 import { filesBeside, isAngularScript, readAngularScript, readAngularTemplate } from './read';
 
 export const angular: Adapter = {
@@ -28,6 +29,13 @@ export const angular: Adapter = {
     eventOf: () => undefined,
     classProp: 'class',
     registeredTags,
+    selectors: {
+      ownModules: /^@angular\/(?:common|core|forms|router|platform-browser|platform-browser-dynamic|animations|localize)(?:\/|$)/,
+      pipes: new Set(
+        'async uppercase lowercase titlecase json date currency percent number slice keyvalue i18nPlural i18nSelect'.split(' '),
+      ),
+      ownBindings: /^(?:ng[A-Z]\w*|form(?:Group|Control|Array)?(?:Name)?|routerLink\w*|class|style|queryParams\w*|fragment|ngModel\w*)$/,
+    },
     plainBases: { modules: /^@angular\//, names: /^$/ },
     givesRoute: (module, name) => module === '@angular/router' && name === 'ActivatedRoute',
   },
@@ -38,8 +46,8 @@ export const angular: Adapter = {
     startOfLife: /^(?:constructor|ngOnInit)$/,
     beforeMarkup: /^(?:constructor|ngOnInit|ngOnChanges)$/,
     handingSlotsApart: true,
-    routeOutlet: /^router-outlet$/,
-    tableOutlet: /^router-outlet$/,
+    routeOutlet,
+    tableOutlet: routeOutlet,
     rerender: 'reading',
     slotsRunLate: false,
     mutation: 'seen',

@@ -1,5 +1,6 @@
 import { traitsOf } from '../../frameworks/registry';
 import type { ComponentFacts, FileFacts, NameFact, RootFact, RouteFact, TemplateNode, TemplateUse } from '../../model/facts';
+import { noFacts } from '../../model/no-facts';
 import type { FilePath } from '../../model/span';
 import { makeWhole } from '../elements';
 import { foreignName, settled } from '../elements/inherit';
@@ -76,17 +77,17 @@ export function joinSelectors(files: Files, names: Names): Files {
     const children = route.children.map((one) => routeOf(file, one));
     if (!route.provisions) return { ...route, children };
     const { component, ...rest } = route;
-    const inside =
-      component === undefined
-        ? route.template.length > 0
-          ? route.template
-          : [useOf('router-outlet', route)]
-        : [...route.template, useOf(component, route, true)];
+    const inside = component === undefined ? route.template : [...route.template, useOf(component, route, true)];
     return { ...rest, children, template: providedAround(file, provided(file, route.provisions), inside, { isAround: true }) };
   }
 
+  // A file of markup that a class names as its template is no page by itself.
+  const templates = new Set(
+    [...files.values()].flatMap(({ components }) => components.flatMap((one) => (one.selected ? (one.files ?? []) : []))),
+  );
   return new Map(
     [...files].map(([file, facts]): [FilePath, FileFacts] => {
+      if (templates.has(file)) return [file, noFacts(file)];
       if (!traitsOf(facts).selectors) return [file, facts];
       return [
         file,

@@ -1,3 +1,4 @@
+import { adapters } from '../../frameworks/registry';
 import type { ComponentFacts, FileFacts, GroupFact, PipeFact } from '../../model/facts';
 import type { FilePath } from '../../model/span';
 import type { Names } from '../names';
@@ -26,14 +27,6 @@ export type Reaches = {
   readonly groupNamed: (file: FilePath, name: string) => Group | undefined;
 };
 
-/** Packages whose directives and converters are known: these bring no element and no property that others would miss. */
-const known = /^@angular\/(?:common|core|forms|router|platform-browser|platform-browser-dynamic|animations|localize)(?:\/|$)/;
-
-/** Converters of the framework. */
-export const ownPipes: ReadonlySet<string> = new Set(
-  'async uppercase lowercase titlecase json date currency percent number decimal slice keyvalue i18nPlural i18nSelect'.split(' '),
-);
-
 /** Lists within lists are followed so far. */
 const deepest = 12;
 
@@ -41,6 +34,8 @@ type Gathered = { readonly selected: Map<ComponentFacts, Selected>; readonly pip
 
 /** Makes the answers for a project. */
 export function makeReaches(files: Files, names: Names): Reaches {
+  const brought = adapters.flatMap(({ link }) => link.selectors ?? []);
+  const ownPipes = brought.flatMap(({ pipes }) => [...pipes]);
   const made = new Map<ComponentFacts, Selected>();
   const selectedOf = (file: FilePath, facts: ComponentFacts): Selected => {
     const found = made.get(facts) ?? { file, facts, alternatives: parseSelector(facts.selected?.selector ?? '') };
@@ -71,7 +66,7 @@ export function makeReaches(files: Files, names: Names): Reaches {
       return;
     }
     if (meant.kind === 'outside') {
-      if (!known.test(meant.module)) into.isOpen = true;
+      if (!brought.some(({ ownModules }) => ownModules.test(meant.module))) into.isOpen = true;
       return;
     }
     if (meant.kind !== 'shared' || depth > deepest) {

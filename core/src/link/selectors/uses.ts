@@ -1,9 +1,10 @@
+import { adapters } from '../../frameworks/registry';
 import type { Binding, ComponentFacts, KeyFact, MemberFact, TemplateElement, TemplateNode, TemplateUse } from '../../model/facts';
 import { bindingKey } from '../../model/given';
 import { defaultSlot, eventKey, memberName, memberOf, propKey } from '../../model/member';
 import { elementMembers, isCommonAttribute, isElementTag } from '../../read/elements/platform';
-import { platformAttributes } from '../../contract/platform-names';
-import { isNativeEvent } from '../../contract/native-events';
+import { platformAttributes } from '../../model/platform-names';
+import { isNativeEvent } from '../../model/native-events';
 import { foreignName } from '../elements/inherit';
 import type { Reach, Selected } from './reach';
 import { isSelected, parseSelector, type Selectable } from './selector';
@@ -68,7 +69,6 @@ function elementWith(node: TemplateElement, finding: Finding): TemplateNode {
   const children = withSelected(node.children, finding);
   const element: TemplateElement = { ...node, bindings, children };
   if (node.tag === '') return element;
-  if (node.tag === 'router-outlet') return asUse(element, node.tag, bindings);
   const selectable = selectableOf(node.tag, bindings);
   const meant = finding.reach.selected.filter(({ alternatives }) => isSelected(alternatives, selectable));
   const component = meant.find(({ facts }) => facts.selected?.kind === 'component');
@@ -82,7 +82,7 @@ function elementWith(node: TemplateElement, finding: Finding): TemplateNode {
   const around = onHost.map((host) => ({ host, bindings: bindingsFor(bindings, host, taken) }));
   // A template with a star belongs to the one directive that its first name means, and so does all that is given with it.
   const [only, ...others] = around;
-  if (node.tag === 'ng-template' && only && others.length === 0)
+  if (node.isTemplate && only && others.length === 0)
     for (const one of bindings)
       if (one.to.kind === 'property' && !taken.has(one)) only.bindings.push({ ...one, to: { kind: 'prop', name: one.to.name } });
   const inner = component
@@ -161,12 +161,13 @@ const isMisspelt = (name: string, { members }: ComponentFacts): boolean =>
   !isCommonAttribute(name.toLowerCase()) &&
   members.some((one) => one.kind === 'value' && one.name !== name && one.name.toLowerCase() === name.toLowerCase().replace(/-/g, ''));
 
+const ownBindings = adapters.flatMap(({ link }) => link.selectors?.ownBindings ?? []);
+
 /** Properties that any element has, and those that the elements of the platform have under the names of their attributes. */
 const isElementProperty = (tag: string, name: string): boolean =>
   elementMembers.has(name) ||
   isCommonAttribute(name.toLowerCase()) ||
-  (!isElementTag(tag) && platformAttributes.has(name.toLowerCase())) ||
-  /^(?:ng[A-Z]|form|routerLink|class|style$)/.test(name);
+  (!isElementTag(tag) && platformAttributes.has(name.toLowerCase())) || ownBindings.some((one) => one.test(name));
 
 function componentUse(
   element: TemplateElement,
@@ -196,7 +197,7 @@ function contentOf(nodes: readonly TemplateNode[], { members, slots }: Component
   const made: Binding[] = [];
   const children: TemplateNode[] = [];
   for (const node of nodes) {
-    const given = node.kind === 'element' && node.tag === 'ng-template' ? node.bindings.find((one) => one.to.kind === 'slot') : undefined;
+    const given = node.kind === 'element' && node.isTemplate ? node.bindings.find((one) => one.to.kind === 'slot') : undefined;
     const key = given && bindingKey(given);
     if (given && key !== undefined && named.has(key)) {
       made.push(given);
@@ -253,9 +254,9 @@ function plainElement(
   isShared: boolean,
 ): TemplateNode {
   const rest = bindings.filter((one) => !taken.has(one) || one.to.kind === 'attribute');
-  if (element.tag === 'ng-template') return templateElement(element, rest, isShared);
+  if (element.isTemplate) return templateElement(element, rest, isShared);
   const { reach } = finding;
-  const isUnknown = isElementTag(element.tag) && !isShared && !/^ng-/.test(element.tag);
+  const isUnknown = isElementTag(element.tag) && !isShared;
   const forgotten = isUnknown
     ? finding.all.some(({ facts, alternatives }) => facts.selected?.kind === 'component' && isSelected(alternatives, selectable))
     : false;
@@ -268,6 +269,15 @@ function plainElement(
   return { ...element, bindings: rest };
 }
 
+/** What is repeated by way of a template bears its key. */
+function keyed(node: TemplateNode, key: KeyFact): TemplateNode {
+  if (key.kind === 'none') return node;
+  if (node.kind === 'branch' || (node.kind === 'element' && node.tag === ''))
+    return { ...node, children: node.children.map((one) => keyed(one, key)) };
+  if ((node.kind === 'element' || node.kind === 'use') && node.key.kind === 'none') return { ...node, key };
+  return node;
+}
+
 /** A template that a directive stamps holds its content for it; one that nothing is known of is shown by somebody. */
 function templateElement(element: TemplateElement, bindings: readonly Binding[], isShared: boolean): TemplateNode {
   const content = bindings.find((one) => one.to.kind === 'slot');
@@ -275,7 +285,14 @@ function templateElement(element: TemplateElement, bindings: readonly Binding[],
   if (isShared) return { ...element, tag: '', bindings: [], children };
   return content && memberName(bindingKey(content) ?? defaultSlot) !== 'default'
     ? { ...element, bindings }
-    : { kind: 'branch', when: 'its template is shown', negated: false, readings: [], span: element.span, children };
+    : {
+        kind: 'branch',
+        when: 'its template is shown',
+        negated: false,
+        readings: [],
+        span: element.span,
+        children: children.map((one) => keyed(one, element.key)),
+      };
 }
 
 function directiveUse(element: TemplateElement, { selected }: Host, bindings: readonly Binding[], inside: TemplateNode): TemplateUse {

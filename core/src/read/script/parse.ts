@@ -124,8 +124,10 @@ export function parseScript(file: FilePath, text: string): ParsedScript {
 function parseSafely(run: () => ReturnType<typeof parse>, length: number): ParsedScript {
   try {
     const parsed = run();
-    if ((parsed.errors ?? []).length > 0) fillGaps(parsed.program);
-    return { program: parsed.program, problems: (parsed.errors ?? []).map((error) => toProblem(error as unknown as ParserError, length)) };
+    // Decorators of parameters are no part of the language, and of what compilers of typed classes take.
+    const errors = (parsed.errors ?? []).filter((error) => error.reasonCode !== 'UnsupportedParameterDecorator');
+    if (errors.length > 0) fillGaps(parsed.program);
+    return { program: parsed.program, problems: errors.map((error) => toProblem(error as unknown as ParserError, length)) };
   } catch (error) {
     const empty = { type: 'Program', body: [], directives: [], sourceType: 'module', start: 0, end: 0 };
     return { program: empty as unknown as t.Program, problems: [toProblem(error as ParserError, length)] };

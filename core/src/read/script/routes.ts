@@ -13,7 +13,7 @@ const nothing: ReadShown = () => ({ values: [], actions: [], template: [] });
 export function mayHoldRoutes(text: string): boolean {
   return (
     /\b(?:path|index|children)\b['"]?\s*[:,(]|\bcreate\w*Route\b|\/routes['"]/.test(text) &&
-    /\b(?:element|[cC]omponents?|lazy|children|areas|route|layout|index)\b['"]?\s*[:,(}]/.test(text)
+    /\b(?:element|[cC]omponents?|load(?:Component|Children)|lazy|children|areas|route|layout|index)\b['"]?\s*[:,(}]/.test(text)
   );
 }
 

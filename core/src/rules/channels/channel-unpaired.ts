@@ -3,7 +3,7 @@ import { adapters } from '../../frameworks/registry';
 import { isOwnModule } from '../../read/script/expressions';
 import type { Model } from '../../model/model';
 import { channelEnds, type End } from './channel-ends';
-import { isNativeEvent } from '../../contract/native-events';
+import { isNativeEvent } from '../../model/native-events';
 
 import type { Found, Rule } from '../rule';
 

@@ -7,7 +7,7 @@ import { type MemberKey, memberOf } from '../../model/member';
 import type { Component } from '../../model/model';
 import { remembered } from '../../model/remembered';
 import { indexOf } from '../../flow/graph/index-of';
-import { isNativeEvent } from '../../contract/native-events';
+import { isNativeEvent } from '../../model/native-events';
 
 /** The event that a binding of a use listens for; undefined for all else, and for what the framework itself raises. */
 export function listenedEvent({ to }: Binding): string | undefined {

@@ -10,9 +10,10 @@ import type { ComponentId } from '../../model/ids';
 import { locate, type Location } from '../../model/span';
 import { usesIn, walkTemplate } from '../../model/walk';
 import { channelEnds, type Sent } from '../channels/channel-ends';
-import { isNativeEvent } from '../../contract/native-events';
+import { isNativeEvent } from '../../model/native-events';
 import { type Raiser, raiserBelow } from './raised-below';
 import { remembered } from '../../model/remembered';
+import { tagText } from '../../model/tag-text';
 import type { Check, Found, Rule } from '../rule';
 
 type Element = Extract<TemplateNode, { kind: 'element' }>;
@@ -270,7 +271,7 @@ function onHosts({ model }: Check): Found[] {
             owner,
             binding.to.name,
             locate(owner.file, binding.nameSpan),
-            `<${node.kind === 'element' || node.kind === 'use' ? node.tag : ''}>`,
+            node.kind === 'element' || node.kind === 'use' ? tagText(node) : '',
             kept,
           );
       }

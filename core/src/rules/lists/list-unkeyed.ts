@@ -9,6 +9,7 @@ import { indexOf } from '../../flow/graph/index-of';
 import { usesIn, walkTemplate } from '../../model/walk';
 import { keyEdit, withEdits } from '../shared/edits';
 import { remembered } from '../../model/remembered';
+import { tagText } from '../../model/tag-text';
 import type { Found, Rule } from '../rule';
 
 type Repeat = Extract<TemplateNode, { kind: 'repeat' }>;
@@ -35,7 +36,7 @@ function partsOf(nodes: readonly TemplateNode[]): Part[] {
 }
 
 function nameOf(part: Part): string {
-  return part.kind === 'element' ? (part.tag === '' ? 'a fragment' : `<${part.tag}>`) : part.tag;
+  return tagText(part);
 }
 
 /** A state that is set; of a script in which any variable may be one, only those that are written count. */

@@ -14,7 +14,8 @@ function listenerAt(component: Component, span: Span): string | undefined {
   let found: string | undefined;
   walkTemplate(component.facts.template, (node) => {
     if (node.kind !== 'element' && node.kind !== 'use') return;
-    for (const binding of node.bindings) if (binding.direction === 'out' && contains(binding.span, span)) found = binding.written;
+    for (const binding of node.bindings)
+      if (binding.direction === 'out' && !binding.isUp && contains(binding.span, span)) found = binding.written;
   });
   return found;
 }

@@ -3,6 +3,7 @@ import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { locate, type Location } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
+import { tagText } from '../../model/tag-text';
 import type { Found, Rule } from '../rule';
 
 /** Pages whose files run on the server unless they say otherwise. */
@@ -63,7 +64,7 @@ function crossingsIn(model: Model, component: Component): Crossing[] {
     for (const binding of node.bindings) {
       // A form's action may be a function of the server.
       if (!ownFunction(component, binding) || (node.kind === 'element' && binding.to.kind !== 'listener')) continue;
-      const to = node.kind === 'use' ? node.tag : `<${node.tag}>`;
+      const to = tagText(node);
       found.push({
         subject: binding.written,
         at: locate(file, binding.nameSpan),

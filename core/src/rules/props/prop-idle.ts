@@ -58,7 +58,7 @@ export const propIdle: Rule = {
     const readOnElements = new Set(files.flatMap((file) => file.asks ?? []));
     return own.flatMap((component) =>
       idleProps(component).flatMap((prop): Found[] => {
-        if (component.facts.element && readOnElements.has(prop.name)) return [];
+        if ((component.facts.element || component.facts.selected) && readOnElements.has(prop.name)) return [];
         if ((declared.get(`${prop.declared.file} ${prop.declared.start}`) ?? 0) > 1) return [];
         const all = allUses(check, component);
         // Where it may be given unseen, it would go on to the root if it were not declared.

@@ -96,7 +96,7 @@ export const propUnused: Rule = {
     return ownComponents(check.model).flatMap((component) => {
       const uses = allUses(check, component);
       const found = uses ? unusedIn(component, uses) : [];
-      return component.facts.element ? found.filter(({ subject }) => !sets.has(subject)) : found;
+      return component.facts.element || component.facts.selected ? found.filter(({ subject }) => !sets.has(subject)) : found;
     });
   },
 };

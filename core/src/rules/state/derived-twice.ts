@@ -12,7 +12,9 @@ type Computed = { readonly component: Component; readonly value: ValueFact; read
 /** A computation is worth a name of its own when it does something: a call or an operation, not a mere reading. */
 function isWorthIt(formula: string): boolean {
   // What the framework has around it is no computation.
-  const inner = formula.replace(/^(?:computed|useMemo|\$derived(?:\.by)?)\(\s*(?:\(\)\s*=>\s*)?/, '');
+  const inner = formula
+    .replace(/^(?:computed|toSignal|toObservable|useMemo|\$derived(?:\.by)?)\(\s*(?:\(\)\s*=>\s*)?/, '')
+    .replace(/\(\)/g, '');
   return formula.length >= 24 && /[?+*/<>]|\w\(|&&|\|\|/.test(inner);
 }
 

@@ -3,6 +3,7 @@ import type { ComponentId } from '../../model/ids';
 import type { Component, Model, Use } from '../../model/model';
 import { contains, locate, type Span } from '../../model/span';
 import { remembered } from '../../model/remembered';
+import { componentText } from '../../model/tag-text';
 import type { Found, Rule } from '../rule';
 
 /** Uses that a component renders each time: not under a condition, in a list, or as content that another may leave out. */
@@ -86,7 +87,7 @@ export const endlessRender: Rule = {
           words: { component: component.name, circle: [...names, component.name].join(', which renders ') },
           evidence: circle.map((use) => ({
             at: locate(use.file, use.node.nameSpan),
-            text: `${model.components.get(use.owner)?.name ?? ''} renders ${use.node.tag} each time.`,
+            text: `${model.components.get(use.owner)?.name ?? ''} renders ${componentText(use.node.tag)} each time.`,
           })),
           touches: component.id,
         },

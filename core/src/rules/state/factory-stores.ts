@@ -81,7 +81,10 @@ function writersOf(module: BodyFacts, store: number): Set<string> {
   const found = new Set<string>();
   const value = module.values[store];
   // What it holds may stand in states of its own.
-  const ofStore = new Set([store, ...(value?.from ?? []).flatMap((one) => (module.values[one.value]?.kind === 'state' ? [one.value] : []))]);
+  const ofStore = new Set([
+    store,
+    ...(value?.from ?? []).flatMap((one) => (module.values[one.value]?.kind === 'state' ? [one.value] : [])),
+  ]);
   for (const { held, value: at } of value?.from ?? []) {
     const [name] = held?.at ?? [];
     const action = module.values[at]?.action;
@@ -95,7 +98,9 @@ function onlyWrites(action: ActionFact, ofStore: ReadonlySet<number>): boolean {
   const changes = action.changes.filter((one) => ofStore.has(one.value));
   const isOwn = (one: Reading): boolean =>
     !ofStore.has(one.value) || changes.some(({ span }) => span.start <= one.span.start && one.span.end <= span.end);
-  return changes.length > 0 && action.reads.every(isOwn) && action.returns.every((one) => !ofStore.has(one.value)) && action.sends.length === 0;
+  return (
+    changes.length > 0 && action.reads.every(isOwn) && action.returns.every((one) => !ofStore.has(one.value)) && action.sends.length === 0
+  );
 }
 
 /** The fields that the functions of a store read and write by themselves; `*` for the whole, which may be any. */

@@ -5,6 +5,7 @@ import { locate } from '../../model/span';
 import { ownComponents } from '../shared/all-uses';
 import { indexOf } from '../../flow/graph/index-of';
 import { remembered } from '../../model/remembered';
+import { componentText } from '../../model/tag-text';
 import { listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
 
@@ -106,7 +107,7 @@ const aloneIn = remembered((component: Component): readonly Alone[] => {
 
 function othersBeside(model: Model, owner: Component, use: TemplateUse): string[] {
   const names = (model.usesBy.get(owner.id) ?? []).flatMap((other) =>
-    other.node !== use && other.target.kind === 'component' ? [other.node.tag] : [],
+    other.node !== use && other.target.kind === 'component' ? [componentText(other.node.tag)] : [],
   );
   return [...new Set(names)];
 }

@@ -12,6 +12,7 @@ import type {
   Problem,
   ProvisionFact,
   RootFact,
+  RouteFact,
   SelectFact,
   SharedFact,
   TemplateNode,
@@ -41,7 +42,7 @@ import { type AngularClass, readAngularClass } from './class';
 import { angularDialect } from './dialect';
 import { turned } from './expressions';
 import { forwarded, listOf, namesIn, provisionsIn } from './providers';
-import { type AngularMarkup, aroundHost, readView } from './template';
+import { type AngularMarkup, aroundHost, outletUse, readView } from './template';
 
 /** Whether a script belongs to this framework. */
 export const isAngularScript = (text: string): boolean => /from\s*['"]@angular\//.test(text);
@@ -117,12 +118,19 @@ export function readAngularScript(file: FilePath, text: string, beside: Beside):
   if (held) facts.module = held;
   facts.shared = facts.shared.map((one) => asking(one, services, read));
   facts.roots = rootsOf(read);
-  facts.routes = routesOf(module, program, undefined, (given) => provisionsIn(given));
+  facts.routes = routesOf(module, program, undefined, (given) => provisionsIn(given)).map(withOutlet);
   const lists = declared.flatMap(({ name, node }) => listOf(name, bare(node)) ?? []).concat(staticLists(declared));
   if (groups.length > 0) facts.groups = groups;
   if (pipes.length > 0) facts.pipes = pipes;
   if (lists.length > 0) facts.lists = lists;
   return placed(unit, facts);
+}
+
+/** A route that provides something and shows nothing itself shows those below it. */
+function withOutlet(route: RouteFact): RouteFact {
+  const children = route.children.map(withOutlet);
+  const isBare = route.provisions && route.component === undefined && route.template.length === 0;
+  return { ...route, children, ...(isBare ? { template: [outletUse('router-outlet', route.span)] } : {}) };
 }
 
 const classDecorators = /^(?:Component|Directive|NgModule|Pipe|Injectable)$/;

@@ -1,6 +1,6 @@
 import type * as ng from '@angular/compiler';
 import type * as t from '@babel/types';
-import type { Binding, BindingTarget, KeyFact, NameFact, Reading, TemplateElement, TemplateNode } from '../../../model/facts';
+import type { Binding, BindingTarget, KeyFact, NameFact, Reading, TemplateElement, TemplateNode, TemplateUse } from '../../../model/facts';
 import { defaultSlot, memberOf, slotKey } from '../../../model/member';
 import type { Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
@@ -11,6 +11,7 @@ import { readExpression, readingsOf, stopsEvents } from '../../../read/script/ex
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, madeIn, spanOf } from '../../../read/script/syntax';
 import { compiler } from '../parser';
+import { routeOutlet } from '../tags';
 import { writeTarget } from './dialect';
 import { turned, type Turning } from './expressions';
 
@@ -135,6 +136,7 @@ function readElement(markup: AngularMarkup, node: ng.TmplAstElement, scope: Scop
   const children = readNodes(markup, node.children, inner);
   const { name } = node;
   if (name === 'ng-container') return [fragment(span, children)];
+  if (routeOutlet.test(name)) return [outletUse(name, span)];
   const nameSpan = { start: span.start + 1, end: span.start + 1 + name.replace(/^:\w+:/, '').length };
   const element: Writable<TemplateElement> = {
     kind: 'element',
@@ -158,6 +160,19 @@ function readElement(markup: AngularMarkup, node: ng.TmplAstElement, scope: Scop
   if (hasText(node.children)) element.hasText = true;
   return [element];
 }
+
+/** The place where a route shows its page. */
+export const outletUse = (tag: string, span: Span): TemplateUse => ({
+  kind: 'use',
+  tag,
+  span,
+  nameSpan: { start: span.start + 1, end: span.start + 1 + tag.length },
+  bindings: [],
+  spreads: [],
+  children: [],
+  key: noKey,
+  content: 'none',
+});
 
 /** Under this name the value is known that the cases around are held against. */
 const switchName = '@switch';
@@ -340,7 +355,17 @@ function readOtherTemplate(markup: AngularMarkup, node: ng.TmplAstTemplate, scop
     markup: nodes,
     ...(value === undefined ? {} : { slotProps: [value] }),
   };
-  return { kind: 'element', tag: 'ng-template', span, nameSpan, bindings: [...own, content], spreads: [], children: [], key: noKey };
+  return {
+    kind: 'element',
+    tag: 'ng-template',
+    isTemplate: true,
+    span,
+    nameSpan,
+    bindings: [...own, content],
+    spreads: [],
+    children: [],
+    key: noKey,
+  };
 }
 
 /** What stands in a template, with the value that stands for what it is handed. */
