@@ -6,7 +6,7 @@ import type { PlacedProblem } from '../model/facts';
 import type { Component, Model, Page, Use } from '../model/model';
 import { locate, type Location } from '../model/span';
 import { entryOf } from './catalogue';
-import { spokenFor } from './elements/catalogue';
+import { spokenFor } from './frameworks/catalogue';
 import { type OverlapKeep, surveyOverlap, twinDefaults } from '../overlap';
 import { surveyPages, type SurveyKeep } from './shared/pages';
 import type { RuleId } from './ids';

@@ -167,7 +167,8 @@ const ownBindings = adapters.flatMap(({ link }) => link.selectors?.ownBindings ?
 const isElementProperty = (tag: string, name: string): boolean =>
   elementMembers.has(name) ||
   isCommonAttribute(name.toLowerCase()) ||
-  (!isElementTag(tag) && platformAttributes.has(name.toLowerCase())) || ownBindings.some((one) => one.test(name));
+  (!isElementTag(tag) && platformAttributes.has(name.toLowerCase())) ||
+  ownBindings.some((one) => one.test(name));
 
 function componentUse(
   element: TemplateElement,

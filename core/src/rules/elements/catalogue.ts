@@ -15,7 +15,8 @@ const isEvent = (name = ''): boolean => /^(?:@|on)/.test(name);
 
 const ends = 'disconnectedCallback';
 
-const words: Readonly<Partial<Record<RuleId, ElementWords>>> = {
+/** What the catalogue says of components that are elements of the page. */
+export const elementWords: Readonly<Partial<Record<RuleId, ElementWords>>> = {
   'component-unknown': {
     message: ({ owner, tag, near }) => `${owner} uses ${tag}, which nothing in the project defines${near ? `; ${near} exists` : ''}.`,
     consequence: ({ tag }, framework) =>
@@ -108,11 +109,3 @@ const words: Readonly<Partial<Record<RuleId, ElementWords>>> = {
       `Nobody above ${component} answers for ${context}: it takes nothing there, and fails where it cannot do without it.`,
   },
 };
-
-/** The entry of a rule as it is said of components of a framework. */
-export function spokenFor(rule: RuleId, entry: Entry, framework: Framework): Entry {
-  const own = framework === 'elements' || framework === 'lwc' ? words[rule] : undefined;
-  // The platform keeps whatever an element is given; the other framework drops it.
-  const severity = rule === 'prop-unknown' && framework === 'elements' ? { severity: 'risk' as const } : {};
-  return own ? { ...entry, ...own, ...severity } : entry;
-}

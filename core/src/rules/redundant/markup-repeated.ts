@@ -78,7 +78,7 @@ export const markupRepeated: Rule = {
           component: owner.id,
           subject: first.piece.label,
           at: locate(owner.file, {
-            start: first.piece.span.start,
+            ...first.piece.span,
             end: Math.min(first.piece.span.end, first.piece.span.start + first.piece.label.length + 1),
           }),
           words: {
@@ -90,7 +90,7 @@ export const markupRepeated: Rule = {
             holes: ', with what differs as its props',
           },
           evidence: places.slice(0, 5).map(({ component, piece }) => ({
-            at: locate(model.components.get(component)?.file ?? at.file, { start: piece.span.start, end: piece.span.end }),
+            at: locate(model.components.get(component)?.file ?? at.file, piece.span),
             text: `${model.components.get(component)?.name ?? ''} has it (${counted(places.length, 'place')} in all).`,
           })),
           goes: [{ count: lines * (places.length - 1), what: 'line' }],
