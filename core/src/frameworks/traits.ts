@@ -12,6 +12,8 @@ export type Traits = {
   readonly beforeMarkup?: RegExp;
   /** What a component is given takes no change of its inside, which throws. */
   readonly givenIsSealed?: true;
+  /** What a component is given stays its owner’s where it does not tell that of the change. */
+  readonly givenOneWay?: true;
   /** A slot that hands out values shows nothing but content that takes them. */
   readonly handingSlotsApart?: true;
   /** Tags that show the next route of a page. */

@@ -841,6 +841,8 @@ export type TemplateUse = {
   readonly withinRoot?: true;
   /** Of what is given to all below: who gives it asks itself first. */
   readonly toSelf?: true;
+  /** Of what is given to all below: content that comes from outside is not among these. */
+  readonly ofMarkup?: true;
   /** Of what is given to all below: asked when no element has answered. */
   readonly isAround?: true;
   /** Of what is given to all below: something else that is given is made of it. */

@@ -76,6 +76,8 @@ export type Provider = {
   readonly withinRoot?: true;
   /** It is asked when no element around has answered. */
   readonly isAround?: true;
+  /** Content that the place is given cannot ask it. */
+  readonly ofMarkup?: true;
 };
 
 /** A page unfolded: places in the order they are drawn, parents before children. */

@@ -210,7 +210,7 @@ function fill(unfolding: Unfolding, outlet: Extract<TemplateNode, { kind: 'outle
   push(unfolding, content.nodes, {
     ...content.at,
     parent: at.parent,
-    provider: at.provider,
+    provider: aroundContent(unfolding, at),
     host: at.host,
     sheltered: at.sheltered || content.at.sheltered,
     repeats: at.repeats,
@@ -218,6 +218,13 @@ function fill(unfolding: Unfolding, outlet: Extract<TemplateNode, { kind: 'outle
     ...(outlet.onHost ? (content.at.slot ? { slot: content.at.slot } : { slot: undefined }) : { slot: { key: slot, of: at.owner } }),
     nextRoute: at.nextRoute,
   });
+}
+
+/** The innermost provider that content can ask: what a place provides for its own markup is not for what it is given. */
+function aroundContent({ providers }: Unfolding, { provider, owner }: Position): number {
+  let at = provider;
+  for (let one = providers[at]; one?.ofMarkup && one.owner === owner; one = providers[at]) at = one.outer;
+  return at;
 }
 
 function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use' }>, at: Position): void {
@@ -521,7 +528,13 @@ function provideToSelf(
     const [node, ...more] = template;
     const use = node?.kind === 'use' && node.toSelf && more.length === 0 ? model.useOfNode.get(node) : undefined;
     if (node?.kind !== 'use' || use?.target.kind !== 'provider') return { provider: outer, template };
-    providers.push({ context: use.target.context, owner: place, use: use.id, outer });
+    providers.push({
+      context: use.target.context,
+      owner: place,
+      use: use.id,
+      outer,
+      ...(node.ofMarkup ? { ofMarkup: true as const } : {}),
+    });
     outer = providers.length - 1;
     template = node.children;
   }

@@ -46,6 +46,7 @@ export const angular: Adapter = {
     startOfLife: /^(?:constructor|ngOnInit)$/,
     beforeMarkup: /^(?:constructor|ngOnInit|ngOnChanges)$/,
     handingSlotsApart: true,
+    givenOneWay: true,
     routeOutlet,
     tableOutlet: routeOutlet,
     rerender: 'reading',

@@ -47,6 +47,8 @@ function withSuper(nodes: readonly TemplateNode[], above: readonly TemplateNode[
   });
 }
 
+const withoutAsked = <Fact extends ClassFact>({ asked: _, ...rest }: Fact): Omit<Fact, 'asked'> => rest;
+
 /** What a component’s class knows by name. */
 export const classOf = ({ element, ofClass }: ComponentFacts): ClassFact | undefined => element ?? ofClass;
 const namesOf = (facts: ComponentFacts): Readonly<Record<string, number>> => classOf(facts)?.names ?? {};
@@ -134,7 +136,7 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
     ...(own.ofClass
       ? {
           ofClass: {
-            ...own.ofClass,
+            ...withoutAsked(own.ofClass),
             names,
             ...(asked.length > 0 ? { asked } : {}),
             ...(base.ofClass?.opened ? { opened: [...(own.ofClass.opened ?? []), ...base.ofClass.opened] } : {}),
@@ -144,7 +146,7 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
     ...(own.element
       ? {
           element: {
-            ...own.element,
+            ...withoutAsked(own.element),
             // Who does not attach a shadow tree itself has the one that its class attaches.
             root: own.element.root === 'light' && base.element ? base.element.root : own.element.root,
             attributes: { ...base.element?.attributes, ...own.element.attributes },

@@ -1,5 +1,18 @@
 import { traitsOf } from '../../frameworks/registry';
-import type { ComponentFacts, FileFacts, NameFact, RootFact, RouteFact, TemplateNode, TemplateUse } from '../../model/facts';
+import type {
+  ActionFact,
+  CallFact,
+  ComponentFacts,
+  FileFacts,
+  NameFact,
+  RaiseFact,
+  RootFact,
+  RouteFact,
+  TemplateNode,
+  TemplateUse,
+} from '../../model/facts';
+import { memberKeyOf } from '../../model/given';
+import type { MemberKey } from '../../model/member';
 import { noFacts } from '../../model/no-facts';
 import type { FilePath } from '../../model/span';
 import { makeWhole } from '../elements';
@@ -27,14 +40,15 @@ export function joinSelectors(files: Files, names: Names): Files {
     )
   )
     return files;
-  const reaches = makeReaches(files, names);
+  const joined = makeWhole(files, names);
+  const whole = (file: FilePath, facts: ComponentFacts): ComponentFacts => (facts.bases ? settled(joined(file, facts)) : facts);
+  const reaches = makeReaches(files, names, whole);
   const provided = makeProvided(files, names, reaches);
   const asked = askedKeys(files);
-  const whole = makeWhole(files, names);
 
   const selectedNamed = (file: FilePath, name: string): Selected | undefined => {
     const meant = names.meant(file, name);
-    return meant.kind === 'component' ? reaches.all.find(({ facts }) => facts === meant.facts) : undefined;
+    return meant.kind === 'component' ? reaches.all.find(({ read }) => read === meant.facts) : undefined;
   };
   const along = ({ file, facts }: Selected, depth = 0): Along[] =>
     (facts.selected?.along ?? []).flatMap(({ name, inputs, outputs }): Along[] => {
@@ -43,7 +57,7 @@ export function joinSelectors(files: Files, names: Names): Files {
     });
 
   function componentOf(file: FilePath, read: ComponentFacts): ComponentFacts {
-    const facts = read.bases ? settled(whole(file, read)) : read;
+    const facts = read.bases ? withRaises(whole(file, read)) : read;
     const reach = reaches.of(file, read);
     const template = withSelected(facts.template, { reach, all: reaches.all, along: (one) => along(one) });
     const known = { ...facts, template };
@@ -51,7 +65,7 @@ export function joinSelectors(files: Files, names: Names): Files {
     const inherited = read.bases ? opened.flatMap((name) => named[name] ?? []) : [];
     const withInstances = withServices(files, names, file, known, inherited);
     const inner = facts.viewProvisions
-      ? providedAround(file, provided(file, facts.viewProvisions), withInstances.template, { toSelf: true })
+      ? providedAround(file, provided(file, facts.viewProvisions), withInstances.template, { toSelf: true, ofMarkup: true })
       : withInstances.template;
     const own = asked.has(facts.local) ? [{ kind: 'key' as const, key: facts.local, span: facts.nameSpan }] : [];
     const all = [...(facts.provisions ?? []), ...own];
@@ -114,6 +128,33 @@ const useOf = (tag: string, { span }: { readonly span: TemplateUse['span'] }, is
   key: { kind: 'none' },
   content: 'none',
 });
+
+/** What is raised by an output of a class that is extended: only now it is known to be one. */
+function withRaises(facts: ComponentFacts): ComponentFacts {
+  const events = new Map(facts.members.flatMap(({ key, kind }): [MemberKey, MemberKey][] => (kind === 'callback' ? [[key, key]] : [])));
+  const memberAt = (value: number): MemberKey | undefined => {
+    const held = facts.values[value];
+    return held?.kind === 'prop' ? events.get(memberKeyOf(held)) : undefined;
+  };
+  const isRaising = ({ value, path }: CallFact): boolean =>
+    path.length === 1 && /^(?:emit|next)$/.test(path[0] ?? '') && memberAt(value) !== undefined;
+  if (!facts.actions.some(({ invokes }) => invokes.some(isRaising))) return facts;
+  const actions = facts.actions.map((action): ActionFact => {
+    const raised = action.invokes.filter(isRaising);
+    if (raised.length === 0) return action;
+    const raises = raised.flatMap(({ value, span, args }): RaiseFact[] => {
+      const member = memberAt(value);
+      return member === undefined ? [] : [{ member, value, optional: true, span, args }];
+    });
+    return { ...action, invokes: action.invokes.filter((one) => !isRaising(one)), raises: [...action.raises, ...raises] };
+  });
+  const all = actions.flatMap(({ raises }) => raises);
+  return {
+    ...facts,
+    actions,
+    events: facts.events.map((event) => ({ ...event, raised: all.filter(({ member }) => member === event.key) })),
+  };
+}
 
 /** The names that anything asks for: a component or a directive gives itself to those that ask for it. */
 function askedKeys(files: Files): ReadonlySet<string> {

@@ -89,7 +89,7 @@ export function makeProvided(
   };
 }
 
-type Marks = Pick<TemplateUse, 'toSelf' | 'isAround'>;
+type Marks = Pick<TemplateUse, 'toSelf' | 'isAround' | 'ofMarkup'>;
 
 /** What is provided stands around what it is provided to; of several for one key the last answers. `file` is that of the facts. */
 export function providedAround(

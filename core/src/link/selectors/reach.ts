@@ -5,7 +5,13 @@ import type { Names } from '../names';
 import { type Alternative, parseSelector } from './selector';
 
 /** A component or directive that markup finds by its selector. */
-export type Selected = { readonly file: FilePath; readonly facts: ComponentFacts; readonly alternatives: readonly Alternative[] };
+export type Selected = {
+  readonly file: FilePath;
+  /** With those of the classes that it extends; and as they were read. */
+  readonly facts: ComponentFacts;
+  readonly read: ComponentFacts;
+  readonly alternatives: readonly Alternative[];
+};
 
 /** What the template of a component may use. */
 export type Reach = {
@@ -33,12 +39,17 @@ const deepest = 12;
 type Gathered = { readonly selected: Map<ComponentFacts, Selected>; readonly pipes: Set<string>; isOpen: boolean };
 
 /** Makes the answers for a project. */
-export function makeReaches(files: Files, names: Names): Reaches {
+export function makeReaches(files: Files, names: Names, whole: (file: FilePath, facts: ComponentFacts) => ComponentFacts): Reaches {
   const brought = adapters.flatMap(({ link }) => link.selectors ?? []);
   const ownPipes = brought.flatMap(({ pipes }) => [...pipes]);
   const made = new Map<ComponentFacts, Selected>();
   const selectedOf = (file: FilePath, facts: ComponentFacts): Selected => {
-    const found = made.get(facts) ?? { file, facts, alternatives: parseSelector(facts.selected?.selector ?? '') };
+    const found = made.get(facts) ?? {
+      file,
+      facts: whole(file, facts),
+      read: facts,
+      alternatives: parseSelector(facts.selected?.selector ?? ''),
+    };
     made.set(facts, found);
     return found;
   };

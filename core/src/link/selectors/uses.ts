@@ -2,7 +2,7 @@ import { adapters } from '../../frameworks/registry';
 import type { Binding, ComponentFacts, KeyFact, MemberFact, TemplateElement, TemplateNode, TemplateUse } from '../../model/facts';
 import { bindingKey } from '../../model/given';
 import { defaultSlot, eventKey, memberName, memberOf, propKey } from '../../model/member';
-import { elementMembers, isCommonAttribute, isElementTag } from '../../read/elements/platform';
+import { elementMembers, isCommonAttribute, isElementTag, isPlatformTag } from '../../read/elements/platform';
 import { platformAttributes } from '../../model/platform-names';
 import { isNativeEvent } from '../../model/native-events';
 import { foreignName } from '../elements/inherit';
@@ -257,11 +257,11 @@ function plainElement(
   const rest = bindings.filter((one) => !taken.has(one) || one.to.kind === 'attribute');
   if (element.isTemplate) return templateElement(element, rest, isShared);
   const { reach } = finding;
-  const isUnknown = isElementTag(element.tag) && !isShared;
+  const isUnknown = !isPlatformTag(element.tag) && !isShared;
   const forgotten = isUnknown
     ? finding.all.some(({ facts, alternatives }) => facts.selected?.kind === 'component' && isSelected(alternatives, selectable))
     : false;
-  if (isUnknown && (forgotten || !reach.isOpen))
+  if (isUnknown && (forgotten || (!reach.isOpen && isElementTag(element.tag))))
     return {
       ...asUse(element, element.tag, []),
       spreads: [{ span: element.span, readings: bindings.flatMap((one) => [...one.readings]) }],

@@ -12,6 +12,20 @@ const names =
   'shadowRoot showPopover slot assignedSlot spellcheck style tabIndex tagName textContent title toggleAttribute togglePopover translate ' +
   'constructor hasOwnProperty toString valueOf isPrototypeOf propertyIsEnumerable';
 
+/** Tags of the platform. */
+const ofPlatform: ReadonlySet<string> = new Set(
+  (
+    'a abbr address area article aside audio b base bdi bdo blockquote body br button canvas caption center cite code col colgroup data datalist dd del details dfn ' +
+    'dialog div dl dt em embed fieldset figcaption figure font footer form frame h1 h2 h3 h4 h5 h6 head header hgroup hr html i iframe image img input ins kbd label ' +
+    'legend li link main map mark marquee math menu meta meter nav noscript object ol optgroup option output p param picture pre progress q rp rt ruby s samp ' +
+    'script search section select slot small source span strike strong style sub summary sup svg table tbody td template textarea tfoot th thead time title tr ' +
+    'track tt u ul var video wbr'
+  ).split(' '),
+);
+
+/** Whether a tag stands for an element that the platform has. */
+export const isPlatformTag = (tag: string): boolean => ofPlatform.has(tag);
+
 /** Names with a hyphen that are the platform’s own. */
 const hyphened = new Set(
   'annotation-xml color-profile font-face font-face-src font-face-uri font-face-format font-face-name missing-glyph'.split(' '),

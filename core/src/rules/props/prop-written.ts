@@ -2,7 +2,7 @@ import type { ChangeFact, Reading } from '../../model/facts';
 import type { MemberKey } from '../../model/member';
 import { bindingFor, memberKeyOf } from '../../model/given';
 import { changerNamed } from '../../model/lookup';
-import { traitsOf } from '../../frameworks/registry';
+import { adapterOf, traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
 import type { Found, Rule } from '../rule';
@@ -13,11 +13,29 @@ import type { Found, Rule } from '../rule';
  */
 function writtenBy(component: Component, change: ChangeFact): 'whole' | 'list' | 'member' | undefined {
   if (change.toProps || (traitsOf(component).givenIsSealed && change.how === 'assign' && (change.path ?? []).length === 0)) return 'whole';
-  if (change.how !== 'in-place') return undefined;
+  if (change.how !== 'in-place') return isKeptFromOwner(component, change) ? 'whole' : undefined;
   if (change.order !== undefined || (change.path?.length === 1 && /^(\d+|\*)$/.test(change.path[0] ?? ''))) return 'list';
   const traits = traitsOf(component);
   const handsDown = traits.givenIsSealed || (traits.followedProps && !component.facts.followsAssignment);
   return handsDown && (change.path?.length ?? 0) > 0 && change.path?.[0] !== 'current' ? 'member' : undefined;
+}
+
+/** An input is given another value on what people do, and no event of the contract tells the owner. */
+function isKeptFromOwner(component: Component, change: ChangeFact): boolean {
+  const { value, how, path = [] } = change;
+  const prop = component.facts.values[value];
+  const traits = traitsOf(component);
+  if (!traits.givenOneWay || how !== 'assign' || path.length > 0 || prop?.kind !== 'prop') return false;
+  const key = memberKeyOf(prop);
+  if (
+    !component.contract.members.has(key) ||
+    adapterOf(component.framework)
+      .link.changesOf(prop.name)
+      .some((one) => component.contract.members.has(one))
+  )
+    return false;
+  const action = component.facts.actions.find(({ changes }) => changes.includes(change));
+  return action !== undefined && action.kind === 'handler' && !/^(?:set |write|set[A-Z]|register)/.test(action.name);
 }
 
 /** Whether the owner means the component to write it: bound both ways, or a handle on something. */

@@ -20,7 +20,7 @@ import { readArgs, readExpression, readingsOf } from '../../../read/script/expre
 import { computedFrom } from '../../../read/script/functions';
 import { makesCollection } from '../../../read/script/lists';
 import type { Meaning } from '../../../read/script/scope';
-import { annotationOf, bare, dottedName, forEachChild, keyName, spanOf } from '../../../read/script/syntax';
+import { annotationOf, bare, dottedName, forEachChild, isFunction, keyName, spanOf } from '../../../read/script/syntax';
 import { readType } from '../../../read/script/types';
 import { apiCall, apiName, holdsSignal, streamName } from './api';
 import { injected, injectedBy } from './inject';
@@ -85,7 +85,29 @@ export function readAngularClass(body: Body, node: ClassNode, hasBases: boolean)
     const found = name === undefined ? undefined : made.get(name);
     if (name !== undefined && found) declare(body, read, one, name, found, contract, queries);
   }
+  for (const one of fields) keepOnce(body, read, one);
   return { ...read, contract: [...read.members.values(), ...contract], signals, queries };
+}
+
+/** Whether an expression opens a signal where it stands, and not in a function that runs later. */
+function opensNow(node: t.Node): boolean {
+  if ((node as { isOpened?: true }).isOpened) return true;
+  if (isFunction(node)) return false;
+  let found = false;
+  forEachChild(node, (child) => {
+    found ||= opensNow(child);
+  });
+  return found;
+}
+
+/** A field that is computed from what a signal holds when the class is made, and that nothing writes, keeps that. */
+function keepOnce(body: Body, { own, written }: ReadClass, member: ClassMember): void {
+  const name = keyName(member);
+  const init = valueIn(member);
+  const meaning = name === undefined ? undefined : own.get(name);
+  const value = meaning?.kind === 'value' ? body.values[meaning.value] : undefined;
+  if (name === undefined || !init || value?.kind !== 'state' || value.observable || written.has(name) || !opensNow(init)) return;
+  Object.assign(value, { kind: 'derived', once: true });
 }
 
 const valueIn = (member: ClassMember): t.Node | undefined =>
@@ -100,7 +122,13 @@ function openSignals(node: t.Node, signals: ReadonlySet<string>): void {
       const { callee } = at;
       const isOwn = callee.type === 'MemberExpression' && callee.object.type === 'ThisExpression' && !callee.computed;
       if (isOwn && signals.has(keyName({ key: callee.property }) ?? ''))
-        Object.assign(at, { type: 'MemberExpression', object: callee.object, property: callee.property, computed: false });
+        Object.assign(at, {
+          isOpened: true,
+          type: 'MemberExpression',
+          object: callee.object,
+          property: callee.property,
+          computed: false,
+        });
     }
     forEachChild(at, (child) => stack.push(child));
   }

@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { Reading } from '../../../model/facts';
+import { type Channel, type Reading, timerEvent } from '../../../model/facts';
 import { memberKeyOf } from '../../../model/given';
 import { memberOf } from '../../../model/member';
 import type { Span } from '../../../model/span';
@@ -10,6 +10,7 @@ import { declareAction, followsReads } from '../../../read/script/functions';
 import { bindLocal, ownMeaning } from '../../../read/script/names';
 import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, isFunction, keyName, patternNames, spanOf } from '../../../read/script/syntax';
+import { setAgain } from './again';
 import { apiName, streamName } from './api';
 import { injected } from './inject';
 
@@ -23,7 +24,7 @@ const same = /^(?:asReadonly|asObservable|getValue)$/;
 /** Operators that end a stream by themselves, or with who follows it. */
 const ending = /^(?:takeUntilDestroyed|takeUntil|takeWhile|take|first|single|last|toArray|find|every|reduce)$/;
 /** Makers of streams that go on until somebody ends them. */
-const lasting = /^(?:interval|timer|fromEvent|fromEventPattern)$/;
+const goingOn = /^(?:interval|timer|fromEvent|fromEventPattern)$/;
 /** Makers of a stream of several others. */
 const joining = /^(?:combineLatest|merge|concat|forkJoin|zip|race|of|from|defer|iif)$/;
 
@@ -243,25 +244,35 @@ function readSubscribe(body: Body, call: Call, callee: Callee, scope: Scope, sin
     }
   } else if (run) readExpression(body, run, scope, 'called', sink);
   sink.reads.push(...computed(coming));
-  if (lasts(body, written.object)) {
-    (sink.hears ??= []).push({ channel: { on: 'window', event: '' }, span, ends: endsItself(written.object) || isKept(body, call) });
+  const source = lasting(body, written.object);
+  if (source) {
+    (sink.hears ??= []).push({
+      channel: source,
+      span,
+      ends: endsItself(written.object) || isKept(body, call),
+    });
   }
   return true;
 }
 
-/** Whether a stream goes on when nobody follows it any more: one that something injected holds, or one that time or the page drives. */
-function lasts(body: Body, given: t.Node): boolean {
+/** What a stream comes from that goes on when nobody follows it any more: something injected holds it, or time or the page drives it. */
+function lasting(body: Body, given: t.Node): Channel | undefined {
   let node = bare(given);
   while (node.type === 'CallExpression' && node.callee.type === 'MemberExpression' && dottedName(node.callee.property) === 'pipe')
     node = bare(node.callee.object);
-  if (node.type === 'CallExpression') return lasting.test(streamName(body.module, node.callee) ?? '');
+  if (node.type === 'CallExpression') {
+    const maker = streamName(body.module, node.callee) ?? '';
+    if (!goingOn.test(maker)) return undefined;
+    return /^fromEvent/.test(maker) ? { on: 'channel', name: maker, event: '' } : { on: 'window', event: timerEvent };
+  }
   if (node.type !== 'MemberExpression' || node.object.type !== 'MemberExpression' || node.object.object.type !== 'ThisExpression')
-    return false;
+    return undefined;
   const holder = body.own?.(keyName({ key: node.object.property }) ?? '', spanOf(node));
   const value = holder?.kind === 'value' ? body.values[holder.value] : undefined;
   const name = value?.source?.replace(/^key:/, '');
   const from = name === undefined ? undefined : body.module.imported.get(name)?.from;
-  return value?.kind === 'context' && from !== undefined && /^[.@~#]\/?/.test(from) && !from.startsWith('@angular/');
+  const isOwn = value?.kind === 'context' && from !== undefined && /^[.@~#]\/?/.test(from) && !from.startsWith('@angular/');
+  return isOwn ? { on: 'channel', name: `${name ?? ''}.${keyName({ key: node.property }) ?? ''}`, event: '' } : undefined;
 }
 
 /** Some operator on the way ends the stream. */
@@ -305,6 +316,7 @@ function readEffect(body: Body, call: Call, name: string, scope: Scope): boolean
   if (!isFunction(run)) return false;
   const at = declareAction(body, name, 'effect', run, scope);
   followsReads(body, at, run);
+  body.again.push(...setAgain(body, run));
   const cleanUp = run.params.length > 0 ? patternNames(run.params[0] as t.Node)[0]?.name : undefined;
   const facts = body.actions[at];
   if (facts && cleanUp !== undefined && new RegExp(`\\b${cleanUp}\\s*\\(`).test(body.module.text.slice(run.start ?? 0, run.end ?? 0)))
