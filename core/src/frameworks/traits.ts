@@ -66,6 +66,8 @@ export type Traits = {
   readonly attributesConvert?: true;
   /** Markup may need a layer that is no element, around several. */
   readonly fragments: boolean;
+  /** Content asks for contexts from where it is written, and not from where it is shown. */
+  readonly contentAsksWhereWritten?: true;
   /** Markup finds components and directives by selectors, among those that are in reach of it. */
   readonly selectors?: true;
 };

@@ -4,6 +4,7 @@ import { bindingFor, bindingKey, memberKeyOf } from '../model/given';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model, Page, Use } from '../model/model';
 import { useById } from '../model/lookup';
+import { traitsOf } from '../frameworks/registry';
 import { mountsTable, showsNextRoute } from '../frameworks/route-tags';
 import { isRouteUse, showing } from '../model/routes';
 import type { Writable } from '../model/writable';
@@ -221,8 +222,8 @@ function fill(unfolding: Unfolding, outlet: Extract<TemplateNode, { kind: 'outle
 }
 
 /** The innermost provider that content can ask: what a place provides for its own markup is not for what it is given. */
-function aroundContent({ providers }: Unfolding, { provider, owner }: Position): number {
-  let at = provider;
+function aroundContent({ providers, places }: Unfolding, { provider, owner, body }: Position): number {
+  let at = traitsOf(body).contentAsksWhereWritten ? (places[owner]?.provider ?? provider) : provider;
   for (let one = providers[at]; one?.ofMarkup && one.owner === owner; one = providers[at]) at = one.outer;
   return at;
 }

@@ -69,6 +69,7 @@ export const angular: Adapter = {
     areElements: false,
     fragments: true,
     selectors: true,
+    contentAsksWhereWritten: true,
     followsBoxes: true,
   },
   write: {

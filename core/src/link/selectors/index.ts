@@ -5,6 +5,7 @@ import type {
   ComponentFacts,
   FileFacts,
   NameFact,
+  ProvisionFact,
   RaiseFact,
   RootFact,
   RouteFact,
@@ -45,6 +46,7 @@ export function joinSelectors(files: Files, names: Names): Files {
   const reaches = makeReaches(files, names, whole);
   const provided = makeProvided(files, names, reaches);
   const asked = askedKeys(files);
+  const chosen = attributesChosen(files);
 
   const selectedNamed = (file: FilePath, name: string): Selected | undefined => {
     const meant = names.meant(file, name);
@@ -59,7 +61,7 @@ export function joinSelectors(files: Files, names: Names): Files {
   function componentOf(file: FilePath, read: ComponentFacts): ComponentFacts {
     const facts = read.bases ? withRaises(whole(file, read)) : read;
     const reach = reaches.of(file, read);
-    const template = withSelected(facts.template, { reach, all: reaches.all, along: (one) => along(one) });
+    const template = withSelected(facts.template, { reach, all: reaches.all, along: (one) => along(one), taken: chosen });
     const known = { ...facts, template };
     const { names: named = {}, opened = [] } = facts.ofClass ?? {};
     const inherited = read.bases ? opened.flatMap((name) => named[name] ?? []) : [];
@@ -87,12 +89,22 @@ export function joinSelectors(files: Files, names: Names): Files {
     return { ...root, template: around.length > 0 ? providedAround(file, provided(file, around), shown, { isAround: true }) : shown };
   }
 
+  /** The group of components that a route loads, as what provides for all that it shows. */
+  function loadedGroup(file: FilePath, table: string, { span }: RouteFact): ProvisionFact[] {
+    const [, specifier, exported = 'default'] = /^import:(.*)#(.*)$/.exec(table) ?? [];
+    const resolved = specifier === undefined ? undefined : names.resolveModule(file, specifier);
+    const meant = resolved?.kind === 'file' ? names.exported(resolved.file, exported) : undefined;
+    const group = meant?.kind === 'shared' ? reaches.groupNamed(meant.file, meant.fact.name) : undefined;
+    return group ? [{ kind: 'list', name: foreignName(group.file, group.fact.name), span }] : [];
+  }
+
   function routeOf(file: FilePath, route: RouteFact): RouteFact {
     const children = route.children.map((one) => routeOf(file, one));
-    if (!route.provisions) return { ...route, children };
+    const loaded = (route.tables ?? []).flatMap((table) => loadedGroup(file, table, route));
+    if (!route.provisions && loaded.length === 0) return { ...route, children };
     const { component, ...rest } = route;
     const inside = component === undefined ? route.template : [...route.template, useOf(component, route, true)];
-    return { ...rest, children, template: providedAround(file, provided(file, route.provisions), inside, { isAround: true }) };
+    return { ...rest, children, template: providedAround(file, provided(file, [...(route.provisions ?? []), ...loaded]), inside, { isAround: true }) };
   }
 
   // A file of markup that a class names as its template is no page by itself.
@@ -154,6 +166,14 @@ function withRaises(facts: ComponentFacts): ComponentFacts {
     actions,
     events: facts.events.map((event) => ({ ...event, raised: all.filter(({ member }) => member === event.key) })),
   };
+}
+
+/** Attributes by which selectors choose elements, for what stands for them or for the slot that shows them. */
+function attributesChosen(files: Files): ReadonlySet<string> {
+  const selectors = [...files.values()].flatMap(({ components }) =>
+    components.flatMap(({ selected, slots }) => [selected?.selector ?? '', ...slots.map(({ key }) => key)]),
+  );
+  return new Set(selectors.flatMap((one) => Array.from(one.matchAll(/\[([\w-]+)/g), ([, name = '']) => name)));
 }
 
 /** The names that anything asks for: a component or a directive gives itself to those that ask for it. */

@@ -16,6 +16,8 @@ export type Finding = {
   readonly all: readonly Selected[];
   /** The directives that come along with one, with the names that they have there. */
   readonly along: (selected: Selected) => readonly Along[];
+  /** Names of attributes by which selectors of the project choose elements. */
+  readonly taken: ReadonlySet<string>;
 };
 
 /** A directive that comes along with another: its inputs and outputs by the names under which they are offered. */
@@ -86,7 +88,7 @@ function elementWith(node: TemplateElement, finding: Finding): TemplateNode {
     for (const one of bindings)
       if (one.to.kind === 'property' && !taken.has(one)) only.bindings.push({ ...one, to: { kind: 'prop', name: one.to.name } });
   const inner = component
-    ? componentUse(element, component, bindings, taken)
+    ? componentUse(element, component, bindings, taken, finding)
     : plainElement(element, bindings, taken, finding, selectable, onHost.length > 0);
   return around.reduceRight<TemplateNode>((inside, { host, bindings: own }) => directiveUse(element, host, own, inside), inner);
 }
@@ -136,7 +138,7 @@ function asUse(element: TemplateElement, tag: string, bindings: readonly Binding
 }
 
 /** Bindings that say something to a component, to the element that it stands for, or to nobody. */
-function targetFor(binding: Binding, { facts }: Selected, tag: string): Binding {
+function targetFor(binding: Binding, { facts }: Selected, tag: string, finding: Finding): Binding {
   const { to, asAttribute } = binding;
   const has = (key: MemberFact['key']): boolean => facts.members.some((one) => one.key === key);
   if (asAttribute) return binding;
@@ -144,7 +146,8 @@ function targetFor(binding: Binding, { facts }: Selected, tag: string): Binding 
     case 'attribute':
       if (has(propKey(to.name))) return { ...binding, to: { kind: 'prop', name: to.name } };
       // Written as a text, a name that nothing takes does no harm; one that is clearly meant for an input does not reach it.
-      return isMisspelt(to.name, facts) ? { ...binding, to: { kind: 'prop', name: to.name } } : binding;
+      if (isMisspelt(to.name, facts)) return { ...binding, to: { kind: 'prop', name: to.name } };
+      return isForNobody(binding, tag, finding) ? { ...binding, to: { kind: 'prop', name: to.name }, asAttribute: 'text' } : binding;
     case 'property':
       if (has(propKey(to.name))) return { ...binding, to: { kind: 'prop', name: to.name } };
       return isElementProperty(tag, to.name) ? binding : { ...binding, to: { kind: 'prop', name: to.name } };
@@ -155,6 +158,13 @@ function targetFor(binding: Binding, { facts }: Selected, tag: string): Binding 
     default:
       return binding;
   }
+}
+
+/** An attribute that says something as a text, which neither the platform nor anything of the project can take. */
+function isForNobody({ to, constant = '""' }: Binding, tag: string, { reach, taken }: Finding): boolean {
+  const name = to.name.toLowerCase();
+  if (reach.isOpen || /^["']?["']?$/.test(constant) || !isElementTag(tag)) return false;
+  return !isCommonAttribute(name) && !platformAttributes.has(name) && !/^(?:i18n|ng|xmlns)|[-:]/.test(name) && !taken.has(to.name);
 }
 
 const isMisspelt = (name: string, { members }: ComponentFacts): boolean =>
@@ -175,10 +185,11 @@ function componentUse(
   component: Selected,
   bindings: readonly Binding[],
   taken: ReadonlySet<Binding>,
+  finding: Finding,
 ): TemplateUse {
   const own = bindings
     .filter((one) => (!taken.has(one) || hasMember(component.facts, one)) && (!one.isUp || hasMember(component.facts, one)))
-    .map((one) => targetFor(one, component, element.tag));
+    .map((one) => targetFor(one, component, element.tag, finding));
   const { children, slots } = contentOf(element.children, component.facts);
   const use = asUse({ ...element, children }, foreignName(component.file, component.facts.local), [...own, ...slots]);
   return children.length === 0 && !element.hasText ? { ...use, content: 'none' } : use;

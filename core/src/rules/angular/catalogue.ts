@@ -14,7 +14,10 @@ export const angularWords: Readonly<Partial<Record<RuleId, Partial<Pick<Entry, '
         : `The compiler refuses the template: ${target} has no input ${given}, and ${prop} is not given.`,
   },
   'prop-unknown': {
-    consequence: ({ target, prop }) => `The compiler refuses the template: neither ${target} nor its element has ${prop}.`,
+    consequence: ({ target, prop, text }) =>
+      text
+        ? `It stays a text on the element: ${target} never learns of ${prop}.`
+        : `The compiler refuses the template: neither ${target} nor its element has ${prop}.`,
     fix: ({ target, prop }) => `Remove ${prop} here, or make it an input of ${target} and use it there.`,
   },
   'two-way-half': {

@@ -27,7 +27,9 @@ export const propUnknown: Rule = {
           subject: binding.to.name,
           causes: [causeAt(use, keyOfMember(binding.to as Member))],
           at,
-          words: { target: target.name, prop: binding.to.name },
+          // Written as a text, it stays on the element and does no harm.
+          ...(binding.asAttribute && target.facts.selected ? { severity: 'risk' as const } : {}),
+          words: { target: target.name, prop: binding.to.name, text: binding.asAttribute && target.facts.selected ? 'yes' : '' },
           evidence: [
             { at, text: `${owner.name} gives ${binding.to.name}.` },
             { at: locate(target.file, target.facts.nameSpan), text: `${target.name} does not take it.` },
