@@ -32,8 +32,8 @@ export const isFunctionType = (type: TypeExpr): boolean =>
 export type SelectorConventions = {
   /** Packages whose directives and converters are all known: they bring no element, and no property that others would miss. */
   readonly ownModules: RegExp;
-  /** Converters that every template may use. */
-  readonly pipes: ReadonlySet<string>;
+  /** Its converters, by the name of what brings them into reach. */
+  readonly pipes: ReadonlyMap<string, readonly string[]>;
   /** Names of properties and attributes that its own directives take. */
   readonly ownBindings: RegExp;
 };

@@ -256,7 +256,21 @@ describe('what is in reach', () => {
       }),
       [],
     ],
-    ['a pipe', parts({ App: { uses: ['Shorten'], template: "{{ 'a' | shorten }} {{ 'b' | uppercase }}" } }, pipe), []],
+    [
+      'a pipe',
+      parts(
+        {
+          App: {
+            uses: ['Shorten', 'UpperCasePipe'],
+            head: "import { UpperCasePipe } from '@angular/common';",
+            template: "{{ 'a' | shorten }} {{ 'b' | uppercase }}",
+          },
+        },
+        pipe,
+      ),
+      [],
+    ],
+    ['a pipe of the framework that is not imported', parts({ App: { template: "{{ 'a' | uppercase }}" } }), ['name-unknown uppercase']],
     ['a pipe that is not imported', parts({ App: { template: "{{ 'a' | shorten }}" } }, pipe), ['name-unknown shorten']],
     [
       'modules: what one declares, and what another hands on',

@@ -7,6 +7,31 @@ import { loadCompiler, parseTemplate } from './parser';
 import { routeOutlet } from './tags';
 import { filesBeside, isAngularScript, readAngularScript, readAngularTemplate } from './read';
 
+const byClass: Readonly<Record<string, string>> = {
+  AsyncPipe: 'async',
+  UpperCasePipe: 'uppercase',
+  LowerCasePipe: 'lowercase',
+  TitleCasePipe: 'titlecase',
+  JsonPipe: 'json',
+  DatePipe: 'date',
+  CurrencyPipe: 'currency',
+  PercentPipe: 'percent',
+  DecimalPipe: 'number',
+  SlicePipe: 'slice',
+  KeyValuePipe: 'keyvalue',
+  I18nPluralPipe: 'i18nPlural',
+  I18nSelectPipe: 'i18nSelect',
+};
+
+/** The pipes of the framework by what brings each into reach; modules bring all. */
+const pipes = new Map<string, readonly string[]>([
+  ...Object.entries(byClass).map(([name, pipe]): [string, readonly string[]] => [name, [pipe]]),
+  ...['CommonModule', 'BrowserModule', 'BrowserAnimationsModule', 'NoopAnimationsModule'].map((name): [string, readonly string[]] => [
+    name,
+    Object.values(byClass),
+  ]),
+]);
+
 export const angular: Adapter = {
   id: 'angular',
   name: 'Angular',
@@ -31,9 +56,7 @@ export const angular: Adapter = {
     registeredTags,
     selectors: {
       ownModules: /^@angular\/(?:common|core|forms|router|platform-browser|platform-browser-dynamic|animations|localize)(?:\/|$)/,
-      pipes: new Set(
-        'async uppercase lowercase titlecase json date currency percent number slice keyvalue i18nPlural i18nSelect'.split(' '),
-      ),
+      pipes,
       ownBindings: /^(?:ng[A-Z]\w*|form(?:Group|Control|Array)?(?:Name)?|routerLink\w*|class|style|queryParams\w*|fragment|ngModel\w*)$/,
     },
     plainBases: { modules: /^@angular\//, names: /^$/ },

@@ -104,7 +104,11 @@ export function joinSelectors(files: Files, names: Names): Files {
     if (!route.provisions && loaded.length === 0) return { ...route, children };
     const { component, ...rest } = route;
     const inside = component === undefined ? route.template : [...route.template, useOf(component, route, true)];
-    return { ...rest, children, template: providedAround(file, provided(file, [...(route.provisions ?? []), ...loaded]), inside, { isAround: true }) };
+    return {
+      ...rest,
+      children,
+      template: providedAround(file, provided(file, [...(route.provisions ?? []), ...loaded]), inside, { isAround: true }),
+    };
   }
 
   // A file of markup that a class names as its template is no page by itself.

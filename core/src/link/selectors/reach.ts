@@ -41,7 +41,6 @@ type Gathered = { readonly selected: Map<ComponentFacts, Selected>; readonly pip
 /** Makes the answers for a project. */
 export function makeReaches(files: Files, names: Names, whole: (file: FilePath, facts: ComponentFacts) => ComponentFacts): Reaches {
   const brought = adapters.flatMap(({ link }) => link.selectors ?? []);
-  const ownPipes = brought.flatMap(({ pipes }) => [...pipes]);
   const made = new Map<ComponentFacts, Selected>();
   const selectedOf = (file: FilePath, facts: ComponentFacts): Selected => {
     const found = made.get(facts) ?? {
@@ -77,7 +76,9 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
       return;
     }
     if (meant.kind === 'outside') {
-      if (!brought.some(({ ownModules }) => ownModules.test(meant.module))) into.isOpen = true;
+      const own = brought.filter(({ ownModules }) => ownModules.test(meant.module));
+      if (own.length === 0) into.isOpen = true;
+      for (const { pipes } of own) for (const pipe of pipes.get(meant.name) ?? []) into.pipes.add(pipe);
       return;
     }
     if (meant.kind !== 'shared' || depth > deepest) {
@@ -116,7 +117,7 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
   const reachOfGroup = (group: Group): Reach => {
     const found = ofGroup.get(group);
     if (found) return found;
-    const into: Gathered = { selected: new Map(), pipes: new Set(ownPipes), isOpen: group.fact.isOpen === true };
+    const into: Gathered = { selected: new Map(), pipes: new Set(), isOpen: group.fact.isOpen === true };
     for (const name of [...group.fact.declares, ...group.fact.brings]) bring(into, group.file, name, 0);
     const reach: Reach = { selected: [...into.selected.values()], pipes: into.pipes, isOpen: into.isOpen };
     ofGroup.set(group, reach);
@@ -129,7 +130,7 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
     if (group && selected?.isAlone !== true) return reachOfGroup(group);
     const into: Gathered = {
       selected: new Map([[facts, selectedOf(file, facts)]]),
-      pipes: new Set(ownPipes),
+      pipes: new Set(),
       isOpen: selected?.isOpen === true,
     };
     for (const name of selected?.uses ?? []) bring(into, file, name, 0);
