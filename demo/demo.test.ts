@@ -23,6 +23,21 @@ async function reportOn(edition: string): Promise<Report> {
 
 /** What the framework's own tools say while they build an edition; empty where they have nothing to say. */
 function built(edition: string): string {
+  return edition.startsWith('angular/') ? compiled(edition) : bundled(edition);
+}
+
+/** Angular's compiler checks the templates along with the classes; what it refuses, it ends with. */
+function compiled(edition: string): string {
+  const { bin } = JSON.parse(readFileSync(require.resolve('@angular/compiler-cli/package.json'), 'utf8')) as { bin: { ngc: string } };
+  const ngc = path.join(path.dirname(require.resolve('@angular/compiler-cli/package.json')), bin.ngc);
+  const target = path.join(out, edition);
+  const done = spawnSync(process.execPath, [ngc, '-p', folder(`${edition}/tsconfig.json`), '--outDir', target], { encoding: 'utf8' });
+  expect(done.stdout + done.stderr + String(done.status)).toBe('0');
+  expect(readFileSync(path.join(target, 'app.js'), 'utf8')).toContain('towpath-app');
+  return '';
+}
+
+function bundled(edition: string): string {
   const vite = path.join(path.dirname(require.resolve('vite/package.json')), 'bin', 'vite.js');
   const target = path.join(out, edition);
   const done = spawnSync(process.execPath, [vite, 'build', '--outDir', target, '--emptyOutDir', '--logLevel', 'warn'], {
@@ -38,6 +53,7 @@ const pages = {
   vue: ['TodayPage', 'LockPage', 'RosterPage'],
   svelte: ['App'],
   elements: ['index.html', 'roster.html'],
+  angular: ['TodayPage', 'LockPage', 'RosterPage'],
 };
 const line = ({ rule, file, component, subject }: Planted): string => [rule, file, component, subject].join(' ');
 
@@ -45,7 +61,7 @@ function plantedIn(framework: string): Planted[] {
   return JSON.parse(readFileSync(path.join(folder(`${framework}/worn`), 'planted.json'), 'utf8')) as Planted[];
 }
 
-describe.each(['react', 'vue', 'svelte', 'elements'] as const)('Towpath in %s', (framework) => {
+describe.each(['react', 'vue', 'svelte', 'elements', 'angular'] as const)('Towpath in %s', (framework) => {
   test('the sound edition has no finding at all, and every use is resolved', async () => {
     const report = await reportOn(`${framework}/sound`);
     expect(report.findings).toEqual([]);

@@ -14,7 +14,7 @@ export type Spelt = { readonly binding: Binding; readonly declared: MemberKey };
 /** A member that a use gives, as markup of the component's framework names it. */
 export function nameGiven({ target }: KnownUse, binding: Binding): string {
   const key = bindingKey(binding);
-  return key === undefined ? binding.written : spelling(target, key);
+  return key === undefined || binding.asAttribute ? binding.written : spelling(target, key);
 }
 
 /** What goes on to an element of the platform, under a name that no element has. */

@@ -54,6 +54,8 @@ export type LinkConventions = {
   readonly classProp: string;
   /** Pages that are put together from files. */
   readonly placedPages?: (project: Project) => readonly PlacedPage[];
+  /** Static pages into which another framework puts its own: they are no components. */
+  readonly shells?: (project: Project) => ReadonlySet<FilePath>;
   /** Tags that are registered for all files of the framework. */
   readonly registeredTags?: (project: Project) => (file: FilePath, tag: string) => TagTarget | undefined;
   /** The condition under which packages export their sources for the framework. */

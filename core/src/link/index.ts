@@ -333,7 +333,9 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
     });
     return id;
   };
+  const shells = new Set(adapters.flatMap((adapter) => [...(adapter.link.shells?.(project) ?? [])]));
   for (const file of files.values()) {
+    if (shells.has(file.file)) continue;
     const library = !mounting.has(packageOf(config, file.file)?.directory ?? '');
     const exported = new Set(file.exports.filter((one) => one.from === undefined).map((one) => one.local.split('.')[0]));
     // What is exported under another name, or wrapped, is offered as well.

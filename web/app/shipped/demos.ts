@@ -3,5 +3,6 @@ export const demos = [
   { framework: 'react', says: 'Function and class components, hooks, context and a reducer.' },
   { framework: 'vue', says: 'Single-file components, with script setup and with options.' },
   { framework: 'svelte', says: 'Runes, and some components of the older form.' },
+  { framework: 'angular', says: 'Signals and services, with an older module, a directive and a stream.' },
   { framework: 'elements', says: 'Lit for most, two plain elements, and pages of static HTML.' },
 ] as const;

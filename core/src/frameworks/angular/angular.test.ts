@@ -21,6 +21,13 @@ const olderRow = {
 };
 const pick = "  at = '';\n  pick(name: string) { this.at = name; }";
 
+test('static HTML that only holds the tag of the root is no component and no page', () => {
+  const files = { ...parts({ App: { template: 'x' } }), 'src/index.html': '<html><body><app></app></body></html>' };
+  const { model } = analyseFiles(files);
+  expect([...model.components.values()].filter(({ role }) => role === 'component').map(({ name }) => name)).toEqual(['App']);
+  expect(model.pages.map(({ name }) => name)).toEqual(['App']);
+});
+
 describe('the tree of a page', () => {
   const cases: readonly [name: string, files: Files, page: string, tree: string][] = [
     [
@@ -155,6 +162,7 @@ describe('what is given, and what is declared', () => {
       parts({ App: { uses: ['Row'], js: pick, template: '<row name="a" [level]="1" (chosen)="pick($event)" />' }, Row: olderRow }),
       ['prop-unknown level'],
     ],
+    ['another case, as a text', app('<row name="a" isopen="yes" (picked)="pick($event)" />'), ['prop-spelt isopen']],
     ['another case', app('<row name="a" [isopen]="true" (picked)="pick($event)" />'), ['prop-spelt [isopen]']],
     ['an output that is spelt otherwise', app('<row name="a" (piked)="pick($event)" />'), ['prop-spelt (piked)']],
     [
@@ -529,8 +537,35 @@ describe('who answers for what is asked', () => {
   });
 });
 
+/** A service with a signal and what is computed from it, and a component that takes from it what `js` says. */
+const levels = (js: string, template: string, change = 'raise() { this.held.set(2); }'): Files =>
+  parts(
+    { App: { js: `  private levels = inject(Levels);\n  private fixed = inject(Fixed);\n${js}`, template } },
+    {
+      levels: {
+        names: ['Levels', 'Fixed'],
+        text: `@Injectable({ providedIn: 'root' })\nexport class Levels {\n  private held = signal(1);\n  readonly twice = computed(() => this.held() * 2);\n  ${change}\n}\n@Injectable({ providedIn: 'root' })\nexport class Fixed { most() { return 3; } }`,
+      },
+    },
+  );
+const raised = '<button (click)="levels.raise()">{{ shown }}</button>';
+
 describe('what follows what', () => {
   const cases: Case[] = [
+    [
+      'a signal of a service, opened as the class is made',
+      levels('  shown = this.levels.twice();', raised),
+      ['stale-reading levels.twice'],
+    ],
+    ['one that is the seed of a form', levels('  shown = new FormControl(this.levels.twice());', raised), []],
+    [
+      'one that is written later',
+      levels('  shown = this.levels.twice();\n  again() { this.shown = 3; }', `${raised}<b (click)="again()"></b>`),
+      [],
+    ],
+    ['one that is opened where it is shown', levels('', '<button (click)="levels.raise()">{{ levels.twice() }}</button>'), []],
+    ['one that nothing changes', levels('  shown = this.levels.twice();', '{{ shown }}', ''), []],
+    ['what a method of a service gives', levels('  shown = this.fixed.most();', raised), []],
     [
       'a plain field in what is computed',
       parts({

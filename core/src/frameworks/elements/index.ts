@@ -4,7 +4,7 @@ import { parseScriptBare } from '../../read/script/parse';
 import { isFunctionType } from '../conventions';
 import type { Adapter } from '../adapter';
 import { elementTraits } from '../element-traits';
-import { placedPages, registeredTags } from './link';
+import { placedPages, registeredTags, shells } from './link';
 import { isElementsScript, readElementsScript } from './read';
 import { readPage } from './read/page';
 
@@ -28,6 +28,7 @@ export const elements: Adapter = {
     eventOf: () => undefined,
     classProp: 'class',
     placedPages,
+    shells,
     registeredTags,
     plainBases: { modules: /^(?:lit|lit-element|@lit\/.*)$/, names: /^(?:HTML\w*Element|LitElement|ReactiveElement|Element)$/ },
   },

@@ -1,4 +1,4 @@
-import type { ComponentFacts, FileFacts } from '../../model/facts';
+import type { FileFacts } from '../../model/facts';
 import { directoryOf, joinPath } from '../../model/paths';
 import type { FilePath } from '../../model/span';
 import type { PlacedPage, Project, TagTarget } from '../conventions';
@@ -82,18 +82,25 @@ function tagsOfOthers(files: Project['files']): ReadonlySet<string> {
   return new Set(all.map((one) => one.trim()).filter((one) => /^[\w-]+$/.test(one)));
 }
 
-/** Whether a page holds elements that are not put there by another framework, which shows its own page in it. */
-function holdsOwn(components: readonly ComponentFacts[], others: ReadonlySet<string>): boolean {
-  const tags = components.flatMap(({ template }) => usesIn(template).map(({ tag }) => tag));
-  return tags.length === 0 || tags.some((tag) => !others.has(tag));
+const staticPages = ({ files }: Project): FileFacts[] =>
+  [...files.values()].filter(
+    ({ file, framework, components }) => framework === 'elements' && /\.html?$/.test(file) && components.length > 0,
+  );
+
+/** Static HTML that holds no elements but those by which other frameworks are put there, which show their own pages in it. */
+export function shells(project: Project): ReadonlySet<FilePath> {
+  const others = tagsOfOthers(project.files);
+  const isShell = ({ components }: FileFacts): boolean => {
+    const tags = components.flatMap(({ template }) => usesIn(template).map(({ tag }) => tag));
+    return tags.length > 0 && tags.every((tag) => others.has(tag));
+  };
+  return new Set(staticPages(project).flatMap((one) => (isShell(one) ? [one.file] : [])));
 }
 
 /** Each file of static HTML that holds elements is a page. */
-export function placedPages({ files }: Project): PlacedPage[] {
-  const others = tagsOfOthers(files);
-  return [...files.values()].flatMap(({ file, framework, components }): PlacedPage[] =>
-    framework === 'elements' && /\.html?$/.test(file) && components.length > 0 && holdsOwn(components, others)
-      ? [{ file, path: '', body: bodyOf([useOfTag('default')]) }]
-      : [],
-  );
+export function placedPages(project: Project): PlacedPage[] {
+  const without = shells(project);
+  return staticPages(project)
+    .filter(({ file }) => !without.has(file))
+    .map(({ file }) => ({ file, path: '', body: bodyOf([useOfTag('default')]) }));
 }

@@ -57,7 +57,10 @@ export function withServices<Body extends BodyFacts & { readonly template?: read
     const own = held.has(value) ? 0 : 1;
     return path.length > own ? 'item' : own > 0 ? 'part' : 'same';
   };
-  const values = [...body.values];
+  const values = body.values.map((value) => {
+    const [only, ...more] = value.kind === 'state' && value.once ? value.from : [];
+    return only && more.length === 0 && opens(only) ? { ...value, kind: 'derived' as const } : value;
+  });
   for (const index of aliases) {
     const { shallow: _, ...value } = values[index] ?? { name: '', kind: 'state', span: { start: 0, end: 0 }, from: [] };
     values[index] = { ...value, kind: 'derived' };

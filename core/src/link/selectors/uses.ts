@@ -146,7 +146,7 @@ function targetFor(binding: Binding, { facts }: Selected, tag: string, finding: 
     case 'attribute':
       if (has(propKey(to.name))) return { ...binding, to: { kind: 'prop', name: to.name } };
       // Written as a text, a name that nothing takes does no harm; one that is clearly meant for an input does not reach it.
-      if (isMisspelt(to.name, facts)) return { ...binding, to: { kind: 'prop', name: to.name } };
+      if (isMisspelt(to.name, facts)) return { ...binding, to: { kind: 'prop', name: to.name }, asAttribute: 'text' };
       return isForNobody(binding, tag, finding) ? { ...binding, to: { kind: 'prop', name: to.name }, asAttribute: 'text' } : binding;
     case 'property':
       if (has(propKey(to.name))) return { ...binding, to: { kind: 'prop', name: to.name } };

@@ -349,10 +349,15 @@ function surelyDemanded(body: Body, value: number): Span | undefined {
   return asserted && runsEachTime(asserted) ? asserted : undefined;
 }
 
+/** Reads the functions that were put off until the names around them were known, and those within them. */
+export function readPutOff({ queue }: Body): void {
+  for (let at = 0; at < queue.length; at++) queue[at]?.();
+  queue.length = 0;
+}
+
 /** Reads all functions that were put off, and gives the finished tables. */
 export function finishBody(body: Body): BodyFacts {
-  for (let at = 0; at < body.queue.length; at++) body.queue[at]?.();
-  body.queue.length = 0;
+  readPutOff(body);
   for (const [index, value] of body.values.entries()) {
     if (value.kind === 'derived' && value.from.some((one) => one.how === 'computed' || one.how === 'called')) {
       const formula = formulaAfter(body.module.text, value.span.end);

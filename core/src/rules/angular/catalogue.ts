@@ -8,10 +8,12 @@ export const angularWords: Readonly<Partial<Record<RuleId, Partial<Pick<Entry, '
     fix: ({ target, prop, owner }) => `Bind ${prop} of ${target} in ${owner}, or give it a default in ${target} instead of asking for it.`,
   },
   'prop-spelt': {
-    consequence: ({ target, given = '', prop }) =>
-      given.startsWith('(')
-        ? `${target} has no output ${given}: it is taken for an event of the element, which never comes, and ${prop} is not heard.`
-        : `The compiler refuses the template: ${target} has no input ${given}, and ${prop} is not given.`,
+    consequence: ({ target, given = '', prop, attribute }) =>
+      attribute
+        ? `${given} stays a text on the element: the input ${prop} of ${target} is not given.`
+        : given.startsWith('(')
+          ? `${target} has no output ${given}: it is taken for an event of the element, which never comes, and ${prop} is not heard.`
+          : `The compiler refuses the template: ${target} has no input ${given}, and ${prop} is not given.`,
   },
   'prop-unknown': {
     consequence: ({ target, prop, text }) =>

@@ -19,7 +19,8 @@ function spellingEdit({ use, target }: KnownUse, { to, written, nameSpan, asAttr
   const as = (name: string): string => (isHyphened ? hyphened(name) : name);
   const was = as(to.name);
   const text = asAttribute && !isHyphened ? attributeFor(target, declared) : as(memberName(declared));
-  if (text === undefined || (asAttribute && text.toLowerCase() === was.toLowerCase())) return [];
+  const isSame = asAttribute && traitsOf(target).attributesConvert && text?.toLowerCase() === was.toLowerCase();
+  if (text === undefined || isSame) return [];
   if (memberOf(declared).kind === 'event' && adapterOf(target.framework).write.cannotListen?.test(memberName(declared))) return [];
   const { file, end } = locate(use.file, nameSpan);
   return [{ file, start: end - was.length, end, was, text }];

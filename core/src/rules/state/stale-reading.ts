@@ -28,6 +28,8 @@ function changes(model: Model, component: Component, { value, path }: Pick<Readi
       return depth > 0 && facts.from.some((reading) => changes(model, component, reading, depth - 1));
     case 'hook':
       return changesInHook(model, component, facts, path[0]);
+    case 'module':
+      return changesInStore(model, component, facts, path[0]);
     default:
       return false;
   }
@@ -64,6 +66,23 @@ function changesInHook(model: Model, { file }: Component, { source }: ValueFact,
     const isSet = actions.some((action) => action.changes.some((change) => change.value === value && change.how === 'set'));
     return isSet || (setter >= 0 && returns.some((one) => one.value === setter));
   });
+}
+
+/** A member of a store is a state of it that its own functions change, or is computed from one. */
+function changesInStore(model: Model, { file }: Component, { source }: ValueFact, member: string | undefined): boolean {
+  const meant = source === undefined ? undefined : model.named(file, source);
+  if (meant?.kind !== 'value') return false;
+  const module = model.files.get(meant.file)?.module;
+  const store = module?.values.find((one) => one.name === meant.name && one.shape === 'factory');
+  if (!module || !store) return false;
+  const isChanged = (index: number, depth = 4): boolean => {
+    const value = module.values[index];
+    if (value?.kind === 'derived') return depth > 0 && value.from.some((one) => isChanged(one.value, depth - 1));
+    return (
+      value?.kind === 'state' && module.actions.some((action) => action.changes.some((one) => one.value === index && one.how === 'set'))
+    );
+  };
+  return store.from.some(({ held, value }) => held?.at[0] === member && isChanged(value));
 }
 
 /** Some use gives the prop from state of its owner, or of whoever gave it to that one. */
@@ -411,7 +430,9 @@ function toFound(
 ): Found {
   const value = component.facts.values[reading.value];
   // What is handed in and taken apart is known by its members.
-  const name = value?.kind === 'param' && !/^[\w$]+$/.test(value.name) ? (reading.path[0] ?? '') : (value?.name ?? '');
+  const [member = ''] = reading.path;
+  const own = value?.name ?? '';
+  const name = value?.kind === 'param' && !/^[\w$]+$/.test(own) ? member : value?.kind === 'module' && member ? `${own}.${member}` : own;
   const at = locate(component.file, reading.span);
   const does: Readonly<Record<Stale, string>> = {
     captured: `${action} takes it into a local before, and what runs later goes on with that.`,

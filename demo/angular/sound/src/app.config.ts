@@ -4,5 +4,9 @@ import { ALARM_LIMIT } from './data/alarm-limit';
 import { routes } from './routes';
 
 export const appConfig: ApplicationConfig = {
-  providers: [provideZonelessChangeDetection(), provideRouter(routes, withComponentInputBinding()), { provide: ALARM_LIMIT, useValue: 0.5 }],
+  providers: [
+    provideZonelessChangeDetection(),
+    provideRouter(routes, withComponentInputBinding()),
+    { provide: ALARM_LIMIT, useValue: 0.5 },
+  ],
 };

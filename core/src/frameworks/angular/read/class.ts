@@ -89,15 +89,39 @@ export function readAngularClass(body: Body, node: ClassNode, hasBases: boolean)
   return { ...read, contract: [...read.members.values(), ...contract], signals, queries };
 }
 
-/** Whether an expression opens a signal where it stands, and not in a function that runs later. */
+/** Whether an expression opens a signal where it stands: not in a function that runs later, nor as the seed of what something else makes. */
 function opensNow(node: t.Node): boolean {
   if ((node as { isOpened?: true }).isOpened) return true;
-  if (isFunction(node)) return false;
+  if (isFunction(node) || seeds.has(node.type)) return false;
+  if (node.type === 'CallExpression') {
+    const { callee } = node;
+    if (callee.type === 'MemberExpression' && opensNow(callee.object)) return true;
+    return isOfLanguage(callee) && node.arguments.some(opensNow);
+  }
   let found = false;
   forEachChild(node, (child) => {
     found ||= opensNow(child);
   });
   return found;
+}
+
+/** What holds a value from here on by itself: forms, drafts. */
+const seeds = new Set(['NewExpression', 'ObjectExpression']);
+
+/** What computes, and keeps nothing. */
+const isOfLanguage = (callee: t.Node): boolean =>
+  (callee.type === 'Identifier' && /^(?:Number|String|Boolean)$/.test(callee.name)) ||
+  (callee.type === 'MemberExpression' &&
+    callee.object.type === 'Identifier' &&
+    /^(?:Math|Object|Array|JSON|Number|String)$/.test(callee.object.name));
+
+/** `this.levels.highest()`, `inject(Levels).highest()`: it may open a signal of a service. */
+function asksService(node: t.Node): boolean {
+  if (node.type !== 'CallExpression' || node.arguments.length > 0 || node.callee.type !== 'MemberExpression') return false;
+  const { object } = node.callee;
+  return object.type === 'CallExpression'
+    ? object.callee.type === 'Identifier' && object.callee.name === 'inject'
+    : object.type === 'MemberExpression' && object.object.type === 'ThisExpression';
 }
 
 /** A field that is computed from what a signal holds when the class is made, and that nothing writes, keeps that. */
@@ -106,8 +130,10 @@ function keepOnce(body: Body, { own, written }: ReadClass, member: ClassMember):
   const init = valueIn(member);
   const meaning = name === undefined ? undefined : own.get(name);
   const value = meaning?.kind === 'value' ? body.values[meaning.value] : undefined;
-  if (name === undefined || !init || value?.kind !== 'state' || value.observable || written.has(name) || !opensNow(init)) return;
-  Object.assign(value, { kind: 'derived', once: true });
+  if (name === undefined || !init || value?.kind !== 'state' || value.observable || written.has(name)) return;
+  if (opensNow(init)) Object.assign(value, { kind: 'derived', once: true });
+  // Whether it opens one is for the class of the service to say.
+  else if (asksService(init)) Object.assign(value, { once: true });
 }
 
 const valueIn = (member: ClassMember): t.Node | undefined =>

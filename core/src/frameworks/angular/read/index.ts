@@ -29,7 +29,7 @@ import type { ClassNode } from '../../../read/elements/class';
 import { unmentionedOf } from '../../../read/elements/contract';
 import { type Beside, placed, unitOf } from '../../../read/elements/unit';
 import { slotsOf } from '../../../read/markup/contract';
-import { addValue, type Body, finishBody, newBody } from '../../../read/script/body';
+import { addValue, type Body, finishBody, readPutOff, newBody } from '../../../read/script/body';
 import { inlineAction } from '../../../read/markup/expressions';
 import { readExpression, readingsOf } from '../../../read/script/expressions';
 import { addModuleBody, type ReadModule, readModuleHead } from '../../../read/script/plain';
@@ -532,6 +532,8 @@ function readServices(read: ReadModule, services: readonly { readonly name: stri
         ];
       });
     });
+    // What is put off speaks of this class by `this`, and not of the next.
+    readPutOff(body);
     const { names = {} } = namesOf(ofClass);
     body.opened = { ...(body.opened ?? {}), [name]: [...ofClass.signals].filter((one) => names[one] !== undefined) };
   }

@@ -1,0 +1,17 @@
+import { Component, input, signal } from '@angular/core';
+
+@Component({
+  selector: 'tow-hint-bubble',
+  template: `
+    <span class="bubble">
+      <button type="button" [attr.aria-expanded]="isOpen()" (click)="isOpen.set(!isOpen())">?</button>
+      @if (isOpen()) {
+        <span role="note">{{ text() }}</span>
+      }
+    </span>
+  `,
+})
+export class HintBubble {
+  readonly text = input.required<string>();
+  protected readonly isOpen = signal(false);
+}
