@@ -1,3 +1,4 @@
+export { nameOfKey } from './model/context-key';
 export * from './model/facts';
 export * from './model/framework';
 export * from './model/finding';
@@ -37,10 +38,12 @@ export {
   type EventEntry,
   type Graph,
   type Impact,
+  isPutTogether,
   ladderLines,
   type LadderLine,
   type LaneMarks,
   makeFlowQueries,
+  nameInModule,
   orderColumns,
   placeCard,
   type PlaceCard,

@@ -38,7 +38,7 @@ export function treeEntry(model: Model, page: Page, lineOf: LineOf): TreeEntry {
   // What shares an element with another part is no place of its own.
   const standing = (at: PlaceIndex): Place | undefined => {
     let place = tree.places[at];
-    while (place?.onHost) place = tree.places[place.parent];
+    while (place?.onHost !== undefined) place = tree.places[place.parent];
     return place;
   };
   const named = (at: PlaceIndex): string | undefined => {
@@ -57,7 +57,7 @@ export function treeEntry(model: Model, page: Page, lineOf: LineOf): TreeEntry {
     };
   const [inList, onCondition] = [among('repeats'), among('branches')];
   const places = tree.places.flatMap((place): PlaceEntry[] => {
-    if (place.onHost) return [];
+    if (place.onHost !== undefined) return [];
     const depth = (depths[standing(place.parent)?.index ?? -1] ?? -1) + 1;
     depths[place.index] = depth;
     const component = model.components.get(place.component);

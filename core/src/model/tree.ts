@@ -31,8 +31,8 @@ export type Place = {
   readonly element?: HostIndex;
   /** Something around it is made in a way that cannot be followed, and may provide anything. */
   readonly sheltered: boolean;
-  /** It shares the element of what stands in it: a directive. */
-  readonly onHost?: true;
+  /** It shares the element of what stands in it, a directive: the tag of that, empty where it is not told. */
+  readonly onHost?: string;
   /** Not unfolded further: it stands within itself, or, on a large page, what is below stands below another place already. */
   readonly cut?: 'recursion' | 'folded';
   /** With `folded`: the place below which the same is unfolded. */

@@ -479,7 +479,7 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
   };
   if (use) place.use = use.id;
   if (at.slot) place.slot = at.slot;
-  if (use?.node.onHost) place.onHost = true;
+  if (use?.node.onHost) place.onHost = use.node.element ?? '';
   unfolding.places.push(place);
   if (use && isWithin(at.lineage, component.id)) {
     place.cut = 'recursion';

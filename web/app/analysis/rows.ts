@@ -33,7 +33,8 @@ export function guardOf(place: Place, model: Model, tree: Tree): string {
   const repeats = place.repeats.map((repeat) => (repeat.item ? `each ${oneOf(repeat.item)}` : `each of ${repeat.over}`));
   const branches = place.branches.slice(-2).map((branch) => `if ${conditionOf(branch)}`);
   const cut = place.cut === 'recursion' ? ['stands within itself'] : place.cut === 'folded' ? [asAbove(place, tree)] : [];
-  return [slotPhrase(place, model, tree), ...repeats, ...branches, ...cut].filter(Boolean).join(' · ');
+  const host = place.onHost ? [`on <${place.onHost}>`] : [];
+  return [...host, slotPhrase(place, model, tree), ...repeats, ...branches, ...cut].filter(Boolean).join(' · ');
 }
 
 function roleOf(component: Component | undefined, place: Place): Row['role'] {

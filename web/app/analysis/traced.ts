@@ -2,10 +2,13 @@ import {
   type FilePath,
   fileRole,
   type Graph,
+  isPutTogether,
   listenersOf,
   listenerSubject,
   type Location,
   type Model,
+  nameInModule,
+  nameOfKey,
   type PlaceIndex,
   type Question,
   type Rung,
@@ -115,7 +118,7 @@ function isListed(graph: Graph, frame: Graph['frames'][number], at: number): boo
     case 'fetched':
       return value.origin !== undefined && outer.has(value.origin.kind);
     case 'store':
-      return frame.kind === 'module';
+      return frame.kind === 'module' && !isPutTogether(frame.body, at);
     case 'state':
       return frame.kind !== 'module' || graph.aliasesOf(frame, at).length > 0 || value.shape === undefined;
     default:
@@ -155,12 +158,14 @@ export function subjectsOf(graph: Graph, page: string, paths: readonly string[],
       if (seen.has(id)) return;
       seen.add(id);
       const subject = subjectOf(graph, spot);
+      const name = frame.kind === 'module' ? nameInModule(frame.body, at) : value.name;
       const home = frame.kind === 'hook' ? `${frame.component?.name ?? ''}, ${frame.name}` : subject.home;
       found.push({
         ...entryOf(subject, page, paths),
         home,
-        ...(value.kind === 'context' && value.source !== undefined ? { name: value.source } : {}),
-        places: places.get(`${frame.component?.id ?? `${frame.file}#${value.name}`} ${value.name}`) ?? 1,
+        ...(frame.kind === 'module' ? { name } : {}),
+        ...(value.kind === 'context' && value.source !== undefined ? { name: nameOfKey(value.source) } : {}),
+        places: places.get(`${frame.component?.id ?? `${frame.file}#${name}`} ${name}`) ?? 1,
       });
     });
   }

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { parts } from '../../../../testing/src/parts';
-import { analyseFiles, type Files, rows, treeOf } from '../../../../testing/src/project';
+import { analyseFiles, type Files, rows, strandLines, treeOf } from '../../../../testing/src/project';
 import { loadCompilers } from '../registry';
 
 beforeAll(() => loadCompilers(['app.component.html']));
@@ -549,6 +549,32 @@ const levels = (js: string, template: string, change = 'raise() { this.held.set(
     },
   );
 const raised = '<button (click)="levels.raise()">{{ shown }}</button>';
+
+test('the state of a service is one strand, and the service is none', () => {
+  const text =
+    'export class Levels {\n  private held = signal(1);\n  readonly twice = computed(() => this.held() * 2);\n  raise() { this.held.set(2); }\n}';
+  const asks = '  levels = inject(Levels);';
+  const files = parts(
+    {
+      App: { uses: ['Row'], js: asks, template: '<row /><button (click)="levels.raise()">x</button>' },
+      Row: { js: asks, template: '{{ levels.twice() }}' },
+    },
+    { levels: { names: ['Levels'], text: `@Injectable({ providedIn: 'root' })\n${text}` } },
+  );
+  const { model } = analyseFiles(files);
+  expect(strandLines(model, 'App').filter((line) => line.startsWith('store'))).toEqual(['store Levels.held: App changes > Row reads']);
+});
+
+test('a method of a service is its own, whatever lists call theirs', () => {
+  const js = (method: string): string => `  all = inject(All);\n  readonly given = this.all.${method}(0);`;
+  const held = (method: string): unknown => {
+    const service = `@Injectable({ providedIn: 'root' })\nexport class All { private held = [1]; ${method}(n: number) { return this.held[n]; } }`;
+    const files = parts({ App: { js: js(method), template: '{{ given }}' } }, { all: { names: ['All'], text: service } });
+    const app = [...analyseFiles(files).model.components.values()].find(({ name }) => name === 'App');
+    return app?.facts.values.find(({ name }) => name === 'given')?.from.map(({ path, how }) => [...path, how]);
+  };
+  expect([held('at'), held('find'), held('of')]).toEqual([[['at', 'called']], [['find', 'called']], [['of', 'called']]]);
+});
 
 describe('what follows what', () => {
   const cases: Case[] = [

@@ -161,6 +161,8 @@ export type Dialect = {
   readonly raisesOnSelf?: true;
   /** A component may put another value into its own prop. */
   readonly propsWritable?: true;
+  /** What is asked for by the name of a class is an instance of it, whose methods are its own: no list. */
+  readonly asksInstances?: true;
   /** Names under which an application may give something to all its components; methods of a bus may be spelled so too. */
   readonly forAll?: RegExp;
 };

@@ -623,7 +623,8 @@ function readCalled(
   const method = path.at(-1);
   const inner = newEffects();
   const holder = called && body.values[called.value]?.kind;
-  const ownMethod = (holder === 'hook' || holder === 'context') && method !== undefined && collectionMethods.has(method);
+  const isCollected = (holder === 'hook' || holder === 'context') && method !== undefined && collectionMethods.has(method);
+  const ownMethod = isCollected || (called?.path.length === 1 && isInstance(body, called.value));
   const known = method !== undefined && arrayMethods.has(method) && !ownMethod;
   if (!optional && called && called.path.length > 0) noteDemanded(body, called.value, spanOf(node.callee));
   const after = method === 'then' || method === 'json';
@@ -664,6 +665,10 @@ function readCalled(
   }
   readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
 }
+
+/** An instance of a class, which was asked for by its name: `LevelService`, and no token, `LEVELS`. */
+const isInstance = ({ dialect, values }: Body, at: number): boolean =>
+  dialect.asksInstances === true && values[at]?.kind === 'context' && /^key:[A-Z]+[a-z]/.test(values[at].source ?? '');
 
 /** Values whose members may be functions that somebody else put there. */
 const holdsFunctions: ReadonlySet<ValueKind> = new Set<ValueKind>([

@@ -1,4 +1,4 @@
-import type { Model, Use } from '../../model/model';
+import type { Component, Model, Use } from '../../model/model';
 import { contextName } from '../../flow';
 import { locate } from '../../model/span';
 import { listed } from '../shared/sentences';
@@ -22,7 +22,7 @@ export const contextMissing: Rule = {
           words: { component: component.name, context: context.name, pages: listed(unmet.pages) },
           evidence: [
             { at: unmet.take.at, text: `${component.name} takes ${context.name}${through}.` },
-            { at: context.declared, text: `${context.name} is made without a usable default.` },
+            { at: context.declared, text: withoutDefault(component, context.name) },
             ...providersOf(model, unmet.context),
           ],
           loose: { kind: 'context', name: contextName(context.name), at: unmet.take.at, uses: [], context: unmet.context },
@@ -32,6 +32,11 @@ export const contextMissing: Rule = {
       ];
     }),
 };
+
+const withoutDefault = ({ facts }: Component, context: string): string =>
+  facts.selected
+    ? `${context} is declared here, and nobody is given one without a provider.`
+    : `${context} is made without a usable default.`;
 
 /** A component that stands on no page provides it: something that is not seen puts that one around the pages. */
 function isGivenOffPages({ model, pages }: Check, context: string): boolean {

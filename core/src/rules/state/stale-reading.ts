@@ -1,4 +1,5 @@
 import type { ActionFact, BodyFacts, ChangeFact, ComponentFacts, Reading, ValueFact } from '../../model/facts';
+import { nameOfKey } from '../../model/context-key';
 import type { MemberKey } from '../../model/member';
 import { bindingFor, memberKeyOf } from '../../model/given';
 import { traitsOf } from '../../frameworks/registry';
@@ -410,7 +411,7 @@ function providedOnce(model: Model, component: Component): Found[] {
     return node.bindings
       .flatMap((binding) => binding.readings)
       .filter((reading) => reading.how === 'same' && !reading.held && isOnce(reading))
-      .map((reading) => toFound(component, reading, { name: name.replace(/^key:/, ''), span: node.span, how: 'provided' }));
+      .map((reading) => toFound(component, reading, { name: nameOfKey(name), span: node.span, how: 'provided' }));
   });
 }
 

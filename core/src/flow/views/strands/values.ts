@@ -1,6 +1,7 @@
 import { componentId } from '../../../model/ids';
 import type { StrandKind } from '../../../model/strand';
 import { type Frame, type Spot, valueOf } from '../../graph/frames';
+import { isPutTogether, nameInModule } from '../../graph/stores';
 import { codeAt } from '../../graph/targets';
 import type { FlowQueries } from '../../steps/queries';
 import { nameOf } from '../../steps/step';
@@ -117,8 +118,9 @@ function heldByHook(page: Page, frame: Frame): StrandDraft[] {
 function heldByModule(page: Page, frame: Frame): StrandDraft[] {
   const { ways } = page;
   return frame.body.values.flatMap((value, index): StrandDraft[] => {
-    if (value.kind !== 'state' && value.kind !== 'store') return [];
-    const draft = strandFrom(page, { frame: frame.index, value: index, track: [] }, 'store', value.name);
+    if ((value.kind !== 'state' && value.kind !== 'store') || isPutTogether(frame.body, index)) return [];
+    const name = nameInModule(frame.body, index);
+    const draft = strandFrom(page, { frame: frame.index, value: index, track: [] }, 'store', name);
     return draft.knots.size === 0 || ways.graph.tree.places.length === 0 ? [] : [draft];
   });
 }

@@ -1,5 +1,6 @@
 import type * as t from '@babel/types';
 import { type Channel, type Reading, timerEvent } from '../../../model/facts';
+import { nameOfKey } from '../../../model/context-key';
 import { memberKeyOf } from '../../../model/given';
 import { memberOf } from '../../../model/member';
 import type { Span } from '../../../model/span';
@@ -269,7 +270,7 @@ function lasting(body: Body, given: t.Node): Channel | undefined {
     return undefined;
   const holder = body.own?.(keyName({ key: node.object.property }) ?? '', spanOf(node));
   const value = holder?.kind === 'value' ? body.values[holder.value] : undefined;
-  const name = value?.source?.replace(/^key:/, '');
+  const name = value?.source === undefined ? undefined : nameOfKey(value.source);
   const from = name === undefined ? undefined : body.module.imported.get(name)?.from;
   const isOwn = value?.kind === 'context' && from !== undefined && /^[.@~#]\/?/.test(from) && !from.startsWith('@angular/');
   return isOwn ? { on: 'channel', name: `${name ?? ''}.${keyName({ key: node.property }) ?? ''}`, event: '' } : undefined;
@@ -396,6 +397,7 @@ export const angularDialect: Dialect = {
   call: readFrameworkCall,
   hook: injectedValue,
   propsWritable: true,
+  asksInstances: true,
 };
 
 /** What is put into the target of a two-way binding: into a signal by its method, into all else by writing to it. */
