@@ -352,16 +352,20 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     return undefined;
   }
 
+  function tableAt(file: FilePath, name: string): { file: FilePath; table?: string }[] {
+    const meant = local(file, name, 0);
+    return meant.kind === 'shared' ? [{ file: meant.file, table: meant.fact.name }] : [];
+  }
+
   function tablesOf(file: FilePath, name: string, depth = 0): { file: FilePath; table?: string }[] {
     const group = depth > 8 ? undefined : indexes.get(file)?.facts.groups?.find((one) => one.name === name);
     if (!group) return [];
-    const named = group.tables.flatMap((one) => {
-      const meant = local(file, one, 0);
-      return meant.kind === 'shared' ? [{ file: meant.file, table: meant.fact.name }] : [];
-    });
+    const named = group.tables.flatMap((one) => tableAt(file, one));
     const brought = group.brings.flatMap((one) => {
       const meant = local(file, one, 0);
-      return meant.kind === 'shared' ? tablesOf(meant.file, meant.fact.name, depth + 1) : [];
+      if (meant.kind !== 'shared') return [];
+      const tables = indexes.get(meant.file)?.facts.lists?.find((list) => list.name === meant.fact.name)?.tables ?? [];
+      return [...tables.flatMap((name) => tableAt(meant.file, name)), ...tablesOf(meant.file, meant.fact.name, depth + 1)];
     });
     const own = indexes.get(file)?.facts.routes.some(({ table }) => table === name || table.startsWith(`${name}/`));
     return [...named, ...brought, ...(own ? [{ file, table: name }] : [])];

@@ -128,6 +128,8 @@ export type ListFact = {
   readonly name: string;
   readonly items: readonly string[];
   readonly provides: readonly ProvisionFact[];
+  /** Tables of routes that it hands to the router; absent for none. */
+  readonly tables?: readonly string[];
   readonly isOpen?: true;
 };
 

@@ -150,7 +150,10 @@ function targetFor(binding: Binding, { facts }: Selected, tag: string, finding: 
       return isForNobody(binding, tag, finding) ? { ...binding, to: { kind: 'prop', name: to.name }, asAttribute: 'text' } : binding;
     case 'property':
       if (has(propKey(to.name))) return { ...binding, to: { kind: 'prop', name: to.name } };
-      return isElementProperty(tag, to.name) ? binding : { ...binding, to: { kind: 'prop', name: to.name } };
+      // Both ways it is bound to what the framework itself gives, or to a member.
+      return (binding.direction === 'two-way' ? isOwnBinding(to.name) : isElementProperty(tag, to.name))
+        ? binding
+        : { ...binding, to: { kind: 'prop', name: to.name } };
     case 'listener':
       if (to.on !== 'self') return binding;
       if (has(eventKey(to.name))) return { ...binding, to: { kind: 'event', name: to.name } };
@@ -173,12 +176,14 @@ const isMisspelt = (name: string, { members }: ComponentFacts): boolean =>
 
 const ownBindings = adapters.flatMap(({ link }) => link.selectors?.ownBindings ?? []);
 
+const isOwnBinding = (name: string): boolean => ownBindings.some((one) => one.test(name));
+
 /** Properties that any element has, and those that the elements of the platform have under the names of their attributes. */
 const isElementProperty = (tag: string, name: string): boolean =>
   elementMembers.has(name) ||
   isCommonAttribute(name.toLowerCase()) ||
   (!isElementTag(tag) && platformAttributes.has(name.toLowerCase())) ||
-  ownBindings.some((one) => one.test(name));
+  isOwnBinding(name);
 
 function componentUse(
   element: TemplateElement,

@@ -81,7 +81,7 @@ function lookThrough(body: t.Node): Seen | undefined {
     if (++count > mostNodes) return undefined;
     // What another function does is done later, unless it is handed what was loaded.
     if (node !== body && isFunction(node) && !followed.has(node)) continue;
-    if (node.type === 'CallExpression' && node.callee.type === 'Import') {
+    if (node.type === 'CallExpression' && (node.callee.type === 'Import' || dottedName(node.callee) === 'System.import')) {
       const from = specifierOf(node.arguments[0]);
       if (from !== undefined) seen.imports.push(from);
     } else if (node.type === 'ReturnStatement' && node.argument) seen.returned.push(node.argument);

@@ -104,8 +104,10 @@ function routeOf(reader: Reader, object: t.ObjectExpression, isNested: boolean):
   ];
 }
 
-/** `loadChildren: () => import('./trade/routes')`: the table that a module gives. */
+/** `loadChildren: () => import('./trade/routes')`: the table that a module gives; in the older way `'./trade/trade.module#TradeModule'`. */
 function loadedBelow(given: t.Node | undefined): Below | undefined {
+  const [, from, exported] = given?.type === 'StringLiteral' ? (/^(.+)#(\w+)$/.exec(given.value) ?? []) : [];
+  if (from !== undefined && exported !== undefined) return { routes: [], tables: [`import:${from}#${exported}`] };
   const loaded = given && (isFunction(given) ? loadedBy(given) : loadedByCall(given));
   return loaded && { routes: [], tables: [`import:${loaded.from}#${loaded.exported}`] };
 }

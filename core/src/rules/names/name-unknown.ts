@@ -1,5 +1,5 @@
 import { nearest } from '../../contract';
-import type { GivenCall, NameFact } from '../../model/facts';
+import type { Binding, GivenCall, NameFact } from '../../model/facts';
 import { causeOfName } from '../precedence';
 import type { Component, Model } from '../../model/model';
 import { contains, locate, type Location, type Span } from '../../model/span';
@@ -9,13 +9,21 @@ import type { MemberKey } from '../../model/member';
 import { bindingKey } from '../../model/given';
 import type { Check, Found, Rule } from '../rule';
 
-/** The listener that a stretch of markup belongs to; undefined for what is shown or given. */
-function listenerAt(component: Component, span: Span): string | undefined {
+/** Between the name of a listener and what is written for it stand at most these: `)="`, and behind it `"`, `}`. */
+const [between, behind] = [4, 2];
+
+/** A name is all that is written for a listener, between its marks. */
+const isWhole = ({ span: all, nameSpan }: Binding, { start, end }: Span): boolean =>
+  start - nameSpan.end <= between && all.end - end <= behind;
+
+/** The listener for which a name is called, or is all that is written; undefined for what is shown, given or only used there. */
+function listenerAt(component: Component, { span, ofCall }: Pick<NameFact, 'span' | 'ofCall'>): string | undefined {
   let found: string | undefined;
   walkTemplate(component.facts.template, (node) => {
     if (node.kind !== 'element' && node.kind !== 'use') return;
     for (const binding of node.bindings)
-      if (binding.direction === 'out' && !binding.isUp && contains(binding.span, span)) found = binding.written;
+      if (binding.direction === 'out' && !binding.isUp && contains(binding.span, span) && (ofCall || isWhole(binding, span)))
+        found = binding.written;
   });
   return found;
 }
@@ -53,7 +61,7 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
         const mixed = mixedIn(model, component);
         return (facts.undeclared ?? []).flatMap(({ name, span, ofMember, ofCall, ofSelf, hidden }): Found[] => {
           if (mixed === undefined || mixed.has(name) || everywhere.has(name)) return [];
-          const listener = ofMember ? undefined : listenerAt(component, span);
+          const listener = ofMember ? undefined : listenerAt(component, { span, ...(ofCall ? { ofCall } : {}) });
           if ((listener === undefined) !== (rule === 'name-unknown')) return [];
           const at = locate(component.file, span);
           const near = hidden === 'module' ? undefined : nearest(name, own);

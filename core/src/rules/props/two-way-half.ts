@@ -25,7 +25,8 @@ export const twoWayHalf: Rule = {
     if (contract.openness === 'open' || target.facts.raisesUnseen) return [];
     return use.node.bindings.flatMap((binding): Found[] => {
       const { name } = binding.to;
-      const half = binding.direction === 'two-way' ? missingHalf(target, name) : undefined;
+      // What says something to the element that the component stands for has both halves there.
+      const half = binding.direction === 'two-way' && binding.to.kind !== 'property' ? missingHalf(target, name) : undefined;
       if (!half) return [];
       const at = locate(use.file, binding.nameSpan);
       const prop = contract.members.get(propKey(name));

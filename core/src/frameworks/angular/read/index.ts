@@ -60,7 +60,8 @@ export function filesBeside(file: FilePath, all: Iterable<FilePath>): FilePath[]
   const templates = [...all]
     .filter((one) => one.endsWith('.html') && directoryOf(one) === folder && !/(?:^|\/)index\.html$/.test(one))
     .sort();
-  const own = templates.filter((one) => one === file.replace(/\.[cm]?ts$/, '.html'));
+  const stems = [file.replace(/\.[cm]?ts$/, ''), file.replace(/(?:\.(?:component|page|container|dialog|view))?\.[cm]?ts$/, '')];
+  const own = templates.filter((one) => stems.some((stem) => one === `${stem}.html`));
   return own.length > 0 ? own : templates.length <= mostTemplates ? templates : [];
 }
 
@@ -91,7 +92,7 @@ export function readAngularScript(file: FilePath, text: string, beside: Beside):
     const one: Decorated = { name, node, options: kind.options, span: own };
     if (kind.api === 'Component' || kind.api === 'Directive') {
       apart.add(name);
-      const url = textIn(kind.options.get('templateUrl'));
+      const url = templateFile(module, kind.options);
       const part = url === undefined ? undefined : unit.parts.find((each) => each.file === joinPath(directoryOf(file), url));
       const at: TemplateRange | undefined =
         part === undefined
@@ -126,10 +127,10 @@ export function readAngularScript(file: FilePath, text: string, beside: Beside):
   return placed(unit, facts);
 }
 
-/** A route that provides something and shows nothing itself shows those below it. */
+/** A route that provides something, or loads what does, and shows nothing itself shows those below it. */
 function withOutlet(route: RouteFact): RouteFact {
   const children = route.children.map(withOutlet);
-  const isBare = route.provisions && route.component === undefined && route.template.length === 0;
+  const isBare = (route.provisions || route.tables) && route.component === undefined && route.template.length === 0;
   return { ...route, children, ...(isBare ? { template: [outletUse('router-outlet', route.span)] } : {}) };
 }
 
@@ -165,6 +166,16 @@ function textIn(node: t.Node | undefined): string | undefined {
 }
 
 const flagIn = (node: t.Node | undefined): boolean | undefined => (node?.type === 'BooleanLiteral' ? node.value : undefined);
+
+/** The file of a template: by its address, by `require('./lock.html')`, or imported by a name. */
+function templateFile({ imported }: ReadModule['module'], options: ReadonlyMap<string, t.Node>): string | undefined {
+  const given = options.get('template');
+  const named = given?.type === 'Identifier' ? imported.get(given.name)?.from : undefined;
+  const isAsked = given?.type === 'CallExpression' && dottedName(given.callee) === 'require';
+  const from = isAsked ? textIn(given.arguments[0]) : named;
+  // What a bundler is told about it stands before or behind.
+  return textIn(options.get('templateUrl')) ?? /([^!?]+\.html)(?:\?\w+)?$/.exec(from ?? '')?.[1];
+}
 
 /** Where a template stands that is written in the script. */
 function inlineTemplate(node: t.Node | undefined): TemplateRange | undefined {
@@ -345,7 +356,7 @@ function templateScope({ own, written }: AngularClass, undeclared: NameFact[], i
       if (known) return known;
       if (span.end === 0 || name === '$event') return undefined;
       if (!written.has(name) && !seen.has(name) && !undeclared.some((one) => one.name === name && one.span.start === span.start))
-        undeclared.push({ name, span });
+        undeclared.push({ name, span, ...(body.module.text.charAt(span.end) === '(' ? { ofCall: true as const } : {}) });
       // What a class that it extends has: link finds it by the name.
       return (isInheriting ? body.own?.(name, span) : undefined) ?? { kind: 'opaque' };
     },

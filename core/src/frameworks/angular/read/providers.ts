@@ -108,9 +108,19 @@ export function listOf(name: string, node: t.Node): ListFact | undefined {
       inner.properties.some((one) => one.type !== 'SpreadElement' && /^(?:provide|providers|ngModule)$/.test(keyName(one) ?? ''))) ||
     (inner?.type === 'CallExpression' &&
       /^(?:makeEnvironmentProviders|importProvidersFrom|mergeApplicationConfig)$/.test(dottedName(inner.callee) ?? ''));
+  const handed = inner && handedToRouter(inner);
+  if (handed) return { name, ...handed, provides: provisionsIn(inner) };
   if (!isList || !inner) return undefined;
   const names = inner.type === 'ArrayExpression' ? namesIn(inner) : { names: [], isOpen: false };
   return { name, items: names.names, provides: provisionsIn(inner), ...(names.isOpen ? { isOpen: true as const } : {}) };
+}
+
+/** `RouterModule.forChild(routes)`, held by a constant: what it brings, and the table that it is made with. */
+function handedToRouter(node: t.Node): Pick<ListFact, 'items' | 'tables'> | undefined {
+  const [group, method] = node.type === 'CallExpression' ? (dottedName(node.callee)?.split('.') ?? []) : [];
+  if (node.type !== 'CallExpression' || group === undefined || !/^for[A-Z]/.test(method ?? '')) return undefined;
+  const table = node.arguments[0] && dottedName(bare(node.arguments[0]));
+  return { items: [group], ...(table === undefined ? {} : { tables: [table] }) };
 }
 
 /** The names in a list of classes, through lists within it; calls stand for what they are made on: `RouterModule.forRoot(…)`. */
