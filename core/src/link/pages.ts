@@ -2,9 +2,11 @@ import { bindingFor } from '../model/given';
 import type { ComponentId } from '../model/ids';
 import { propKey } from '../model/member';
 import type { Component, Model, Page, RouteStep, Use } from '../model/model';
-import { mountsTable } from '../frameworks/route-tags';
+import { mountsTable, showsNextRoute } from '../frameworks/route-tags';
+import type { TemplateNode } from '../model/facts';
 import { isRouteUse, showing } from '../model/routes';
 import type { FilePath } from '../model/span';
+import { walkTemplate } from '../model/walk';
 import { fileRole } from './roles';
 import type { RouteBody } from './routes';
 
@@ -59,14 +61,25 @@ function aboutOf(linked: Linked, uses: readonly Use[]): Component | undefined {
 }
 
 function objectTree(linked: Linked, route: RouteBody): RouteTree {
-  const about = aboutOf(linked, linked.usesBy.get(route.body) ?? []);
+  const uses = linked.usesBy.get(route.body) ?? [];
+  const about = aboutOf(linked, uses);
   return {
     step: { path: route.path, body: route.body },
-    shows: about !== undefined || (linked.components.get(route.body)?.facts.template.length ?? 0) > 0,
+    shows: about !== undefined || showsMarkup(linked.components.get(route.body)?.facts.template ?? [], uses),
     name: about?.name ?? route.path,
     file: about?.file ?? route.file,
     children: route.children.map((child) => objectTree(linked, child)),
   };
+}
+
+/** Whether markup shows anything but the place for the routes below, and what is provided around that. */
+function showsMarkup(template: readonly TemplateNode[], uses: readonly Use[]): boolean {
+  const empty = new Set(uses.filter(({ target, node }) => target.kind === 'provider' || showsNextRoute(node.tag)).map(({ node }) => node));
+  let found = false;
+  walkTemplate(template, (node) => {
+    found ||= node.kind !== 'use' || !empty.has(node);
+  });
+  return found;
 }
 
 /** `<Route path element>` as markup, nested by nesting. */

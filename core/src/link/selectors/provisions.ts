@@ -57,7 +57,8 @@ export function makeProvided(
       const name = one.kind === 'key' ? one.key : one.name;
       if (one.kind === 'list' || one.by === undefined) {
         // What a static function of a group gives is a list of its own: `Trade.forRoot()`.
-        if (!name.includes('.') && group(at, name, depth, said)) return;
+        const isOfGroup = name.slice(name.indexOf('#') + 1).includes('.');
+        if (!isOfGroup && group(at, name, depth, said)) return;
         const [root = '', ...rest] = name.split('.');
         const meant = names.meant(at, root);
         // What comes from outside of the project provides what is of there.

@@ -1,0 +1,90 @@
+import { beforeAll, describe, expect, test } from 'vitest';
+import { analyseFiles, type Files, rows, treeOf } from '../../../../testing/src/project';
+import { loadCompilers } from '../registry';
+
+beforeAll(() => loadCompilers(['app.component.html']));
+
+const core = "import { Component, Injectable, NgModule } from '@angular/core';\nimport { RouterModule } from '@angular/router';\n";
+const declared = (selector: string, template: string, rest: string): string =>
+  `${core}@Component({ selector: '${selector}', standalone: false, ${template} })\n${rest}`;
+
+/** What an older application may write otherwise. */
+type Ways = {
+  readonly loads?: string;
+  readonly table?: string;
+  readonly routing?: string;
+  readonly template?: string;
+  readonly provides?: string;
+  readonly root?: string;
+  readonly pageName?: string;
+};
+
+/** An application of modules: its root, a module that is loaded with its table and its service, and one that gives itself by a function. */
+function application({
+  loads = "() => import('./locks/locks.module').then((m) => m.LocksModule)",
+  table = "[{ path: '', component: LockPage }]",
+  routing = 'RouterModule.forChild(routes)',
+  template = "templateUrl: './lock-page.html'",
+  provides = 'Locks',
+  root = 'CanalModule.forRoot()',
+  pageName = 'lock-page',
+}: Ways = {}): Files {
+  return {
+    'src/main.ts': `import { platformBrowserDynamic } from '@angular/platform-browser-dynamic';\nimport { AppModule } from './app.module';\nplatformBrowserDynamic().bootstrapModule(AppModule);`,
+    'src/app.ts': declared('app', "template: '<router-outlet></router-outlet>'", 'export class App {}'),
+    'src/app.module.ts': `${core}import { App } from './app';\nimport { routing } from './app.routing';\nimport { CanalModule } from './canal';\n@NgModule({ declarations: [App], imports: [RouterModule, routing, ${root}], bootstrap: [App] })\nexport class AppModule {}`,
+    'src/app.routing.ts': `${core}const routes = [{ path: 'locks', loadChildren: ${loads} }];\nexport const routing = RouterModule.forRoot(routes, { useHash: true });`,
+    'src/canal.ts': `${core}@Injectable()\nexport class Canal {}\nconst SERVICES = [Canal];\n@NgModule({})\nexport class CanalModule {\n  static forRoot() {\n    return <any>{ ngModule: CanalModule, providers: [...SERVICES] };\n  }\n}`,
+    'src/locks/locks.module.ts': `${core}import { LockPage } from './${pageName}.component';\nimport { LockGauge } from './lock-gauge';\nimport { Locks } from './locks';\nimport { routing } from './locks.routing';\n@NgModule({ declarations: [LockPage, LockGauge], imports: [routing], providers: [${provides}] })\nexport class LocksModule {}\nexport default LocksModule;`,
+    'src/locks/locks.routing.ts': `${core}import { LockPage } from './${pageName}.component';\nconst routes = ${table};\nexport const routing = ${routing};`,
+    'src/locks/locks.ts': `${core}@Injectable()\nexport class Locks { names = ['Aldermoor']; }`,
+    'src/locks/lock-gauge.ts': declared('lock-gauge', "template: 'x'", 'export class LockGauge {}'),
+    [`src/locks/${pageName}.component.ts`]: `import { Canal } from '../canal';\nimport { Locks } from './locks';\n${declared('lock-page', template, 'export class LockPage { constructor(private canal: Canal, protected locks: Locks) {} }')}`,
+    [`src/locks/${pageName}.html`]: '<lock-gauge *ngFor="let one of locks.names"></lock-gauge>',
+  };
+}
+
+const faultsOf = (files: Files): string[] =>
+  analyseFiles(files)
+    .findings.filter(({ severity }) => severity === 'fault')
+    .map(({ rule, subject }) => `${rule} ${subject}`)
+    .sort();
+
+describe('applications of modules', () => {
+  const whole = 'App\n  LockPage\n    LockGauge each one';
+  const trees: readonly [name: string, ways: Ways][] = [
+    ['a module that is imported when it is asked for', {}],
+    ['by the loader of older bundles, which gives what is exported by default', { loads: "() => System.import('./locks/locks.module')" }],
+    ['by a text', { loads: "'./locks/locks.module#LocksModule'" }],
+    ['a template that is required', { template: "template: require('./lock-page.html')" }],
+    ['a template that is required with words to the bundler', { template: "template: require('raw-loader!./lock-page.html')" }],
+  ];
+  test.each(trees)('%s', (_, ways) => {
+    const { model } = analyseFiles(application(ways));
+    expect(model.pages.map(({ name, path }) => `${name} ${path}`)).toEqual(['LockPage /locks']);
+    expect(rows(model, treeOf(model, 'LockPage'))).toBe(whole);
+    expect(faultsOf(application(ways))).toEqual([]);
+  });
+
+  test('a template that is imported by a name', () => {
+    const files = { ...application({ template: 'template: text' }) };
+    const page = 'src/locks/lock-page.component.ts';
+    files[page] = `import text from './lock-page.html';\n${files[page] ?? ''}`;
+    const { model } = analyseFiles(files);
+    expect(rows(model, treeOf(model, 'LockPage'))).toBe(whole);
+  });
+
+  const faults: readonly [name: string, ways: Ways, findings: readonly string[]][] = [
+    ['the loaded module provides nothing', { provides: '' }, ['context-missing Locks']],
+    ['the module itself is brought in, not what its function gives', { root: 'CanalModule' }, ['context-missing Canal']],
+  ];
+  test.each(faults)('%s', (_, ways, findings) => {
+    expect(faultsOf(application(ways))).toEqual(findings);
+  });
+
+  test('a route that only loads others is no page by itself', () => {
+    const table = "[{ path: '', component: LockPage, children: [{ path: 'gauge', component: LockPage }] }]";
+    const { model } = analyseFiles(application({ table }));
+    expect(model.pages.map(({ name, path }) => `${name} ${path}`)).toEqual(['LockPage /locks', 'LockPage /locks/gauge']);
+  });
+});
