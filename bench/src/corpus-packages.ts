@@ -49,6 +49,10 @@ export const packages: readonly { readonly name: string; readonly folder?: strin
   { name: 'create-vite@9.3.0' },
   { name: '@gradio/core@1.12.0' },
   { name: '@humandialog/forms.svelte@1.8.28' },
+  // Angular, newer and older.
+  { name: '@c8y/tutorial@1024.18.1', folder: 'src' },
+  { name: 'ng2-admin@0.7.0' },
+  { name: 'black-dashboard-angular@1.0.0' },
 ];
 
 const corpus = fileURLToPath(new URL('../.corpus', import.meta.url));

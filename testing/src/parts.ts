@@ -18,7 +18,7 @@ export type AngularPart = {
 const hyphened = (name: string): string => name.replace(/(?<=[a-z\d])([A-Z])/g, '-$1').toLowerCase();
 
 const core =
-  'ChangeDetectionStrategy, Component, computed, ContentChild, Directive, effect, EventEmitter, HostBinding, HostListener, inject, Injectable, InjectionToken, Input, input, linkedSignal, model, Output, output, Pipe, signal, TemplateRef, untracked, viewChild, ViewContainerRef';
+  'ChangeDetectionStrategy, Component, computed, ContentChild, Directive, effect, EventEmitter, HostBinding, HostListener, inject, Injectable, InjectionToken, Input, input, linkedSignal, model, Output, output, NgModule, Pipe, signal, TemplateRef, untracked, viewChild, ViewContainerRef';
 
 /** The head of a file of such a project: what the framework gives, and what the other files do. */
 const head = (own: string, names: readonly string[], modules: Readonly<Record<string, string>>): string =>

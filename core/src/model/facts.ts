@@ -70,6 +70,8 @@ export type FileFacts = {
   readonly neverStarts?: { readonly file: FilePath; readonly span: Span };
   /** Groups in which components are declared, and what each brings and offers; absent for none. */
   readonly groups?: readonly GroupFact[];
+  /** Names of instances that are asked for outside of components: by services, guards, converters and groups; absent for none. */
+  readonly asked?: readonly string[];
   /** Members of its classes that are opened by a call, by the name of the class; absent for none. */
   readonly signals?: Readonly<Record<string, readonly string[]>>;
   /** Converters that markup may use by a name; absent for none. */
@@ -146,6 +148,8 @@ export type ProvisionFact =
       readonly by?: string;
       /** It is one of several that are given together. */
       readonly isOneOf?: true;
+      /** Module names of what is asked for to make it; absent for none. */
+      readonly asks?: readonly string[];
     }
   /** `isCall`: by a function, which is called here. */
   | { readonly kind: 'list'; readonly name: string; readonly span: Span; readonly isCall?: true }

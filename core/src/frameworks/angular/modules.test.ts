@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, test } from 'vitest';
+import { parts } from '../../../../testing/src/parts';
 import { analyseFiles, type Files, rows, treeOf } from '../../../../testing/src/project';
 import { loadCompilers } from '../registry';
 
@@ -43,6 +44,39 @@ function application({
     [`src/locks/${pageName}.html`]: '<lock-gauge *ngFor="let one of locks.names"></lock-gauge>',
   };
 }
+
+/** What is provided by the root, and asked for by what `text` declares. */
+const unread = (text: string, providers = 'Http, Locks'): string[] =>
+  analyseFiles(
+    parts(
+      { App: { js: '  locks = inject(Locks);', template: '{{ locks.n }}' } },
+      { all: { names: ['Http', 'Locks'], text: `@Injectable()\nexport class Http { get() { return 1; } }\n${text}` } },
+      `{ providers: [${providers}] }`,
+    ),
+  )
+    .findings.filter(({ rule }) => rule === 'context-unread')
+    .map(({ message }) => message);
+
+describe('what is provided for others than components', () => {
+  const locks = '@Injectable()\nexport class Locks { n = 1; }\n';
+  const read: readonly [name: string, text: string, providers?: string][] = [
+    ['asked for by the constructor of a service', '@Injectable()\nexport class Locks { n = 1; constructor(private http: Http) {} }'],
+    ['by a field of a service', '@Injectable()\nexport class Locks { n = 1; private http = inject(Http); }'],
+    ['by a converter', `${locks}@Pipe({ name: 'x' })\nexport class X { constructor(private http: Http) {} transform() {} }`],
+    ['by a group', `${locks}@NgModule({})\nexport class Canal { constructor(http: Http) {} }`],
+    ['by a guard', `${locks}export const open = () => inject(Http).get() > 0;`],
+    ['by a class that others extend', `${locks}export abstract class Base { protected http = inject(Http); }`],
+    ['to make something else', locks, 'Http, Locks, { provide: APP_INITIALIZER, useFactory: (http: Http) => http.get(), deps: [Http] }'],
+    ['under another name', locks, 'Http, Locks, { provide: Base, useExisting: Http }'],
+  ];
+  test.each(read)('%s', (_, text, providers) => {
+    expect(unread(text, providers)).toEqual([]);
+  });
+
+  test('nobody asks for it', () => {
+    expect(unread(locks)).toEqual(['main.ts provides Http, and nothing takes it.']);
+  });
+});
 
 const faultsOf = (files: Files): string[] =>
   analyseFiles(files)

@@ -44,7 +44,7 @@ export function joinSelectors(files: Files, names: Names): Files {
   const joined = makeWhole(files, names);
   const whole = (file: FilePath, facts: ComponentFacts): ComponentFacts => (facts.bases ? settled(joined(file, facts)) : facts);
   const reaches = makeReaches(files, names, whole);
-  const provided = makeProvided(files, names, reaches);
+  const provided = makeProvided(files, names, reaches, askedOffPages(files));
   const asked = askedKeys(files);
   const chosen = attributesChosen(files);
 
@@ -178,6 +178,29 @@ function attributesChosen(files: Files): ReadonlySet<string> {
     components.flatMap(({ selected, slots }) => [selected?.selector ?? '', ...slots.map(({ key }) => key)]),
   );
   return new Set(selectors.flatMap((one) => Array.from(one.matchAll(/\[([\w-]+)/g), ([, name = '']) => name)));
+}
+
+/** Names that are asked for outside of components: by services, guards, converters and groups, and to make what is provided. */
+function askedOffPages(files: Files): ReadonlySet<string> {
+  const found = new Set<string>();
+  const note = (provisions: readonly ProvisionFact[] | undefined): void => {
+    for (const one of provisions ?? [])
+      if (one.kind === 'key') for (const name of [...(one.asks ?? []), ...(one.by === undefined ? [] : [one.by])]) found.add(name);
+  };
+  const noteRoutes = (routes: readonly RouteFact[]): void => {
+    for (const { provisions, children } of routes) {
+      note(provisions);
+      noteRoutes(children);
+    }
+  };
+  for (const { components, groups = [], lists = [], roots, routes, asked = [] } of files.values()) {
+    for (const one of [...groups, ...lists]) note(one.provides);
+    for (const { provisions, viewProvisions } of components) note([...(provisions ?? []), ...(viewProvisions ?? [])]);
+    for (const { provisions } of roots) note(provisions);
+    noteRoutes(routes);
+    for (const name of asked) found.add(name);
+  }
+  return found;
 }
 
 /** The names that anything asks for: a component or a directive gives itself to those that ask for it. */

@@ -24,11 +24,12 @@ type Files = ReadonlyMap<FilePath, FileFacts>;
 /** Lists within lists are followed so far. */
 const deepest = 16;
 
-/** Finds what provisions come to: names of lists stand for what these hold, and groups for what they and all that they bring in provide. */
+/** Finds what provisions come to: names of lists stand for what these hold, and groups for what they and all that they bring in provide. `asked` are names that others than components ask for. */
 export function makeProvided(
   files: Files,
   names: Names,
   { groupNamed }: Pick<Reaches, 'groupNamed'>,
+  asked: ReadonlySet<string>,
 ): (file: FilePath, provisions: readonly ProvisionFact[]) => AllProvided {
   return (file, provisions) => {
     const keys: Provided[] = [];
@@ -83,7 +84,7 @@ export function makeProvided(
           span: one.span,
           readings: one.readings ?? [],
           at: said ?? { file: at, span: one.span },
-          isUsed: used.has(one.key),
+          isUsed: used.has(one.key) || asked.has(one.key),
         });
     };
     all(file, provisions, 0, undefined);

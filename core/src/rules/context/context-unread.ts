@@ -20,14 +20,16 @@ export const contextUnread: Rule = {
         const context = model.contexts.get(target.context);
         if (!context || consumed.has(target.context) || !pages.unanswering.has(use.id)) continue;
         const at = locate(use.file, use.node.nameSpan);
+        // What is no component has no name that people know: the file has.
+        const givenBy = owner.role === 'component' ? owner.name : at.file.slice(at.file.lastIndexOf('/') + 1);
         found.push({
           rule: 'context-unread',
           component: owner.id,
           subject: context.name,
           at,
-          words: { owner: owner.name, context: context.name },
+          words: { owner: givenBy, context: context.name },
           evidence: [
-            { at, text: `${owner.name} provides ${context.name}.` },
+            { at, text: `${givenBy} provides ${context.name}.` },
             { at: context.declared, text: taken.has(target.context) ? 'Only components elsewhere take it.' : 'No component takes it.' },
           ],
           touches: owner.id,

@@ -83,11 +83,13 @@ export function readAngularScript(file: FilePath, text: string, beside: Beside):
   const groups: GroupFact[] = [];
   const pipes: PipeFact[] = [];
   const services: { name: string; node: ClassNode; isForAll: boolean }[] = [];
+  const [shown, others]: [ClassNode[], ClassNode[]] = [[], []];
   const apart = new Set<string>();
   for (const { name, nameSpan, node } of declared) {
     if (node.type !== 'ClassDeclaration' && node.type !== 'ClassExpression') continue;
     const own = node.id ? spanOf(node.id) : nameSpan;
     const kind = decoratedBy(read, node);
+    (kind?.api === 'Component' || kind?.api === 'Directive' ? shown : others).push(node);
     if (!kind) continue;
     const one: Decorated = { name, node, options: kind.options, span: own };
     if (kind.api === 'Component' || kind.api === 'Directive') {
@@ -117,6 +119,8 @@ export function readAngularScript(file: FilePath, text: string, beside: Beside):
   addModuleBody(read, apart, angularDialect);
   const held = readServices(read, services);
   if (held) facts.module = held;
+  const asked = askedApart(read, shown, others);
+  if (asked.length > 0) facts.asked = asked;
   facts.shared = facts.shared.map((one) => asking(one, services, read));
   facts.roots = rootsOf(read);
   facts.routes = routesOf(module, program, undefined, (given) => provisionsIn(given)).map(withOutlet);
@@ -553,6 +557,21 @@ function readServices(read: ReadModule, services: readonly { readonly name: stri
   if (Object.values(signals).some((one) => one.length > 0)) facts.signals = signals;
   if (!facts.module) return own;
   return joined(facts.module, own);
+}
+
+/** What is asked for outside of the classes that are `shown`: by `inject` anywhere, and by the constructors of all other classes. */
+function askedApart({ module }: ReadModule, shown: readonly ClassNode[], others: readonly ClassNode[]): string[] {
+  const found = new Set<string>();
+  const isShown = (at: number): boolean => shown.some(({ start, end }) => (start ?? 0) <= at && at < (end ?? 0));
+  for (const match of module.text.matchAll(/\binject\s*(?:<[^()]*>)?\(\s*([\w$.]+)/g))
+    if (match[1] !== undefined && !isShown(match.index)) found.add(match[1]);
+  for (const node of others) {
+    const body = newBody(module, angularDialect);
+    readAngularClass(body, node, basesOf(node).length > 0);
+    for (const { kind, source } of finishBody(body).values)
+      if (kind === 'context' && source?.startsWith('key:')) found.add(source.slice('key:'.length));
+  }
+  return [...found];
 }
 
 /** Two bodies as one: the values and actions of the second come after those of the first. */

@@ -64,6 +64,8 @@ function provisionOf(node: t.ObjectExpression, body: Body | undefined): Provisio
   const other = fields.get('useClass') ?? fields.get('useExisting');
   const by = other && dottedName(forwarded(other));
   const multi = fields.get('multi');
+  const deps = fields.get('deps');
+  const asks = deps ? depsIn(deps) : [];
   return [
     {
       kind: 'key',
@@ -71,9 +73,18 @@ function provisionOf(node: t.ObjectExpression, body: Body | undefined): Provisio
       span,
       ...(by === undefined ? {} : { by }),
       ...(multi?.type === 'BooleanLiteral' && multi.value ? { isOneOf: true as const } : {}),
+      ...(asks.length > 0 ? { asks } : {}),
       ...(body ? { readings: givenBy(body, fields, by, span) } : {}),
     },
   ];
+}
+
+/** `deps: [Levels, [new Optional(), Keeper]]`: what is asked for. */
+function depsIn(given: t.Node): string[] {
+  const node = forwarded(given);
+  const name = dottedName(node);
+  if (node.type !== 'ArrayExpression') return name === undefined ? [] : [name];
+  return node.elements.flatMap((one) => (one && one.type !== 'SpreadElement' ? depsIn(one) : []));
 }
 
 /** `forwardRef(() => Later)` → `Later`. */
