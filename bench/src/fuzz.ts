@@ -12,7 +12,7 @@ import { seeded } from '../../testing/src/random';
 
 const count = Number(process.argv[2] ?? 2000);
 const seed = Number(process.argv[3] ?? 1);
-await loadCompilers(['A.vue', 'A.svelte']);
+await loadCompilers(['A.vue', 'A.svelte', 'a.component.html']);
 
 type Run = { readonly what: string; readonly size: number; readonly took: number };
 const runs: Run[] = [];

@@ -10,7 +10,7 @@ import { loadCompilers } from './frameworks/registry';
 import { problemsOf } from './link';
 import { check } from './rules';
 
-await loadCompilers(['A.vue', 'A.svelte']);
+await loadCompilers(['A.vue', 'A.svelte', 'a.component.html']);
 
 describe('projects of one thing too much of', () => {
   test.each(hostile.map(({ name, files, problems }) => [name, files, problems] as const))('%s', (_, files, problems) => {
@@ -49,7 +49,7 @@ describe('one bad file is one problem', () => {
 });
 
 describe('a project of which a file is spoilt', () => {
-  test.each(['react', 'vue', 'svelte', 'elements', 'bundles'])('%s: all of Liana goes through it', (framework) => {
+  test.each(['react', 'vue', 'svelte', 'elements', 'angular', 'bundles'])('%s: all of Liana goes through it', (framework) => {
     const files = framework === 'bundles' ? board : demoFiles(`${framework}/worn`);
     const names = Object.keys(files);
     const random = seeded(16);
