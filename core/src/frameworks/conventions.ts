@@ -34,6 +34,8 @@ export type SelectorConventions = {
   readonly ownModules: RegExp;
   /** Its converters, by the name of what brings them into reach. */
   readonly pipes: ReadonlyMap<string, readonly string[]>;
+  /** What its directives take, attributes and properties, by the name of what brings these into reach. */
+  readonly directives: ReadonlyMap<string, readonly string[]>;
   /** Names of properties and attributes that its own directives take. */
   readonly ownBindings: RegExp;
 };

@@ -99,6 +99,19 @@ export type SelectFact = {
   readonly fields?: Readonly<Record<string, string>>;
 };
 
+/** Something that is given to an element and that nothing in reach takes: with the directive that would, where one is known. */
+export type UntakenFact = NameFact & {
+  /** The tag of the element. */
+  readonly tag: string;
+  /** The name of the directive, and the file that declares it, where that is one of the project. */
+  readonly by?: string;
+  readonly file?: FilePath;
+  /** It decides whether a template is shown. */
+  readonly isStructural?: true;
+  /** It is written as a text. */
+  readonly isText?: true;
+};
+
 /** A directive that comes along with another: its module name, and those of its inputs and outputs that are offered, by the names that they have there. */
 export type AlongFact = {
   readonly name: string;
@@ -302,6 +315,10 @@ export type ComponentFacts = BodyFacts & {
   readonly viewProvisions?: readonly ProvisionFact[];
   /** Names of converters in its markup; absent for none. */
   readonly pipesUsed?: readonly NameFact[];
+  /** Directives of the framework that decide what of the markup is shown, by the names that it has for them; absent for none. */
+  readonly directivesUsed?: readonly NameFact[];
+  /** What the markup gives to an element, and nothing that it may use takes; absent for none. Known when a project is linked. */
+  readonly untaken?: readonly UntakenFact[];
 };
 
 /** The names of a class, as far as classes that extend it, or that it extends, meet by them. */
@@ -723,6 +740,8 @@ export type Binding = {
   readonly slotProps?: readonly number[];
   /** It is given as an attribute, which is a text: a flag that is there or not, or what the property makes of the text. */
   readonly asAttribute?: 'text' | 'flag';
+  /** No element of the platform has a property of this name: something on the element must take it. */
+  readonly foreign?: string;
   /** What is made in place of a value: a list, an object, a function. */
   readonly made?: 'list' | 'object' | 'function';
   /** A component given as a value: its module name. */

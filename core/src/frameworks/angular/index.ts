@@ -1,3 +1,4 @@
+import { directives } from './directives';
 import { eventKey, memberOf, propKey } from '../../model/member';
 import { parseScriptBare } from '../../read/script/parse';
 import type { Adapter } from '../adapter';
@@ -57,6 +58,7 @@ export const angular: Adapter = {
     selectors: {
       ownModules: /^@angular\/(?:common|core|forms|router|platform-browser|platform-browser-dynamic|animations|localize)(?:\/|$)/,
       pipes,
+      directives,
       ownBindings: /^(?:ng[A-Z]\w*|form(?:Group|Control|Array)?(?:Name)?|routerLink\w*|class|style|queryParams\w*|fragment|ngModel\w*)$/,
     },
     plainBases: { modules: /^@angular\//, names: /^$/ },

@@ -5,7 +5,8 @@ import { loadCompilers } from '../registry';
 
 beforeAll(() => loadCompilers(['app.component.html']));
 
-const core = "import { Component, Injectable, NgModule } from '@angular/core';\nimport { RouterModule } from '@angular/router';\n";
+const core =
+  "import { Component, Injectable, NgModule } from '@angular/core';\nimport { CommonModule } from '@angular/common';\nimport { RouterModule } from '@angular/router';\n";
 const declared = (selector: string, template: string, rest: string): string =>
   `${core}@Component({ selector: '${selector}', standalone: false, ${template} })\n${rest}`;
 
@@ -36,7 +37,7 @@ function application({
     'src/app.module.ts': `${core}import { App } from './app';\nimport { routing } from './app.routing';\nimport { CanalModule } from './canal';\n@NgModule({ declarations: [App], imports: [RouterModule, routing, ${root}], bootstrap: [App] })\nexport class AppModule {}`,
     'src/app.routing.ts': `${core}const routes = [{ path: 'locks', loadChildren: ${loads} }];\nexport const routing = RouterModule.forRoot(routes, { useHash: true });`,
     'src/canal.ts': `${core}@Injectable()\nexport class Canal {}\nconst SERVICES = [Canal];\n@NgModule({})\nexport class CanalModule {\n  static forRoot() {\n    return <any>{ ngModule: CanalModule, providers: [...SERVICES] };\n  }\n}`,
-    'src/locks/locks.module.ts': `${core}import { LockPage } from './${pageName}.component';\nimport { LockGauge } from './lock-gauge';\nimport { Locks } from './locks';\nimport { routing } from './locks.routing';\n@NgModule({ declarations: [LockPage, LockGauge], imports: [routing], providers: [${provides}] })\nexport class LocksModule {}\nexport default LocksModule;`,
+    'src/locks/locks.module.ts': `${core}import { LockPage } from './${pageName}.component';\nimport { LockGauge } from './lock-gauge';\nimport { Locks } from './locks';\nimport { routing } from './locks.routing';\n@NgModule({ declarations: [LockPage, LockGauge], imports: [CommonModule, routing], providers: [${provides}] })\nexport class LocksModule {}\nexport default LocksModule;`,
     'src/locks/locks.routing.ts': `${core}import { LockPage } from './${pageName}.component';\nconst routes = ${table};\nexport const routing = ${routing};`,
     'src/locks/locks.ts': `${core}@Injectable()\nexport class Locks { names = ['Aldermoor']; }`,
     'src/locks/lock-gauge.ts': declared('lock-gauge', "template: 'x'", 'export class LockGauge {}'),
@@ -75,6 +76,67 @@ describe('what is provided for others than components', () => {
 
   test('nobody asks for it', () => {
     expect(unread(locks)).toEqual(['main.ts provides Http, and nothing takes it.']);
+  });
+});
+
+/** What is said of a template whose component imports `uses`; `Hint` is a directive of the project, on an attribute and with an input of that name. */
+const said = (template: string, uses: readonly string[] = []): string[] =>
+  analyseFiles(
+    parts({
+      App: {
+        uses,
+        head: "import { CommonModule, NgClass, NgIf } from '@angular/common';\nimport { FormsModule, ReactiveFormsModule } from '@angular/forms';\nimport { RouterLink, RouterOutlet } from '@angular/router';\nimport { Tips } from 'tips';",
+        js: '  x: any = 1;',
+        template,
+      },
+      Hint: { js: "  hint = input('');\n  late = input(0);" },
+    }),
+  )
+    .findings.filter(({ severity }) => severity !== 'tidy')
+    .map(({ rule, subject, message }) => `${rule} ${subject}: ${message}`);
+
+describe('what an element is given, and who takes it', () => {
+  const taken: readonly [template: string, uses?: readonly string[]][] = [
+    ['<p [hint]="x" [late]="1">y</p>', ['Hint']],
+    ['<p hint="a" [late]="1">y</p>', ['Hint']],
+    ['<p *ngIf="x" [ngClass]="x">y</p>', ['CommonModule']],
+    ['<p *ngIf="x">y</p>', ['NgIf']],
+    ['<input [(ngModel)]="x" /><p [ngClass]="x">y</p>', ['FormsModule', 'NgClass']],
+    ['<form [formGroup]="x"><input formControlName="a" [minlength]="2" /></form>', ['ReactiveFormsModule']],
+    ['<a [routerLink]="x" [queryParams]="x">y</a><router-outlet />', ['RouterLink', 'RouterOutlet']],
+    ['<p [hidden]="x" [attr.colr]="x" [class.a]="x" [style.width.px]="x" [innerHtml]="x" [tabindex]="0" data-a="b" title="c">y</p>'],
+    ['<label [for]="x">y</label><input [readonly]="x" [value]="x" />'],
+    // What comes from elsewhere may take anything.
+    ['<p [tip]="x" hint="a" *ngIf="x">y</p>', ['Tips']],
+  ];
+  test.each(taken)('%s', (template, uses) => {
+    expect(said(template, uses)).toEqual([]);
+  });
+
+  const lost: readonly [template: string, said: readonly string[], uses?: readonly string[]][] = [
+    ['<p [hint]="x">y</p>', ['component-unknown hint: App writes hint for Hint, and may not use that.']],
+    ['<p hint="a">y</p>', ['component-unknown hint: App writes hint for Hint, and may not use that.']],
+    ['<p *hint="x">y</p>', ['component-unknown hint: App writes hint for Hint, and may not use that.']],
+    ['<p [colr]="x">y</p>', ['prop-unknown colr: <p> is given colr, and does not take it.']],
+    ['<p *ngIf="x">y</p>', ['component-unknown ngIf: App writes ngIf for NgIf, and may not use that.'], ['NgClass']],
+    [
+      '<input [(ngModel)]="x" />',
+      ['component-unknown ngModel: App writes ngModel for FormsModule, and may not use that.'],
+      ['ReactiveFormsModule', 'Hint'],
+    ],
+    [
+      '<form [formGroup]="x"></form>',
+      ['component-unknown formGroup: App writes formGroup for ReactiveFormsModule, and may not use that.'],
+      ['FormsModule'],
+    ],
+    [
+      '<router-outlet />',
+      ['component-unknown router-outlet: App uses <router-outlet>, which is RouterOutlet, and may not use it.'],
+      ['RouterLink'],
+    ],
+  ];
+  test.each(lost)('%s', (template, findings, uses) => {
+    expect(said(template, uses)).toEqual(findings);
   });
 });
 

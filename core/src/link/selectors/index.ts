@@ -11,6 +11,7 @@ import type {
   RouteFact,
   TemplateNode,
   TemplateUse,
+  UntakenFact,
 } from '../../model/facts';
 import { memberKeyOf } from '../../model/given';
 import type { MemberKey } from '../../model/member';
@@ -22,7 +23,7 @@ import type { Names } from '../names';
 import { makeProvided, providedAround } from './provisions';
 import { makeReaches, type Selected } from './reach';
 import { withServices } from './services';
-import { type Along, withSelected } from './uses';
+import { type Along, bringing, withSelected } from './uses';
 
 type Files = ReadonlyMap<FilePath, FileFacts>;
 
@@ -61,7 +62,22 @@ export function joinSelectors(files: Files, names: Names): Files {
   function componentOf(file: FilePath, read: ComponentFacts): ComponentFacts {
     const facts = read.bases ? withRaises(whole(file, read)) : read;
     const reach = reaches.of(file, read);
-    const template = withSelected(facts.template, { reach, all: reaches.all, along: (one) => along(one), taken: chosen });
+    const untaken: UntakenFact[] = [];
+    const template = withSelected(facts.template, {
+      reach,
+      all: reaches.all,
+      along: (one) => along(one),
+      taken: chosen,
+      lose: (one) => untaken.push(one),
+    });
+    if (!reach.isOpen)
+      for (const one of facts.directivesUsed ?? [])
+        if (!reach.taken.has(one.name))
+          untaken.push({
+            ...one,
+            by: bringing(one.name) ?? '',
+            ...(one.name.includes('-') ? { tag: one.name } : { tag: '', isStructural: true }),
+          });
     const known = { ...facts, template };
     const { names: named = {}, opened = [] } = facts.ofClass ?? {};
     const inherited = read.bases ? opened.flatMap((name) => named[name] ?? []) : [];
@@ -74,7 +90,12 @@ export function joinSelectors(files: Files, names: Names): Files {
     const outer = all.length > 0 ? providedAround(file, provided(file, all), inner, { toSelf: true }) : inner;
     const missing = reach.isOpen ? [] : (facts.pipesUsed ?? []).filter(({ name }) => !reach.pipes.has(name));
     const undeclared: readonly NameFact[] = [...(facts.undeclared ?? []), ...missing];
-    return { ...withInstances, template: outer, ...(undeclared.length > 0 ? { undeclared } : {}) };
+    return {
+      ...withInstances,
+      template: outer,
+      ...(untaken.length > 0 ? { untaken } : {}),
+      ...(undeclared.length > 0 ? { undeclared } : {}),
+    };
   }
 
   function rootOf(file: FilePath, root: RootFact): RootFact {

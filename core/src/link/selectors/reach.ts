@@ -18,6 +18,8 @@ export type Reach = {
   readonly selected: readonly Selected[];
   /** Converters by their names. */
   readonly pipes: ReadonlySet<string>;
+  /** What directives of the framework take. */
+  readonly taken: ReadonlySet<string>;
   /** Something that cannot be seen may be in reach, too. */
   readonly isOpen: boolean;
 };
@@ -36,7 +38,12 @@ export type Reaches = {
 /** Lists within lists are followed so far. */
 const deepest = 12;
 
-type Gathered = { readonly selected: Map<ComponentFacts, Selected>; readonly pipes: Set<string>; isOpen: boolean };
+type Gathered = {
+  readonly selected: Map<ComponentFacts, Selected>;
+  readonly pipes: Set<string>;
+  readonly taken: Set<string>;
+  isOpen: boolean;
+};
 
 /** Makes the answers for a project. */
 export function makeReaches(files: Files, names: Names, whole: (file: FilePath, facts: ComponentFacts) => ComponentFacts): Reaches {
@@ -78,7 +85,10 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
     if (meant.kind === 'outside') {
       const own = brought.filter(({ ownModules }) => ownModules.test(meant.module));
       if (own.length === 0) into.isOpen = true;
-      for (const { pipes } of own) for (const pipe of pipes.get(meant.name) ?? []) into.pipes.add(pipe);
+      for (const { pipes, directives } of own) {
+        for (const pipe of pipes.get(meant.name) ?? []) into.pipes.add(pipe);
+        for (const one of directives.get(meant.name) ?? []) into.taken.add(one);
+      }
       return;
     }
     if (meant.kind !== 'shared' || depth > deepest) {
@@ -108,7 +118,7 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
 
   for (const group of groups.values())
     for (const name of group.fact.declares) {
-      const into: Gathered = { selected: new Map(), pipes: new Set(), isOpen: false };
+      const into: Gathered = { selected: new Map(), pipes: new Set(), taken: new Set(), isOpen: false };
       bring(into, group.file, name, 0);
       for (const facts of into.selected.keys()) if (!declaring.has(facts)) declaring.set(facts, group);
     }
@@ -117,9 +127,9 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
   const reachOfGroup = (group: Group): Reach => {
     const found = ofGroup.get(group);
     if (found) return found;
-    const into: Gathered = { selected: new Map(), pipes: new Set(), isOpen: group.fact.isOpen === true };
+    const into: Gathered = { selected: new Map(), pipes: new Set(), taken: new Set(), isOpen: group.fact.isOpen === true };
     for (const name of [...group.fact.declares, ...group.fact.brings]) bring(into, group.file, name, 0);
-    const reach: Reach = { selected: [...into.selected.values()], pipes: into.pipes, isOpen: into.isOpen };
+    const reach: Reach = { selected: [...into.selected.values()], pipes: into.pipes, taken: into.taken, isOpen: into.isOpen };
     ofGroup.set(group, reach);
     return reach;
   };
@@ -131,12 +141,13 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
     const into: Gathered = {
       selected: new Map([[facts, selectedOf(file, facts)]]),
       pipes: new Set(),
+      taken: new Set(),
       isOpen: selected?.isOpen === true,
     };
     for (const name of selected?.uses ?? []) bring(into, file, name, 0);
     // What is of a group that cannot be found may see whatever that brings.
     if (selected?.isAlone === false && !group) into.isOpen = true;
-    return { selected: [...into.selected.values()], pipes: into.pipes, isOpen: into.isOpen };
+    return { selected: [...into.selected.values()], pipes: into.pipes, taken: into.taken, isOpen: into.isOpen };
   };
 
   return { of, all, groupNamed };

@@ -1,5 +1,14 @@
 import { adapters } from '../../frameworks/registry';
-import type { Binding, ComponentFacts, KeyFact, MemberFact, TemplateElement, TemplateNode, TemplateUse } from '../../model/facts';
+import type {
+  Binding,
+  ComponentFacts,
+  KeyFact,
+  MemberFact,
+  TemplateElement,
+  TemplateNode,
+  TemplateUse,
+  UntakenFact,
+} from '../../model/facts';
 import { bindingKey } from '../../model/given';
 import { defaultSlot, eventKey, memberName, memberOf, propKey } from '../../model/member';
 import { elementMembers, isCommonAttribute, isElementTag, isPlatformTag } from '../../read/elements/platform';
@@ -18,6 +27,8 @@ export type Finding = {
   readonly along: (selected: Selected) => readonly Along[];
   /** Names of attributes by which selectors of the project choose elements. */
   readonly taken: ReadonlySet<string>;
+  /** Is told what nothing in reach takes. */
+  readonly lose: (one: UntakenFact) => void;
 };
 
 /** A directive that comes along with another: its inputs and outputs by the names under which they are offered. */
@@ -87,10 +98,63 @@ function elementWith(node: TemplateElement, finding: Finding): TemplateNode {
   if (node.isTemplate && only && others.length === 0)
     for (const one of bindings)
       if (one.to.kind === 'property' && !taken.has(one)) only.bindings.push({ ...one, to: { kind: 'prop', name: one.to.name } });
+  loseUntaken(element, bindings, { component, isShared: onHost.length > 0, taken, selectable }, finding);
   const inner = component
     ? componentUse(element, component, bindings, taken, finding)
     : plainElement(element, bindings, taken, finding, selectable, onHost.length > 0);
   return around.reduceRight<TemplateNode>((inside, { host, bindings: own }) => directiveUse(element, host, own, inside), inner);
+}
+
+type Claimed = {
+  readonly component: Selected | undefined;
+  readonly isShared: boolean;
+  readonly taken: ReadonlySet<Binding>;
+  readonly selectable: Selectable;
+};
+
+/** Tells what is given to an element and nothing in reach takes: properties that it does not have, and templates that nobody stamps. */
+function loseUntaken(
+  { tag, isTemplate }: TemplateElement,
+  bindings: readonly Binding[],
+  { component, isShared, taken, selectable }: Claimed,
+  { all, reach, lose }: Finding,
+): void {
+  // An unknown element brings nothing further.
+  if (reach.isOpen || (!component && !isTemplate && !isPlatformTag(tag))) return;
+  const forgotten = all.filter(
+    (one) => one.facts.selected?.kind === 'directive' && !reach.selected.includes(one) && isSelected(one.alternatives, selectable),
+  );
+  if (isTemplate) {
+    const [only] = forgotten;
+    const [first] = bindings;
+    if (only && first && !isShared && !bindings.some(({ to }) => reach.taken.has(to.name)))
+      lose({ name: first.to.name, span: first.nameSpan, tag, by: only.facts.name, file: only.file, isStructural: true });
+    return;
+  }
+  for (const binding of bindings) {
+    const { foreign: name } = binding;
+    if (name === undefined || taken.has(binding) || reach.taken.has(name)) continue;
+    // What a component does not take is told with it.
+    if (component && !isOwnBinding(name)) continue;
+    if (component && hasMember(component.facts, binding)) continue;
+    const by = forgotten.find(({ facts }) => facts.members.some(({ key }) => key === propKey(name)));
+    const own = bringing(name);
+    const known = by ? { by: by.facts.name, file: by.file } : own === undefined ? {} : { by: own };
+    lose({ name, span: binding.nameSpan, tag, ...known });
+  }
+  for (const { facts, file, alternatives } of forgotten) {
+    const chosenBy = new Set(alternatives.flatMap(({ attributes }) => attributes.map(({ name }) => name)));
+    const text = bindings.find(({ to }) => to.kind === 'attribute' && chosenBy.has(to.name) && !isOfPlatform(to.name));
+    if (text) lose({ name: text.to.name, span: text.nameSpan, tag, by: facts.name, file, isText: true });
+  }
+}
+
+const isOfPlatform = (name: string): boolean => isCommonAttribute(name.toLowerCase()) || platformAttributes.has(name.toLowerCase());
+
+/** What brings a directive of the framework into reach that takes a name. */
+export function bringing(name: string): string | undefined {
+  for (const { link } of adapters) for (const [by, names] of link.selectors?.directives ?? []) if (names.includes(name)) return by;
+  return undefined;
 }
 
 /** A directive on an element, with its members by the names that they have there. */

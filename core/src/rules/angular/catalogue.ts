@@ -16,11 +16,16 @@ export const angularWords: Readonly<Partial<Record<RuleId, Partial<Pick<Entry, '
           : `The compiler refuses the template: ${target} has no input ${given}, and ${prop} is not given.`,
   },
   'prop-unknown': {
-    consequence: ({ target, prop, text }) =>
-      text
-        ? `It stays a text on the element: ${target} never learns of ${prop}.`
-        : `The compiler refuses the template: neither ${target} nor its element has ${prop}.`,
-    fix: ({ target, prop }) => `Remove ${prop} here, or make it an input of ${target} and use it there.`,
+    consequence: ({ target, prop, text, element }) =>
+      element
+        ? `The compiler refuses the template: ${target} has no property ${prop}.`
+        : text
+          ? `It stays a text on the element: ${target} never learns of ${prop}.`
+          : `The compiler refuses the template: neither ${target} nor its element has ${prop}.`,
+    fix: ({ target, prop, element }) =>
+      element
+        ? `Write [attr.${prop}] where the attribute is meant, import the directive that takes it, or take it away.`
+        : `Remove ${prop} here, or make it an input of ${target} and use it there.`,
   },
   'two-way-half': {
     consequence: ({ target, prop, half = '' }) =>
@@ -47,11 +52,20 @@ export const angularWords: Readonly<Partial<Record<RuleId, Partial<Pick<Entry, '
       `Use ${prop} itself, take it over in ngOnChanges or by linkedSignal, or name it initial${(prop ?? '').charAt(0).toUpperCase()}${(prop ?? '').slice(1)} if ${state} is meant to go its own way.`,
   },
   'component-unknown': {
-    message: ({ owner, tag, near, forgotten }) =>
-      forgotten
-        ? `${owner} uses <${tag}>, which is ${forgotten}, and may not use it.`
-        : `${owner} uses <${tag}>, which nothing that it may use stands for${near ? `; <${near}> exists` : ''}.`,
-    consequence: ({ tag }) => `The compiler refuses the template: <${tag}> is not a known element.`,
+    message: ({ owner, tag, near, forgotten, as }) =>
+      as
+        ? `${owner} writes ${tag} for ${forgotten}, and may not use that.`
+        : forgotten
+          ? `${owner} uses <${tag}>, which is ${forgotten}, and may not use it.`
+          : `${owner} uses <${tag}>, which nothing that it may use stands for${near ? `; <${near}> exists` : ''}.`,
+    consequence: ({ tag, as, on }) =>
+      as === 'template'
+        ? `Nothing decides on it: what stands on it is never shown.`
+        : as === 'text'
+          ? `It stays a text on <${on}>, and does nothing.`
+          : as
+            ? `The compiler refuses the template: <${on}> has no property ${tag}.`
+            : `The compiler refuses the template: <${tag}> is not a known element.`,
     fix: ({ owner, tag, near, forgotten }) =>
       forgotten
         ? `Add ${forgotten} to the imports of ${owner}, or to those of the module that declares ${owner}.`

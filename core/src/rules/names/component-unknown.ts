@@ -76,6 +76,30 @@ function unreached(model: Model, { file, node }: Use, owner: Component): Found {
   };
 }
 
+/** A directive that exists and is not brought in, by what is written for it on an element. */
+function unreachedDirectives(model: Model, owner: Component): Found[] {
+  return (owner.facts.untaken ?? []).flatMap(({ name, span, tag, by, file, isStructural, isText }): Found[] => {
+    if (!by) return [];
+    const at = locate(owner.file, span);
+    const meant = file === undefined ? undefined : [...model.components.values()].find((one) => one.file === file && one.name === by);
+    const as = tag === name ? '' : isStructural ? 'template' : isText ? 'text' : 'property';
+    return [
+      {
+        rule: 'component-unknown',
+        component: owner.id,
+        subject: name,
+        at,
+        words: { owner: owner.name, tag: name, near: '', holder: '', forgotten: by, as, on: tag },
+        evidence: [
+          { at, text: `${owner.name} writes ${name}, which nothing that it may use takes.` },
+          ...(meant ? [{ at: locate(meant.file, meant.facts.nameSpan), text: `${by} stands here.` }] : []),
+        ],
+        touches: owner.id,
+      },
+    ];
+  });
+}
+
 /** The tags that selectors of components mean, with who has each. */
 const selectorsIn = remembered(
   (model: Model): ReadonlyMap<string, Component> =>
@@ -99,7 +123,8 @@ export const componentUnknown: Rule = {
     const names = [
       ...new Set([...model.components.values()].filter((one) => one.role !== 'root' && one.role !== 'route').map((one) => one.name)),
     ];
-    return [...model.usesBy.values()].flat().flatMap((use): Found[] => {
+    const directives = [...model.components.values()].flatMap((one) => (one.fileRole === 'source' ? unreachedDirectives(model, one) : []));
+    const uses = [...model.usesBy.values()].flat().flatMap((use): Found[] => {
       const owner = model.components.get(use.owner);
       const { target, node } = use;
       if (target.kind !== 'unresolved' || !target.undeclared || owner?.fileRole !== 'source' || node.asValue) return [];
@@ -146,5 +171,6 @@ export const componentUnknown: Rule = {
         },
       ];
     });
+    return [...uses, ...directives];
   },
 };

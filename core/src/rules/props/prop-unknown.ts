@@ -13,8 +13,23 @@ function isOfOtherRule({ target }: KnownUse, { to, direction }: Binding): boolea
   return to.kind !== 'prop' || (direction === 'two-way' && traitsOf(target).twoWay === 'event');
 }
 
-/** A use gives a prop that the component neither declares nor lets through. */
+/** A use gives a prop that the component neither declares nor lets through, or markup a property that its element does not have. */
 export const propUnknown: Rule = {
+  inComponent: (component) =>
+    (component.facts.untaken ?? [])
+      .filter((one) => !one.by)
+      .map(({ name, span, tag }): Found => {
+        const at = locate(component.file, span);
+        return {
+          rule: 'prop-unknown',
+          component: component.id,
+          subject: name,
+          at,
+          words: { target: `<${tag}>`, prop: name, text: '', element: 'yes' },
+          evidence: [{ at, text: `${component.name} gives ${name}, and nothing that it may use takes it.` }],
+          touches: component.id,
+        };
+      }),
   ofUse: (known) =>
     unknownBindings(known)
       .filter((binding) => !isOfOtherRule(known, binding))

@@ -253,6 +253,7 @@ function readDeclared(
     event: '$event',
     opens: (field) => ofClass.signals.has(field),
     pipes: [],
+    directives: [],
     named: new Map(),
     shown: new Set(),
     reading: new Set(),
@@ -318,6 +319,7 @@ function readDeclared(
   if (provides.length > 0) full.provisions = provides;
   if (view.length > 0) full.viewProvisions = view;
   if (markup.pipes.length > 0) full.pipesUsed = markup.pipes;
+  if (markup.directives.length > 0) full.directivesUsed = markup.directives;
   full.ofClass = { ...namesOf(ofClass), ...(ofClass.signals.size > 0 ? { opened: [...ofClass.signals] } : {}) };
   if (bases.length > 0) full.bases = bases;
   if (undeclared.length > 0) full.undeclared = undeclared;

@@ -1,4 +1,5 @@
 import type * as ng from '@angular/compiler';
+import { structural } from '../directives';
 import type * as t from '@babel/types';
 import type { Binding, BindingTarget, KeyFact, NameFact, Reading, TemplateElement, TemplateNode, TemplateUse } from '../../../model/facts';
 import { defaultSlot, memberOf, slotKey } from '../../../model/member';
@@ -19,6 +20,8 @@ import { turned, type Turning } from './expressions';
 export type AngularMarkup = Markup & {
   readonly opens: (name: string) => boolean;
   readonly pipes: NameFact[];
+  /** Directives of the framework that stand on templates. */
+  readonly directives: NameFact[];
   /** Templates by the names that markup gives them. */
   readonly named: Map<string, ng.TmplAstTemplate>;
   /** Those that are shown by their names: they do not stand where they are written. */
@@ -136,7 +139,10 @@ function readElement(markup: AngularMarkup, node: ng.TmplAstElement, scope: Scop
   const children = readNodes(markup, node.children, inner);
   const { name } = node;
   if (name === 'ng-container') return [fragment(span, children)];
-  if (routeOutlet.test(name)) return [outletUse(name, span)];
+  if (routeOutlet.test(name)) {
+    markup.directives.push({ name, span: placeOf(node.startSourceSpan) });
+    return [outletUse(name, span)];
+  }
   const nameSpan = { start: span.start + 1, end: span.start + 1 + name.replace(/^:\w+:/, '').length };
   const element: Writable<TemplateElement> = {
     kind: 'element',
@@ -181,7 +187,7 @@ const tags = /^(?:input|textarea|select)$/;
 
 /** The attributes, properties and listeners of an element. */
 function bindingsOf(markup: AngularMarkup, node: ng.TmplAstElement | ng.TmplAstTemplate, scope: Scope): Binding[] {
-  const tag = node instanceof compiler().TmplAstElement ? node.name : 'ng-template';
+  const tag = node instanceof compiler().TmplAstElement ? node.name : templateTag;
   const all = [
     ...node.attributes.map((one) => ({ at: one.sourceSpan.start.offset, make: () => constant(markup, one) })),
     ...node.inputs
@@ -217,6 +223,16 @@ const twoWay = 5;
 function writtenIn({ text }: Markup, span: Span): string {
   return /^[^\s=>]+/.exec(text.slice(span.start, span.end))?.[0] ?? '';
 }
+
+const templateTag = 'ng-template';
+
+/** Whether elements of a tag have a property, by the list that the compiler itself asks. */
+function hasProperty(tag: string, name: string): boolean {
+  const schema = (platformSchema ??= new (compiler().DomElementSchemaRegistry)());
+  return schema.hasProperty(tag, schema.getMappedPropName(name), []);
+}
+
+let platformSchema: ng.DomElementSchemaRegistry | undefined;
 
 function boundOf(markup: AngularMarkup, given: ng.TmplAstBoundAttribute, scope: Scope, tag: string): Binding[] {
   const { body } = markup;
@@ -255,6 +271,7 @@ function boundOf(markup: AngularMarkup, given: ng.TmplAstBoundAttribute, scope: 
     delete binding.constant;
   }
   if (kind === 'attribute' && !isModel) binding.asAttribute = 'text';
+  if (kind === 'property' && tag !== templateTag && !hasProperty(tag, given.name)) binding.foreign = given.name;
   return [binding];
 }
 
@@ -308,6 +325,8 @@ const isStructural = (node: ng.TmplAstTemplate): boolean => node.templateAttrs.l
 
 /** `*ngIf`, `*ngFor` and others of their kind, and templates that something shows by a name. */
 function readTemplate(markup: AngularMarkup, node: ng.TmplAstTemplate, scope: Scope): TemplateNode[] {
+  for (const one of [...node.templateAttrs, ...(isStructural(node) ? [] : node.inputs)])
+    if (structural.has(one.name)) markup.directives.push({ name: one.name, span: placeOf(one.keySpan ?? one.sourceSpan) });
   const condition = attributeOf(node, 'ngIf');
   if (condition) return readCondition(markup, node, condition, scope);
   const list = attributeOf(node, 'ngForOf');
