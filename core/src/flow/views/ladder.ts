@@ -45,12 +45,14 @@ export const rungLimit = 1500;
 export function draftOf(graph: Graph, step: Step, was: string): Draft {
   const frame = graph.frames[step.frame];
   const caller = frame?.kind === 'hook' ? frame.component?.name : undefined;
+  // What is no component has no name that people know: the file has.
+  const isNamed = frame !== undefined && frame.kind !== 'module' && (frame.kind === 'hook' || frame.component?.role === 'component');
   return {
     kind: step.kind,
     how: step.how,
     place: frame?.place ?? -1,
     ...(frame?.component ? { component: frame.component.id } : {}),
-    who: frame?.kind === 'module' ? (frame.file.split('/').at(-1) ?? frame.file) : (frame?.name ?? ''),
+    who: isNamed ? frame.name : step.at.file.slice(step.at.file.lastIndexOf('/') + 1),
     ...(caller === undefined ? {} : { within: caller }),
     code: [step.at],
     name: arrivalName(graph, step),

@@ -73,7 +73,11 @@ function AnswersPart({ projectId, answer }: Props) {
   return (
     <>
       <h3>Who answers here</h3>
-      <p>{answering ? `${answering.name} answers for ${answers.context}.` : none}</p>
+      <p>
+        {answering
+          ? `${answering.name === 'above the page' ? 'Something above the page' : answering.name} answers for ${answers.context}.`
+          : none}
+      </p>
       <ol className="asked" aria-label={`Who is asked for ${answers.context}`}>
         {answers.chain.map((one, index) => (
           <li key={`${index}`} className={one.provides}>
