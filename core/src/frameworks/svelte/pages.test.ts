@@ -51,10 +51,10 @@ describe('pages that stand in files by their names', () => {
     if (!spot) throw new Error('no data');
     expect(traceLines(traceOf(ways, spot, 'comes'))).toEqual([
       'LockIdPage owns data',
-      '  <page /locks/[lockId]> passes data',
-      '  <page /locks/[lockId]> owns data | asked loader load of src/routes/+layout.server.ts',
-      '<page /locks/[lockId]> passes data',
-      '<page /locks/[lockId]> owns data | asked loader load of src/routes/(board)/locks/[lockId]/+page.ts',
+      '  +page.svelte passes data',
+      '  +layout.server.ts owns data | asked loader load of src/routes/+layout.server.ts',
+      '+page.svelte passes data',
+      '+page.ts owns data | asked loader load of src/routes/(board)/locks/[lockId]/+page.ts',
     ]);
   });
 });
