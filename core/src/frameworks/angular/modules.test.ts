@@ -114,19 +114,23 @@ describe('what an element is given, and who takes it', () => {
   });
 
   const lost: readonly [template: string, said: readonly string[], uses?: readonly string[]][] = [
-    ['<p [hint]="x">y</p>', ['component-unknown hint: App writes hint for Hint, and may not use that.']],
-    ['<p hint="a">y</p>', ['component-unknown hint: App writes hint for Hint, and may not use that.']],
-    ['<p *hint="x">y</p>', ['component-unknown hint: App writes hint for Hint, and may not use that.']],
+    ['<p [hint]="x">y</p>', ['component-unknown hint: App writes hint, and nothing that it may use takes it: that would need Hint.']],
+    ['<p hint="a">y</p>', ['component-unknown hint: App writes hint, and nothing that it may use takes it: that would need Hint.']],
+    ['<p *hint="x">y</p>', ['component-unknown hint: App writes hint, and nothing that it may use takes it: that would need Hint.']],
     ['<p [colr]="x">y</p>', ['prop-unknown colr: <p> is given colr, and does not take it.']],
-    ['<p *ngIf="x">y</p>', ['component-unknown ngIf: App writes ngIf for NgIf, and may not use that.'], ['NgClass']],
+    [
+      '<p *ngIf="x">y</p>',
+      ['component-unknown ngIf: App writes ngIf, and nothing that it may use takes it: that would need NgIf.'],
+      ['NgClass'],
+    ],
     [
       '<input [(ngModel)]="x" />',
-      ['component-unknown ngModel: App writes ngModel for FormsModule, and may not use that.'],
+      ['component-unknown ngModel: App writes ngModel, and nothing that it may use takes it: that would need FormsModule.'],
       ['ReactiveFormsModule', 'Hint'],
     ],
     [
       '<form [formGroup]="x"></form>',
-      ['component-unknown formGroup: App writes formGroup for ReactiveFormsModule, and may not use that.'],
+      ['component-unknown formGroup: App writes formGroup, and nothing that it may use takes it: that would need ReactiveFormsModule.'],
       ['FormsModule'],
     ],
     [
@@ -160,6 +164,15 @@ describe('applications of modules', () => {
     expect(model.pages.map(({ name, path }) => `${name} ${path}`)).toEqual(['LockPage /locks']);
     expect(rows(model, treeOf(model, 'LockPage'))).toBe(whole);
     expect(faultsOf(application(ways))).toEqual([]);
+  });
+
+  test('what no group declares may see anything, where parts are declared by groups', () => {
+    const files = application();
+    const loose = declared('loose', 'template: \'<b *ngIf="x" [colr]="x"></b>\'', 'export class Loose { x = 1; }');
+    const named = (text: string): string => text.replaceAll(' standalone: false,', '');
+    const older = Object.fromEntries(Object.entries({ ...files, 'src/loose.ts': loose }).map(([file, text]) => [file, named(text)]));
+    expect(faultsOf(older)).toEqual([]);
+    expect(faultsOf({ ...files, 'src/loose.ts': named(loose) })).toEqual(['component-unknown ngIf', 'prop-unknown colr']);
   });
 
   test('a template that is imported by a name', () => {

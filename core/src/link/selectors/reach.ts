@@ -123,6 +123,11 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
       for (const facts of into.selected.keys()) if (!declaring.has(facts)) declaring.set(facts, group);
     }
 
+  // Where a group declares what does not say that it is no part of one, such is the rule of the project's version.
+  const isByGroups = [...declaring.keys()].some(
+    (one) => 'selected' in one && one.selected !== undefined && one.selected.isAlone === undefined,
+  );
+
   const ofGroup = new Map<Group, Reach>();
   const reachOfGroup = (group: Group): Reach => {
     const found = ofGroup.get(group);
@@ -146,7 +151,7 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
     };
     for (const name of selected?.uses ?? []) bring(into, file, name, 0);
     // What is of a group that cannot be found may see whatever that brings.
-    if (selected?.isAlone === false && !group) into.isOpen = true;
+    if (!group && (selected?.isAlone ?? !isByGroups) === false) into.isOpen = true;
     return { selected: [...into.selected.values()], pipes: into.pipes, taken: into.taken, isOpen: into.isOpen };
   };
 

@@ -54,7 +54,7 @@ export const angularWords: Readonly<Partial<Record<RuleId, Partial<Pick<Entry, '
   'component-unknown': {
     message: ({ owner, tag, near, forgotten, as }) =>
       as
-        ? `${owner} writes ${tag} for ${forgotten}, and may not use that.`
+        ? `${owner} writes ${tag}, and nothing that it may use takes it: that would need ${forgotten}.`
         : forgotten
           ? `${owner} uses <${tag}>, which is ${forgotten}, and may not use it.`
           : `${owner} uses <${tag}>, which nothing that it may use stands for${near ? `; <${near}> exists` : ''}.`,
@@ -62,7 +62,7 @@ export const angularWords: Readonly<Partial<Record<RuleId, Partial<Pick<Entry, '
       as === 'template'
         ? `Nothing decides on it: what stands on it is never shown.`
         : as === 'text'
-          ? `It stays a text on <${on}>, and does nothing.`
+          ? `It stays a text on <${on}>: no directive is made for it.`
           : as
             ? `The compiler refuses the template: <${on}> has no property ${tag}.`
             : `The compiler refuses the template: <${tag}> is not a known element.`,
