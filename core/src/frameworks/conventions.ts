@@ -78,4 +78,6 @@ export type LinkConventions = {
   readonly routerFiles?: RegExp;
   /** Whether a name of a package gives the route that is shown. */
   readonly givesRoute?: (module: string, name: string) => boolean;
+  /** The members by which that gives the parameters of its address, where these are others than `params` alone. */
+  readonly routeParams?: RegExp;
 };

@@ -63,6 +63,7 @@ export const angular: Adapter = {
     },
     plainBases: { modules: /^@angular\//, names: /^$/ },
     givesRoute: (module, name) => module === '@angular/router' && name === 'ActivatedRoute',
+    routeParams: /^(?:params|paramMap)$/,
   },
   traits: {
     markup: 'blocks',

@@ -49,9 +49,10 @@ function paramsRead(model: Model, { facts, file, framework }: Component): Span |
     const meant = model.named(file, source);
     return meant.kind === 'outside' && adapterOf(framework).link.givesRoute?.(meant.module, meant.name);
   });
+  const { routeParams = /^params$/ } = adapterOf(framework).link;
   return indexOf(facts)
     .sinks.get(at)
-    ?.find(({ reading }) => reading.path.some((one) => /^(?:params|paramMap)$/.test(one)))?.reading.span;
+    ?.find(({ reading }) => reading.path.some((one) => routeParams.test(one)))?.reading.span;
 }
 
 /** What a page lives from that only its route gives, and where it takes it. */
