@@ -10,9 +10,24 @@ export type { Rung } from './views/ladder';
 export { type Question, questions, type Short, type Trace, traceOf } from './views/trace';
 export { isListenerId, type Listener, listenerAt, listenerId, listenerOf, listenersOf, listenerSubject } from './views/listener';
 export { whatHappens } from './views/happens';
+export { type Derivation, derivationOf, type DerivesRow, type DerivesStrand, type RowGroup, rowGroups } from './views/derives';
+export { derivationText, groupWords } from './views/derives/text';
+export { stepWord } from './views/derives/words';
+export type { LinkHow } from './views/derives/links';
 export { type Impact, impactOf } from './views/impact';
 export { type Answer, type Asked, whoAnswers } from './views/answers';
-export { fileOfSubject, spotAt, spotOf, type Subject, type SubjectId, subjectId, type SubjectKind, subjectOf } from './views/subject';
+export {
+  bodyOf,
+  fileOfSubject,
+  isBodyId,
+  spotAt,
+  spotOf,
+  type Subject,
+  type SubjectId,
+  subjectId,
+  type SubjectKind,
+  subjectOf,
+} from './views/subject';
 export { rungText } from './views/rung-text';
 export { commonOwner } from './views/owner';
 export { ladderLines, type LadderLine, type LaneMarks } from './views/fans';

@@ -2,6 +2,7 @@ import type {
   Answer,
   Comparison,
   ComponentId,
+  Derivation,
   Finding,
   FilePath,
   Merged,
@@ -134,6 +135,19 @@ export type TraceAnswer = {
   readonly answers?: Answer;
   /** Who changes what it comes from, in short. */
   readonly writers: readonly { readonly who: string; readonly says: string; readonly kind: string; readonly code: CodeLine }[];
+  readonly text: string;
+};
+
+/** What derives from what in a component, a hook or a module, at a place of a page. */
+export type DerivationAnswer = {
+  readonly page: PageEntry;
+  readonly derivation: Derivation;
+  /** The steps to its place; absent for what stands at none. */
+  readonly place?: string;
+  /** The row of the value that was asked for; absent where it was asked for as a whole. */
+  readonly asked?: number;
+  /** The 1-based line of each row. */
+  readonly lines: readonly number[];
   readonly text: string;
 };
 

@@ -1,8 +1,11 @@
 import {
   acceptedInSource,
+  bodyOf,
   check,
   type ComponentId,
   type Decisions,
+  derivationOf,
+  derivationText,
   type FileFacts,
   type FilePath,
   type Figures,
@@ -76,6 +79,7 @@ import type {
   AlikeAnswer,
   CardAnswer,
   ComparedAnswer,
+  DerivationAnswer,
   Excerpt,
   FindingView,
   PageEntry,
@@ -591,6 +595,31 @@ const analyst = {
     }
     const found = findSubject(held, pageId, subject, place);
     return found && { page: pageEntry(held, found.page), ...(await answerTrace(held.model, found, found.what, question, textIn)) };
+  },
+
+  /** What derives from what where a value is declared, or in a component or a module as a whole; undefined where the project has none of that name. */
+  async derivation(
+    projectId: string,
+    pageId: string | undefined,
+    subject: SubjectId,
+    place: string | undefined,
+  ): Promise<DerivationAnswer | undefined> {
+    const held = await ensure(projectId);
+    const found = findOn(held, fileOfSubject(subject), pageId, place, (graph, at) => bodyOf(graph, subject, at));
+    if (!found) return undefined;
+    const { what: frame, paths, ways } = found;
+    const texts = await textsOf(held, [frame.file, ...(frame.component?.facts.files ?? [])]);
+    const derivation = derivationOf(ways.graph, frame, new Map([...texts].map(([file, { text }]) => [file, text])));
+    const asked = derivation.rows.findIndex((row) => row.subject === subject);
+    const path = paths[frame.place];
+    return {
+      page: pageEntry(held, found.page),
+      derivation,
+      ...(path === undefined ? {} : { place: path }),
+      ...(asked < 0 ? {} : { asked }),
+      lines: derivation.rows.map(({ at }) => lineAt(texts.get(at.file)?.starts ?? [0], at.start)),
+      text: derivationText(derivation),
+    };
   },
 
   /** What stands at an offset of a file, as the subject of a trace; undefined where nothing is named there. */

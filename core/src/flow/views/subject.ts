@@ -127,11 +127,28 @@ function callOrdinal(graph: Graph, frame: Frame): string {
 export function spotOf(graph: Graph, id: SubjectId, place: PlaceIndex = -1): Spot | undefined {
   const [home = '', ...rest] = id.split('~');
   const own = rest.pop();
+  const frame = own === undefined ? undefined : frameNamed(graph, home, rest, place);
+  const found = frame && own !== undefined ? valueWith(frame, own) : undefined;
+  return frame && found && { frame: frame.index, ...found };
+}
+
+/** Whether an id names a body as a whole, and no value of it. */
+export const isBodyId = (id: SubjectId): boolean => !id.includes('~');
+
+/** The body that an id names, or that the value is of that it names; found as `spotOf` does. */
+export function bodyOf(graph: Graph, id: SubjectId, place: PlaceIndex = -1): Frame | undefined {
+  const spot = spotOf(graph, id, place);
+  if (spot) return graph.frames[spot.frame];
+  const [home = '', ...hooks] = id.split('~');
+  return frameNamed(graph, home, hooks[0]?.startsWith('!') ? [] : hooks, place);
+}
+
+function frameNamed(graph: Graph, home: string, hooks: readonly string[], place: PlaceIndex): Frame | undefined {
   const mark = home.lastIndexOf('#');
   const [file, component] = [home.slice(0, mark), home.slice(mark + 1)];
-  if (own === undefined || mark < 0) return undefined;
+  if (mark < 0) return undefined;
   let frame = component === '' ? graph.moduleFrame(file) : homeFrame(graph, file, component, place);
-  for (const hook of rest) {
+  for (const hook of hooks) {
     if (!frame) return undefined;
     const [name = '', count = '0'] = hook.split(':');
     const from = frame;
@@ -141,9 +158,7 @@ export function spotOf(graph: Graph, id: SubjectId, place: PlaceIndex = -1): Spo
     const call: number | undefined = calls[Number(count)];
     frame = call === undefined ? undefined : graph.hookFrame(from.index, call);
   }
-  if (!frame) return undefined;
-  const found = valueWith(frame, own);
-  return found && { frame: frame.index, ...found };
+  return frame;
 }
 
 function homeFrame(graph: Graph, file: FilePath, component: string, place: PlaceIndex): Frame | undefined {

@@ -1,13 +1,11 @@
-import { type Question, questions, subjectWords } from '@liana/core';
-import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { type Question, subjectWords } from '@liana/core';
 import type { Excerpt, SubjectEntry, Summary, TraceAnswer } from '../../analysis/answers';
-import { Toggle } from '../../parts/controls/Toggle';
 import { useTraceName } from '../../parts/useTraceName';
 import { useUrlParams } from '../../parts/useUrlParams';
 import { subjectColour } from './colours';
 import { InShort } from './InShort';
 import { Ladder } from './Ladder';
+import { askWords, Questions } from './Questions';
 import { type TraceChange, type TraceState, withTrace } from './state';
 import { SubjectList } from './SubjectList';
 
@@ -20,18 +18,9 @@ type Props = {
   whole: Excerpt | undefined;
 };
 
-const asks: Readonly<Record<Question, string>> = {
-  goes: 'Where it goes',
-  comes: 'Where it comes from',
-  changes: 'What changes it',
-  impact: 'If it changes',
-  happens: 'What happens',
-};
-
 /** One value or event, followed from rung to rung. */
 export function TraceView({ project, summary, state, answer, subjects, whole }: Props) {
   const [, change] = useUrlParams();
-  const [said, setSaid] = useState('');
   const trace = useTraceName(project.id, answer?.page.id);
 
   if (!answer) {
@@ -45,38 +34,17 @@ export function TraceView({ project, summary, state, answer, subjects, whole }: 
   const { subject } = answer.trace;
   const colour = subjectColour(subject.kind);
   const go = (next: TraceChange, replace = false): void => change((before) => withTrace(before, next), { replace });
-  const copy = (text: string, what: string): void => {
-    navigator.clipboard.writeText(text).then(
-      () => setSaid(`${what} copied.`),
-      () => setSaid('The browser did not allow copying.'),
-    );
-  };
   return (
     <>
-      <div className="controls">
-        <div role="group" aria-label="Question" style={{ display: 'contents' }}>
-          {(subject.kind === 'listener' ? (['happens'] as const) : questions).map((one) => (
-            <Toggle
-              key={one}
-              isOn={answer.trace.question === one}
-              onToggle={() => go({ ask: one === 'goes' ? undefined : one, rung: undefined, wide: undefined, open: undefined })}
-            >
-              {asks[one]}
-            </Toggle>
-          ))}
-        </div>
-        <span className="trace-end">
-          <span role="status">{said}</span>
-          <Button size="small" onClick={() => copy(answer.text, 'Trace')}>
-            Copy as text
-          </Button>
-          <Button size="small" onClick={() => copy(window.location.href, 'Link')}>
-            Copy link
-          </Button>
-        </span>
-      </div>
+      <Questions
+        ask={answer.trace.question}
+        isListener={subject.kind === 'listener'}
+        text={answer.text}
+        what="Trace"
+        onAsk={(ask) => go({ ask, rung: undefined, wide: undefined, open: undefined })}
+      />
       <div className="work-area">
-        <section className="sheet trace-sheet" aria-label={`${asks[answer.trace.question]}: ${subject.name}`}>
+        <section className="sheet trace-sheet" aria-label={`${askWords[answer.trace.question]}: ${subject.name}`}>
           <header className="trace-head">
             <h1 style={{ color: colour }}>{subject.name}</h1>
             <p className="mono">

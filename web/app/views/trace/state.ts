@@ -1,4 +1,7 @@
-import { type Question, questions, type SubjectId } from '@liana/core';
+import { isBodyId, type Question, questions, type SubjectId } from '@liana/core';
+
+/** What the view can be asked: a question about a value, or what derives from what in all that it is declared with. */
+export type TraceAsk = Question | 'derives';
 
 /** What the trace view shows, as it stands in the URL. */
 export type TraceState = {
@@ -7,10 +10,10 @@ export type TraceState = {
   readonly of: SubjectId | undefined;
   /** The place whose value is meant, by the steps to it; absent for the first that fits. */
   readonly at: string | undefined;
-  readonly ask: Question;
+  readonly ask: TraceAsk;
   /** Folded fans that are open, by their keys. */
   readonly open: ReadonlySet<string>;
-  /** The chosen rung. */
+  /** The chosen rung or row. */
   readonly rung: number | undefined;
   /** The rung whose whole component is shown. */
   readonly wide: number | undefined;
@@ -23,11 +26,13 @@ function numberOf(text: string | null): number | undefined {
 /** Reads the state out of the URL. Whatever is not understood counts as not said. */
 export function parseTraceState(params: URLSearchParams): TraceState {
   const ask = params.get('ask');
+  const of = params.get('of') || undefined;
+  const isOfBody = ask === 'derives' || (of !== undefined && isBodyId(of));
   return {
     page: params.get('page') ?? undefined,
-    of: params.get('of') || undefined,
+    of,
     at: params.get('at') ?? undefined,
-    ask: questions.find((one) => one === ask) ?? 'goes',
+    ask: isOfBody ? 'derives' : (questions.find((one) => one === ask) ?? 'goes'),
     open: new Set((params.get('open') ?? '').split('|').filter(Boolean)),
     rung: numberOf(params.get('rung')),
     wide: numberOf(params.get('wide')),
@@ -47,7 +52,7 @@ export function withTrace(params: URLSearchParams, change: TraceChange): URLSear
 }
 
 /** The address of a trace. */
-export function traceLink(projectId: string, page: string | undefined, of: SubjectId, at: string | undefined, ask?: Question): string {
+export function traceLink(projectId: string, page: string | undefined, of: SubjectId, at: string | undefined, ask?: TraceAsk): string {
   const params = withTrace(new URLSearchParams(), { page, of, at, ask });
   return `/projects/${projectId}/trace?${params}`;
 }

@@ -124,7 +124,8 @@ function PlacePart({
         {card.declared.file} · line {line}
       </div>
       <p>
-        {placedWords(card)} {part && <Link to={`/projects/${projectId}/carve?part=${part}`}>Its part on the page</Link>}
+        {placedWords(card)} <Link to={traceLink(projectId, page, card.component, at, 'derives')}>What derives from what</Link>{' '}
+        {part && <Link to={`/projects/${projectId}/carve?part=${part}`}>Its part on the page</Link>}
       </p>
       <Entries
         title="Props"
