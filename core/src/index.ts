@@ -35,6 +35,7 @@ export {
 export {
   type Answer,
   type Asked,
+  asTaken,
   bodyOf,
   type Derivation,
   derivationOf,

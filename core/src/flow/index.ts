@@ -35,7 +35,7 @@ export { questionWords, subjectWords, traceText } from './views/trace-text';
 export { carrierOf, channelKeys, channelsOf, type Hearer, reaches, type Sender } from './steps/channels';
 export { runsOnHearing } from './steps/forward';
 export { eventNames, type Naming, uncalled } from './steps/event-names';
-export { isPutTogether, nameInModule } from './graph/stores';
+export { asTaken, isPutTogether, nameInModule } from './graph/stores';
 export { contextName } from './views/strands/contexts';
 export {
   framesAt,

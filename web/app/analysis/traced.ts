@@ -1,4 +1,5 @@
 import {
+  asTaken,
   type FilePath,
   fileRole,
   type Graph,
@@ -21,7 +22,6 @@ import {
   type Trace,
   traceOf,
   traceText,
-  valueOf,
   type FlowQueries,
   whoAnswers,
 } from '@liana/core';
@@ -83,8 +83,8 @@ export async function shownTrace({ ways, paths }: Answering, trace: Trace, textO
 }
 
 function answerFor(model: Model, graph: Graph, spot: Spot): TraceAnswer['answers'] {
-  const value = valueOf(graph, spot);
   const frame = graph.frames[spot.frame];
+  const value = frame?.body.values[asTaken(frame.body, spot.value)];
   if (value?.kind !== 'context' || value.source === undefined || !frame) return undefined;
   const meant = graph.named(frame, value.source);
   return meant.kind === 'context' ? whoAnswers(model, graph.tree, frame.place, meant.id) : undefined;

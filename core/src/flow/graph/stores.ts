@@ -1,4 +1,4 @@
-import type { BodyFacts } from '../../model/facts';
+import type { BodyFacts, ValueFact } from '../../model/facts';
 
 /** A store that holds nothing but states of its module, and what is computed from them: each of these has a way of its own. */
 export function isPutTogether({ values, actions }: BodyFacts, store: number): boolean {
@@ -17,3 +17,23 @@ export function nameInModule({ values }: BodyFacts, index: number): string {
   const store = values.find((one) => one.kind === 'store' && one.from.some((from) => from.value === index && from.held));
   return store === undefined ? name : `${store.name}.${name}`;
 }
+
+/**
+ * What is asked for by a class of the project stands twice among the values of a body: as what is taken from above, and
+ * as the class itself, by which its members are read. Gives the first for the second; all else as it is.
+ */
+export function asTaken({ values }: BodyFacts, index: number): number {
+  const value = values[index];
+  const taken = value?.kind === 'module' ? twinOf(values, value, 'context') : -1;
+  return taken < 0 ? index : taken;
+}
+
+/** The other way round: the class itself for what is taken from above. */
+export function asHeld({ values }: BodyFacts, index: number): number {
+  const value = values[index];
+  const held = value?.kind === 'context' ? twinOf(values, value, 'module') : -1;
+  return held < 0 ? index : held;
+}
+
+const twinOf = (values: BodyFacts['values'], { name, span }: ValueFact, kind: ValueFact['kind']): number =>
+  values.findIndex((one) => one.kind === kind && one.name === name && one.span.start === span.start);

@@ -5,6 +5,7 @@ import { covers, type FilePath, type Location } from '../../model/span';
 import type { PlaceIndex } from '../../model/tree';
 import { type Frame, type Graph, isReadFrom, type Spot, valueOf } from '../graph/frames';
 import { nameOf } from '../steps/step';
+import { asHeld, asTaken } from '../graph/stores';
 import { codeAt, givenTo } from '../graph/targets';
 
 /**
@@ -70,13 +71,14 @@ export function isEvent(graph: Graph, spot: Spot): boolean {
 export function subjectOf(graph: Graph, spot: Spot): Subject {
   const frame = graph.frames[spot.frame];
   const value = valueOf(graph, spot);
+  const taken = frame?.body.values[asTaken(frame.body, spot.value)];
   const kind = !value
     ? 'value'
     : isEvent(graph, spot) && value.kind !== 'function'
       ? 'event'
       : frame?.kind === 'module' && (value.kind === 'state' || value.kind === 'store')
         ? 'store'
-        : kinds[value.kind];
+        : kinds[taken?.kind ?? value.kind];
   return {
     id: subjectId(graph, spot),
     name: nameOf(graph, spot),
@@ -105,7 +107,8 @@ export function subjectId(graph: Graph, spot: Spot): SubjectId {
     at = caller;
   }
   const part = spot.track.map((one) => `.${one}`).join('');
-  const own = `${frame.body.values[spot.value]?.name ?? ''}${ordinal(frame, spot.value)}${part}`;
+  const value = asHeld(frame.body, spot.value);
+  const own = `${frame.body.values[value]?.name ?? ''}${ordinal(frame, value)}${part}`;
   return [`${at.file}#${at.kind === 'module' ? '' : at.name}`, ...hooks, own].join('~');
 }
 

@@ -12,6 +12,7 @@ import { type Draft, draftOf, numbered, type Rung } from './ladder';
 import { commonOwner } from './owner';
 import { isEvent, type Subject, subjectOf } from './subject';
 import type { Step } from '../steps/step';
+import { asTaken } from '../graph/stores';
 import { codeAt } from '../graph/targets';
 import type { FlowQueries } from '../steps/queries';
 
@@ -53,7 +54,7 @@ export function traceOf(ways: FlowQueries, spot: Spot, question: Question): Trac
     else followAll(ways, start, spot, ways.onward);
   } else if (question === 'comes') {
     if (event) eventComes(ways, start, spot);
-    else followAll(ways, start, spot, (at) => ways.back(at).map(endedWhereItDecides));
+    else hangSources(ways, start, spot);
   } else if (question === 'changes') {
     if (event) eventComes(ways, start, spot);
     else hangAllWriters(ways, start, spot);
@@ -154,6 +155,19 @@ function hangAllWriters(ways: FlowQueries, start: Draft, spot: Spot): void {
         );
     }
   }
+}
+
+/** Where a value comes from: of what is taken from above, who gives it; where nobody is seen to, what that is. */
+function hangSources(ways: FlowQueries, start: Draft, spot: Spot): void {
+  const body = ways.graph.frames[spot.frame]?.body;
+  const taken = body ? asTaken(body, spot.value) : spot.value;
+  const back = (at: Spot): Step[] => ways.back(at).map(endedWhereItDecides);
+  const seen = new Set<string>();
+  if (taken !== spot.value) {
+    followAll(ways, start, { ...spot, value: taken, track: [] }, back, seen);
+    if (start.below.some((one) => one.kind === 'provides' || one.below.some(({ kind }) => kind === 'provides'))) return;
+  }
+  followAll(ways, start, spot, back, seen);
 }
 
 /** A condition, or what a list is filtered by, is told and not followed: the value does not come from there. */

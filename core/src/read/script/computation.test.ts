@@ -6,7 +6,12 @@ function computed(marked: string): { text: string; steps: string[] } | undefined
   const at = marked.indexOf('|');
   const text = marked.replace('|', '');
   const found = computationAfter(text, at);
-  return found && { text: text.slice(found.at.start, found.at.end), steps: found.steps.map(({ does, name, says }) => `${does} ${name}: ${says}`) };
+  return (
+    found && {
+      text: text.slice(found.at.start, found.at.end),
+      steps: found.steps.map(({ does, name, says }) => `${does} ${name}: ${says}`),
+    }
+  );
 }
 
 describe('what a name is declared to hold', () => {
@@ -44,7 +49,10 @@ describe('what a computation does, step by step', () => {
     ['rows.map((row) => name(row))', ['computes map: `name(row)` of each `row`']],
     ['rows.map(name)', ['computes map: what `rows.map(name)` gives']],
     ['this.store.find(id)', ['computes find: what `store.find(id)` gives']],
-    ['useMemo(() => rows.filter((row) => row.late).length, [rows])', ['passes filter: only those for which `row.late`', 'narrows length: how many there are']],
+    [
+      'useMemo(() => rows.filter((row) => row.late).length, [rows])',
+      ['passes filter: only those for which `row.late`', 'narrows length: how many there are'],
+    ],
     ['computed(() => { const all = rows(); return all.length; })', ['narrows length: how many there are']],
     ['derived([a, b], ([$a, $b]) => $a + $b)', ['joins : `a`, `b`', 'computes : `$a + $b`']],
     ['late ? a : b', ['computes : `a` where `late`, else `b`']],
@@ -63,9 +71,22 @@ describe('what a computation does, step by step', () => {
         'starts : with `[]`',
       ],
     ],
-    ['combineLatest([a$, b$]).pipe(map(([a, b]) => a + b))', ['joins combineLatest: the latest of `a$`, `b$`, whenever one of them comes', 'computes map: `a + b` of each `[a, b]`']],
-    ['a$.pipe(withLatestFrom(b$), own())', ['joins withLatestFrom: each with the latest of `b$`', 'computes own: an operator that is not known here']],
-    ["a$.pipe(takeUntilDestroyed(), tap({ next: () => 1 }), catchError(() => of('`$&')))", ['ends takeUntilDestroyed: with what it is made in', 'does tap: `{ next: () => 1 }` for each, and passes it on as it is', "recovers catchError: where it fails, goes on with `of(''$&')`"]],
+    [
+      'combineLatest([a$, b$]).pipe(map(([a, b]) => a + b))',
+      ['joins combineLatest: the latest of `a$`, `b$`, whenever one of them comes', 'computes map: `a + b` of each `[a, b]`'],
+    ],
+    [
+      'a$.pipe(withLatestFrom(b$), own())',
+      ['joins withLatestFrom: each with the latest of `b$`', 'computes own: an operator that is not known here'],
+    ],
+    [
+      "a$.pipe(takeUntilDestroyed(), tap({ next: () => 1 }), catchError(() => of('`$&')))",
+      [
+        'ends takeUntilDestroyed: with what it is made in',
+        'does tap: `{ next: () => 1 }` for each, and passes it on as it is',
+        "recovers catchError: where it fails, goes on with `of(''$&')`",
+      ],
+    ],
   ])('%s', (text, expected) => {
     expect(computed(`const it| = ${text};`)?.steps).toEqual(expected);
   });

@@ -60,11 +60,19 @@ function ImpactPart({ answer }: { answer: TraceAnswer }) {
   );
 }
 
+/** A provider and the component that writes it are one line; the one that asks stands for itself. */
+function linesOf(chain: NonNullable<TraceAnswer['answers']>['chain']): typeof chain {
+  const provides = (at: number, place: number): boolean => chain[at]?.place === place && chain[at].provides !== 'not';
+  return chain.filter(({ place, provides: how }, at) => at === 0 || how !== 'not' || !(provides(at - 1, place) || provides(at + 1, place)));
+}
+
 /** Who is asked for a context, from the place up, and who answers. */
 function AnswersPart({ projectId, answer }: Props) {
   const { answers } = answer;
   if (!answers) return null;
   const answering = answers.chain.find((one) => one.provides === 'answers');
+  const lines = linesOf(answers.chain);
+  const next = lines.findIndex((one) => one.provides === 'beyond');
   const none = answers.sheltered
     ? 'Something above is made in a way that cannot be followed; it may provide it.'
     : answers.fallback === 'given'
@@ -79,7 +87,7 @@ function AnswersPart({ projectId, answer }: Props) {
           : none}
       </p>
       <ol className="asked" aria-label={`Who is asked for ${answers.context}`}>
-        {answers.chain.map((one, index) => (
+        {lines.map((one, index) => (
           <li key={`${index}`} className={one.provides}>
             <i aria-hidden="true">{one.provides === 'answers' ? '●' : one.provides === 'beyond' ? '○' : '·'}</i>
             {one.place >= 0 ? <Link to={treeLink(projectId, answer.page.id, answer.paths[one.place])}>{one.name}</Link> : one.name}
@@ -87,7 +95,7 @@ function AnswersPart({ projectId, answer }: Props) {
               {one.provides === 'answers'
                 ? 'provides it here, and answers'
                 : one.provides === 'beyond'
-                  ? 'provides it too, and would answer next'
+                  ? `provides it too${index === next ? ', and would answer next' : ''}`
                   : index === 0
                     ? 'asks'
                     : ''}

@@ -3,6 +3,7 @@ import { isListener, memberKeyOf } from '../../../model/given';
 import type { MemberKey } from '../../../model/member';
 import { walkTemplate } from '../../../model/walk';
 import type { Indexed } from '../../graph/sinks';
+import { asTaken } from '../../graph/stores';
 
 /**
  * Something of a body that a value comes from or goes to: a value, what one member of all props holds, an event that is
@@ -50,9 +51,9 @@ export function linksOf(body: Indexed): Links {
     building.knots.set(key, { kind: 'markup', node, nth });
     if (node.kind === 'repeat' && node.value !== undefined) items.set(node.value, key);
   });
-  const keyOf = (value: number): string => items.get(value) ?? valueKey(declaredAs(body, value));
+  const keyOf = (value: number): string => items.get(value) ?? valueKey(asTaken(body, value));
   body.values.forEach((_, value) => {
-    if (!items.has(value) && declaredAs(body, value) === value) building.knots.set(valueKey(value), { kind: 'value', value });
+    if (!items.has(value) && asTaken(body, value) === value) building.knots.set(valueKey(value), { kind: 'value', value });
   });
   const link = (from: string | undefined, to: string | undefined, how: LinkHow): void => {
     if (from === undefined || to === undefined || from === to) return;
@@ -139,15 +140,6 @@ export function linksOf(body: Indexed): Links {
       }
   }
   return { knots: building.knots, onward: building.onward };
-}
-
-/** What is asked for may be known twice by one name, as what answers and as what that is: the first of them is meant. */
-function declaredAs({ values }: Indexed, index: number): number {
-  const value = values[index];
-  if (value?.kind !== 'module') return index;
-  const { name, span } = value;
-  const asked = values.findIndex((one) => one.kind === 'context' && one.name === name && one.span.start === span.start);
-  return asked < 0 ? index : asked;
 }
 
 /** What markup shows, and what decides about it. */
