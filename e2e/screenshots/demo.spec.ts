@@ -42,12 +42,6 @@ test('the main views, from the demo', async ({ page }) => {
   await shot(page, 'projects');
 });
 
-test('another framework, from the demo', async ({ page }) => {
-  await page.goto('/demo?framework=vue');
-  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
-  await shot(page, 'tree-vue');
-});
-
 test('traces, from the demo', async ({ page }) => {
   await page.goto('/demo');
   await page.getByRole('link', { name: 'Trace', exact: true }).click();
@@ -57,9 +51,15 @@ test('traces, from the demo', async ({ page }) => {
   await page.getByRole('button', { name: 'If it changes' }).click();
   await expect(page.locator('.rung-row', { hasText: 'may show something new' }).first()).toBeVisible();
   await shot(page, 'trace-impact');
-  await page.goto(`${page.url().split('?')[0]}?of=${encodeURIComponent('src/roster/NoteField.tsx#NoteField~context')}&ask=comes`);
+  await page.goto('/demo?framework=angular');
+  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+  const trace = new URL(page.url()).pathname.replace(/tree$/, 'trace');
+  await page.goto(`${trace}?of=${encodeURIComponent('src/roster/shift-cell.ts#ShiftCell~keeper')}&ask=comes`);
   await expect(page.getByRole('heading', { name: 'Who answers here' })).toBeVisible();
   await shot(page, 'trace-answers');
+  await page.goto(`${trace}?of=${encodeURIComponent('src/pages/today-page.ts#TodayPage~byLock$')}&ask=derives`);
+  await expect(page.getByRole('heading', { name: 'What each step does' })).toBeVisible();
+  await shot(page, 'trace-derives');
 });
 
 test('carve, from the demo', async ({ page }) => {

@@ -50,6 +50,9 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.getByRole('button', { name: 'Whole component' }).click();
       await expect(page.locator('.cm-content')).toBeVisible();
       expect(await seriousOn(page)).toEqual([]);
+      await page.getByRole('button', { name: 'What derives from what' }).click();
+      await expect(page.locator('.derives-row[aria-current]')).toBeVisible();
+      expect(await seriousOn(page)).toEqual([]);
     });
 
     test('carve: before a page, with a plan, and in each panel', async ({ page }) => {

@@ -41,6 +41,30 @@ test.describe('a trace of the demo', () => {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('passages');
   });
 
+  test('what derives from what: rows, strands, steps, by mouse and by keyboard, with an address of its own', async ({ page }) => {
+    await page.getByRole('link', { name: 'passages TodayPage' }).click();
+    await page.getByRole('button', { name: 'What derives from what' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('TodayPage');
+    const chosen = page.locator('.derives-row[aria-current]');
+    await expect(chosen).toContainText('= useState(firstPassages)');
+    await expect(page.getByRole('complementary')).toContainText('Set by hand');
+    await page.locator('.derives-row', { hasText: 'locks.find' }).click();
+    await expect(page.getByRole('complementary')).toContainText('the first for which lock.id === selectedLock');
+    await expect(page).toHaveURL(/ask=derives.*rung=\d+/);
+    await page.locator('.derives').focus();
+    await page.keyboard.press('Home');
+    await expect(page.locator('.derives-row').first()).toHaveAttribute('aria-current', 'true');
+    await page.keyboard.press('ArrowDown');
+    await expect(page.locator('.derives-row').nth(1)).toHaveAttribute('aria-current', 'true');
+    await page.reload();
+    await expect(page.locator('.derives-row').nth(1)).toHaveAttribute('aria-current', 'true');
+    await page.locator('.derives-row', { hasText: 'locks.find' }).click();
+    await page.getByRole('button', { name: 'Where it comes from' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('selected');
+    await page.goBack();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('TodayPage');
+  });
+
   test('what happens on the event of an element, with an address of its own', async ({ page }) => {
     await page.getByRole('link', { name: 'submit on <form> PassageForm' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('submit on <form>');

@@ -443,7 +443,7 @@ function answersOf(of: string, model: Model, asked: readonly Asked[], lineOf: Li
     const frame = graph.frames[spot.frame];
     const value = valueOf(graph, spot);
     const meant = frame && value?.source !== undefined ? graph.named(frame, value.source) : undefined;
-    const answer = frame && meant?.kind === 'context' ? whoAnswers(model, graph.tree, frame.place, meant.id) : undefined;
+    const answer = frame && meant?.kind === 'context' ? whoAnswers(model, graph.tree, frame.place, meant.id, value?.asks) : undefined;
     if (!frame || !value || !answer) return '';
     const name = contextName(answer.context);
     const taker: RungEntry = {

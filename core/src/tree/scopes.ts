@@ -13,6 +13,16 @@ export function scopesAround({ providers }: Tree, innermost: number): Provider[]
   return found;
 }
 
+/**
+ * The scopes that a place may ask. A directive is answered by the component of its element, too, but not by what that
+ * keeps for its own markup.
+ */
+export function scopesFor(tree: Tree, place: Place): Provider[] {
+  const own = tree.places[elementOf(tree, place.index)];
+  if (!own || own === place) return scopesAround(tree, place.provider);
+  return scopesAround(tree, own.provider).filter((scope) => !(scope.ofMarkup && scope.owner === own.index));
+}
+
 /** Whether a place can ask a provider that stands around it: one that is asked by an event may be beyond a shadow root. */
 function isAsked(tree: Tree, place: Place | undefined, { withinRoot, owner }: Provider): boolean {
   if (!withinRoot || place?.element === undefined) return true;
@@ -21,38 +31,55 @@ function isAsked(tree: Tree, place: Place | undefined, { withinRoot, owner }: Pr
 
 /**
  * Who answers for a context within a scope, and who is beyond; nobody where it is not provided on the page. `place` is
- * who asks, where that is known: not all can be asked from everywhere.
+ * who asks, where that is known, and `asks` how far: not all can be asked from everywhere.
  */
-export function resolve(tree: Tree, innermost: number, context: SharedId, place?: Place): Resolution {
-  const asked = scopesAround(tree, innermost).filter((scope) => scope.context === context && isAsked(tree, place, scope));
-  // Elements are asked first, from the inside outward, and what stands around the whole of a route or the application after them.
-  const [answers, ...beyond] = asked.some(({ isAround }) => isAround)
-    ? [...asked.filter((one) => !one.isAround), ...asked.filter((one) => one.isAround)]
-    : asked;
+export function resolve(tree: Tree, innermost: number, context: SharedId, place?: Place, asks?: Take['asks']): Resolution {
+  const scopes = place ? scopesFor(tree, place) : scopesAround(tree, innermost);
+  const asked = inOrder(
+    tree,
+    scopes.filter(
+      (scope) =>
+        scope.context === context &&
+        isAsked(tree, place, scope) &&
+        (place === undefined || asks === undefined || isWithin(tree, place, scope, asks)),
+    ),
+  );
+  const [answers, ...beyond] = asked;
   return { ...(answers ? { answers } : {}), beyond };
 }
 
-/** The provider of a context that answers at a place: the innermost one around it that it can ask. */
-export function providerFor(tree: Tree, place: Place, context: SharedId, asks?: Take['asks']): Provider | undefined {
-  const { providers } = tree;
-  let around: Provider | undefined;
-  for (let scope = providers[place.provider]; scope; scope = providers[scope.outer]) {
-    if (scope.context !== context || !isAsked(tree, place, scope)) continue;
-    if (asks !== undefined && !isWithin(tree, place, scope, asks)) continue;
-    if (!scope.isAround) return scope;
-    around ??= scope;
+/**
+ * Elements are asked first, from the inside outward, and what stands around the whole of a route or the application after
+ * them. Of one element, what a directive provides stands in the place of what its component does, but for the markup of that.
+ */
+function inOrder(tree: Tree, scopes: readonly Provider[]): readonly Provider[] {
+  if (scopes.length < 2) return scopes;
+  const ordered = [...scopes.filter((one) => !one.isAround), ...scopes.filter((one) => one.isAround)];
+  for (let at = 1; at < ordered.length; at++) {
+    const [inner, outer] = [ordered[at - 1], ordered[at]];
+    if (!inner || !outer || inner.owner === outer.owner || inner.ofMarkup || inner.isAround || outer.isAround) continue;
+    if (tree.places[outer.owner]?.onHost !== undefined && elementOf(tree, outer.owner) === inner.owner)
+      [ordered[at - 1], ordered[at]] = [outer, inner];
   }
-  return around;
+  return ordered;
 }
 
+/** The provider of a context that answers at a place: the innermost one around it that it can ask. */
+export const providerFor = (tree: Tree, place: Place, context: SharedId, asks?: Take['asks']): Provider | undefined =>
+  resolve(tree, place.provider, context, place, asks).answers;
+
+/** Whether a question ends before what stands around the whole, so that not even a default answers it. */
+export const isBounded = (asks: Take['asks']): boolean => asks === 'self' || asks === 'host';
+
 /** Whether a provider lies within the bounds of a question: on the own element, up to the component whose markup it stands in, or not on the own element. */
-function isWithin(tree: Tree, place: Place, { owner, isAround }: Provider, asks: NonNullable<Take['asks']>): boolean {
+function isWithin(tree: Tree, place: Place, { owner, isAround, ofMarkup }: Provider, asks: NonNullable<Take['asks']>): boolean {
   const isOwn = elementOf(tree, owner) === elementOf(tree, place.index);
   if (asks === 'beyond') return !isOwn;
   if (isAround) return false;
   if (asks === 'self' || isOwn) return isOwn;
   const host = tree.places[place.index]?.owner ?? -1;
-  return tree.places[owner]?.owner === host || owner === host;
+  // Of the component whose markup it is, only what that keeps for its markup.
+  return owner === host ? ofMarkup === true : tree.places[owner]?.owner === host;
 }
 
 /** The innermost place that stands on the element of another: directives share theirs with what stands in them. */

@@ -7,6 +7,7 @@ import { useById } from '../model/lookup';
 import { traitsOf } from '../frameworks/registry';
 import { mountsTable, showsNextRoute } from '../frameworks/route-tags';
 import { isRouteUse, showing } from '../model/routes';
+import { contains } from '../model/span';
 import type { Writable } from '../model/writable';
 import { templateChildren } from '../model/walk';
 import { heardName, isHost } from './hosts';
@@ -19,7 +20,12 @@ export const placesLimit = 20_000;
 export const wholeLimit = 1_500;
 
 /** Content given to a slot, and where it was written. */
-type Content = { readonly nodes: readonly TemplateNode[]; readonly at: Position };
+type Content = {
+  readonly nodes: readonly TemplateNode[];
+  readonly at: Position;
+  /** It is written elsewhere than between the tags of what shows it. */
+  readonly isApart?: true;
+};
 
 /** What the place that owns a template was given for its slots. */
 type Given = { readonly contents: ReadonlyMap<MemberKey, Content>; readonly placed: Set<MemberKey> };
@@ -211,7 +217,7 @@ function fill(unfolding: Unfolding, outlet: Extract<TemplateNode, { kind: 'outle
   push(unfolding, content.nodes, {
     ...content.at,
     parent: at.parent,
-    provider: aroundContent(unfolding, at),
+    provider: content.isApart && traitsOf(at.body).contentAsksWhereWritten ? content.at.provider : aroundContent(unfolding, at),
     host: at.host,
     sheltered: at.sheltered || content.at.sheltered,
     repeats: at.repeats,
@@ -426,8 +432,10 @@ function givenBy(node: Extract<TemplateNode, { kind: 'use' }>, at: Position): Gi
   for (const binding of node.bindings) {
     const key = bindingKey(binding);
     if (key === undefined) continue;
-    if (binding.markup && binding.markup.length > 0) add(key, written(binding.markup));
-    else if (at.given.contents.size > 0) {
+    if (binding.markup && binding.markup.length > 0) {
+      const isApart = !binding.markup.some((one) => contains(node.span, one.span) && !contains(binding.span, one.span));
+      add(key, { ...written(binding.markup), ...(isApart ? { isApart: true as const } : {}) });
+    } else if (at.given.contents.size > 0) {
       const forwarded = forwardedContent(binding, at);
       if (forwarded) add(key, forwarded);
     }

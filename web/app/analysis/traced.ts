@@ -87,7 +87,7 @@ function answerFor(model: Model, graph: Graph, spot: Spot): TraceAnswer['answers
   const value = frame?.body.values[asTaken(frame.body, spot.value)];
   if (value?.kind !== 'context' || value.source === undefined || !frame) return undefined;
   const meant = graph.named(frame, value.source);
-  return meant.kind === 'context' ? whoAnswers(model, graph.tree, frame.place, meant.id) : undefined;
+  return meant.kind === 'context' ? whoAnswers(model, graph.tree, frame.place, meant.id, value.asks) : undefined;
 }
 
 const shownInShort = new Set<Rung['kind']>(['changes', 'raises', 'starts', 'publishes']);

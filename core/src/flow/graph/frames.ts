@@ -52,7 +52,7 @@ export type Graph = {
   readonly moduleSpot: (frame: Frame, name: string) => { readonly frame: Frame; readonly value: number } | undefined;
   /** Values that take what a provider gives. */
   readonly takersOf: (provider: Provider) => readonly Spot[];
-  readonly providerOf: (frame: Frame, context: SharedId) => Provider | undefined;
+  readonly providerOf: (frame: Frame, context: SharedId, asks?: ValueFact['asks']) => Provider | undefined;
 };
 
 const deepestHook = 12;
@@ -189,9 +189,9 @@ export function makeGraph(model: Model, tree: Tree): Graph {
       ),
     );
 
-  const providerOf: Graph['providerOf'] = (frame, context) => {
+  const providerOf: Graph['providerOf'] = (frame, context, asks) => {
     const place = tree.places[frame.place];
-    return place && providerFor(tree, place, context);
+    return place && providerFor(tree, place, context, asks);
   };
 
   let takers: Map<Provider, Spot[]> | undefined;
@@ -201,7 +201,7 @@ export function makeGraph(model: Model, tree: Tree): Graph {
       frame.body.values.forEach((value, index) => {
         if (value.kind !== 'context' || value.source === undefined) return;
         const meant = named(frame, value.source);
-        const provider = meant.kind === 'context' ? providerOf(frame, meant.id) : undefined;
+        const provider = meant.kind === 'context' ? providerOf(frame, meant.id, value.asks) : undefined;
         if (!provider) return;
         put(found, provider, { frame: frame.index, value: index, track: none });
       });

@@ -5,6 +5,7 @@ import { useById } from '../../model/lookup';
 import { locate, type Location, type Span } from '../../model/span';
 import type { Provider } from '../../model/tree';
 import { usesIn } from '../../model/walk';
+import { isBounded } from '../../tree';
 import { type Frame, type Graph, type Spot } from '../graph/frames';
 import type { Indexed } from '../graph/sinks';
 import { isHandler } from './forward';
@@ -340,8 +341,8 @@ function contextBack({ graph }: FlowQueries, frame: Frame, spot: Spot): Step[] {
     ];
   const context = graph.model.contexts.get(meant.id);
   const taken: Step = { ...base, name: context?.name ?? '', by: context?.name ?? '' };
-  const provider = graph.providerOf(frame, meant.id);
-  if (!provider) return [{ ...taken, ending: context?.fallback === 'given' ? 'default' : 'ungiven' }];
+  const provider = graph.providerOf(frame, meant.id, value?.asks);
+  if (!provider) return [{ ...taken, ending: context?.fallback === 'given' && !isBounded(value?.asks) ? 'default' : 'ungiven' }];
   const use = provider.use && useById(graph.model, provider.use);
   const inHook = provider.at && providedInHook(graph, provider, spot.track);
   if (inHook) return inHook.map((step): Step => ({ ...step, kind: 'provides', via: [taken], by: context?.name ?? '' }));

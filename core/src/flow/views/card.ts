@@ -154,7 +154,7 @@ function eventEntries(component: Component, use: Use | undefined): EventEntry[] 
 
 function takeEntries(model: Model, tree: Tree, place: Place, component: Component): TakeEntry[] {
   return component.consumes.map((take): TakeEntry => {
-    const provider = providerFor(tree, place, take.context);
+    const provider = providerFor(tree, place, take.context, take.asks);
     const owner = provider && (refTo(model, tree, provider.owner) ?? ('above the page' as const));
     return {
       context: model.contexts.get(take.context)?.name ?? '',

@@ -28,7 +28,7 @@ function takersIn(model: Model, pages: Iterable<Page>): Map<UseId, Taker[]> {
     const owners = new Map(tree.providers.map((provider) => [provider, provider.owner]));
     for (const place of tree.places) {
       for (const take of model.components.get(place.component)?.consumes ?? []) {
-        const provider = providerFor(tree, place, take.context);
+        const provider = providerFor(tree, place, take.context, take.asks);
         if (!provider) continue;
         const steps = ownerSteps(tree, place, owners.get(provider) ?? -1);
         const isFixed = place.repeats.length === 0;

@@ -89,16 +89,20 @@ function AnswersPart({ projectId, answer }: Props) {
       <ol className="asked" aria-label={`Who is asked for ${answers.context}`}>
         {lines.map((one, index) => (
           <li key={`${index}`} className={one.provides}>
-            <i aria-hidden="true">{one.provides === 'answers' ? '●' : one.provides === 'beyond' ? '○' : '·'}</i>
+            <i aria-hidden="true">
+              {one.provides === 'answers' ? '●' : one.provides === 'beyond' || one.provides === 'unasked' ? '○' : '·'}
+            </i>
             {one.place >= 0 ? <Link to={treeLink(projectId, answer.page.id, answer.paths[one.place])}>{one.name}</Link> : one.name}
             <small>
               {one.provides === 'answers'
                 ? 'provides it here, and answers'
                 : one.provides === 'beyond'
                   ? `provides it too${index === next ? ', and would answer next' : ''}`
-                  : index === 0
-                    ? 'asks'
-                    : ''}
+                  : one.provides === 'unasked'
+                    ? 'provides it, and is not asked from here'
+                    : index === 0
+                      ? 'asks'
+                      : ''}
             </small>
           </li>
         ))}

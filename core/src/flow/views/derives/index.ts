@@ -474,7 +474,7 @@ function heardWords(graph: Graph, frame: Frame, key: MemberKey): string {
 function answeredWords(graph: Graph, frame: Frame, value: ValueFact): string {
   const meant = value.source === undefined ? undefined : graph.named(frame, value.source);
   if (meant?.kind !== 'context') return 'taken from above';
-  const provider = graph.providerOf(frame, meant.id);
+  const provider = graph.providerOf(frame, meant.id, value.asks);
   const by = provider && graph.frames[provider.owner];
   if (provider) return `answered by ${by?.name || 'the application'}`;
   const context = graph.model.contexts.get(meant.id);

@@ -28,7 +28,7 @@ export function contextStrands({ ways, paths }: Page): StrandDraft[] {
     if (owner) tie(draft, { place: owner.index, kind: 'owns', name: context.name, from: -1, code });
     for (const place of tree.places) {
       for (const take of model.components.get(place.component)?.consumes ?? []) {
-        if (take.context !== provider.context || providerFor(tree, place, take.context) !== provider) continue;
+        if (take.context !== provider.context || providerFor(tree, place, take.context, take.asks) !== provider) continue;
         tie(draft, { place: place.index, kind: 'reads', name, from: provider.owner, code: [take.at] });
         for (const one of wayOf(ways, { frame: place.index, value: take.value, track: [] })) tie(draft, one);
       }
