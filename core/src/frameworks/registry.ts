@@ -4,6 +4,7 @@ import type { FilePath } from '../model/span';
 import { parseScriptBare } from '../read/script/parse';
 import type { Adapter, Traits } from './adapter';
 import { angular } from './angular';
+import { astro } from './astro';
 import { elements } from './elements';
 import { lwc } from './lwc';
 import { react } from './react';
@@ -11,7 +12,7 @@ import { svelte } from './svelte';
 import { vue } from './vue';
 
 /** Every framework, by hand. A script is read by the first whose packages it imports, else by the first that takes it for its own; the last one reads all others. */
-export const adapters: readonly Adapter[] = [vue, svelte, angular, lwc, elements, react];
+export const adapters: readonly Adapter[] = [vue, svelte, astro, angular, lwc, elements, react];
 
 const scripts = /\.[cm]?[jt]sx?$/;
 

@@ -68,6 +68,8 @@ export type Traits = {
   readonly fragments: boolean;
   /** Content asks for contexts from where it is written, and not from where it is shown. */
   readonly contentAsksWhereWritten?: true;
+  /** Its pages are made on a server; parts of other frameworks in them are started one by one, each by itself and with nothing but plain data. */
+  readonly startsParts?: true;
   /** Markup finds components and directives by selectors, among those that are in reach of it. */
   readonly selectors?: true;
 };

@@ -8,6 +8,7 @@ import { makeContracts } from './contracts';
 import type { PlacedPage, Project } from '../frameworks/conventions';
 import { adapters } from '../frameworks/registry';
 import { joinElements } from './elements';
+import { joinIslands } from './islands';
 import { joinSelectors } from './selectors';
 import { makeTags, type Tags } from './tags';
 import { type MadeComponent, makeNames, type Meant, type Names } from './names';
@@ -42,11 +43,13 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
   const config = readConfig(configs);
   const ambient = new Set([...read.values()].flatMap((facts) => facts.ambient.map((one) => one.module)));
   const resolver = resolverOf(read, config, ambient);
-  const before = makeNames(read, resolver);
+  const asRead = makeNames(read, resolver);
   const dependenciesOf: Project['dependenciesOf'] = (file) => packageOf(config, file)?.dependencies;
-  const found = joinSelectors(read, before);
-  const files = joinElements(found, found === read ? before : makeNames(found, resolver), { files: found, dependenciesOf });
-  const names = files === read ? before : makeNames(files, resolver);
+  const crossed = joinIslands(read, asRead);
+  const before = crossed === read ? asRead : makeNames(crossed, resolver);
+  const found = joinSelectors(crossed, before);
+  const files = joinElements(found, found === crossed ? before : makeNames(found, resolver), { files: found, dependenciesOf });
+  const names = files === crossed ? before : makeNames(files, resolver);
   const project: Project = { files, dependenciesOf };
   const { components, routes, placed, holdersOf } = linkComponents(project, names, config);
   const shellOfTable = (table: FilePath): FilePath | undefined =>

@@ -876,6 +876,8 @@ export type TemplateUse = {
   readonly onHost?: true;
   /** The tag of the element that it is found by, where that is not its own name. */
   readonly element?: string;
+  /** The mark by which it is started in the browser, where the page around it is made on a server alone. */
+  readonly startedBy?: NameFact;
   /** The component is handed on as a value, to be used elsewhere: `icon={Star}`. */
   readonly asValue?: true;
   /** Its component registers tags, and not this one: what the file declares is not meant by it. */

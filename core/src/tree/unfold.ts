@@ -244,7 +244,7 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
       const component = unfolding.model.components.get(target.id);
       const there = component && isRouteUse(use) ? onWay(unfolding, use, at) : at;
       if (component && there && !standsBelow(unfolding, node, component, there))
-        enter(unfolding, component, use, givenBy(node, there), there);
+        enter(unfolding, component, use, givenBy(node, there), startedApart(component, there));
       return;
     }
     case 'provider':
@@ -271,6 +271,11 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
     case 'unresolved':
       push(unfolding, templateChildren(node), { ...at, sheltered: true });
   }
+}
+
+/** A part that a page of a server starts by itself asks nobody around it: what others provide does not come to it. */
+function startedApart({ framework }: Component, at: Position): Position {
+  return traitsOf(at.body).startsParts && framework !== at.body.framework ? { ...at, provider: -1 } : at;
 }
 
 /** An element from outside of the project listens as any other where components are elements. */

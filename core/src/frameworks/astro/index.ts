@@ -1,0 +1,66 @@
+import { eventKey, memberOf, propKey } from '../../model/member';
+import type { Adapter } from '../adapter';
+import { isFunctionType } from '../conventions';
+import { placedPages } from './pages';
+import { readAstro, readText } from './read';
+import { frontmatterOf } from './read';
+import { parseMarkup } from './read/markup';
+
+export const astro: Adapter = {
+  id: 'astro',
+  name: 'Astro',
+  files: /\.astro$|(?:^|\/)src\/pages\/.*\.mdx?$/,
+  ownPackages: /^astro(?:\/|:|$)/,
+  // Scripts beside these pages are of other frameworks, or of none.
+  readsScript: () => false,
+  read: (file, text) => (file.endsWith('.astro') ? readAstro(file, text) : readText(file, text)),
+  load: () => Promise.resolve(),
+  parseBare: (_, text) => void parseMarkup(text, frontmatterOf(text)?.end ?? 0),
+  link: {
+    memberOfProp: propKey,
+    memberOfEvent: eventKey,
+    kindOfProp: (_, type) => (isFunctionType(type) ? 'callback' : 'value'),
+    changesOf: () => [],
+    eventOf: () => undefined,
+    classProp: 'class',
+    placedPages,
+  },
+  traits: {
+    markup: 'expression',
+    propsByDeclaration: false,
+    endOfLife: /^$/,
+    routeOutlet: /^$/,
+    tableOutlet: /^$/,
+    rerender: 'reading',
+    slotsRunLate: false,
+    mutation: 'seen',
+    storesComeApart: false,
+    stateByName: true,
+    contextsByText: false,
+    effects: 'tracked',
+    keys: 'none',
+    flagsFromText: false,
+    onlyProps: false,
+    controlledFields: false,
+    followedProps: false,
+    focusBubbles: false,
+    fallThrough: false,
+    registeredTags: false,
+    twoWay: 'none',
+    namedSlots: true,
+    areElements: false,
+    fragments: true,
+    startsParts: true,
+  },
+  write: {
+    member: (key) => memberOf(key).name,
+    listener: (event, code) => `on${event}="${code}"`,
+    content: 'default slot',
+    attribute: (name, expression) => (name === expression ? `{${name}}` : `${name}={${expression}}`),
+    shown: (expression) => `{${expression}}`,
+    givesSeveral: /^\{\.\.\./,
+    givesCode: () => false,
+    beforeName: `(?<![\\w$.'"])`,
+    package: 'astro',
+  },
+};

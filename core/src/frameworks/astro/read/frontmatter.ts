@@ -1,0 +1,97 @@
+import type * as t from '@babel/types';
+import type { OriginFact, Reading } from '../../../model/facts';
+import { addValue, type Body, type Effects, newEffects } from '../../../read/script/body';
+import { readExpression, readStatement } from '../../../read/script/expressions';
+import { declareFunction, noteSetUp } from '../../../read/script/functions';
+import { howOf } from '../../../read/script/names';
+import { originOfCall } from '../../../read/script/origins';
+import { bindProps } from '../../../read/script/props';
+import { hoisted, innerScope, lookUp, type Scope } from '../../../read/script/scope';
+import { bare, dottedName, isFunction, patternNames, pushChildren, spanOf } from '../../../read/script/syntax';
+
+/** The name by which the props of a file are known once its script has been read: no script can say it. */
+const props = 'Astro.props';
+
+/** A scope that knows what a file knows by itself: its props, and what else it is told of the page. */
+export function frontmatterScope(): Scope {
+  const scope = innerScope();
+  scope.names.set(props, { kind: 'props' });
+  for (const name of ['Astro', 'Fragment']) scope.names.set(name, { kind: 'opaque' });
+  return scope;
+}
+
+/** An expression in which `Astro.props` is one name. Its nodes are changed. */
+export function withProps<N extends t.Node>(node: N): N {
+  const stack: t.Node[] = [node];
+  const isProps = (one: t.Node): boolean => one.type === 'MemberExpression' && !one.computed && dottedName(one) === props;
+  for (let at = stack.pop(); at; at = stack.pop()) {
+    if (isProps(at)) Object.assign(at, { type: 'Identifier', name: props });
+    else pushChildren(at, stack);
+  }
+  return node;
+}
+
+/** Reads the script of a file: its names get their meaning in `scope`, everything done on the way is one action. */
+export function readFrontmatter(body: Body, statements: readonly t.Statement[], scope: Scope): void {
+  const own = statements.map((one) => (one.type === 'ExportNamedDeclaration' && one.declaration ? one.declaration : one));
+  for (const found of hoisted(own)) if (found.id) declareFunction(body, found.id.name, found, scope, 'handler', spanOf(found.id));
+  const done = newEffects();
+  for (const one of own) {
+    if (one.type === 'VariableDeclaration') for (const each of one.declarations) declare(body, each, scope, done);
+    else if (!/^(?:Import|Export|TS|FunctionDeclaration|ClassDeclaration)/.test(one.type)) readStatement(body, one, scope, done);
+  }
+  noteSetUp(body, own, done);
+}
+
+function declare(body: Body, { id, init: given }: t.VariableDeclarator, scope: Scope, done: Effects): void {
+  const init = given ? bare(given) : undefined;
+  if (init && isFunction(init) && id.type === 'Identifier') {
+    declareFunction(body, id.name, init, scope, 'handler', spanOf(id));
+    return;
+  }
+  if (init?.type === 'Identifier' && lookUp(scope, init.name)?.kind === 'props') {
+    bindProps(body, id, scope);
+    return;
+  }
+  const sink = newEffects();
+  if (init) readExpression(body, init, scope, 'same', sink);
+  const asked = init?.type === 'CallExpression' ? askedBy(body, init) : undefined;
+  for (const found of patternNames(id as t.Node)) {
+    const [only, ...others] = sink.reads;
+    const source = only && body.values[only.value];
+    const isAlias =
+      only && others.length === 0 && only.how === 'same' && only.path.length === 0 && !only.held && source && source.kind !== 'module';
+    if (isAlias) {
+      scope.names.set(found.name, { kind: 'value', value: only.value, path: found.path });
+      continue;
+    }
+    const value = addValue(body, {
+      name: found.name,
+      kind: asked ? 'fetched' : 'derived',
+      span: spanOf(found.node),
+      from: partsOf(sink.reads, found.path),
+      once: true,
+      ...(asked ? { origin: asked } : {}),
+    });
+    scope.names.set(found.name, { kind: 'value', value, path: [] });
+  }
+  for (const list of ['changes', 'invokes', 'raises', 'sends', 'hears', 'calls'] as const) {
+    const more = sink[list];
+    if (more) (done[list] as unknown[] | undefined) = [...(done[list] ?? []), ...more];
+  }
+}
+
+/** What a call asks for from outside: a request, a collection of the project's content. */
+function askedBy(body: Body, call: t.CallExpression): OriginFact | undefined {
+  const [base = '', ...path] = dottedName(call.callee)?.split('.') ?? [];
+  const isContent = body.module.imported.get(base)?.from === 'astro:content';
+  const [first] = call.arguments;
+  return isContent ? { kind: 'query', what: first?.type === 'StringLiteral' ? first.value : base } : originOfCall(body, call, base, path);
+}
+
+function partsOf(readings: readonly Reading[], path: readonly string[]): Reading[] {
+  return readings.map((one) => {
+    const whole = one.held ? one.path : [...one.path, ...path];
+    return { ...one, path: whole, how: one.how === 'same' || one.how === 'part' ? howOf(whole, one.how) : one.how };
+  });
+}

@@ -1,0 +1,216 @@
+import type * as t from '@babel/types';
+import type { ComponentFacts, FileFacts, MemberFact, Problem, SlotFact } from '../../../model/facts';
+import { memberName, type MemberKey } from '../../../model/member';
+import { noFacts } from '../../../model/no-facts';
+import type { FilePath, Span } from '../../../model/span';
+import type { TypeExpr, TypeFact } from '../../../model/types';
+import type { Writable } from '../../../model/writable';
+import { assembleComponent } from '../../../read/component';
+import { opennessOf, slotsOf } from '../../../read/markup/contract';
+import { platformNames, trulyUndeclared } from '../../../read/markup/undeclared';
+import { addAction, type Body, fillAction, newBody, newEffects } from '../../../read/script/body';
+import { declarationsOf } from '../../../read/script/declarations';
+import { readStatement } from '../../../read/script/expressions';
+import { kept, moduleScope } from '../../../read/script/module-scope';
+import { readModule } from '../../../read/script/modules';
+import { parseScriptAt } from '../../../read/script/parse';
+import { hoisted, innerScope, markupScope } from '../../../read/script/scope';
+import { declareFunction } from '../../../read/script/functions';
+import { nameOfFile, spanOf } from '../../../read/script/syntax';
+import { readTypeDeclaration } from '../../../read/script/types';
+import { unboundNames } from '../../../read/script/unbound';
+import { useOfTag } from '../../placed';
+import { frontmatterScope, readFrontmatter, withProps } from './frontmatter';
+import { type AstroElement, type AstroNode, parseMarkup } from './markup';
+import { type AstroMarkup, readNodes } from './template';
+
+/** Where the script at the top of a file stands, between two lines of dashes; undefined for none. */
+export function frontmatterOf(text: string): { readonly script: Span; readonly end: number } | undefined {
+  const open = /^\uFEFF?(?:\s|<!--[\s\S]*?-->)*---[^\S\n]*\r?\n?/.exec(text);
+  if (!open) return undefined;
+  const start = open[0].length;
+  const close = /(?:^|\n)[^\S\n]*---/.exec(text.slice(start));
+  return close ? { script: { start, end: start + close.index }, end: start + close.index + close[0].length } : undefined;
+}
+
+/** A page bears the name of its file as it is; what others use, one that a tag may have. */
+function nameOf(file: FilePath): string {
+  const own = /(?:^|\/)src\/pages\/(?:.*\/)?([^/]+)\.\w+$/.exec(file)?.[1];
+  return own ?? nameOfFile(file);
+}
+
+/** Reads a file with a script at its top and markup below. Never throws. */
+export function readAstro(file: FilePath, text: string): FileFacts {
+  const front = frontmatterOf(text);
+  const problems: Problem[] = [];
+  const read = front ? parseScriptAt(text, front.script, 'ts') : undefined;
+  if (read) problems.push(...read.problems);
+  const statements = read ? withProps(read.program).body : [];
+  const parsed = parseMarkup(text, front?.end ?? 0);
+  problems.push(...parsed.problems);
+  const scripts = clientScripts(text, parsed.nodes, problems);
+  const all = [...statements, ...scripts.flatMap((one) => one)];
+  const { imports } = readModule(all);
+  const { exports } = readModule(statements);
+  const outer = { type: 'Program', body: all.filter((one) => one.type === 'ImportDeclaration') } as unknown as t.Program;
+  const module = moduleScope(outer, text, [], imports);
+  const types = kept(all, readTypeDeclaration);
+  const body = newBody(module, { propsReadOnly: true });
+  const scope = frontmatterScope();
+  readFrontmatter(body, statements, scope);
+  for (const one of scripts) readClientScript(body, one);
+  const inner = markupScope(scope);
+  const markup: AstroMarkup = { body, text, lang: 'tsx', problems, event: 'event', holes: [] };
+  const template = readNodes(markup, parsed.nodes, inner);
+  const start = parsed.nodes.find((one) => one.kind !== 'text')?.start ?? 0;
+  const nameSpan = { start, end: Math.min(start + 1, text.length) };
+  const component = assembleComponent(body, () => {
+    const slots = slotsOf(template);
+    const written = new Set<string>();
+    if (inner.undeclared.length > 0) unboundNames(statements, ({ name }) => written.add(name));
+    const undeclared = trulyUndeclared(inner.undeclared, platformNames, (name) => written.has(name));
+    const propsType = propsTypeOf(types, imports);
+    return {
+      name: nameOf(file),
+      local: 'default',
+      span: { start: 0, end: text.length },
+      nameSpan,
+      form: 'file',
+      ...opennessOf(body, body.propsEscape),
+      template,
+      slots,
+      members: membersOf(body, slots),
+      eventName: ({ name }) => name,
+      ...(propsType ? { propsType } : {}),
+      ...(undeclared.length > 0 ? { undeclared } : {}),
+    } satisfies Omit<ComponentFacts, 'values' | 'actions' | 'events' | 'clones' | 'wrappedBy'> & { eventName: (one: MemberFact) => string };
+  });
+  const facts: Writable<FileFacts> = {
+    ...noFacts(file),
+    framework: 'astro',
+    problems,
+    imports,
+    exports: [...exports.filter((one) => one.exported !== 'default'), { exported: 'default', local: 'default', span: nameSpan }],
+    types,
+    components: [component],
+    shared: declarationsOf(statements.filter((one) => one.type === 'ExportNamedDeclaration')).map((one) => ({
+      kind: 'value',
+      name: one.name,
+      span: one.nameSpan,
+    })),
+  };
+  return facts;
+}
+
+/** The type by the name that says what a file is given; undefined where none is declared. */
+function propsTypeOf(types: readonly TypeFact[], imports: FileFacts['imports']): TypeExpr | undefined {
+  const isDeclared = types.some((one) => one.name === 'Props') || imports.some((one) => one.local === 'Props');
+  return isDeclared ? { kind: 'ref', name: 'Props', args: [] } : undefined;
+}
+
+/** What the scripts of the markup say that run in the browser, each as its statements. */
+function clientScripts(text: string, nodes: readonly AstroNode[], problems: Problem[]): t.Statement[][] {
+  const found: t.Statement[][] = [];
+  const visit = (one: AstroElement): void => {
+    if (one.name !== 'script' || !one.raw) return;
+    const type = one.attributes.find((each) => each.name === 'type');
+    const kind = type ? text.slice(type.value.start, type.value.end) : '';
+    if (kind !== '' && !/^(?:module|text\/javascript)$/.test(kind)) return;
+    const read = parseScriptAt(text, one.raw, 'ts');
+    problems.push(...read.problems);
+    found.push(read.program.body);
+  };
+  walkElements(nodes, visit);
+  return found;
+}
+
+/** Visits all elements, those in expressions and attributes too. */
+export function walkElements(nodes: readonly AstroNode[], visit: (element: AstroElement) => void): void {
+  const stack = [...nodes].reverse();
+  for (let node = stack.pop(); node; node = stack.pop()) {
+    if (node.kind === 'expression') stack.push(...node.holes.flatMap((hole) => hole.nodes).reverse());
+    if (node.kind !== 'element') continue;
+    visit(node);
+    stack.push(...[...node.attributes.flatMap((one) => one.holes.flatMap((hole) => hole.nodes)), ...node.children].reverse());
+  }
+}
+
+/** What a script of the markup does in the browser: it knows nothing of what stands at the top of the file. */
+function readClientScript(body: Body, statements: readonly t.Statement[]): void {
+  const scope = innerScope();
+  for (const found of hoisted(statements)) if (found.id) declareFunction(body, found.id.name, found, scope, 'handler', spanOf(found.id));
+  const sink = newEffects();
+  for (const one of statements) if (!/^(?:Import|Export|FunctionDeclaration)/.test(one.type)) readStatement(body, one, scope, sink);
+  const [first] = statements;
+  const last = statements.at(-1);
+  if (first && last) fillAction(body, addAction(body, 'script', 'lifecycle', { start: spanOf(first).start, end: spanOf(last).end }), sink);
+}
+
+/** All that users may give: props that are taken, and slots. */
+function membersOf(body: Body, slots: readonly SlotFact[]): MemberFact[] {
+  const members = new Map<MemberKey, MemberFact>();
+  for (const [key, value] of body.propValues) {
+    const taken = body.taken.get(key);
+    members.set(key, {
+      key,
+      name: memberName(key),
+      span: taken?.span ?? body.values[value]?.span ?? { start: 0, end: 0 },
+      kind: 'value',
+      required: taken?.fallback === undefined ? 'unknown' : 'no',
+      ...(taken?.fallback === undefined ? {} : { fallback: taken.fallback }),
+    });
+  }
+  for (const { key, span } of slots) members.set(key, { key, name: memberName(key), span, kind: 'slot', required: 'no' });
+  return [...members.values()];
+}
+
+/** What a layout is given of a page of text: each by its name. */
+const given = ['frontmatter', 'file', 'url', 'headings', 'rawContent', 'compiledContent'];
+
+/** Reads a page of text that names the layout in which it is shown. Never throws. */
+export function readText(file: FilePath, text: string): FileFacts {
+  const front = frontmatterOf(text);
+  const named = front && /^layout:\s*['"]?([^'"\n]+?)['"]?\s*$/m.exec(text.slice(front.script.start, front.script.end));
+  if (!front || !named?.[1]) return noFacts(file);
+  const at = front.script.start + named.index;
+  const span = { start: at, end: at + named[0].length };
+  const names = [...text.slice(front.script.start, front.script.end).matchAll(/^([\w$]+):/gm)].flatMap((one) => one[1] ?? []);
+  const isMixed = file.endsWith('.mdx');
+  const use = useOfTag(
+    'Layout',
+    [{ kind: 'text', readings: [], span: { start: front.end, end: text.length } }],
+    [...given, ...(isMixed ? names : [])].map((name) => ({
+      to: { kind: 'prop', name },
+      written: name,
+      span,
+      nameSpan: span,
+      direction: 'in',
+      readings: [],
+      constant: name,
+    })),
+  );
+  const component: ComponentFacts = {
+    name: nameOf(file),
+    local: 'default',
+    span: { start: 0, end: text.length },
+    nameSpan: span,
+    form: 'file',
+    members: [],
+    events: [],
+    slots: [],
+    openness: 'closed',
+    through: [],
+    template: [{ ...use, span, nameSpan: span }],
+    clones: false,
+    wrappedBy: [],
+    values: [],
+    actions: [],
+  };
+  return {
+    ...noFacts(file),
+    framework: 'astro',
+    imports: [{ local: 'Layout', imported: 'default', from: named[1], typeOnly: false, span }],
+    exports: [{ exported: 'default', local: 'default', span }],
+    components: [component],
+  };
+}
