@@ -1,3 +1,4 @@
+import { adapterOf } from '../frameworks/registry';
 import type { Finding, TextEdit } from '../model/finding';
 import type { MemberKey } from '../model/member';
 import type { Component, Model } from '../model/model';
@@ -71,6 +72,8 @@ export function propose(model: Model, finding: Finding, textOf: ReadText): Propo
   if (!writer) return undefined;
   const component = model.components.get(finding.component);
   if (component?.facts.element) return { wrong: 'Liana does not write this change for components that are elements.' };
+  const { name, write } = adapterOf(component?.framework ?? 'script');
+  if (component && !write.rewrites) return { wrong: `Liana does not write this change for ${name} yet.` };
   const rewrite = new Rewrite(model, textOf);
   try {
     const says = writer(rewrite, finding);

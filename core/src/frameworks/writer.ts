@@ -20,6 +20,8 @@ export type Writer = {
   readonly beforeName: string;
   /** Events that markup cannot listen to by a binding; absent where it can to all. */
   readonly cannotListen?: RegExp;
+  /** Changes that many places need at once can be written: a context in place of a chain, a component in place of what repeats. */
+  readonly rewrites?: true;
   /** The package that its functions are imported from. */
   readonly package: string;
   /** The type of content that is given as a prop; absent where it is no prop. */

@@ -315,6 +315,8 @@ export type ComponentFacts = BodyFacts & {
   readonly viewProvisions?: readonly ProvisionFact[];
   /** Names of converters in its markup; absent for none. */
   readonly pipesUsed?: readonly NameFact[];
+  /** Names that only a browser has, read where the component is made on a server; absent for none. */
+  readonly absent?: readonly NameFact[];
   /** Directives of the framework that decide what of the markup is shown, by the names that it has for them; absent for none. */
   readonly directivesUsed?: readonly NameFact[];
   /** What the markup gives to an element, and nothing that it may use takes; absent for none. Known when a project is linked. */

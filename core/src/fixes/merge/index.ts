@@ -1,4 +1,4 @@
-import { markupOf } from '../../frameworks/registry';
+import { adapterOf, markupOf } from '../../frameworks/registry';
 import type { TextEdit } from '../../model/finding';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model, Use } from '../../model/model';
@@ -200,6 +200,8 @@ export function mergeTwins(model: Model, a: ComponentId, b: ComponentId, textOf:
     return { wrong: 'One of them is not there any more.' };
   if (one.facts.element ?? other.facts.element) return { wrong: 'Liana does not write this change for components that are elements.' };
   if (one.framework !== other.framework) return { wrong: 'They are written for two frameworks.' };
+  if (!adapterOf(one.framework).write.rewrites)
+    return { wrong: `Liana does not write this change for ${adapterOf(one.framework).name} yet.` };
   if (one.file === other.file && one.facts.form !== 'function') return { wrong: 'They stand in one file.' };
   try {
     return merge(new Rewrite(model, textOf), one, other, names);

@@ -26,7 +26,7 @@ export const astro: Adapter = {
     placedPages,
   },
   traits: {
-    markup: 'expression',
+    markup: 'blocks',
     propsByDeclaration: false,
     endOfLife: /^$/,
     routeOutlet: /^$/,

@@ -1,10 +1,12 @@
-import type { Binding, TemplateNode } from '../../model/facts';
+import type { TemplateNode } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { locate, type Location } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 import { tagText } from '../../model/tag-text';
 import type { Found, Rule } from '../rule';
+import { isInteractive, ownFunction } from './crossing';
+import { crossedIslands } from './islands';
 
 /** Pages whose files run on the server unless they say otherwise. */
 const serverPage = /(^|\/)app\/(.*\/)?page\.[jt]sx?$/;
@@ -26,16 +28,6 @@ function serverComponents(model: Model): Component[] {
 }
 
 const runsAt = (model: Model, component: Component): 'client' | 'server' | undefined => model.files.get(component.file)?.runs;
-
-/** A function of the component's own, which cannot be sent to the browser; one that is marked for the server can. */
-function ownFunction({ facts }: Component, binding: Binding): boolean {
-  const isOwn = (action: number | undefined): boolean => action !== undefined && facts.actions[action]?.onServer !== true;
-  if (binding.markup) return false;
-  if (binding.action !== undefined) return isOwn(binding.action);
-  const [only, ...more] = binding.readings;
-  const value = only && facts.values[only.value];
-  return more.length === 0 && only?.how === 'same' && only.path.length === 0 && value?.kind === 'function' && isOwn(value.action);
-}
 
 type Crossing = {
   readonly subject: string;
@@ -97,17 +89,6 @@ function handedOver(model: Model): Found[] {
   });
 }
 
-/** Whether a component does anything when people do something. */
-const isInteractive = ({ facts }: Component): boolean => {
-  let found = false;
-  walkTemplate(facts.template, (node) => {
-    if (node.kind !== 'element') return;
-    for (const { to, action, readings } of node.bindings)
-      if (to.kind === 'listener' && (action !== undefined || readings.length > 0)) found = true;
-  });
-  return found;
-};
-
 /** Parts that answer to people, on pages that are never started in the browser. */
 function neverStarted(model: Model): Found[] {
   return [...model.files.values()].flatMap(({ file, neverStarts }): Found[] => {
@@ -162,7 +143,13 @@ function waitingThere(model: Model): Found[] {
 
 /** What only the browser has is used by a component that runs on the server, or the reverse. */
 export const layerCrossed: Rule = {
-  inProject: ({ model }) => [...onServer(model), ...handedOver(model), ...neverStarted(model), ...waitingThere(model)],
+  inProject: ({ model }) => [
+    ...onServer(model),
+    ...handedOver(model),
+    ...neverStarted(model),
+    ...waitingThere(model),
+    ...crossedIslands(model),
+  ],
 };
 
 function onServer(model: Model): Found[] {

@@ -19,6 +19,8 @@ function onlyUse(template: readonly TemplateNode[]): TemplateUse | undefined {
     more.length === 0 &&
     node.tag !== '' &&
     (node.key.kind === 'none' || node.key.kind === 'spread') &&
+    // To start a part is something of its own.
+    !node.startedBy &&
     !node.ref
     ? node
     : undefined;

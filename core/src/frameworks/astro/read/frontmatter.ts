@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { OriginFact, Reading } from '../../../model/facts';
+import type { NameFact, OriginFact, Reading } from '../../../model/facts';
 import { addValue, type Body, type Effects, newEffects } from '../../../read/script/body';
 import { readExpression, readStatement } from '../../../read/script/expressions';
 import { declareFunction, noteSetUp } from '../../../read/script/functions';
@@ -94,4 +94,46 @@ function partsOf(readings: readonly Reading[], path: readonly string[]): Reading
     const whole = one.held ? one.path : [...one.path, ...path];
     return { ...one, path: whole, how: one.how === 'same' || one.how === 'part' ? howOf(whole, one.how) : one.how };
   });
+}
+
+const ofBrowser = /^(?:window|document|localStorage|sessionStorage|navigator|location|history)$/;
+
+/** Names that only a browser has, read when a page is made: outside of functions, and where nothing asks first whether there is one. */
+export function browserNames(statements: readonly t.Statement[]): NameFact[] {
+  const found: NameFact[] = [];
+  const stack: t.Node[] = [...statements].reverse();
+  const isAsked = statements.some((one) => holdsQuestion(one));
+  for (let node = stack.pop(); node && !isAsked; node = stack.pop()) {
+    if (isFunction(node) || node.type.startsWith('TS') || node.type === 'ImportDeclaration') continue;
+    if (node.type === 'MemberExpression') {
+      if (node.object.type === 'Identifier' && ofBrowser.test(node.object.name))
+        found.push({ name: node.object.name, span: spanOf(node.object) });
+      stack.push(node.object, ...(node.computed ? [node.property] : []));
+      continue;
+    }
+    pushChildren(node, stack);
+  }
+  const declared = new Set(
+    statements.flatMap((one) =>
+      one.type === 'VariableDeclaration' ? one.declarations.flatMap((each) => patternNames(each.id as t.Node).map(({ name }) => name)) : [],
+    ),
+  );
+  return found.filter(({ name }) => !declared.has(name));
+}
+
+/** Somewhere is asked whether there is a browser: `typeof window`, `import.meta.env.SSR`. */
+function holdsQuestion(statement: t.Statement): boolean {
+  const stack: t.Node[] = [statement];
+  for (let node = stack.pop(); node; node = stack.pop()) {
+    if (
+      node.type === 'UnaryExpression' &&
+      node.operator === 'typeof' &&
+      node.argument.type === 'Identifier' &&
+      ofBrowser.test(node.argument.name)
+    )
+      return true;
+    if (node.type === 'MetaProperty') return true;
+    pushChildren(node, stack);
+  }
+  return false;
 }

@@ -20,7 +20,7 @@ import { nameOfFile, spanOf } from '../../../read/script/syntax';
 import { readTypeDeclaration } from '../../../read/script/types';
 import { unboundNames } from '../../../read/script/unbound';
 import { useOfTag } from '../../placed';
-import { frontmatterScope, readFrontmatter, withProps } from './frontmatter';
+import { browserNames, frontmatterScope, readFrontmatter, withProps } from './frontmatter';
 import { type AstroElement, type AstroNode, parseMarkup } from './markup';
 import { type AstroMarkup, readNodes } from './template';
 
@@ -64,6 +64,7 @@ export function readAstro(file: FilePath, text: string): FileFacts {
   const template = readNodes(markup, parsed.nodes, inner);
   const start = parsed.nodes.find((one) => one.kind !== 'text')?.start ?? 0;
   const nameSpan = { start, end: Math.min(start + 1, text.length) };
+  const absent = browserNames(statements);
   const component = assembleComponent(body, () => {
     const slots = slotsOf(template);
     const written = new Set<string>();
@@ -83,6 +84,7 @@ export function readAstro(file: FilePath, text: string): FileFacts {
       eventName: ({ name }) => name,
       ...(propsType ? { propsType } : {}),
       ...(undeclared.length > 0 ? { undeclared } : {}),
+      ...(absent.length > 0 ? { absent } : {}),
     } satisfies Omit<ComponentFacts, 'values' | 'actions' | 'events' | 'clones' | 'wrappedBy'> & { eventName: (one: MemberFact) => string };
   });
   const facts: Writable<FileFacts> = {

@@ -7,7 +7,7 @@ import { branch, expressionAt, handlerAt, type Markup, outlet, repeat, shownText
 import { addValue, excerpt, newEffects, wholeProps } from '../../../read/script/body';
 import { callGiven } from '../../../read/script/called';
 import { readingsOf, readStatement } from '../../../read/script/expressions';
-import { bindLocal } from '../../../read/script/names';
+import { bindLocal, demand, memberChain } from '../../../read/script/names';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, type FunctionNode, isFunction, madeIn, patternNames, pushChildren, spanOf } from '../../../read/script/syntax';
 import { withProps } from './frontmatter';
@@ -134,12 +134,20 @@ function readRepeat(
   const [first] = node.arguments;
   const run = first && bare(first);
   if (callee.computed || dottedName(callee.property) !== 'map' || !isFunction(run) || !holdsMarkup(markup, run)) return undefined;
+  if (callee.type === 'MemberExpression') noteAsked(markup, callee, scope);
   const [item, position] = run.params;
   const pattern = item?.type === 'AssignmentPattern' ? item.left : item;
   const place = position?.type === 'Identifier' ? { position: position.name } : {};
   return repeat(markup, callee.object, { ...(pattern ? { pattern } : {}), ...place }, span, scope, (inner) =>
     readResult(markup, run, inner),
   );
+}
+
+/** Notes that a list has to be there for its method. */
+function noteAsked({ body }: AstroMarkup, callee: t.MemberExpression, scope: Scope): void {
+  const asked = memberChain(callee);
+  if (!asked.optional && asked.path.length === 1 && asked.base.type === 'Identifier')
+    demand(body, asked.base.name, asked, scope, spanOf(callee));
 }
 
 /** What a function gives that makes markup: its one expression, or what its statements return. */

@@ -10,6 +10,7 @@ export const reactWriter: Writer = {
   givesCode: () => false,
   givesSeveral: /^\{/,
   beforeName: `(?<![\\w$.'"])`,
+  rewrites: true,
   package: 'react',
   contentType: "import('react').ReactNode",
 };

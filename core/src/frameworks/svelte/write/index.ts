@@ -24,5 +24,6 @@ export const svelteWriter: Writer = {
   givesCode: () => false,
   // A store is read by its name with a letter before it.
   beforeName: `(?<![\\w$.'"])\\$?`,
+  rewrites: true,
   package: 'svelte',
 };

@@ -24,5 +24,6 @@ export const vueWriter: Writer = {
   givesCode: (attribute) => /^(?::|v-bind:)/.test(attribute),
   // The code of an attribute stands in quotes.
   beforeName: `(?:(?<![\\w$.'"])|(?<=\\s(?:[:@#]|v-)[^\\s="]*="))`,
+  rewrites: true,
   package: 'vue',
 };

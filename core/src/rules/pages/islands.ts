@@ -1,0 +1,123 @@
+import { adapterOf, traitsOf } from '../../frameworks/registry';
+import type { Binding, TemplateElement, TemplateUse } from '../../model/facts';
+import { bindingKey } from '../../model/given';
+import type { Component, Model } from '../../model/model';
+import { locate } from '../../model/span';
+import { walkTemplate } from '../../model/walk';
+import type { Found } from '../rule';
+import { isInteractive, ownFunction } from './crossing';
+
+type Told = Pick<Found, 'subject' | 'at' | 'words' | 'evidence'>;
+
+/** Of pages that a server makes: what would have to run in the browser, and does not come there. */
+export function crossedIslands(model: Model): Found[] {
+  return [...model.components.values()].flatMap((component): Found[] => {
+    if (!traitsOf(component).startsParts || component.role !== 'component' || component.fileRole !== 'source') return [];
+    const told: Told[] = [];
+    walkTemplate(component.facts.template, (node) => {
+      if (node.kind === 'use') told.push(...ofPart(model, component, node));
+      else if (node.kind === 'element') told.push(...ofElement(component, node));
+    });
+    return [...told, ...browserNames(component)].map((one): Found => ({
+      rule: 'layer-crossed',
+      component: component.id,
+      touches: component.id,
+      ...one,
+    }));
+  });
+}
+
+/** A part of a page: a mark on one that never runs in the browser, none on one that answers to people, a function for one that is started. */
+function ofPart(model: Model, component: Component, node: TemplateUse): Told[] {
+  const target = model.useOfNode.get(node)?.target;
+  const part = target?.kind === 'component' ? model.components.get(target.id) : undefined;
+  if (!part) return [];
+  const at = locate(component.file, node.nameSpan);
+  const { startedBy } = node;
+  const declared = locate(part.file, part.facts.nameSpan);
+  if (traitsOf(part).startsParts)
+    return startedBy
+      ? [
+          {
+            subject: part.name,
+            at,
+            words: { component: component.name, what: part.name, how: 'marked', mark: startedBy.name },
+            evidence: [
+              { at: locate(component.file, startedBy.span), text: `${startedBy.name} asks for ${part.name} to be started in the browser.` },
+              { at: declared, text: `${part.name} is made on the server, and nothing of it runs there.` },
+            ],
+          },
+        ]
+      : [];
+  // An element of the page is started by the script that defines it.
+  if (part.facts.element) return [];
+  if (!startedBy)
+    return isInteractive(part)
+      ? [
+          {
+            subject: part.name,
+            at,
+            words: { component: component.name, what: part.name, how: 'unmarked' },
+            evidence: [
+              { at, text: `${component.name} uses ${part.name} without a mark that starts it.` },
+              { at: declared, text: `${part.name} listens to what people do.` },
+            ],
+          },
+        ]
+      : [];
+  return node.bindings.flatMap((binding): Told[] => {
+    if (bindingKey(binding) === undefined || !ownFunction(component, binding)) return [];
+    return [
+      {
+        subject: binding.to.name,
+        at: locate(component.file, binding.nameSpan),
+        words: { component: part.name, what: binding.to.name, how: 'given' },
+        evidence: [
+          { at: locate(component.file, binding.nameSpan), text: `A function is given for ${binding.to.name}.` },
+          {
+            at: locate(component.file, startedBy.span),
+            text: `${startedBy.name} starts ${part.name} in the browser, with plain data alone.`,
+          },
+        ],
+      },
+    ];
+  });
+}
+
+const isHandler = ({ to }: Binding): boolean => to.kind === 'attribute' && /^on[a-z]+$/.test(to.name);
+
+/** A function of the server is put on an element as a handler. */
+function ofElement(component: Component, node: TemplateElement): Told[] {
+  return node.bindings.flatMap((binding): Told[] => {
+    if (!isHandler(binding) || !ownFunction(component, binding)) return [];
+    const [reading] = binding.readings;
+    const subject = (reading && component.facts.values[reading.value]?.name) ?? binding.written;
+    const at = locate(component.file, binding.nameSpan);
+    return [
+      {
+        subject,
+        at,
+        words: { component: component.name, what: subject, how: 'handler' },
+        evidence: [{ at, text: `${binding.written} of <${node.tag}> is given a function of the server.` }],
+      },
+    ];
+  });
+}
+
+/** What only a browser has, read where the page is made. */
+function browserNames(component: Component): Told[] {
+  return (component.facts.absent ?? []).map(({ name, span }): Told => {
+    const at = locate(component.file, span);
+    return {
+      subject: name,
+      at,
+      words: { component: component.name, what: name, how: 'absent' },
+      evidence: [
+        {
+          at,
+          text: `${name} is read at the top of ${component.name}, which runs on the server of ${adapterOf(component.framework).name}.`,
+        },
+      ],
+    };
+  });
+}
