@@ -126,7 +126,18 @@ export function spotsOfFile(graph: Graph, file: string, name: string): Spot[] {
   if (own.length > 0) return own;
   const member = module ? storeSpots(module, name) : [];
   if (member.length > 0) return member;
-  return graph.frames.flatMap((frame) => (frame.file === file && frame.kind === 'hook' ? ownSpots(frame, name) : []));
+  const inHooks = graph.frames.flatMap((frame) => (frame.file === file && frame.kind === 'hook' ? ownSpots(frame, name) : []));
+  return inHooks.length > 0 ? inHooks : readersOf(graph, file, name);
+}
+
+/** What others know a constant of a module by: it holds nothing that lasts, so that its module has no body. */
+function readersOf(graph: Graph, file: string, name: string): Spot[] {
+  return graph.frames.flatMap((frame) =>
+    frame.body.values.flatMap((value, index) => {
+      const meant = value.kind === 'module' && value.source !== undefined ? graph.named(frame, value.source) : undefined;
+      return meant?.kind === 'value' && meant.file === file && meant.name === name ? [frameSpot(frame, index)] : [];
+    }),
+  );
 }
 
 /** The names that could have been meant in a component at a place, or in a module: its values and the members of its contract. */

@@ -33,9 +33,10 @@ const mentionsIn = remembered((body: Body): ReadonlyMap<number, Mention> => {
     // What a change makes the new value from is not read for its own sake.
     const own = (reading: Reading): boolean =>
       action.changes.some((change) => change.value === reading.value && contains(change.span, reading.span));
-    within([...action.reads, ...action.returns].filter((reading) => !own(reading)));
+    within([...action.reads, ...action.returns].filter((reading) => !own(reading) && !isSetting(body, reading)));
     for (const call of action.invokes) {
-      of(call.value).otherwise = true;
+      if (isSetting(body, call)) of(call.value).written ??= call.span;
+      else of(call.value).otherwise = true;
       for (const arg of call.args) for (const reading of arg.readings) of(reading.value).otherwise = true;
     }
   }
@@ -61,6 +62,10 @@ const mentionsIn = remembered((body: Body): ReadonlyMap<number, Mention> => {
   });
   return found;
 });
+
+/** A method of something of another module by which stores are given another content: `$term.set(next)`. */
+const isSetting = ({ values }: Body, { value, path }: Pick<Reading, 'value' | 'path'>): boolean =>
+  path.length === 1 && /^(?:set|setKey|update)$/.test(path[0] ?? '') && values[value]?.kind === 'module';
 
 /** A store is handed to a hook: known ones read it or give what sets it. */
 function noteGiven({ gives, parts }: ValueFact, reading: Reading, mention: Mention): void {
