@@ -315,12 +315,26 @@ export type ComponentFacts = BodyFacts & {
   readonly viewProvisions?: readonly ProvisionFact[];
   /** Names of converters in its markup; absent for none. */
   readonly pipesUsed?: readonly NameFact[];
+  /** Elements that its scripts ask the page for; absent for none. */
+  readonly lookUps?: readonly LookUpFact[];
+  /** Its scripts make elements, or give them names. */
+  readonly namesElements?: true;
   /** Names that only a browser has, read where the component is made on a server; absent for none. */
   readonly absent?: readonly NameFact[];
   /** Directives of the framework that decide what of the markup is shown, by the names that it has for them; absent for none. */
   readonly directivesUsed?: readonly NameFact[];
   /** What the markup gives to an element, and nothing that it may use takes; absent for none. Known when a project is linked. */
   readonly untaken?: readonly UntakenFact[];
+};
+
+/** An element that a script asks the page for, by a selector: `#search`, `.row`, `[data-form]`, `form`. */
+export type LookUpFact = {
+  readonly selector: string;
+  readonly span: Span;
+  /** All elements that fit are meant, and not the first alone. */
+  readonly all: boolean;
+  /** Whoever asks minds that there may be none. */
+  readonly guarded: boolean;
 };
 
 /** The names of a class, as far as classes that extend it, or that it extends, meet by them. */

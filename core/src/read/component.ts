@@ -13,7 +13,17 @@ export type ReadComponent = Pick<
   Partial<
     Pick<
       ComponentFacts,
-      'propsType' | 'eventsType' | 'undeclared' | 'absent' | 'mixins' | 'registersTags' | 'wrappedBy' | 'memo' | 'followsAssignment'
+      | 'propsType'
+      | 'eventsType'
+      | 'undeclared'
+      | 'absent'
+      | 'lookUps'
+      | 'namesElements'
+      | 'mixins'
+      | 'registersTags'
+      | 'wrappedBy'
+      | 'memo'
+      | 'followsAssignment'
     >
   > & {
     /** The event that a callback is for. */

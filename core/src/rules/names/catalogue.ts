@@ -50,16 +50,26 @@ export const namesCatalogue = {
     severity: 'fault',
     about: 'broken binding',
     title: 'Markup reads a name that nothing declares',
-    message: ({ component, name, near, hidden }) => `The markup of ${component} reads ${name}, ${unseen(hidden, near)}.`,
-    consequence: ({ name, throws }, framework) =>
-      framework === 'vue' && throws
-        ? `Vue reads undefined for ${name}, and ${throws} throws.`
-        : framework === 'vue'
-          ? `Vue reads undefined for ${name}, warns in development, and shows nothing there.`
-          : `${name} is not defined: the component throws when it renders.`,
-    fix: ({ name, near, hidden }) => declared(name, hidden, near),
+    message: ({ component, name, near, hidden, how }) =>
+      how === 'looked-up'
+        ? `A script of ${component} asks the page for ${name}, which no markup of it has${near ? `; ${near} is there` : ''}.`
+        : `The markup of ${component} reads ${name}, ${unseen(hidden, near)}.`,
+    consequence: ({ name, throws, how }, framework) =>
+      how === 'looked-up'
+        ? 'What it asks for is null: the script throws, and what stands behind it does not run.'
+        : framework === 'vue' && throws
+          ? `Vue reads undefined for ${name}, and ${throws} throws.`
+          : framework === 'vue'
+            ? `Vue reads undefined for ${name}, warns in development, and shows nothing there.`
+            : `${name} is not defined: the component throws when it renders.`,
+    fix: ({ name, near, hidden, how }) =>
+      how === 'looked-up'
+        ? near
+          ? `Ask for ${near}.`
+          : `Give an element this name, or ask first whether there is one.`
+        : declared(name, hidden, near),
     help: {
-      what: 'Markup reads a name that script, block, language, platform and framework do not have.',
+      what: 'Markup reads a name that script, block, language, platform and framework do not have; or a script asks the page for an element that no markup of it has, and goes on as if it were there.',
       why: 'It is undefined while running. In a condition it hides a part for ever; in a text it leaves a gap.',
       fault: '<p v-if="isOpne">{{ label }}</p>',
       sound: '<p v-if="isOpen">{{ label }}</p>',

@@ -8,6 +8,7 @@ import { walkTemplate } from '../../model/walk';
 import type { MemberKey } from '../../model/member';
 import { bindingKey } from '../../model/given';
 import type { Check, Found, Rule } from '../rule';
+import { lostLookUps } from './look-ups';
 
 /** Between the name of a listener and what is written for it stand at most these: `)="`, and behind it `"`, `}`. */
 const [between, behind] = [4, 2];
@@ -97,7 +98,10 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
 }
 
 /** Markup reads a name that nothing declares. */
-export const nameUnknown = undeclaredNames('name-unknown');
+const unknown = undeclaredNames('name-unknown');
+
+/** Markup reads a name that nothing declares, or a script asks the page for an element that it has not. */
+export const nameUnknown: Rule = { inProject: (check) => [...(unknown.inProject?.(check) ?? []), ...lostLookUps(check)] };
 
 /** Handlers that are called where they stand, so that what runs later is nothing. */
 function calledHandlers(component: Component): Found[] {

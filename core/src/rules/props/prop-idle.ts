@@ -32,7 +32,13 @@ const idleProps = remembered((component: Component): readonly ContractMember[] =
     if (isOfOtherRule(prop, facts.followsAssignment ?? false) || prop.mixed || prop.declared.file !== component.file) return false;
     const at = index.props.get(prop.key);
     // What is not taken by its name may be among the rest.
-    if (at === undefined) return !hasRest && !prop.taken && (traitsOf(component).onlyProps || traitsOf(component).startsParts === true) && contract.openness === 'closed';
+    if (at === undefined)
+      return (
+        !hasRest &&
+        !prop.taken &&
+        (traitsOf(component).onlyProps || traitsOf(component).startsParts === true) &&
+        contract.openness === 'closed'
+      );
     const value = facts.values[at];
     if (!facts.unmentioned?.includes(prop.key)) return false;
     return !index.sinks.has(at) && !index.calls.has(at) && !index.changes.has(at) && !index.refs.has(at) && value?.demanded === undefined;

@@ -21,6 +21,7 @@ import { readTypeDeclaration } from '../../../read/script/types';
 import { unboundNames } from '../../../read/script/unbound';
 import { useOfTag } from '../../placed';
 import { browserNames, frontmatterScope, readFrontmatter, withProps } from './frontmatter';
+import { lookUpsIn, namesElements } from './look-ups';
 import { type AstroElement, type AstroNode, parseMarkup } from './markup';
 import { type AstroMarkup, readNodes } from './template';
 
@@ -65,6 +66,7 @@ export function readAstro(file: FilePath, text: string): FileFacts {
   const start = parsed.nodes.find((one) => one.kind !== 'text')?.start ?? 0;
   const nameSpan = { start, end: Math.min(start + 1, text.length) };
   const absent = browserNames(statements);
+  const lookUps = scripts.flatMap((one) => lookUpsIn(one, text));
   const component = assembleComponent(body, () => {
     const slots = slotsOf(template);
     const written = new Set<string>();
@@ -85,6 +87,8 @@ export function readAstro(file: FilePath, text: string): FileFacts {
       ...(propsType ? { propsType } : {}),
       ...(undeclared.length > 0 ? { undeclared } : {}),
       ...(absent.length > 0 ? { absent } : {}),
+      ...(lookUps.length > 0 ? { lookUps } : {}),
+      ...(namesElements(scripts, text) ? { namesElements: true as const } : {}),
     } satisfies Omit<ComponentFacts, 'values' | 'actions' | 'events' | 'clones' | 'wrappedBy'> & { eventName: (one: MemberFact) => string };
   });
   const facts: Writable<FileFacts> = {
