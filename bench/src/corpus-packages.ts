@@ -53,6 +53,9 @@ export const packages: readonly { readonly name: string; readonly folder?: strin
   { name: '@c8y/tutorial@1024.18.1', folder: 'src' },
   { name: 'ng2-admin@0.7.0' },
   { name: 'black-dashboard-angular@1.0.0' },
+  // Pages of a server with parts of others in them.
+  { name: '@astrojs/starlight@0.42.4', folder: 'dist' },
+  { name: 'astro-accelerator@7.1.22' },
 ];
 
 const corpus = fileURLToPath(new URL('../.corpus', import.meta.url));

@@ -58,6 +58,9 @@ export function readExpression(body: Body, expression: t.Node, scope: Scope, how
     case 'Identifier':
       readName(body, node.name, noPath, how, node, scope, sink);
       return;
+    // `import.meta` is no name.
+    case 'MetaProperty':
+      return;
     case 'MemberExpression':
     case 'OptionalMemberExpression':
       readChain(body, node, how, scope, sink);

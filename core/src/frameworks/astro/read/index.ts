@@ -56,7 +56,7 @@ export function readAstro(file: FilePath, text: string): FileFacts {
   const outer = { type: 'Program', body: all.filter((one) => one.type === 'ImportDeclaration') } as unknown as t.Program;
   const module = moduleScope(outer, text, [], imports);
   const types = kept(all, readTypeDeclaration);
-  const body = newBody(module, { propsReadOnly: true });
+  const body = newBody(module, { propsWritable: true });
   const scope = frontmatterScope();
   readFrontmatter(body, statements, scope);
   for (const one of scripts) readClientScript(body, one);
@@ -170,9 +170,6 @@ function membersOf(body: Body, slots: readonly SlotFact[]): MemberFact[] {
   return [...members.values()];
 }
 
-/** What a layout is given of a page of text: each by its name. */
-const given = ['frontmatter', 'file', 'url', 'headings', 'rawContent', 'compiledContent'];
-
 /** Reads a page of text that names the layout in which it is shown. Never throws. */
 export function readText(file: FilePath, text: string): FileFacts {
   const front = frontmatterOf(text);
@@ -180,21 +177,9 @@ export function readText(file: FilePath, text: string): FileFacts {
   if (!front || !named?.[1]) return noFacts(file);
   const at = front.script.start + named.index;
   const span = { start: at, end: at + named[0].length };
-  const names = [...text.slice(front.script.start, front.script.end).matchAll(/^([\w$]+):/gm)].flatMap((one) => one[1] ?? []);
-  const isMixed = file.endsWith('.mdx');
-  const use = useOfTag(
-    'Layout',
-    [{ kind: 'text', readings: [], span: { start: front.end, end: text.length } }],
-    [...given, ...(isMixed ? names : [])].map((name) => ({
-      to: { kind: 'prop', name },
-      written: name,
-      span,
-      nameSpan: span,
-      direction: 'in',
-      readings: [],
-      constant: name,
-    })),
-  );
+  const isEmpty = text.slice(front.end).trim() === '';
+  // What it is given (its address, its headings, what stands at its top) is the layout's to take or leave.
+  const use = useOfTag('Layout', isEmpty ? [] : [{ kind: 'text', readings: [], span: { start: front.end, end: text.length } }]);
   const component: ComponentFacts = {
     name: nameOf(file),
     local: 'default',
