@@ -512,6 +512,8 @@ export type ValueFact = {
   readonly asks?: 'self' | 'host' | 'beyond';
   /** A taken context: its absence is provided for (guard, default, optional reading). */
   readonly guarded?: boolean;
+  /** It holds something that is lost where only plain data is sent: a function, what a class has of its own, a symbol. */
+  readonly unsendable?: Unsendable;
   /** Its absence surely throws: destructured, a member read, or thrown on purpose. */
   readonly needed?: boolean;
   /** A prop: the first place that reads a member of it, or calls it, while nothing anywhere asks whether it is there. */
@@ -519,6 +521,8 @@ export type ValueFact = {
   /** That place is run whenever the component renders, or stands in its markup. */
   readonly demandedAlways?: true;
 };
+
+export type Unsendable = 'function' | 'instance' | 'symbol';
 
 /** What one argument of a call reads; `action` where it is a function written in place. */
 export type ArgFact = {
@@ -760,6 +764,8 @@ export type Binding = {
   readonly foreign?: string;
   /** What is made in place of a value: a list, an object, a function. */
   readonly made?: 'list' | 'object' | 'function';
+  /** What is made in place holds something that is lost where only plain data is sent. */
+  readonly unsendable?: Unsendable;
   /** A component given as a value: its module name. */
   readonly component?: string;
   /** A function is named where it should be called: nothing runs. */

@@ -1,10 +1,12 @@
 import { adapterOf, traitsOf } from '../../frameworks/registry';
-import type { Binding, TemplateElement, TemplateUse } from '../../model/facts';
+import type { Binding, TemplateElement, TemplateUse, Unsendable } from '../../model/facts';
 import { bindingKey } from '../../model/given';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
-import type { Found } from '../rule';
+import type { Tree } from '../../model/tree';
+import { unfold } from '../../tree';
+import type { Check, Found } from '../rule';
 import { isInteractive, ownFunction } from './crossing';
 
 type Told = Pick<Found, 'subject' | 'at' | 'words' | 'evidence'>;
@@ -66,14 +68,15 @@ function ofPart(model: Model, component: Component, node: TemplateUse): Told[] {
         ]
       : [];
   return node.bindings.flatMap((binding): Told[] => {
-    if (bindingKey(binding) === undefined || !ownFunction(component, binding)) return [];
+    const lost = bindingKey(binding) === undefined ? undefined : lostIn(component, binding);
+    if (!lost) return [];
     return [
       {
         subject: binding.to.name,
         at: locate(component.file, binding.nameSpan),
-        words: { component: part.name, what: binding.to.name, how: 'given' },
+        words: { component: part.name, what: binding.to.name, how: 'given', lost },
         evidence: [
-          { at: locate(component.file, binding.nameSpan), text: `A function is given for ${binding.to.name}.` },
+          { at: locate(component.file, binding.nameSpan), text: `What is given for ${binding.to.name} ${lostWords[lost]}.` },
           {
             at: locate(component.file, startedBy.span),
             text: `${startedBy.name} starts ${part.name} in the browser, with plain data alone.`,
@@ -82,6 +85,20 @@ function ofPart(model: Model, component: Component, node: TemplateUse): Told[] {
       },
     ];
   });
+}
+
+const lostWords: Readonly<Record<Unsendable, string>> = {
+  function: 'is a function or holds one',
+  instance: 'is an instance of a class or holds one',
+  symbol: 'is a symbol or holds one',
+};
+
+/** What is lost of what a binding gives, where only plain data is sent. */
+function lostIn(component: Component, binding: Binding): Unsendable | undefined {
+  if (ownFunction(component, binding)) return 'function';
+  if (binding.unsendable) return binding.unsendable;
+  const [only, ...more] = binding.readings;
+  return more.length === 0 && only?.how === 'same' && only.path.length === 0 ? component.facts.values[only.value]?.unsendable : undefined;
 }
 
 const isHandler = ({ to }: Binding): boolean => to.kind === 'attribute' && /^on[a-z]+$/.test(to.name);
@@ -102,6 +119,64 @@ function ofElement(component: Component, node: TemplateElement): Told[] {
       },
     ];
   });
+}
+
+/** A script that asks the page for one element of its component's own markup, of a component that stands on a page more than once. */
+export function startedOnce({ model, pages }: Check): Found[] {
+  return [...model.components.values()].flatMap((component): Found[] => {
+    const asked = (component.facts.lookUps ?? []).find((one) => !one.all && isOwnElement(component, one.selector));
+    if (!asked || component.fileRole !== 'source') return [];
+    const page = pages.pagesOf(component.id).find((one) => standsTwice(unfold(model, one), component));
+    if (!page) return [];
+    const at = locate(component.file, asked.span);
+    return [
+      {
+        rule: 'layer-crossed',
+        component: component.id,
+        subject: component.name,
+        at,
+        words: { component: component.name, what: asked.selector, how: 'once', page: page.name },
+        evidence: [
+          { at, text: `The script asks for ${asked.selector}: the first that there is.` },
+          {
+            at: locate(component.file, component.facts.nameSpan),
+            text: `${component.name} stands on ${page.name} more than once, and its script runs once.`,
+          },
+        ],
+        touches: component.id,
+      },
+    ];
+  });
+}
+
+function standsTwice({ places }: Tree, { id }: Component): boolean {
+  const own = places.filter((place) => place.component === id);
+  // Alternatives of one condition stand there one at a time.
+  return (
+    own.some((place) => place.repeats.length > 0) ||
+    new Set(own.filter((place) => place.branches.length === 0).map((place) => place.index)).size > 1
+  );
+}
+
+/** Whether a selector means an element of a component's own markup. */
+function isOwnElement({ facts }: Component, selector: string): boolean {
+  const [, mark = '', name = ''] = /^([#.[]?)([\w-]+)\]?$/.exec(selector) ?? [];
+  if (name === '') return false;
+  let found = false;
+  walkTemplate(facts.template, (node) => {
+    if (node.kind !== 'element') return;
+    const words = (attribute: string): string[] =>
+      node.bindings.flatMap(({ to, constant }) => (to.name === attribute ? (constant ?? '').replace(/^["']|["']$/g, '').split(/\s+/) : []));
+    if (
+      mark === ''
+        ? node.tag === name
+        : mark === '['
+          ? node.bindings.some(({ to }) => to.name === name)
+          : words(mark === '#' ? 'id' : 'class').includes(name)
+    )
+      found = true;
+  });
+  return found;
 }
 
 /** What only a browser has, read where the page is made. */

@@ -6,7 +6,7 @@ import { walkTemplate } from '../../model/walk';
 import { tagText } from '../../model/tag-text';
 import type { Found, Rule } from '../rule';
 import { isInteractive, ownFunction } from './crossing';
-import { crossedIslands } from './islands';
+import { crossedIslands, startedOnce } from './islands';
 
 /** Pages whose files run on the server unless they say otherwise. */
 const serverPage = /(^|\/)app\/(.*\/)?page\.[jt]sx?$/;
@@ -143,13 +143,17 @@ function waitingThere(model: Model): Found[] {
 
 /** What only the browser has is used by a component that runs on the server, or the reverse. */
 export const layerCrossed: Rule = {
-  inProject: ({ model }) => [
-    ...onServer(model),
-    ...handedOver(model),
-    ...neverStarted(model),
-    ...waitingThere(model),
-    ...crossedIslands(model),
-  ],
+  inProject: (check) => {
+    const { model } = check;
+    return [
+      ...onServer(model),
+      ...handedOver(model),
+      ...neverStarted(model),
+      ...waitingThere(model),
+      ...crossedIslands(model),
+      ...startedOnce(check),
+    ];
+  },
 };
 
 function onServer(model: Model): Found[] {

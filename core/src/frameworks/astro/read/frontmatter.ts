@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { NameFact, OriginFact, Reading } from '../../../model/facts';
+import type { NameFact, OriginFact, Reading, Unsendable } from '../../../model/facts';
 import { addValue, type Body, type Effects, newEffects } from '../../../read/script/body';
 import { readExpression, readStatement } from '../../../read/script/expressions';
 import { declareFunction, noteSetUp } from '../../../read/script/functions';
@@ -56,6 +56,7 @@ function declare(body: Body, { id, init: given }: t.VariableDeclarator, scope: S
   const sink = newEffects();
   if (init) readExpression(body, init, scope, 'same', sink);
   const asked = init?.type === 'CallExpression' ? askedBy(body, init) : undefined;
+  const lost = init && lostOf(init);
   for (const found of patternNames(id as t.Node)) {
     const [only, ...others] = sink.reads;
     const source = only && body.values[only.value];
@@ -72,6 +73,7 @@ function declare(body: Body, { id, init: given }: t.VariableDeclarator, scope: S
       from: partsOf(sink.reads, found.path),
       once: true,
       ...(asked ? { origin: asked } : {}),
+      ...(lost && found.path.length === 0 ? { unsendable: lost } : {}),
     });
     scope.names.set(found.name, { kind: 'value', value, path: [] });
   }
@@ -136,4 +138,28 @@ function holdsQuestion(statement: t.Statement): boolean {
     pushChildren(node, stack);
   }
   return false;
+}
+
+/** Classes of the language whose instances are sent as what they are. */
+const sent = /^(?:Date|RegExp|Map|Set|URL|\w*Array|Array|Object)$/;
+
+/** What is lost of something where only plain data is sent: within lists and objects that are written in place, too. Undefined for nothing that can be seen. */
+export function lostOf(given: t.Node): Unsendable | undefined {
+  const node = bare(given);
+  if (isFunction(node)) return 'function';
+  if (node.type === 'NewExpression') return node.callee.type === 'Identifier' && !sent.test(node.callee.name) ? 'instance' : undefined;
+  if (node.type === 'CallExpression') return dottedName(node.callee) === 'Symbol' ? 'symbol' : undefined;
+  const inner =
+    node.type === 'ArrayExpression'
+      ? node.elements
+      : node.type === 'ObjectExpression'
+        ? node.properties.map((one) =>
+            one.type === 'ObjectProperty' ? one.value : one.type === 'ObjectMethod' && one.kind === 'method' ? one : null,
+          )
+        : [];
+  for (const one of inner) {
+    const lost = one?.type === 'ObjectMethod' ? ('function' as const) : one && lostOf(one);
+    if (lost) return lost;
+  }
+  return undefined;
 }

@@ -50,7 +50,7 @@ export function readAstro(file: FilePath, text: string): FileFacts {
   const parsed = parseMarkup(text, front?.end ?? 0);
   problems.push(...parsed.problems);
   const scripts = clientScripts(text, parsed.nodes, problems);
-  const all = [...statements, ...scripts.flatMap((one) => one)];
+  const all = [...statements, ...scripts.flatMap((one) => one.statements)];
   const { imports } = readModule(all);
   const { exports } = readModule(statements);
   const outer = { type: 'Program', body: all.filter((one) => one.type === 'ImportDeclaration') } as unknown as t.Program;
@@ -59,14 +59,25 @@ export function readAstro(file: FilePath, text: string): FileFacts {
   const body = newBody(module, { propsWritable: true });
   const scope = frontmatterScope();
   readFrontmatter(body, statements, scope);
-  for (const one of scripts) readClientScript(body, one);
+  for (const one of scripts) readClientScript(body, one.statements);
   const inner = markupScope(scope);
-  const markup: AstroMarkup = { body, text, lang: 'tsx', problems, event: 'event', holes: [] };
+  const markup: AstroMarkup = {
+    body,
+    text,
+    lang: 'tsx',
+    problems,
+    event: 'event',
+    holes: [],
+    ofScripts: functionsOf(
+      scripts.filter((one) => one.isModule),
+      text,
+    ),
+  };
   const template = readNodes(markup, parsed.nodes, inner);
   const start = parsed.nodes.find((one) => one.kind !== 'text')?.start ?? 0;
   const nameSpan = { start, end: Math.min(start + 1, text.length) };
   const absent = browserNames(statements);
-  const lookUps = scripts.flatMap((one) => lookUpsIn(one, text));
+  const lookUps = scripts.flatMap((one) => lookUpsIn(one.statements, text));
   const component = assembleComponent(body, () => {
     const slots = slotsOf(template);
     const written = new Set<string>();
@@ -88,7 +99,12 @@ export function readAstro(file: FilePath, text: string): FileFacts {
       ...(undeclared.length > 0 ? { undeclared } : {}),
       ...(absent.length > 0 ? { absent } : {}),
       ...(lookUps.length > 0 ? { lookUps } : {}),
-      ...(namesElements(scripts, text) ? { namesElements: true as const } : {}),
+      ...(namesElements(
+        scripts.map((one) => one.statements),
+        text,
+      )
+        ? { namesElements: true as const }
+        : {}),
     } satisfies Omit<ComponentFacts, 'values' | 'actions' | 'events' | 'clones' | 'wrappedBy'> & { eventName: (one: MemberFact) => string };
   });
   const facts: Writable<FileFacts> = {
@@ -114,9 +130,12 @@ function propsTypeOf(types: readonly TypeFact[], imports: FileFacts['imports']):
   return isDeclared ? { kind: 'ref', name: 'Props', args: [] } : undefined;
 }
 
-/** What the scripts of the markup say that run in the browser, each as its statements. */
-function clientScripts(text: string, nodes: readonly AstroNode[], problems: Problem[]): t.Statement[][] {
-  const found: t.Statement[][] = [];
+/** A script of the markup, which runs in the browser: as a module of its own, or as it stands. */
+type ClientScript = { readonly statements: readonly t.Statement[]; readonly isModule: boolean };
+
+/** The scripts of the markup. */
+function clientScripts(text: string, nodes: readonly AstroNode[], problems: Problem[]): ClientScript[] {
+  const found: ClientScript[] = [];
   const visit = (one: AstroElement): void => {
     if (one.name !== 'script' || !one.raw) return;
     const type = one.attributes.find((each) => each.name === 'type');
@@ -124,7 +143,8 @@ function clientScripts(text: string, nodes: readonly AstroNode[], problems: Prob
     if (kind !== '' && !/^(?:module|text\/javascript)$/.test(kind)) return;
     const read = parseScriptAt(text, one.raw, 'ts');
     problems.push(...read.problems);
-    found.push(read.program.body);
+    // With an attribute it stands on the page as it is, and sees and is seen by all others of its kind.
+    found.push({ statements: read.program.body, isModule: one.attributes.length === 0 });
   };
   walkElements(nodes, visit);
   return found;
@@ -139,6 +159,21 @@ export function walkElements(nodes: readonly AstroNode[], visit: (element: Astro
     visit(node);
     stack.push(...[...node.attributes.flatMap((one) => one.holes.flatMap((hole) => hole.nodes)), ...node.children].reverse());
   }
+}
+
+/** Functions of scripts that are modules, and that nothing puts on the window. */
+function functionsOf(scripts: readonly ClientScript[], text: string): ReadonlySet<string> {
+  const names = scripts.flatMap(({ statements }) =>
+    statements.flatMap((one) => (one.type === 'FunctionDeclaration' && one.id ? [one.id.name] : [])),
+  );
+  return new Set(
+    names.filter(
+      (name) =>
+        !new RegExp(
+          `(?:window|globalThis|self)(?:\\.|\\[['"])${name.replace(/\$/g, '\\$&')}\\b|Object\\.assign\\(\\s*(?:window|globalThis)`,
+        ).test(text),
+    ),
+  );
 }
 
 /** What a script of the markup does in the browser: it knows nothing of what stands at the top of the file. */

@@ -8,13 +8,13 @@ import { addValue, excerpt, newEffects, wholeProps } from '../../../read/script/
 import { callGiven } from '../../../read/script/called';
 import { readingsOf, readStatement } from '../../../read/script/expressions';
 import { bindLocal, demand, memberChain } from '../../../read/script/names';
-import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
+import { innerScope, lookUp, noteUndeclared, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, type FunctionNode, isFunction, madeIn, patternNames, pushChildren, spanOf } from '../../../read/script/syntax';
-import { withProps } from './frontmatter';
+import { lostOf, withProps } from './frontmatter';
 import type { AstroAttribute, AstroElement, AstroNode, Hole } from './markup';
 
-/** Markup that is being read; `holes` is what stands in the expression that is read at the moment. */
-export type AstroMarkup = Markup & { readonly holes: readonly Hole[] };
+/** Markup that is being read: the markup within the expression that is read at the moment, and the functions of scripts that no other script sees. */
+export type AstroMarkup = Markup & { readonly holes: readonly Hole[]; readonly ofScripts: ReadonlySet<string> };
 
 const noKey: KeyFact = { kind: 'none' };
 /** Attributes by which the compiler is told something, and that nobody is given. */
@@ -388,7 +388,17 @@ function readAttribute(markup: AstroMarkup, one: AstroAttribute, scope: Scope, i
     readings: [],
   };
   if (one.kind === 'empty') return [{ ...binding, constant: 'true' }];
-  if (one.kind === 'text') return [{ ...binding, constant: JSON.stringify(text.slice(one.value.start, one.value.end)) }];
+  if (one.kind === 'text') {
+    const isHeard = isNative && /^on[a-z]+$/.test(name);
+    if (isHeard) noteUnseen(markup, one, scope);
+    return [
+      {
+        ...binding,
+        constant: JSON.stringify(text.slice(one.value.start, one.value.end)),
+        ...(isHeard ? { direction: 'out' as const } : {}),
+      },
+    ];
+  }
   const found = expressionOf(markup, one.value, one.holes);
   const inner = found && bare(found.node);
   if (!found || !inner) return [{ ...binding, constant: 'undefined' }];
@@ -396,6 +406,7 @@ function readAttribute(markup: AstroMarkup, one: AstroAttribute, scope: Scope, i
   if (isFunction(inner)) return [{ ...binding, ...handlerAt(markup, name, one.value, scope), made: 'function' }];
   const readings = readingsOf(body, inner, scope);
   const made = madeIn(inner);
+  const lost = lostOf(inner);
   const call = callGiven(body, inner, scope);
   const isPart = inner.type === 'Identifier' && /^[A-Z]/.test(inner.name) && body.module.imported.has(inner.name);
   return [
@@ -404,10 +415,20 @@ function readAttribute(markup: AstroMarkup, one: AstroAttribute, scope: Scope, i
       readings,
       ...(readings.length === 0 ? { constant: excerpt(body.module, one.value) } : {}),
       ...(made ? { made } : {}),
+      ...(lost ? { unsendable: lost } : {}),
       ...(call ? { call } : {}),
       ...(isPart ? { component: inner.name } : {}),
     },
   ];
+}
+
+/** `onclick="open()"` knows what the window has, and no function of a script that is a module. */
+function noteUnseen({ text, ofScripts }: AstroMarkup, { value }: AstroAttribute, scope: Scope): void {
+  for (const match of text.slice(value.start, value.end).matchAll(/(?<![\w$.])([A-Za-z_$][\w$]*)(?=\s*\()/g)) {
+    const [name = ''] = match;
+    const start = value.start + match.index;
+    if (ofScripts.has(name)) noteUndeclared(scope, { name, span: { start, end: start + name.length }, ofCall: true, hidden: 'module' });
+  }
 }
 
 function readSpread(markup: AstroMarkup, one: AstroAttribute, element: AstroElement, scope: Scope, isNative: boolean): SpreadFact {
