@@ -101,7 +101,8 @@ function misfitInTemplates({ owner, target }: KnownUse, given: Given, outlets: r
   const names = new Set<string>();
   for (const one of outlets) {
     if (!one.names) {
-      if (one.reading === undefined) return undefined;
+      // Where content is called by its place in the markup alone, it is handed what stands there.
+      if (one.reading === undefined && !traitsOf(target).startsParts) return undefined;
       continue;
     }
     for (const name of one.names) names.add(camel(name));

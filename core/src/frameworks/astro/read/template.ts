@@ -3,7 +3,7 @@ import type { Binding, KeyFact, SpreadFact, TemplateNode, TemplateUse } from '..
 import { defaultSlot, type MemberKey, memberOf, propKey, slotKey } from '../../../model/member';
 import type { Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
-import { branch, expressionAt, handlerAt, type Markup, outlet, repeat, shownText } from '../../../read/markup/expressions';
+import { branch, expressionAt, handlerAt, type Markup, repeat, shownText } from '../../../read/markup/expressions';
 import { addValue, excerpt, newEffects, wholeProps } from '../../../read/script/body';
 import { callGiven } from '../../../read/script/called';
 import { readingsOf, readStatement } from '../../../read/script/expressions';
@@ -50,6 +50,8 @@ function expressionOf(
 }
 
 function readExpressionNode(markup: AstroMarkup, node: Extract<AstroNode, { kind: 'expression' }>, scope: Scope): TemplateNode[] {
+  // One that is not closed has been told of.
+  if (markup.text[node.end - 1] !== '}') return [];
   const found = expressionOf(markup, { start: node.start + 1, end: node.end - 1 }, node.holes);
   return found ? readShown(found.markup, found.node, scope, { start: node.start, end: node.end }) : [];
 }
@@ -250,14 +252,15 @@ function readAttributeShown(markup: AstroMarkup, attribute: AstroAttribute, scop
 
 function readSlot(markup: AstroMarkup, element: AstroElement, scope: Scope): TemplateNode {
   const hasText = element.children.some((one) => one.kind === 'text' && !one.isBlank);
-  return outlet(
-    slotMember(textOf(markup, element, 'name')),
-    { start: element.start, end: element.end },
-    [],
-    [],
-    readNodes(markup, element.children, scope),
-    hasText,
-  );
+  const fallback = readNodes(markup, element.children, scope);
+  return {
+    kind: 'outlet',
+    slot: slotMember(textOf(markup, element, 'name')),
+    span: { start: element.start, end: element.end },
+    slotProps: [],
+    ...(fallback.length > 0 ? { fallback } : {}),
+    ...(hasText ? { fallbackText: true as const } : {}),
+  };
 }
 
 function readUse(markup: AstroMarkup, element: AstroElement, scope: Scope, shown: readonly TemplateNode[]): TemplateUse {
