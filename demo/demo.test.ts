@@ -54,6 +54,7 @@ const pages = {
   svelte: ['App'],
   elements: ['index.html', 'roster.html'],
   angular: ['TodayPage', 'LockPage', 'RosterPage'],
+  astro: ['index', '[id]', 'roster'],
 };
 const line = ({ rule, file, component, subject }: Planted): string => [rule, file, component, subject].join(' ');
 
@@ -61,7 +62,10 @@ function plantedIn(framework: string): Planted[] {
   return JSON.parse(readFileSync(path.join(folder(`${framework}/worn`), 'planted.json'), 'utf8')) as Planted[];
 }
 
-describe.each(['react', 'vue', 'svelte', 'elements', 'angular'] as const)('Towpath in %s', (framework) => {
+/** Those that are built here; what Astro needs for that is not installed with the rest. */
+const isBuilt = (framework: keyof typeof pages): boolean => framework !== 'astro';
+
+describe.each(['react', 'vue', 'svelte', 'elements', 'angular', 'astro'] as const)('Towpath in %s', (framework) => {
   test('the sound edition has no finding at all, and every use is resolved', async () => {
     const report = await reportOn(`${framework}/sound`);
     expect(report.findings).toEqual([]);
@@ -75,21 +79,21 @@ describe.each(['react', 'vue', 'svelte', 'elements', 'angular'] as const)('Towpa
     expect(report.findings.map(line).sort()).toEqual(plantedIn(framework).map(line).sort());
   });
 
-  test('the sound edition builds without a warning about its own source', () => {
+  test.runIf(isBuilt(framework))('the sound edition builds without a warning about its own source', () => {
     const warnings = built(`${framework}/sound`).split('\n');
     expect(warnings.filter((one) => /\bsrc\//.test(one))).toEqual([]);
   });
 
-  test('the worn edition builds', () => {
+  test.runIf(isBuilt(framework))('the worn edition builds', () => {
     built(`${framework}/worn`);
   });
 });
 
 test('each rule has a fault planted in one of the demos', () => {
   const planted = new Set(Object.keys(pages).flatMap((framework) => plantedIn(framework).map((one) => one.rule)));
-  // A page that renders without an end cannot be opened; a part that runs on the server needs one.
+  // A page that renders without an end cannot be opened.
   const without = Object.keys(catalogue).filter((rule) => !planted.has(rule));
-  expect(without.sort()).toEqual(['endless-render', 'layer-crossed']);
+  expect(without.sort()).toEqual(['endless-render']);
 });
 
 test('the sound edition in React has no type error', () => {

@@ -37,7 +37,7 @@ for (const { name, files } of hostile)
     Object.values(files).reduce((sum, text) => sum + text.length, 0),
   );
 const random = seeded(seed);
-const demos = [...['react', 'vue', 'svelte', 'elements', 'angular'].map((framework) => demoFiles(`${framework}/worn`)), board];
+const demos = [...['react', 'vue', 'svelte', 'elements', 'angular', 'astro'].map((framework) => demoFiles(`${framework}/worn`)), board];
 for (let round = 0; round < count; round++) {
   const files = demos[Math.floor(random() * demos.length)] ?? {};
   const names = Object.keys(files);

@@ -54,7 +54,7 @@ async function projectOf(name: string, folder: string): Promise<Project> {
 
 async function* projects(): AsyncGenerator<Project> {
   const wanted = (name: string): boolean => asked.length === 0 || asked.some((one) => name.includes(one));
-  for (const framework of ['react', 'vue', 'svelte', 'elements', 'angular'])
+  for (const framework of ['react', 'vue', 'svelte', 'elements', 'angular', 'astro'])
     for (const edition of ['sound', 'worn']) {
       const name = `demo-${framework}-${edition}`;
       if (wanted(name)) yield projectOf(name, path.join(demos, framework, edition));

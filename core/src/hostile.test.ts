@@ -49,7 +49,7 @@ describe('one bad file is one problem', () => {
 });
 
 describe('a project of which a file is spoilt', () => {
-  test.each(['react', 'vue', 'svelte', 'elements', 'angular', 'bundles'])('%s: all of Liana goes through it', (framework) => {
+  test.each(['react', 'vue', 'svelte', 'elements', 'angular', 'astro', 'bundles'])('%s: all of Liana goes through it', (framework) => {
     const files = framework === 'bundles' ? board : demoFiles(`${framework}/worn`);
     const names = Object.keys(files);
     const random = seeded(16);

@@ -18,7 +18,7 @@ import type { FilePath } from '../model/span';
 import { filesBeside, readerOf, traitsOf } from './registry';
 
 /** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
-export const readerVersion = '22';
+export const readerVersion = '23';
 
 /** What is told by the text as a whole, whatever its framework. */
 function withMentions(facts: FileFacts, text: string): FileFacts {

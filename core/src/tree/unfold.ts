@@ -274,9 +274,10 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
 }
 
 /** A part that a page of a server starts by itself asks nobody around it: what others provide does not come to it. */
-function startedApart({ framework }: Component, at: Position): Position {
-  return traitsOf(at.body).startsParts && framework !== at.body.framework ? { ...at, provider: -1 } : at;
-}
+const startedApart = (component: Component, at: Position): Position => (isIsland(component, at) ? { ...at, provider: -1 } : at);
+
+const isIsland = ({ framework }: Component, { body }: Position): boolean =>
+  traitsOf(body).startsParts === true && framework !== body.framework;
 
 /** An element from outside of the project listens as any other where components are elements. */
 function aroundOf(unfolding: Unfolding, node: TemplateUse, at: Position): Position {
@@ -493,6 +494,7 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
   if (use) place.use = use.id;
   if (at.slot) place.slot = at.slot;
   if (use?.node.onHost) place.onHost = use.node.element ?? '';
+  if (isIsland(component, at)) place.island = use?.node.startedBy?.name ?? '';
   unfolding.places.push(place);
   if (use && isWithin(at.lineage, component.id)) {
     place.cut = 'recursion';

@@ -28,13 +28,20 @@ function asAbove(place: Place, tree: Tree): string {
   return `as above, ${count === 1 ? '1 place' : `${count.toLocaleString('en')} places`}`;
 }
 
+/** A part of another framework on a page of a server: what it is written in, and how it is started in the browser. */
+function islandWords(mark: string, component: Component | undefined): string {
+  const name = component ? adapterOf(component.framework).name : '';
+  return mark === '' ? `${name}, not started in the browser` : `${name}, ${mark}`;
+}
+
 /** How a place is repeated, under which condition and in whose slot, as the row says it. */
 export function guardOf(place: Place, model: Model, tree: Tree): string {
   const repeats = place.repeats.map((repeat) => (repeat.item ? `each ${oneOf(repeat.item)}` : `each of ${repeat.over}`));
   const branches = place.branches.slice(-2).map((branch) => `if ${conditionOf(branch)}`);
   const cut = place.cut === 'recursion' ? ['stands within itself'] : place.cut === 'folded' ? [asAbove(place, tree)] : [];
   const host = place.onHost ? [`on <${place.onHost}>`] : [];
-  return [...host, slotPhrase(place, model, tree), ...repeats, ...branches, ...cut].filter(Boolean).join(' · ');
+  const island = place.island === undefined ? [] : [islandWords(place.island, model.components.get(place.component))];
+  return [...island, ...host, slotPhrase(place, model, tree), ...repeats, ...branches, ...cut].filter(Boolean).join(' · ');
 }
 
 function roleOf(component: Component | undefined, place: Place): Row['role'] {

@@ -71,10 +71,11 @@ function markupOf(model: Model, tree: Tree): Markup {
       if (node.kind === 'use') {
         const target = model.useOfNode.get(node)?.target.kind;
         if (target !== 'component' && target !== 'provider' && target !== 'consumer') isOpen = true;
-        return;
+      } else {
+        names.add(node.tag);
+        // What falls through stands at the use that gives it.
+        if (node.spreads.some((one) => !one.fallsThrough)) isOpen = true;
       }
-      names.add(node.tag);
-      if (node.spreads.length > 0) isOpen = true;
       for (const binding of node.bindings) {
         const { name } = binding.to;
         names.add(`[${name}]`);

@@ -108,9 +108,9 @@ export function ProjectsView({ projects, damaged, usage }: Props) {
               Start from a page
             </Button>
             <p>
-              Or drop a folder, files or a zip archive anywhere on this page. Liana reads React, Vue, Svelte, Angular, custom elements and
-              Lightning web components; dependencies, build output and what .gitignore names are left out. “Start from a page” carves a
-              saved page or a picture into parts.
+              Or drop a folder, files or a zip archive anywhere on this page. Liana reads React, Vue, Svelte, Angular, Astro, custom
+              elements and Lightning web components; dependencies, build output and what .gitignore names are left out. “Start from a page”
+              carves a saved page or a picture into parts.
             </p>
           </div>
         </section>

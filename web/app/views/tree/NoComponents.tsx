@@ -9,8 +9,8 @@ export function NoComponents({ summary }: { summary: Summary }) {
       <section className="sheet empty">
         <h2>No components were found</h2>
         <p>
-          {summary.files} files were read. Liana draws components of React, Vue, Svelte and Angular, custom elements and Lightning web
-          components, and none was seen in them.
+          {summary.files} files were read. Liana draws components of React, Vue, Svelte, Angular and Astro, custom elements and Lightning
+          web components, and none was seen in them.
           {summary.problems.length > 0 && problem
             ? ` ${summary.problems.length === 1 ? 'One place' : `${summary.problems.length} places`} could not be read in full, first ${problem.file}, line ${problem.line}: ${problem.message}`
             : ''}

@@ -9,7 +9,7 @@ import type { Frame, Graph } from '../../graph/frames';
 import { isPutTogether, nameInModule } from '../../graph/stores';
 import { givenTo, slotLabel } from '../../graph/targets';
 import { type SubjectId, subjectId } from '../subject';
-import { type Knot, type LinkHow, linksOf } from './links';
+import { type Knot, type LinkHow, type Links, linksOf } from './links';
 import { columnsFor, contracted, inOrder, type RowLinks } from './order';
 import { againWords, effectName, listeningWords, markupWords, several, stepsInShort } from './words';
 
@@ -82,6 +82,15 @@ function isInner({ values, actions }: BodyFacts, value: ValueFact): boolean {
   });
 }
 
+/** Whether something is read, and not only called. */
+const isRead = ({ onward }: Links, key: string): boolean => [...(onward.get(key)?.values() ?? [])].some((how) => how !== 'called');
+
+/** The file of a constant of another module of the project; undefined for all else. */
+function constantOf(graph: Graph, frame: Frame, { source, name }: ValueFact): FilePath | undefined {
+  const meant = graph.named(frame, nameOfKey(source ?? name));
+  return meant.kind === 'value' && meant.file !== frame.file ? meant.file : undefined;
+}
+
 /** What a module holds and a body reads: a state, a store, something that is computed from these. */
 function heldByModule(
   graph: Graph,
@@ -131,7 +140,8 @@ export function derivationOf(graph: Graph, frame: Frame, texts: ReadonlyMap<File
     const value = body.values[knot.value];
     if (!value || value.name === '' || isInner(body, value)) return false;
     if (value.kind === 'param') return value.of === undefined && links.onward.has(key);
-    if (value.kind === 'module') return links.onward.has(key) && heldByModule(graph, frame, value) !== undefined;
+    if (value.kind === 'module')
+      return isRead(links, key) && (heldByModule(graph, frame, value) ?? constantOf(graph, frame, value)) !== undefined;
     if (value.kind === 'function') return isComputing(body, value) && links.onward.has(key) && reached.has(key);
     if (value.kind === 'store' && isPutTogether(body, knot.value)) return false;
     if (value.kind === 'derived' && !isWritten(texts.get(value.span.file ?? frame.file), value)) return false;
@@ -205,7 +215,7 @@ function groupOf({ graph, frame, sourcesOf, leadsTo }: Making, key: string, knot
       if (isEventValue(frame, value)) return 'out';
       const fromRows = sourcesOf(key).filter((from) => !from.startsWith('trigger'));
       if (fromOutside.has(value.kind)) return 'in';
-      if (value.kind === 'state') return fromRows.some((from) => before.get(from) !== undefined) ? 'derived' : 'in';
+      if (value.kind === 'state') return fromRows.some((from) => (before.get(from) ?? 'in') !== 'in') ? 'derived' : 'in';
       return fromRows.length > 0 || value.kind === 'function' ? 'derived' : 'in';
     }
   }
@@ -418,7 +428,10 @@ function doesWords(
 ): string {
   if (value.kind === 'prop')
     return kind === 'event' ? heardWords(graph, frame, memberKeyOf(value)) : givenWords(graph, frame, memberKeyOf(value));
-  if (value.kind === 'module') return 'held by a module';
+  if (value.kind === 'module') {
+    const file = heldByModule(graph, frame, value) ? undefined : constantOf(graph, frame, value);
+    return file === undefined ? 'held by a module' : `a constant of ${file.split('/').at(-1) ?? file}`;
+  }
   if (value.kind === 'param') return 'given by who calls it';
   if (value.kind === 'context') return answeredWords(graph, frame, value);
   if (value.kind === 'hook') return value.source === undefined ? 'given by a call' : `given by ${nameOfKey(value.source)}`;

@@ -1,0 +1,15 @@
+import { raise } from '../stores/levels';
+
+/** Fills and drains one lock. */
+export default function GateSwitch({ lockId, step = 0.1 }) {
+  return (
+    <span className="gate">
+      <button type="button" onClick={() => raise(lockId, step)}>
+        Fill
+      </button>
+      <button type="button" onClick={() => raise(lockId, -step)}>
+        Drain
+      </button>
+    </span>
+  );
+}
