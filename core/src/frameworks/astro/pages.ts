@@ -1,8 +1,11 @@
-import type { FilePath } from '../../model/span';
-import { bodyOf, useOfFile } from '../placed';
+import type { ComponentFacts, FileFacts, ValueFact } from '../../model/facts';
+import { type FilePath, locate, type Span } from '../../model/span';
+import { memberOf } from '../../model/member';
+import { useOfFile } from '../placed';
 import type { PlacedPage, Project } from '../conventions';
 
 const page = /^(?:.*\/)?src\/pages\/(.+)\.(?:astro|mdx?|html)$/;
+const nowhere: Span = { start: 0, end: 0 };
 
 /** The address of a page by where its file stands: `locks/[id]` → `/locks/:id`. */
 function pathOf(below: string): string {
@@ -15,11 +18,40 @@ function pathOf(below: string): string {
 
 /** The pages of a project: files in a folder of that name, but for those whose names or folders begin with a line. */
 export function placedPages({ files }: Project): PlacedPage[] {
-  return [...files].flatMap(
-    ([file, facts]: readonly [FilePath, { readonly framework: string; readonly components: readonly unknown[] }]) => {
-      const below = page.exec(file)?.[1];
-      if (below === undefined || facts.framework !== 'astro' || facts.components.length === 0 || /(?:^|\/)_/.test(below)) return [];
-      return [{ file, path: pathOf(below), body: bodyOf([useOfFile(file, file, [])]) }];
+  return [...files].flatMap(([file, facts]: readonly [FilePath, FileFacts]) => {
+    const below = page.exec(file)?.[1];
+    const [component] = facts.components;
+    if (below === undefined || facts.framework !== 'astro' || !component || /(?:^|\/)_/.test(below)) return [];
+    return [{ file, path: pathOf(below), body: bodyOf(file, facts, component) }];
+  });
+}
+
+/** A page is given what the function of its file says that lists its addresses; nothing where there is none. */
+function bodyOf(file: FilePath, facts: FileFacts, { members }: ComponentFacts): PlacedPage['body'] {
+  const lists = facts.shared.find((one) => one.name === 'getStaticPaths');
+  if (!lists) return { values: [], actions: [], template: [useOfFile(file, file, [])] };
+  const values: ValueFact[] = [
+    {
+      name: 'props',
+      kind: 'fetched',
+      span: nowhere,
+      from: [],
+      origin: { kind: 'loader', what: `${lists.name} of ${file}`, at: locate(file, lists.span) },
     },
+  ];
+  const bindings = members.flatMap(({ key, name, kind }) =>
+    kind === 'slot'
+      ? []
+      : [
+          {
+            to: memberOf(key),
+            written: name,
+            span: nowhere,
+            nameSpan: nowhere,
+            direction: 'in' as const,
+            readings: [{ value: 0, path: [name], how: 'part' as const, span: nowhere }],
+          },
+        ],
   );
+  return { values, actions: [], template: [useOfFile(file, file, [], bindings)] };
 }

@@ -1,4 +1,4 @@
-import type { Derivation, RowGroup } from '.';
+import type { Derivation, RowGroup } from './derivation';
 
 export const groupWords: Readonly<Record<RowGroup, string>> = { in: 'Comes in', derived: 'Is derived', out: 'Goes out', shown: 'Is shown' };
 
