@@ -48,6 +48,14 @@ export function howOf(path: readonly string[], how: How): How {
   return path.includes('*') ? 'item' : 'part';
 }
 
+/** The readings of one part of what is made of others: what a pattern takes out of it. */
+export function partsOf(readings: readonly Reading[], path: readonly string[]): Reading[] {
+  return readings.map((one) => {
+    const whole = one.held ? one.path : [...one.path, ...path];
+    return { ...one, path: whole, how: one.how === 'same' || one.how === 'part' ? howOf(whole, one.how) : one.how };
+  });
+}
+
 /** Pushes the readings that a name stands for, with the members read from it. */
 export function readMeaning(body: Body, given: Meaning, members: readonly string[], how: How, span: Span, sink: Effects): void {
   const { meaning, path } = unboxed(given, members);

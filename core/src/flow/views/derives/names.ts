@@ -25,7 +25,7 @@ export function nameOfKnot({ frame }: Making, knot: Knot): string {
     case 'event':
       return memberText(frame, knot.member);
     case 'effect':
-      return effectName(body.actions[knot.action] ?? ({ name: '', kind: 'effect' } as never));
+      return effectName(body.actions[knot.action]);
     case 'trigger': {
       const named = knot.action !== undefined && body.values.some(({ kind, action }) => kind === 'function' && action === knot.action);
       const name = named ? (body.actions[knot.action ?? -1]?.name ?? '') : '';

@@ -75,4 +75,4 @@ export function listeningWords(on: readonly Listening[]): string {
 }
 
 /** What an effect is called: the function that makes it, where it has no name of its own. */
-export const effectName = ({ name, kind }: ActionFact): string => (name === '' ? kind : name);
+export const effectName = (action: ActionFact | undefined): string => action?.name || (action?.kind ?? 'effect');

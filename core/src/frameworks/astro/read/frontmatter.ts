@@ -1,9 +1,9 @@
 import type * as t from '@babel/types';
-import type { NameFact, OriginFact, Reading, Unsendable } from '../../../model/facts';
+import type { NameFact, OriginFact, Unsendable } from '../../../model/facts';
 import { addValue, type Body, type Effects, newEffects } from '../../../read/script/body';
 import { readExpression, readStatement } from '../../../read/script/expressions';
 import { declareFunction, noteSetUp } from '../../../read/script/functions';
-import { howOf } from '../../../read/script/names';
+import { partsOf } from '../../../read/script/names';
 import { originOfCall } from '../../../read/script/origins';
 import { bindProps } from '../../../read/script/props';
 import { hoisted, innerScope, lookUp, type Scope } from '../../../read/script/scope';
@@ -89,13 +89,6 @@ function askedBy(body: Body, call: t.CallExpression): OriginFact | undefined {
   const isContent = body.module.imported.get(base)?.from === 'astro:content';
   const [first] = call.arguments;
   return isContent ? { kind: 'query', what: first?.type === 'StringLiteral' ? first.value : base } : originOfCall(body, call, base, path);
-}
-
-function partsOf(readings: readonly Reading[], path: readonly string[]): Reading[] {
-  return readings.map((one) => {
-    const whole = one.held ? one.path : [...one.path, ...path];
-    return { ...one, path: whole, how: one.how === 'same' || one.how === 'part' ? howOf(whole, one.how) : one.how };
-  });
 }
 
 const ofBrowser = /^(?:window|document|localStorage|sessionStorage|navigator|location|history)$/;

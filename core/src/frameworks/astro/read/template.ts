@@ -4,9 +4,10 @@ import { defaultSlot, type MemberKey, memberOf, propKey, slotKey } from '../../.
 import type { Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import { branch, expressionAt, handlerAt, type Markup, repeat, shownText } from '../../../read/markup/expressions';
-import { addValue, excerpt, newEffects, wholeProps } from '../../../read/script/body';
+import { addValue, excerpt, newEffects } from '../../../read/script/body';
 import { callGiven } from '../../../read/script/called';
 import { readingsOf, readStatement } from '../../../read/script/expressions';
+import { spreadOn } from '../../../read/markup/spread';
 import { bindLocal, demand, memberChain } from '../../../read/script/names';
 import { innerScope, lookUp, noteUndeclared, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, type FunctionNode, isFunction, madeIn, patternNames, pushChildren, spanOf } from '../../../read/script/syntax';
@@ -435,7 +436,6 @@ function noteUnseen({ text, ofScripts }: AstroMarkup, { value }: AstroAttribute,
 }
 
 function readSpread(markup: AstroMarkup, one: AstroAttribute, element: AstroElement, scope: Scope, isNative: boolean): SpreadFact {
-  const { body } = markup;
   const span = { start: one.start, end: one.end };
   const found = expressionOf(markup, one.value, one.holes);
   const inner = found && bare(found.node);
@@ -443,21 +443,5 @@ function readSpread(markup: AstroMarkup, one: AstroAttribute, element: AstroElem
     kind: isNative ? ('element' as const) : lookUp(scope, element.name.split('.')[0] ?? '') ? ('unknown' as const) : ('use' as const),
     tag: element.name,
   };
-  const meaning = inner?.type === 'Identifier' ? lookUp(scope, inner.name) : undefined;
-  if (meaning?.kind === 'props') {
-    body.restTargets.push(target);
-    return { span, readings: [{ value: wholeProps(body, span), path: [], how: 'spread', span }] };
-  }
-  const readings = inner ? readingsOf(body, inner, scope, 'spread') : [];
-  for (const read of readings) {
-    if (body.values[read.value]?.kind !== 'rest') continue;
-    body.restTargets.pop();
-    body.restTargets.push(target);
-  }
-  const names =
-    inner?.type === 'ObjectExpression'
-      ? inner.properties.map((each) => (each.type !== 'SpreadElement' && each.key.type === 'Identifier' ? each.key.name : undefined))
-      : [];
-  const all = names.filter((name): name is string => name !== undefined);
-  return { span, readings, ...(inner?.type === 'ObjectExpression' && all.length === names.length ? { keys: all.map(propKey) } : {}) };
+  return spreadOn(markup.body, inner, span, scope, target, propKey);
 }

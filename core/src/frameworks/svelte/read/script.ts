@@ -1,6 +1,5 @@
 import type * as t from '@babel/types';
 import { eventKey } from '../../../model/member';
-import type { Reading } from '../../../model/facts';
 import {
   addAction,
   addValue,
@@ -15,7 +14,7 @@ import {
 } from '../../../read/script/body';
 import { isOwnModule, readArgs, readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
-import { howOf } from '../../../read/script/names';
+import { partsOf } from '../../../read/script/names';
 import { namedBy } from '../../../read/markup/taken';
 import { commentedType } from '../../../read/script/comment-types';
 import { bindProps } from '../../../read/script/props';
@@ -162,13 +161,6 @@ function readReactive({ body }: Instance, statement: t.Statement, scope: Scope):
     fillAction(body, action, sink);
     const facts = body.actions[action];
     if (facts) facts.follows = sink.reads.filter((one) => one.how !== 'called');
-  });
-}
-
-function partsOf(readings: readonly Reading[], path: readonly string[]): Reading[] {
-  return readings.map((one) => {
-    const whole = one.held ? one.path : [...one.path, ...path];
-    return { ...one, path: whole, how: one.how === 'same' || one.how === 'part' ? howOf(whole, one.how) : one.how };
   });
 }
 

@@ -17,8 +17,9 @@ import {
   shownText,
   writing,
 } from '../../../read/markup/expressions';
-import { addValue, attachCallbacks, excerpt, memberValue, wholeProps } from '../../../read/script/body';
+import { addValue, attachCallbacks, excerpt, memberValue } from '../../../read/script/body';
 import { calledForNothing, callGiven } from '../../../read/script/called';
+import { spreadOn } from '../../../read/markup/spread';
 import { handedReadings, readingsOf } from '../../../read/script/expressions';
 import { parsePatternAt } from '../../../read/script/parse';
 import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
@@ -511,7 +512,6 @@ function readAttribute(markup: SvelteMarkup, one: AST.Attribute, scope: Scope, n
 }
 
 function readSpread(markup: SvelteMarkup, one: AST.SpreadAttribute, node: Tag, scope: Scope, native: boolean): SpreadFact {
-  const { body } = markup;
   const span = rangeOf(one);
   const found = expression(markup, one.expression);
   const inner = found && bare(found);
@@ -523,23 +523,7 @@ function readSpread(markup: SvelteMarkup, one: AST.SpreadAttribute, node: Tag, s
         : ('use' as const),
     tag: node.name,
   };
-  const meaning = inner?.type === 'Identifier' ? lookUp(scope, inner.name) : undefined;
-  if (meaning?.kind === 'props') {
-    body.restTargets.push(target);
-    return { span, readings: [{ value: wholeProps(body, span), path: [], how: 'spread', span }] };
-  }
-  const readings = inner ? readingsOf(body, inner, scope, 'spread') : [];
-  for (const read of readings) {
-    if (body.values[read.value]?.kind !== 'rest') continue;
-    body.restTargets.pop();
-    body.restTargets.push(target);
-  }
-  const names =
-    inner?.type === 'ObjectExpression'
-      ? inner.properties.map((each) => (each.type !== 'SpreadElement' && each.key.type === 'Identifier' ? each.key.name : undefined))
-      : [];
-  const all = names.filter((name): name is string => name !== undefined);
-  return { span, readings, ...(inner?.type === 'ObjectExpression' && all.length === names.length ? { keys: all.map(propMember) } : {}) };
+  return spreadOn(markup.body, inner, span, scope, target, propMember);
 }
 
 /** `on:click={go}`; without a handler the event goes on to the owner under the same name. */
