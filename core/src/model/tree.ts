@@ -33,6 +33,8 @@ export type Place = {
   readonly sheltered: boolean;
   /** It shares the element of what stands in it, a directive: the tag of that, empty where it is not told. */
   readonly onHost?: string;
+  /** It stands on the very element that its parent, a directive, shares. */
+  readonly sharesHost?: true;
   /** A part of another framework on a page that a server makes: the mark by which it is started in the browser, empty for none. */
   readonly island?: string;
   /** Not unfolded further: it stands within itself, or, on a large page, what is below stands below another place already. */

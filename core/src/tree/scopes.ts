@@ -85,8 +85,7 @@ function isWithin(tree: Tree, place: Place, { owner, isAround, ofMarkup }: Provi
 /** The innermost place that stands on the element of another: directives share theirs with what stands in them. */
 function elementOf(tree: Tree, index: PlaceIndex): PlaceIndex {
   let at = index;
-  for (let next = tree.places[at + 1]; tree.places[at]?.onHost !== undefined && next?.parent === at; next = tree.places[at + 1])
-    at = next.index;
+  for (let next = tree.places[at + 1]; next?.sharesHost && next.parent === at; next = tree.places[at + 1]) at = next.index;
   return at;
 }
 

@@ -494,6 +494,7 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
   if (use) place.use = use.id;
   if (at.slot) place.slot = at.slot;
   if (use?.node.onHost) place.onHost = use.node.element ?? '';
+  if (use && sharesHost(unfolding, use, at)) place.sharesHost = true;
   if (isIsland(component, at)) place.island = use?.node.startedBy?.name ?? '';
   unfolding.places.push(place);
   if (use && isWithin(at.lineage, component.id)) {
@@ -529,6 +530,13 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
   if (given !== noGiven) unfolding.tasks.push({ leftOver: given, place: index, at: below });
   pushHolders(unfolding, component, below);
   push(unfolding, own.template, below);
+}
+
+/** Whether a use is of the element that the directive around it is put on, and not of something within that. */
+function sharesHost({ model, places }: Unfolding, { node }: Use, { parent }: Position): boolean {
+  const around = places[parent];
+  if (around?.onHost === undefined || !around.use) return false;
+  return useById(model, around.use)?.node.span.start === node.span.start;
 }
 
 /** What stands around a template and answers the component itself, too: the innermost such provider, and what is within. */

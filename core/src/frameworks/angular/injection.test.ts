@@ -76,6 +76,16 @@ describe('who answers', () => {
       ['Giver answers'],
     ],
     [
+      'a directive on an element is answered by itself, whatever stands in that',
+      {
+        App: { template: '<p asker><giver/></p>', uses: ['Giver', 'Asker'] },
+        Giver: { template: '', options: `providers: [${gives('g')}]` },
+        Asker: { js: asks(), options: `providers: [${gives('a')}]` },
+      },
+      'Asker',
+      ['Asker answers'],
+    ],
+    [
       'a directive answers in the place of the component of its element',
       {
         App: { template: '<giver paint><asker/></giver>', uses: ['Giver', 'Paint', 'Asker'] },

@@ -2,6 +2,8 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { contractLine } from '../../../../testing/src/contract';
 import { analyseFiles, type Files, outline, pageNamed, rows, treeOf } from '../../../../testing/src/project';
 import { contextsAt } from '../../../../testing/src/astro';
+import { makeFlowQueries } from '../../flow';
+import { unfold } from '../../tree';
 import { readFile } from '../read-file';
 import { loadCompilers, readerOf } from '../registry';
 
@@ -259,6 +261,22 @@ describe('pages and parts of other frameworks', () => {
   ])('%s', (_, files, expected) => {
     const { findings } = analyseFiles(files);
     expect(findings.flatMap((one) => (one.severity === 'fault' ? [`${one.rule} ${one.subject}`] : []))).toEqual(expected);
+  });
+
+  test('a page with parameters is given its props by the list of its addresses', () => {
+    const { model } = analyseFiles({
+      'src/pages/locks/[id].astro': script(
+        "export function getStaticPaths() { return [{ params: { id: 'a' }, props: { lock: 1 } }]; }\nconst { lock } = Astro.props;",
+        '<p>{lock}</p>',
+      ),
+    });
+    const { graph, back } = makeFlowQueries(model, unfold(model, pageNamed(model, '[id]')));
+    const frame = graph.frames.find((one) => one.name === '[id]' && one.place >= 0);
+    const lock = frame?.body.values.findIndex((one) => one.name === 'lock' && one.kind === 'prop') ?? -1;
+    const [given] = frame ? back({ frame: frame.index, value: lock, track: [] }) : [];
+    const [asked] = given?.to ? back(given.to) : [];
+    expect(asked).toMatchObject({ ending: 'asked', by: 'loader getStaticPaths of src/pages/locks/[id].astro' });
+    expect(pageNamed(model, '[id]').path).toBe('/locks/:id');
   });
 
   test('what a part provides does not come to those that the page starts in it', () => {

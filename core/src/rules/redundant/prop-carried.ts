@@ -3,8 +3,9 @@ import type { Binding, Reading, TemplateUse } from '../../model/facts';
 import { defaultSlot, type MemberKey } from '../../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../../model/given';
 
+import { traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
-import { parseComponentId } from '../../model/ids';
+import { type ComponentId, parseComponentId } from '../../model/ids';
 import { locate, type Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 import type { Link, MemberStep } from '../shared/links';
@@ -161,7 +162,9 @@ export const propCarried: Rule = {
   },
 };
 
-/** Some use passes it: a prop that nobody gives is another matter. */
+/** Some use passes it: a prop that nobody gives is another matter, and so is one that a page is given by the list of its addresses. */
 function isGiven(model: Model, component: Component, prop: MemberKey): boolean {
-  return (model.usesOf.get(component.id) ?? []).some((use) => bindingFor(use.node, prop) !== undefined);
+  const isListed = (owner: ComponentId): boolean =>
+    traitsOf(component).startsParts === true && model.components.get(owner)?.role !== 'component';
+  return (model.usesOf.get(component.id) ?? []).some((use) => bindingFor(use.node, prop) !== undefined && !isListed(use.owner));
 }
