@@ -1,12 +1,10 @@
-import { spawnSync } from 'node:child_process';
-import { createRequire } from 'node:module';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, type Page as Tab, test } from '@playwright/test';
-import { build } from 'esbuild';
 import { asTaken, makeFlowQueries, type Model, type Page, unfold, whoAnswers } from '@liana/core';
 import { readFolder } from '../../cli/src/folder';
 import { analyseFolder } from '../../cli/src/report';
+import { angularScript, besidePackages } from '../ngc';
 
 /**
  * An application that asks for what is injected at more than thirty places: what each is answered in the browser is
@@ -14,29 +12,6 @@ import { analyseFolder } from '../../cli/src/report';
  */
 const root = fileURLToPath(new URL('../injection', import.meta.url));
 const host = 'http://localhost:4397';
-const require = createRequire(import.meta.url);
-
-/** The application as one script: by the framework's own compiler, which refuses what is wrong in a template. */
-async function built(): Promise<string> {
-  const folder = path.join(root, '../../node_modules/.injection');
-  const { bin } = JSON.parse(await readText(require.resolve('@angular/compiler-cli/package.json'))) as { bin: { ngc: string } };
-  const ngc = path.join(path.dirname(require.resolve('@angular/compiler-cli/package.json')), bin.ngc);
-  const done = spawnSync(process.execPath, [ngc, '-p', path.join(root, 'tsconfig.json'), '--outDir', folder], { encoding: 'utf8' });
-  expect(done.stdout + done.stderr + String(done.status)).toBe('0');
-  const { outputFiles } = await build({
-    stdin: { contents: "import '@angular/compiler';\nimport './main.js';", resolveDir: folder },
-    bundle: true,
-    format: 'esm',
-    write: false,
-    logLevel: 'error',
-  });
-  return outputFiles[0]?.text ?? '';
-}
-
-async function readText(file: string): Promise<string> {
-  const { readFile } = await import('node:fs/promises');
-  return readFile(file, 'utf8');
-}
 
 /** What each part was answered, with the tags around it. */
 async function answersIn(tab: Tab, script: string, address: string): Promise<string[]> {
@@ -92,7 +67,7 @@ function foretold(model: Model, page: Page, texts: ReadonlyMap<string, string>):
 
 test('who answers where something is injected is who answers in the running application', async ({ page: tab }) => {
   test.setTimeout(180_000);
-  const script = await built();
+  const script = await angularScript(path.join(root, 'tsconfig.json'), besidePackages('injection'));
   const folder = await readFolder(root);
   const { model } = analyseFolder(folder);
   const texts = new Map(folder.sources.map(({ file, text }): [string, string] => [file, text]));

@@ -1,5 +1,5 @@
 import { test } from '@playwright/test';
-import { type Act, acts, type PageName, paths } from '../truth/acts';
+import { type Act, acts, angularActs, type PageName, paths } from '../truth/acts';
 import { checkTruth, type Interaction } from '../truth/check';
 
 /**
@@ -68,6 +68,20 @@ test.describe('what Liana says happens is what happens in the running applicatio
           if (at instanceof ShadowRoot) return at.host.constructor.name;
         }
         return undefined;
+      },
+    });
+  });
+
+  test('Angular', async ({ page }) => {
+    await checkTruth(page, {
+      framework: 'angular',
+      interactions: angularActs,
+      ownerOf: (node) => {
+        type Debugging = { getOwningComponent: (element: Element) => object | null };
+        const { ng } = window as unknown as { ng?: Debugging };
+        const element = node instanceof Element ? node : node.parentElement;
+        const owner = element && ng?.getOwningComponent(element);
+        return owner?.constructor.name.replace(/^_/, '');
       },
     });
   });

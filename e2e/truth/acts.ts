@@ -149,3 +149,46 @@ export const acts: readonly Act[] = [
     act: (page) => page.getByRole('textbox').first().fill('late'),
   },
 ];
+
+type AngularAct = readonly [name: string, page: 'TodayPage' | 'RosterPage', component: string, event: string, act: Interaction['act']];
+
+const press =
+  (name: string): Interaction['act'] =>
+  (page) =>
+    page.getByRole('button', { name }).first().click();
+
+const inAngular: readonly AngularAct[] = [
+  ['a notice is dismissed', 'TodayPage', 'NoticeStrip', 'click', press('Dismiss')],
+  ['a lock is picked', 'TodayPage', 'LockCard', 'click', select],
+  ['a lock is filled', 'TodayPage', 'GateSwitch', 'click', press('Fill')],
+  ['only who waits is shown', 'TodayPage', 'TodayPage', 'change', (page) => page.getByRole('checkbox').check()],
+  ['a boat’s name is typed', 'TodayPage', 'PassageForm', 'input', (page) => page.getByLabel('Boat').fill('Grey Wagtail')],
+  ['a passage is cleared', 'TodayPage', 'StatusPill', 'click', press('Clear')],
+  ['a shift is taken over', 'RosterPage', 'ShiftCell', 'click', press('Take over')],
+  ['the keeper hands over', 'RosterPage', 'KeeperMenu', 'click', press('Hand over')],
+  ['the keeper signs off', 'RosterPage', 'KeeperMenu', 'click', press('Sign off')],
+  ['a note is written', 'RosterPage', 'NoteField', 'input', (page) => page.getByRole('textbox').first().fill('late')],
+];
+
+/** What can be done in the demo of Angular, which has fewer parts than the others, and some of its own. */
+export const angularActs: readonly Interaction[] = [
+  ...inAngular.map(([name, page, component, event, act]): Interaction => ({
+    name,
+    at: paths[page],
+    page,
+    component,
+    events: [event],
+    act,
+    // What goes from the page, and what a field holds by itself, leaves no mark; nor does what stands in a template.
+    ...(/dismissed|typed/.test(name) ? { quietIn: ['angular'] } : {}),
+  })),
+  {
+    name: 'a passage is booked',
+    at: paths.TodayPage,
+    page: 'TodayPage',
+    component: 'PassageForm',
+    events: ['submit'],
+    before: (page) => page.getByLabel('Boat').fill('Grey Wagtail'),
+    act: press('Book'),
+  },
+];

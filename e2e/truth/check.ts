@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -7,7 +7,8 @@ import { build } from 'vite';
 import { analyse, listenersOf, loadCompilers, makeFlowQueries, unfold, type FlowQueries } from '@liana/core';
 import { outcomeOf } from '../../core/src/flow/views/outcome';
 import type { Mark } from './instrument';
-import { instrument } from './instrument';
+import { angularScript, besidePackages } from '../ngc';
+import { instrument, instrumentedClasses } from './instrument';
 
 // An address that counts as safe, so that the page has all that a page over TLS has; nothing listens there.
 const host = 'http://localhost:4399';
@@ -28,7 +29,7 @@ export type Interaction = {
 };
 
 export type Truth = {
-  readonly framework: 'react' | 'vue' | 'svelte' | 'elements';
+  readonly framework: 'react' | 'vue' | 'svelte' | 'elements' | 'angular';
   readonly interactions: readonly Interaction[];
   /** Finds the component that wrote a node, or whose an attribute of it is; runs in the page. */
   readonly ownerOf: (node: Node, isAttribute?: boolean) => string | undefined;
@@ -42,6 +43,7 @@ type Outcome = Readonly<Record<(typeof aspects)[number], ReadonlySet<string>>>;
 /** Builds a demo with its marks, in the framework’s development form; the folder it is in. */
 async function buildMarked(root: string, framework: Truth['framework']): Promise<{ folder: string; places: ReadonlySet<string> }> {
   const places = new Set<string>();
+  if (framework === 'angular') return { folder: await compileMarked(root, places), places };
   const outDir = mkdtempSync(path.join(tmpdir(), 'towpath-marked-'));
   const before = process.env['NODE_ENV'];
   process.env['NODE_ENV'] = 'development';
@@ -59,6 +61,25 @@ async function buildMarked(root: string, framework: Truth['framework']): Promise
     process.env['NODE_ENV'] = before ?? 'test';
   }
   return { folder: outDir, places };
+}
+
+/** The same by Angular's own compiler: from a copy of the sources with their marks. */
+async function compileMarked(root: string, places: Set<string>): Promise<string> {
+  const copy = besidePackages('marked-angular');
+  rmSync(copy, { recursive: true, force: true });
+  cpSync(root, copy, { recursive: true });
+  for (const name of readdirSync(path.join(copy, 'src'), { recursive: true, encoding: 'utf8' })) {
+    const file = path.posix.join('src', name.replaceAll('\\', '/'));
+    const text = file.endsWith('.ts') ? readFileSync(path.join(root, file), 'utf8') : '';
+    if (text !== '') writeFileSync(path.join(copy, file), instrumentedClasses(file, text, places));
+  }
+  const script = await angularScript(path.join(copy, 'tsconfig.json'), path.join(copy, 'built'));
+  const folder = mkdtempSync(path.join(tmpdir(), 'towpath-marked-'));
+  mkdirSync(path.join(folder, 'assets'));
+  writeFileSync(path.join(folder, 'assets', 'main.js'), script);
+  const page = readFileSync(path.join(root, 'src', 'index.html'), 'utf8').replace(/<link rel="stylesheet"[^>]*>/, '');
+  writeFileSync(path.join(folder, 'index.html'), page.replace('</body>', '<script type="module" src="/assets/main.js"></script></body>'));
+  return folder;
 }
 
 const types: Readonly<Record<string, string>> = { '.html': 'text/html', '.js': 'text/javascript', '.css': 'text/css' };
@@ -187,7 +208,7 @@ function saidOf(ways: FlowQueries, one: Interaction, marked: ReadonlySet<string>
 export async function checkTruth(page: Page, { framework, interactions, ownerOf }: Truth): Promise<void> {
   page.setDefaultTimeout(5_000);
   const root = fileURLToPath(new URL(`../../demo/${framework}/sound`, import.meta.url));
-  await loadCompilers(['a.vue', 'a.svelte']);
+  await loadCompilers(['a.vue', 'a.svelte', 'app.component.html']);
   const { folder, places } = await buildMarked(root, framework);
   await serve(page, folder, ownerOf);
   const sums = Object.fromEntries(aspects.map((aspect) => [aspect, { said: 0, seen: 0, both: 0 }]));
@@ -210,8 +231,8 @@ export async function checkTruth(page: Page, { framework, interactions, ownerOf 
     const happened = aspects.reduce((sum, aspect) => sum + seen[aspect].size, 0);
     if (!one.quietIn?.includes(framework)) expect(happened, `${one.name}: something happened`).toBeGreaterThan(0);
     for (const aspect of aspects) {
-      // Svelte has no rendering of a component as a whole.
-      if (aspect === 'renders' && framework === 'svelte') continue;
+      // These have no rendering of a component as a whole.
+      if (aspect === 'renders' && (framework === 'svelte' || framework === 'angular')) continue;
       const both = [...seen[aspect]].filter((what) => said[aspect].has(what));
       const missed = [...seen[aspect]].filter((what) => !said[aspect].has(what));
       expect(missed, `${one.name}: ${aspect} that were not foretold; foretold were ${[...said[aspect]].join(', ')}`).toEqual([]);

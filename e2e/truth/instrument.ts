@@ -214,6 +214,46 @@ export function instrumentedElements(file: string, text: string, places: Set<str
   return made;
 }
 
+const givesNothing = ({ returnType }: AnyNode): boolean =>
+  isNode(returnType) && (returnType['typeAnnotation'] as AnyNode).type === 'TSVoidKeyword';
+
+const ngLives = /^(?:constructor|ng[A-Z]\w*|transform)$/;
+
+/**
+ * A script of Angular with a call of `__mark` in each method, and at each call that sets a signal or a subject or emits an
+ * output; these places are put into `places`. What stands in templates is not marked.
+ */
+export function instrumentedClasses(file: string, text: string, places: Set<string>): string {
+  const program = parse(text, { sourceType: 'module', plugins: ['typescript', 'decorators'] }).program as unknown as AnyNode;
+  const edits: Edit[] = [];
+  const mark = (kind: Mark['kind'], node: AnyNode): string => {
+    places.add(`${file}:${node.start}`);
+    return `__mark(${JSON.stringify({ kind, what: `${file}:${node.start}` } satisfies Mark)})`;
+  };
+  const stack: { node: AnyNode; inside: boolean }[] = [{ node: program, inside: false }];
+  for (let at = stack.pop(); at; at = stack.pop()) {
+    const { node } = at;
+    let { inside } = at;
+    if (node.type === 'ClassMethod' && !ngLives.test(nameOf(node['key']))) {
+      // What gives something is asked while the page is painted.
+      if (givesNothing(node)) edits.push({ at: (node['body'] as AnyNode).start + 1, text: `${mark('run', node)};`, order: 1 });
+      inside = true;
+    }
+    const callee = node.type === 'CallExpression' && inside ? (node['callee'] as AnyNode) : undefined;
+    const called = callee?.type === 'MemberExpression' ? nameOf(callee['property']) : '';
+    const kind = called === 'emit' ? 'raise' : /^(?:set|update|next)$/.test(called) ? 'set' : undefined;
+    if (callee && kind) {
+      const held = callee['object'] as AnyNode;
+      edits.push({ at: held.start, text: `(${mark(kind, node)}, `, order: 2 }, { at: held.end, text: ')', order: 0 });
+    }
+    for (const child of childrenOf(node)) stack.push({ node: child, inside });
+  }
+  let made = text;
+  for (const edit of edits.sort((a, b) => b.at - a.at || b.order - a.order))
+    made = made.slice(0, edit.at) + edit.text + made.slice(edit.at);
+  return `${made}\ndeclare function __mark(mark: unknown): void;\n`;
+}
+
 /** Marks all source below a folder while it is built. */
 export function instrument(root: string, framework: 'react' | 'vue' | 'svelte' | 'elements', places: Set<string>): Plugin {
   const marked = (file: string, text: string): string => {
