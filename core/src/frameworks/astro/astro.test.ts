@@ -121,6 +121,20 @@ describe('what a file says', () => {
     ['attributes of all forms', script('const a = 1;', '<p {a} b="1" c={a} d=`x${a}` e f=g class:list={[a]}/>'), [' : closed', 'p']],
     ['a closing tag of nothing', '<p>a</b></p>', [' : closed', 'p', '! </b> closes nothing that is open.']],
     ['a brace that is not closed', '<p>{a</p>', [' : closed', 'p', '! This brace is not closed.']],
+    [
+      'dashes within the script',
+      script("const a = `\n---\nb\n---\n`; // it's\n/* '\n---\n*/\nconst { c } = Astro.props;", '<p>{a}{c}</p>'),
+      ['c? : closed', 'p', '  text', '  text'],
+    ],
+    ['dashes where a quote is not closed', "---\nconst a = 'x;\n---\n<p>it's</p>", [' : closed', 'p', '! Unterminated string constant.']],
+    [
+      'a function that is called where it stands, with names of its own',
+      script(
+        "import * as Icons from './icons';",
+        '{(() => { const Icon = Icons.Boat; return <Icon/>; })()}{[1].map(() => { const Other = Icons.Lock; return <Other/>; })}',
+      ),
+      [' : closed', '?()', 'each one of [1]', '  ?()'],
+    ],
     ['nothing', '', [' : closed']],
   ])('%s', (_, text, expected) => {
     expect(said(text)).toEqual(expected);

@@ -4,7 +4,7 @@ import { bindingKey } from '../../model/given';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
-import type { Tree } from '../../model/tree';
+import type { Place, Tree } from '../../model/tree';
 import { unfold } from '../../tree';
 import type { Check, Found } from '../rule';
 import { isInteractive, ownFunction } from './crossing';
@@ -151,11 +151,10 @@ export function startedOnce({ model, pages }: Check): Found[] {
 
 function standsTwice({ places }: Tree, { id }: Component): boolean {
   const own = places.filter((place) => place.component === id);
+  const isUnderCondition = (at: Place | undefined): boolean =>
+    at !== undefined && (at.branches.length > 0 || isUnderCondition(places[at.parent]));
   // Alternatives of one condition stand there one at a time.
-  return (
-    own.some((place) => place.repeats.length > 0) ||
-    new Set(own.filter((place) => place.branches.length === 0).map((place) => place.index)).size > 1
-  );
+  return own.some((place) => place.repeats.length > 0) || own.filter((place) => !isUnderCondition(place)).length > 1;
 }
 
 /** Whether a selector means an element of a component's own markup. */

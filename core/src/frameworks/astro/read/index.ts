@@ -30,8 +30,21 @@ export function frontmatterOf(text: string): { readonly script: Span; readonly e
   const open = /^\uFEFF?(?:\s|<!--[\s\S]*?-->)*---[^\S\n]*\r?\n?/.exec(text);
   if (!open) return undefined;
   const start = open[0].length;
-  const close = /(?:^|\n)[^\S\n]*---/.exec(text.slice(start));
-  return close ? { script: { start, end: start + close.index }, end: start + close.index + close[0].length } : undefined;
+  const close = dashesFrom(text, start);
+  return close === undefined ? undefined : { script: { start, end: close }, end: close + 3 };
+}
+
+/** What is passed over on the way to the closing dashes: texts, comments and templates may hold some, too. */
+const passed = /'(?:\\.|[^'\\\n])*'|"(?:\\.|[^"\\\n])*"|`(?:\\[\s\S]|[^`\\])*`|\/\*[\s\S]*?\*\/|\/\/[^\n]*|---/g;
+
+/** Where a line of dashes stands that no text holds. A quote that is never closed hides nothing: then the first line of dashes is meant. */
+function dashesFrom(text: string, start: number): number | undefined {
+  passed.lastIndex = start;
+  for (let match = passed.exec(text); match; match = passed.exec(text)) {
+    if (match[0] === '---' && /(?:^|\n)[^\S\n]*$/.test(text.slice(Math.max(0, match.index - 80), match.index))) return match.index;
+  }
+  const first = /(?:^|\n)([^\S\n]*)---/.exec(text.slice(start));
+  return first ? start + first.index + first[0].length - 3 : undefined;
 }
 
 /** A page bears the name of its file as it is; what others use, one that a tag may have. */

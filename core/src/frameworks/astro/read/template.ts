@@ -84,6 +84,9 @@ function readShown(markup: AstroMarkup, given: t.Node, scope: Scope, span: Span)
       break;
     case 'CallExpression':
     case 'OptionalCallExpression': {
+      // A function that is written to be called where it stands.
+      const run = bare(node.callee);
+      if (isFunction(run) && node.arguments.length === 0) return readResult(markup, run, innerScope(scope));
       const repeated = readRepeat(markup, node, scope, span);
       if (repeated) return [repeated];
       const slot = slotShown(node);
@@ -116,11 +119,15 @@ function readWithin(markup: AstroMarkup, node: t.Node, scope: Scope): TemplateNo
       found.unshift(...readNodes(markup, hole.nodes, at.scope));
       continue;
     }
-    const inner = isFunction(at.node) ? innerScope(at.scope) : at.scope;
-    if (isFunction(at.node)) for (const param of at.node.params) bindLocal(param, [], inner);
+    if (isFunction(at.node)) {
+      const inner = innerScope(at.scope);
+      for (const param of at.node.params) bindLocal(param, [], inner);
+      found.unshift(...readResult(markup, at.node, inner));
+      continue;
+    }
     const children: t.Node[] = [];
     pushChildren(at.node, children);
-    for (const child of children) stack.push({ node: child, scope: inner });
+    for (const child of children) stack.push({ node: child, scope: at.scope });
   }
   return found;
 }
