@@ -56,6 +56,7 @@ export const packages: readonly { readonly name: string; readonly folder?: strin
   // Pages of a server with parts of others in them.
   { name: '@astrojs/starlight@0.42.4', folder: 'dist' },
   { name: 'astro-accelerator@7.1.22' },
+  { name: 'starlight-openapi@0.22.1' },
 ];
 
 const corpus = fileURLToPath(new URL('../.corpus', import.meta.url));

@@ -268,6 +268,16 @@ describe('pages and parts of other frameworks', () => {
       [],
     ],
     ['content for a slot that a part has not', page('<Base><b slot="side"/></Base>', imports), ['slot-nowhere side']],
+    ['content that is only handed on', { ...page('<Line text="a"><slot/></Line>', imports) }, []],
+    [
+      'a list of classes for a text',
+      {
+        ...page("<Box class:list={['a']}/>", "import Box from '../parts/Box.astro';"),
+        'src/parts/Box.astro': script('interface Props { class?: string }\nconst { class: own } = Astro.props;', '<p class={own}/>'),
+      },
+      [],
+    ],
+    ['a prop that is written', page('<p>{Astro.props.a}</p>', "Astro.props.a = 'x';"), []],
     ['content for a prop of a part', page('<Fold client:load label="a"><b slot="note"/><i/></Fold>', imports), []],
     ['a slot that hands nothing to a function', page('<Base>{(a) => <b>{a}</b>}</Base>', imports), ['slot-shape a']],
     ['a name that nothing declares', page('<p>{lokc}</p>', 'const lock = 1;'), ['name-unknown lokc']],

@@ -6,6 +6,7 @@ import { bindingKey } from '../../model/given';
 
 import type { Span } from '../../model/span';
 import { locate } from '../../model/span';
+import { traitsOf } from '../../frameworks/registry';
 import type { Found, Rule } from '../rule';
 
 type Lost = { readonly slot: MemberKey; readonly span: Span };
@@ -27,7 +28,10 @@ function lostContents(known: KnownUse): Lost[] {
   // Its type declares content, and the component takes all of its props apart without it.
   const isLeft =
     declared?.taken === false && !isFile && contract.openness === 'closed' && facts.openness === 'closed' && facts.form === 'function';
-  if (node.content !== 'none' && (isLeft || !takesContent) && (isFile || contract.openness === 'closed'))
+  // What is only handed on, where a page gives nothing, is nothing.
+  const isHandedOn =
+    traitsOf(target).startsParts && node.children.every((one) => one.kind === 'outlet' && !one.fallback && !one.fallbackText);
+  if (node.content !== 'none' && !isHandedOn && (isLeft || !takesContent) && (isFile || contract.openness === 'closed'))
     lost.push({ slot: defaultSlot, span: node.children[0]?.span ?? node.nameSpan });
   for (const binding of node.bindings) {
     const key = binding.to.kind === 'slot' && binding.markup ? bindingKey(binding) : undefined;

@@ -23,7 +23,7 @@ import { useOfTag } from '../../placed';
 import { browserNames, frontmatterScope, readFrontmatter, withProps } from './frontmatter';
 import { lookUpsIn, namesElements } from './look-ups';
 import { type AstroElement, type AstroNode, parseMarkup } from './markup';
-import { type AstroMarkup, readNodes } from './template';
+import { type AstroMarkup, readNodes, slotsAsked } from './template';
 
 /** Where the script at the top of a file stands, between two lines of dashes; undefined for none. */
 export function frontmatterOf(text: string): { readonly script: Span; readonly end: number } | undefined {
@@ -86,7 +86,7 @@ export function readAstro(file: FilePath, text: string): FileFacts {
       text,
     ),
   };
-  const template = readNodes(markup, parsed.nodes, inner);
+  const template = [...slotsAsked(markup, statements, scope), ...readNodes(markup, parsed.nodes, inner)];
   const start = parsed.nodes.find((one) => one.kind !== 'text')?.start ?? 0;
   const nameSpan = { start, end: Math.min(start + 1, text.length) };
   const absent = browserNames(statements);

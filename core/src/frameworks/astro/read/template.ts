@@ -191,11 +191,23 @@ function readStatements(markup: AstroMarkup, statements: readonly t.Statement[],
   });
 }
 
-/** `Astro.slots.render('head')`: the slot that is shown. */
+/** `Astro.slots.render('head')`: the slot that is shown; `*` for one whose name is known only while running. */
 function slotShown(node: t.CallExpression | t.OptionalCallExpression): string | undefined {
   if (dottedName(node.callee) !== 'Astro.slots.render') return undefined;
   const [name] = node.arguments;
-  return name?.type === 'StringLiteral' ? name.value : undefined;
+  return name?.type === 'StringLiteral' ? name.value : '*';
+}
+
+/** The slots that the script at the top of a file asks for as texts, to show them somewhere below. */
+export function slotsAsked(markup: AstroMarkup, statements: readonly t.Statement[], scope: Scope): TemplateNode[] {
+  const found: TemplateNode[] = [];
+  const stack: t.Node[] = [...statements].reverse();
+  for (let node = stack.pop(); node; node = stack.pop()) {
+    const slot = node.type === 'CallExpression' ? slotShown(node) : undefined;
+    if (slot !== undefined && node.type === 'CallExpression') found.push(readRendered(markup, node, slot, scope, spanOf(node)));
+    pushChildren(node, stack);
+  }
+  return found;
 }
 
 /** A slot that is shown by a call, which may hand values to content that is a function. */
@@ -416,6 +428,8 @@ function readAttribute(markup: AstroMarkup, one: AstroAttribute, scope: Scope, i
   if (one.holes.length > 0) return [{ ...binding, markup: readShown(found.markup, inner, scope, one.value) }];
   if (isFunction(inner)) return [{ ...binding, ...handlerAt(markup, name, one.value, scope), made: 'function' }];
   const readings = readingsOf(body, inner, scope);
+  // A list of classes arrives as one text.
+  if (one.name === 'class:list') return [{ ...binding, readings: readingsOf(body, inner, scope, 'computed') }];
   const made = madeIn(inner);
   const lost = lostOf(inner);
   const call = callGiven(body, inner, scope);
