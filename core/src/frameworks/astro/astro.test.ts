@@ -170,6 +170,13 @@ const page = (markup: string, head = ''): Files => ({
 const imports =
   "import Base from '../layouts/Base.astro';\nimport Counter from '../parts/Counter.jsx';\nimport Fold from '../parts/Fold.svelte';\nimport Line from '../parts/Line.astro';\n";
 
+/** An element that a script defines sends an event, and a script of another file waits for it at the document. */
+const heardAtDocument = (options: string): Files => ({
+  ...page('<Pick/><Heard/>', "import Pick from '../parts/Pick.astro';\nimport Heard from '../parts/Heard.astro';"),
+  'src/parts/Pick.astro': `<pick-one/><script>class PickOne extends HTMLElement { connectedCallback() { this.addEventListener('click', () => this.dispatchEvent(new CustomEvent('picked'${options}))); } }\ncustomElements.define('pick-one', PickOne);</script>`,
+  'src/parts/Heard.astro': "<p/><script>document.addEventListener('picked', () => {});</script>",
+});
+
 describe('pages and parts of other frameworks', () => {
   test('a page through its layout, with parts in slots of all kinds', () => {
     const { model } = analyseFiles(
@@ -267,6 +274,32 @@ describe('pages and parts of other frameworks', () => {
       },
       [],
     ],
+    ['an event of an element that ends at it', heardAtDocument(''), ['event-stops-short picked']],
+    ['an event of an element that bubbles', heardAtDocument(', { bubbles: true }'), []],
+    [
+      'an event that an element defined in place sends',
+      page(
+        "<pick-one/><script>customElements.define('pick-one', class extends HTMLElement { pick = () => { this.dispatchEvent(new Event('picked')); }; });\ndocument.addEventListener('picked', () => {});</script>",
+      ),
+      ['event-stops-short picked'],
+    ],
+    [
+      'an event that a part sends and a script awaits by nearly its name',
+      {
+        ...page(
+          "<Teller client:load/><script>document.addEventListener('lock-open', () => {});</script>",
+          "import Teller from '../parts/Teller.jsx';",
+        ),
+        'src/parts/Teller.jsx':
+          "export default function Teller() { return <button onClick={() => document.dispatchEvent(new CustomEvent('lock-opens'))}>a</button>; }",
+      },
+      ['channel-unpaired lock-open'],
+    ],
+    [
+      'an event of the framework that a script awaits',
+      page("<p/><script>document.addEventListener('astro:page-load', () => {});</script>"),
+      [],
+    ],
     ['content for a slot that a part has not', page('<Base><b slot="side"/></Base>', imports), ['slot-nowhere side']],
     ['content that is only handed on', { ...page('<Line text="a"><slot/></Line>', imports) }, []],
     [
@@ -285,6 +318,11 @@ describe('pages and parts of other frameworks', () => {
   ])('%s', (_, files, expected) => {
     const { findings } = analyseFiles(files);
     expect(findings.flatMap((one) => (one.severity === 'fault' ? [`${one.rule} ${one.subject}`] : []))).toEqual(expected);
+  });
+
+  test('what a script of a page hears, it hears as long as the page is there', () => {
+    const { findings } = analyseFiles(page("<p/><script>window.addEventListener('resize', () => { document.title = 'a'; });</script>"));
+    expect(findings.filter((one) => one.severity !== 'tidy')).toEqual([]);
   });
 
   test('a page with parameters is given its props by the list of its addresses', () => {

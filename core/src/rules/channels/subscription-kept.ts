@@ -1,5 +1,5 @@
 import { type ActionFact, type BodyFacts, type HearFact, timerEvent } from '../../model/facts';
-import { adapters } from '../../frameworks/registry';
+import { adapters, traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { type FilePath, locate } from '../../model/span';
 import { endingEdit, withEdits } from '../shared/edits';
@@ -106,6 +106,8 @@ function toFound(component: Component, by: string, file: FilePath, action: Actio
 /** What stands at the top of the application lives as long as it; an element that the platform places comes and goes with its page. */
 function isLifelong(model: Model, component: Component): boolean {
   if (component.facts.element) return false;
+  // Scripts of a page of the server run once, for as long as the page is open.
+  if (traitsOf(component).startsParts) return true;
   const uses = model.usesOf.get(component.id) ?? [];
   return component.role === 'root' || (uses.length > 0 && uses.every((use) => model.components.get(use.owner)?.role === 'root'));
 }

@@ -6,17 +6,19 @@ import type { FilePath, Span } from '../../../model/span';
 import type { TypeExpr, TypeFact } from '../../../model/types';
 import type { Writable } from '../../../model/writable';
 import { assembleComponent } from '../../../read/component';
+import { type ClassNode, functionOf, membersOf } from '../../../read/elements/class';
 import { opennessOf, slotsOf } from '../../../read/markup/contract';
 import { platformNames, trulyUndeclared } from '../../../read/markup/undeclared';
 import { addAction, type Body, fillAction, newBody, newEffects } from '../../../read/script/body';
+import { channelDialect } from '../../../read/script/channels';
 import { declarationsOf } from '../../../read/script/declarations';
 import { readStatement } from '../../../read/script/expressions';
 import { kept, moduleScope } from '../../../read/script/module-scope';
 import { readModule } from '../../../read/script/modules';
 import { parseScriptAt } from '../../../read/script/parse';
-import { hoisted, innerScope, markupScope } from '../../../read/script/scope';
-import { declareFunction } from '../../../read/script/functions';
-import { nameOfFile, spanOf } from '../../../read/script/syntax';
+import { hoisted, innerScope, markupScope, type Scope } from '../../../read/script/scope';
+import { declareAction, declareFunction } from '../../../read/script/functions';
+import { bare, keyName, nameOfFile, spanOf } from '../../../read/script/syntax';
 import { readTypeDeclaration } from '../../../read/script/types';
 import { unboundNames } from '../../../read/script/unbound';
 import { useOfTag } from '../../placed';
@@ -69,7 +71,7 @@ export function readAstro(file: FilePath, text: string): FileFacts {
   const outer = { type: 'Program', body: all.filter((one) => one.type === 'ImportDeclaration') } as unknown as t.Program;
   const module = moduleScope(outer, text, [], imports);
   const types = kept(all, readTypeDeclaration);
-  const body = newBody(module, { propsWritable: true });
+  const body = newBody(module, { ...channelDialect, propsWritable: true });
   const scope = frontmatterScope();
   readFrontmatter(body, statements, scope);
   for (const one of scripts) readClientScript(body, one.statements);
@@ -106,7 +108,7 @@ export function readAstro(file: FilePath, text: string): FileFacts {
       ...opennessOf(body, body.propsEscape),
       template,
       slots,
-      members: membersOf(body, slots),
+      members: contractMembers(body, slots),
       eventName: ({ name }) => name,
       ...(propsType ? { propsType } : {}),
       ...(undeclared.length > 0 ? { undeclared } : {}),
@@ -193,6 +195,7 @@ function functionsOf(scripts: readonly ClientScript[], text: string): ReadonlySe
 function readClientScript(body: Body, statements: readonly t.Statement[]): void {
   const scope = innerScope();
   for (const found of hoisted(statements)) if (found.id) declareFunction(body, found.id.name, found, scope, 'handler', spanOf(found.id));
+  for (const found of statements.flatMap(classesOf)) readMethods(body, found, scope);
   const sink = newEffects();
   for (const one of statements) if (!/^(?:Import|Export|FunctionDeclaration)/.test(one.type)) readStatement(body, one, scope, sink);
   const [first] = statements;
@@ -200,8 +203,23 @@ function readClientScript(body: Body, statements: readonly t.Statement[]): void 
   if (first && last) fillAction(body, addAction(body, 'script', 'lifecycle', { start: spanOf(first).start, end: spanOf(last).end }), sink);
 }
 
+/** The class that a statement declares, or defines under a tag: `customElements.define('tide-gauge', class extends HTMLElement { … })`. */
+function classesOf(statement: t.Statement): ClassNode[] {
+  if (statement.type === 'ClassDeclaration') return [statement];
+  const call = statement.type === 'ExpressionStatement' ? bare(statement.expression) : undefined;
+  return call?.type === 'CallExpression' ? call.arguments.map((one) => bare(one)).filter((one) => one.type === 'ClassExpression') : [];
+}
+
+/** What the methods of a class do, whose instances are elements of the markup: it happens where the file stands. */
+function readMethods(body: Body, node: ClassNode, scope: Scope): void {
+  for (const member of membersOf(node)) {
+    const fn = functionOf(member);
+    if (fn) declareAction(body, keyName(member) ?? 'a method', 'handler', fn, scope);
+  }
+}
+
 /** All that users may give: props that are taken, and slots. */
-function membersOf(body: Body, slots: readonly SlotFact[]): MemberFact[] {
+function contractMembers(body: Body, slots: readonly SlotFact[]): MemberFact[] {
   const members = new Map<MemberKey, MemberFact>();
   for (const [key, value] of body.propValues) {
     const taken = body.taken.get(key);
