@@ -38,6 +38,23 @@ async function mark(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
 }
 
+/** All plans of the browser's storage, as they stand there. */
+const plansStored = (page: Page): Promise<string> =>
+  page.evaluate(
+    () =>
+      new Promise<string>((resolve, reject) => {
+        const open = indexedDB.open('liana');
+        open.onsuccess = () => {
+          const all = open.result.transaction('plans').objectStore('plans').getAll();
+          all.onsuccess = () => {
+            open.result.close();
+            resolve(JSON.stringify(all.result));
+          };
+        };
+        open.onerror = () => reject(new Error('closed'));
+      }),
+  );
+
 test('two tabs on one plan: what each marks is in both, and in the storage', async ({ page, context }) => {
   await openPages(page);
   const other = await context.newPage();
@@ -112,6 +129,8 @@ test('two tabs on one finding: what was decided first stands, and the other is t
 test('a plan that this version cannot read is kept, said with its field, and can be taken away as it is', async ({ page }) => {
   await openPages(page);
   await mark(page, 'OldPart');
+  // What is still to be written would be written over what follows.
+  await expect.poll(() => plansStored(page)).toContain('OldPart');
   await page.getByRole('link', { name: 'Liana, all projects' }).click();
   await page.evaluate(
     () =>

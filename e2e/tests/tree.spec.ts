@@ -152,6 +152,8 @@ test('by keyboard alone, from the first page to a line of code', async ({ page }
   await page.keyboard.press('Enter');
   await expect(page.getByRole('complementary')).toBeFocused();
   await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'What derives from what' })).toBeFocused();
+  await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'alarm', exact: true })).toBeFocused();
   await page.keyboard.press('Tab');
   await expect(page.getByLabel('Code of src/shell/TopBar.tsx, line 14')).toBeFocused();
