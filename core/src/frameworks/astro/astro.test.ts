@@ -248,6 +248,24 @@ describe('pages and parts of other frameworks', () => {
       [],
     ],
     [
+      'an id that no markup has, where the classes of one element cannot be told and the framework brings a picture',
+      page(
+        '<Image src={a} alt=""/><p class:list={[a]}/><script>document.getElementById("locklist").focus();</script>',
+        "import { Image } from 'astro:assets';\nconst a = Astro.url.pathname;",
+      ),
+      ['name-unknown locklist'],
+    ],
+    [
+      'a class, where the classes of one element cannot be told',
+      page('<p class:list={[a]}/><script>document.querySelector(".locklist").focus();</script>', 'const a = Astro.url.pathname;'),
+      [],
+    ],
+    [
+      'an element that a part from elsewhere may bring',
+      page('<List/><script>document.getElementById("locklist").focus();</script>', "import List from 'a-list';"),
+      [],
+    ],
+    [
       'an id that is given',
       {
         ...page('<Box id="locks"/>', "import Box from '../parts/Box.astro';"),

@@ -15,8 +15,8 @@ export const itemMethods = words('map flatMap filter find findIndex findLast som
 /** Methods that change their receiver. */
 export const inPlaceMethods = words('push pop shift unshift splice sort reverse fill');
 
-/** Methods that change a map or a set. */
-export const collectionMethods = words('set add delete clear');
+/** Methods that change a map or a set, or a store that is held like one. */
+export const collectionMethods = words('set add delete clear setKey');
 
 /** Methods that change their receiver and give it back. */
 export const selfGivingMethods = words('sort reverse fill add set');

@@ -12,7 +12,7 @@ export type ModuleDeclaration = { readonly name: string; readonly node: t.Node; 
 
 /** Tells whether the text of a module may hold something that lasts, or ask for something from outside. */
 export function mayLast(text: string): boolean {
-  return /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\b(?:ref|reactive|shallowRef|shallowReactive)\s*[(<]|\baction\b|\bdispatch|\bemit|Storage\b|\.postMessage|\baxios\b/.test(
+  return /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\b(?:ref|reactive|shallowRef|shallowReactive)\s*[(<]|\baction\b|\bdispatch|\bemit|Storage\b|\.postMessage|\baxios\b|\bnanostores\b/.test(
     text,
   );
 }

@@ -26,7 +26,12 @@ export type StoreShape = {
 const makers: Readonly<
   Record<
     string,
-    { readonly shape: StoreShape['shape']; readonly first: number | string; readonly handlers?: string; readonly made?: 'function' }
+    {
+      readonly shape: StoreShape['shape'];
+      readonly first: number | string;
+      readonly handlers?: string;
+      readonly made?: 'function' | 'object';
+    }
   >
 > = {
   create: { shape: 'factory', first: 0, made: 'function' },
@@ -38,6 +43,11 @@ const makers: Readonly<
   atom: { shape: 'atom', first: 0 },
   atomWithStorage: { shape: 'atom', first: 1 },
   atomWithReset: { shape: 'atom', first: 0 },
+  persistentAtom: { shape: 'atom', first: 1 },
+  persistentMap: { shape: 'atom', first: 1 },
+  deepMap: { shape: 'atom', first: 0 },
+  /** Others of that name are given a list and a function. */
+  map: { shape: 'atom', first: 0, made: 'object' },
   selector: { shape: 'atom', first: 'get' },
   proxy: { shape: 'observable', first: 0 },
   observable: { shape: 'observable', first: 0 },
@@ -67,6 +77,7 @@ export function storeShapeOf(init: t.Node): StoreShape | undefined {
       ? givenAt(node, maker.first)
       : (member(options, maker.first) ?? (name === 'selector' ? undefined : givenAt(node, 0)));
   if (maker.made === 'function' && !isFunction(first)) return undefined;
+  if (maker.made === 'object' && (first?.type !== 'ObjectExpression' || node.arguments.length > 1)) return undefined;
   if (maker.shape === 'atom') return atomOf(node, first, options);
   const handlers = maker.handlers === undefined ? undefined : member(options, maker.handlers);
   const ownSource = name === 'writable' && node.arguments.length > 1;

@@ -1,4 +1,5 @@
 import { nearest } from '../../contract';
+import { adapters } from '../../frameworks/registry';
 import type { Binding } from '../../model/facts';
 import { bindingFor, memberKeyOf } from '../../model/given';
 import type { ComponentId } from '../../model/ids';
@@ -9,11 +10,22 @@ import type { Tree } from '../../model/tree';
 import { unfold } from '../../tree';
 import type { Check, Found } from '../rule';
 
-/** What the markup of a page is asked for by; `isOpen`: not all of that can be seen. */
-type Markup = { readonly names: ReadonlySet<string>; readonly isOpen: boolean };
+/** What the markup of a page is asked for by, and of what not all can be seen: of elements, or of ids or classes alone. */
+type Markup = { readonly names: ReadonlySet<string>; readonly open: ReadonlySet<'elements' | 'ids' | 'classes'> };
+
+/** Whether markup may hold what a selector asks for, as far as can be seen. */
+function mayHold({ names, open }: Markup, selector: string): boolean {
+  if (names.has(selector) || open.has('elements')) return true;
+  return (selector.startsWith('#') && open.has('ids')) || (selector.startsWith('.') && open.has('classes'));
+}
 
 /** Of the pages on which a script stands, so many are looked at; it is there that it finds what it asks for, or nowhere. */
 const mostPages = 20;
+
+/** Tags of what frameworks bring themselves: pictures, code, and what stands in the head. Ids and classes these have from who uses them. */
+const ofFrameworks = ['img', 'picture', 'source', 'pre', 'code', 'script', 'style', 'link', 'meta'];
+
+const isOfFramework = (module: string): boolean => adapters.some(({ ownPackages }) => ownPackages.test(module));
 
 const simple = /^(?:#[\w-]+|\.[\w-]+|\[[\w-]+\]|[a-z][\w-]*)$/;
 
@@ -33,7 +45,7 @@ export function lostLookUps({ model, pages }: Check): Found[] {
       for (const { selector, span, guarded } of component.facts.lookUps ?? []) {
         const key = `${component.id} ${span.start}`;
         if (guarded || !simple.test(selector)) continue;
-        if (markup.isOpen || markup.names.has(selector)) present.add(key);
+        if (mayHold(markup, selector)) present.add(key);
         else found.set(key, foundAt(component, selector, span, nearest(selector, [...markup.names])));
       }
     }
@@ -59,35 +71,36 @@ function foundAt(component: Component, selector: string, span: { start: number; 
 function markupOf(model: Model, tree: Tree): Markup {
   const names = new Set<string>();
   const seen = new Set<ComponentId>();
-  let isOpen = tree.truncated;
+  const open = new Set<'elements' | 'ids' | 'classes'>(tree.truncated ? ['elements'] : []);
   for (const { component: id } of tree.places) {
     if (seen.has(id)) continue;
     seen.add(id);
     const component = model.components.get(id);
     if (!component) continue;
-    if (component.facts.namesElements) isOpen = true;
+    if (component.facts.namesElements) open.add('elements');
     walkTemplate(component.facts.template, (node) => {
       if (node.kind !== 'element' && node.kind !== 'use') return;
       if (node.kind === 'use') {
-        const target = model.useOfNode.get(node)?.target.kind;
-        if (target !== 'component' && target !== 'provider' && target !== 'consumer') isOpen = true;
+        const target = model.useOfNode.get(node)?.target;
+        if (target?.kind === 'outside' && isOfFramework(target.module)) for (const tag of ofFrameworks) names.add(tag);
+        else if (target?.kind !== 'component' && target?.kind !== 'provider' && target?.kind !== 'consumer') open.add('elements');
       } else {
         names.add(node.tag);
         // What falls through stands at the use that gives it.
-        if (node.spreads.some((one) => !one.fallsThrough)) isOpen = true;
+        if (node.spreads.some((one) => !one.fallsThrough)) open.add('elements');
       }
       for (const binding of node.bindings) {
         const { name } = binding.to;
         names.add(`[${name}]`);
         if (name !== 'id' && name !== 'class' && name !== 'className') continue;
         const texts = textsOf(model, component, binding);
-        if (!texts) isOpen = true;
+        if (!texts) open.add(name === 'id' ? 'ids' : 'classes');
         for (const text of texts ?? [])
           for (const one of text.split(/\s+/)) if (one !== '') names.add(name === 'id' ? `#${one}` : `.${one}`);
       }
     });
   }
-  return { names, isOpen };
+  return { names, open };
 }
 
 const unquoted = (text: string): string | undefined => /^(["'`])([^"'`$]*)\1$/.exec(text.trim())?.[2];

@@ -10,6 +10,8 @@ const levels = 'import { writable } from "svelte/store"; export const levels = w
 
 const proxyStore = "import { proxy, useSnapshot } from 'valtio';\nconst levels = proxy({ upper: 2 });\n";
 
+const mapStore = "import { map } from 'nanostores';\nconst levels = map({});\nconst rise = (id) => levels.setKey(id, 1);\n";
+
 const atomStore = "import { atom, useAtomValue, useSetAtom, useAtom } from 'jotai';\nconst levels = atom(2);\n";
 
 table(
@@ -100,6 +102,7 @@ table(
   [
     ['written alone', `${proxyStore}export function App() { return <p onClick={() => { levels.upper = 3; }}/>; }`, 'App levels'],
     ['read alone', `${proxyStore}export function App() { const { upper } = useSnapshot(levels); return <p>{upper}</p>; }`, 'App levels'],
+    ['a map whose members are only set', `${mapStore}export function App() { return <p onClick={() => rise('a')}/>; }`, 'App levels'],
     [
       'an atom that is only set',
       `${atomStore}export function App() { const set = useSetAtom(levels); return <p onClick={() => set(3)}/>; }`,
@@ -114,6 +117,14 @@ table(
     [
       'handed to a function from outside',
       `${proxyStore}import { devtools } from 'out';\ndevtools(levels);\nexport function App() { const { upper } = useSnapshot(levels); return <p>{upper}</p>; }`,
+    ],
+    [
+      'a map whose members are set and shown',
+      `${mapStore}import { useStore } from '@nanostores/react';\nexport function App() { const all = useStore(levels); return <p onClick={() => rise('a')}>{all.a}</p>; }`,
+    ],
+    [
+      'a list that a function of that name makes',
+      "import map from 'lodash/map';\nconst rows = map({ a: 1 }, (one) => one);\nexport function App() { return <p>{rows.length}</p>; }",
     ],
     [
       'an atom that is there to be set',
