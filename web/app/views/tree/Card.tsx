@@ -1,4 +1,4 @@
-import type { Question, Strand } from '@liana/core';
+import { counted, type Question, type Strand } from '@liana/core';
 import { Link } from 'react-router';
 import type { CardAnswer, TreeAnswer } from '../../analysis/answers';
 import { Code } from '../../parts/Code';
@@ -214,7 +214,7 @@ export function Card({ projectId, tree, answer, strand, place, code, part, onKno
           <h2>{tree.page.name}</h2>
           <div className="place-file">{tree.page.file}</div>
           <p>
-            {tree.rows.length} places, {tree.strands.length} strands between components.
+            {counted(tree.rows.length, 'place')}, {counted(tree.strands.length, 'strand')} between components.
           </p>
           <p>
             Choose a component to see its contract and who gives it what. Choose a strand’s name or a knot to see the value’s way in code.
