@@ -261,6 +261,14 @@ describe('pages and parts of other frameworks', () => {
       [],
     ],
     [
+      'an element that a script defines',
+      {
+        ...page('<lock-gate/><script>document.querySelector("lock-gate").focus();</script>', "import '../parts/lock-gate.js';"),
+        'src/parts/lock-gate.js': "class LockGate extends HTMLElement {}\ncustomElements.define('lock-gate', LockGate);",
+      },
+      [],
+    ],
+    [
       'an element that a part from elsewhere may bring',
       page('<List/><script>document.getElementById("locklist").focus();</script>', "import List from 'a-list';"),
       [],
@@ -341,6 +349,16 @@ describe('pages and parts of other frameworks', () => {
   test('what a script of a page hears, it hears as long as the page is there', () => {
     const { findings } = analyseFiles(page("<p/><script>window.addEventListener('resize', () => { document.title = 'a'; });</script>"));
     expect(findings.filter((one) => one.severity !== 'tidy')).toEqual([]);
+  });
+
+  test('pages of text stand in their layouts', () => {
+    const { model } = analyseFiles({
+      ...page('<Base/>', imports),
+      'src/pages/guide.md': '---\nlayout: ../layouts/Base.astro\n---\n# Guide',
+      'src/pages/more/about.mdx': '---\nlayout: ../../layouts/Base.astro\n---\n# About',
+    });
+    expect(model.pages.flatMap(({ path }) => (path === '' ? [] : [path])).sort()).toEqual(['/', '/guide', '/more/about']);
+    expect(rows(model, treeOf(model, 'guide'))).toBe('guide\n  Base');
   });
 
   test('a page with parameters is given its props by the list of its addresses', () => {

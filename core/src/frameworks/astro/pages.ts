@@ -1,7 +1,7 @@
 import type { ComponentFacts, FileFacts, ValueFact } from '../../model/facts';
 import { type FilePath, locate, type Span } from '../../model/span';
 import { memberOf } from '../../model/member';
-import { useOfFile } from '../placed';
+import { bodyOf as bodyOfUse, useOfFile, useOfTag } from '../placed';
 import type { PlacedPage, Project } from '../conventions';
 
 const page = /^(?:.*\/)?src\/pages\/(.+)\.(?:astro|mdx?|html)$/;
@@ -29,7 +29,8 @@ export function placedPages({ files }: Project): PlacedPage[] {
 /** A page is given what the function of its file says that lists its addresses; nothing where there is none. */
 function bodyOf(file: FilePath, facts: FileFacts, { members }: ComponentFacts): PlacedPage['body'] {
   const lists = facts.shared.find((one) => one.name === 'getStaticPaths');
-  if (!lists) return { values: [], actions: [], template: [useOfFile(file, file, [])] };
+  // What a file of text gives cannot be imported by its name, but it is the file's own.
+  if (!lists) return bodyOfUse([file.endsWith('.astro') ? useOfFile(file, file, []) : useOfTag('default')]);
   const values: ValueFact[] = [
     {
       name: 'props',

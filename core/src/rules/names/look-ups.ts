@@ -77,10 +77,12 @@ function markupOf(model: Model, tree: Tree): Markup {
     seen.add(id);
     const component = model.components.get(id);
     if (!component) continue;
+    for (const tag of component.facts.element?.tags ?? []) names.add(tag);
     if (component.facts.namesElements) open.add('elements');
     walkTemplate(component.facts.template, (node) => {
       if (node.kind !== 'element' && node.kind !== 'use') return;
       if (node.kind === 'use') {
+        if (node.element !== undefined) names.add(node.element);
         const target = model.useOfNode.get(node)?.target;
         if (target?.kind === 'outside' && isOfFramework(target.module)) for (const tag of ofFrameworks) names.add(tag);
         else if (target?.kind !== 'component' && target?.kind !== 'provider' && target?.kind !== 'consumer') open.add('elements');
