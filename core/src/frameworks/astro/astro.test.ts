@@ -351,6 +351,25 @@ describe('pages and parts of other frameworks', () => {
     expect(findings.filter((one) => one.severity !== 'tidy')).toEqual([]);
   });
 
+  test('what a text imports and shows is used there, outside of the code that it tells of', () => {
+    const files = {
+      ...page('<Base/>', imports),
+      'src/pages/guide.mdx':
+        "---\nlayout: ../layouts/Base.astro\n---\nimport Line from '../parts/Line.astro';\n\n# Guide\n\n```jsx\n<Fold/>\n```\n\n<Line text={1}/>",
+      'src/pages/bare.mdx': "import { Line } from '../parts/lines';\n\n<Line/>",
+      'src/pages/plain.mdx': '# Import nothing\n\nimport of boats <Line/>',
+      'src/content/a.mdx': 'import Note from \'../parts/Note.astro\';\n\n<Note text="a"/>',
+      'src/parts/lines.js': "export { default as Line } from './Line.astro';",
+      'src/parts/Note.astro': script("const { text, tone = 'a' } = Astro.props;", '<p class={tone}>{text}</p>'),
+    };
+    const { model, findings } = analyseFiles(files);
+    expect(rows(model, treeOf(model, 'guide'))).toBe('guide\n  Base\n    Line in slot:default of guide');
+    expect(rows(model, treeOf(model, 'bare'))).toBe('bare\n  Line');
+    expect(model.pages.flatMap(({ path }) => (path === '' ? [] : [path])).sort()).toEqual(['/', '/bare', '/guide']);
+    expect(findings.filter(({ at }) => /Note|guide|bare/.test(at.file))).toEqual([]);
+    expect(said(files['src/content/a.mdx'], 'src/content/a.mdx')).toEqual([]);
+  });
+
   test('pages of text stand in their layouts', () => {
     const { model } = analyseFiles({
       ...page('<Base/>', imports),

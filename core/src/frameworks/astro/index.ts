@@ -9,7 +9,7 @@ import { parseMarkup } from './read/markup';
 export const astro: Adapter = {
   id: 'astro',
   name: 'Astro',
-  files: /\.astro$|(?:^|\/)src\/pages\/.*\.mdx?$/,
+  files: /\.astro$|(?:^|\/)src\/pages\/.*\.mdx?$|(?:^|\/)src\/content\/.*\.mdx$/,
   ownPackages: /^astro(?:\/|:|$)/,
   // Scripts beside these pages are of other frameworks, or of none.
   readsScript: () => false,

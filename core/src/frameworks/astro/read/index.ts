@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { ComponentFacts, FileFacts, MemberFact, Problem, SlotFact } from '../../../model/facts';
+import type { ComponentFacts, FileFacts, MemberFact, Problem, SlotFact, TemplateNode, TemplateUse } from '../../../model/facts';
 import { memberName, type MemberKey } from '../../../model/member';
 import { noFacts } from '../../../model/no-facts';
 import type { FilePath, Span } from '../../../model/span';
@@ -236,16 +236,41 @@ function contractMembers(body: Body, slots: readonly SlotFact[]): MemberFact[] {
   return [...members.values()];
 }
 
-/** Reads a page of text that names the layout in which it is shown. Never throws. */
+/** A text without the code that it shows, each letter at its place. */
+const withoutCode = (text: string): string =>
+  text.replace(/^[^\S\n]*(```+|~~~+)[\s\S]*?^[^\S\n]*\1/gm, (shown) => ' '.repeat(shown.length));
+
+/** What a text imports. */
+function importsOfText(text: string): FileFacts['imports'] {
+  return [...text.matchAll(/^import\s[^;]*?['"][^'"\n]+['"]/gm)].flatMap(({ 0: { length }, index }) => {
+    const read = parseScriptAt(text, { start: index, end: index + length }, 'ts');
+    return read.problems.length > 0 ? [] : readModule(read.program.body).imports;
+  });
+}
+
+/** The tags of a text that stand for what it imports. What is given there is not read: it may be anything. */
+function usesOfText(text: string, imports: FileFacts['imports']): TemplateUse[] {
+  const names = new Set(imports.map((one) => one.local));
+  return [...text.matchAll(/<([A-Z][\w$]*)\b/g)].flatMap(({ 1: tag = '', index }): TemplateUse[] => {
+    const span = { start: index, end: index + 1 + tag.length };
+    return names.has(tag) ? [{ ...useOfTag(tag), span, nameSpan: { start: index + 1, end: span.end }, content: 'value' }] : [];
+  });
+}
+
+/** Reads a text: the layout that it names, in which it is shown as a page, and what it imports and shows. Never throws. */
 export function readText(file: FilePath, text: string): FileFacts {
+  const own = file.endsWith('.mdx') ? withoutCode(text) : '';
+  const imported = importsOfText(own);
+  const shown = usesOfText(own, imported);
   const front = frontmatterOf(text);
   const named = front && /^layout:\s*['"]?([^'"\n]+?)['"]?\s*$/m.exec(text.slice(front.script.start, front.script.end));
-  if (!front || !named?.[1]) return noFacts(file);
-  const at = front.script.start + named.index;
-  const span = { start: at, end: at + named[0].length };
-  const isEmpty = text.slice(front.end).trim() === '';
-  // What it is given (its address, its headings, what stands at its top) is the layout's to take or leave.
-  const use = useOfTag('Layout', isEmpty ? [] : [{ kind: 'text', readings: [], span: { start: front.end, end: text.length } }]);
+  const isPage = /(?:^|\/)src\/pages\//.test(file);
+  if (!isPage || (!named?.[1] && shown.length === 0)) return { ...noFacts(file), imports: imported };
+  const at = front && named ? front.script.start + named.index : 0;
+  const span = { start: at, end: at + (named?.[0].length ?? Math.min(1, text.length)) };
+  const start = front?.end ?? 0;
+  const words: TemplateNode[] = text.slice(start).trim() === '' ? [] : [{ kind: 'text', readings: [], span: { start, end: text.length } }];
+  const content = [...words, ...shown];
   const component: ComponentFacts = {
     name: nameOf(file),
     local: 'default',
@@ -257,7 +282,8 @@ export function readText(file: FilePath, text: string): FileFacts {
     slots: [],
     openness: 'closed',
     through: [],
-    template: [{ ...use, span, nameSpan: span }],
+    // What it is given (its address, its headings, what stands at its top) is the layout's to take or leave.
+    template: named ? [{ ...useOfTag('Layout', content), span, nameSpan: span }] : content,
     clones: false,
     wrappedBy: [],
     values: [],
@@ -266,7 +292,7 @@ export function readText(file: FilePath, text: string): FileFacts {
   return {
     ...noFacts(file),
     framework: 'astro',
-    imports: [{ local: 'Layout', imported: 'default', from: named[1], typeOnly: false, span }],
+    imports: [...imported, ...(named?.[1] ? [{ local: 'Layout', imported: 'default', from: named[1], typeOnly: false, span }] : [])],
     exports: [{ exported: 'default', local: 'default', span }],
     components: [component],
   };
