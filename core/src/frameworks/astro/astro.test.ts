@@ -206,6 +206,11 @@ describe('pages and parts of other frameworks', () => {
     ['the same with a mark', page('<Counter client:load label="a"/>', imports), []],
     ['a mark on a part of the page itself', page('<Line client:load text="a"/>', imports), ['layer-crossed Line']],
     ['a function for a part that is started', page('<Counter client:load label={() => 1}/>', imports), ['layer-crossed label']],
+    ['a list of a kind that is not sent', page('<Counter client:load label={new Float32Array(2)}/>', imports), ['layer-crossed label']],
+    ['a list of a kind that is sent', page('<Counter client:load label={new Uint8Array(2)}/>', imports), []],
+    ['a part that is started once and once is not', page('<Counter client:load/><Counter/>', imports), ['layer-crossed Counter']],
+    ['what newer servers have, too', page('<p/>', 'const a = navigator.language;'), []],
+    ['what no server has', page('<p/>', 'const a = window.name;'), ['layer-crossed window']],
     [
       'a function within what is given',
       page('<Counter client:load label={all}/>', `${imports}const all = { a: [{ f() {} }] };`),
@@ -344,6 +349,16 @@ describe('pages and parts of other frameworks', () => {
   ])('%s', (_, files, expected) => {
     const { findings } = analyseFiles(files);
     expect(findings.flatMap((one) => (one.severity === 'fault' ? [`${one.rule} ${one.subject}`] : []))).toEqual(expected);
+  });
+
+  test.each([
+    ['label={() => 1}', 'is a function or holds one, which does not come there.', 'null stands in its place'],
+    ['label={new Lock()}', 'is an instance of a class or holds one, which does not come there as what it is.', 'a plain object'],
+  ])('what is lost of %s is said as the framework sends it', (given, message, consequence) => {
+    const { findings } = analyseFiles(page(`<Counter client:load ${given}/>`, `${imports}import { Lock } from './lock';`));
+    const [found] = findings.filter((one) => one.rule === 'layer-crossed');
+    expect(found?.message).toContain(message);
+    expect(found?.consequence).toContain(consequence);
   });
 
   test('what a script of a page hears, it hears as long as the page is there', () => {

@@ -1,3 +1,4 @@
+import type { Unsendable } from '../../model/facts';
 import type { Words } from '../entry';
 
 type Crossing = {
@@ -6,7 +7,8 @@ type Crossing = {
   readonly fix: (words: Words) => string;
 };
 
-const lostWords: Readonly<Record<string, string>> = {
+/** What something is that is lost where only plain data is sent. */
+export const lostWords: Readonly<Record<Unsendable, string>> = {
   function: 'is a function or holds one',
   instance: 'is an instance of a class or holds one',
   symbol: 'is a symbol or holds one',
@@ -17,26 +19,26 @@ const crossings: Readonly<Record<string, Crossing>> = {
   once: {
     message: ({ component, what, page }) =>
       `The script of ${component} asks for the first ${what}, and ${component} stands on ${page} more than once.`,
-    consequence: ({ component }) => `Only the first ${component} does anything.`,
+    consequence: ({ component, what }) => `What the script does with ${what}, it does in the first ${component} alone.`,
     fix: ({ component }) => `Ask for all of them, or make an element of ${component} that starts itself.`,
   },
   marked: {
-    message: ({ component, what, mark }) => `${component} marks ${what} with ${mark}, and nothing of ${what} runs in the browser.`,
-    consequence: () => 'The mark does nothing: it is a component of the page, which is made before the browser has it.',
+    message: ({ component, what, mark }) => `${component} marks ${what} with ${mark}, and ${what} is a component that cannot be started.`,
+    consequence: () => 'The mark does nothing: the component is markup before the browser has it.',
     fix: ({ what, mark }) => `Take ${mark} off, and mark the parts of other frameworks in ${what}.`,
   },
   unmarked: {
-    message: ({ component, what }) => `${what} answers to people, and ${component} never starts it in the browser.`,
+    message: ({ component, what }) => `${what} answers to people, and ${component} does not start it in the browser here.`,
     consequence: ({ what }) => `The markup of ${what} is on the page, and none of its handlers runs.`,
     fix: ({ what }) => `Start ${what} with a client mark, or make of it a link or a form.`,
   },
   given: {
     message: ({ component, what, lost }) =>
-      `${component} is started in the browser, and what it is given for ${what} ${lostWords[lost ?? ''] ?? 'is no plain data'}, which does not come there.`,
-    consequence: ({ what, lost }) =>
+      `${component} is started in the browser, and what it is given for ${what} ${lostWords[lost as Unsendable]}, which does not come there${lost === 'instance' ? ' as what it is' : ''}.`,
+    consequence: ({ lost }) =>
       lost === 'instance'
-        ? `What the server makes looks right, and in the browser ${what} has lost the methods of its class.`
-        : 'What the server makes looks right, and in the browser it is undefined.',
+        ? 'On the server it is what it is; in the browser a plain object without the methods of its class stands in its place.'
+        : 'On the server it is what it is; in the browser null stands in its place.',
     fix: ({ component, what }) => `Let ${component} hold or import what ${what} needs, or hear an event of the document.`,
   },
   handler: {

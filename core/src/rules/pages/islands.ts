@@ -8,13 +8,14 @@ import type { Place, Tree } from '../../model/tree';
 import { unfold } from '../../tree';
 import type { Check, Found } from '../rule';
 import { isInteractive, ownFunction } from './crossing';
+import { lostWords } from './crossings';
 
 type Told = Pick<Found, 'subject' | 'at' | 'words' | 'evidence'>;
 
 /** Of pages that a server makes: what would have to run in the browser, and does not come there. */
 export function crossedIslands(model: Model): Found[] {
   return [...model.components.values()].flatMap((component): Found[] => {
-    if (!traitsOf(component).startsParts || component.role !== 'component' || component.fileRole !== 'source') return [];
+    if (!traitsOf(component).madeOnce || component.role !== 'component' || component.fileRole !== 'source') return [];
     const told: Told[] = [];
     walkTemplate(component.facts.template, (node) => {
       if (node.kind === 'use') told.push(...ofPart(model, component, node));
@@ -37,7 +38,7 @@ function ofPart(model: Model, component: Component, node: TemplateUse): Told[] {
   const at = locate(component.file, node.nameSpan);
   const { startedBy } = node;
   const declared = locate(part.file, part.facts.nameSpan);
-  if (traitsOf(part).startsParts)
+  if (traitsOf(part).madeOnce)
     return startedBy
       ? [
           {
@@ -46,7 +47,7 @@ function ofPart(model: Model, component: Component, node: TemplateUse): Told[] {
             words: { component: component.name, what: part.name, how: 'marked', mark: startedBy.name },
             evidence: [
               { at: locate(component.file, startedBy.span), text: `${startedBy.name} asks for ${part.name} to be started in the browser.` },
-              { at: declared, text: `${part.name} is made on the server, and nothing of it runs there.` },
+              { at: declared, text: `${part.name} is markup when it comes to the browser.` },
             ],
           },
         ]
@@ -86,12 +87,6 @@ function ofPart(model: Model, component: Component, node: TemplateUse): Told[] {
     ];
   });
 }
-
-const lostWords: Readonly<Record<Unsendable, string>> = {
-  function: 'is a function or holds one',
-  instance: 'is an instance of a class or holds one',
-  symbol: 'is a symbol or holds one',
-};
 
 /** What is lost of what a binding gives, where only plain data is sent. */
 function lostIn(component: Component, binding: Binding): Unsendable | undefined {

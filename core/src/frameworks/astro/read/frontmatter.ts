@@ -3,7 +3,7 @@ import type { NameFact, OriginFact, Unsendable } from '../../../model/facts';
 import { addValue, type Body, type Effects, newEffects } from '../../../read/script/body';
 import { readExpression, readStatement } from '../../../read/script/expressions';
 import { declareFunction, noteSetUp } from '../../../read/script/functions';
-import { partsOf } from '../../../read/script/names';
+import { mergeInto, partsOf } from '../../../read/script/names';
 import { originOfCall } from '../../../read/script/origins';
 import { bindProps } from '../../../read/script/props';
 import { hoisted, innerScope, lookUp, type Scope } from '../../../read/script/scope';
@@ -77,10 +77,7 @@ function declare(body: Body, { id, init: given }: t.VariableDeclarator, scope: S
     });
     scope.names.set(found.name, { kind: 'value', value, path: [] });
   }
-  for (const list of ['changes', 'invokes', 'raises', 'sends', 'hears', 'calls'] as const) {
-    const more = sink[list];
-    if (more) (done[list] as unknown[] | undefined) = [...(done[list] ?? []), ...more];
-  }
+  mergeInto(done, { ...sink, reads: [] }, 'same');
 }
 
 /** What a call asks for from outside: a request, a collection of the project's content. */
@@ -91,7 +88,8 @@ function askedBy(body: Body, call: t.CallExpression): OriginFact | undefined {
   return isContent ? { kind: 'query', what: first?.type === 'StringLiteral' ? first.value : base } : originOfCall(body, call, base, path);
 }
 
-const ofBrowser = /^(?:window|document|localStorage|sessionStorage|navigator|location|history)$/;
+/** Names that no server has; `navigator` is one of newer servers, too. */
+const ofBrowser = /^(?:window|document|localStorage|sessionStorage|location|history)$/;
 
 /** Names that only a browser has, read when a page is made: outside of functions, and where nothing asks first whether there is one. */
 export function browserNames(statements: readonly t.Statement[]): NameFact[] {
@@ -134,7 +132,7 @@ function holdsQuestion(statement: t.Statement): boolean {
 }
 
 /** Classes of the language whose instances are sent as what they are. */
-const sent = /^(?:Date|RegExp|Map|Set|URL|\w*Array|Array|Object)$/;
+const sent = /^(?:Date|RegExp|Map|Set|URL|Uint(?:8|16|32)Array|Array|Object)$/;
 
 /** What is lost of something where only plain data is sent: within lists and objects that are written in place, too. Undefined for nothing that can be seen. */
 export function lostOf(given: t.Node): Unsendable | undefined {
