@@ -1,5 +1,5 @@
 import type { BodyFacts, FileFacts, MemberFact, TemplateNode } from '../model/facts';
-import type { MemberKey } from '../model/member';
+import { eventKey, type MemberKey, propKey } from '../model/member';
 import type { FilePath } from '../model/span';
 import type { TypeExpr } from '../model/types';
 
@@ -81,3 +81,13 @@ export type LinkConventions = {
   /** The members by which that gives the parameters of its address, where these are others than `params` alone. */
   readonly routeParams?: RegExp;
 };
+
+/** What holds where names are meant as they are written: no prop is a listener by its name, and no name asks for a change of another. */
+export const plainConventions = {
+  memberOfProp: propKey,
+  memberOfEvent: eventKey,
+  kindOfProp: (_, type) => (isFunctionType(type) ? 'callback' : 'value'),
+  changesOf: () => [],
+  eventOf: () => undefined,
+  classProp: 'class',
+} as const satisfies LinkConventions;

@@ -1,4 +1,4 @@
-import { eventKey, propKey } from '../model/member';
+import { plainConventions } from './conventions';
 import type { Framework } from '../model/framework';
 import type { FilePath } from '../model/span';
 import { parseScriptBare } from '../read/script/parse';
@@ -21,14 +21,7 @@ type Named = Pick<Adapter, 'name' | 'link' | 'traits' | 'write'>;
 /** A module without components of any framework. */
 const plain: Named = {
   name: 'Script',
-  link: {
-    memberOfProp: propKey,
-    memberOfEvent: eventKey,
-    kindOfProp: () => 'value',
-    changesOf: () => [],
-    eventOf: () => undefined,
-    classProp: 'class',
-  },
+  link: { ...plainConventions, kindOfProp: () => 'value' },
   traits: react.traits,
   write: react.write,
 };

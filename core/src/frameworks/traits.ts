@@ -68,8 +68,11 @@ export type Traits = {
   readonly fragments: boolean;
   /** Content asks for contexts from where it is written, and not from where it is shown. */
   readonly contentAsksWhereWritten?: true;
-  /** Its pages are made on a server; parts of other frameworks in them are started one by one, each by itself and with nothing but plain data. */
-  readonly startsParts?: true;
+  /**
+   * Its components are made once, on a server, and are markup from then on: what they are given is their own, their scripts
+   * run once for a page, and parts of other frameworks in them are started one by one, each by itself and with plain data alone.
+   */
+  readonly madeOnce?: true;
   /** Markup finds components and directives by selectors, among those that are in reach of it. */
   readonly selectors?: true;
 };

@@ -15,10 +15,10 @@ const joined = (name: string): string => name.replace(/-([a-z\d])/g, (_, letter:
  * as they were.
  */
 export function joinIslands(files: Files, names: Names): Files {
-  if (![...files.values()].some((facts) => traitsOf(facts).startsParts)) return files;
+  if (![...files.values()].some((facts) => traitsOf(facts).madeOnce)) return files;
   const found = new Map(files);
   for (const [file, facts] of files) {
-    if (!traitsOf(facts).startsParts) continue;
+    if (!traitsOf(facts).madeOnce) continue;
     const components = facts.components.map((one) => withCrossing(one, file));
     if (components.some((one, index) => one !== facts.components[index])) found.set(file, { ...facts, components });
   }
@@ -33,7 +33,7 @@ export function joinIslands(files: Files, names: Names): Files {
     if (!use.bindings.some(({ to }) => to.kind === 'slot')) return use;
     const meant = names.meant(file, use.tag);
     const target = meant.kind === 'component' ? files.get(meant.file) : undefined;
-    if (meant.kind !== 'component' || !target || traitsOf(target).startsParts) return use;
+    if (meant.kind !== 'component' || !target || traitsOf(target).madeOnce) return use;
     const bindings = use.bindings.map((binding) => ({ ...binding, to: placeFor(binding, meant.facts, traitsOf(target).onlyProps) }));
     return { ...use, bindings };
   }

@@ -277,7 +277,7 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
 const startedApart = (component: Component, at: Position): Position => (isIsland(component, at) ? { ...at, provider: -1 } : at);
 
 const isIsland = ({ framework }: Component, { body }: Position): boolean =>
-  traitsOf(body).startsParts === true && framework !== body.framework;
+  traitsOf(body).madeOnce === true && framework !== body.framework;
 
 /** An element from outside of the project listens as any other where components are elements. */
 function aroundOf(unfolding: Unfolding, node: TemplateUse, at: Position): Position {

@@ -1,8 +1,8 @@
 import { directives } from './directives';
-import { eventKey, memberOf, propKey } from '../../model/member';
+import { eventKey, memberOf } from '../../model/member';
 import { parseScriptBare } from '../../read/script/parse';
 import type { Adapter } from '../adapter';
-import { isFunctionType } from '../conventions';
+import { plainConventions } from '../conventions';
 import { registeredTags } from './link';
 import { loadCompiler, parseTemplate } from './parser';
 import { routeOutlet } from './tags';
@@ -48,12 +48,8 @@ export const angular: Adapter = {
     else parseScriptBare(file, text);
   },
   link: {
-    memberOfProp: propKey,
-    memberOfEvent: eventKey,
-    kindOfProp: (_, type) => (isFunctionType(type) ? 'callback' : 'value'),
+    ...plainConventions,
     changesOf: (prop) => [eventKey(`${prop}Change`)],
-    eventOf: () => undefined,
-    classProp: 'class',
     registeredTags,
     selectors: {
       ownModules: /^@angular\/(?:common|core|forms|router|platform-browser|platform-browser-dynamic|animations|localize)(?:\/|$)/,

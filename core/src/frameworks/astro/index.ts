@@ -1,9 +1,8 @@
-import { eventKey, memberOf, propKey } from '../../model/member';
+import { memberOf } from '../../model/member';
 import type { Adapter } from '../adapter';
-import { isFunctionType } from '../conventions';
+import { plainConventions } from '../conventions';
 import { placedPages } from './pages';
-import { readAstro, readText } from './read';
-import { frontmatterOf } from './read';
+import { frontmatterOf, readAstro, readText } from './read';
 import { parseMarkup } from './read/markup';
 
 export const astro: Adapter = {
@@ -17,12 +16,7 @@ export const astro: Adapter = {
   load: () => Promise.resolve(),
   parseBare: (_, text) => void parseMarkup(text, frontmatterOf(text)?.end ?? 0),
   link: {
-    memberOfProp: propKey,
-    memberOfEvent: eventKey,
-    kindOfProp: (_, type) => (isFunctionType(type) ? 'callback' : 'value'),
-    changesOf: () => [],
-    eventOf: () => undefined,
-    classProp: 'class',
+    ...plainConventions,
     placedPages,
   },
   traits: {
@@ -50,7 +44,7 @@ export const astro: Adapter = {
     namedSlots: true,
     areElements: false,
     fragments: true,
-    startsParts: true,
+    madeOnce: true,
   },
   write: {
     member: (key) => memberOf(key).name,

@@ -1,7 +1,7 @@
-import { eventKey, memberOf, propKey } from '../../model/member';
+import { memberOf } from '../../model/member';
 import { parseHtml } from '../../read/markup/html';
 import { parseScriptBare } from '../../read/script/parse';
-import { isFunctionType } from '../conventions';
+import { plainConventions } from '../conventions';
 import type { Adapter } from '../adapter';
 import { elementTraits } from '../element-traits';
 import { moduleFile, placedPages, registeredTags } from './link';
@@ -32,12 +32,7 @@ export const lwc: Adapter = {
     else if (!file.endsWith('.xml')) parseScriptBare(file, text);
   },
   link: {
-    memberOfProp: propKey,
-    memberOfEvent: eventKey,
-    kindOfProp: (_, type) => (isFunctionType(type) ? 'callback' : 'value'),
-    changesOf: () => [],
-    eventOf: () => undefined,
-    classProp: 'class',
+    ...plainConventions,
     placedPages,
     registeredTags,
     plainBases: { modules: /^(?:lwc|lightning\/(?:navigation|modal|refresh|flowSupport))$/, names: /^LightningElement$/ },

@@ -107,7 +107,7 @@ function toFound(component: Component, by: string, file: FilePath, action: Actio
 function isLifelong(model: Model, component: Component): boolean {
   if (component.facts.element) return false;
   // Scripts of a page of the server run once, for as long as the page is open.
-  if (traitsOf(component).startsParts) return true;
+  if (traitsOf(component).madeOnce) return true;
   const uses = model.usesOf.get(component.id) ?? [];
   return component.role === 'root' || (uses.length > 0 && uses.every((use) => model.components.get(use.owner)?.role === 'root'));
 }

@@ -36,7 +36,7 @@ const idleProps = remembered((component: Component): readonly ContractMember[] =
       return (
         !hasRest &&
         !prop.taken &&
-        (traitsOf(component).onlyProps || traitsOf(component).startsParts === true) &&
+        (traitsOf(component).onlyProps || traitsOf(component).madeOnce === true) &&
         contract.openness === 'closed'
       );
     const value = facts.values[at];

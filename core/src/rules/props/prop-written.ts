@@ -13,7 +13,7 @@ import type { Found, Rule } from '../rule';
  */
 function writtenBy(component: Component, change: ChangeFact): 'whole' | 'list' | 'member' | undefined {
   // Where a page is made once, what a part is given is its own to change.
-  if (traitsOf(component).startsParts) return undefined;
+  if (traitsOf(component).madeOnce) return undefined;
   if (change.toProps || (traitsOf(component).givenIsSealed && change.how === 'assign' && (change.path ?? []).length === 0)) return 'whole';
   if (change.how !== 'in-place') return isKeptFromOwner(component, change) ? 'whole' : undefined;
   if (change.order !== undefined || (change.path?.length === 1 && /^(\d+|\*)$/.test(change.path[0] ?? ''))) return 'list';

@@ -165,6 +165,6 @@ export const propCarried: Rule = {
 /** Some use passes it: a prop that nobody gives is another matter, and so is one that a page is given by the list of its addresses. */
 function isGiven(model: Model, component: Component, prop: MemberKey): boolean {
   const isListed = (owner: ComponentId): boolean =>
-    traitsOf(component).startsParts === true && model.components.get(owner)?.role !== 'component';
+    traitsOf(component).madeOnce === true && model.components.get(owner)?.role !== 'component';
   return (model.usesOf.get(component.id) ?? []).some((use) => bindingFor(use.node, prop) !== undefined && !isListed(use.owner));
 }

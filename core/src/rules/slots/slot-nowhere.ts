@@ -29,8 +29,7 @@ function lostContents(known: KnownUse): Lost[] {
   const isLeft =
     declared?.taken === false && !isFile && contract.openness === 'closed' && facts.openness === 'closed' && facts.form === 'function';
   // What is only handed on, where a page gives nothing, is nothing.
-  const isHandedOn =
-    traitsOf(target).startsParts && node.children.every((one) => one.kind === 'outlet' && !one.fallback && !one.fallbackText);
+  const isHandedOn = traitsOf(target).madeOnce && node.children.every((one) => one.kind === 'outlet' && !one.fallback && !one.fallbackText);
   if (node.content !== 'none' && !isHandedOn && (isLeft || !takesContent) && (isFile || contract.openness === 'closed'))
     lost.push({ slot: defaultSlot, span: node.children[0]?.span ?? node.nameSpan });
   for (const binding of node.bindings) {

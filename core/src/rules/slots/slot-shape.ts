@@ -102,7 +102,7 @@ function misfitInTemplates({ owner, target }: KnownUse, given: Given, outlets: r
   for (const one of outlets) {
     if (!one.names) {
       // Where content is called by its place in the markup alone, it is handed what stands there.
-      if (one.reading === undefined && !traitsOf(target).startsParts) return undefined;
+      if (one.reading === undefined && !traitsOf(target).madeOnce) return undefined;
       continue;
     }
     for (const name of one.names) names.add(camel(name));

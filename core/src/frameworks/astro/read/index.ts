@@ -166,7 +166,7 @@ function clientScripts(text: string, nodes: readonly AstroNode[], problems: Prob
 }
 
 /** Visits all elements, those in expressions and attributes too. */
-export function walkElements(nodes: readonly AstroNode[], visit: (element: AstroElement) => void): void {
+function walkElements(nodes: readonly AstroNode[], visit: (element: AstroElement) => void): void {
   const stack = [...nodes].reverse();
   for (let node = stack.pop(); node; node = stack.pop()) {
     if (node.kind === 'expression') stack.push(...node.holes.flatMap((hole) => hole.nodes).reverse());

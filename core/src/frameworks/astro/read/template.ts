@@ -224,7 +224,7 @@ function readRendered(
   return { kind: 'outlet', slot: slotMember(name), span, slotProps };
 }
 
-export const slotMember = (name: string | undefined): MemberKey => (name === undefined || name === 'default' ? defaultSlot : slotKey(name));
+const slotMember = (name: string | undefined): MemberKey => (name === undefined || name === 'default' ? defaultSlot : slotKey(name));
 
 const textOf = ({ text }: Markup, element: AstroElement, name: string): string | undefined => {
   const found = element.attributes.find((one) => one.name === name && one.kind === 'text');

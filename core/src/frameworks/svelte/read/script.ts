@@ -14,7 +14,7 @@ import {
 } from '../../../read/script/body';
 import { isOwnModule, readArgs, readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
-import { partsOf } from '../../../read/script/names';
+import { mergeInto, partsOf } from '../../../read/script/names';
 import { namedBy } from '../../../read/markup/taken';
 import { commentedType } from '../../../read/script/comment-types';
 import { bindProps } from '../../../read/script/props';
@@ -307,10 +307,7 @@ function declareValue(
     const value = addValue(body, { name: found.name, kind: 'derived', span: spanOf(found.node), from, ...plain, ...once, ...made });
     scope.names.set(found.name, { kind: 'value', value, path: [] });
   }
-  for (const list of ['changes', 'invokes', 'raises', 'sends', 'hears', 'calls'] as const) {
-    const more = sink[list];
-    if (more) (done[list] as unknown[] | undefined) = [...(done[list] ?? []), ...more];
-  }
+  mergeInto(done, { ...sink, reads: [] }, 'same');
 }
 
 /** What a call makes bears the name it is bound to. */
