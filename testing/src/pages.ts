@@ -13,9 +13,9 @@ export const markedPages: Readonly<Record<string, string>> = {
     </tbody></table></main>`,
   'nested lists': `
     <nav><ul>
-      <li data-group="reach"><a href="/upper">Upper reach</a><ul><li data-group="lock"><a href="/u/1">Aldermoor</a></li><li data-group="lock"><a href="/u/2">Quarry Rise</a></li></ul></li>
-      <li data-group="reach"><a href="/middle">Middle reach</a><ul><li data-group="lock"><a href="/m/1">Saltings</a></li><li data-group="lock"><a href="/m/2">Fen Drop</a></li><li data-group="lock"><a href="/m/3">Bell Weir</a></li></ul></li>
-      <li data-group="reach"><a href="/lower">Lower reach</a><ul><li data-group="lock"><a href="/l/1">Sea Doors</a></li></ul></li>
+      <li data-group="reach"><a href="/upper">Upper reach</a><ul><li><a href="/u/1">Aldermoor</a></li><li><a href="/u/2">Quarry Rise</a></li></ul></li>
+      <li data-group="reach"><a href="/middle">Middle reach</a><ul><li><a href="/m/1">Saltings</a></li><li><a href="/m/2">Fen Drop</a></li><li><a href="/m/3">Bell Weir</a></li></ul></li>
+      <li data-group="reach"><a href="/lower">Lower reach</a><ul><li><a href="/l/1">Sea Doors</a></li></ul></li>
     </ul></nav>`,
   'cards with optional parts': `
     <section class="boats"><h2>Boats in the basin</h2>
@@ -42,8 +42,8 @@ export const markedPages: Readonly<Record<string, string>> = {
     </div>`,
   'a grid of rows of columns': `
     <div class="container">
-      <div class="row" data-group="row"><div class="col-6"><div class="panel" data-group="panel"><h3>Aldermoor</h3><p>2 boats</p></div></div><div class="col-6"><div class="panel" data-group="panel"><h3>Quarry Rise</h3><p>clear</p></div></div></div>
-      <div class="row" data-group="row"><div class="col-6"><div class="panel" data-group="panel"><h3>Saltings</h3><p>1 boat</p></div></div><div class="col-6"><div class="panel" data-group="panel"><h3>Fen Drop</h3><p>shut</p></div></div></div>
+      <div class="row"><div class="col-6"><div class="panel" data-group="panel"><h3>Aldermoor</h3><p>2 boats</p></div></div><div class="col-6"><div class="panel" data-group="panel"><h3>Quarry Rise</h3><p>clear</p></div></div></div>
+      <div class="row"><div class="col-6"><div class="panel" data-group="panel"><h3>Saltings</h3><p>1 boat</p></div></div><div class="col-6"><div class="panel" data-group="panel"><h3>Fen Drop</h3><p>shut</p></div></div></div>
     </div>`,
   'classes of looks only': `
     <main class="mx-auto p-4"><div class="grid gap-4">
@@ -53,8 +53,8 @@ export const markedPages: Readonly<Record<string, string>> = {
     </div><p class="mt-4">Levels are read each hour.</p><p class="mt-4">All heights are above the sill.</p></main>`,
   'talk that nests': `
     <section class="talk"><div class="say" data-group="say"><b>Oake</b><p>Who has the key?</p><div class="answers">
-        <div class="say" data-group="answer"><b>Fenwright</b><p>I have.</p></div>
-        <div class="say" data-group="answer"><b>Tarn</b><p>Not I.</p></div>
+        <div class="say" data-group="say"><b>Fenwright</b><p>I have.</p></div>
+        <div class="say" data-group="say"><b>Tarn</b><p>Not I.</p></div>
       </div></div>
       <div class="say" data-group="say"><b>Tarn</b><p>The gate sticks.</p></div>
       <div class="say" data-group="say"><b>Oake</b><p>Oil it.</p></div></section>`,
@@ -65,17 +65,17 @@ export const markedPages: Readonly<Record<string, string>> = {
       <div class="field" data-group="field"><label for="t">Time</label><input id="t" type="time"><small>24 hours</small></div>
       <button>Book</button></form></main>`,
   'a gallery and a foot of columns': `
-    <header><nav><a class="link" data-group="link" href="/">Today</a><a class="link" data-group="link" href="/roster">Roster</a><a class="link" data-group="link" href="/tolls">Tolls</a></nav></header>
+    <header><nav><a class="link" href="/">Today</a><a class="link" href="/roster">Roster</a><a class="link" href="/tolls">Tolls</a></nav></header>
     <section><figure data-group="figure"><img src="1.jpg" alt="Lock"><figcaption>Aldermoor at dusk</figcaption></figure><figure data-group="figure"><img src="2.jpg" alt="Weir"><figcaption>Bell Weir</figcaption></figure><figure data-group="figure"><img src="3.jpg" alt="Boat"></figure></section>
-    <footer><div class="column" data-group="column"><h4>Canal</h4><ul><li data-group="entry"><a href="/a">About</a></li><li data-group="entry"><a href="/b">Rules</a></li></ul></div>
-    <div class="column" data-group="column"><h4>Help</h4><ul><li data-group="entry"><a href="/c">Asking</a></li><li data-group="entry"><a href="/d">Finding</a></li></ul></div></footer>`,
+    <footer><div class="column" data-group="column"><h4>Canal</h4><ul><li><a href="/a">About</a></li><li><a href="/b">Rules</a></li></ul></div>
+    <div class="column" data-group="column"><h4>Help</h4><ul><li><a href="/c">Asking</a></li><li><a href="/d">Finding</a></li></ul></div></footer>`,
   'boxes without any class': `
     <div><div><div data-group="box"><h2>Monday</h2><ol><li>Oake</li><li>Tarn</li></ol></div><div data-group="box"><h2>Tuesday</h2><ol><li>Tarn</li></ol></div><div data-group="box"><h2>Wednesday</h2><ol><li>Fenwright</li><li>Oake</li><li>Tarn</li></ol></div></div><div><p>Shifts change at six.</p></div></div>`,
   'two kinds in one list': `
     <ul class="stream"><li class="arrival" data-group="arrival"><time>09:20</time><b>Marsh Heron</b><span>from the sea</span></li>
-      <li class="alarm" data-group="alarm"><strong>High water</strong><button>Hear</button></li>
+      <li class="alarm" data-group="alarm"><strong>High water</strong><button data-group="hear">Hear</button></li>
       <li class="arrival" data-group="arrival"><time>09:45</time><b>Slow Answer</b><span>from the hill</span></li>
-      <li class="alarm" data-group="alarm"><strong>Gate open</strong><button>Hear</button></li>
+      <li class="alarm" data-group="alarm"><strong>Gate open</strong><button data-group="hear">Hear</button></li>
       <li class="arrival" data-group="arrival"><time>10:10</time><b>Tin Kettle</b></li></ul>`,
   'nothing repeats': `
     <article><h1>How a lock works</h1><p>Boats go in.</p><p>Gates shut.</p><p>Water rises.</p><blockquote>Never hurry.</blockquote><aside><h2>See too</h2><p>The weir.</p></aside></article>`,

@@ -2,6 +2,7 @@ export { type NameAdvice, checkName } from './names';
 export { boxesLike, looksAlike } from './picture/like';
 export { agreement, area, bottom, type Box, groundOf, holds, type Pixels, right, shared } from './picture/pixels';
 export { type Edges, edgesOf, type PictureRegion, regionsOf, snap } from './picture/regions';
+export { findGroups, findLikes, type Group } from './page/groups';
 export { listName, type ProposedProp, proposeProps } from './page/props';
 export { type PageLimits, pageLimits, type PageNode, type PageTree, readPage, textBelow } from './page/read';
 export { pagePolicy, type Resolve, safeHtml } from './page/safe';

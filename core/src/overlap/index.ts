@@ -1,5 +1,4 @@
 export { type Overlay, overlay } from './page/align';
-export { findGroups, findLikes, type Group } from './page/groups';
 export { likeness, type Profile, shapeOf } from './page/likeness';
 export { elementChildren, elementCount, isElement, isWithin, type MarkupNode, type MarkupTree, spaceLabel, textLabel } from './page/tree';
 export { type Piece, type Pieces, piecesOf, type Trait } from './code/pieces';

@@ -224,7 +224,7 @@ describe('suggested parts', () => {
     [
       'a form after its button, with fields',
       '<form><label>Boat <input></label><label>When <input type="time"></label><button>Book</button></form>',
-      ['BookForm', 'TextField in BookForm', 'DateField in BookForm'],
+      ['BookForm', 'Field ×2 in BookForm'],
     ],
     [
       'a list and its cards',

@@ -1,5 +1,8 @@
-import { elementChildren, elementCount, findGroups, isElement, isWithin } from '../../overlap';
+import { elementChildren, elementCount, isElement, isWithin, likeness, shapeOf } from '../../overlap';
 import { freeName, pascalCase, plural, singular } from '../../write/case';
+import { findGroups } from './groups';
+import { isControl } from './things';
+import { isBoxed, type Look, looksOf } from './looks';
 import type { PageNode, PageTree } from './read';
 import { textBelow } from './read';
 import { selectorOf } from './selector';
@@ -114,6 +117,12 @@ function nameFor(tree: PageTree, node: PageNode, repeats: boolean): string {
   return heading ? `${heading}${kind === 'Section' ? '' : kind}` : kind;
 }
 
+/** Controls of one look are named after what they are: switches, buttons with words, buttons with a sign only. */
+function controlName(tree: PageTree, nodes: readonly PageNode[]): string {
+  if (nodes.every((node) => node.attributes['role'] === 'switch')) return 'Switch';
+  return nodes.every((node) => textBelow(tree, node.index).length <= 1) ? 'IconButton' : 'Button';
+}
+
 /** A repeated thing without a name of its own is named after what holds it: the `li` of `passage-queue` is a `PassageQueueItem`. */
 function nameForItem(tree: PageTree, items: readonly number[]): string {
   const nodes = items.flatMap((item) => tree.nodes[item] ?? []);
@@ -122,7 +131,8 @@ function nameForItem(tree: PageTree, items: readonly number[]): string {
   const shared = first.tokens.filter((token) => nodes.every((node) => node.tokens.includes(token)));
   const own = classWord(shared);
   if (own) return singular(own);
-  const kind = kindNames[kindOf(first)] ?? 'Item';
+  if (isControl(first)) return controlName(tree, nodes);
+  const kind = kindNames[kindOf(first)] ?? (first.label === 'img' ? 'Picture' : 'Item');
   for (let around = tree.nodes[first.parent]; around && around.parent >= 0; around = tree.nodes[around.parent]) {
     const name =
       classWord(around.tokens) ||
@@ -180,6 +190,44 @@ function cardOf(tree: PageTree, node: PageNode): Candidate | undefined {
   };
 }
 
+/** Blocks that may be a region although nothing names them. */
+const blocks = /^(div|section|main|aside|article|td|form)$|-/;
+
+/** A block with a heading of its own and more than that; the nearest one around its heading. */
+function sectionOf(tree: PageTree, node: PageNode): Candidate | undefined {
+  if (!blocks.test(node.label)) return undefined;
+  const children = elementChildren(tree, node.index);
+  const heading = headingAt(tree, children[0]);
+  if (!heading || children.length < 2 || elementCount(tree, node.index) < 3) return undefined;
+  // Where the rest is headed too, the heading is the page's, and each of the rest a section.
+  const isPage =
+    children.slice(1).some((child) => headingAt(tree, elementChildren(tree, child.index)[0]) !== undefined) || heading.label === 'h1';
+  return isPage
+    ? undefined
+    : { at: [node.index], name: nameFor(tree, node, false), why: 'card', reason: 'A block with a heading of its own.' };
+}
+
+/** A block that stands out by a ground or a frame, an element that the page defines, and a row of things to do. */
+function frameOf(tree: PageTree, node: PageNode, look: Look): Candidate | undefined {
+  if (!blocks.test(node.label) || node.label === 'td') return undefined;
+  const inner = tree.nodes.slice(node.index + 1, node.end);
+  const acts = (one: PageNode): boolean => /^(a|button|input|select|textarea)$/.test(one.label);
+  const texts = inner.filter((one) => one.label === '#text').length;
+  const data = texts + inner.filter((one) => /^(img|svg|input|select|textarea|meter|progress)$/.test(one.label)).length;
+  const at = [node.index];
+  if (node.label.includes('-') && data >= 2)
+    return { at, name: pascalCase(node.label), why: 'card', reason: `An element of its own: ${node.label}.` };
+  if (data < 2 || node.end - node.index > tree.nodes.length * 0.6) return undefined;
+  if (isBoxed(look))
+    return { at, name: nameFor(tree, node, false), why: 'card', reason: 'It stands out by a ground or a frame of its own.' };
+  const doing = elementChildren(tree, node.index).filter(acts).length;
+  const isBar = doing >= 2 && data >= 3 && node.end - node.index < 60;
+  if (isBar) return { at, name: nameFor(tree, node, false), why: 'control', reason: 'Things to do that stand in one row.' };
+  const [first] = elementChildren(tree, node.index);
+  const isPerson = first?.label === 'img' && texts >= 1 && texts <= 3 && inner.length <= 10;
+  return isPerson ? { at, name: nameFor(tree, node, false), why: 'card', reason: 'A picture with its words.' } : undefined;
+}
+
 /** A drawing that says what it shows. */
 function drawingOf(node: PageNode): Candidate | undefined {
   const label = node.attributes['aria-label'] ?? '';
@@ -189,20 +237,13 @@ function drawingOf(node: PageNode): Candidate | undefined {
   return { at: [node.index], name, why: 'control', reason: 'A drawing that says what it shows.' };
 }
 
-/** Buttons that belong together; one button with its words; a cell with something to do in it. */
+/** Buttons that belong together; one button with its words. */
 function controlOf(tree: PageTree, node: PageNode): Candidate | undefined {
-  if (!/^(div|span|td)$/.test(node.label)) return undefined;
+  if (!/^(div|span)$/.test(node.label)) return undefined;
   const children = elementChildren(tree, node.index);
   const buttons = children.filter((child) => child.label === 'button');
   const [first] = buttons;
   const holdsText = node.children.some((child) => tree.nodes[child]?.label === '#text');
-  if (node.label === 'td') {
-    const acts = children.filter((child) => /^(button|input|select|textarea)$/.test(child.label));
-    const table = acts.length > 0 ? tableWord(tree, node) : '';
-    return acts.length > 0
-      ? { at: [node.index], name: `${table}Cell`, why: 'control', reason: 'A cell with something to do in it.' }
-      : undefined;
-  }
   if (!first || children.length !== buttons.length) return undefined;
   const words = pascalCase(textBelow(tree, first.index));
   const own = classWord(node.tokens);
@@ -211,13 +252,6 @@ function controlOf(tree: PageTree, node: PageNode): Candidate | undefined {
   if (buttons.length === 1 && holdsText && words !== '')
     return { at: [node.index], name: own || `${words}Control`, why: 'control', reason: 'Words with what can be done about them.' };
   return undefined;
-}
-
-/** What a cell's table says it is: `ShiftTable` → `Shift`. */
-function tableWord(tree: PageTree, node: PageNode): string {
-  let around: PageNode | undefined = node;
-  while (around && around.label !== 'table') around = tree.nodes[around.parent];
-  return around ? singular(classWord(around.tokens).replace(/Table$/, '')) : '';
 }
 
 /** A measure with its label. */
@@ -253,32 +287,28 @@ export function suggestParts(tree: PageTree): Suggestion {
   const found = findGroups(tree).map(({ items }) => ({ items: innerItems(tree, items) }));
   const candidates: Candidate[] = [];
   const itemNames = new Map<number, string>();
-  for (const group of found) {
-    const { items } = group;
-    const name = nameForItem(tree, items);
-    for (const item of items) itemNames.set(item, name);
+  for (const { items } of found) for (const item of items) itemNames.set(item, nameForItem(tree, items));
+  for (const { items } of found) {
+    const name = itemNames.get(items[0] ?? -1) ?? 'Item';
     candidates.push({ at: items, name, why: 'repeat', reason: `It stands ${items.length} times with other content.` });
-    const holders = holdersOf(tree, items);
-    const [holder] = holders;
-    if (
-      !holder ||
-      holder.parent < 0 ||
-      holders.length === items.length ||
-      /^(main|body|tbody|thead|form|label|fieldset|tr)$/.test(holder.label) ||
-      items.length < 2
-    )
-      continue;
-    const own = classWord(holder.tokens);
-    if (holders.every((one) => one.label === holder.label))
+    const list = listOf(tree, items, itemNames);
+    if (list.length > 0) {
+      const own = classWord(list[0]?.tokens ?? []);
       candidates.push({
-        at: holders.map((one) => one.index),
+        at: list.map((one) => one.index),
         name: own || `${name.replace(/(Card|Row|Item|Tile|Entry)$/, '') || name}List`,
         why: 'list',
         reason: `It holds the ${plural(name)}.`,
       });
+    }
   }
   const taken = new Set(candidates.flatMap((candidate) => candidate.at));
+  const isInItem = (node: PageNode): boolean => {
+    for (let one = tree.nodes[node.parent]; one; one = tree.nodes[one.parent]) if (itemNames.has(one.index)) return true;
+    return false;
+  };
   const singles = new Map<string, Candidate>();
+  const looks = looksOf(tree);
   for (const node of tree.nodes) {
     if (!isElement(node) || node.parent < 0 || taken.has(node.index)) continue;
     if (isInside(tree, node, 'svg')) continue;
@@ -288,7 +318,11 @@ export function suggestParts(tree: PageTree): Suggestion {
       measureOf(tree, node) ??
       cardOf(tree, node) ??
       drawingOf(node) ??
-      controlOf(tree, node);
+      controlOf(tree, node) ??
+      // Within an item these are slices of it.
+      (isInItem(node) && !node.label.includes('-')
+        ? undefined
+        : (sectionOf(tree, node) ?? frameOf(tree, node, looks[node.index] ?? new Map())));
     if (
       !candidate ||
       (candidate.why !== 'field' && isOnlyWrapper(tree, node) && landmarkOf(tree, node) === undefined && candidate.why !== 'control')
@@ -300,7 +334,8 @@ export function suggestParts(tree: PageTree): Suggestion {
     const key = word === '' ? `${candidate.why} ${node.label} ${candidate.name}` : `${node.label} ${word} ${candidate.name}`;
     const same = singles.get(key);
     const isSame = node.tokens.length > 0 || candidate.why === 'field' || candidate.why === 'control';
-    if (same && isSame && (candidate.why !== 'landmark' || /^(article|section|figure)$/.test(node.label)))
+    const isAlike = same !== undefined && likeness(shapeOf(tree, same.at[0] ?? 0), shapeOf(tree, node.index)) >= 0.5;
+    if (same && isSame && isAlike && (candidate.why !== 'landmark' || /^(article|section|figure)$/.test(node.label)))
       singles.set(key, { ...same, at: [...same.at, node.index], reason: `${same.reason}` });
     else singles.set(same ? `${key} ${node.index}` : key, candidate);
   }
@@ -316,11 +351,52 @@ export function suggestParts(tree: PageTree): Suggestion {
   };
 }
 
-/** What holds the items; past the plain wrappers that hold one each. */
-function holdersOf(tree: PageTree, items: readonly number[]): PageNode[] {
-  const around = (ats: readonly number[]): number[] => [...new Set(ats.map((at) => tree.nodes[at]?.parent ?? -1))];
-  const first = around(items);
-  return (first.length === items.length ? around(first) : first).flatMap((at) => tree.nodes[at] ?? []);
+/**
+ * The list that is a region by itself: it holds the items and next to nothing else, stands in no item
+ * of another group, and is not what a section with a heading consists of. Empty where there is none.
+ */
+function listOf(tree: PageTree, items: readonly number[], itemNames: ReadonlyMap<number, string>): PageNode[] {
+  // What holds one item and nothing else is the item once more.
+  const around = (at: number): number => {
+    let node = tree.nodes[tree.nodes[at]?.parent ?? -1];
+    while (node && node.parent >= 0 && elementChildren(tree, node.index).length === 1) node = tree.nodes[node.parent];
+    return node?.index ?? -1;
+  };
+  const holders = [...new Set(items.map(around))].flatMap((at) => tree.nodes[at] ?? []);
+  const [holder] = holders;
+  const isHolding = (node: PageNode): boolean => {
+    const children = elementChildren(tree, node.index);
+    const held = children.filter((child) => items.some((item) => isWithin(tree, child.index, item)));
+    return held.length > 1 && (node.label === 'main' ? held.length === children.length : held.length * 2 > children.length);
+  };
+  const stands = (node: PageNode): boolean => {
+    for (let one: PageNode | undefined = node; one; one = tree.nodes[one.parent])
+      if (itemNames.has(one.index) && (one === node || holders.length > 1)) return false;
+    const parent = tree.nodes[node.parent];
+    const beside = parent ? elementChildren(tree, parent.index) : [];
+    const isAllOfIt =
+      /^(section|div|article|aside|nav)$/.test(parent?.label ?? '') &&
+      beside.length === 2 &&
+      beside[1] === node &&
+      headingAt(tree, beside[0]) !== undefined &&
+      (parent?.parent ?? -1) >= 0;
+    return !isAllOfIt;
+  };
+  if (!holder || holder.parent < 0 || holders.length === items.length || !holders.every((one) => one.label === holder.label)) return [];
+  if (/^(body|tbody|thead|form|label|fieldset|tr|td)$/.test(holder.label) || landmarkOf(tree, holder) !== undefined) return [];
+  return holders.length <= 2 && holders.every((one) => isHolding(one) && stands(one)) ? holders : [];
+}
+
+/** The heading that a node is, or that is the first thing in it. */
+function headingAt(tree: PageTree, node: PageNode | undefined): PageNode | undefined {
+  if (!node) return undefined;
+  for (let at = node.index; at < node.end; at++) {
+    const one = tree.nodes[at];
+    if (!one || one.label === '#space') continue;
+    if (/^(h[1-6]|legend|caption)$/.test(one.label)) return one;
+    if (one.label === '#text') return undefined;
+  }
+  return undefined;
 }
 
 /**

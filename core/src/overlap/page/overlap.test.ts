@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { readPage } from '../../carve/page/read';
 import { type Overlay, overlay } from './align';
-import { findGroups, findLikes } from './groups';
+import { findGroups, findLikes } from '../../carve/page/groups';
 import { likeness, shapeOf } from './likeness';
 import { elementChildren, elementCount, isWithin } from './tree';
 
