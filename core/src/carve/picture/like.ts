@@ -1,4 +1,19 @@
-import { agreement, area, bottom, type Box, colourAt, differs, groundOf, holds, isFar, type Pixels, right, shared } from './pixels';
+import {
+  agreement,
+  area,
+  bottom,
+  type Box,
+  type Colour,
+  colourAt,
+  differs,
+  groundOf,
+  holds,
+  isFar,
+  type Pixels,
+  right,
+  shared,
+} from './pixels';
+import { type Patches, patchesOf } from './flat';
 import type { PictureRegion } from './regions';
 
 const gridSize = 24;
@@ -158,12 +173,11 @@ function evidence(pixels: Pixels, given: Box, other: Box): number {
 }
 
 /**
- * The boxes of a picture that are like the given one: by size and position, and by where they have
- * ink. The given box comes among them, as the region it stands for where there is one; in the order
- * of reading. A box that is no region of its own is known again by the largest region in it, and
- * keeps its room around that. Boxes do not overlap.
+ * Boxes alike by the regions of the picture alone: for pictures that were drawn again (photographed,
+ * compressed), in which no patch has one exact colour. A box that is no region of its own is known
+ * again by the largest region in it, and keeps its room around that.
  */
-export function boxesLike(pixels: Pixels, regions: readonly PictureRegion[], given: Box): Box[] {
+function likeByRegions(pixels: Pixels, regions: readonly PictureRegion[], given: Box): Box[] {
   const meant = regions.reduce<PictureRegion | undefined>(
     (best, region) => (agreement(region.box, given) > Math.max(0.7, best ? agreement(best.box, given) : 0) ? region : best),
     undefined,
@@ -200,4 +214,303 @@ function alikeTo(pixels: Pixels, regions: readonly PictureRegion[], start: Box):
   const chosen: Box[] = [start];
   for (const { box } of scored) if (!chosen.some((one) => area(shared(one, box)) > 0)) chosen.push(box);
   return chosen.sort((a, b) => (Math.abs(a.y - b.y) > 4 ? a.y - b.y : a.x - b.x));
+}
+
+/**
+ * The boxes of a picture that are like the given one, the given one among them (as the box it stands
+ * for where there is one), in the order of reading; boxes do not overlap. What has a fill or a frame of its own is
+ * looked for among those of one height (pills, buttons) or one width (cards); what has none, by what
+ * stands where in it, wherever something begins as it does.
+ */
+export function boxesLike(pixels: Pixels, regions: readonly PictureRegion[], given: Box): Box[] {
+  const patches = patchesIn(pixels);
+  const nearest = (among: readonly Box[], least: number): Box | undefined =>
+    among.reduce<Box | undefined>(
+      (best, box) => (agreement(box, given) > Math.max(least, best ? agreement(best, given) : 0) ? box : best),
+      undefined,
+    );
+  const fill = nearest(patches.fills, 0.72);
+  if (fill) {
+    const made = likeFill(pixels, patches, fill);
+    // The chosen one of a list has a ground that the others lack: these begin as it does, in one line with it.
+    const begun = likeByStart(pixels, patches, fill, true);
+    const found = made.length > 2 ? made : inOrder(apart([...made, ...begun]));
+    return found.length > 1 ? found : likeByRegions(pixels, regions, given);
+  }
+  const mark = nearest(patches.marks, 0.72);
+  const found = mark && mark.width < mark.height * 1.3 && mark.height < mark.width * 1.3 ? likeMark(patches, mark) : [];
+  const begun = found.length > 1 ? found : likeByStart(pixels, patches, given, false);
+  return begun.length > 1 ? begun : likeByRegions(pixels, regions, given);
+}
+
+const inOrder = (boxes: readonly Box[]): Box[] => [...boxes].sort((a, b) => (Math.abs(a.y - b.y) > 4 ? a.y - b.y : a.x - b.x));
+
+/** Of boxes in the order of their worth, those that overlap none before them. */
+function apart(boxes: readonly Box[]): Box[] {
+  const chosen: Box[] = [];
+  for (const box of boxes) if (!chosen.some((one) => area(shared(one, box)) > Math.min(area(one), area(box)) * 0.1)) chosen.push(box);
+  return chosen;
+}
+
+/** What stands in a box: the marks in it, the room before the first from the left and the top, and how high a line is. */
+type Content = { readonly marks: readonly Box[]; readonly left: number; readonly top: number; readonly line: number };
+
+function contentOf({ marks }: Patches, box: Box): Content {
+  const inner = marks.filter((mark) => holds(box, mark, 0) && mark.width < box.width * 0.98 && mark.x > box.x + 1 && mark.y > box.y);
+  const left = Math.min(box.width, ...inner.map((mark) => mark.x - box.x));
+  const top = Math.min(box.height, ...inner.map((mark) => mark.y - box.y));
+  const first = inner.filter((mark) => mark.y - box.y <= top + 6).map((mark) => mark.height);
+  return { marks: inner, left, top, line: Math.max(0, ...first) };
+}
+
+/** Things of one make among the fills: of one height and any length, or of one width and any height, with the same room inside. */
+function likeFill(pixels: Pixels, patches: Patches, given: Box): Box[] {
+  const near = (one: number, two: number, by: number): boolean => Math.abs(one - two) <= by;
+  const own = contentOf(patches, given);
+  const ground = groundOf(pixels, given);
+  const isSquare = near(given.width, given.height, given.height * 0.12);
+  const isSmall = given.height <= 72 && given.width <= 330;
+  const outside = (box: Box): Colour => colourAt(pixels, Math.max(0, box.x - 3), Math.min(pixels.height - 1, box.y + (box.height >> 1)));
+  const corner = cornerOf(pixels, given);
+  const scores = patches.fills.flatMap((box): { box: Box; score: number }[] => {
+    if (box === given || area(shared(box, given)) > 0) return [];
+    const content = contentOf(patches, box);
+    const isEmpty = (own.marks.length === 0) !== (content.marks.length === 0);
+    // Cells of one size are one thing, whatever state they show.
+    const isSize = near(box.width, given.width, 1) && near(box.height, given.height, 1);
+    if (isSize && cornersApart(corner, cornerOf(pixels, box)) <= 9) return [{ box, score: 1 }];
+    if (isSmall) {
+      if (!near(box.height, given.height, 2) || isEmpty) return [];
+      if (
+        isSquare
+          ? !near(box.width, given.width, 3)
+          : box.width < given.height * 1.2 || box.width > given.width * 3.2 || box.width * 3.2 < given.width
+      )
+        return [];
+      if (!isSquare && own.marks.length > 0 && (!near(content.left, own.left, 4) || !near(content.line, own.line, 5))) return [];
+      if (own.marks.length === 0 && !isSquare && !near(box.width, given.width, 4)) return [];
+      if (cornersApart(corner, cornerOf(pixels, box)) > 9) return [];
+      return [{ box, score: agreement({ ...box, x: 0, y: 0 }, { ...given, x: 0, y: 0 }) }];
+    }
+    const isColumn =
+      near(box.width, given.width, Math.max(3, given.width * 0.03)) &&
+      box.height < given.height * 5 + 8 &&
+      given.height < box.height * 5 + 8;
+    const isRow =
+      near(box.height, given.height, 3) && near(box.y, given.y, 3) && box.width < given.width * 1.8 && given.width < box.width * 1.8;
+    if (!isColumn && !isRow) return [];
+    const isTone = differs(groundOf(pixels, box), ground) > tonesApart || differs(outside(box), outside(given)) > 40;
+    const isOfHeight = box.height < given.height * 3 + 8 && given.height < box.height * 3 + 8;
+    if (!isTone && isColumn && isOfHeight && given.width < pixels.width * 0.8 && cornersApart(corner, cornerOf(pixels, box)) <= 9)
+      return [{ box, score: 1 }];
+    const sameRoom = near(content.left, own.left, 6) && near(content.top, own.top, 12);
+    const ink = looksAlike(pixels, given, box);
+    const score = ink * 0.6 + (sameRoom ? 0.4 : 0) + (standsWith(given, box) ? 0.15 : 0) - (isTone ? 0.35 : 0);
+    return score >= 0.42 ? [{ box, score }] : [];
+  });
+  return inOrder(apart([given, ...scores.sort((a, b) => b.score - a.score).map(({ box }) => box)]));
+}
+
+/** Pictures and signs of one size. */
+function likeMark({ marks, fills }: Patches, given: Box): Box[] {
+  const near = (one: number, two: number): boolean => Math.abs(one - two) <= Math.max(1.5, two * 0.07);
+  const sized = [...marks, ...fills].filter((box) => near(box.width, given.width) && near(box.height, given.height));
+  return inOrder(apart([given, ...sized]));
+}
+
+/** What the top left corner of a fill is like: which of its first pixels have the fill's colour. Round corners of one radius are the same. */
+function cornerOf(pixels: Pixels, box: Box): readonly boolean[] {
+  const size = Math.min(10, Math.floor(Math.min(box.width, box.height) / 3));
+  const own = colourAt(pixels, box.x + Math.min(size, box.width >> 1), box.y + Math.min(2, box.height >> 1));
+  const corner: boolean[] = [];
+  for (let y = 0; y < 10; y++)
+    for (let x = 0; x < 10; x++) corner.push(x < size && y < size && !isFar(pixels, box.x + x, box.y + y, own, 14));
+  return corner;
+}
+
+const cornersApart = (one: readonly boolean[], other: readonly boolean[]): number =>
+  one.reduce((sum, is, at) => sum + (is === other[at] ? 0 : 1), 0);
+
+/** Where two neighbouring pixels differ, per cell of a grid: what stands in a box whatever its ground is. */
+type Steps = { readonly across: number; readonly down: number; readonly columns: number; readonly cells: Uint8Array };
+
+const cellWide = 8;
+const cellHigh = 4;
+
+const stepsKept = new WeakMap<Pixels, Steps>();
+
+function stepsOf(pixels: Pixels): Steps {
+  const known = stepsKept.get(pixels);
+  if (known) return known;
+  const { width, height, data } = pixels;
+  const columns = Math.ceil(width / cellWide);
+  const cells = new Uint8Array(columns * height);
+  for (let y = 1; y < height; y++)
+    for (let x = 1; x < width; x++) {
+      const at = (y * width + x) * 4;
+      const step =
+        Math.abs((data[at] ?? 0) - (data[at - 4] ?? 0)) +
+        Math.abs((data[at + 1] ?? 0) - (data[at - 3] ?? 0)) +
+        Math.abs((data[at + 2] ?? 0) - (data[at - 2] ?? 0));
+      if (step > 60) cells[y * columns + ((x / cellWide) | 0)] = 1;
+    }
+  const steps = { across: cellWide, down: cellHigh, columns, cells };
+  stepsKept.set(pixels, steps);
+  return steps;
+}
+
+/** Where a box has steps, by cells counted from its own corner, each with its neighbours to the sides: words of other lengths are still alike. */
+function stepMap(steps: Steps, box: Box, columns: number, rows: number): Float64Array {
+  const map = new Float64Array(columns * rows);
+  const first = Math.round(box.x / cellWide);
+  for (let row = 0; row < rows; row++)
+    for (let line = 0; line < cellHigh; line++) {
+      const start = (Math.round(box.y) + row * cellHigh + line) * steps.columns + first;
+      for (let column = 0; column < columns; column++) if (steps.cells[start + column]) map[row * columns + column] = 1;
+    }
+  const out = new Float64Array(map.length);
+  for (let row = 0; row < rows; row++)
+    for (let column = 0; column < columns; column++) {
+      const at = row * columns + column;
+      const [left, right] = [column > 0 ? (map[at - 1] ?? 0) : 0, column < columns - 1 ? (map[at + 1] ?? 0) : 0];
+      out[at] = (map[at] ?? 0) * 0.5 + left * 0.25 + right * 0.25;
+    }
+  return out;
+}
+
+/** Which columns of a box have steps anywhere, each with its neighbours. */
+function acrossOf(steps: Steps, box: Box): Float64Array {
+  const columns = Math.max(2, Math.round(box.width / cellWide));
+  const first = Math.round(box.x / cellWide);
+  const found = new Float64Array(columns + 2);
+  for (let y = Math.max(0, box.y); y < Math.min(bottom(box), steps.cells.length / steps.columns); y++)
+    for (let column = 0; column < columns; column++) if (steps.cells[y * steps.columns + first + column]) found[column + 1] = 1;
+  return found
+    .map((own, at) => (at === 0 || at > columns ? 0 : own * 0.5 + ((found[at - 1] ?? 0) + (found[at + 1] ?? 0)) * 0.25))
+    .slice(1, -1);
+}
+
+/**
+ * Rows without a frame: what stands in the given one's column is cut wherever nothing stands for
+ * longer than within the given one (projection profile), and each piece gets the room that the given one has.
+ */
+function likeBands(pixels: Pixels, { marks }: Patches, given: Box): { box: Box; score: number }[] {
+  const inStrip = marks.filter((mark) => {
+    const middle = mark.x + mark.width / 2;
+    return middle > given.x && middle < right(given) && !(mark.width > given.width * 0.9 && mark.height > given.height);
+  });
+  const isLine = (mark: Box): boolean => mark.width >= given.width * 0.9 && mark.height <= 3;
+  const ink = new Uint8Array(pixels.height + 1);
+  for (const mark of inStrip) if (!isLine(mark)) ink.fill(1, mark.y, bottom(mark));
+  const own = inStrip.filter((mark) => !isLine(mark) && holds(given, mark, 1));
+  if (own.length === 0) return [];
+  const top = Math.min(...own.map((mark) => mark.y));
+  const foot = Math.max(...own.map(bottom));
+  let inner = 0;
+  for (let y = top, gap = 0; y < foot; y++) {
+    gap = ink[y] === 1 ? 0 : gap + 1;
+    inner = Math.max(inner, gap);
+  }
+  const room = { top: top - given.y, foot: bottom(given) - foot };
+  if (room.top + room.foot <= inner) return [];
+  const steps = stepsOf(pixels);
+  const across = acrossOf(steps, given);
+  const found: { box: Box; score: number }[] = [];
+  for (let y = 0; y < pixels.height; y++) {
+    if (ink[y] !== 1) continue;
+    let end = y;
+    for (let gap = 0, at = y; at < pixels.height && gap <= inner; at++) {
+      gap = ink[at] === 1 ? 0 : gap + 1;
+      if (gap === 0) end = at + 1;
+    }
+    const box = { x: given.x, y: y - room.top, width: given.width, height: end - y + room.top + room.foot };
+    const isHigh = box.height >= given.height * 4 || box.y < 0 || bottom(box) > pixels.height;
+    found.push({ box, score: isHigh ? 0 : correlation(across, acrossOf(steps, box), across.length) });
+    y = end;
+  }
+  // A list goes on from the given row in both directions, past a head or two between its parts.
+  const goesOn = (pieces: typeof found): typeof found => {
+    const taken: typeof found = [];
+    let passed = 0;
+    for (const piece of pieces) {
+      if (piece.score >= bandsAlike) {
+        taken.push(piece);
+        passed = 0;
+      } else if (++passed > bandsPassed) break;
+    }
+    return taken;
+  };
+  const before = found.filter(({ box }) => bottom(box) <= given.y + room.top).reverse();
+  const after = found.filter(({ box }) => box.y >= bottom(given) - room.foot - 1);
+  return [...goesOn(before), ...goesOn(after)].map(({ box, score }) => ({ box, score: score + 0.6 }));
+}
+
+const bandsAlike = 0.65;
+const bandsPassed = 1;
+
+/** How much of a box is compared: things of one kind begin alike, and differ in what follows. */
+const comparedAtMost = 88;
+const startsAlike = 0.5;
+/** Grounds that are further apart than this are two tones. */
+const tonesApart = 12;
+/** Out of line with the given one, more is asked. */
+const strayAlike = 0.86;
+
+/** Tells whether a box cuts through something that is drawn: no thing begins in the middle of a word, or half in a card. */
+function cutsThrough({ marks, fills }: Patches, box: Box): boolean {
+  const isCut = marks.some((mark) => {
+    if (mark.x >= right(box) || mark.y >= bottom(box) || right(mark) <= box.x || bottom(mark) <= box.y) return false;
+    return (mark.x < box.x - 2 && right(mark) > box.x + 2) || (mark.y < box.y - 2 && bottom(mark) > box.y + 2);
+  });
+  return (
+    isCut ||
+    fills.some((fill) => {
+      const both = shared(fill, box);
+      const isGrazed =
+        both.width < Math.max(4, Math.min(fill.width, box.width) * 0.2) ||
+        both.height < Math.max(4, Math.min(fill.height, box.height) * 0.2);
+      if (isGrazed || holds(fill, box, 3) || holds(box, fill, 3)) return false;
+      return fill.x < box.x - 3 || fill.y < box.y - 3 || right(fill) > right(box) + 3;
+    })
+  );
+}
+
+/** Things without a frame: looked for wherever a mark stands as the first of the given one does, and known by what begins there. */
+function likeByStart(pixels: Pixels, patches: Patches, given: Box, onlyInLine: boolean): Box[] {
+  const own = patches.marks.filter((mark) => holds(given, mark, 1));
+  if (own.length === 0) return [];
+  const steps = stepsOf(pixels);
+  const columns = Math.max(2, Math.round(given.width / cellWide));
+  const rows = Math.max(2, Math.round(Math.min(given.height, comparedAtMost) / cellHigh));
+  const map = stepMap(steps, given, columns, rows);
+  const topmost = own.reduce((best, mark) => (mark.y < best.y - 2 || (Math.abs(mark.y - best.y) <= 2 && mark.x < best.x) ? mark : best));
+  const leftmost = own.reduce((best, mark) => (mark.x < best.x - 2 || (Math.abs(mark.x - best.x) <= 2 && mark.y < best.y) ? mark : best));
+  const starts = new Map<string, { box: Box; score: number }>();
+  const ground = groundOf(pixels, given);
+  for (const anchor of new Set([topmost, leftmost]))
+    for (const mark of patches.marks) {
+      if (Math.abs(mark.height - anchor.height) > Math.max(4, anchor.height * 0.35)) continue;
+      const box = { ...given, x: mark.x - anchor.x + given.x, y: mark.y - anchor.y + given.y };
+      if (box.x < 0 || box.y < 0 || right(box) > pixels.width + 2 || bottom(box) > pixels.height + given.height / 2) continue;
+      const key = `${box.x} ${box.y}`;
+      if (starts.has(key) || area(shared(box, given)) > 0 || cutsThrough(patches, box)) continue;
+      const isSmall = given.width < 160 && given.height < 40;
+      const inLine = Math.abs(box.x - given.x) <= 2 || (Math.abs(box.y - given.y) <= 2 && given.width < pixels.width / 2);
+      const score = correlation(map, stepMap(steps, box, columns, rows), columns);
+      if (!inLine && (onlyInLine || isSmall || Math.abs(mark.height - anchor.height) > 1)) continue;
+      if (score < (inLine ? startsAlike : strayAlike) || (!inLine && differs(groundOf(pixels, box), ground) > 24)) continue;
+      starts.set(key, { box, score: score + (inLine ? 0.2 : 0) });
+    }
+  const found = [...starts.values(), ...(given.width >= 220 && !onlyInLine ? likeBands(pixels, patches, given) : [])].sort(
+    (a, b) => b.score - a.score,
+  );
+  return inOrder(apart([given, ...found.map(({ box }) => box)]));
+}
+
+const patchesKept = new WeakMap<Pixels, Patches>();
+
+function patchesIn(pixels: Pixels): Patches {
+  const known = patchesKept.get(pixels) ?? patchesOf(pixels);
+  patchesKept.set(pixels, known);
+  return known;
 }

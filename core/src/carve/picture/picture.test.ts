@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { around, patchesOf } from './flat';
 import { boxesLike } from './like';
 import { agreement, type Box, type Colour, groundOf, holds, type Pixels } from './pixels';
 import { edgesOf, regionsOf, snap } from './regions';
@@ -144,6 +145,91 @@ describe('boxes alike', () => {
     const tiles = [20, 240, 460].map((x): Painted[0] => [x, 20, 200, 120]);
     const board = picture(680, 180, grey, ...tiles.flatMap(([x, y, width, height], seed) => card(x, y, width, height, seed, 4)));
     expect(like(board, tiles[1] as Painted[0])).toEqual(tiles.map((tile) => [...tile]));
+  });
+});
+
+describe('things without a card of their own', () => {
+  const like = (pixels: Pixels, given: Painted[0]): number[][] =>
+    boxesLike(pixels, regionsOf(pixels), boxOf(given)).map((box) => [box.x, box.y, box.width, box.height]);
+  /** A line of letters: strokes of three pixels with two between. */
+  const letters = (x: number, y: number, width: number): Painted[] =>
+    Array.from({ length: Math.floor(width / 5) }, (_, at): Painted => [[x + at * 5, y, 3, 8], ink]);
+  const pillAt = (x: number, y: number, width: number, colour: Colour): Painted[] => [
+    [[x, y, width, 20], colour],
+    ...letters(x + 8, y + 6, width - 16),
+  ];
+
+  test('pills of one height and room, in any tone and length, wherever they stand', () => {
+    const page = picture(
+      500,
+      200,
+      white,
+      ...pillAt(20, 20, 60, [200, 240, 200]),
+      ...pillAt(300, 90, 90, [240, 200, 200]),
+      ...pillAt(120, 150, 74, [200, 200, 240]),
+      [[20, 60, 60, 44], ink],
+    );
+    expect(like(page, [20, 20, 60, 20])).toEqual([
+      [20, 20, 60, 20],
+      [300, 90, 90, 20],
+      [120, 150, 74, 20],
+    ]);
+  });
+
+  test('rows without lines between them, one of two lines of text', () => {
+    const rows: Painted[] = [10, 50, 90, 150].flatMap((y, seed): Painted[] => [
+      ...letters(20, y, 80 + seed * 10),
+      ...letters(300, y, 50),
+      ...(seed === 2 ? letters(20, y + 12, 60) : []),
+    ]);
+    const found = like(picture(420, 200, white, ...rows), [10, 0, 380, 28]);
+    expect(found.map(([, y]) => y)).toEqual([0, 40, 80, 140]);
+    expect(found[2]?.[3]).toBe(40);
+  });
+
+  test('the chosen one of a menu has a ground that the others lack', () => {
+    const menu: Painted[] = [20, 60, 100].flatMap((y, seed): Painted[] => [
+      [
+        [24, y + 10, 16, 16],
+        [90, 90, 90],
+      ],
+      ...letters(50, y + 13, 70 + seed * 10),
+    ]);
+    const page = picture(
+      300,
+      200,
+      white,
+      [
+        [10, 20, 200, 36],
+        [220, 240, 230],
+      ],
+      ...menu,
+    );
+    expect(like(page, [10, 20, 200, 36]).map(([x, y]) => [x, y])).toEqual([
+      [10, 20],
+      [10, 60],
+      [10, 100],
+    ]);
+  });
+});
+
+describe('patches', () => {
+  test('fills and what is drawn on them', () => {
+    const { fills, marks } = patchesOf(picture(200, 100, white, [[20, 20, 120, 60], grey], [[40, 40, 30, 8], ink], [[73, 40, 20, 8], ink]));
+    expect(fills).toContainEqual(boxOf([20, 20, 120, 60]));
+    // Two strokes as near as letters are one mark; each is a fill of its own too.
+    expect(marks).toEqual([boxOf([40, 40, 53, 8])]);
+    expect(fills).toContainEqual(boxOf([40, 40, 30, 8]));
+  });
+  test.each<[string, Pixels]>([
+    ['one colour', picture(30, 30, white)],
+    ['no size', { width: 0, height: 0, data: new Uint8Array(0) }],
+  ])('none in a picture of %s', (_, pixels) => {
+    expect(patchesOf(pixels)).toEqual({ fills: [], marks: [] });
+  });
+  test('the box around several', () => {
+    expect(around([boxOf([4, 9, 10, 10]), boxOf([0, 20, 5, 30])])).toEqual(boxOf([0, 9, 14, 41]));
+    expect(around([])).toBeUndefined();
   });
 });
 
