@@ -413,6 +413,8 @@ function likeBands(pixels: Pixels, { marks }: Patches, given: Box): { box: Box; 
   }
   const room = { top: top - given.y, foot: bottom(given) - foot };
   if (room.top + room.foot <= inner) return [];
+  // Another row may have two lines where this one has one: lines stand nearer than rows do.
+  inner = Math.max(inner, Math.min(7, Math.floor((room.top + room.foot) * 0.4)));
   const steps = stepsOf(pixels);
   const across = acrossOf(steps, given);
   const found: { box: Box; score: number }[] = [];
