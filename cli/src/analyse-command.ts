@@ -100,6 +100,12 @@ export async function runAnalyse(args: readonly string[], { out, err }: Output):
       collected,
       [],
     )
+    .option(
+      '--what-if <move>',
+      'what would become of a part that stood elsewhere: Component@Parent>Target, with #slot for a slot of the target; as often as wanted',
+      collected,
+      [],
+    )
     .option('--config <file>', `settings (default: ${settingsFile} in the folder)`)
     .action(async (directory: string, options: Options) => {
       try {

@@ -1,4 +1,15 @@
-import { makeLineOf, makeTraceWriter, type Model, nearest, type Page, treeEntry, treeText } from '@liana/core';
+import {
+  askedMove,
+  makeLineOf,
+  makeTraceWriter,
+  type Model,
+  nearest,
+  type Page,
+  treeEntry,
+  treeText,
+  type WhatIf,
+  whatIfText,
+} from '@liana/core';
 import type { Folder } from './folder';
 import type { Report } from './report';
 
@@ -10,23 +21,26 @@ export type Asked = {
   readonly trees: boolean;
   /** Questions: `ASK:Component.name`, `ASK:file#name`. */
   readonly trace: readonly string[];
+  /** Moves: `Component@Parent>Target#slot`. */
+  readonly whatIf: readonly string[];
 };
 
 /** The answers, as parts of a report and in words. */
 export type AskedFor = {
-  readonly report: Pick<Report, 'trees' | 'traces'>;
+  readonly report: Pick<Report, 'trees' | 'traces' | 'whatIf'>;
   readonly text: string;
   /** What is not there, each in a sentence with near names. */
   readonly missing: readonly string[];
 };
 
-export const isAsked = ({ tree, trees, trace }: Asked): boolean => trees || tree.length > 0 || trace.length > 0;
+export const isAsked = ({ tree, trees, trace, whatIf }: Asked): boolean =>
+  trees || tree.length > 0 || trace.length > 0 || whatIf.length > 0;
 
 const isPage = (page: Page, asked: string): boolean =>
   [page.name, page.path, page.file, page.id].some((one) => one !== '' && one === asked);
 
 /** The trees and traces that were asked for, and what of them is not there. */
-export function answerAsked(folder: Folder, model: Model, { tree, trees, trace }: Asked): AskedFor {
+export function answerAsked(folder: Folder, model: Model, { tree, trees, trace, whatIf }: Asked): AskedFor {
   const texts = new Map(folder.sources.map(({ file, text }) => [file, text]));
   const textOf = (file: string): string | undefined => texts.get(file);
   const lineOf = makeLineOf(textOf);
@@ -44,13 +58,20 @@ export function answerAsked(folder: Folder, model: Model, { tree, trees, trace }
     if ('wrong' in answered) missing.push(answered.wrong);
     else traces.push(answered);
   }
+  const moves: WhatIf[] = [];
+  for (const move of whatIf) {
+    const answered = askedMove(model, move);
+    if ('wrong' in answered) missing.push(answered.wrong);
+    else moves.push(answered);
+  }
   const entries = pages.map((page) => treeEntry(model, page, lineOf));
   return {
     report: {
       ...(trees || tree.length > 0 ? { trees: entries } : {}),
       ...(trace.length > 0 ? { traces: traces.map(({ entry }) => entry) } : {}),
+      ...(whatIf.length > 0 ? { whatIf: moves } : {}),
     },
-    text: [...entries.map(treeText), ...traces.map(({ text }) => text)].join('\n'),
+    text: [...entries.map(treeText), ...traces.map(({ text }) => text), ...moves.map(whatIfText)].join('\n'),
     missing,
   };
 }

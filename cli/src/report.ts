@@ -21,6 +21,7 @@ import {
   type TraceEntry,
   type TreeEntry,
   unfold,
+  type WhatIf,
 } from '@liana/core';
 import type { Folder } from './folder';
 
@@ -46,6 +47,8 @@ export type Report = {
   /** What was asked for with `--tree`, `--trees` and `--trace`; absent where nothing was. */
   readonly trees?: readonly TreeEntry[];
   readonly traces?: readonly TraceEntry[];
+  /** What would become of the moves that were asked for. */
+  readonly whatIf?: readonly WhatIf[];
 };
 
 type PageReport = {

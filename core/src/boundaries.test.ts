@@ -14,7 +14,8 @@ const beside: Readonly<Record<string, readonly string[]>> = {
   intake: ['model', 'frameworks', 'link'],
   find: ['model', 'tree'],
   carve: ['model', 'write', 'frameworks', 'overlap', 'tree', 'flow', 'rules'],
-  formats: ['model', 'tree', 'contract', 'flow', 'carve', 'rules', 'triage'],
+  compare: ['model', 'frameworks', 'tree', 'contract', 'flow', 'overlap', 'rules'],
+  formats: ['model', 'tree', 'contract', 'flow', 'carve', 'compare', 'rules', 'triage'],
   triage: ['model', 'rules'],
   fixes: ['model', 'read', 'write', 'frameworks', 'overlap', 'rules'],
   figures: ['model', 'tree', 'overlap', 'rules'],
@@ -25,6 +26,7 @@ const packages = new Set([
   '@angular/compiler',
   '@vue/compiler-dom',
   // Types from the first; each part of the parser is imported alone.
+  'css-select',
   'css-tree',
   'css-tree/generator',
   'css-tree/parser',

@@ -99,6 +99,7 @@ export {
 } from './flow';
 export * from './carve';
 export { callbackName, camelCase, freeName, pascalCase, plural, singular } from './write/case';
+export * from './compare';
 export * from './formats';
 export { type Figures, figuresCsv, figuresOf, type PageFigure, perHundred, type ReuseFigure } from './figures';
 export {

@@ -2,7 +2,7 @@ import { memberKeyOf } from '../model/given';
 import type { Component, ContractMember } from '../model/model';
 import { remembered } from '../model/remembered';
 import type { TemplateNode } from '../model/facts';
-import type { MemberKey } from '../model/member';
+import { isSlotKey, type MemberKey } from '../model/member';
 import { contains, type Span } from '../model/span';
 import { templateChildren, walkTemplate } from '../model/walk';
 
@@ -40,7 +40,8 @@ export const needsByReading = remembered((component: Component): ReadonlySet<Mem
     facts.values.flatMap((value): MemberKey[] => {
       if (value.kind !== 'prop' || !value.demanded || !value.demandedAlways) return [];
       const prop = contract.members.get(memberKeyOf(value));
-      const isOpen = prop?.required === 'unknown' && prop.fallback === undefined && !prop.mixed && prop.kind === 'value';
+      const isOpen =
+        prop?.required === 'unknown' && prop.fallback === undefined && !prop.mixed && prop.kind !== 'two-way' && !isSlotKey(prop.key);
       return prop && isOpen && showsAlways(facts.template, value.demanded) ? [prop.key] : [];
     }),
   );

@@ -1,3 +1,14 @@
+export {
+  type ComparisonEntry,
+  comparedWords,
+  comparisonEntry,
+  comparisonMarkdown,
+  comparisonSarif,
+  comparisonSummary,
+  comparisonText,
+  contractWords,
+  whatIfText,
+} from './comparison';
 export { helpMarkdown } from './help';
 export { type Decisions, decisionsDocument, type DecisionsDocument, parseDecisions } from './decisions';
 export { parsePlan, type PlanDocument, planDocument } from './plan-document';

@@ -2,7 +2,17 @@ import type * as t from '@babel/types';
 import type { Binding, KeyFact, Reading, TemplateNode, TemplateUse } from '../../../model/facts';
 import { memberKeyOf } from '../../../model/given';
 import type { Writable } from '../../../model/writable';
-import { addAction, addValue, type Body, excerpt, fillAction, mergeReadings, newEffects } from '../../../read/script/body';
+import {
+  addAction,
+  addValue,
+  type Body,
+  excerpt,
+  fillAction,
+  mergeReadings,
+  newEffects,
+  noteDemanded,
+  noteTest,
+} from '../../../read/script/body';
 import {
   handedReadings,
   keptFunction,
@@ -214,6 +224,8 @@ function slotCall(body: Body, node: Call, scope: Scope): TemplateNode[] | undefi
   const value = reading && body.values[reading.value];
   if (!reading || reading.path.length > 0 || reading.how !== 'same' || value?.kind !== 'prop') return undefined;
   const hands = handedReadings(body, node.arguments, scope);
+  if (node.type === 'OptionalCallExpression') noteTest(body, reading.value, spanOf(node));
+  else noteDemanded(body, reading.value, spanOf(node.callee));
   return [{ kind: 'outlet', slot: memberKeyOf(value), reading: { ...reading, how: 'called' }, span: spanOf(node), slotProps: hands }];
 }
 

@@ -1,0 +1,322 @@
+import { beforeAll, describe, expect, test } from 'vitest';
+import { loadCompilers } from '../frameworks/registry';
+import { analyseFiles, type Files } from '../../../testing/src/project';
+import { comparedWords, comparisonSummary } from '../formats/comparison';
+import { compareProjects, type ProjectComparison } from './compare';
+import { wordsShared } from './match';
+import type { Side } from './side';
+
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+
+function side(files: Files): Side {
+  const { model, findings } = analyseFiles(files);
+  return { model, findings, textOf: (file) => files[file] };
+}
+const compared = (before: Files, after: Files): ProjectComparison => compareProjects(side(before), side(after));
+
+/** `Name status`, with `!` for what no longer holds; untouched ones that hold are left out. */
+const states = ({ components }: ProjectComparison): string[] =>
+  components.flatMap(({ before, after, status, holds }) =>
+    status === 'same' && holds !== false ? [] : [`${before?.name ?? '–'}→${after?.name ?? '–'} ${status}${holds === false ? '!' : ''}`],
+  );
+const contractOf = ({ components }: ProjectComparison, name: string): string[] =>
+  (components.find(({ after }) => after?.name === name)?.contract ?? []).map(
+    ({ member, name: of, change, to }) => `${member} ${of} ${change}${to ? ` ${to}` : ''}`,
+  );
+const breaksOf = ({ breaks }: ProjectComparison): string[] => breaks.map(({ rule, subject, at }) => `${rule} ${subject} ${at.file}`);
+
+const app = (use: string, more = ''): string =>
+  `import { Card } from './Card';\n${more}export function App() { return <main>${use}</main>; }`;
+const react = (card: string, use: string): Files => ({ 'src/Card.jsx': card, 'src/App.jsx': app(use) });
+const vue = (card: string, use: string): Files => ({
+  'src/Card.vue': card,
+  'src/App.vue': `<script setup>import Card from './Card.vue'; const heard = () => {};</script><template>${use}</template>`,
+});
+const svelte = (card: string, use: string): Files => ({
+  'src/Card.svelte': card,
+  'src/App.svelte': `<script>import Card from './Card.svelte'; let n = 1; function heard() {}</script>${use}`,
+});
+
+describe('contracts', () => {
+  test.each<[string, Files, Files, string[]]>([
+    [
+      'nothing',
+      react('export const Card = ({ tone }) => <b>{tone}</b>;', '<Card tone="a"/>'),
+      react('export const Card = ({ tone }) => <i>{tone}</i>;', '<Card tone="a"/>'),
+      [],
+    ],
+    [
+      'a prop renamed with its use',
+      react('export const Card = ({ tone }) => <b className={tone}>{tone}</b>;', '<Card tone="a"/>'),
+      react('export const Card = ({ level }) => <b className={level}>{level}</b>;', '<Card level="a"/>'),
+      ['prop tone renamed level'],
+    ],
+    [
+      'a prop gone, and another new that is read elsewhere',
+      react('export const Card = ({ tone }) => <b className={tone}>x</b>;', '<Card tone="a"/>'),
+      react('export const Card = ({ size }) => <ul style={{ width: size * 2 }}><li>y</li></ul>;', '<Card size={1}/>'),
+      ['prop tone gone', 'prop size new'],
+    ],
+    [
+      'a default',
+      react('export const Card = ({ tone }) => <b>{tone}</b>;', '<Card tone="a"/>'),
+      react("export const Card = ({ tone = 'calm' }) => <b>{tone}</b>;", '<Card tone="a"/>'),
+      ["prop tone default 'calm'"],
+    ],
+    [
+      'a callback in another letter case',
+      react('export const Card = ({ onPick }) => <b onClick={() => onPick(1)}/>;', '<Card onPick={() => {}}/>'),
+      react('export const Card = ({ onpick }) => <b onClick={() => onpick(1)}/>;', '<Card onpick={() => {}}/>'),
+      ['event onPick renamed onpick'],
+    ],
+    [
+      'children become another slot',
+      react('export const Card = ({ children }) => <b>{children}</b>;', '<Card>a</Card>'),
+      react('export const Card = () => <b/>;', '<Card/>'),
+      ['slot children gone'],
+    ],
+    [
+      'required by its type',
+      { 'src/Card.tsx': 'export const Card = ({ tone }: { tone?: string }) => <b>{tone}</b>;', 'src/App.tsx': app('<Card tone="a"/>') },
+      { 'src/Card.tsx': 'export const Card = ({ tone }: { tone: string }) => <b>{tone}</b>;', 'src/App.tsx': app('<Card tone="a"/>') },
+      ['prop tone required'],
+    ],
+    [
+      'optional by its type',
+      { 'src/Card.tsx': 'export const Card = ({ tone }: { tone: string }) => <b>{tone}</b>;', 'src/App.tsx': app('<Card tone="a"/>') },
+      { 'src/Card.tsx': 'export const Card = ({ tone }: { tone?: string }) => <b>{tone}</b>;', 'src/App.tsx': app('<Card tone="a"/>') },
+      ['prop tone optional'],
+    ],
+    [
+      'another kind of value',
+      { 'src/Card.tsx': 'export const Card = ({ tone }: { tone: string }) => <b>{tone}</b>;', 'src/App.tsx': app('<Card tone="a"/>') },
+      { 'src/Card.tsx': 'export const Card = ({ tone }: { tone: number }) => <b>{tone}</b>;', 'src/App.tsx': app('<Card tone={1}/>') },
+      ['prop tone kind number'],
+    ],
+    [
+      'an event of Vue gone',
+      vue(
+        "<script setup>const emit = defineEmits(['pick']);</script><template><b @click=\"emit('pick')\"/></template>",
+        '<Card @pick="heard"/>',
+      ),
+      vue('<template><b/></template>', '<Card/>'),
+      ['event pick gone'],
+    ],
+    [
+      'a slot of Vue gone',
+      vue('<template><slot name="foot"/></template>', '<Card><template #foot>a</template></Card>'),
+      vue('<template><b/></template>', '<Card/>'),
+      ['slot foot gone'],
+    ],
+    [
+      'a slot and its snippet are one',
+      svelte('<slot/>', '<Card>a</Card>'),
+      svelte('<script>let { children } = $props();</script>{@render children()}', '<Card>a</Card>'),
+      [],
+    ],
+    [
+      'an event and its callback are one',
+      svelte(
+        "<script>import { createEventDispatcher } from 'svelte'; const send = createEventDispatcher();</script><b on:click={() => send('pick')}/>",
+        '<Card on:pick={heard}/>',
+      ),
+      svelte('<script>let { onpick } = $props();</script><b onclick={() => onpick()}/>', '<Card onpick={heard}/>'),
+      [],
+    ],
+  ])('%s', (_, before, after, changes) => {
+    expect(contractOf(compared(before, after), 'Card')).toEqual(changes);
+  });
+});
+
+describe('what became of each, and what breaks', () => {
+  test.each<[string, Files, Files, string[], string[]]>([
+    ['nothing', react('export const Card = () => <b/>;', '<Card/>'), react('export const Card = () => <b/>;', '<Card/>'), [], []],
+    [
+      'a class becomes a function',
+      react(
+        "import { Component } from 'react'; export class Card extends Component { render() { return <b>{this.props.tone}</b>; } }",
+        '<Card tone="a"/>',
+      ),
+      react('export function Card({ tone }) { return <b>{tone}</b>; }', '<Card tone="a"/>'),
+      ['Card→Card changed'],
+      [],
+    ],
+    [
+      'options become setup',
+      vue("<script>export default { props: ['tone'] };</script><template><b>{{ tone }}</b></template>", '<Card tone="a"/>'),
+      vue("<script setup>defineProps(['tone']);</script><template><b>{{ tone }}</b></template>", '<Card tone="a"/>'),
+      ['Card→Card changed'],
+      [],
+    ],
+    [
+      'legacy becomes runes',
+      svelte('<script>export let tone;</script><b>{tone}</b>', '<Card tone="a"/>'),
+      svelte('<script>let { tone } = $props();</script><b>{tone}</b>', '<Card tone="a"/>'),
+      ['Card→Card changed'],
+      [],
+    ],
+    [
+      'React becomes Svelte',
+      react('export function Card({ tone }) { return <b>{tone}</b>; }', '<Card tone="a"/>'),
+      svelte('<script>let { tone } = $props();</script><b>{tone}</b>', '<Card tone="a"/>'),
+      ['App→App changed', 'Card→Card changed'],
+      [],
+    ],
+    [
+      'a part is renamed, with its use',
+      react('export const Card = ({ tone }) => <b className="card">{tone} of the lock</b>;', '<Card tone="a"/>'),
+      {
+        'src/Card.jsx': 'export const Tile = ({ tone }) => <b className="card">{tone} of the lock</b>;',
+        'src/App.jsx': app('<Tile tone="a"/>').replace('Card', 'Tile'),
+      },
+      ['App→App changed', 'Card→Tile renamed'],
+      [],
+    ],
+    [
+      'a part moves to another file',
+      react('export const Card = () => <b/>;', '<Card/>'),
+      { 'src/parts/Card.jsx': 'export const Card = () => <b/>;', 'src/App.jsx': app('<Card/>').replace('./Card', './parts/Card') },
+      ['Card→Card moved'],
+      [],
+    ],
+    [
+      'a part is inlined',
+      { 'src/Card.jsx': 'export const Dot = () => <i>·</i>; export const Card = () => <b><Dot/></b>;', 'src/App.jsx': app('<Card/>') },
+      { 'src/Card.jsx': 'export const Card = () => <b><i>·</i></b>;', 'src/App.jsx': app('<Card/>') },
+      ['Card→Card changed', 'Dot→– gone'],
+      [],
+    ],
+    [
+      'a part is new',
+      react('export const Card = () => <b/>;', '<Card/>'),
+      {
+        'src/Card.jsx': 'export const Card = () => <b/>; export const Foot = ({ line }) => <footer>{line}</footer>;',
+        'src/App.jsx': app('<Card/>'),
+      },
+      ['–→Foot new'],
+      [],
+    ],
+    [
+      'a prop renamed, and its use left behind',
+      react('export const Card = ({ tone }) => <b>{tone}</b>;', '<Card tone="a"/>'),
+      react('export const Card = ({ level }) => <b>{level}</b>;', '<Card tone="a"/>'),
+      ['Card→Card changed!', 'App→App same!'],
+      ['prop-unknown tone src/App.jsx'],
+    ],
+    [
+      'and it throws without',
+      react('export const Card = ({ tone }) => <b>{tone.toUpperCase()}</b>;', '<Card tone="a"/>'),
+      react('export const Card = ({ level }) => <b>{level.toUpperCase()}</b>;', '<Card tone="a"/>'),
+      ['Card→Card changed!', 'App→App same!'],
+      ['prop-missing level src/App.jsx'],
+    ],
+    [
+      'a slot gone that is filled',
+      vue('<template><slot name="foot"/><slot/></template>', '<Card>b<template #foot>a</template></Card>'),
+      vue('<template><slot/></template>', '<Card>b<template #foot>a</template></Card>'),
+      ['Card→Card changed!', 'App→App same!'],
+      ['slot-nowhere #foot src/App.vue'],
+    ],
+    [
+      'a function that is called while rendering is handed on no more',
+      {
+        'src/Card.jsx': "import { Gauge } from './Gauge'; export const Card = ({ title, ...rest }) => <b>{title}<Gauge {...rest}/></b>;",
+        'src/Gauge.jsx': 'export const Gauge = ({ format }) => <i>{format(1)}</i>;',
+        'src/App.jsx': app('<Card title="a" format={(n) => n}/>'),
+      },
+      {
+        'src/Card.jsx': "import { Gauge } from './Gauge'; export const Card = ({ title }) => <b>{title}<Gauge/></b>;",
+        'src/Gauge.jsx': 'export const Gauge = ({ format }) => <i>{format(1)}</i>;',
+        'src/App.jsx': app('<Card title="a" format={(n) => n}/>'),
+      },
+      ['Card→Card changed!'],
+      ['prop-missing format src/Card.jsx'],
+    ],
+    [
+      'what was wrong before is no break',
+      react('export const Card = () => <b/>;', '<Card tone="a"/>'),
+      react('export const Card = () => <i/>;', '<Card tone="a"/>'),
+      ['Card→Card changed'],
+      [],
+    ],
+  ])('%s', (_, before, after, all, breaks) => {
+    const comparison = compared(before, after);
+    expect([states(comparison), breaksOf(comparison)]).toEqual([all, breaks]);
+  });
+});
+
+describe('who answers, and where values go', () => {
+  const files = (page: string): Files => ({
+    'src/main.jsx': "import { createRoot } from 'react-dom/client'; import { App } from './App'; createRoot(document.body).render(<App/>);",
+    'src/unit.js': "import { createContext } from 'react'; export const UnitContext = createContext();",
+    'src/Row.jsx':
+      "import { useContext } from 'react'; import { UnitContext } from './unit'; export function Row({ n }) { const unit = useContext(UnitContext); return <b>{n} {unit.name}</b>; }",
+    'src/App.jsx': `import { useState } from 'react'; import { UnitContext } from './unit'; import { Row } from './Row'; export function App() { const [unit] = useState({ name: 'm' }); return ${page}; }`,
+  });
+  const inside = files('<UnitContext.Provider value={unit}><Row n={1}/></UnitContext.Provider>');
+  const outside = files('<><UnitContext.Provider value={unit}><p/></UnitContext.Provider><Row n={1}/></>');
+
+  test('a provider that no longer stands around a taker', () => {
+    const comparison = compared(inside, outside);
+    expect(comparison.answers).toEqual([{ component: 'Row', place: 'App', key: 'UnitContext', before: 'App', after: null }]);
+    expect(comparison.ways.find(({ of }) => of === 'App.unit')).toEqual({
+      of: 'App.unit',
+      lost: [{ component: 'Row', place: 'App' }],
+      gained: [],
+    });
+    expect(breaksOf(comparison)).toEqual(['context-missing UnitContext src/Row.jsx']);
+    expect(states(comparison)).toEqual(['App→App changed!', 'Row→Row same!']);
+  });
+  test('and the other way round nothing breaks', () => {
+    const comparison = compared(outside, inside);
+    expect(comparison.answers).toEqual([{ component: 'Row', place: 'App', key: 'UnitContext', before: null, after: 'App' }]);
+    expect([breaksOf(comparison), comparison.findings.gone.map(({ rule }) => rule)]).toEqual([[], ['context-missing', 'context-unread']]);
+  });
+  test('pages on which nothing was touched are not asked', () => {
+    expect(compared(inside, inside)).toMatchObject({ ways: [], answers: [], breaks: [] });
+  });
+});
+
+describe('in words', () => {
+  const words = (before: Files, after: Files): string[] => {
+    const comparison = compared(before, after);
+    return [comparisonSummary(comparison), ...comparison.components.filter(({ status }) => status !== 'same').map(comparedWords)];
+  };
+  test.each<[string, Files, Files, string[]]>([
+    [
+      'renamed',
+      react('export const Card = ({ tone }) => <b className="card">{tone} of the lock</b>;', '<Card tone="a"/>'),
+      {
+        'src/Card.jsx': 'export const Tile = ({ tone }) => <b className="card">{tone} of the lock</b>;',
+        'src/App.jsx': app('<Tile tone="a"/>').replace('Card', 'Tile'),
+      },
+      [
+        '2 of 2 components hold what they held; nothing that worked breaks. Also: 1 renamed.',
+        'App was changed. It holds what it held, as far as can be read.',
+        'Card is named Tile now. It holds what it held, as far as can be read.',
+      ],
+    ],
+    [
+      'broken',
+      react('export const Card = ({ tone }) => <b>{tone}</b>;', '<Card tone="a"/>'),
+      react('export const Card = ({ level }) => <b>{level}</b>;', '<Card tone="a"/>'),
+      [
+        '0 of 2 components hold what they held; 1 thing no longer works.',
+        'Card was changed: prop tone is named level now. It no longer holds what it held.',
+      ],
+    ],
+    ['nothing at all', {}, {}, ['Neither version has a component that can be read.']],
+  ])('%s', (_, before, after, said) => {
+    expect(words(before, after)).toEqual(said);
+  });
+});
+
+test.each([
+  ['a b', 'a b', 1],
+  ['a b', 'c d', 0],
+  ['a b', 'b c', 0.5],
+  ['', '', 1],
+  ['a', '', 0],
+])('words shared by %j and %j: %d', (one, other, share) => {
+  expect(wordsShared(one, other)).toBe(share);
+});

@@ -1,0 +1,160 @@
+import { memberName } from '../model/member';
+import type { Component, ContractMember } from '../model/model';
+
+export type MemberWord = 'prop' | 'event' | 'slot' | 'model';
+
+/** What a change of one member means to who uses the component. */
+export type ContractChange = {
+  readonly member: MemberWord;
+  readonly name: string;
+  readonly change: 'new' | 'gone' | 'renamed' | 'required' | 'optional' | 'kind' | 'default';
+  /** The new name of a renamed member, or its new default; absent for the others. */
+  readonly to?: string;
+};
+
+/** A member of a contract in the form in which two versions, and two frameworks, are compared. */
+type Offered = {
+  readonly member: MemberWord;
+  readonly name: string;
+  /** The same for what is one member in another form: an event and the callback that is called in its place, a slot and the snippet. */
+  readonly same: string;
+  readonly required: ContractMember['required'];
+  readonly fallback: string | undefined;
+  readonly kinds: ReadonlySet<string> | undefined;
+  /** A prop in its framework: its name is to be written exactly so. */
+  readonly isProp: boolean;
+};
+
+const isCallbackName = (name: string): boolean => /^on[A-Z]/.test(name) || /^on[a-z]+$/.test(name);
+
+/** What a component offers to who uses it, in the order in which it is declared. */
+function offeredBy({ contract, facts }: Component): Offered[] {
+  const raised = new Set(facts.events.map(({ key }) => key));
+  const found = new Map<string, Offered>();
+  const add = (one: Offered): void => {
+    if (!found.has(`${one.member} ${one.same}`)) found.set(`${one.member} ${one.same}`, one);
+  };
+  for (const [key, { name, kind, required, fallback, kinds }] of contract.members) {
+    const isEvent = kind === 'callback' || raised.has(key) || (isCallbackName(name) && kinds?.has('function') === true);
+    const isSlot = kind === 'slot' || key.startsWith('slot:') || name === 'children';
+    const member = isEvent ? 'event' : isSlot ? 'slot' : key.startsWith('model:') ? 'model' : 'prop';
+    add({ member, name, same: sameName(member, name), required, fallback, kinds, isProp: !key.includes(':') });
+  }
+  for (const { key, name } of facts.events)
+    add({
+      member: 'event',
+      name,
+      same: sameName('event', name),
+      required: 'no',
+      fallback: undefined,
+      kinds: undefined,
+      isProp: !key.includes(':'),
+    });
+  for (const { key } of facts.slots) {
+    // A prop that may be markup is told as the prop that it is.
+    if (contract.members.has(key)) continue;
+    const name = memberName(key);
+    add({ member: 'slot', name, same: sameName('slot', name), required: 'no', fallback: undefined, kinds: undefined, isProp: false });
+  }
+  return [...found.values()];
+}
+
+function sameName(member: MemberWord, name: string): string {
+  if (member === 'event')
+    return name
+      .replace(/^on(?=[A-Za-z])/, '')
+      .replace(/[^a-z0-9]/gi, '')
+      .toLowerCase();
+  if (member === 'slot' && name === 'children') return 'default';
+  return member === 'prop' ? name : name.toLowerCase();
+}
+
+/** Whether one member may have got the other's name. */
+function mayBeRenamed(one: Offered, other: Offered): boolean {
+  return (
+    one.member === other.member &&
+    (one.member !== 'prop' || one.required === other.required || one.required === 'unknown' || other.required === 'unknown')
+  );
+}
+
+/**
+ * What changed of a component's contract, for who uses it. What is the same member in another form (an
+ * event as a callback, a slot as a snippet) is no change. A member that is gone and a new one of its
+ * sort are one that was renamed, where the source reads the new one as it read the old. Empty for nothing.
+ */
+export function contractChanges(
+  before: Component,
+  after: Component,
+  sources: { readonly before: string; readonly after: string },
+): ContractChange[] {
+  const [old, now] = [offeredBy(before), offeredBy(after)];
+  const keyOf = ({ member, same }: Offered): string => `${member} ${same}`;
+  const [oldKeys, nowKeys] = [new Map(old.map((one) => [keyOf(one), one])), new Map(now.map((one) => [keyOf(one), one]))];
+  const changes: ContractChange[] = [];
+  const gone = old.filter((one) => !nowKeys.has(keyOf(one)));
+  const fresh = now.filter((one) => !oldKeys.has(keyOf(one)));
+  for (const one of old) {
+    const other = nowKeys.get(keyOf(one));
+    if (!other) continue;
+    const { member, name } = one;
+    // Both are props, and names of props are exact: another case is another name.
+    if (member === 'event' && one.isProp && other.isProp && one.name !== other.name)
+      changes.push({ member, name, change: 'renamed', to: other.name });
+    if (one.required !== 'yes' && other.required === 'yes' && other.fallback === undefined)
+      changes.push({ member, name: other.name, change: 'required' });
+    else if (one.required === 'yes' && other.required === 'no') changes.push({ member, name: other.name, change: 'optional' });
+    if (member === 'prop' && spaceless(one.fallback) !== spaceless(other.fallback))
+      changes.push({ member, name: other.name, change: 'default', ...(other.fallback === undefined ? {} : { to: other.fallback }) });
+    if (one.kinds && other.kinds && member === 'prop' && ![...one.kinds].every((kind) => other.kinds?.has(kind)))
+      changes.push({ member, name: other.name, change: 'kind', to: [...other.kinds].sort().join(' or ') });
+  }
+  const taken = new Set<Offered>();
+  for (const one of gone) {
+    const better = fresh
+      .filter((other) => !taken.has(other) && mayBeRenamed(one, other))
+      .map((other) => ({ other, share: renamedShare(one, other, sources) }))
+      .sort((a, b) => b.share - a.share)[0];
+    if (better && better.share > 0) {
+      taken.add(better.other);
+      changes.push({ member: one.member, name: one.name, change: 'renamed', to: better.other.name });
+    } else changes.push({ member: one.member, name: one.name, change: 'gone' });
+  }
+  for (const one of fresh) if (!taken.has(one)) changes.push({ member: one.member, name: one.name, change: 'new' });
+  return changes;
+}
+
+const spaceless = (text: string | undefined): string | undefined => text?.replace(/\s+/g, '').replace(/["']/g, '"');
+
+/** A name that stands among the same words and signs at more than this share of its places got another name; the others are chance. */
+const samePlaces = 0.5;
+
+/** Each word of a text with the two on each side of it, three at a time. */
+function triplesAround(text: string, name: string): string[] {
+  const words = text.match(/[\w$]+|[^\s\w$]/g) ?? [];
+  return words.flatMap((word, at) =>
+    word === name
+      ? [-2, -1, 0].map((from) =>
+          words
+            .slice(Math.max(0, at + from), at + from + 3)
+            .map((one) => (one === name ? '·' : one))
+            .join(' '),
+        )
+      : [],
+  );
+}
+
+/** The share of the old name's surroundings in which the new name stands, if that is enough; 0 where it is not, or neither text speaks of them. */
+function renamedShare(one: Offered, other: Offered, { before, after }: { readonly before: string; readonly after: string }): number {
+  const old = triplesAround(before, one.name);
+  const now = triplesAround(after, other.name);
+  const left = [...now];
+  let same = 0;
+  for (const triple of old) {
+    const at = left.indexOf(triple);
+    if (at < 0) continue;
+    left.splice(at, 1);
+    same++;
+  }
+  const share = same / Math.max(1, Math.min(old.length, now.length));
+  return share > samePlaces ? share : 0;
+}

@@ -1,0 +1,35 @@
+import type { Finding } from '../model/finding';
+import type { Component, Model } from '../model/model';
+import type { FilePath, Location } from '../model/span';
+
+/** One of two versions of a project: what was read of it, and its texts. */
+export type Side = {
+  readonly model: Model;
+  readonly findings: readonly Finding[];
+  /** A file's text; undefined for one that is not there. */
+  readonly textOf: (file: FilePath) => string | undefined;
+};
+
+/** The components that are compared: the project's own, without those of tests and stories. */
+export const comparedIn = ({ model }: Pick<Side, 'model'>): Component[] =>
+  [...model.components.values()].filter(({ role, fileRole }) => role === 'component' && fileRole === 'source');
+
+/** The source of a component as it is written, with the other files that it is read from. */
+export function sourceOf({ textOf }: Pick<Side, 'textOf'>, { file, facts }: Component): string {
+  const own = textOf(facts.span.file ?? file) ?? '';
+  const beside = (facts.files ?? []).filter((one) => one !== file).map((one) => textOf(one) ?? '');
+  return [facts.form === 'file' ? own : own.slice(facts.span.start, facts.span.end), ...beside].join('\n');
+}
+
+/** The component whose code a place is in; the innermost where one is declared in another. Undefined for code of none. */
+export function componentAt({ model }: Pick<Side, 'model'>, at: Location): Component | undefined {
+  let found: Component | undefined;
+  for (const component of comparedIn({ model })) {
+    const { file, facts } = component;
+    const isIn =
+      (file === at.file && (facts.form === 'file' || (facts.span.start <= at.start && at.end <= facts.span.end))) ||
+      (facts.files ?? []).includes(at.file);
+    if (isIn && (!found || facts.span.end - facts.span.start < found.facts.span.end - found.facts.span.start)) found = component;
+  }
+  return found;
+}
