@@ -46,7 +46,9 @@ export async function runCompare(args: readonly string[], { out, err }: Output):
   const program = new Command('compare')
     .exitOverride()
     .configureOutput({ writeOut: out, writeErr: err })
-    .description('Compares two versions of a project: what changed of its components, for whom, and what no longer works.')
+    .description(
+      'Compares two versions of a project: what changed of its components, for whom, and what is broken now that was not before.',
+    )
     .argument('<before>', 'a folder, a zip archive, or git:REF for a commit, branch or tag of the other folder (git:REF:FOLDER of another)')
     .argument('<after>', 'the same, of the later version')
     .addOption(new Option('--format <form>', 'how it is printed (default: text)').choices(formats))

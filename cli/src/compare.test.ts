@@ -36,14 +36,14 @@ const two = write('after', after);
 
 describe('how it is printed', () => {
   test('in lines', async () => {
-    expect((await compare(one, two)).out).toBe(`0 of 2 components hold what they held; 1 thing no longer works.
+    expect((await compare(one, two)).out).toBe(`0 of 2 components hold what they held; 1 thing is broken that was not before.
 
-No longer works:
+Broken now, and not before:
   src/App.jsx:2 Card is given tone, and does not take it.
 
 Components:
   Card was changed: prop tone is named level now. It no longer holds what it held.
-  App was not touched, and something in it no longer works.
+  App was not touched, and something in it is broken now.
 `);
   });
   test('as JSON', async () => {
@@ -52,7 +52,7 @@ Components:
       components: unknown[];
       breaks: unknown[];
     };
-    expect(summary).toBe('0 of 2 components hold what they held; 1 thing no longer works.');
+    expect(summary).toBe('0 of 2 components hold what they held; 1 thing is broken that was not before.');
     expect(components[0]).toMatchObject({
       before: 'Card',
       after: 'Card',
@@ -100,11 +100,11 @@ describe('sides', () => {
   });
 
   test('a commit of the other folder', async () => {
-    expect((await compare('git:v1', repository)).out).toContain('1 thing no longer works');
-    expect((await compare('git:HEAD', repository)).out).toContain('nothing that worked breaks');
+    expect((await compare('git:v1', repository)).out).toContain('1 thing is broken that was not before');
+    expect((await compare('git:HEAD', repository)).out).toContain('nothing is broken that was not before');
   });
   test('two commits of a folder that is named', async () => {
-    expect((await compare(`git:v1:${repository}`, `git:main:${repository}`)).out).toContain('1 thing no longer works');
+    expect((await compare(`git:v1:${repository}`, `git:main:${repository}`)).out).toContain('1 thing is broken that was not before');
   });
   test('an archive, with all in one folder or not', async () => {
     const zip = (prefix: string): string => {
@@ -115,8 +115,8 @@ describe('sides', () => {
       );
       return file;
     };
-    expect((await compare(zip(''), one)).out).toContain('nothing that worked breaks');
-    expect((await compare(zip('project-main/'), two)).out).toContain('1 thing no longer works');
+    expect((await compare(zip(''), one)).out).toContain('nothing is broken that was not before');
+    expect((await compare(zip('project-main/'), two)).out).toContain('1 thing is broken that was not before');
   });
   test.each<[string, () => string, RegExp]>([
     ['a commit that is not there', () => `git:nowhere:${repository}`, /^nowhere of .*repository cannot be read: .*\.$/],

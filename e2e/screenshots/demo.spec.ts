@@ -72,8 +72,6 @@ test('carve, from the demo', async ({ page }) => {
   await shot(page, 'carve-marks');
   await page.getByRole('button', { name: 'Values', exact: true }).click();
   await shot(page, 'carve-values');
-  await page.getByRole('button', { name: 'Strands', exact: true }).click();
-  await shot(page, 'carve-strands');
   await page.getByRole('button', { name: 'Skeleton', exact: true }).click();
   await choose(page, 'File', 'src/parts/LockCard.tsx');
   await expect(page.locator('.cm-content')).toContainText('export function LockCard');
@@ -106,4 +104,16 @@ test('overlap and figures, from the demo', async ({ page }) => {
   await page.getByRole('link', { name: 'Towpath', exact: true }).click();
   await expect(page.getByRole('region', { name: 'pages' })).toBeVisible();
   await shot(page, 'figures');
+});
+
+test('two versions compared, from the demo', async ({ page }) => {
+  await page.goto('/demo?edition=sound');
+  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+  await page.goto('/demo');
+  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Compare' }).click();
+  await choose(page, 'The earlier version', 'Towpath (sound)');
+  await page.getByRole('option', { name: /PassageRow/ }).click();
+  await expect(page.getByRole('heading', { name: 'PassageRow' })).toBeVisible();
+  await shot(page, 'compare');
 });

@@ -14,6 +14,7 @@ export default [
       route('trace', 'routes/trace.tsx'),
       route('findings', 'routes/findings.tsx'),
       route('overlap', 'routes/overlap.tsx'),
+      route('compare', 'routes/compare.tsx'),
     ]),
   ]),
 ] satisfies RouteConfig;

@@ -291,7 +291,7 @@ describe('in words', () => {
         'src/App.jsx': app('<Tile tone="a"/>').replace('Card', 'Tile'),
       },
       [
-        '2 of 2 components hold what they held; nothing that worked breaks. Also: 1 renamed.',
+        '2 of 2 components hold what they held; nothing is broken that was not before. Also: 1 renamed.',
         'App was changed. It holds what it held, as far as can be read.',
         'Card is named Tile now. It holds what it held, as far as can be read.',
       ],
@@ -301,7 +301,7 @@ describe('in words', () => {
       react('export const Card = ({ tone }) => <b>{tone}</b>;', '<Card tone="a"/>'),
       react('export const Card = ({ level }) => <b>{level}</b>;', '<Card tone="a"/>'),
       [
-        '0 of 2 components hold what they held; 1 thing no longer works.',
+        '0 of 2 components hold what they held; 1 thing is broken that was not before.',
         'Card was changed: prop tone is named level now. It no longer holds what it held.',
       ],
     ],

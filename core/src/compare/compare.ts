@@ -41,7 +41,7 @@ export type ComparedAnswer = Standing & {
 /** What became of a project from one version to the next. */
 export type ProjectComparison = {
   readonly components: readonly ComparedComponent[];
-  /** What no longer works: findings of the later version that the earlier one has not, as far as they tell of something broken. */
+  /** What is broken now: findings of the later version that the earlier one has not, as far as they tell of something broken. */
   readonly breaks: readonly Finding[];
   /** Ways of values that pass a component that was touched; those that go where they went have nothing lost and nothing gained. */
   readonly ways: readonly ComparedWay[];

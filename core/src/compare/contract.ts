@@ -69,12 +69,82 @@ function sameName(member: MemberWord, name: string): string {
   return member === 'prop' ? name : name.toLowerCase();
 }
 
+/** One member of a contract before and after, in words; absent where that version has none. */
+export type ContractRow = {
+  readonly member: MemberWord;
+  readonly name: string;
+  readonly before?: string;
+  readonly after?: string;
+  /** The name that it has now, where that is another. */
+  readonly nameAfter?: string;
+  readonly changed: boolean;
+};
+
+/** Kinds of values in words; a constant stands for itself. */
+const kindWords = (kinds: ReadonlySet<string>): string =>
+  [...kinds]
+    .map((one) => one.replace(/^=/, ''))
+    .sort()
+    .join(' or ');
+
+function offeredWords({ kinds, required, fallback, member }: Offered): string {
+  const kind = kinds && kinds.size > 0 ? kindWords(kinds) : '';
+  const need =
+    fallback !== undefined
+      ? `${fallback} by default`
+      : required === 'yes'
+        ? 'required'
+        : required === 'no' && member === 'prop'
+          ? 'may be left out'
+          : '';
+  return [kind, need].filter((one) => one !== '').join(', ') || (member === 'event' ? 'raised' : member === 'slot' ? 'shown' : 'taken');
+}
+
+/** Two contracts row by row, in the order of the earlier one; what is new stands last. Empty for two without members. */
+export function contractRows(
+  before: Component | undefined,
+  after: Component | undefined,
+  changes: readonly ContractChange[],
+): ContractRow[] {
+  const old = before ? offeredBy(before) : [];
+  const now = after ? offeredBy(after) : [];
+  const taken = new Set<Offered>();
+  const rows = old.map((one): ContractRow => {
+    const renamed = changes.find(({ change, member, name }) => change === 'renamed' && member === one.member && name === one.name);
+    const other = now.find(
+      (candidate) => candidate.member === one.member && (renamed ? candidate.name === renamed.to : candidate.same === one.same),
+    );
+    if (other) taken.add(other);
+    const [was, is] = [offeredWords(one), other && offeredWords(other)];
+    const isOther = other !== undefined && other.name !== one.name;
+    return {
+      member: one.member,
+      name: one.name,
+      before: was,
+      ...(is === undefined ? {} : { after: is }),
+      ...(isOther ? { nameAfter: other.name } : {}),
+      changed:
+        after !== undefined &&
+        changes.some(
+          ({ member, name, to }) => member === one.member && (name === one.name || name === other?.name || (isOther && to === other.name)),
+        ),
+    };
+  });
+  const fresh = now.filter((one) => !taken.has(one));
+  return [
+    ...rows,
+    ...fresh.map((one): ContractRow => ({ member: one.member, name: one.name, after: offeredWords(one), changed: before !== undefined })),
+  ];
+}
+
 /** Whether one member may have got the other's name. */
 function mayBeRenamed(one: Offered, other: Offered): boolean {
-  return (
-    one.member === other.member &&
-    (one.member !== 'prop' || one.required === other.required || one.required === 'unknown' || other.required === 'unknown')
-  );
+  if (one.member !== other.member) return false;
+  const { kinds } = other;
+  // What took a flag and takes a list now is another thing, not another name.
+  if (one.kinds && kinds && ![...one.kinds].some((kind) => kinds.has(kind))) return false;
+  const isEither = one.required === 'unknown' || other.required === 'unknown';
+  return one.member !== 'prop' || one.required === other.required || isEither;
 }
 
 /**
@@ -106,7 +176,7 @@ export function contractChanges(
     if (member === 'prop' && spaceless(one.fallback) !== spaceless(other.fallback))
       changes.push({ member, name: other.name, change: 'default', ...(other.fallback === undefined ? {} : { to: other.fallback }) });
     if (one.kinds && other.kinds && member === 'prop' && ![...one.kinds].every((kind) => other.kinds?.has(kind)))
-      changes.push({ member, name: other.name, change: 'kind', to: [...other.kinds].sort().join(' or ') });
+      changes.push({ member, name: other.name, change: 'kind', to: kindWords(other.kinds) });
   }
   const taken = new Set<Offered>();
   for (const one of gone) {

@@ -6,7 +6,9 @@ export {
   type ProjectComparison,
   type Status,
 } from './compare';
-export { type ContractChange, contractChanges, type MemberWord } from './contract';
+export { type ContractChange, contractChanges, type ContractRow, contractRows, type MemberWord } from './contract';
+export { type CodeRow, codeRows } from './code';
+export { type ComparedUser, usersOf } from './users';
 export { matchComponents, type Pair, wordsShared } from './match';
 export { comparedIn, componentAt, type Side, sourceOf } from './side';
 export type { Standing } from './ways';

@@ -60,7 +60,7 @@ export function tracedIn({ model }: Side, nameOf: (component: string) => string,
     for (const frame of queries.graph.frames) {
       if (frame.kind !== 'component' || frame.place < 0) continue;
       frame.body.values.forEach((value, index) => {
-        if (!declares.has(value.kind)) return;
+        if (!declares.has(value.kind) || !/^[\w$]+$/.test(value.name)) return;
         const of = `${names[frame.place] ?? ''}.${value.name}`;
         const found = reaches.get(of) ?? new Set();
         for (const one of reachedFrom(queries, { frame: frame.index, value: index, track: [] })) {

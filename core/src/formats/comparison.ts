@@ -61,7 +61,7 @@ export function comparedWords(one: ComparedComponent): string {
   if (status === 'new') return `${nameOf(one)} is new.`;
   if (status === 'gone') return `${nameOf(one)} is gone.`;
   if (status === 'same')
-    return holds === false ? `${nameOf(one)} was not touched, and something in it no longer works.` : `${nameOf(one)} was not touched.`;
+    return holds === false ? `${nameOf(one)} was not touched, and something in it is broken now.` : `${nameOf(one)} was not touched.`;
   const became = [
     before && after && before.name !== after.name ? `${before.name} is named ${after.name} now` : nameOf(one),
     before && after && before.file !== after.file ? `stands in ${after.file}` : '',
@@ -89,8 +89,8 @@ export function comparisonSummary({ components, breaks }: ProjectComparison): st
       : `${holding} of ${counted(both.length, 'component')} ${both.length === 1 ? 'holds what it held' : 'hold what they held'}`;
   const broken =
     breaks.length === 0
-      ? 'nothing that worked breaks'
-      : `${counted(breaks.length, 'thing')} no longer ${breaks.length === 1 ? 'works' : 'work'}`;
+      ? 'nothing is broken that was not before'
+      : `${counted(breaks.length, 'thing')} ${breaks.length === 1 ? 'is' : 'are'} broken that ${breaks.length === 1 ? 'was' : 'were'} not before`;
   return `${held}; ${broken}.${parts.length > 0 ? ` Also: ${parts.join(', ')}.` : ''}`;
 }
 
@@ -136,7 +136,8 @@ export function comparisonEntry(before: Side, after: Side, comparison: ProjectCo
 /** The lines of a comparison: what breaks first, then what each component became; untouched ones are only counted. */
 export function comparisonText({ summary, components, breaks, ways, answers }: ComparisonEntry): string {
   const lines = [summary];
-  if (breaks.length > 0) lines.push('', 'No longer works:', ...breaks.map(({ file, line, says }) => `  ${file}:${line} ${says}`));
+  if (breaks.length > 0)
+    lines.push('', 'Broken now, and not before:', ...breaks.map(({ file, line, says }) => `  ${file}:${line} ${says}`));
   const touched = components.filter(({ status, holds }) => status !== 'same' || holds === false);
   if (touched.length > 0) lines.push('', 'Components:', ...touched.map(({ says }) => `  ${says}`));
   const untouched = components.length - touched.length;
@@ -188,7 +189,7 @@ export function comparisonMarkdown(title: string, { summary, components, breaks,
     summary,
     '',
     ...section(
-      'No longer works',
+      'Broken now, and not before',
       table(
         ['Where', 'What'],
         breaks.map(({ file, line, says }) => [`${file}:${line}`, says]),

@@ -1,7 +1,9 @@
 import type {
   Answer,
+  CodeRow,
   Comparison,
   ComponentId,
+  ContractRow,
   Derivation,
   Finding,
   FilePath,
@@ -12,6 +14,7 @@ import type {
   PlaceIndex,
   Problem,
   Severity,
+  Status,
   Strand,
   SubjectId,
   SubjectKind,
@@ -189,4 +192,60 @@ export type ComparedAnswer = {
   readonly saved: number;
   /** Key of the finding that tells of the two. */
   readonly finding?: string;
+};
+
+/** One of the two sides of a comparison, as it stands in the URL: the project as it is, an earlier reading of it, another project. */
+export type SideId = 'now' | `reading:${number}` | `project:${string}`;
+
+/** Two versions compared, for the list at the left. */
+export type VersionsAnswer = {
+  readonly summary: string;
+  readonly components: readonly {
+    /** Names a component of the comparison in the URL. */
+    readonly key: string;
+    readonly name: string;
+    readonly file: FilePath;
+    readonly status: Status;
+    readonly holds: boolean | null;
+    readonly says: string;
+    readonly alike: number;
+    readonly contract: number;
+  }[];
+  readonly breaks: readonly {
+    readonly key: string;
+    readonly says: string;
+    readonly component: string;
+    readonly file: FilePath;
+    readonly line: number;
+  }[];
+  readonly ways: readonly { readonly of: string; readonly lost: readonly string[]; readonly gained: readonly string[] }[];
+  readonly answers: readonly {
+    readonly key: string;
+    readonly component: string;
+    readonly place: string;
+    readonly before: string | null;
+    readonly after: string | null;
+  }[];
+  readonly newFindings: number;
+  readonly goneFindings: number;
+};
+
+/** One component in both versions. */
+export type VersionDetail = {
+  readonly name: string;
+  readonly says: string;
+  readonly before?: { readonly name: string; readonly file: FilePath; readonly lines: number };
+  readonly after?: { readonly name: string; readonly file: FilePath; readonly lines: number };
+  /** What is broken in it, or by it. */
+  readonly breaks: VersionsAnswer['breaks'];
+  readonly contract: readonly ContractRow[];
+  readonly users: readonly {
+    readonly owner: string;
+    readonly file: FilePath;
+    readonly line: number;
+    readonly touched: boolean;
+    readonly broken?: string;
+  }[];
+  readonly ways: VersionsAnswer['ways'];
+  readonly code: readonly CodeRow[];
 };

@@ -2,6 +2,7 @@ import {
   acceptedInSource,
   bodyOf,
   check,
+  compareProjects,
   type ComponentId,
   type Decisions,
   derivationOf,
@@ -54,6 +55,7 @@ import {
   relink,
   type Spot,
   type Severity,
+  type Side,
   spotAt,
   spotOf,
   type Standings,
@@ -75,6 +77,7 @@ import { sayAlive } from './alive';
 import { AnswerTable, type Kept, type Text } from './answer-table';
 import { database, type Origin, type StoredFile } from '../storage/database';
 import { saveProject } from '../storage/projects';
+import { textsOfReading } from '../storage/readings';
 import type {
   AlikeAnswer,
   CardAnswer,
@@ -85,10 +88,13 @@ import type {
   PageEntry,
   ProposalAnswer,
   SearchHit,
+  SideId,
   SubjectEntry,
   Summary,
   TraceAnswer,
   TreeAnswer,
+  VersionDetail,
+  VersionsAnswer,
 } from './answers';
 import { readAll, type TextUnit } from './pool';
 import { cancelledMessage, type ReportProgress } from './progress';
@@ -100,6 +106,7 @@ import { answerTrace, entryOf, shownTrace, subjectsOf } from './traced';
 import { rowsOf } from './rows';
 import { type Given, takeSources } from './sources';
 import { type Unit, unitsOf } from './units';
+import { type VersionForm, versionDetail, type Versions, versionsAnswer, versionsExported } from './versions';
 
 /** A project held in this worker's memory. */
 type Opened = {
@@ -289,6 +296,99 @@ async function ensure(projectId: string, report: ReportProgress = () => undefine
   const found = await analysing.found;
   opened = found;
   return found;
+}
+
+/** The two sides that were compared last, by what they are and when they were read. */
+let versions: { readonly key: string; readonly made: Promise<Versions> } | undefined;
+
+const cannotCompare = 'That reading is not kept any more. Choose another one.';
+
+/** What was read of one side of a comparison. */
+async function sideOf(projectId: string, id: SideId, report: ReportProgress, isCancelled: () => boolean): Promise<Side> {
+  const made = (model: Linked, findings: readonly Finding[], texts: ReadonlyMap<FilePath, string>): Side => ({
+    model,
+    findings,
+    textOf: (file) => texts.get(file),
+  });
+  const textsNow = async (of: string): Promise<Map<FilePath, string>> =>
+    new Map((await database.texts.where({ projectId: of }).toArray()).map(({ file, text }) => [file, text]));
+  if (id === 'now') {
+    const { model, findings } = await ensure(projectId, report);
+    return made(model, findings, await textsNow(projectId));
+  }
+  const linked = (
+    facts: Map<FilePath, FileFacts>,
+    files: readonly Pick<StoredFile, 'file' | 'kind'>[],
+    texts: ReadonlyMap<FilePath, string>,
+  ): Side => {
+    const configs = files.flatMap(({ file, kind }) =>
+      kind === 'config' && texts.has(file) ? [{ file, text: texts.get(file) ?? '' }] : [],
+    );
+    const model = link(facts, configs);
+    return made(model, checked(model, newCheckKeep(), undefined).findings, texts);
+  };
+  const sourcesOf = (files: readonly StoredFile[]): Unit[] => unitsOf(files).filter(({ file }) => !isConfig(file));
+  if (id.startsWith('project:')) {
+    const other = id.slice('project:'.length);
+    const files = await database.files.where({ projectId: other }).toArray();
+    if (files.length === 0) throw new Error('This browser does not hold that project.');
+    return linked(await readFacts(other, sourcesOf(files), report, isCancelled), files, await textsNow(other));
+  }
+  const reading = await database.readings.get(Number(id.slice('reading:'.length)));
+  const texts = reading?.projectId === projectId ? await textsOfReading(reading) : undefined;
+  if (!reading || !texts) throw new Error(cannotCompare);
+  const files = reading.files.map((one): StoredFile => ({ ...one, projectId, size: 0 }));
+  const units = sourcesOf(files).map(({ file, beside }) => ({
+    file,
+    text: texts.get(file) ?? '',
+    beside: beside.map((one) => ({ file: one, text: texts.get(one) ?? '' })),
+  }));
+  const facts = new Map<FilePath, FileFacts>();
+  await readAll(
+    units,
+    (batch) => {
+      for (const one of batch) facts.set(one.file, one);
+      report({ stage: 'Reading source', done: facts.size, total: units.length });
+      return Promise.resolve();
+    },
+    isCancelled,
+  );
+  if (isCancelled()) throw new Cancelled(cancelledMessage);
+  return linked(
+    new Map(
+      units.flatMap(({ file }) => {
+        const one = facts.get(file);
+        return one ? [[file, one] as const] : [];
+      }),
+    ),
+    files,
+    texts,
+  );
+}
+
+/** Two sides compared, once for all that is asked of them. */
+async function versionsOf(projectId: string, before: SideId, after: SideId, report: ReportProgress = () => undefined): Promise<Versions> {
+  const readAt = async (id: SideId): Promise<number> =>
+    id.startsWith('reading:') ? 0 : ((await database.projects.get(id === 'now' ? projectId : id.slice('project:'.length)))?.readAt ?? 0);
+  const key = `${projectId} ${before} ${await readAt(before)} ${after} ${await readAt(after)}`;
+  if (versions?.key === key) return versions.made;
+  // What has to be read of the project itself is read before, as work of its own.
+  if (before === 'now' || after === 'now') await ensure(projectId, report);
+  const mine = ++job;
+  const isCancelled = (): boolean => mine !== job;
+  const made = (async (): Promise<Versions> => {
+    const one = await sideOf(projectId, before, report, isCancelled);
+    const other = await sideOf(projectId, after, report, isCancelled);
+    if (isCancelled()) throw new Cancelled(cancelledMessage);
+    report({ stage: 'Comparing', done: 0, total: 0 });
+    return { before: one, after: other, comparison: compareProjects(one, other) };
+  })();
+  const current = { key, made };
+  versions = current;
+  made.catch(() => {
+    if (versions === current) versions = undefined;
+  });
+  return made;
 }
 
 /** The texts of some files; of those that are not kept, all are fetched at once. A file that is gone has none. */
@@ -577,6 +677,20 @@ const analyst = {
     const answer = comparedIn(held.model, a, b, names, await readerOf(held, filesOf(held.model, [a, b])));
     const finding = held.findings.find((one) => one.rule === 'twins' && one.component === a);
     return answer && { ...answer, ...(finding ? { finding: finding.key } : {}) };
+  },
+
+  /** Compares two versions of a project. Throws with a sentence where a side is not kept any more. */
+  async versions(projectId: string, before: SideId, after: SideId, report: ReportProgress): Promise<VersionsAnswer> {
+    return versionsAnswer(await versionsOf(projectId, before, after, report));
+  },
+
+  /** One component of such a comparison. */
+  async version(projectId: string, before: SideId, after: SideId, key: string): Promise<VersionDetail | undefined> {
+    return versionDetail(await versionsOf(projectId, before, after), key);
+  },
+
+  async versionsExported(projectId: string, before: SideId, after: SideId, title: string, form: VersionForm): Promise<string> {
+    return versionsExported(await versionsOf(projectId, before, after), title, form);
   },
 
   /** Answers a question about a value or an event; undefined where the project has none of that name. */

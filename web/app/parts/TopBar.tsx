@@ -43,6 +43,7 @@ export function TopBar({ project, summary, open }: { project: Project; summary: 
             </span>
           )}
         </NavLink>
+        <NavLink to={`${base}/compare`}>Compare</NavLink>
       </nav>
       <Search projectId={project.id} />
       <ThemeSwitch />

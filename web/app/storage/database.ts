@@ -82,6 +82,18 @@ export type StoredTriage = {
   readonly known?: readonly string[];
 };
 
+/** A reading that another took the place of, or that was given a name: its files, by the hashes of their texts. */
+export type StoredReading = {
+  readonly id?: number;
+  readonly projectId: string;
+  /** When it was read, in milliseconds since 1970. */
+  readonly readAt: number;
+  readonly name?: string;
+  readonly files: readonly Pick<StoredFile, 'file' | 'hash' | 'kind'>[];
+};
+/** A text that some reading had; each is kept once. */
+export type StoredOldText = { readonly projectId: string; readonly hash: string; readonly text: string };
+
 class Database extends Dexie {
   readonly projects!: Table<Project, string>;
   readonly files!: Table<StoredFile, [string, string]>;
@@ -92,6 +104,8 @@ class Database extends Dexie {
   readonly looks!: Table<StoredLook, [string, string]>;
   readonly triage!: Table<StoredTriage, string>;
   readonly aside!: Table<StoredAside, number>;
+  readonly readings!: Table<StoredReading, number>;
+  readonly oldTexts!: Table<StoredOldText, [string, string]>;
 
   constructor() {
     super('liana');
@@ -104,6 +118,7 @@ class Database extends Dexie {
     this.version(2).stores({ plans: 'projectId', looks: '[projectId+file], projectId' });
     this.version(3).stores({ triage: 'projectId' });
     this.version(4).stores({ aside: '++id, projectId' });
+    this.version(5).stores({ readings: '++id, projectId', oldTexts: '[projectId+hash], projectId' });
   }
 }
 

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { cancelledMessage } from '../analysis/progress';
 import { database, type Origin, type Project, type StoredFile, type StoredText } from './database';
+import { keepReading, keepTexts, textsReplaced } from './readings';
 import { isFull, removeForGood, withRoom } from './room';
 import { announce } from './tabs';
 
@@ -79,6 +80,7 @@ export async function saveProject(
   const files: StoredFile[] = given.files.map(({ file, hash, size, kind }) => ({ projectId: id, file, hash, size, kind }));
   const texts: StoredText[] = given.files.map(({ file, text }) => ({ projectId: id, file, text }));
   const kept = new Set(given.files.map((file) => file.file));
+  const replaced = before && (await textsReplaced(id, new Map(given.files.map(({ file, hash }) => [file, hash]))));
   await withRoom(() =>
     database.transaction('rw', database.projects, database.files, database.texts, database.facts, async () => {
       const known = (await database.files.where({ projectId: id }).primaryKeys()).filter(([, file]) => !kept.has(file));
@@ -89,12 +91,19 @@ export async function saveProject(
       if (isCancelled()) throw new Error(cancelledMessage);
     }),
   );
+  if (before && replaced) await keepReading(id, before.readAt, replaced);
   announce({ what: 'projects', projectId: id });
   return project;
 }
 
 /** Puts the new text of some files into a project that has them already, in one transaction. */
 export async function saveFiles(projectId: string, given: NewFiles['files']): Promise<void> {
+  const coming = new Map(given.map(({ file, hash }) => [file, hash]));
+  const { old } = await textsReplaced(
+    projectId,
+    coming,
+    given.map(({ file }) => file),
+  );
   await withRoom(() =>
     database.transaction('rw', database.projects, database.files, database.texts, async () => {
       const before = await database.files.bulkGet(given.map(({ file }): [string, string] => [projectId, file]));
@@ -107,6 +116,7 @@ export async function saveFiles(projectId: string, given: NewFiles['files']): Pr
         .modify((project) => Object.assign(project, { readAt: Date.now(), bytes: project.bytes + grown }));
     }),
   );
+  await keepTexts(projectId, old);
   announce({ what: 'projects', projectId });
 }
 

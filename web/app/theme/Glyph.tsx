@@ -129,3 +129,21 @@ export function SeverityMark({ severity }: { severity: Severity }): ReactElement
     </svg>
   );
 }
+
+const changeWords = { breaks: 'No longer holds', changed: 'Changed', same: 'As it was' } as const;
+
+/** What became of something from one version to the next: it breaks, it changed, or it is what it was. */
+export function ChangeMark({ kind }: { kind: keyof typeof changeWords }): ReactElement {
+  return (
+    <svg width={18} height={18} viewBox="0 0 18 18" role="img" aria-label={changeWords[kind]}>
+      {kind === 'breaks' && (
+        <g stroke="var(--loose)" strokeWidth={2} fill="none">
+          <circle cx={9} cy={9} r={6.5} />
+          <path d="M6,6 l6,6 M12,6 l-6,6" />
+        </g>
+      )}
+      {kind === 'changed' && <path d="M9,3 l6,6 l-6,6 l-6,-6 Z" stroke="var(--state)" strokeWidth={2} fill="none" />}
+      {kind === 'same' && <path d="M3.5,6.5 h11 M3.5,11.5 h11" stroke="var(--faint)" strokeWidth={2} fill="none" />}
+    </svg>
+  );
+}

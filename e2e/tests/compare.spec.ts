@@ -1,0 +1,67 @@
+import { readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { choose, chooseFolder, openHome, small, writeFolder } from '../sources';
+
+test('the worn demo after the sound one: what is broken first, both contracts, both texts', async ({ page }) => {
+  await page.goto('/demo?edition=sound');
+  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+  await page.goto('/demo');
+  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Compare' }).click();
+  await expect(page.getByRole('heading', { name: 'Compare with an earlier version' })).toBeVisible();
+  await choose(page, 'The earlier version', 'Towpath (sound)');
+  await expect(
+    page.getByRole('status').filter({ hasText: /components hold what they held; \d+ things are broken that were not before/ }),
+  ).toBeVisible();
+
+  // By keyboard alone: from the first on, with both sides at the right.
+  await page.getByRole('listbox').focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('option', { selected: true })).toContainText('AlarmButton');
+  await expect(page.getByRole('region', { name: 'AlarmButton' })).toContainText('towpath:alarm');
+  await page.getByRole('option', { name: /PassageRow/ }).click();
+  await expect(page.getByRole('table', { name: 'The contract, before and after' }).getByRole('row', { name: /onClear/ })).toContainText(
+    'is gone',
+  );
+  await expect(page.getByText('PassageRow needs eta, and nothing passes it.').first()).toBeVisible();
+  await expect(page).toHaveURL(/component=/);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'PassageRow' })).toBeVisible();
+
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => [id, nodes[0]?.html]),
+  ).toEqual([]);
+
+  const coming = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export the comparison' }).click();
+  await page.getByRole('menuitem', { name: 'Markdown, for a review' }).click();
+  expect(readFileSync(await (await coming).path(), 'utf8')).toContain('## Broken now, and not before');
+});
+
+test('what stood before is kept when a project is read again, and a version that is kept has a name', async ({ page }) => {
+  await openHome(page);
+  await chooseFolder(page, writeFolder('boats', small));
+  await expect(page.getByRole('treeitem', { name: /^App/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Compare' }).click();
+  await expect(page.getByText(/There is nothing to compare with yet/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this version' }).click();
+  await expect(page.getByText('The project as it is now is kept')).toBeVisible();
+  await page.getByRole('combobox', { name: 'The earlier version' }).click();
+  await page.getByRole('option', { name: /^kept / }).click();
+  await expect(page.getByText('nothing is broken that was not before').first()).toBeVisible();
+  await expect(page.getByText('No component was touched.')).toBeVisible();
+  await page.getByRole('button', { name: 'not touched' }).click();
+  await expect(page.getByRole('option')).toHaveCount(2);
+});
+
+test('a version that is not kept any more is said', async ({ page }) => {
+  await page.goto('/demo');
+  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+  const [base] = page.url().split('/tree');
+  await page.goto(`${base}/compare?before=reading:99`);
+  await expect(page.getByText('That reading is not kept any more. Choose another one.')).toBeVisible();
+  await page.goto(`${base}/compare?before=strange`);
+  await expect(page.getByRole('heading', { name: 'Compare with an earlier version' })).toBeVisible();
+});
