@@ -65,3 +65,22 @@ test('a version that is not kept any more is said', async ({ page }) => {
   await page.goto(`${base}/compare?before=strange`);
   await expect(page.getByRole('heading', { name: 'Compare with an earlier version' })).toBeVisible();
 });
+
+test('what if a part stood elsewhere: nothing is written, and the question is in the URL', async ({ page }) => {
+  await page.goto('/demo?edition=sound');
+  const row = (name: RegExp) => page.getByRole('treeitem', { name }).locator('.name');
+  await row(/^PassageRow/).click();
+  await page.getByRole('button', { name: 'What if PassageRow stood elsewhere?' }).click();
+  await expect(page.getByText('Choose the row that it would stand in')).toBeVisible();
+  await row(/^LockPanel/).click();
+  const told = page.getByRole('list', { name: 'What would be otherwise' });
+  await expect(told).toContainText('boat would not be given: item is not known there.');
+  await expect(told).toContainText('Nobody would hear onClear.');
+  await expect(page).toHaveURL(/move=/);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'What if PassageRow stood in LockPanel' })).toBeVisible();
+  await row(/^BoatBadge/).click();
+  await expect(page.getByText('It cannot stand there: BoatBadge stands in it.')).toBeVisible();
+  await page.getByRole('button', { name: 'As it is' }).click();
+  await expect(page).not.toHaveURL(/move=/);
+});

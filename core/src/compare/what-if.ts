@@ -73,7 +73,7 @@ export function whatIf(model: Model, move: Move): WhatIf | Refused {
       moved,
       tree.places.filter((place) => nameAt(tree, place.index) === move.to && !isWithin(tree, moved, place)),
     );
-    if (target) return movedTo(model, tree, move, moved, target);
+    if (target) return whatIfAt(model, tree, moved, target, move.slot);
   }
   const names = [...new Set([...model.components.values()].map(({ name }) => name))];
   const asked = hasPart ? move.to : names.includes(move.component) ? move.from : move.component;
@@ -107,20 +107,28 @@ function nearestTo(tree: Tree, from: Place, among: readonly Place[]): Place | un
   return [...among].sort((a, b) => distance(a) - distance(b) || a.index - b.index)[0];
 }
 
-function movedTo(model: Model, tree: Tree, move: Move, moved: Place, target: Place): WhatIf {
+/** What would become of one place of a tree if it stood at another, in a slot of that or in its own markup. */
+export function whatIfAt(model: Model, tree: Tree, moved: Place, target: Place, slot?: string): WhatIf {
+  const nameOf = (place: Place | undefined): string => (place && model.components.get(place.component)?.name) ?? '';
   const component = model.components.get(moved.component);
   const owner = tree.places[moved.owner];
   const inSlot =
-    move.slot === undefined
+    slot === undefined
       ? undefined
-      : tree.places.find((place) => place.slot?.of === target.index && isNamed(memberName(place.slot.key), move.slot));
+      : tree.places.find((place) => place.slot?.of === target.index && isNamed(memberName(place.slot.key), slot));
   const own = tree.places.find((place) => place.owner === target.index && place.parent === target.index);
-  const stands = move.slot === undefined ? own : (inSlot ?? own);
+  const stands = slot === undefined ? own : (inSlot ?? own);
   const spot: Spot = {
     parent: target,
-    owner: move.slot === undefined || !owner ? target : owner,
+    owner: slot === undefined || !owner ? target : owner,
     provider: stands?.provider ?? lastProvider(tree, target),
     host: stands?.host ?? target.element ?? target.host,
+  };
+  const move: Move = {
+    component: nameOf(moved),
+    from: nameOf(tree.places[moved.parent]),
+    to: nameOf(target),
+    ...(slot === undefined ? {} : { slot }),
   };
   const given = component ? givenAt(model, tree, move, moved, spot) : { lost: [], unheard: [], heardBy: [], unchanged: [] };
   return {

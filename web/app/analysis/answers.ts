@@ -20,6 +20,7 @@ import type {
   SubjectKind,
   Trace,
   UseCounts,
+  WhatIf,
 } from '@liana/core';
 
 /** What an opened project amounts to. */
@@ -193,6 +194,9 @@ export type ComparedAnswer = {
   /** Key of the finding that tells of the two. */
   readonly finding?: string;
 };
+
+/** What would become of a place elsewhere, and the slots that there are for it. */
+export type WhatIfAnswer = { readonly slots: readonly string[]; readonly whatIf: WhatIf };
 
 /** One of the two sides of a comparison, as it stands in the URL: the project as it is, an earlier reading of it, another project. */
 export type SideId = 'now' | `reading:${number}` | `project:${string}`;

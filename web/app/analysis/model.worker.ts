@@ -29,6 +29,7 @@ import {
   type Skeleton,
   lineStarts,
   makeFlowQueries,
+  memberName,
   type MergeNames,
   isConfig,
   isListenerId,
@@ -70,6 +71,7 @@ import {
   type TriageMark,
   unfold,
   whatHappens,
+  whatIfAt,
   type FlowQueries,
 } from '@liana/core';
 import { expose } from 'comlink';
@@ -95,6 +97,7 @@ import type {
   TreeAnswer,
   VersionDetail,
   VersionsAnswer,
+  WhatIfAnswer,
 } from './answers';
 import { readAll, type TextUnit } from './pool';
 import { cancelledMessage, type ReportProgress } from './progress';
@@ -569,6 +572,26 @@ const analyst = {
       findings: await viewsOf(held, concerned),
       line: await lineOf(held, card.declared),
     };
+  },
+
+  /** What would become of a place if it stood at another; undefined where it cannot stand there: in itself, or where it stands. */
+  async whatIf(
+    projectId: string,
+    pageId: string,
+    moved: number,
+    target: number,
+    slot: string | undefined,
+  ): Promise<WhatIfAnswer | undefined> {
+    const held = await ensure(projectId);
+    const page = pageById(held, pageId);
+    const { tree } = page ? unfolded(held, page) : { tree: undefined };
+    const [from, to] = [tree?.places[moved], tree?.places[target]];
+    if (!tree || !from || !to) return undefined;
+    for (let at = to; at; at = tree.places[at.parent] as typeof at) if (at === from) return undefined;
+    const component = held.model.components.get(to.component);
+    const slots = [...(component?.contract.members.values() ?? [])].flatMap(({ kind, name }) => (kind === 'slot' ? [name] : []));
+    const own = component?.facts.slots.map(({ key }) => memberName(key)) ?? [];
+    return { slots: [...new Set([...slots, ...own])], whatIf: whatIfAt(held.model, tree, from, to, slot) };
   },
 
   async findings(projectId: string): Promise<readonly FindingView[]> {

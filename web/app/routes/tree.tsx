@@ -36,9 +36,26 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
   }
   const state = parseTreeState(url.searchParams);
   const tree = await treeOf(project.id, project.readAt, state.page);
-  if (!tree) return { summary, project, tree, state, place: undefined, card: undefined, code: [], part: undefined };
+  if (!tree)
+    return {
+      summary,
+      project,
+      tree,
+      state,
+      place: undefined,
+      card: undefined,
+      code: [],
+      part: undefined,
+      moved: undefined,
+      answered: undefined,
+    };
   const place = placeAtPath(tree.rows, state.place);
   const card = place === undefined ? undefined : await getAnalyst().card(project.id, tree.page.id, place);
+  const moved = placeAtPath(tree.rows, state.move);
+  const answered =
+    moved === undefined || place === undefined || moved === place
+      ? undefined
+      : await getAnalyst().whatIf(project.id, tree.page.id, moved, place, state.slot);
   const asked = askForCode(state, tree, card);
   const excerpts = await getAnalyst().excerpts(
     project.id,
@@ -50,7 +67,7 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
   });
   const { plan } = await loadPlan(project);
   const part = plan.parts.find((one) => one.name === card?.card.name);
-  return { summary, project, tree, state, place, card, code, part: part?.id };
+  return { summary, project, tree, state, place, card, code, part: part?.id, moved, answered };
 }
 
 export default function Tree({ loaderData }: Route.ComponentProps) {

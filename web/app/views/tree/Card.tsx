@@ -1,6 +1,6 @@
 import { counted, type Question, type Strand } from '@liana/core';
 import { Link } from 'react-router';
-import type { CardAnswer, TreeAnswer } from '../../analysis/answers';
+import type { CardAnswer, TreeAnswer, WhatIfAnswer } from '../../analysis/answers';
 import { Code } from '../../parts/Code';
 import { useTraceName } from '../../parts/useTraceName';
 import { drawnKinds, KnotMark, knotWords, strandColour, strandWords } from '../../theme/Glyph';
@@ -8,6 +8,7 @@ import { traceLink } from '../trace/state';
 import { eventWords, placedWords, propWords, takeWords } from './card-words';
 import { pathOf } from './state';
 import type { CodeShown } from './TreeView';
+import { WhatIfPart } from './WhatIfPart';
 
 type Props = {
   projectId: string;
@@ -20,6 +21,10 @@ type Props = {
   part: string | undefined;
   onKnot: (strand: string, place: number) => void;
   onPlace: (place: number) => void;
+  moved: number | undefined;
+  answered: WhatIfAnswer | undefined;
+  slot: string | undefined;
+  onChange: (change: { move?: string | undefined; slot?: string | undefined; place?: string | undefined }) => void;
 };
 
 const mostKnots = 60;
@@ -191,7 +196,7 @@ function PlacePart({
 }
 
 /** What is chosen, in words and in code: a strand with its knots, a component with its contract. */
-export function Card({ projectId, tree, answer, strand, place, code, part, onKnot }: Props) {
+export function Card({ projectId, tree, answer, strand, place, code, part, onKnot, moved, answered, slot, onChange }: Props) {
   const trace = useTraceName(projectId, tree.page.id);
   const shownCode = code.map((one) => (
     <Code
@@ -204,10 +209,22 @@ export function Card({ projectId, tree, answer, strand, place, code, part, onKno
   ));
   return (
     <aside className="card" id="card" tabIndex={-1} aria-label="What is chosen">
+      {moved !== undefined && <WhatIfPart tree={tree} moved={moved} place={place} answered={answered} slot={slot} onChange={onChange} />}
       {strand && <StrandPart projectId={projectId} strand={strand} tree={tree} place={place} onKnot={onKnot} />}
       {strand && shownCode}
       {strand && answer && <hr style={{ border: 0, borderTop: '1px solid var(--line)', margin: '18px 0' }} />}
       {answer && <PlacePart answer={answer} projectId={projectId} tree={tree} part={part} />}
+      {moved === undefined && place !== undefined && answer && (tree.rows[place]?.parent ?? -1) >= 0 && (
+        <p className="what-if-start">
+          <button
+            type="button"
+            className="plain what-if-link"
+            onClick={() => onChange({ move: pathOf(tree.rows, place), slot: undefined })}
+          >
+            What if {answer.card.name} stood elsewhere?
+          </button>
+        </p>
+      )}
       {!strand && shownCode}
       {!strand && !answer && code.length === 0 && (
         <>

@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { CardAnswer, Excerpt, Summary, TreeAnswer } from '../../analysis/answers';
+import type { CardAnswer, Excerpt, Summary, TreeAnswer, WhatIfAnswer } from '../../analysis/answers';
 import { KnotMark, knotWords, strandColour, strandWords } from '../../theme/Glyph';
 import { useUrlParams } from '../../parts/useUrlParams';
 import { Card } from './Card';
@@ -43,6 +43,9 @@ type Props = {
   code: readonly CodeShown[];
   /** The planned part that the chosen component is, by its name. */
   part: string | undefined;
+  /** The place of which it is asked what if it stood elsewhere, and what would come of that at the chosen one. */
+  moved: number | undefined;
+  answered: WhatIfAnswer | undefined;
 };
 
 /** Width of the column of names: as wide as they need, within bounds. */
@@ -67,7 +70,7 @@ function guideLines(layout: RowLayout): boolean[][] {
 }
 
 /** The component tree of a page, with its strands hanging beside the rows. */
-export function TreeView({ summary, project, tree, state, place, card, code, part }: Props) {
+export function TreeView({ summary, project, tree, state, place, card, code, part, moved, answered }: Props) {
   const [params, change] = useUrlParams();
   const scroll = useRef<HTMLDivElement>(null);
   const [hovered, setHovered] = useState<number>();
@@ -383,6 +386,10 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
           part={part}
           onKnot={chooseKnot}
           onPlace={choosePlace}
+          moved={moved}
+          answered={answered}
+          slot={state.slot}
+          onChange={go}
         />
       </div>
     </>

@@ -20,6 +20,10 @@ export type TreeState = {
   readonly apart: ReadonlySet<string>;
   /** Only rows whose names hold this, with what is above them; empty for all. */
   readonly rows: string;
+  /** The place of which it is asked what if it stood at the chosen one: the steps to it. */
+  readonly move: string | undefined;
+  /** The slot of the chosen one that it would stand in; undefined for its own markup. */
+  readonly slot: string | undefined;
   /** A stretch of code to show, whatever is chosen. */
   readonly code: { readonly file: string; readonly start: number; readonly end: number } | undefined;
 };
@@ -45,6 +49,8 @@ export function parseTreeState(params: URLSearchParams): TreeState {
     open: listed(params.get('open')),
     apart: listed(params.get('apart')),
     rows: params.get('rows') ?? '',
+    move: params.get('move') ?? undefined,
+    slot: params.get('slot') ?? undefined,
     code: codeOf(params.get('code')),
   };
 }
@@ -58,7 +64,10 @@ export function treeLink(projectId: string, page: string, place: string | undefi
 export function withState(
   params: URLSearchParams,
   change: Partial<
-    Record<'page' | 'place' | 'strand' | 'without' | 'only' | 'closed' | 'open' | 'apart' | 'rows' | 'code', string | undefined>
+    Record<
+      'page' | 'place' | 'strand' | 'without' | 'only' | 'closed' | 'open' | 'apart' | 'rows' | 'move' | 'slot' | 'code',
+      string | undefined
+    >
   >,
 ): URLSearchParams {
   const next = new URLSearchParams(params);

@@ -1,0 +1,77 @@
+import 'fake-indexeddb/auto';
+import { beforeEach, describe, expect, test } from 'vitest';
+import { database } from './database';
+import { saveFiles, saveProject } from './projects';
+import { listReadings, nameReading, readingsKept, textsOfReading } from './readings';
+import { removeForGood } from './room';
+
+type Text = Readonly<Record<string, string>>;
+
+const filesOf = (texts: Text) =>
+  Object.entries(texts).map(([file, text]) => ({ file, text, hash: `hash of ${text}`, size: text.length, kind: 'source' as const }));
+const save = (texts: Text) => saveProject('p', 'p', { kind: 'files', name: 'p' }, { files: filesOf(texts), leftOut: {}, refused: [] });
+const readings = async (): Promise<(Text | undefined)[]> =>
+  Promise.all(
+    (await listReadings('p')).map(async (one) => {
+      const texts = await textsOfReading(one);
+      return texts && Object.fromEntries(texts);
+    }),
+  );
+
+beforeEach(async () => {
+  await Promise.all(database.tables.map((table) => table.clear()));
+});
+
+describe('what stood before is kept', () => {
+  test('not at the first reading, nor where nothing changed', async () => {
+    await save({ 'a.ts': '1' });
+    await save({ 'a.ts': '1' });
+    expect(await readings()).toEqual([]);
+  });
+  test('with files that changed, are gone, or stayed as they were', async () => {
+    await save({ 'a.ts': '1', 'b.ts': '2', 'c.ts': '3' });
+    await save({ 'a.ts': '1', 'b.ts': 'two' });
+    expect(await readings()).toEqual([{ 'a.ts': '1', 'b.ts': '2', 'c.ts': '3' }]);
+    // Only what the project no longer has is kept beside it.
+    expect(await database.oldTexts.count()).toBe(2);
+  });
+  test('also when single files are written over later', async () => {
+    await save({ 'a.ts': '1', 'b.ts': '2' });
+    await save({ 'a.ts': 'one', 'b.ts': '2' });
+    await saveFiles('p', filesOf({ 'b.ts': 'two' }));
+    expect(await readings()).toEqual([{ 'a.ts': '1', 'b.ts': '2' }]);
+  });
+  test('the latest first, and no more than so many', async () => {
+    for (let at = 0; at <= readingsKept + 3; at++) await save({ 'a.ts': String(at) });
+    const kept = await readings();
+    expect(kept).toHaveLength(readingsKept);
+    expect(new Set(kept.map((one) => one?.['a.ts'])).has('0')).toBe(false);
+    expect(await database.oldTexts.count()).toBe(readingsKept);
+  });
+  test('a version with a name stays, whatever comes after it', async () => {
+    await save({ 'a.ts': '0' });
+    await nameReading('p', 'before the refactor');
+    for (let at = 1; at <= readingsKept + 3; at++) await save({ 'a.ts': String(at) });
+    const named = (await listReadings('p')).find(({ name }) => name !== undefined);
+    expect([named?.name, named && Object.fromEntries((await textsOfReading(named)) ?? [])]).toEqual([
+      'before the refactor',
+      { 'a.ts': '0' },
+    ]);
+  });
+  test('a text that is missing is said, not made up', async () => {
+    await save({ 'a.ts': '1' });
+    await save({ 'a.ts': '2' });
+    await database.oldTexts.clear();
+    expect(await readings()).toEqual([undefined]);
+  });
+  test('what Liana did not write is left out', async () => {
+    await database.readings.add({ projectId: 'p', readAt: 'today' } as never);
+    expect(await listReadings('p')).toEqual([]);
+  });
+  test('it goes with its project', async () => {
+    await save({ 'a.ts': '1' });
+    await save({ 'a.ts': '2' });
+    await removeForGood('p');
+    expect([await database.readings.count(), await database.oldTexts.count()]).toEqual([0, 0]);
+  });
+});

@@ -1,0 +1,74 @@
+import { describe, expect, test } from 'vitest';
+import type { VersionsAnswer } from '../../analysis/answers';
+import { groupsOf, type Listed, noteOf, parseCompareState, withCompare } from './state';
+
+const one = (name: string, status: Listed['status'], holds: boolean | null = true, contract = 0, alike = 0.9): Listed => ({
+  key: name,
+  name,
+  file: `src/${name}.tsx`,
+  status,
+  holds,
+  says: '',
+  alike,
+  contract,
+});
+const answer = (...components: readonly Listed[]): VersionsAnswer => ({
+  summary: '',
+  components,
+  breaks: [],
+  ways: [],
+  answers: [],
+  newFindings: 0,
+  goneFindings: 0,
+});
+
+describe('the state in the URL', () => {
+  test.each([
+    ['', { before: undefined, after: 'now', component: undefined, untouched: false }],
+    [
+      'before=reading:3&after=project:x&component=a%23B&untouched=yes',
+      { before: 'reading:3', after: 'project:x', component: 'a#B', untouched: true },
+    ],
+    ['before=reading:x&after=strange', { before: undefined, after: 'now', component: undefined, untouched: false }],
+    ['before=project:', { before: undefined, after: 'now', component: undefined, untouched: false }],
+  ])('%s', (text, state) => {
+    expect(parseCompareState(new URLSearchParams(text))).toEqual(state);
+  });
+  test('a change leaves the rest', () => {
+    expect(withCompare(new URLSearchParams('before=now&component=a'), { component: undefined, untouched: 'yes' }).toString()).toBe(
+      'before=now&untouched=yes',
+    );
+  });
+});
+
+test('the groups, what no longer holds first; untouched ones only where they are asked for', () => {
+  const compared = answer(
+    one('A', 'same'),
+    one('B', 'changed'),
+    one('C', 'same', false),
+    one('D', 'renamed'),
+    one('E', 'new', null),
+    one('F', 'gone', null),
+  );
+  const told = (untouched: boolean): string[] =>
+    groupsOf(compared, untouched).map(({ title, entries }) => `${title}: ${entries.map(({ name }) => name).join(' ')}`);
+  expect(told(false)).toEqual([
+    'No longer holds what it held: C',
+    'Changed, and holds what it held: B',
+    'Moved or renamed: D',
+    'New: E',
+    'Gone: F',
+  ]);
+  expect(told(true).at(-1)).toBe('Not touched: A');
+  expect(groupsOf(answer(), false)).toEqual([]);
+});
+
+test.each([
+  [one('A', 'changed', true, 1), '1 change for users'],
+  [one('A', 'changed', true, 2), '2 changes for users'],
+  [one('A', 'moved'), '90 % the same'],
+  [one('A', 'new', null), ''],
+  [one('A', 'same'), ''],
+])('what stands beside a line: %#', (listed, words) => {
+  expect(noteOf(listed)).toBe(words);
+});
