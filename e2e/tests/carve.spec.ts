@@ -172,7 +172,7 @@ test('a saved page: suggested parts are taken, repeats say what varies, the plan
   await page.getByRole('button', { name: 'Suggest parts' }).click();
   await page.getByRole('button', { name: 'Leave NavBar' }).click();
   await page.getByRole('button', { name: /^Take all/ }).click();
-  await expect(page.getByRole('treeitem', { name: /^LockCard ×3.*title/ })).toBeVisible();
+  await expect(page.getByRole('treeitem', { name: /^LockCard ×3.*selected/ })).toBeVisible();
   await page.getByRole('button', { name: 'Skeleton' }).click();
   await choose(page, 'Framework', 'Svelte');
   await expect(page).toHaveURL(/framework=svelte/);

@@ -156,6 +156,8 @@ test('by keyboard alone, from the first page to a line of code', async ({ page }
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'alarm', exact: true })).toBeFocused();
   await page.keyboard.press('Tab');
+  await expect(page.getByRole('button', { name: 'What if AlarmBadge stood elsewhere?' })).toBeFocused();
+  await page.keyboard.press('Tab');
   await expect(page.getByLabel('Code of src/shell/TopBar.tsx, line 14')).toBeFocused();
 });
 

@@ -340,15 +340,46 @@ export function suggestParts(tree: PageTree): Suggestion {
     else singles.set(same ? `${key} ${node.index}` : key, candidate);
   }
   candidates.push(...singles.values());
-  const isItem = (at: number): boolean => itemNames.has(at);
+  const groups = found.map(({ items }) => items);
   return {
     parts: named(tree, candidates),
-    groups: found.map(({ items }) => ({
-      name: itemNames.get(items[0] ?? -1) ?? 'Item',
-      items,
-      sample: variationsOf(tree, items, isItem, isItem),
-    })),
+    groups: found.map(({ items }) => {
+      const isList = listedIn(tree, items, groups);
+      return { name: itemNames.get(items[0] ?? -1) ?? 'Item', items, sample: variationsOf(tree, items, isList, isList) };
+    }),
   };
+}
+
+/**
+ * Items of other groups that stand in these as a list: several beside each other in one of them. What differs in a list is
+ * told once, of its own items; of what stands once in each, it is told of both.
+ */
+function listedIn(tree: PageTree, items: readonly number[], groups: readonly (readonly number[])[]): (at: number) => boolean {
+  const listed = new Set<number>();
+  /** What holds an item, past what holds nothing else. */
+  const holder = (at: number): number => {
+    let around = tree.nodes[at]?.parent ?? -1;
+    while (around >= 0 && elementChildren(tree, around).length === 1) around = tree.nodes[around]?.parent ?? -1;
+    return around;
+  };
+  for (const group of groups) {
+    if (group === items) continue;
+    for (const item of items) {
+      const inner = group.filter((one) => one !== item && isWithin(tree, item, one));
+      const holders = inner.map(holder);
+      inner.forEach((one, at) => {
+        if (holders.some((other, index) => index !== at && other === holders[at])) listed.add(one);
+      });
+    }
+    // A list may have one item here and several there: it is known by what holds it.
+    const kindOfHolder = (at: number): string => {
+      const node = tree.nodes[holder(at)];
+      return node && (node.tokens.length > 0 || /^(ul|ol|tbody)$/.test(node.label)) ? `${node.label} ${node.tokens.join(' ')}` : '';
+    };
+    const lists = new Set(group.flatMap((one) => (listed.has(one) ? [kindOfHolder(one)] : [])));
+    for (const one of group) if (kindOfHolder(one) !== '' && lists.has(kindOfHolder(one))) listed.add(one);
+  }
+  return (at) => listed.has(at);
 }
 
 /**
