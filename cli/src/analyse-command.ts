@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { Command, CommanderError, Option } from 'commander';
+import { Command, Option } from 'commander';
 import {
   asks,
   failOns,
@@ -16,6 +16,7 @@ import {
 import { type Asked, answerAsked, isAsked } from './asked';
 import { FolderError, readFolder } from './folder';
 import { gate } from './gate';
+import { type Output, parsed } from './program';
 import { analyseFolder, makeReport, type Report, summarise } from './report';
 
 /** Something given to the command that it cannot work with; the message says what and where. */
@@ -73,9 +74,6 @@ function printed(report: Report, format: Settings['format'], name: string, known
 }
 
 const collected = (value: string, before: readonly string[]): readonly string[] => [...before, value];
-
-/** What a command prints to. */
-export type Output = { readonly out: (text: string) => void; readonly err: (text: string) => void };
 
 /** The shell command `analyse` with its arguments, without the names of the program; the code that it ends with. */
 export async function runAnalyse(args: readonly string[], { out, err }: Output): Promise<number> {
@@ -135,11 +133,5 @@ export async function runAnalyse(args: readonly string[], { out, err }: Output):
         code = 2;
       }
     });
-  try {
-    await program.parseAsync([...args], { from: 'user' });
-  } catch (error) {
-    if (!(error instanceof CommanderError)) throw error;
-    return error.exitCode;
-  }
-  return code;
+  return (await parsed(program, args)) ?? code;
 }

@@ -1,5 +1,5 @@
 import { stat } from 'node:fs/promises';
-import { Command, CommanderError, Option } from 'commander';
+import { Command, Option } from 'commander';
 import {
   comparedIn,
   compareProjects,
@@ -11,7 +11,7 @@ import {
   type Side,
 } from '@liana/core';
 import { FolderError } from './folder';
-import type { Output } from './analyse-command';
+import { type Output, parsed } from './program';
 import { analyseFolder } from './report';
 import { type NamedFolder, readSide } from './sides';
 
@@ -81,11 +81,5 @@ export async function runCompare(args: readonly string[], { out, err }: Output):
         code = 2;
       }
     });
-  try {
-    await program.parseAsync([...args], { from: 'user' });
-  } catch (error) {
-    if (!(error instanceof CommanderError)) throw error;
-    return error.exitCode;
-  }
-  return code;
+  return (await parsed(program, args)) ?? code;
 }

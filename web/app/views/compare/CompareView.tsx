@@ -14,6 +14,7 @@ import { ChangeMark } from '../../theme/Glyph';
 import { download, fileName } from '../carve/download';
 import { groupsOf, type Listed, noteOf, parseCompareState, withCompare } from './state';
 import { VersionCard } from './VersionCard';
+import { Ways } from './Ways';
 
 type Props = {
   project: { readonly id: string; readonly name: string };
@@ -129,7 +130,7 @@ export function CompareView({ project, sides, compared, wrong, chosen }: Props) 
             <List groups={groups} chosen={state.component} linkTo={linkTo} onStep={step} />
           </section>
           {chosen ? (
-            <VersionCard project={project} detail={chosen} before={wordsOf(state.before ?? '')} after={wordsOf(state.after)} />
+            <VersionCard detail={chosen} before={wordsOf(state.before ?? '')} after={wordsOf(state.after)} />
           ) : (
             <Whole compared={compared} />
           )}
@@ -214,16 +215,7 @@ function Whole({ compared }: { compared: VersionsAnswer }) {
           </ul>
         </>
       )}
-      {ways.length > 0 && (
-        <>
-          <h3>Values that go elsewhere</h3>
-          <ul className="plain-list">
-            {ways.map((way) => (
-              <WayLine key={way.of} way={way} />
-            ))}
-          </ul>
-        </>
-      )}
+      <Ways ways={ways} />
       {answers.length > 0 && (
         <>
           <h3>Another answers</h3>
@@ -241,17 +233,6 @@ function Whole({ compared }: { compared: VersionsAnswer }) {
         {counted(newFindings, 'finding')} more than before, {counted(goneFindings, 'finding')} no longer there.
       </p>
     </section>
-  );
-}
-
-export function WayLine({ way: { of, lost, gained } }: { way: VersionsAnswer['ways'][number] }) {
-  return (
-    <li>
-      <b className="mono">{of}</b>
-      {lost.length > 0 && ` no longer comes to ${lost.join(', ')}`}
-      {lost.length > 0 && gained.length > 0 && ', and'}
-      {gained.length > 0 && ` comes to ${gained.join(', ')} now`}
-    </li>
   );
 }
 

@@ -7,9 +7,14 @@ import type { CodeRow } from '@liana/core';
 import { counted } from '@liana/core';
 import type { VersionDetail } from '../../analysis/answers';
 import { ChangeMark } from '../../theme/Glyph';
-import { WayLine } from './CompareView';
+import { Ways } from './Ways';
 
-type Props = { project: { readonly id: string }; detail: VersionDetail; before: string; after: string };
+type Props = {
+  detail: VersionDetail;
+  /** What the two sides are called. */
+  before: string;
+  after: string;
+};
 
 function whereWords({ before, after }: VersionDetail): string {
   const file = (after ?? before)?.file ?? '';
@@ -79,16 +84,7 @@ export function VersionCard({ detail, before, after }: Props) {
           ))}
         </ul>
       )}
-      {ways.length > 0 && (
-        <>
-          <h3>Values that go elsewhere</h3>
-          <ul className="plain-list">
-            {ways.map((way) => (
-              <WayLine key={way.of} way={way} />
-            ))}
-          </ul>
-        </>
-      )}
+      <Ways ways={ways} />
       <h3>The code</h3>
       {code.every(({ same }) => same) ? <p>It is the same, word for word.</p> : <Code rows={code} before={before} after={after} />}
     </section>
