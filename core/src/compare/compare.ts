@@ -1,6 +1,6 @@
 import type { Finding } from '../model/finding';
 import { memberKeyOf } from '../model/given';
-import { propKey } from '../model/member';
+import { bareEvent, propKey } from '../model/member';
 import type { Component, Use } from '../model/model';
 import type { Location } from '../model/span';
 import type { Tree } from '../model/tree';
@@ -213,13 +213,18 @@ function failingFor(
   const pairOf = new Map(pairs.flatMap((pair) => (pair.after ? [[pair.after.id, pair] as const] : [])));
   const isTouched = (component: Component): boolean =>
     statuses.get(pairOf.get(component.id) ?? { alike: 0 }) !== 'same' && pairOf.get(component.id)?.before !== undefined;
-  const usersAbove = (component: Component, steps: number): Component[] =>
-    steps === 0
-      ? []
-      : (model.usesOf.get(component.id) ?? []).flatMap(({ owner }) => {
-          const user = model.components.get(owner);
-          return user ? [user, ...usersAbove(user, steps - 1)] : [];
-        });
+  /** The nearest of those that use a component, directly or through others, that was touched. */
+  const touchedAbove = (component: Component): Component | undefined => {
+    const seen = new Set([component]);
+    for (const one of seen) {
+      if (one !== component && isTouched(one)) return one;
+      for (const { owner } of model.usesOf.get(one.id) ?? []) {
+        const user = model.components.get(owner);
+        if (user) seen.add(user);
+      }
+    }
+    return undefined;
+  };
   for (const finding of breaks) {
     const own = componentAt(after, finding.at);
     if (own) failing.add(own);
@@ -234,7 +239,7 @@ function failingFor(
         failing.add(used.after);
     }
     const asked = finding.loose?.kind === 'context' ? model.components.get(finding.component) : undefined;
-    const around = asked ? usersAbove(asked, 4).find(isTouched) : undefined;
+    const around = asked ? touchedAbove(asked) : undefined;
     if (around) failing.add(around);
   }
   // What it was given it shows no longer, or what it raised it raises no longer, though its contract still names it.
@@ -250,7 +255,8 @@ function failingFor(
 /** Rules that tell of a member which a component names and does nothing with. */
 const idleRules: ReadonlySet<string> = new Set(['prop-idle', 'event-idle']);
 
-const bare = (name: string): string => name.replace(/^(on:|@|on(?=[A-Za-z]))/, '').toLowerCase();
+/** A subject may be a name as it is written: with the sign of a listener or a slot before it. */
+const bare = (name: string): string => bareEvent(name.split(':').at(-1)?.replace(/^\W/, '') ?? '').toLowerCase();
 const isSameName = (name: string | undefined, subject: string): boolean => name !== undefined && bare(name) === bare(subject);
 
 function answersOf(before: Answers, after: Answers): ComparedAnswer[] {

@@ -1,4 +1,4 @@
-import { memberName } from '../model/member';
+import { bareEvent, memberName } from '../model/member';
 import type { Component, ContractMember } from '../model/model';
 
 export type MemberWord = 'prop' | 'event' | 'slot' | 'model';
@@ -25,8 +25,6 @@ type Offered = {
   readonly isProp: boolean;
 };
 
-const isCallbackName = (name: string): boolean => /^on[A-Z]/.test(name) || /^on[a-z]+$/.test(name);
-
 /** What a component offers to who uses it, in the order in which it is declared. */
 function offeredBy({ contract, facts }: Component): Offered[] {
   const raised = new Set(facts.events.map(({ key }) => key));
@@ -35,7 +33,7 @@ function offeredBy({ contract, facts }: Component): Offered[] {
     if (!found.has(`${one.member} ${one.same}`)) found.set(`${one.member} ${one.same}`, one);
   };
   for (const [key, { name, kind, required, fallback, kinds }] of contract.members) {
-    const isEvent = kind === 'callback' || raised.has(key) || (isCallbackName(name) && kinds?.has('function') === true);
+    const isEvent = kind === 'callback' || raised.has(key) || (bareEvent(name) !== name && kinds?.has('function') === true);
     const isSlot = kind === 'slot' || key.startsWith('slot:') || name === 'children';
     const member = isEvent ? 'event' : isSlot ? 'slot' : key.startsWith('model:') ? 'model' : 'prop';
     add({ member, name, same: sameName(member, name), required, fallback, kinds, isProp: !key.includes(':') });
@@ -61,8 +59,7 @@ function offeredBy({ contract, facts }: Component): Offered[] {
 
 function sameName(member: MemberWord, name: string): string {
   if (member === 'event')
-    return name
-      .replace(/^on(?=[A-Za-z])/, '')
+    return bareEvent(name)
       .replace(/[^a-z0-9]/gi, '')
       .toLowerCase();
   if (member === 'slot' && name === 'children') return 'default';

@@ -1,3 +1,4 @@
+import { bareEvent } from '../model/member';
 import type { Component } from '../model/model';
 import { comparedIn, type Side, sourceOf } from './side';
 
@@ -19,18 +20,26 @@ function wordsOf(text: string): ReadonlyMap<string, number> {
   return words;
 }
 
-/** What two texts share of their words and signs, 0 to 1 (Dice 1945, over multisets); 1 for two empty ones. */
-export function wordsShared(one: string, other: string): number {
-  const [a, b] = [wordsOf(one), wordsOf(other)];
-  const sum = (words: ReadonlyMap<string, number>): number => [...words.values()].reduce((all, count) => all + count, 0);
+type Counted = { readonly words: ReadonlyMap<string, number>; readonly all: number };
+
+function counted(text: string): Counted {
+  const words = wordsOf(text);
+  return { words, all: [...words.values()].reduce((sum, count) => sum + count, 0) };
+}
+
+/** What two counted texts share; the word `from` of the first one counts as `to`. */
+function shareOf(one: Counted, other: Counted, from = '', to = from): number {
   let both = 0;
-  for (const [word, count] of a) both += Math.min(count, b.get(word) ?? 0);
-  const all = sum(a) + sum(b);
+  for (const [word, count] of one.words) both += Math.min(count, other.words.get(word === from ? to : word) ?? 0);
+  const all = one.all + other.all;
   return all === 0 ? 1 : (2 * both) / all;
 }
 
+/** What two texts share of their words and signs, 0 to 1 (Dice 1945, over multisets); 1 for two empty ones. */
+export const wordsShared = (one: string, other: string): number => shareOf(counted(one), counted(other));
+
 const membersOf = ({ contract, facts }: Component): Set<string> =>
-  new Set([...contract.members.values(), ...facts.events].map(({ name }) => name.replace(/^on(?=[A-Za-z])/, '').toLowerCase()));
+  new Set([...contract.members.values(), ...facts.events].map(({ name }) => bareEvent(name).toLowerCase()));
 
 /** What two contracts share, 0 to 1 (Jaccard); undefined where neither has a member. */
 function membersShared(one: Component, other: Component): number | undefined {
@@ -49,15 +58,17 @@ export function matchComponents(before: Side, after: Side): Pair[] {
   const pairs: Pair[] = [];
   const left = new Set(comparedIn(before));
   const right = new Set(comparedIn(after));
-  const source = new Map<Component, string>();
-  const sourceIn = (side: Side, component: Component): string => {
-    const known = source.get(component) ?? sourceOf(side, component);
-    source.set(component, known);
+  const kept = new Map<Component, Counted>();
+  const countedIn = (side: Side, component: Component): Counted => {
+    const known = kept.get(component) ?? counted(sourceOf(side, component));
+    kept.set(component, known);
     return known;
   };
+  const shared = (one: Component, other: Component): number =>
+    shareOf(countedIn(before, one), countedIn(after, other), one.name, other.name);
   const pair = (one: Component, other: Component): void => {
-    const [a, b] = [sourceIn(before, one), sourceIn(after, other)];
-    pairs.push({ before: one, after: other, alike: a === b ? 1 : wordsShared(a.replaceAll(one.name, other.name), b) });
+    const isSame = sourceOf(before, one) === sourceOf(after, other);
+    pairs.push({ before: one, after: other, alike: isSame ? 1 : shared(one, other) });
     left.delete(one);
     right.delete(other);
   };
@@ -73,10 +84,9 @@ export function matchComponents(before: Side, after: Side): Pair[] {
   join((one, other) => one.name === other.name);
   const scored = [...left].flatMap((one) =>
     [...right].map((other) => {
-      const shared = wordsShared(sourceIn(before, one).replaceAll(one.name, other.name), sourceIn(after, other));
-      const members = membersShared(one, other);
+      const [words, members] = [shared(one, other), membersShared(one, other)];
       const sameFile = one.file === other.file ? 0.1 : 0;
-      return { one, other, score: (members === undefined ? shared : shared * 0.6 + members * 0.4) + sameFile };
+      return { one, other, score: (members === undefined ? words : words * 0.6 + members * 0.4) + sameFile };
     }),
   );
   for (const { one, other, score } of scored.sort((a, b) => b.score - a.score))

@@ -21,8 +21,8 @@ export function standingOf(key: string): Standing {
 }
 
 const spotsMost = 40_000;
-/** What a component holds that may go on to others. */
-const declares: ReadonlySet<string> = new Set(['state', 'prop', 'store', 'fetched', 'derived', 'hook']);
+/** What a component holds that may go on to others; what is derived goes where that goes which it is made of. */
+const declares: ReadonlySet<string> = new Set(['state', 'prop', 'store', 'fetched']);
 
 /** What a value comes to on its way, each spot once. */
 function reachedFrom(queries: ReturnType<typeof makeFlowQueries>, start: Spot): Set<number> {

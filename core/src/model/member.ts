@@ -37,3 +37,6 @@ export function memberOf(key: MemberKey): Member {
 
 export const memberName = (key: MemberKey): string => memberOf(key).name;
 export const isSlotKey = (key: MemberKey): boolean => key.startsWith('slot:');
+
+/** An event by the name that people have for it, where the name of what listens is given: `pick` for `onPick` and `onpick`. */
+export const bareEvent = (name: string): string => name.replace(/^on(?=[A-Za-z])/, '').replace(/^[A-Z]/, (first) => first.toLowerCase());

@@ -21,9 +21,8 @@ export const sealed: ReadonlySet<string> = new Set(['svg', 'pre', 'code', 'math'
 
 const shortText = 32;
 
-/** Things of a page, with what the page's style says of each. */
+/** What each node of a page is, by its index. */
 export type Things = {
-  readonly looks: readonly Look[];
   readonly kind: (at: number) => Thing;
   /** Texts, pictures and fields below a node, each once; a sentence counts as one. */
   readonly data: (at: number) => number;
@@ -154,7 +153,7 @@ export function thingsOf(tree: PageTree): Things {
     const opens = node.attributes['aria-expanded'] === undefined ? '' : 'opens';
     return [kind(at) ?? '', holds, measure, opens, geometryOf(looks[at] ?? new Map())].join('|');
   };
-  return { looks, kind, data, marks, key };
+  return { kind, data, marks, key };
 }
 
 function isInMenu(tree: PageTree, node: PageNode): boolean {

@@ -1,4 +1,4 @@
-import { area, bottom, type Box, type Pixels, right } from './pixels';
+import { area, type Box, type Pixels, right } from './pixels';
 
 /** Patches of one exact colour, and what stands out from them: the boxes of fills, frames, words and pictures. */
 export type Patches = {
@@ -145,18 +145,4 @@ function closeGaps(isGround: Uint8Array, width: number, height: number): void {
       last = x;
     }
   }
-}
-
-/** The box around several; undefined for none. */
-export function around(boxes: readonly Box[]): Box | undefined {
-  const [first] = boxes;
-  if (!first) return undefined;
-  let [x, y, end, foot] = [first.x, first.y, right(first), bottom(first)];
-  for (const box of boxes) {
-    x = Math.min(x, box.x);
-    y = Math.min(y, box.y);
-    end = Math.max(end, right(box));
-    foot = Math.max(foot, bottom(box));
-  }
-  return { x, y, width: end - x, height: foot - y };
 }

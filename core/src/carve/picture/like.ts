@@ -332,7 +332,7 @@ const cornersApart = (one: readonly boolean[], other: readonly boolean[]): numbe
   one.reduce((sum, is, at) => sum + (is === other[at] ? 0 : 1), 0);
 
 /** Where two neighbouring pixels differ, per cell of a grid: what stands in a box whatever its ground is. */
-type Steps = { readonly across: number; readonly down: number; readonly columns: number; readonly cells: Uint8Array };
+type Steps = { readonly columns: number; readonly cells: Uint8Array };
 
 const cellWide = 8;
 const cellHigh = 4;
@@ -354,7 +354,7 @@ function stepsOf(pixels: Pixels): Steps {
         Math.abs((data[at + 2] ?? 0) - (data[at - 2] ?? 0));
       if (step > 60) cells[y * columns + ((x / cellWide) | 0)] = 1;
     }
-  const steps = { across: cellWide, down: cellHigh, columns, cells };
+  const steps = { columns, cells };
   stepsKept.set(pixels, steps);
   return steps;
 }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { around, patchesOf } from './flat';
+import { patchesOf } from './flat';
 import { boxesLike } from './like';
 import { agreement, type Box, type Colour, groundOf, holds, type Pixels } from './pixels';
 import { edgesOf, regionsOf, snap } from './regions';
@@ -226,10 +226,6 @@ describe('patches', () => {
     ['no size', { width: 0, height: 0, data: new Uint8Array(0) }],
   ])('none in a picture of %s', (_, pixels) => {
     expect(patchesOf(pixels)).toEqual({ fills: [], marks: [] });
-  });
-  test('the box around several', () => {
-    expect(around([boxOf([4, 9, 10, 10]), boxOf([0, 20, 5, 30])])).toEqual(boxOf([0, 9, 14, 41]));
-    expect(around([])).toBeUndefined();
   });
 });
 
