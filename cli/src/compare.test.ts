@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { zipSync } from 'fflate';
@@ -105,6 +105,26 @@ describe('sides', () => {
   });
   test('two commits of a folder that is named', async () => {
     expect((await compare(`git:v1:${repository}`, `git:main:${repository}`)).out).toContain('1 thing is broken that was not before');
+  });
+  test('submodules and links of a commit are left out, and a file that is missing in the repository is said', async () => {
+    const folder = write('linked', before);
+    const run = (...args: string[]): string =>
+      execFileSync('git', ['-C', folder, '-c', 'user.name=test', '-c', 'user.email=test@localhost', ...args], { encoding: 'utf8' });
+    symlinkSync('Card.jsx', path.join(folder, 'src/Linked.jsx'));
+    run('init', '-q');
+    run('add', '.');
+    run('commit', '-qm', 'first');
+    run('update-index', '--add', '--cacheinfo', `160000,${run('rev-parse', 'HEAD').trim()},sub`);
+    run('commit', '-qm', 'with a submodule');
+    const { components } = JSON.parse((await compare('git:HEAD', folder, '--json')).out) as { components: { status: string }[] };
+    expect(components.map(({ status }) => status)).toEqual(['same', 'same']);
+    const id = run('rev-parse', 'HEAD:src/Card.jsx').trim();
+    const objects = path.join(folder, '.git/objects', id.slice(0, 2));
+    for (const name of readdirSync(objects)) rmSync(path.join(objects, name), { force: true });
+    expect(await compare('git:HEAD', folder)).toMatchObject({
+      code: 2,
+      err: `src/Card.jsx (${id}) is broken or missing in the repository.\n`,
+    });
   });
   test('an archive, with all in one folder or not', async () => {
     const zip = (prefix: string): string => {

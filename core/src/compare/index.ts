@@ -12,4 +12,4 @@ export { type ComparedUser, usersOf } from './users';
 export { matchComponents, type Pair, wordsShared } from './match';
 export { comparedIn, componentAt, type Side, sourceOf } from './side';
 export type { Standing } from './ways';
-export { askedMove, type Move, parseMove, type WhatIf, whatIf, whatIfAt } from './what-if';
+export { askedMove, isWithin as standsIn, type Move, parseMove, type WhatIf, whatIf, whatIfAt } from './what-if';

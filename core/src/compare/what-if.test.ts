@@ -3,7 +3,7 @@ import { loadCompilers } from '../frameworks/registry';
 import { analyseFiles, type Files } from '../../../testing/src/project';
 import { askedMove, parseMove, type WhatIf } from './what-if';
 
-beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte', 'app.component.html']));
 
 const asked = (files: Files, move: string): WhatIf | { readonly wrong: string } => askedMove(analyseFiles(files).model, move);
 const told = (files: Files, move: string): Omit<WhatIf, 'move'> => {
@@ -12,7 +12,7 @@ const told = (files: Files, move: string): Omit<WhatIf, 'move'> => {
   const { move: _, ...rest } = found;
   return rest;
 };
-const nothing = { answers: [], lost: [], unheard: [], heardBy: [], unchanged: [] };
+const nothing = { answers: [], lost: [], another: [], unheard: [], heardBy: [], unchanged: [] };
 
 const react: Files = {
   'src/unit.js': "import { createContext } from 'react'; export const UnitContext = createContext('m');",
@@ -28,15 +28,13 @@ const react: Files = {
 describe('a part written elsewhere reads what is known there', () => {
   test.each<[string, string, Partial<WhatIf>]>([
     [
-      'names that are known there too',
+      'a name that stands for another value there',
       'Row@App>Box',
       {
         lost: [],
+        another: [{ component: 'Row', name: 'n', of: 'n' }],
         unheard: [{ component: 'Row', event: 'onPick' }],
-        unchanged: [
-          { component: 'Row', name: 'n' },
-          { component: 'Row', name: 'label' },
-        ],
+        unchanged: [{ component: 'Row', name: 'label' }],
       },
     ],
     [
@@ -58,6 +56,23 @@ describe('a part written elsewhere reads what is known there', () => {
     ],
   ])('%s', (_, move, expected) => {
     expect(told(react, move)).toMatchObject(expected);
+  });
+  test('a value that comes there as it is, from prop to prop, is the same', () => {
+    const files: Files = {
+      'src/App.jsx':
+        "import { useState } from 'react'; export function App() { const [n] = useState(1); return <main><Row n={n}/><Outer n={n}/></main>; }\nconst Row = ({ n }) => <b>{n}</b>;\nconst Outer = ({ n }) => <section><Inner n={n}/><Other n={n + 1}/></section>;\nconst Inner = ({ n }) => <p>{n}</p>;\nconst Other = ({ n }) => <p>{n}</p>;",
+    };
+    expect(told(files, 'Row@App>Inner')).toEqual({ ...nothing, unchanged: [{ component: 'Row', name: 'n' }] });
+    expect(told(files, 'Row@App>Other')).toEqual({ ...nothing, another: [{ component: 'Row', name: 'n', of: 'n' }] });
+  });
+  test('a question that ends at the own element is not said to be answered from around', () => {
+    const files: Files = {
+      'src/parts.ts':
+        "import { Component, inject, Injectable } from '@angular/core';\n@Injectable() export class Tide {}\n@Component({ selector: 'a-row', template: '' }) export class Row { tide = inject(Tide, { self: true }); }\n@Component({ selector: 'a-deck', template: '<p></p>', providers: [Tide] }) export class Deck {}\n@Component({ selector: 'a-app', template: '<a-row></a-row><a-deck></a-deck>', imports: [Row, Deck] }) export class App {}",
+      'src/main.ts':
+        "import { bootstrapApplication } from '@angular/platform-browser'; import { App } from './parts'; bootstrapApplication(App);",
+    };
+    expect(told(files, 'Row@App>Deck').answers).toEqual([]);
   });
   test('into a slot it keeps its owner, and all it is given', () => {
     expect(told(react, 'Row@App>Box#children')).toEqual({

@@ -1,11 +1,11 @@
 import { nearest } from '../contract';
-import { eventPath, heardName, resolve, unfold } from '../tree';
+import { ancestors, eventPath, heardName, isBounded, resolve, unfold } from '../tree';
 import type { Binding, Channel, Reading, ValueFact } from '../model/facts';
-import { bindingKey, isListener } from '../model/given';
+import { bindingFor, bindingKey, isListener, memberKeyOf } from '../model/given';
 import { memberName, memberOf } from '../model/member';
 import { useById } from '../model/lookup';
 import type { Component, Model } from '../model/model';
-import type { Place, PlaceIndex, Tree } from '../model/tree';
+import type { Place, Tree } from '../model/tree';
 
 /**
  * A place that is to stand elsewhere: `component` below the nearest `from` above it, moved to the
@@ -26,6 +26,8 @@ export type WhatIf = {
   }[];
   /** Members that would be given nothing: what they are given is not known where the part would stand. */
   readonly lost: readonly { readonly component: string; readonly name: string; readonly of: string }[];
+  /** Members that would be given another value, which has the same name there. */
+  readonly another: readonly { readonly component: string; readonly name: string; readonly of: string }[];
   /** Events that nobody would hear any more. */
   readonly unheard: readonly { readonly component: string; readonly event: string }[];
   /** Who would hear what is raised. */
@@ -60,18 +62,16 @@ type Spot = { readonly parent: Place; readonly owner: Place; readonly provider: 
  * page has such a place; the first page that has both is meant.
  */
 export function whatIf(model: Model, move: Move): WhatIf | Refused {
-  const nameAt = (tree: Tree, index: PlaceIndex): string =>
-    model.components.get(tree.places[index]?.component ?? ('' as Component['id']))?.name ?? '';
   let hasPart = false;
   for (const page of model.pages) {
     const tree = unfold(model, page);
-    const moved = tree.places.find((place) => nameAt(tree, place.index) === move.component && isBelow(tree, place, move.from, nameAt));
+    const moved = tree.places.find((place) => nameOf(model, place) === move.component && isIn(model, tree, place, move.from));
     if (!moved) continue;
     hasPart = true;
     const target = nearestTo(
       tree,
       moved,
-      tree.places.filter((place) => nameAt(tree, place.index) === move.to && !isWithin(tree, moved, place)),
+      tree.places.filter((place) => nameOf(model, place) === move.to && !isWithin(tree, moved, place)),
     );
     if (target) return whatIfAt(model, tree, moved, target, move.slot);
   }
@@ -83,34 +83,28 @@ export function whatIf(model: Model, move: Move): WhatIf | Refused {
   return { wrong: `No page has ${move.component} in ${move.from}.${meant}` };
 }
 
-const isWithin = (tree: Tree, outer: Place, inner: Place): boolean => {
-  for (let at: Place | undefined = inner; at; at = tree.places[at.parent]) if (at === outer) return true;
-  return false;
-};
+const nameOf = (model: Model, place: Place | undefined): string => (place && model.components.get(place.component)?.name) ?? '';
 
-/** Whether the nearest component of a name above a place is there at all: as its parent, or as who wrote it. */
-function isBelow(tree: Tree, place: Place, name: string, nameAt: (tree: Tree, index: PlaceIndex) => string): boolean {
-  return nameAt(tree, place.parent) === name || (place.owner !== place.parent && nameAt(tree, place.owner) === name);
-}
+/** Whether a place is another, or stands in it. */
+export const isWithin = (tree: Tree, outer: Place, inner: Place): boolean => inner === outer || ancestors(tree, inner).includes(outer);
+
+/** Whether a component of a name is the parent of a place, or wrote it. */
+const isIn = (model: Model, tree: Tree, { parent, owner }: Place, name: string): boolean =>
+  nameOf(model, tree.places[parent]) === name || nameOf(model, tree.places[owner]) === name;
 
 /** Of several places, the one with the nearest ancestor in common; the first of those. */
 function nearestTo(tree: Tree, from: Place, among: readonly Place[]): Place | undefined {
-  const above: PlaceIndex[] = [];
-  for (let at: Place | undefined = from; at; at = tree.places[at.parent]) above.push(at.index);
+  const above = [from, ...ancestors(tree, from)];
   const distance = (place: Place): number => {
-    for (let at: Place | undefined = place, steps = 0; at; at = tree.places[at.parent], steps++) {
-      const up = above.indexOf(at.index);
-      if (up >= 0) return up * 1000 + steps;
-    }
-    return Number.POSITIVE_INFINITY;
+    const steps = [place, ...ancestors(tree, place)];
+    const common = steps.findIndex((one) => above.includes(one));
+    return common < 0 ? Number.POSITIVE_INFINITY : above.indexOf(steps[common] ?? place) * 1000 + common;
   };
   return [...among].sort((a, b) => distance(a) - distance(b) || a.index - b.index)[0];
 }
 
 /** What would become of one place of a tree if it stood at another, in a slot of that or in its own markup. */
 export function whatIfAt(model: Model, tree: Tree, moved: Place, target: Place, slot?: string): WhatIf {
-  const nameOf = (place: Place | undefined): string => (place && model.components.get(place.component)?.name) ?? '';
-  const component = model.components.get(moved.component);
   const owner = tree.places[moved.owner];
   const inSlot =
     slot === undefined
@@ -125,12 +119,12 @@ export function whatIfAt(model: Model, tree: Tree, moved: Place, target: Place, 
     host: stands?.host ?? target.element ?? target.host,
   };
   const move: Move = {
-    component: nameOf(moved),
-    from: nameOf(tree.places[moved.parent]),
-    to: nameOf(target),
+    component: nameOf(model, moved),
+    from: nameOf(model, tree.places[moved.parent]),
+    to: nameOf(model, target),
     ...(slot === undefined ? {} : { slot }),
   };
-  const given = component ? givenAt(model, tree, move, moved, spot) : { lost: [], unheard: [], heardBy: [], unchanged: [] };
+  const given = givenAt(model, tree, move, moved, spot);
   return {
     move: moveWords(move),
     answers: answersAt(model, tree, moved, spot),
@@ -149,19 +143,21 @@ function lastProvider(tree: Tree, place: Place): number {
   return own >= 0 ? own : place.provider;
 }
 
+/** Of a question that ends at the own element, or at who wrote it, nothing is told but what is answered within the part. */
 function answersAt(model: Model, tree: Tree, moved: Place, spot: Spot): WhatIf['answers'] {
-  const nameOf = (index: PlaceIndex | undefined): string | null =>
-    index === undefined ? null : (model.components.get(tree.places[index]?.component ?? ('' as Component['id']))?.name ?? null);
   const found = new Map<string, WhatIf['answers'][number]>();
   for (const place of tree.places) {
     const asking = isWithin(tree, moved, place) ? model.components.get(place.component) : undefined;
     for (const take of asking?.consumes ?? []) {
       const key = model.contexts.get(take.context)?.name ?? '';
       const now = resolve(tree, place.provider, take.context, place, take.asks).answers;
-      const isInside = now !== undefined && isWithin(tree, moved, tree.places[now.owner] ?? spot.parent);
+      const by = now && tree.places[now.owner];
+      const isInside = by !== undefined && isWithin(tree, moved, by);
+      if (!isInside && isBounded(take.asks)) continue;
       const then = isInside ? now : resolve(tree, spot.provider, take.context).answers;
-      const answer = { component: asking?.name ?? '', key, before: nameOf(now?.owner), after: nameOf(then?.owner) };
-      found.set(`${answer.component} ${key}`, answer);
+      const named = (provider: typeof now): string | null => (provider ? nameOf(model, tree.places[provider.owner]) || null : null);
+      const answer = { component: asking?.name ?? '', key, before: named(now), after: named(then) };
+      found.set(Object.values(answer).join(' '), answer);
     }
   }
   return [...found.values()];
@@ -176,15 +172,16 @@ function givenAt(
   move: Move,
   moved: Place,
   spot: Spot,
-): Pick<WhatIf, 'lost' | 'unheard' | 'heardBy' | 'unchanged'> {
+): Pick<WhatIf, 'lost' | 'another' | 'unheard' | 'heardBy' | 'unchanged'> {
   const use = moved.use && useById(model, moved.use);
   const from = model.components.get(use?.owner ?? ('' as Component['id']));
   const to = model.components.get(spot.owner.component);
   const lost: WhatIf['lost'][number][] = [];
+  const another: WhatIf['another'][number][] = [];
   const unheard: WhatIf['unheard'][number][] = [];
   const heardBy: WhatIf['heardBy'][number][] = [];
   const unchanged: WhatIf['unchanged'][number][] = [];
-  if (!use || !from || !to) return { lost, unheard, heardBy, unchanged };
+  if (!use || !from || !to) return { lost, another, unheard, heardBy, unchanged };
   const parentUse = tree.places[moved.parent]?.use;
   const around = parentUse ? useById(model, parentUse)?.node.span : undefined;
   const staysIn = (value: ValueFact): boolean => {
@@ -198,6 +195,15 @@ function givenAt(
     if (value.kind === 'module') return true;
     return to.facts.values.some((one) => one.name === value.name && isWritable(one) && isSameSort(one, value));
   };
+  /** Whether the value of that name is the very same there: handed on to it unchanged, or made by the same hook, store or context. */
+  const isSame = (index: number): boolean => {
+    const value = from.facts.values[index];
+    if (!value || from === to || value.kind === 'module') return true;
+    const there = to.facts.values.findIndex((one) => one.name === value.name && isWritable(one) && isSameSort(one, value));
+    if (value.source !== undefined && value.source === to.facts.values[there]?.source) return true;
+    const owner = tree.places[moved.owner];
+    return owner !== undefined && originOf(model, tree, owner, index) === originOf(model, tree, spot.owner, there);
+  };
   const readingsOf = (binding: Binding): readonly Reading[] =>
     binding.action === undefined ? binding.readings : [...binding.readings, ...actionReadings(from, binding.action)];
   for (const binding of use.node.bindings) {
@@ -209,13 +215,27 @@ function givenAt(
     else if (isHearing) unheard.push({ component: move.component, event: name });
     else if (key === undefined) continue;
     else if (missing) lost.push({ component: move.component, name, of: nameRead(from, missing) });
-    else unchanged.push({ component: move.component, name });
+    else {
+      const other = readingsOf(binding).find((reading) => !isSame(reading.value));
+      if (other) another.push({ component: move.component, name, of: nameRead(from, other) });
+      else unchanged.push({ component: move.component, name });
+    }
   }
   for (const { readings, keys } of use.node.spreads)
     if (readings.some((reading) => !isKnown(from.facts.values[reading.value])))
       for (const key of keys ?? [])
         lost.push({ component: move.component, name: memberName(key), of: from.facts.values[readings[0]?.value ?? -1]?.name ?? '' });
-  return { lost, unheard, heardBy, unchanged };
+  return { lost, another, unheard, heardBy, unchanged };
+}
+
+/** Where a value is held that comes to a place from prop to prop as it is: the place and the value, as one text. */
+function originOf(model: Model, tree: Tree, place: Place, index: number): string {
+  const value = model.components.get(place.component)?.facts.values[index];
+  const use = place.use && useById(model, place.use);
+  const owner = tree.places[place.owner];
+  const [given, ...more] = value?.kind === 'prop' && use ? (bindingFor(use.node, memberKeyOf(value))?.readings ?? []) : [];
+  const isAsItIs = given !== undefined && more.length === 0 && given.how === 'same' && given.path.length === 0;
+  return isAsItIs && owner ? originOf(model, tree, owner, given.value) : `${place.index} ${index}`;
 }
 
 /** Kinds of values whose names can be written in a component's markup. */
@@ -267,7 +287,6 @@ const heardOn = ({ on, own, event }: Channel): string | undefined => (on === 'el
 function hearsAt(model: Model, tree: Tree, moved: Place, spot: Spot): WhatIf['heardBy'] {
   const found: WhatIf['heardBy'][number][] = [];
   const seen = new Set<string>();
-  const nameOf = (index: PlaceIndex): string => model.components.get(tree.places[index]?.component ?? ('' as Component['id']))?.name ?? '';
   const bubbling = { bubbles: true, composed: true };
   const raised = new Map<string, string>();
   for (const place of tree.places)
@@ -281,13 +300,13 @@ function hearsAt(model: Model, tree: Tree, moved: Place, spot: Spot): WhatIf['he
         }
     }
   // Elements that hear by themselves whatever comes up to them.
-  for (let at: Place | undefined = spot.parent; at; at = tree.places[at.parent])
+  for (const at of [spot.parent, ...ancestors(tree, spot.parent)])
     for (const { channel } of model.components.get(at.component)?.facts.actions.flatMap(({ hears }) => hears) ?? []) {
       const event = heardOn(channel);
       const component = event === undefined ? undefined : raised.get(event);
       if (event === undefined || component === undefined || seen.has(`${component} ${event}`)) continue;
       seen.add(`${component} ${event}`);
-      found.push({ component, event, by: nameOf(at.index) });
+      found.push({ component, event, by: nameOf(model, at) });
     }
   const old = new Set(eventPath(tree, moved.element ?? moved.host, bubbling).map(({ host }) => host.index));
   for (const { host } of eventPath(tree, spot.host, bubbling))
@@ -295,10 +314,10 @@ function hearsAt(model: Model, tree: Tree, moved: Place, spot: Spot): WhatIf['he
       const name = heardName(binding);
       const isNative = binding.to.kind === 'listener';
       const component =
-        name === undefined ? undefined : (raised.get(name) ?? (isNative && !old.has(host.index) ? nameOf(moved.index) : undefined));
+        name === undefined ? undefined : (raised.get(name) ?? (isNative && !old.has(host.index) ? nameOf(model, moved) : undefined));
       if (name === undefined || component === undefined || seen.has(`${component} ${name}`)) continue;
       seen.add(`${component} ${name}`);
-      found.push({ component, event: name, by: nameOf(host.owner) });
+      found.push({ component, event: name, by: nameOf(model, tree.places[host.owner]) });
     }
   return found;
 }

@@ -232,14 +232,15 @@ export const comparisonSarif = (after: Side, { breaks }: ProjectComparison): str
   findingsSarif(findingEntries(after.model, breaks, after.textOf));
 
 /** What would become of a move, in lines. */
-export function whatIfText({ move, answers, lost, unheard, heardBy, unchanged }: WhatIf): string {
+export function whatIfText({ move, answers, lost, another, unheard, heardBy, unchanged }: WhatIf): string {
   const lines = [
     ...answers.map(({ component, key, before, after }) =>
       before === after
         ? `  ${key} of ${component} would still be answered by ${after ?? 'nobody'}.`
-        : `  ${key} of ${component} would be answered by ${after ?? 'nobody'}, not by ${before ?? 'nobody'}.`,
+        : `  ${key} of ${component} would be answered by ${after ?? 'nobody'}; now it is by ${before ?? 'nobody'}.`,
     ),
     ...lost.map(({ component, name, of }) => `  ${component} would not be given ${name}${of === '' ? '' : `: ${of} is not known there`}.`),
+    ...another.map(({ component, name, of }) => `  ${component} would be given another value for ${name}: the ${of} that is known there.`),
     ...unheard.map(({ component, event }) => `  Nobody would hear ${event} of ${component}.`),
     ...heardBy.map(({ component, event, by }) => `  ${by} would hear ${event} of ${component}.`),
     ...(unchanged.length > 0 ? [`  ${unchanged.map(({ name }) => name).join(', ')} would be given as now.`] : []),

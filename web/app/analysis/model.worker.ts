@@ -61,6 +61,7 @@ import {
   spotOf,
   type Standings,
   standingsOf,
+  standsIn,
   strandsOf,
   subjectOf,
   type SourceFile,
@@ -586,8 +587,7 @@ const analyst = {
     const page = pageById(held, pageId);
     const { tree } = page ? unfolded(held, page) : { tree: undefined };
     const [from, to] = [tree?.places[moved], tree?.places[target]];
-    if (!tree || !from || !to) return undefined;
-    for (let at = to; at; at = tree.places[at.parent] as typeof at) if (at === from) return undefined;
+    if (!tree || !from || !to || standsIn(tree, from, to)) return undefined;
     const component = held.model.components.get(to.component);
     const slots = [...(component?.contract.members.values() ?? [])].flatMap(({ kind, name }) => (kind === 'slot' ? [name] : []));
     const own = component?.facts.slots.map(({ key }) => memberName(key)) ?? [];

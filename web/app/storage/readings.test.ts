@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { beforeEach, describe, expect, test } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { database } from './database';
 import { saveFiles, saveProject } from './projects';
 import { listReadings, nameReading, readingsKept, textsOfReading } from './readings';
@@ -21,6 +21,8 @@ const readings = async (): Promise<(Text | undefined)[]> =>
 beforeEach(async () => {
   await Promise.all(database.tables.map((table) => table.clear()));
 });
+
+afterEach(() => vi.restoreAllMocks());
 
 describe('what stood before is kept', () => {
   test('not at the first reading, nor where nothing changed', async () => {
@@ -67,6 +69,12 @@ describe('what stood before is kept', () => {
   test('what Liana did not write is left out', async () => {
     await database.readings.add({ projectId: 'p', readAt: 'today' } as never);
     expect(await listReadings('p')).toEqual([]);
+  });
+  test('where there is no room for it, what is read now is saved all the same', async () => {
+    await save({ 'a.ts': '1' });
+    vi.spyOn(database.readings, 'add').mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
+    await save({ 'a.ts': '2' });
+    expect([await readings(), (await database.texts.get(['p', 'a.ts']))?.text]).toEqual([[], '2']);
   });
   test('it goes with its project', async () => {
     await save({ 'a.ts': '1' });

@@ -54,7 +54,7 @@ export function WhatIfPart({ tree, moved, place, answered, slot, onChange }: Pro
 }
 
 function Answers({ answered: { whatIf } }: { answered: WhatIfAnswer }) {
-  const { answers, lost, unheard, heardBy, unchanged } = whatIf;
+  const { answers, lost, another, unheard, heardBy, unchanged } = whatIf;
   const others = answers.filter(({ before, after }) => before !== after);
   const same = answers.filter(({ before, after }) => before === after);
   const stays = [...unchanged.map(({ name }) => name), ...same.map(({ key }) => key)];
@@ -65,6 +65,11 @@ function Answers({ answered: { whatIf } }: { answered: WhatIfAnswer }) {
           <b className="mono">{name}</b> would not be given{of === '' ? '' : `: ${of} is not known there`}.
         </li>
       ))}
+      {another.map(({ component, name, of }) => (
+        <li key={`another ${component} ${name}`} className="rust">
+          <b className="mono">{name}</b> would be given another value: the {of} that is known there.
+        </li>
+      ))}
       {unheard.map(({ component, event }) => (
         <li key={`unheard ${component} ${event}`} className="rust">
           Nobody would hear <b className="mono">{event}</b>.
@@ -72,7 +77,7 @@ function Answers({ answered: { whatIf } }: { answered: WhatIfAnswer }) {
       ))}
       {others.map(({ component, key, before, after }) => (
         <li key={`answers ${component} ${key}`}>
-          <b className="mono">{key}</b> of {component}: {after ?? 'nobody'} would answer, not {before ?? 'nobody'}.
+          <b className="mono">{key}</b> of {component}: {after ?? 'nobody'} would answer; now {before ?? 'nobody'} does.
         </li>
       ))}
       {heardBy.map(({ component, event, by }) => (
@@ -81,7 +86,9 @@ function Answers({ answered: { whatIf } }: { answered: WhatIfAnswer }) {
         </li>
       ))}
       {stays.length > 0 && <li>As now: {stays.join(', ')}.</li>}
-      {lost.length + unheard.length + answers.length + heardBy.length + unchanged.length === 0 && <li>Nothing would be otherwise.</li>}
+      {lost.length + another.length + unheard.length + answers.length + heardBy.length + unchanged.length === 0 && (
+        <li>Nothing would be otherwise.</li>
+      )}
     </ul>
   );
 }
