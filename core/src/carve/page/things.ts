@@ -56,6 +56,33 @@ function isProse(tree: PageTree, node: PageNode, looks: readonly Look[]): boolea
   return kinds.some((isText, index) => !isText && kinds[index - 1] === true && kinds[index + 1] === true);
 }
 
+/** What is told of each node of a page while its things are read. */
+type Told = Pick<Things, 'data' | 'marks'> & { readonly tree: PageTree; readonly boxed: (at: number) => boolean };
+
+/** What a box, a word or a block is by itself: small with a look of its own, or made of several. */
+function blockKind({ tree, boxed, data, marks }: Told, node: PageNode): Thing {
+  const words = textBelow(tree, node.index);
+  const parts = partsOf(tree, node.index);
+  const isBox = boxed(node.index);
+  const isIconed =
+    isBox && inline.has(node.label) && data(node.index) === 2 && tree.nodes.slice(node.index, node.end).some((one) => one.label === 'svg');
+  const isSmall = words.length <= shortText && parts <= 4 && (data(node.index) <= 1 || isIconed || ratingSigns.test(words));
+  if (isSmall) {
+    const isOwn =
+      isBox ||
+      ratingSigns.test(words) ||
+      node.label.includes('-') ||
+      marks(node.index).some((mark) => mark.startsWith('[')) ||
+      hasMeasure(tree, node);
+    const isBare = parts > 1 && !isBox && node.children.length === 1;
+    // What says nothing and shows nothing is drawing: a dot, a rule, a bar's filling.
+    const isPartOfWord = isBox && marks(node.index).length === 0 && isInWord(tree, node);
+    return isOwn && !isBare && !isPartOfWord && (!isSilent(tree, node.index) || hasMeasure(tree, node)) ? 'mark' : undefined;
+  }
+  if (hasMeasure(tree, node) && parts <= 4 && words.length <= shortText) return 'mark';
+  return data(node.index) > 1 || (isBox && words.length > 0) ? 'structure' : undefined;
+}
+
 /** Reads what each node of a page is by itself. */
 export function thingsOf(tree: PageTree): Things {
   const looks = looksOf(tree);
@@ -104,8 +131,6 @@ export function thingsOf(tree: PageTree): Things {
     // Words and numbers of a menu are its content.
     if (node.label === 'a' && (/^[\d\s‹›«»…<>←→]+$/.test(words) || (isInMenu(tree, node) && partsOf(tree, node.index) === 1)))
       return undefined;
-    const isBox = boxed(node.index);
-    const parts = partsOf(tree, node.index);
     if (node.label === 'svg')
       return node.attributes['role'] === 'img' &&
         Number.parseFloat(node.attributes['width'] ?? '') <= 120 &&
@@ -114,28 +139,9 @@ export function thingsOf(tree: PageTree): Things {
         : undefined;
     if (node.label === 'img') return isPortrait(node, looks[node.index] ?? new Map()) ? 'mark' : undefined;
     if (node.label === 'table' && marks(node.index).length === 0) return undefined;
-    if (node.label === 'p') return isBox && words.length > 0 ? 'structure' : undefined;
+    if (node.label === 'p') return boxed(node.index) && words.length > 0 ? 'structure' : undefined;
     if (lines.has(node.label)) return node.label === 'label' && data(node.index) > 1 ? 'structure' : undefined;
-    const isIconed =
-      isBox &&
-      inline.has(node.label) &&
-      data(node.index) === 2 &&
-      tree.nodes.slice(node.index, node.end).some((one) => one.label === 'svg');
-    const isSmall = words.length <= shortText && parts <= 4 && (data(node.index) <= 1 || isIconed || ratingSigns.test(words));
-    if (isSmall) {
-      const isOwn =
-        isBox ||
-        ratingSigns.test(words) ||
-        node.label.includes('-') ||
-        marks(node.index).some((mark) => mark.startsWith('[')) ||
-        hasMeasure(tree, node);
-      const isBare = parts > 1 && !isBox && node.children.length === 1;
-      // What says nothing and shows nothing is drawing: a dot, a rule, a bar's filling.
-      const isPartOfWord = isBox && marks(node.index).length === 0 && isInWord(tree, node);
-      return isOwn && !isBare && !isPartOfWord && (!isSilent(tree, node.index) || hasMeasure(tree, node)) ? 'mark' : undefined;
-    }
-    if (hasMeasure(tree, node) && parts <= 4 && words.length <= shortText) return 'mark';
-    return data(node.index) > 1 || (isBox && words.length > 0) ? 'structure' : undefined;
+    return blockKind({ tree, boxed, data, marks }, node);
   };
   const kinds = new Map<number, Thing>();
   const kind = (at: number): Thing => {

@@ -12,7 +12,7 @@ import { useTell } from '../../parts/Notices';
 import { useUrlParams } from '../../parts/useUrlParams';
 import { ChangeMark } from '../../theme/Glyph';
 import { download, fileName } from '../carve/download';
-import { groupsOf, type Listed, noteOf, parseCompareState, withCompare } from './state';
+import { type CompareState, groupsOf, type Listed, noteOf, parseCompareState, withCompare } from './state';
 import { VersionCard } from './VersionCard';
 import { Ways } from './Ways';
 
@@ -74,47 +74,14 @@ export function CompareView({ project, sides, compared, wrong, chosen }: Props) 
   };
   return (
     <>
-      <div className="controls">
-        <label>Before</label>
-        <Choice
-          label="The earlier version"
-          value={state.before ?? ''}
-          options={sides}
-          most={260}
-          placeholder="choose a version"
-          onChoose={(value) => set({ before: value, component: undefined })}
-        />
-        <label>After</label>
-        <Choice
-          label="The later version"
-          value={state.after}
-          options={sides}
-          most={260}
-          onChoose={(value) => set({ after: value, component: undefined })}
-        />
-        {compared && (
-          <Toggle isOn={state.untouched} onToggle={() => set({ untouched: state.untouched ? undefined : 'yes' })}>
-            not touched
-          </Toggle>
-        )}
-        <span className="findings-more">
-          <Button size="small" variant="outlined" color="inherit" onClick={keep}>
-            Keep this version
-          </Button>
-          {compared && (
-            <ActMenu
-              words="Export"
-              label="Export the comparison"
-              acts={forms.map(([form, words, ending]) => ({ words, run: () => void exportAs(form, ending) }))}
-            />
-          )}
-        </span>
-        {compared && (
-          <span className="controls-end" role="status">
-            {compared.summary}
-          </span>
-        )}
-      </div>
+      <CompareControls
+        state={state}
+        sides={sides}
+        summary={compared?.summary}
+        onSet={set}
+        onKeep={keep}
+        onExport={(form, ending) => void exportAs(form, ending)}
+      />
       {wrong !== undefined && (
         <div className="work-area" style={{ gridTemplateColumns: '1fr' }}>
           <section className="sheet empty">
@@ -137,6 +104,62 @@ export function CompareView({ project, sides, compared, wrong, chosen }: Props) 
         </div>
       )}
     </>
+  );
+}
+
+type ControlsProps = {
+  state: CompareState;
+  sides: readonly Option[];
+  summary: string | undefined;
+  onSet: (change: Readonly<Record<string, string | undefined>>) => void;
+  onKeep: () => void;
+  onExport: (form: VersionForm, ending: string) => void;
+};
+
+/** Which two are compared, what is listed, and what can be taken away from here. */
+function CompareControls({ state, sides, summary, onSet, onKeep, onExport }: ControlsProps) {
+  return (
+    <div className="controls">
+      <span>Before</span>
+      <Choice
+        label="The earlier version"
+        value={state.before ?? ''}
+        options={sides}
+        most={260}
+        placeholder="choose a version"
+        onChoose={(value) => onSet({ before: value, component: undefined })}
+      />
+      <span>After</span>
+      <Choice
+        label="The later version"
+        value={state.after}
+        options={sides}
+        most={260}
+        onChoose={(value) => onSet({ after: value, component: undefined })}
+      />
+      {summary !== undefined && (
+        <Toggle isOn={state.untouched} onToggle={() => onSet({ untouched: state.untouched ? undefined : 'yes' })}>
+          not touched
+        </Toggle>
+      )}
+      <span className="findings-more">
+        <Button size="small" variant="outlined" color="inherit" onClick={onKeep}>
+          Keep this version
+        </Button>
+        {summary !== undefined && (
+          <ActMenu
+            words="Export"
+            label="Export the comparison"
+            acts={forms.map(([form, words, ending]) => ({ words, run: () => onExport(form, ending) }))}
+          />
+        )}
+      </span>
+      {summary !== undefined && (
+        <span className="controls-end" role="status">
+          {summary}
+        </span>
+      )}
+    </div>
   );
 }
 
