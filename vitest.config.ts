@@ -2,10 +2,20 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    include: ['core/src/**/*.test.ts', 'cli/src/**/*.test.ts', 'web/app/**/*.test.ts', 'demo/*.test.ts', 'bench/src/**/*.test.ts'],
     testTimeout: 30_000,
-    // The core keeps nothing between calls but what its compilers are, so that files may share what they import: half of the time went there.
-    isolate: false,
     maxWorkers: 2,
+    projects: [
+      {
+        extends: true,
+        test: {
+          name: 'core',
+          include: ['core/src/**/*.test.ts', 'cli/src/**/*.test.ts', 'demo/*.test.ts', 'bench/src/**/*.test.ts'],
+          // These keep nothing between calls, so that files may share what they import: half of the time went there.
+          isolate: false,
+        },
+      },
+      // What the browser stores is one for all that share it.
+      { extends: true, test: { name: 'web', include: ['web/app/**/*.test.ts'] } },
+    ],
   },
 });

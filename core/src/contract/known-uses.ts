@@ -1,9 +1,10 @@
 import { needsByReading } from './demands';
 import type { Binding, TemplateUse } from '../model/facts';
-import { defaultSlot, type MemberKey, slotKey } from '../model/member';
+import { defaultSlot, type MemberKey, memberOf, slotKey } from '../model/member';
 import { bindingFor, bindingKey } from '../model/given';
-import type { Component, ContractMember, Model, Take, Use } from '../model/model';
+import type { Component, Contract, ContractMember, Model, Take, Use } from '../model/model';
 import type { Place, Tree } from '../model/tree';
+import { nearest } from './near';
 import { providerFor } from '../tree';
 
 /** A use whose component is known, as far as its bindings can be held against the contract. */
@@ -163,9 +164,15 @@ export function unknownBindings(known: KnownUse): Binding[] {
     if (key === undefined || key === defaultSlot || contract.members.has(key)) return false;
     // What a router gives is written nowhere; markup under the name of a slot is content for that slot.
     if (binding.nameSpan.end === 0 || (binding.markup && contract.members.has(slotKey(binding.to.name)))) return false;
-    // Names with hyphens or of another namespace are the platform's.
-    return !/[-:]/.test(binding.to.name);
+    return !isOfOthers(contract, binding.to.name);
   });
+}
+
+/** Names of another namespace are the platform's, and so are those with hyphens, unless one is clearly meant for a declared name. */
+function isOfOthers({ members }: Contract, name: string): boolean {
+  if (!name.includes('-') || /:|^(?:data|aria|v)-|^-/.test(name)) return /[-:]/.test(name);
+  const names = [...members.keys()].map(memberOf).flatMap((one) => (one.kind === 'prop' ? [one.name] : []));
+  return nearest(name, names) === undefined;
 }
 
 /** The callback props that a component raises and a use leaves without a listener. */

@@ -276,6 +276,8 @@ export type ComponentFacts = BodyFacts & {
   readonly wrappedBy: readonly string[];
   /** Renders again only when what it is given is another: memoised. */
   readonly memo?: true;
+  /** It asks by hand to be rendered again. */
+  readonly checksByHand?: true;
   /** What it gives to who holds a handle on it: members with what each is. */
   readonly exposes?: readonly Reading[];
   /** Names that its markup reads and nothing declares; absent for none, and where not all declarations can be seen. */
@@ -380,6 +382,10 @@ export type NameFact = {
   readonly ofCall?: true;
   /** It is asked of the component itself, which gives nothing for what it has not. */
   readonly ofSelf?: true;
+  /** Whoever holds the component may have put it there. */
+  readonly mayBeGiven?: true;
+  /** A script adds it as a listener of this event. */
+  readonly listener?: string;
   /** Who has it, where markup does not see what these have; absent where nobody has it. */
   readonly hidden?: 'platform' | 'module';
 };
@@ -455,6 +461,10 @@ export type ValueFact = {
   readonly from: readonly Reading[];
   /** The text of the computation, with white space folded, where a name is declared for it; absent for a value that is handed on. */
   readonly formula?: string;
+  /** A variable of a module that begins as nothing, a text, a number, a flag, a list, an object, a map or a set. */
+  readonly isData?: true;
+  /** A list that is computed: members that its items get from their position alone; absent for none. */
+  readonly positionMembers?: readonly string[];
   /** Module name of the hook that was called, of the context or store that was taken. */
   readonly source?: string;
   /** Index of the state that a setter changes. */
@@ -700,6 +710,8 @@ export type ChangeFact = {
   readonly from: readonly Reading[];
   /** It is written to the object of all props, which takes no change. */
   readonly toProps?: true;
+  /** It adds to what was there, or stands in a function within, so that it is no first value. */
+  readonly isLater?: true;
   /** Another object is put in the place of the one that is followed. */
   readonly replaces?: true;
   /** It is written through a local that is another name for the same object. */

@@ -3,7 +3,8 @@ import type { ComponentFacts, MemberFact, RaiseFact, Reading } from '../model/fa
 import type { Writable } from '../model/writable';
 import { eventsOf } from './markup/contract';
 import { noteSpreadKeys } from './markup/spread-keys';
-import { type Body, finishBody } from './script/body';
+import type { Span } from '../model/span';
+import { addAction, type Body, finishBody } from './script/body';
 
 /** What a reader tells of a component once its body has been read to its end. */
 export type ReadComponent = Pick<
@@ -40,6 +41,7 @@ export function assembleComponent(body: Body, read: (raises: readonly RaiseFact[
   const { values, actions, endings } = finishBody(body);
   const raises = raisesOf(body);
   const { eventName, exposes = [], ...told } = read(raises);
+  addChangesWhileShown(body);
   const own = { ...told, members: [...told.members, ...readOfRest(body, told.members)] };
   const facts: Writable<ComponentFacts> = {
     wrappedBy: [],
@@ -56,6 +58,21 @@ export function assembleComponent(body: Body, read: (raises: readonly RaiseFact[
   if (body.raisesUnseen) facts.raisesUnseen = true;
   if (endings) facts.endings = endings;
   return facts;
+}
+
+/**
+ * Adds what changes the inside of something given by computing or showing it, `given.sort()` in the markup or in a
+ * computed value: such an expression is no action, and runs whenever the component shows.
+ */
+function addChangesWhileShown(body: Body): void {
+  const isOf = (span: Span): boolean => body.actions.some(({ changes }) => changes.some((one) => one.span.start === span.start));
+  const within = ({ start, end }: Span): boolean =>
+    body.actions.some(({ kind, span }) => kind !== 'render' && span.start <= start && end <= span.end);
+  for (const change of body.givenChanged) {
+    if (isOf(change.span) || within(change.span)) continue;
+    const action = body.actions[addAction(body, 'while rendering', 'render', change.span)];
+    if (action) action.changes = [change];
+  }
 }
 
 /** Members that nothing declares and that the body reads of what remains of its props. */

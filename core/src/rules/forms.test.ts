@@ -1,18 +1,26 @@
 import { beforeAll, describe, expect, test } from 'vitest';
+import { angularForms } from '../../../testing/src/forms/angular';
+import { astroForms } from '../../../testing/src/forms/astro';
+import { elementsForms } from '../../../testing/src/forms/elements';
 import { answerTo, evaluate } from '../../../testing/src/forms/evaluate';
 import { flowForms } from '../../../testing/src/forms/flows';
+import { lwcForms } from '../../../testing/src/forms/lwc';
 import { reactForms } from '../../../testing/src/forms/react';
 import { svelteForms } from '../../../testing/src/forms/svelte';
 import { vueForms } from '../../../testing/src/forms/vue';
 import { loadCompilers } from '../frameworks/registry';
 
-beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte', 'a.component.html']));
 
-// Small applications, each run by its framework with the fault and without (`npm run forms -- --run`).
+// Small applications; those of the first three frameworks are run with the fault and without (`npm run forms -- --run`).
 describe.each([
   ['react', reactForms],
   ['vue', vueForms],
   ['svelte', svelteForms],
+  ['elements', elementsForms],
+  ['lwc', lwcForms],
+  ['angular', angularForms],
+  ['astro', astroForms],
 ] as const)('faults as people write them: %s', (framework, forms) => {
   test.each(forms.map((form) => [`${form.rule}: ${form.form}`, form] as const))('%s', (_, form) => {
     const { found, said, wrong } = evaluate(framework, form);

@@ -1,4 +1,5 @@
-import { check, type Finding, lineAt, lineStarts, link, makeTraceWriter, readFiles } from '../../../core/src';
+import { type Finding, lineAt, lineStarts, link, makeTraceWriter, readFiles } from '../../../core/src';
+import { analyseFiles } from '../project';
 import type { Files, Form } from './form';
 import type { FlowForm } from './flows';
 
@@ -18,22 +19,33 @@ const starts: Readonly<Record<string, (app: string) => string>> = {
   svelte: (app) => `import { mount } from 'svelte'; import App from './${app}'; mount(App, { target: document.getElementById('app') });`,
 };
 
-/** The files of a form with the one that starts it, as a project has them. */
+/** The files of a form with the one that starts it, as a project has them; as they are where a form brings its own. */
 export function startedFiles(framework: string, files: Files): Files {
+  const start = starts[framework];
+  if (!start) return files;
   const app = Object.keys(files).find((file) => /^App\./.test(file)) ?? '';
-  return { ...files, [framework === 'react' ? 'main.jsx' : 'main.js']: starts[framework]?.(app) ?? '' };
+  return { ...files, [framework === 'react' ? 'main.jsx' : 'main.js']: start(app) };
 }
 
-/** The files as they are analysed: below `src`, and without marks. */
+/** Where a file of a form is analysed: below `src` where the start is made for it. */
+const placed = (framework: string, file: string): string => (starts[framework] ? `src/${file}` : file);
+
+/** The files as they are analysed, without marks. */
 function textsOf(framework: string, files: Files): ReadonlyMap<string, string> {
-  return new Map(Object.entries(startedFiles(framework, files)).map(([file, text]) => [`src/${file}`, text.replaceAll(marks, '')]));
+  return new Map(
+    Object.entries(startedFiles(framework, files)).map(([file, text]) => [placed(framework, file), text.replaceAll(marks, '')]),
+  );
 }
 
 type Mark = { readonly mark: string; readonly file: string; readonly line: number };
 
-function marksIn(files: Files): Mark[] {
+function marksIn(framework: string, files: Files): Mark[] {
   return Object.entries(files).flatMap(([file, text]) =>
-    [...text.matchAll(marks)].map(({ 0: mark, index }) => ({ mark, file: `src/${file}`, line: text.slice(0, index).split('\n').length })),
+    [...text.matchAll(marks)].map(({ 0: mark, index }) => ({
+      mark,
+      file: placed(framework, file),
+      line: text.slice(0, index).split('\n').length,
+    })),
   );
 }
 
@@ -41,8 +53,7 @@ type Said = { readonly finding: Finding; readonly places: readonly { readonly fi
 
 function saidOf(framework: string, files: Files): Said[] {
   const texts = textsOf(framework, files);
-  const facts = readFiles([...texts].map(([file, text]) => ({ file, text })));
-  return check(link(facts, [])).map((finding) => ({
+  return analyseFiles(Object.fromEntries(texts)).findings.map((finding) => ({
     finding,
     places: [finding.at, ...finding.evidence.map(({ at }) => at)].map(({ file, start }) => ({
       file,
@@ -62,13 +73,15 @@ export function evaluate(
   form: Form,
 ): { readonly found: boolean; readonly said: readonly string[]; readonly wrong: readonly string[] } {
   const { rule, or = [] } = form;
-  const at = marksIn(form.files);
+  const at = marksIn(framework, form.files);
   const said = saidOf(framework, form.files);
   const isMeant = ({ finding, places }: Said): boolean =>
     (finding.rule === rule || or.includes(finding.rule)) &&
     places.some((place) => at.some((mark) => mark.file === place.file && Math.abs(mark.line - place.line) <= near));
   const wrong = [
-    ...saidOf(framework, mendedFiles(form)).filter(({ finding }) => finding.rule === rule || finding.severity !== 'tidy'),
+    ...(Object.keys(form.sound).length ? saidOf(framework, mendedFiles(form)) : []).filter(
+      ({ finding }) => finding.rule === rule || finding.severity !== 'tidy',
+    ),
     ...said.filter((one) => one.finding.severity === 'fault' && !isMeant(one)),
   ];
   const inWords = ({ finding }: Said): string => `${finding.rule} ${finding.subject}`;
@@ -87,7 +100,7 @@ export function answerTo({ framework, files, ask }: FlowForm): {
   const answer = makeTraceWriter(model, (file) => texts.get(file), lineOf).ask(ask.replace(/:(?=[\w.]+#)/, ':src/'));
   const rungs = 'entry' in answer ? answer.entry.rungs : [];
   const isIn = ({ file, line }: Mark): boolean => rungs.some((rung) => rung.file === file && Math.abs(rung.line - line) <= nearRung);
-  const at = marksIn(files);
+  const at = marksIn(framework, files);
   return {
     lacks: at.filter((one) => one.mark !== '⓪' && !isIn(one)).map(({ mark }) => mark),
     tooMany: at.filter((one) => one.mark === '⓪' && isIn(one)).length,

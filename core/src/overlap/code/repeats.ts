@@ -7,6 +7,9 @@ export type Repeated = { readonly places: readonly { readonly component: Compone
 
 /** Lighter stretches are alike because the platform makes them so. */
 const weightLeast = 20;
+/** What is as long to the letter in all its ends holds the same texts, and counts from this weight on. */
+const weightToTheLetter = 12;
+const wordedLeast = 3;
 const piecesLeast = 5;
 const kindsLeast = 3;
 
@@ -31,12 +34,23 @@ function printsOf(nodes: readonly Piece[], framework: string, names: Map<string,
 export const writtenIn = (nodes: readonly Piece[], { index, end, span }: Piece): Piece[] =>
   nodes.slice(index, end).filter((one) => one.span.start >= span.start && one.span.end <= span.end);
 
-function isWhole(nodes: readonly Piece[], piece: Piece): boolean {
-  if (piece.kind !== 'element' || piece.end - piece.index < piecesLeast || piece.total < weightLeast) return false;
+/** What a piece weighs that could be a component of its own; undefined for all others. */
+function wholeWeight(nodes: readonly Piece[], piece: Piece): number | undefined {
+  if (piece.kind !== 'element' || piece.end - piece.index < piecesLeast || piece.total < weightToTheLetter) return undefined;
   const own = writtenIn(nodes, piece);
   // A row of one element over and over is alike wherever it stands.
   const kinds = new Set(own.map((one) => `${one.role} ${one.label}`));
-  return own.length >= piecesLeast && kinds.size >= kindsLeast && own.reduce((sum, one) => sum + one.own, 0) >= weightLeast;
+  const weight = own.reduce((sum, one) => sum + one.own, 0);
+  return own.length >= piecesLeast && kinds.size >= kindsLeast && weight >= weightToTheLetter ? weight : undefined;
+}
+
+/** How long each end of a piece is, those that nothing but words stands in; undefined where these are too few to tell that two are the same. */
+function wordsOf(nodes: readonly Piece[], piece: Piece): string | undefined {
+  const ends = writtenIn(nodes, piece).filter(({ children }) => children.length === 0);
+  const worded = ends.filter(({ node }) => node.kind === 'element' && node.hasText);
+  return worded.length >= wordedLeast && worded.length === ends.length
+    ? ends.map(({ span }) => span.end - span.start).join(' ')
+    : undefined;
 }
 
 /**
@@ -45,6 +59,11 @@ function isWhole(nodes: readonly Piece[], piece: Piece): boolean {
  */
 export function findRepeats(model: Model): Repeated[] {
   const names = new Map<string, number>();
+  const nameOf = (text: string): number => {
+    const known = names.get(text) ?? names.size;
+    names.set(text, known);
+    return known;
+  };
   const seen = new Set<string>();
   const found = new Map<number, { component: Component; piece: Piece; parentPrint: number }[]>();
   for (const component of model.components.values()) {
@@ -52,8 +71,13 @@ export function findRepeats(model: Model): Repeated[] {
     const { nodes } = piecesOf(model, component);
     const prints = printsOf(nodes, component.framework, names);
     for (const piece of nodes) {
-      if (!isWhole(nodes, piece)) continue;
-      const print = prints[piece.index] ?? -1;
+      const weight = wholeWeight(nodes, piece);
+      if (weight === undefined) continue;
+      const own = prints[piece.index] ?? -1;
+      const isHeavy = weight >= weightLeast && piece.total >= weightLeast;
+      const words = isHeavy ? '' : wordsOf(nodes, piece);
+      if (words === undefined) continue;
+      const print = isHeavy ? own : nameOf(`${own}: ${words}`);
       const place = { component, piece, parentPrint: prints[piece.parent] ?? -1 };
       // Markup that shows at several places may be written at one.
       const written = `${print} ${component.id} ${piece.span.start}`;

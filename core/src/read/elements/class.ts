@@ -3,9 +3,9 @@ import type { ClassFact, MemberFact, Reading } from '../../model/facts';
 import { propKey } from '../../model/member';
 import type { Span } from '../../model/span';
 import { addAction, addValue, type Body, excerpt, fillAction, newEffects, propValue } from '../script/body';
-import { readActionInto, readFunctionInto, readingsOf } from '../script/expressions';
+import { readActionInto, readFunctionInto } from '../script/expressions';
 import { givesNothing } from '../script/called';
-import { computedFrom, noteLate } from '../script/functions';
+import { computedFrom, fieldFrom, noteLate } from '../script/functions';
 import { makesCollection } from '../script/lists';
 import { innerScope, type Meaning, type Scope } from '../script/scope';
 import { bare, forEachChild, type FunctionNode, isFunction, keyName, resultOf, spanOf } from '../script/syntax';
@@ -244,7 +244,7 @@ export function readElementClass(body: Body, node: ClassNode, rules: ClassRules)
     if (first)
       body.queue.push(() => {
         const facts = body.values[value];
-        if (facts) facts.from = readingsOf(body, first, scope);
+        if (facts) facts.from = fieldFrom(body, first, scope);
       });
   }
 

@@ -20,6 +20,7 @@ import { type MemberKey, memberName, propKey } from '../../model/member';
 import { contains, type Span } from '../../model/span';
 import type { Writable } from '../../model/writable';
 import { formulaAfter } from './formula';
+import { positionMembers } from './position-members';
 import type { Meaning, Scope } from './scope';
 import type { FunctionNode } from './syntax';
 
@@ -103,6 +104,8 @@ export type Body = {
   root?: 'light' | 'open' | 'closed';
   /** What a handle on the component gives. */
   readonly exposes: Reading[];
+  /** Changes inside of what the component is given, wherever they stand. */
+  readonly givenChanged: ChangeFact[];
   /** Values that stand for members of a class that is extended; absent for none. */
   inherits?: Set<number>;
   /** Values of which users are told when they are set, with that of the event; absent where there are none. */
@@ -197,6 +200,7 @@ export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
     taken: new Map(),
     attached: [],
     exposes: [],
+    givenChanged: [],
   };
 }
 
@@ -365,6 +369,8 @@ export function finishBody(body: Body): BodyFacts {
       const formula = formulaAfter(body.module.text, value.span.end);
       if (formula !== '') value.formula = formula;
     }
+    const byPosition = positionMembers(value.formula ?? '');
+    if (byPosition.length > 0) value.positionMembers = byPosition;
     const demanded = body.demanded.get(index);
     const surely = value.kind === 'prop' ? surelyDemanded(body, index) : undefined;
     if (surely) value.demanded = surely;

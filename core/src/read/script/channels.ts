@@ -91,6 +91,7 @@ function placeOf(body: Body, base: t.Node, path: readonly string[], scope: Scope
   if (base.type === 'ThisExpression') return placeOfOwn(body, path);
   if (base.type !== 'Identifier') {
     if (path.at(-1) !== 'dispatchEvent' && path.at(-1) !== 'addEventListener') return undefined;
+    if (base.type === 'CallExpression' && /^(?:window\.)?matchMedia$/.test(dottedName(base.callee) ?? '')) return { on: 'window' };
     const [held] = body.own && path.length === 1 ? readingsOf(body, base, scope) : [];
     return { on: 'element', ...(held && body.values[held.value]?.kind === 'ref' ? { element: held.value } : {}) };
   }

@@ -312,13 +312,17 @@ export function constantText(body: Body, node: t.Node): string | undefined {
 function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, sink: Effects): void {
   if (body.dialect.assign?.(body, node, scope, sink)) return;
   const inner = newEffects();
-  readExpression(body, node.right, scope, 'same', inner);
+  const adds = !/^(?:\?\?|\|\||&&)?=$/.test(node.operator);
+  readExpression(body, node.right, scope, adds ? 'computed' : 'same', inner);
   mergeInto(sink, inner, 'computed');
   const before = sink.changes?.length ?? 0;
   for (const target of targetsOf(node.left)) noteWrite(body, target, scope, spanOf(node), inner.reads, sink);
   // A field of the instance that is given another list: how that grows.
   const order = node.left.type === 'MemberExpression' && node.left.object.type === 'ThisExpression' ? listOrder(node.right) : undefined;
-  if (order) for (const change of sink.changes?.slice(before) ?? []) (change as Writable<ChangeFact>).order = order;
+  for (const change of (sink.changes?.slice(before) ?? []) as Writable<ChangeFact>[]) {
+    if (order) change.order = order;
+    if (adds || sink.depth > 1) change.isLater = true;
+  }
 }
 
 /** What an assignment writes to: one name or member, or each that stands in a pattern. */
@@ -509,9 +513,22 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
     const isAsked = base.type === 'CallExpression' && more.length === 0 && only?.how === 'same' && only.path.length === 0;
     if (isAsked && path.length > 0 && !optional && body.values[only.value]?.kind === 'prop')
       noteDemanded(body, only.value, spanOf(node.callee));
+    // `inject(Route).snapshot.get(name)`: a method of a part of what the call gives.
+    const isOfPart = isAsked && path.length > 1 && !settles(path) && body.values[only.value]?.kind === 'context';
+    if (isOfPart) inner.reads.splice(0, 1, { ...only, path: path.slice(0, -1), how: 'computed' });
     mergeInto(sink, inner, 'same');
     readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
   }
+}
+
+/** `lines.get()`: the store, or what may be one, that a call gives the content of. */
+function storeGivenBy(body: Body, given: t.Node, scope: Scope): number | undefined {
+  const { base, path } =
+    given.type === 'CallExpression' && given.arguments.length === 0 ? memberChain(given.callee) : { base: given, path: [] };
+  if (base.type !== 'Identifier' || path.length !== 1 || path[0] !== 'get') return undefined;
+  const meaning = lookUp(scope, base.name);
+  if (meaning) return meaning.kind === 'value' && body.values[meaning.value]?.kind === 'store' ? meaning.value : undefined;
+  return body.module.imported.has(base.name) ? moduleValue(body, base.name, spanOf(base)) : undefined;
 }
 
 /** `row.tags.push(tag)` where `row` is another name for a part of what the body holds: a change of that. */
@@ -523,6 +540,8 @@ function noteListChange(body: Body, node: Call, called: Chain, scope: Scope, sin
   const isOther = chain.base !== called.base;
   const own = isOther && chain.base.type === 'ThisExpression' ? ownMeaning(body, list, declared) : undefined;
   const found = isOther && chain.base.type === 'Identifier' ? lookUp(declared, chain.base.name) : own?.meaning;
+  const taken = isOther && list.length === 0 ? storeGivenBy(body, chain.base, declared) : undefined;
+  if (taken !== undefined) (sink.changes ??= []).push({ value: taken, span: spanOf(node), how: 'in-place', from: [], path: ['()'] });
   if (!found) return;
   const { meaning, path } = unboxed(found, own ? own.path : list);
   const held = calledValue(body, meaning, path, spanOf(chain.base));
@@ -650,14 +669,16 @@ function readCalled(
     const from = readArgs(body, node.arguments, scope, given).flatMap((one) => one.readings);
     mergeInto(sink, given, 'same');
     const whole = [...called.path].slice(0, -1);
-    (sink.changes ??= []).push({
+    const change: ChangeFact = {
       value: called.value,
       span,
       how: 'in-place',
       from,
       ...(whole.length > 0 ? { path: whole } : {}),
       ...listOrderOf(method),
-    });
+    };
+    (sink.changes ??= []).push(change);
+    if (body.values[called.value]?.kind === 'prop') body.givenChanged.push(change);
     return;
   }
   const kind = called && body.values[called.value]?.kind;

@@ -75,6 +75,17 @@ export function noteSetUp(body: Body, statements: readonly t.Statement[], done: 
   fillAction(body, action, { ...done, reads, returns: undefined });
 }
 
+/** What a field of a class begins with; what that listens to or sends is done while the instance is made. */
+export function fieldFrom(body: Body, first: t.Node, scope: Scope): Reading[] {
+  const done = newEffects();
+  readExpression(body, first, scope, 'same', done);
+  if (done.hears || done.sends) {
+    const action = addAction(body, 'while it is set up', 'lifecycle', spanOf(first));
+    fillAction(body, action, { ...newEffects(), hears: done.hears, sends: done.sends });
+  }
+  return done.reads;
+}
+
 /** What a function must hold to do anything after it has returned. */
 const mayBeLate = /\bawait\b|\b(?:then|catch|finally|setTimeout|setInterval|requestAnimationFrame|requestIdleCallback|queueMicrotask)\s*\(/;
 

@@ -15,8 +15,10 @@ export const itemMethods = words('map flatMap filter find findIndex findLast som
 /** Methods that change their receiver. */
 export const inPlaceMethods = words('push pop shift unshift splice sort reverse fill');
 
-/** Methods that change a map or a set, or a store that is held like one. */
-export const collectionMethods = words('set add delete clear setKey');
+/** Methods that change a map, a set or a date, or a store that is held like one. */
+export const collectionMethods = words(
+  'set add delete clear setKey append setDate setMonth setFullYear setHours setMinutes setSeconds setMilliseconds setTime setUTCDate setUTCMonth setUTCFullYear setUTCHours setUTCMinutes setUTCSeconds',
+);
 
 /** Methods that change their receiver and give it back. */
 export const selfGivingMethods = words('sort reverse fill add set');
@@ -26,11 +28,11 @@ export const shufflingMethods = words('filter sort toSorted reverse toReversed s
 
 const reordering = words('filter sort toSorted reverse toReversed splice toSpliced');
 
-/** `new Map()`, `() => new Set(…)`: whether a state is made to hold one that changes by its own methods. */
+/** `new Map()`, `() => new Set(…)`, `new Date()`: whether a state is made to hold one that changes by its own methods. */
 export function makesCollection(given: t.Node | null | undefined): boolean {
   const node = given && bare(given);
   if (isFunction(node)) return makesCollection(resultOf(node));
-  return node?.type === 'NewExpression' && node.callee.type === 'Identifier' && /^(?:Map|Set)$/.test(node.callee.name);
+  return node?.type === 'NewExpression' && node.callee.type === 'Identifier' && /^(?:Map|Set|Date|URLSearchParams)$/.test(node.callee.name);
 }
 
 /** How the list that is set compares with the one before: `[...a, b]` grows at its end, `a.filter(…)` does not. */

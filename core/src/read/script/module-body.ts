@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { ModuleFacts, NameFact, Reading } from '../../model/facts';
+import type { ModuleFacts, NameFact, Reading, ValueFact } from '../../model/facts';
 import { addAction, addValue, type Body, type Dialect, finishBody, mergeReadings, type ModuleScope, newBody, newEffects } from './body';
 import { bindParams, readActionInto, readExpression, readFunctionInto, readingsOf, readStatement } from './expressions';
 import { plainMembersOf } from './lists';
@@ -10,10 +10,16 @@ import { bare, type FunctionNode, isFunction, keyName, patternNames, resultOf, s
 /** A name that a module declares, with what it is. */
 export type ModuleDeclaration = { readonly name: string; readonly node: t.Node; readonly nameSpan: { start: number; end: number } };
 
+const lasting =
+  /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\b(?:ref|reactive|shallowRef|shallowReactive)\s*[(<]|\baction\b|\bdispatch|\bemit|Storage\b|\.postMessage|\baxios\b|\bnanostores\b/;
+
 /** Tells whether the text of a module may hold something that lasts, or ask for something from outside. */
 export function mayLast(text: string): boolean {
-  return /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\b(?:ref|reactive|shallowRef|shallowReactive)\s*[(<]|\baction\b|\bdispatch|\bemit|Storage\b|\.postMessage|\baxios\b|\bnanostores\b/.test(
-    text,
+  if (lasting.test(text)) return true;
+  return [...text.matchAll(/^(?:export )?const (\w+)(?: *:[^=\n]+)? = [[{]/gm)].some(([, name]) =>
+    new RegExp(`\\b${name}(?:\\.\\w+|\\[[^\\]]+\\])*(?:\\s*(?:[-+*/]|\\?\\?|\\|\\|)?=[^=>]|\\.(?:push|unshift|splice)\\()`).test(
+      text.replace(new RegExp(`const ${name}\\b`), ''),
+    ),
   );
 }
 
@@ -58,9 +64,18 @@ function unexported(statement: t.Statement): t.Statement | undefined {
 /** Objects that nothing changes are constants. */
 function settleKinds(body: Body): void {
   const changed = new Set(body.actions.flatMap((action) => action.changes.map((change) => change.value)));
+  for (const [index, value] of body.values.entries()) if (value.isData && isNamedElsewhere(body, index, value)) delete value.isData;
   body.values.forEach((value, index) => {
     if (value.kind === 'state' && value.reducer === undefined && value.shape === undefined && !changed.has(index)) value.kind = 'derived';
   });
+}
+
+/** The module names a variable where it neither declares nor changes it: in a class, say, whose methods are not read here. */
+function isNamedElsewhere({ module, actions }: Body, index: number, { name, span }: ValueFact): boolean {
+  const known = [span, ...actions.flatMap(({ changes }) => changes.flatMap((one) => (one.value === index ? [one.span] : [])))];
+  return [...module.text.matchAll(new RegExp(`(?<![\\w$.])${name.replace(/\$/g, '\\$&')}(?![\\w$])`, 'g'))].some(
+    ({ index: at }) => !known.some(({ start, end }) => start <= at && at < end),
+  );
 }
 
 function lasts(facts: ModuleFacts): boolean {
@@ -130,6 +145,7 @@ function declareVariable(reader: Reader, declarator: t.VariableDeclarator, kind:
   const value = addValue(body, { name, kind: shape || instance || makes ? 'store' : holds ? 'state' : 'derived', span, from: [] });
   scope.names.set(name, { kind: 'value', value, path: [] });
   const facts = body.values[value];
+  if (facts?.kind === 'state' && isData(init)) facts.isData = true;
   if (!facts || !init) return;
   if (shape) {
     facts.shape = shape.shape;
@@ -153,6 +169,13 @@ function declareVariable(reader: Reader, declarator: t.VariableDeclarator, kind:
     if (init.type === 'NewExpression' && made?.origin) facts.origin = made.origin;
   }
 }
+
+/** What a variable begins with is data, and nothing that does something when it is written to. */
+const isData = (init: t.Node | undefined): boolean =>
+  init === undefined ||
+  /^(?:ArrayExpression|(?:Null|String|Numeric|Boolean)Literal)$/.test(init.type) ||
+  (init.type === 'ObjectExpression' && init.properties.every((one) => one.type === 'ObjectProperty' && !isFunction(bare(one.value)))) ||
+  (init.type === 'NewExpression' && init.callee.type === 'Identifier' && /^(?:Map|Set|WeakMap|WeakSet)$/.test(init.callee.name));
 
 /** `const { opened, closed } = slice.actions`. */
 function takeApart({ body, scope }: Reader, pattern: t.Node, init: t.Node): void {

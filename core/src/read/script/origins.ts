@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
 import type { OriginFact } from '../../model/facts';
 import { type Body, excerpt } from './body';
-import { bare, spanOf } from './syntax';
+import { bare, dottedName, spanOf } from './syntax';
 
 type Asked = { readonly kind: OriginFact['kind']; readonly what: string };
 
@@ -82,15 +82,17 @@ export function renewedBy(body: Body, call: t.CallExpression | t.OptionalCallExp
   return method !== undefined && renewing.test(method) && first ? askedFor(body, keyIn(bare(first))) : undefined;
 }
 
-function askedFor(body: Body, given: t.Node | undefined): string | undefined {
+/** What is asked for, as it is written: a text, or an expression whose text says it; undefined for all else. */
+export function askedFor(body: Body, given: t.Node | undefined): string | undefined {
   const node = given && bare(given);
   switch (node?.type) {
     case 'StringLiteral':
       return node.value;
-    case 'TemplateLiteral':
-    case 'ArrayExpression':
     case 'Identifier':
     case 'MemberExpression':
+      return body.module.texts.get(dottedName(node) ?? '') ?? excerpt(body.module, spanOf(node));
+    case 'TemplateLiteral':
+    case 'ArrayExpression':
       return excerpt(body.module, spanOf(node)).replace(/^`|`$/g, '');
     case 'BinaryExpression':
       return excerpt(body.module, spanOf(node));

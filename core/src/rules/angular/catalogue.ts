@@ -109,15 +109,21 @@ export const angularWords: Readonly<Partial<Record<RuleId, Partial<Pick<Entry, '
     message: ({ component, state, how, by }) =>
       how === 'handed'
         ? `${component} changes ${state} in place, which it hands to ${by}.`
-        : `${component} changes what the signal ${state} holds in place, and sets no other in its stead.`,
+        : how === 'unchecked'
+          ? `${component} writes ${state} in something that runs by itself, and is checked only on push.`
+          : `${component} changes what the signal ${state} holds in place, and sets no other in its stead.`,
     consequence: ({ state, how, by }) =>
       how === 'handed'
         ? `${by} is checked again only when it is given another ${state}: it goes on showing what it showed.`
-        : `A signal compares by identity: ${state} holds the same list or object as before, so nothing that reads it runs again.`,
+        : how === 'unchecked'
+          ? `Nothing tells the framework that the markup is another: the page shows what it showed until something else has the part checked.`
+          : `A signal compares by identity: ${state} holds the same list or object as before, so nothing that reads it runs again.`,
     fix: ({ state, how }) =>
       how === 'handed'
         ? `Make a new list or object with the change in it, and assign it to ${state}.`
-        : `Make a new list or object with the change in it, and set it: ${state}.update((before) => …).`,
+        : how === 'unchecked'
+          ? `Make ${state} a signal and set it, or call markForCheck after the change.`
+          : `Make a new list or object with the change in it, and set it: ${state}.update((before) => …).`,
   },
   'endless-render': {
     consequence: ({ state }) =>

@@ -58,6 +58,10 @@ export const elementWords: Readonly<Partial<Record<RuleId, ElementWords>>> = {
         `${target} has no ${prop} that is marked with api, so the value is lost.`,
       )(framework),
   },
+  'two-way-half': {
+    consequence: ({ prop }) => `live puts ${prop} back whenever the element renders: what people enter is lost.`,
+    fix: ({ target }) => `Let ${target} tell of its input and set the value, or give it without live.`,
+  },
   'prop-written': {
     consequence: ({ prop, what }, framework) =>
       what === 'whole'
@@ -69,15 +73,15 @@ export const elementWords: Readonly<Partial<Record<RuleId, ElementWords>>> = {
   'change-unseen': {
     consequence: ({ state, how, collection }) =>
       collection
-        ? `What a map or a set holds is not followed: the page shows what it held before.`
-        : how === 'plain'
+        ? `What a map, a set or a date holds is not followed: the page shows what it held before.`
+        : how === 'plain' || how === 'module'
           ? `Nothing follows ${state}: the page shows what it was until something else renders the element.`
           : `Only another value in place of ${state} is noticed: it is the same list or object, so nothing renders again.`,
     fix: ({ state, how, collection }, framework) =>
-      how === 'plain'
+      how === 'plain' || how === 'module'
         ? either(`Declare ${state} as a reactive property or as state.`, `Make ${state} a field of the class.`)(framework)
         : collection
-          ? `Make a new map or set with the change in it, and assign it.`
+          ? `Make a new one with the change in it, and assign it to ${state}.`
           : `Make a new list or object with the change in it, and assign it.`,
   },
   'endless-render': {

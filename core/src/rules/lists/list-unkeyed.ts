@@ -130,6 +130,14 @@ const isMadeAnew = (key: KeyFact): boolean =>
     key.text,
   );
 
+/** A key that is the position in the list, as it is or as a member that the items get from theirs. */
+function isPosition({ values }: ComponentFacts, { item, readings }: Repeat, key: KeyFact): boolean {
+  if (key.kind !== 'value') return key.kind === 'position';
+  const member = item !== undefined && key.text.startsWith(`${item}.`) ? key.text.slice(item.length + 1) : undefined;
+  const lists = readings.filter(({ how, path }) => how === 'item' && path.length === 0);
+  return member !== undefined && lists.some(({ value }) => values[value]?.positionMembers?.includes(member));
+}
+
 /** Repeated parts that nothing but their position tells apart, if anything. */
 const unkeyedParts = remembered((component: Component): readonly { readonly repeat: Repeat; readonly part: Part }[] =>
   repeatsIn(component.facts.template).flatMap((repeat) =>
@@ -137,14 +145,17 @@ const unkeyedParts = remembered((component: Component): readonly { readonly repe
       ? []
       : partsOf(repeat.children)
           .filter((part) => !part.spreads.some((spread) => spread.keys?.includes(propKey('key')) ?? traitsOf(component).keys === 'spread'))
-          .filter(({ key }) => key.kind === 'none' || isMadeAnew(key) || (key.kind === 'position' && repeat.order !== 'constant'))
+          .filter((part) => {
+            const { key } = part;
+            return key.kind === 'none' || isMadeAnew(key) || (isPosition(component.facts, repeat, key) && repeat.order !== 'constant');
+          })
           .map((part) => ({ repeat, part })),
   ),
 );
 
 function problemOf(model: Model, component: Component, repeat: Repeat, part: Part): string | undefined {
   if (isMadeAnew(part.key)) return 'with another key each time';
-  const isByPosition = part.key.kind === 'position' || traitsOf(component).keys === 'position';
+  const isByPosition = isPosition(component.facts, repeat, part.key) || traitsOf(component).keys === 'position';
   if (!isByPosition) return 'without a key';
   if (!isReordered(model, component, repeat) || !remembers(model, part, new Set())) return undefined;
   return part.key.kind === 'none' ? 'without a key' : 'with its position as key';
@@ -170,12 +181,20 @@ export const listUnkeyed: Rule = {
               part: nameOf(part),
               how,
               anew: isMadeAnew(part.key) ? 'yes' : '',
-              position: part.key.kind === 'position' || traitsOf(component).keys === 'position' ? 'position' : '',
+              position: isPosition(component.facts, repeat, part.key) || traitsOf(component).keys === 'position' ? 'position' : '',
             },
             evidence: [
               { at, text: `${nameOf(part)} stands for one item of ${repeat.over}.` },
-              ...(part.key.kind === 'position'
-                ? [{ at: locate(component.file, part.key.span), text: 'Its key is its position in the list.' }]
+              ...(part.key.kind !== 'none' && isPosition(component.facts, repeat, part.key)
+                ? [
+                    {
+                      at: locate(component.file, part.key.span),
+                      text:
+                        part.key.kind === 'position'
+                          ? 'Its key is its position in the list.'
+                          : `${part.key.text} is made from the position in the list.`,
+                    },
+                  ]
                 : []),
             ],
             ...withEdits(keyEdit(component, repeat, part)),

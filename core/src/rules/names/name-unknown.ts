@@ -1,13 +1,14 @@
-import { nearest } from '../../contract';
+import { isGiven, nearest } from '../../contract';
 import type { Binding, GivenCall, NameFact } from '../../model/facts';
 import { causeOfName } from '../precedence';
 import type { Component, Model } from '../../model/model';
 import { contains, locate, type Location, type Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 
-import type { MemberKey } from '../../model/member';
+import { type MemberKey, propKey } from '../../model/member';
 import { bindingKey } from '../../model/given';
 import type { Check, Found, Rule } from '../rule';
+import { allUses } from '../shared/all-uses';
 import { lostLookUps } from './look-ups';
 
 /** Between the name of a listener and what is written for it stand at most these: `)="`, and behind it `"`, `}`. */
@@ -50,9 +51,16 @@ function mixedIn(model: Model, { facts, file }: Pick<Component, 'facts' | 'file'
   return names;
 }
 
+/** Some use gives a component what it has not by itself, or may: not all uses are known. */
+function isGivenSomewhere(check: Check, component: Component, name: string): boolean {
+  const uses = allUses(check, component);
+  return !uses || uses.some((known) => isGiven(known, propKey(name)));
+}
+
 function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
   return {
-    inProject: ({ model }) => {
+    inProject: (check) => {
+      const { model } = check;
       const asked = [...model.components.values()].filter((one) => one.fileRole === 'source' && one.facts.undeclared);
       if (asked.length === 0) return [];
       const everywhere = new Set([...model.files.values()].flatMap(({ globalNames = [] }) => globalNames));
@@ -60,38 +68,41 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
         const { facts } = component;
         const own = [...new Set(facts.values.map((value) => value.name))];
         const mixed = mixedIn(model, component);
-        return (facts.undeclared ?? []).flatMap(({ name, span, ofMember, ofCall, ofSelf, hidden }): Found[] => {
-          if (mixed === undefined || mixed.has(name) || everywhere.has(name)) return [];
-          const listener = ofMember ? undefined : listenerAt(component, { span, ...(ofCall ? { ofCall } : {}) });
-          if ((listener === undefined) !== (rule === 'name-unknown')) return [];
-          const at = locate(component.file, span);
-          const near = hidden === 'module' ? undefined : nearest(name, own);
-          const meant = facts.values.find((value) => value.name === near);
-          return [
-            {
-              rule,
-              component: component.id,
-              subject: name,
-              causes: [causeOfName({ file: component.file, end: span.end })],
-              at,
-              words: {
-                component: component.name,
-                name,
-                near: near ?? '',
-                listener: listener ?? '',
-                silent: ofSelf ? 'yes' : '',
-                throws: ofMember ? 'reading from it' : ofCall ? 'calling it' : '',
-                hidden: hidden ?? '',
+        return (facts.undeclared ?? []).flatMap(
+          ({ name, span, ofMember, ofCall, ofSelf, mayBeGiven, listener: added, hidden }): Found[] => {
+            if (mayBeGiven && (rule === 'name-unknown' || isGivenSomewhere(check, component, name))) return [];
+            if (mixed === undefined || mixed.has(name) || everywhere.has(name)) return [];
+            const listener = ofMember ? undefined : (added ?? listenerAt(component, { span, ...(ofCall ? { ofCall } : {}) }));
+            if ((listener === undefined) !== (rule === 'name-unknown')) return [];
+            const at = locate(component.file, span);
+            const near = hidden === 'module' ? undefined : nearest(name, own);
+            const meant = facts.values.find((value) => value.name === near);
+            return [
+              {
+                rule,
+                component: component.id,
+                subject: name,
+                causes: [causeOfName({ file: component.file, end: span.end })],
+                at,
+                words: {
+                  component: component.name,
+                  name,
+                  near: near ?? '',
+                  listener: listener ?? '',
+                  silent: ofSelf ? 'yes' : '',
+                  throws: ofMember ? 'reading from it' : ofCall ? 'calling it' : '',
+                  hidden: hidden ?? '',
+                },
+                evidence: [
+                  { at, text: listener === undefined ? `The markup reads ${name}.` : `${listener} is given ${name}.` },
+                  ...(meant ? [{ at: locate(component.file, meant.span), text: `${meant.name} is declared here.` }] : []),
+                ],
+                ...(near === undefined ? {} : { edits: [{ ...at, was: name, text: near }] }),
+                touches: component.id,
               },
-              evidence: [
-                { at, text: listener === undefined ? `The markup reads ${name}.` : `${listener} is given ${name}.` },
-                ...(meant ? [{ at: locate(component.file, meant.span), text: `${meant.name} is declared here.` }] : []),
-              ],
-              ...(near === undefined ? {} : { edits: [{ ...at, was: name, text: near }] }),
-              touches: component.id,
-            },
-          ];
-        });
+            ];
+          },
+        );
       });
     },
   };

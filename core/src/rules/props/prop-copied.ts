@@ -1,13 +1,11 @@
-import { indexOf } from '../../flow/graph/index-of';
 import type { MemberKey } from '../../model/member';
-import { bindingFor, memberKeyOf } from '../../model/given';
+import { memberKeyOf } from '../../model/given';
 import type { ChangeFact, ComponentFacts, Reading, ValueFact } from '../../model/facts';
-import type { ComponentId } from '../../model/ids';
-import type { Component, Model, Use } from '../../model/model';
+import type { Component } from '../../model/model';
 import { traitsOf } from '../../frameworks/registry';
 import { locate, type Span } from '../../model/span';
-import { walkTemplate } from '../../model/walk';
 import { remembered } from '../../model/remembered';
+import { changingUses } from '../shared/changing';
 import type { Found, Rule } from '../rule';
 
 /** How a value is taken over as it is: itself, a part of it, or all of its members. */
@@ -17,7 +15,7 @@ const asItIs: ReadonlySet<Reading['how']> = new Set(['same', 'part', 'spread']);
 function begunBy({ facts, ...component }: Component, state: number): ChangeFact | undefined {
   const starts = traitsOf(component).startOfLife;
   const [only, ...more] = facts.actions.flatMap((action) =>
-    starts?.test(action.name) ? action.changes.filter((one) => one.value === state) : [],
+    starts?.test(action.name) ? action.changes.filter((one) => one.value === state && !one.isLater) : [],
   );
   return more.length === 0 ? only : undefined;
 }
@@ -41,44 +39,6 @@ function isSynced(facts: ComponentFacts, state: number, prop: number, begun: Cha
       ) ||
       (action.changes.some((change) => change.value === state) && (action.follows ?? []).some((reading) => reading.value === prop)),
   );
-}
-
-/** Uses that give the prop something that changes while the part stays. */
-function changingUses(model: Model, id: ComponentId, prop: MemberKey, depth = 0): Use[] {
-  return (model.usesOf.get(id) ?? []).filter((use) => {
-    const binding = bindingFor(use.node, prop);
-    const owner = model.components.get(use.owner);
-    if (!binding || owner?.fileRole !== 'source' || use.node.key.kind === 'value' || comesAndGoes(owner, use)) return false;
-    return binding.readings.some((reading) => isChanging(model, owner, reading.value, depth));
-  });
-}
-
-const furthest = 4;
-
-/** Whether a value of a component becomes another while the component stays: a state that is changed, or what is computed or given from one. */
-function isChanging(model: Model, component: Component, at: number, depth: number): boolean {
-  const { id, facts } = component;
-  const value = facts.values[at];
-  if (!value || depth > furthest) return false;
-  if (value.kind === 'state') return isChanged(facts, at);
-  if (value.kind === 'derived') return value.from.some((reading) => isChanging(model, component, reading.value, depth + 1));
-  return value.kind === 'prop' && changingUses(model, id, memberKeyOf(value), depth + 1).length > 0;
-}
-
-const isChanged = (facts: ComponentFacts, state: number): boolean =>
-  facts.actions.some(({ changes }) => changes.some(({ value }) => value === state)) ||
-  (indexOf(facts).sinks.get(state) ?? []).some((sink) => sink.to === 'attribute' && sink.binding.direction === 'two-way');
-
-/** It stands on a condition, or within something that is made anew: it begins again each time that it comes. */
-function comesAndGoes(owner: Component, use: Use): boolean {
-  let found = false;
-  walkTemplate(owner.facts.template, (node) => {
-    if (node.kind !== 'branch' && !(node.kind === 'element' && node.key.kind === 'value')) return;
-    walkTemplate(node.children, (inner) => {
-      if (inner === use.node) found = true;
-    });
-  });
-  return found;
 }
 
 /** A value is one or the other: the prop wherever it is given, else the state. */

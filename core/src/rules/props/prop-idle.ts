@@ -6,7 +6,7 @@ import { adapterOf, traitsOf } from '../../frameworks/registry';
 import type { Component, ContractMember } from '../../model/model';
 import { locate } from '../../model/span';
 import { indexOf } from '../../flow/graph/index-of';
-import { allUses, ownComponents, ownersOf } from '../shared/all-uses';
+import { allUses, isOnlyAsked, ownComponents, ownersOf } from '../shared/all-uses';
 import { remembered } from '../../model/remembered';
 import { listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
@@ -29,7 +29,13 @@ const idleProps = remembered((component: Component): readonly ContractMember[] =
   const hasRest = facts.values.some((one) => one.kind === 'rest') || facts.openness !== 'closed';
   return [...contract.members.values()].filter((prop) => {
     // In the older way of Svelte each prop may be bound both ways.
-    if (isOfOtherRule(prop, facts.followsAssignment ?? false) || prop.mixed || prop.declared.file !== component.file) return false;
+    if (
+      isOfOtherRule(prop, facts.followsAssignment ?? false) ||
+      prop.mixed ||
+      isOnlyAsked(component, prop.name) ||
+      prop.declared.file !== component.file
+    )
+      return false;
     const at = index.props.get(prop.key);
     // What is not taken by its name may be among the rest.
     if (at === undefined)

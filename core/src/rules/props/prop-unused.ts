@@ -6,7 +6,7 @@ import type { Component, ContractMember } from '../../model/model';
 import { locate } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 import { isOfText } from '../shared/kinds';
-import { allUses, ownComponents, rememberedByUses } from '../shared/all-uses';
+import { allUses, isOnlyAsked, ownComponents, rememberedByUses } from '../shared/all-uses';
 
 import { indexOf } from '../../flow/graph/index-of';
 
@@ -49,7 +49,7 @@ const unusedIn = rememberedByUses((component, uses): readonly Found[] => {
   return [...contract.members.values()].flatMap((prop): Found[] => {
     // In the older way of Svelte each prop may be bound both ways.
     const isValue = prop.kind === 'value' || (prop.kind === 'two-way' && component.facts.followsAssignment);
-    if (!isValue || prop.mixed || isAddress(prop) || !isRead(component, prop)) return [];
+    if (!isValue || isOnlyAsked(component, prop.name) || prop.mixed || isAddress(prop) || !isRead(component, prop)) return [];
     const isNever = uses.every((known) => !isGiven(known, prop.key));
     if (isNever && !isOptional(component, prop)) return [];
     const constant = isNever ? '' : uses.length > 1 ? sameConstant(uses, prop.key) : undefined;

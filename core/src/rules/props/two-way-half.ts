@@ -49,7 +49,10 @@ export const twoWayHalf: Rule = {
       ];
     });
   },
-  inComponent: (component) => (traitsOf(component).controlledFields ? stuckFields(component) : []),
+  inComponent: (component) => {
+    const { controlledFields, areElements } = traitsOf(component);
+    return controlledFields ? stuckFields(component, stuckBinding) : areElements ? stuckFields(component, liveBinding) : [];
+  },
 };
 
 /** What a component lacks of a two-way binding, in words; undefined where it has both halves. */
@@ -121,10 +124,10 @@ function changeEdit({ facts, file, framework }: Component, node: Element, bindin
 }
 
 /** Fields that show a value and let nobody change it. */
-function stuckFields(component: Component): Found[] {
+function stuckFields(component: Component, stuckIn: (node: Element) => Binding | undefined): Found[] {
   const found: Found[] = [];
   walkTemplate(component.facts.template, (node) => {
-    const binding = node.kind === 'element' ? stuckBinding(node) : undefined;
+    const binding = node.kind === 'element' ? stuckIn(node) : undefined;
     if (node.kind !== 'element' || !binding) return;
     const at = locate(component.file, binding.nameSpan);
     found.push({
@@ -139,6 +142,14 @@ function stuckFields(component: Component): Found[] {
     });
   });
   return found;
+}
+
+/** A value that is held against what the field shows each time that the element renders. */
+function liveBinding(node: Element): Binding | undefined {
+  const isHeard = node.bindings.some(({ to }) => to.kind === 'listener' && /^(?:input|change|keyup|keydown|blur)$/.test(to.name));
+  const isLocked = node.bindings.some(({ to }) => /^(?:readonly|disabled)$/i.test(to.name) || to.kind === 'directive');
+  if (!/^(input|textarea|select)$/.test(node.tag) || node.spreads.length > 0 || isHeard || isLocked) return undefined;
+  return node.bindings.find(({ modifiers, readings }) => modifiers?.includes('live') && readings.length > 0);
 }
 
 function stuckBinding(node: Element): Binding | undefined {

@@ -14,7 +14,10 @@ const flagsLeast = 3;
 /** Of two uses nobody can say which forms are meant. */
 const usesLeast = 3;
 
-/** Props that switch a piece of markup, as what they are or as what they are not, and are read for nothing else. */
+/**
+ * Props that switch a piece of markup, as what they are or as what they are not, and are read for nothing else. Where
+ * nothing says of what kind they are, the uses do.
+ */
 const flagsOf = remembered(({ facts, contract }: Component): readonly MemberKey[] => {
   const index = indexOf(facts);
   return [...contract.members.values()].flatMap((prop) => {
@@ -22,7 +25,7 @@ const flagsOf = remembered(({ facts, contract }: Component): readonly MemberKey[
     const sinks = at === undefined ? [] : (index.sinks.get(at) ?? []);
     const isFlag = prop.kinds
       ? [...prop.kinds].every((kind) => kind === 'flag' || kind === 'nothing')
-      : /^(?:true|false)$/.test(prop.fallback ?? '');
+      : /^(?:true|false|)$/.test(prop.fallback ?? '');
     const switches = sinks.length > 0 && sinks.every((sink) => sink.to === 'decides' && sink.node.kind === 'branch');
     return isFlag && switches ? [prop.key] : [];
   });
@@ -32,15 +35,25 @@ const flagsOf = remembered(({ facts, contract }: Component): readonly MemberKey[
 function given({ use, target }: KnownUse, flag: MemberKey): boolean | undefined {
   const binding = bindingFor(use.node, flag);
   if (!binding) return target.contract.members.get(flag)?.fallback === 'true';
-  if (binding.readings.length > 0) return undefined;
-  return binding.constant === undefined || binding.constant === '' || binding.constant === 'true';
+  if (binding.readings.length > 0 || !/^(?:true|false|"")?$/.test(binding.constant ?? '')) return undefined;
+  return binding.constant === undefined || /^(?:true|""|)$/.test(binding.constant);
 }
+
+/** It is known to be a flag by its kind or its default, or some use gives it as one. */
+const isOneSomewhere = ({ contract }: Component, uses: readonly KnownUse[], flag: MemberKey): boolean => {
+  const prop = contract.members.get(flag);
+  return (
+    prop?.kinds !== undefined ||
+    prop?.fallback !== undefined ||
+    uses.some((known) => bindingFor(known.use.node, flag) && given(known, flag))
+  );
+};
 
 function manyIn(check: Check, component: Component): Found[] {
   const flags = flagsOf(component);
   if (flags.length < flagsLeast) return [];
   const uses = allUses(check, component);
-  if (!uses || uses.length < usesLeast) return [];
+  if (!uses || uses.length < usesLeast || !flags.every((flag) => isOneSomewhere(component, uses, flag))) return [];
   const forms = new Map<string, KnownUse[]>();
   for (const known of uses) {
     const values = flags.map((flag) => given(known, flag));

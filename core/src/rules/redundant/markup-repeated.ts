@@ -59,7 +59,8 @@ const linesOf = (pieces: number): number => Math.round(pieces * 1.4);
 /** The same stretch of markup stands in several places. */
 export const markupRepeated: Rule = {
   inProject: ({ model, overlap }) => {
-    // Twins say more: all that is in them repeats.
+    // Twins say more: all that is in them repeats. Of pages nobody makes one.
+    const pages = new Set(model.pages.map(({ file, name }) => `${file} ${name}`));
     const twin = new Map(overlap.twins.flatMap(({ members }, at) => members.map((id) => [id, at] as const)));
     return overlap.repeats.flatMap((repeated): Found[] => {
       const { places } = repeated;
@@ -67,7 +68,11 @@ export const markupRepeated: Rule = {
       const owner = first && model.components.get(first.component);
       if (!first || !owner) return [];
       const clusters = new Set(places.map((place) => twin.get(place.component) ?? -1));
-      if (clusters.size === 1 && !clusters.has(-1)) return [];
+      const areOfPages = places.every(({ component }) => {
+        const one = model.components.get(component);
+        return one !== undefined && pages.has(`${one.file} ${one.name}`);
+      });
+      if (clusters.size === 1 && !clusters.has(-1) && !areOfPages) return [];
       const lines = linesOf(writtenIn(piecesOf(model, owner).nodes, first.piece).length);
       const names = [...new Set(others.map((place) => model.components.get(place.component)?.name ?? ''))];
       const isOwn = names.length === 1 && names[0] === owner.name;

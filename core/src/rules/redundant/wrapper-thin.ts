@@ -46,11 +46,7 @@ const onlyRaises = ({ raises, changes, sends, hears, invokes, calls }: ActionFac
 const handsOnTo = remembered((component: Component): TemplateUse | undefined => {
   const { facts } = component;
   if (facts.form === 'class' || !facts.actions.every(onlyRaises) || facts.wrappedBy.length > 0 || facts.memo) return undefined;
-  if (
-    facts.values.some((value) => (!given.has(value.kind) && value.of === undefined) || value.from.length > 0) ||
-    (!facts.element && facts.members.some((prop) => prop.fallback !== undefined))
-  )
-    return undefined;
+  if (facts.values.some((value) => (!given.has(value.kind) && value.of === undefined) || value.from.length > 0)) return undefined;
   const node = onlyUse(facts.template);
   if (!node || !isOwnContent(node.children, defaultSlot)) return undefined;
   const isHanded = (binding: Binding): boolean => {

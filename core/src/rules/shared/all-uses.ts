@@ -10,6 +10,10 @@ export function ownComponents(model: Model): Component[] {
   return [...model.components.values()].filter((one) => one.role === 'component' && one.fileRole === 'source' && !one.isPublic);
 }
 
+/** A component asks itself for a member that it does not declare: perhaps by mistake, and no choice that it offers. */
+export const isOnlyAsked = ({ facts }: Component, member: string): boolean =>
+  facts.undeclared?.some(({ name, mayBeGiven }) => mayBeGiven && name === member) ?? false;
+
 const keptValues = new WeakMap<Model, ReadonlySet<string>>();
 
 /** Names of the module, as components have them, that a body holds as values. */

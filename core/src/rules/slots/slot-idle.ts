@@ -12,15 +12,15 @@ import { allUses, ownComponents } from '../shared/all-uses';
 import { counted } from '../shared/sentences';
 import type { Check, Found, Rule } from '../rule';
 
-/** A name that is put together while running may be any slot. */
-const isDynamic = (key: MemberKey): boolean => /[[\]{}$*]/.test(key);
+/** A name that is put together while running may be any slot; where slots are chosen by selectors, none is. */
+const isDynamic = (component: Component, key: MemberKey): boolean => !traitsOf(component).selectors && /[[\]{}$*]/.test(key);
 
-function fills({ use }: KnownUse, slot: MemberKey): boolean {
+function fills({ use, target }: KnownUse, slot: MemberKey): boolean {
   const { node } = use;
   if (slot === defaultSlot && (node.content !== 'none' || node.children.length > 0)) return true;
   return node.bindings.some((binding) => {
     const key = bindingKey(binding);
-    return key !== undefined && (key === slot || isDynamic(key) || binding.to.name === memberName(slot));
+    return key !== undefined && (key === slot || isDynamic(target, key) || binding.to.name === memberName(slot));
   });
 }
 
@@ -52,7 +52,7 @@ function isSlot(component: Component, { key }: SlotFact): boolean {
 
 function idleIn(check: Check, component: Component): Found[] {
   const { facts } = component;
-  const slots = facts.slots.filter((slot) => !slot.fallback && !isDynamic(slot.key) && isSlot(component, slot));
+  const slots = facts.slots.filter((slot) => !slot.fallback && !isDynamic(component, slot.key) && isSlot(component, slot));
   if (slots.length === 0 || facts.clones || facts.openness === 'open') return [];
   const uses = allUses(check, component);
   if (!uses) return [];

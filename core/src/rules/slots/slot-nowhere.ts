@@ -20,7 +20,7 @@ function lostContents(known: KnownUse): Lost[] {
   const lost: Lost[] = [];
   const isFile = facts.form === 'file' || facts.form === 'element';
   // A slot whose name is known only while running may be any of them.
-  if (isFile && facts.slots.some((slot) => /[[\]{}$*]/.test(slot.key))) return [];
+  if (isFile && !traitsOf(target).selectors && facts.slots.some((slot) => /[[\]{}$*]/.test(slot.key))) return [];
   // What stands between the tags of an element without a shadow tree is there as it is.
   if (facts.element?.keepsContent && facts.element.root === 'light') return [];
   const takesContent = contract.members.has(defaultSlot) || (isFile && facts.slots.some((slot) => slot.key === defaultSlot));
@@ -29,7 +29,10 @@ function lostContents(known: KnownUse): Lost[] {
   const isLeft =
     declared?.taken === false && !isFile && contract.openness === 'closed' && facts.openness === 'closed' && facts.form === 'function';
   // What is only handed on, where a page gives nothing, is nothing.
-  const isHandedOn = traitsOf(target).madeOnce && node.children.every((one) => one.kind === 'outlet' && !one.fallback && !one.fallbackText);
+  const isHandedOn =
+    traitsOf(target).madeOnce &&
+    node.content !== 'text' &&
+    node.children.every((one) => one.kind === 'outlet' && !one.fallback && !one.fallbackText);
   if (node.content !== 'none' && !isHandedOn && (isLeft || !takesContent) && (isFile || contract.openness === 'closed'))
     lost.push({ slot: defaultSlot, span: node.children[0]?.span ?? node.nameSpan });
   for (const binding of node.bindings) {

@@ -10,59 +10,69 @@ export const stateCatalogue = {
     message: ({ component, state, how }) =>
       how === 'plain'
         ? `${component} shows ${state}, a plain variable, and writes it later.`
-        : how === 'replaced'
-          ? `${component} puts another object in the place of ${state}, which it shows.`
-          : how === 'ref'
-            ? `${component} shows what the ref ${state} holds, and writes it later.`
-            : how === 'apart'
-              ? `${component} takes ${state} out once, and shows what it was then.`
-              : how === 'reducer'
-                ? `${component} holds ${state}, which its reducer changes in place and gives back as it was.`
-                : `${component} changes ${state} in place, and sets no other in its stead.`,
+        : how === 'content'
+          ? `What the store ${state} holds is changed in place, and nothing else is put into it.`
+          : how === 'module'
+            ? `${component} shows ${state}, a variable of the module, and writes it later.`
+            : how === 'replaced'
+              ? `${component} puts another object in the place of ${state}, which it shows.`
+              : how === 'ref'
+                ? `${component} shows what the ref ${state} holds, and writes it later.`
+                : how === 'apart'
+                  ? `${component} takes ${state} out once, and shows what it was then.`
+                  : how === 'reducer'
+                    ? `${component} holds ${state}, which its reducer changes in place and gives back as it was.`
+                    : `${component} changes ${state} in place, and sets no other in its stead.`,
     consequence: ({ state, how, along, shallow, collection, alias }, framework) =>
       along
         ? `Nothing follows the change itself: ${state} shows only because ${along} is set along with it, and not any more where that stays as it is.`
-        : how === 'replaced'
-          ? `The page follows the object that ${state} is at first, and not the name: it goes on showing that one.`
-          : how === 'ref'
-            ? `Nothing renders when a ref is written: the page shows what it held before until something else renders the part.`
-            : collection
-              ? `What a map or a set holds is not followed here: the page shows what it held before.`
-              : how === 'plain'
-                ? framework === 'react'
-                  ? `Nothing renders when ${state} is written, and each rendering begins with a new ${state}: what was written is lost.`
-                  : `Nothing follows ${state}: the page shows its first value until something else renders the part.`
-                : how === 'apart'
-                  ? `${state} is a copy from when the component was set up; the change does not reach the page.`
-                  : shallow
-                    ? `Only another value in place of ${state} is noticed: nothing follows what is inside.`
-                    : framework === 'svelte'
-                      ? alias
-                        ? `Svelte follows assignments by name here: one to another name for what ${state} holds is none, so nothing renders again.`
-                        : `Svelte follows assignments here: a method that changes ${state} inside is none, so nothing renders again.`
-                      : `React compares ${state} by identity: it is the same list or object, so nothing renders again.`,
+        : how === 'content'
+          ? `${state} holds the same list or object as before, so nobody who follows it is told.`
+          : how === 'replaced'
+            ? `The page follows the object that ${state} is at first, and not the name: it goes on showing that one.`
+            : how === 'ref'
+              ? `Nothing renders when a ref is written: the page shows what it held before until something else renders the part.`
+              : how === 'module'
+                ? `Nothing renders when a variable of the module is written: the page shows what it was until something else renders the part.`
+                : collection
+                  ? `What a map, a set or a date holds is not followed here: the page shows what it held before.`
+                  : how === 'plain'
+                    ? framework === 'react'
+                      ? `Nothing renders when ${state} is written, and each rendering begins with a new ${state}: what was written is lost.`
+                      : `Nothing follows ${state}: the page shows its first value until something else renders the part.`
+                    : how === 'apart'
+                      ? `${state} is a copy from when the component was set up; the change does not reach the page.`
+                      : shallow
+                        ? `Only another value in place of ${state} is noticed: nothing follows what is inside.`
+                        : framework === 'svelte'
+                          ? alias
+                            ? `Svelte follows assignments by name here: one to another name for what ${state} holds is none, so nothing renders again.`
+                            : `Svelte follows assignments here: a method that changes ${state} inside is none, so nothing renders again.`
+                          : `React compares ${state} by identity: it is the same list or object, so nothing renders again.`,
     fix: ({ state = '', how, shallow, collection, setter, from }, framework) =>
       collection
-        ? `Use SvelteMap or SvelteSet of svelte/reactivity, which are followed.`
-        : how === 'replaced'
-          ? `Change the members of ${state}, or hold it with ref and set ${state}.value.`
-          : how === 'ref'
-            ? `Make it state: hold it with useState, and set it.`
-            : how === 'plain'
-              ? framework === 'vue'
-                ? `Make it reactive: const ${state} = ref(…), and write ${state}.value.`
-                : framework === 'react'
-                  ? `Make it state: hold it with useState, and set it.`
-                  : `Make it state: let ${state} = $state(…).`
-              : how === 'apart'
-                ? from === 'getter'
-                  ? `Read ${state} where it is held, so that its getter is asked each time.`
-                  : `Take it out with toRefs, of a store with storeToRefs, or read it where it is held.`
-                : how === 'reducer'
-                  ? `Give back a new list or object from the reducer.`
-                  : shallow || framework === 'svelte'
-                    ? `Make a new list or object with the change in it, and assign it.`
-                    : `Make a new list or object with the change in it, and set it${setter ? ` with ${setter}` : ''}.`,
+        ? `Use SvelteMap, SvelteSet or SvelteDate of svelte/reactivity, which are followed.`
+        : how === 'content'
+          ? `Make a new list or object with the change in it, and set it.`
+          : how === 'replaced'
+            ? `Change the members of ${state}, or hold it with ref and set ${state}.value.`
+            : how === 'ref' || how === 'module'
+              ? `Make it state: hold it with useState, and set it.`
+              : how === 'plain'
+                ? framework === 'vue'
+                  ? `Make it reactive: const ${state} = ref(…), and write ${state}.value.`
+                  : framework === 'react'
+                    ? `Make it state: hold it with useState, and set it.`
+                    : `Make it state: let ${state} = $state(…).`
+                : how === 'apart'
+                  ? from === 'getter'
+                    ? `Read ${state} where it is held, so that its getter is asked each time.`
+                    : `Take it out with toRefs, of a store with storeToRefs, or read it where it is held.`
+                  : how === 'reducer'
+                    ? `Give back a new list or object from the reducer.`
+                    : shallow || framework === 'svelte'
+                      ? `Make a new list or object with the change in it, and assign it.`
+                      : `Make a new list or object with the change in it, and set it${setter ? ` with ${setter}` : ''}.`,
     help: {
       what: 'State is changed in a way that the framework does not follow: inside a list or object that must be set anew, in a plain variable, or in a reactive object of which a member was taken out once.',
       why: 'The data is right and the page is old. It looks as if the click did nothing, until something else renders the part.',

@@ -3,17 +3,18 @@ import { traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { indexOf } from '../../flow/graph/index-of';
 import { changerNamed } from '../../model/lookup';
-import { locate, type Location, type Span } from '../../model/span';
+import { contains, type FilePath, locate, type Location, type Span } from '../../model/span';
 import type { Found, Rule } from '../rule';
 import { walkTemplate } from '../../model/walk';
 import { shownAtAll, shownIn } from './shown';
+import { asksFor } from './stores';
 
 /** What was not noticed: which value, where it changes, and where it should show. */
 type Unseen = {
   readonly name: string;
   readonly change: Span;
   readonly declared: Span;
-  readonly how: 'in-place' | 'reducer' | 'plain' | 'ref' | 'apart' | 'replaced' | 'handed';
+  readonly how: 'in-place' | 'reducer' | 'plain' | 'module' | 'ref' | 'apart' | 'replaced' | 'handed' | 'content' | 'unchecked';
   /** The part that does not render again. */
   readonly by?: string;
   /** Only its place is followed, and nothing inside. */
@@ -49,7 +50,7 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
       if (value?.kind !== 'state' && !isOfStore) return [];
       if (value.shape !== undefined || (isFollowed && !isOfStore && !value.shallow && !value.collection)) return [];
       // A map or a set that no markup shows may be kept for its own sake.
-      if (value.collection && !shownIn(facts).has(String(change.value))) return [];
+      if (value.collection && !shownAtAll(facts).has(change.value)) return [];
       if (setsOtherwise(facts, action, change.value) || isKeptAside(facts, change.value)) return [];
       // A map that no declaration makes reactive is kept for its own sake, too.
       if (facts.element && ((value.plain && value.collection) || !showsInside(facts, change))) return [];
@@ -184,6 +185,49 @@ function plainWritten(component: Component): Unseen[] {
   });
 }
 
+/** Variables of the module that show and are written on what people do, where nothing else makes the component render. */
+function ofModuleWritten(component: Component): Unseen[] {
+  const { facts } = component;
+  const { areElements, rerender } = traitsOf(component);
+  if (!areElements && rerender !== 'component') return [];
+  return facts.values.flatMap(({ kind, name, span }, index): Unseen[] => {
+    if (kind !== 'module' || !shownAtAll(facts).has(index)) return [];
+    const change = facts.actions
+      .filter((action, at) => action.kind === 'handler' && runsLater(facts, at) && !mayRender(facts, action, index))
+      .flatMap((action) => action.changes)
+      .find((one) => one.value === index && one.how === 'assign');
+    return change ? [{ name, change: change.span, declared: span, how: 'module' }] : [];
+  });
+}
+
+/**
+ * Fields of a part that is checked only when it is given something, or something happens in its markup: those that a timer,
+ * a promise or what it subscribed to writes by itself.
+ */
+function behindCheck(component: Component): Unseen[] {
+  const { facts } = component;
+  if (!facts.memo || facts.checksByHand || !traitsOf(component).followsBoxes) return [];
+  const shown = shownAtAll(facts);
+  const own = new Set(
+    facts.actions.flatMap(({ hears }) => hears.flatMap(({ channel, action }) => (channel.on === 'element' ? [] : (action ?? [])))),
+  );
+  return facts.values.flatMap(({ kind, name, span, observable }, index): Unseen[] => {
+    if (kind !== 'state' || observable || !shown.has(index)) return [];
+    const change = facts.actions
+      .flatMap(({ changes, late = [] }, at) => changes.filter((one) => own.has(at) || late.some((stretch) => contains(stretch, one.span))))
+      .find((one) => one.value === index && one.how === 'assign');
+    return change ? [{ name, change: change.span, declared: span, how: 'unchecked' }] : [];
+  });
+}
+
+/** Something that an action does beside changing a value may make the component render: state it sets, or what others do. */
+const mayRender = (facts: ComponentFacts, action: ActionFact, value: number): boolean =>
+  setAlong(facts, action, value) !== undefined ||
+  [action, ...action.calls.flatMap((call) => facts.actions[call] ?? [])].some(
+    ({ raises, invokes, sends, changes }) =>
+      raises.length > 0 || invokes.length > 0 || sends.length > 0 || changes.some((one) => one.value !== value),
+  );
+
 /** Another object is put in the place of the one that the markup follows. */
 function replacedWhole({ facts }: Component): Unseen[] {
   return facts.values.flatMap(({ kind, name, span }, index): Unseen[] => {
@@ -306,6 +350,51 @@ function gettersApart(model: Model, component: Component): (Unseen & { readonly 
   });
 }
 
+/** The content of a store is taken, changed in place, and set as it is, if at all: the store holds the same as before. */
+function contentsChanged(model: Model): Found[] {
+  const bodies: { readonly file: FilePath; readonly body: Pick<ModuleFacts, 'values' | 'actions'>; readonly component?: Component }[] = [
+    ...[...model.components.values()].map((component) => ({ file: component.file, body: component.facts, component })),
+    ...[...model.files.values()].flatMap(({ file, module }) => (module ? [{ file, body: module }] : [])),
+  ];
+  return bodies.flatMap(({ file, body, component }) =>
+    body.actions.flatMap(({ changes }): Found[] => {
+      const change = changes.find((one) => one.how === 'in-place' && one.path?.[0] === '()');
+      const value = change && body.values[change.value];
+      if (!change || !value || changes.some((one) => one.value === change.value && one !== change && makesAnew(one))) return [];
+      const store = value.kind === 'store' ? { file, value } : storeNamed(model, file, value.source);
+      if (store?.value.shape !== 'atom') return [];
+      const owner = component ?? [...model.components.values()].find((one) => one.fileRole === 'source' && asksFor(model, one, file));
+      if (!owner) return [];
+      const at = locate(file, change.span);
+      const declared = locate(store.file, store.value.span);
+      const unseen = { name: store.value.name, change: change.span, declared: store.value.span, how: 'content' as const };
+      return [
+        {
+          ...toFound(owner, unseen, at),
+          evidence: [
+            { at, text: `What ${value.name} holds is changed in place.` },
+            { at: declared, text: `${value.name} tells of another value alone.` },
+          ],
+        },
+      ];
+    }),
+  );
+}
+
+/** A change that puts something else into a store than what it holds. */
+const makesAnew = ({ value, from, path }: ChangeFact): boolean =>
+  path?.[0] !== '()' && (from.length === 0 || from.some((one) => one.held !== undefined || one.value !== value));
+
+function storeNamed(
+  model: Model,
+  file: FilePath,
+  name: string | undefined,
+): { readonly file: FilePath; readonly value: ValueFact } | undefined {
+  const meant = name === undefined ? undefined : model.named(file, name);
+  const value = meant?.kind === 'value' ? model.files.get(meant.file)?.module?.values.find((one) => one.name === meant.name) : undefined;
+  return meant?.kind === 'value' && value ? { file: meant.file, value } : undefined;
+}
+
 /** Reducers that change the state that they are handed and give it back: the same as before. */
 function reducedInPlace(model: Model, component: Component): Found[] {
   const { facts, file } = component;
@@ -354,15 +443,17 @@ function toFound(component: Component, unseen: Unseen, there?: Location): Found 
             {
               at: locate(component.file, declared),
               text:
-                how === 'plain'
-                  ? `${name} is a plain variable: nothing follows it.`
-                  : how === 'handed'
-                    ? `${by ?? ''} renders again only when it is given another one.`
-                    : how === 'ref'
-                      ? `${name} is a ref: nothing follows what it holds.`
-                      : how === 'replaced'
-                        ? `The page follows the object that ${name} is at first.`
-                        : `${name} is state: only a new value is noticed.`,
+                how === 'plain' || how === 'module'
+                  ? `${name} is a plain variable${how === 'module' ? ' of the module' : ''}: nothing follows it.`
+                  : how === 'unchecked'
+                    ? `Nothing tells ${component.name} to check its markup.`
+                    : how === 'handed'
+                      ? `${by ?? ''} renders again only when it is given another one.`
+                      : how === 'ref'
+                        ? `${name} is a ref: nothing follows what it holds.`
+                        : how === 'replaced'
+                          ? `The page follows the object that ${name} is at first.`
+                          : `${name} is state: only a new value is noticed.`,
             },
           ],
     touches: component.id,
@@ -377,13 +468,16 @@ export const changeUnseen: Rule = {
     return [
       ...changedInPlace(component),
       ...plainWritten(component),
+      ...ofModuleWritten(component),
+      ...behindCheck(component),
       ...replacedWhole(component),
       ...refsWritten(component),
       ...takenApart(component),
     ].map((unseen) => toFound(component, unseen));
   },
-  inProject: ({ model }) =>
-    [...model.components.values()].flatMap((component) => {
+  inProject: ({ model }) => [
+    ...contentsChanged(model),
+    ...[...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];
       const apart = traitsOf(component).storesComeApart ? storeApart(model, component) : [];
       const all = [...apart, ...gettersApart(model, component)];
@@ -393,4 +487,5 @@ export const changeUnseen: Rule = {
         ...handedInPlace(model, component).map((unseen) => toFound(component, unseen)),
       ];
     }),
+  ],
 };

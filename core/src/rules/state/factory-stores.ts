@@ -149,8 +149,10 @@ export function factoryStores(model: Model): FactoryStore[] {
       if (!store) return;
       seen.add(`${file} ${store.file} ${store.value.name}`);
       const isSelected = (value.args?.length ?? 0) > 0;
-      // A class that is asked for by its name is taken as it is.
-      const isTaken = value.kind === 'hook' || (value.kind === 'module' && value.name !== value.source);
+      // A class that is asked for by its name is taken as it is, also where it gets no other name.
+      const ofClass = touchesIn(body).get(index) ?? [];
+      const isOpened = ofClass.length > 0 && ofClass.every(({ member }) => member !== '*');
+      const isTaken = value.kind === 'hook' || (value.kind === 'module' && (value.name !== value.source || isOpened));
       const touches = isTaken ? (isSelected ? selected(body, value) : (touchesIn(body).get(index) ?? [])) : undefined;
       if (!touches || touches.some(({ member }) => member === '*' || member.startsWith('$'))) {
         store.otherwise = true;

@@ -9,6 +9,7 @@ import { remembered } from '../../model/remembered';
 import { contains, locate, type Span } from '../../model/span';
 import type { Found, Rule } from '../rule';
 import { indexOf } from '../../flow/graph/index-of';
+import { changingUses } from '../shared/changing';
 import { isOfText } from '../shared/kinds';
 import { shownAtAll } from './shown';
 
@@ -257,6 +258,11 @@ export const staleReading: Rule = {
           .filter((one) => changes(model, component, one))
           .map((reading) => toFound(component, reading, { name, span, how: isTaken(component, reading) ? 'taken' : 'once' })),
       );
+      const inFields = values.flatMap(({ name, span }, index) =>
+        (shown.has(index) ? once(computedAtStart(model, component, index)) : []).map((reading) =>
+          toFound(component, reading, { name, span, how: 'once' }),
+        ),
+      );
       const inTracked = traitsOf(component).followsBoxes
         ? [
             ...values.filter((value) => value.tracked).map(({ name, span, from }) => ({ name, span, reads: from })),
@@ -285,6 +291,7 @@ export const staleReading: Rule = {
         ...inTracked,
         ...inNamed,
         ...inVariables,
+        ...inFields,
         ...providedOnce(model, component),
         ...handedByValue(model, component),
         ...inHooks(model, component),
@@ -348,6 +355,28 @@ function isSetUpOnce({ facts }: Component, index: number): boolean {
   const value = facts.values[index];
   if (!facts.followsAssignment || value?.kind !== 'state' || value.from.length === 0) return false;
   return !facts.actions.some((action) => action.changes.some((change) => change.value === index)) && !isBound(facts, index);
+}
+
+/**
+ * What a state is computed from at the start of a life, and never again: by the one function that sets it, or where it is
+ * declared. What it takes over as it is, another rule speaks of.
+ */
+function computedAtStart(model: Model, component: Component, index: number): Reading[] {
+  const { facts } = component;
+  const starts = traitsOf(component).startOfLife;
+  const value = facts.values[index];
+  if (!starts || value?.kind !== 'state' || value.shape !== undefined || isBound(facts, index)) return [];
+  const [set, ...more] = facts.actions.flatMap((action) =>
+    action.changes.flatMap((change) => (change.value === index ? [{ action, change }] : [])),
+  );
+  const isAtStart = set && starts.test(set.action.name) && set.change.how === 'assign' && !set.change.isLater;
+  if (more.length > 0 || (set && (!isAtStart || set.action.late?.some((one) => contains(one, set.change.span))))) return [];
+  const from = set?.change.from ?? value.from;
+  return from.filter((reading) => {
+    const prop = facts.values[reading.value];
+    if (prop?.kind !== 'prop' || reading.how !== 'computed' || /^(?:initial|default|start)/i.test(prop.name)) return false;
+    return changingUses(model, component.id, memberKeyOf(prop)).length > 0;
+  });
 }
 
 /** A field or a part writes the value by a two-way binding. */

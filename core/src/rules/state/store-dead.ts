@@ -1,8 +1,8 @@
-import type { ValueFact } from '../../model/facts';
-import type { Component } from '../../model/model';
-import { type FilePath, locate, type Location } from '../../model/span';
+import type { Reading, ValueFact } from '../../model/facts';
+import type { Component, Model } from '../../model/model';
+import { contains, type FilePath, locate, type Location } from '../../model/span';
 import { type FactoryStore, factoryStores } from './factory-stores';
-import { baseName, importedWhole, storesOf } from './stores';
+import { asksFor, baseName, importedWhole, moduleDataOf, type Store, storesOf } from './stores';
 import type { Found, Rule } from '../rule';
 
 /** A store is written and never read, or read and never written. */
@@ -11,14 +11,15 @@ export const storeDead: Rule = {
     if (!model.pages.some((page) => page.above === 'known')) return [];
     const stores = [...storesOf(model).values()];
     const made = factoryStores(model);
-    if (stores.length + made.length === 0) return [];
+    const data = [...moduleDataOf(model).values()];
+    if (stores.length + made.length + data.length === 0) return [];
     const whole = importedWhole(model);
     const first = new Map<FilePath, Component>();
     for (const component of model.components.values())
       if (component.fileRole === 'source' && !component.isPublic && !first.has(component.file)) first.set(component.file, component);
     const ofFactories = made.flatMap((store) => {
       const dead = deadFactory(store, whole, first);
-      return dead.length > 0 ? dead : deadFields(store, whole, first);
+      return dead.length > 0 ? dead : [...deadFields(store, whole, first), ...deadMembers(model, store, whole, first)];
     });
     const ofModules = stores.flatMap(({ file, value, mentions }): Found[] => {
       if (mentions.some(({ mention }) => mention.otherwise) || whole.has(baseName(file))) return [];
@@ -35,9 +36,20 @@ export const storeDead: Rule = {
       if (!owner) return [];
       return [foundDead(owner, file, value, read.length > 0 ? 'read' : 'written', places)];
     });
-    return [...ofModules, ...ofFactories];
+    return [...ofModules, ...ofFactories, ...data.flatMap((one) => deadData(model, one, whole))];
   },
 };
+
+/** Data of a module that something writes, which a component asks for, and that nobody reads. */
+function deadData(model: Model, { file, value, mentions }: Store, whole: ReadonlySet<string>): Found[] {
+  const places = mentions.flatMap((one) => (one.mention.written ? [locate(one.file, one.mention.written)] : []));
+  const isUsed = mentions.some(({ mention }) => mention.read || mention.otherwise);
+  if (places.length === 0 || isUsed || whole.has(baseName(file))) return [];
+  const owner = [...model.components.values()].find(
+    (component) => component.fileRole === 'source' && (component.file === file || asksFor(model, component, file)),
+  );
+  return owner ? [foundDead(owner, file, value, 'written', places)] : [];
+}
 
 /**
  * A store that is taken by a call: all who take it use what changes it alone, and nobody reads it; or they read its fields,
@@ -85,6 +97,35 @@ function deadFields(
       .map((one) => first.get(one))
       .find((one) => one !== undefined);
     return isRead || places.length === 0 || !owner ? [] : [foundDead(owner, file, field, 'written', places)];
+  });
+}
+
+/** States that a store holds under names of its own, which something sets and nobody reads: no other member, and none who take it. */
+function deadMembers(
+  model: Model,
+  { file, value, takers, otherwise }: FactoryStore,
+  whole: ReadonlySet<string>,
+  first: ReadonlyMap<FilePath, Component>,
+): Found[] {
+  const module = model.files.get(file)?.module;
+  if (!module || otherwise || takers.length === 0 || whole.has(baseName(file))) return [];
+  return value.from.flatMap(({ value: at, held }): Found[] => {
+    const [member, ...more] = held?.at ?? [];
+    const state = module.values[at];
+    if (member === undefined || more.length > 0 || state?.kind !== 'state') return [];
+    const changes = module.actions.flatMap((action) => action.changes.filter((one) => one.value === at));
+    const isOwn = ({ span }: Reading): boolean => changes.some((one) => contains(one.span, span));
+    const isRead =
+      module.actions.some(({ reads, returns, invokes }) =>
+        [...reads, ...returns, ...invokes.flatMap(({ args }) => args.flatMap(({ readings }) => readings))].some(
+          (one) => one.value === at && !isOwn(one),
+        ),
+      ) ||
+      module.values.some((one) => one !== value && one.from.some((reading) => reading.value === at && !isOwn(reading))) ||
+      takers.some(({ read }) => read.has(member) || read.has('*'));
+    const places = [...changes.map(({ span }) => locate(file, span)), ...takers.flatMap(({ written }) => written.get(member) ?? [])];
+    const owner = takers.map(({ by }) => by).find((one) => one !== undefined && !one.isPublic) ?? first.get(file);
+    return isRead || places.length === 0 || !owner ? [] : [foundDead(owner, file, { name: member, span: state.span }, 'written', places)];
   });
 }
 

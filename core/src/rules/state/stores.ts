@@ -32,7 +32,13 @@ const mentionsIn = remembered((body: Body): ReadonlyMap<number, Mention> => {
     for (const change of action.changes) of(change.value).written ??= change.span;
     // What a change makes the new value from is not read for its own sake.
     const own = (reading: Reading): boolean =>
-      action.changes.some((change) => change.value === reading.value && contains(change.span, reading.span));
+      action.changes.some(
+        (change) =>
+          change.value === reading.value &&
+          contains(change.span, reading.span) &&
+          // What `id++` gives may be wanted.
+          (change.from.length > 0 || change.how === 'in-place'),
+      );
     within([...action.reads, ...action.returns].filter((reading) => !own(reading) && !isSetting(body, reading)));
     for (const call of action.invokes) {
       if (isSetting(body, call)) of(call.value).written ??= call.span;
@@ -84,18 +90,24 @@ export type Store = {
 };
 
 /** The plain stores of the project's modules, by file and name, with all that mentions them. */
-export function storesOf(model: Model): Map<string, Store> {
+export const storesOf = (model: Model): Map<string, Store> =>
+  mentioned(model, ({ kind, shape, origin }) => kind === 'store' && plain.has(shape ?? '') && !origin);
+
+/** Variables of the project's modules that hold data and are no stores, by file and name, with all that mentions them. */
+export const moduleDataOf = (model: Model): Map<string, Store> =>
+  mentioned(model, ({ kind, isData }) => kind === 'state' && isData === true);
+
+function mentioned(model: Model, isMeant: (value: ValueFact) => boolean): Map<string, Store> {
   const stores = new Map<string, Store>();
   for (const facts of model.files.values())
     for (const value of facts.module?.values ?? [])
-      if (value.kind === 'store' && plain.has(value.shape ?? '') && !value.origin)
-        stores.set(`${facts.file} ${value.name}`, { file: facts.file, value, mentions: [] });
+      if (isMeant(value)) stores.set(`${facts.file} ${value.name}`, { file: facts.file, value, mentions: [] });
   if (stores.size === 0) return stores;
   const note = (file: FilePath, body: Body, isModule: boolean, by?: Component): void => {
     for (const [index, mention] of mentionsIn(body)) {
       const value = body.values[index];
       if (!value) continue;
-      const own = isModule && value.kind === 'store' ? { file, name: value.name } : undefined;
+      const own = isModule && isMeant(value) ? { file, name: value.name } : undefined;
       const meant = own ?? (value.source === undefined ? undefined : model.named(file, value.source.split('.')[0] ?? ''));
       if (!meant) continue;
       if ('kind' in meant && meant.kind !== 'value') continue;
@@ -117,6 +129,13 @@ export function storesOf(model: Model): Map<string, Store> {
     }
   return stores;
 }
+
+/** Whether a component holds anything of a module. */
+export const asksFor = (model: Model, component: Component, module: FilePath): boolean =>
+  component.facts.values.some(({ source }) => {
+    const meant = source === undefined ? undefined : model.named(component.file, source.split('.')[0] ?? '');
+    return meant?.kind === 'value' && meant.file === module;
+  });
 
 /** Files that something imports as a whole: their stores may be used in ways that cannot be told. */
 export function importedWhole(model: Model): Set<string> {

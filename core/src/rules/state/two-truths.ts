@@ -79,7 +79,7 @@ function requestOf(model: Model, file: FilePath, name: string | undefined): Orig
 function originOf(body: BodyFacts, value: number, depth: number): OriginFact | undefined {
   const facts = body.values[value];
   if (facts?.origin) return facts.origin;
-  if (depth === 0 || facts?.kind !== 'derived') return undefined;
+  if (depth === 0 || (facts?.kind !== 'derived' && facts?.kind !== 'param')) return undefined;
   return facts.from.map((reading) => originOf(body, reading.value, depth - 1)).find((one) => one !== undefined);
 }
 

@@ -5,10 +5,12 @@ import { memberKeyOf } from '../../../model/given';
 import { memberOf } from '../../../model/member';
 import type { Span } from '../../../model/span';
 import { addValue, type Body, type Dialect, type Effects, newEffects } from '../../../read/script/body';
-import { channelDialect } from '../../../read/script/channels';
+import { channelDialect, heard } from '../../../read/script/channels';
 import { keptFunction, noteWrite, readArgs, readExpression, readFunctionInto, readingsOf } from '../../../read/script/expressions';
 import { declareAction, followsReads } from '../../../read/script/functions';
 import { bindLocal, ownMeaning } from '../../../read/script/names';
+import { askedFor } from '../../../read/script/origins';
+import { changedBack } from '../../../read/script/param-changes';
 import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, isFunction, keyName, patternNames, spanOf } from '../../../read/script/syntax';
 import { setAgain } from './again';
@@ -80,7 +82,11 @@ function readUpdate(
     if (before) bindLocal(before, [{ ...held, how: 'same', span, latest: true }], own);
     readFunctionInto(body, node, own, inner, 1);
   } else readExpression(body, node, scope, 'called', inner);
-  noteSet(body, held, [...(inner.returns ?? []), ...inner.reads], span, sink);
+  const state = held.path.length === 0 ? body.values[held.value] : undefined;
+  const changed = isFunction(node) && state?.kind === 'state' ? changedBack(node, state.collection ?? false) : undefined;
+  // What was handed in is changed and given back: the same list or object as before.
+  if (changed) (sink.changes ??= []).push({ value: held.value, span: changed, how: 'in-place', from: inner.reads });
+  else noteSet(body, held, [...(inner.returns ?? []), ...inner.reads], span, sink);
   sink.reads.push(...inner.reads.map((one): Reading => ({ ...one, how: one.how === 'called' ? 'called' : 'computed' })));
   if (inner.invokes) (sink.invokes ??= []).push(...inner.invokes);
   if (inner.calls) (sink.calls ??= []).push(...inner.calls);
@@ -354,8 +360,42 @@ function readFrameworkCall(body: Body, call: Call, callee: Callee, scope: Scope,
   const method = callee.path.at(-1);
   if (method === 'pipe') return readPipe(body, call, scope, sink);
   if (method === 'subscribe') return readSubscribe(body, call, callee, scope, sink);
-  if (readHeld(body, call, callee, scope, sink)) return true;
-  return readEmbedded(body, call, callee, scope, sink) || (channelDialect.call?.(body, call, callee, scope, sink) ?? false);
+  if (readHeld(body, call, callee, scope, sink) || readRequest(body, call, callee, scope, sink)) return true;
+  return (
+    readListening(body, call, callee, scope, sink) ||
+    readEmbedded(body, call, callee, scope, sink) ||
+    (channelDialect.call?.(body, call, callee, scope, sink) ?? false)
+  );
+}
+
+/** Whether a method is called on what is asked for by a name of the framework. */
+function isOn(body: Body, call: Call, callee: Callee, scope: Scope, asked: string): boolean {
+  const held = receiver(body, callee, scope, spanOf(call.callee));
+  return held?.path.length === 0 && body.values[held.value]?.source === `key:${asked}`;
+}
+
+/** `this.http.get('/api/crew')`: asked of the server, under its address. */
+function readRequest(body: Body, call: Call, callee: Callee, scope: Scope, sink: Effects): boolean {
+  const [address, ...more] = call.arguments;
+  if (!/^(?:get|head|options|jsonp)$/.test(callee.path.at(-1) ?? '') || !isOn(body, call, callee, scope, 'HttpClient')) return false;
+  const what = askedFor(body, address);
+  if (!address || what === undefined) return false;
+  const inner = newEffects();
+  for (const one of [address, ...more]) readExpression(body, one, scope, 'computed', inner);
+  const value = addValue(body, { name: what, kind: 'fetched', span: spanOf(call), from: inner.reads, origin: { kind: 'fetch', what } });
+  sink.reads.push({ value, path: [], how: 'same', span: spanOf(call) });
+  return true;
+}
+
+/** `this.renderer.listen('window', 'resize', run)`: gives what ends it. */
+function readListening(body: Body, call: Call, callee: Callee, scope: Scope, sink: Effects): boolean {
+  const [target, event, run] = call.arguments;
+  if (callee.path.at(-1) !== 'listen' || !run || !isOn(body, call, callee, scope, 'Renderer2')) return false;
+  const on = target?.type === 'StringLiteral' ? target.value : '';
+  if (event?.type !== 'StringLiteral' || (on !== 'window' && on !== 'document')) return false;
+  const hear = heard(body, run, scope, { on, event: event.value }, call);
+  (sink.hears ??= []).push(isKept(body, call) ? { ...hear, ends: true } : hear);
+  return true;
 }
 
 /** `this.views.createEmbeddedView(this.template, { $implicit: row })`: what a directive hands to the markup that it stamps. */

@@ -316,6 +316,8 @@ function readDeclared(
   });
   const full: Writable<ComponentFacts> = { ...component, selected: selectOf(one, isComponent) };
   if (/(?:^|\.)OnPush$/.test(dottedName(options.get('changeDetection')) ?? '')) full.memo = true;
+  if (full.memo && /\b(?:markForCheck|detectChanges|reattach|ApplicationRef)\b/.test(text.slice(node.start ?? 0, node.end ?? 0)))
+    full.checksByHand = true;
   if (provides.length > 0) full.provisions = provides;
   if (view.length > 0) full.viewProvisions = view;
   if (markup.pipes.length > 0) full.pipesUsed = markup.pipes;

@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { ComponentFacts, MemberFact } from '../../../model/facts';
+import type { ComponentFacts, MemberFact, NameFact } from '../../../model/facts';
 import { propKey } from '../../../model/member';
 import type { Writable } from '../../../model/writable';
 import { assembleComponent } from '../../../read/component';
@@ -155,6 +155,16 @@ export function readElement(
   const again = declared.isReactive ? setAgain(component, ofClass, /^updated$/) : [];
   if (again.length > 0) full.again = again;
   if (bases.length > 0) full.bases = bases;
+  const listenerOf = (asked: string): { readonly listener?: string } => {
+    const found = new RegExp(`addEventListener\\(\\s*(['"])([\\w:.-]+)\\1\\s*,\\s*this\\.${asked.replace(/\$/g, '\\$&')}\\s*[,)]`).exec(
+      text,
+    );
+    return found?.[2] === undefined ? {} : { listener: found[2] };
+  };
+  const undeclared = isInheriting
+    ? []
+    : [...ofClass.asked].map(([asked, span]): NameFact => ({ name: asked, span, ofSelf: true, mayBeGiven: true, ...listenerOf(asked) }));
+  if (undeclared.length > 0) full.undeclared = undeclared;
   const unmentioned = unmentionedOf([...ofClass.members.values()], [text]);
   if (unmentioned.length > 0) full.unmentioned = unmentioned;
   return full;

@@ -1,13 +1,15 @@
 import type * as t from '@babel/types';
-import type { Binding, BindingTarget, KeyFact, Reading, SpreadFact, TemplateNode, TemplateUse } from '../../../model/facts';
+import type { Binding, BindingTarget, KeyFact, NameFact, Reading, SpreadFact, TemplateNode, TemplateUse } from '../../../model/facts';
 import { defaultSlot, memberOf, slotKey } from '../../../model/member';
 import type { Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import { superMarkup } from '../../../model/super-markup';
+import { memberOfThis } from '../../../read/elements/class';
 import { isElementTag } from '../../../read/elements/platform';
 import { attributeNamed, type HtmlAttribute, type HtmlElement, type HtmlNode, parseHtml } from '../../../read/markup/html';
 import { branch, type Markup, outlet, repeat } from '../../../read/markup/expressions';
 import { addAction, type Body, excerpt, fillAction, newEffects } from '../../../read/script/body';
+import { givesNothing } from '../../../read/script/called';
 import { keptFunction, readingsOf, readStatement } from '../../../read/script/expressions';
 import { declareAction } from '../../../read/script/functions';
 import { madeByCall } from '../../../read/script/made-functions';
@@ -343,7 +345,7 @@ export function readHandler(
   event: string,
   given: t.Node,
   scope: Scope,
-): Pick<Binding, 'readings' | 'action' | 'modifiers'> {
+): Pick<Binding, 'readings' | 'action' | 'modifiers' | 'called'> {
   const { body } = markup;
   const node = bare(given);
   if (isFunction(node)) return { readings: [], action: declareAction(body, event, 'handler', node, scope) };
@@ -360,7 +362,16 @@ export function readHandler(
     });
     if (run) return { ...readHandler(markup, event, run, scope), ...(modifiers.length > 0 ? { modifiers } : {}) };
   }
-  return { readings: readingsOf(body, node, scope) };
+  const called = calledForNothing(body, node);
+  return { readings: readingsOf(body, node, scope), ...(called ? { called } : {}) };
+}
+
+/** `this.save()` where a listener is wanted, of a method that gives nothing back. */
+function calledForNothing({ own, module }: Body, given: t.Node): NameFact | undefined {
+  const name = given.type === 'CallExpression' ? memberOfThis(given.callee) : undefined;
+  const meaning = name === undefined ? undefined : own?.(name);
+  if (name === undefined || meaning?.kind !== 'function' || !givesNothing(meaning.node, module.text)) return undefined;
+  return { name, span: spanOf(given) };
 }
 
 /** `this.set('name')`: a method that gives a function. */
