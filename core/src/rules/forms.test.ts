@@ -5,6 +5,7 @@ import { elementsForms } from '../../../testing/src/forms/elements';
 import { answerTo, evaluate } from '../../../testing/src/forms/evaluate';
 import { flowForms } from '../../../testing/src/forms/flows';
 import { lwcForms } from '../../../testing/src/forms/lwc';
+import { newerFlowForms } from '../../../testing/src/forms/newer-flows';
 import { reactForms } from '../../../testing/src/forms/react';
 import { svelteForms } from '../../../testing/src/forms/svelte';
 import { vueForms } from '../../../testing/src/forms/vue';
@@ -30,9 +31,12 @@ describe.each([
 });
 
 describe('questions of flow as people ask them', () => {
-  test.each(flowForms.map((form) => [`${form.framework} ${form.ask}: ${form.form}`, form] as const))('%s', (_, form) => {
-    const { lacks, tooMany, rungs } = answerTo(form);
-    if (form.missed) expect(lacks.length + tooMany).toBeGreaterThan(0);
-    else expect({ lacks, tooMany, rungs }).toEqual({ lacks: [], tooMany: 0, rungs });
-  });
+  test.each([...flowForms, ...newerFlowForms].map((form) => [`${form.framework} ${form.ask}: ${form.form}`, form] as const))(
+    '%s',
+    (_, form) => {
+      const { lacks, tooMany, rungs } = answerTo(form);
+      if (form.missed) expect(lacks.length + tooMany).toBeGreaterThan(0);
+      else expect({ lacks, tooMany, rungs }).toEqual({ lacks: [], tooMany: 0, rungs });
+    },
+  );
 });

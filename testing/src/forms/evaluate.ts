@@ -1,4 +1,4 @@
-import { type Finding, lineAt, lineStarts, link, makeTraceWriter, readFiles } from '../../../core/src';
+import { type Finding, lineAt, lineStarts, makeTraceWriter } from '../../../core/src';
 import { analyseFiles } from '../project';
 import type { Files, Form } from './form';
 import type { FlowForm } from './flows';
@@ -95,9 +95,11 @@ export function answerTo({ framework, files, ask }: FlowForm): {
   readonly rungs: readonly string[];
 } {
   const texts = textsOf(framework, files);
-  const model = link(readFiles([...texts].map(([file, text]) => ({ file, text }))), []);
+  const { model } = analyseFiles(Object.fromEntries(texts));
   const lineOf = (file: string, offset: number): number => lineAt(lineStarts(texts.get(file) ?? ''), offset);
-  const answer = makeTraceWriter(model, (file) => texts.get(file), lineOf).ask(ask.replace(/:(?=[\w.]+#)/, ':src/'));
+  const answer = makeTraceWriter(model, (file) => texts.get(file), lineOf).ask(
+    starts[framework] ? ask.replace(/:(?=[\w.]+#)/, ':src/') : ask,
+  );
   const rungs = 'entry' in answer ? answer.entry.rungs : [];
   const isIn = ({ file, line }: Mark): boolean => rungs.some((rung) => rung.file === file && Math.abs(rung.line - line) <= nearRung);
   const at = marksIn(framework, files);

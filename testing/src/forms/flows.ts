@@ -3,7 +3,7 @@ import type { Files } from './form';
 /** A question about a value of a small application: what a right answer holds stands at `①` and so on, what only a sloppy one does at `⓪`. */
 export type FlowForm = {
   readonly form: string;
-  readonly framework: 'react' | 'vue' | 'svelte';
+  readonly framework: 'react' | 'vue' | 'svelte' | 'elements' | 'lwc' | 'angular' | 'astro';
   readonly files: Files;
   /** It is known, and not answered yet. */
   readonly missed?: true;

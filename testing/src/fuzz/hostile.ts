@@ -70,8 +70,8 @@ export const hostile: readonly { readonly name: string; readonly files: Files; r
     problems: false,
   },
   {
-    name: 'markup nested 2,000 deep in React',
-    files: { 'A.tsx': `export function A({ a }) { return ${'<div>'.repeat(2000)}{a}${'</div>'.repeat(2000)}; }` },
+    name: 'markup nested 20,000 deep in React',
+    files: { 'A.tsx': `export function A({ a }) { return ${'<div>'.repeat(20_000)}{a}${'</div>'.repeat(20_000)}; }` },
     problems: true,
   },
   {
