@@ -597,6 +597,7 @@ export const lwcForms: readonly Form[] = [
   }),
   mended({
     rule: 'state-too-high',
+    missed: true,
     form: 'a state that one part alone reads and changes',
     files: app({
       app: {

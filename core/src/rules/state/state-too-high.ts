@@ -2,6 +2,7 @@ import type { BodyIndex, Sink } from '../../flow';
 import type { ComponentFacts, TemplateNode, TemplateUse } from '../../model/facts';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
+import { ownComponents } from '../shared/all-uses';
 import { indexOf } from '../../flow/graph/index-of';
 import { remembered } from '../../model/remembered';
 import { componentText } from '../../model/tag-text';
@@ -104,8 +105,6 @@ const aloneIn = remembered((component: Component): readonly Alone[] => {
   });
 });
 
-const isOwnSource = ({ role, fileRole }: Component): boolean => role === 'component' && fileRole === 'source';
-
 function othersBeside(model: Model, owner: Component, use: TemplateUse): string[] {
   const names = (model.usesBy.get(owner.id) ?? []).flatMap((other) =>
     other.node !== use && other.target.kind === 'component' ? [componentText(other.node.tag)] : [],
@@ -116,8 +115,7 @@ function othersBeside(model: Model, owner: Component, use: TemplateUse): string[
 /** Every reader and writer of a state sits below one child of its owner, which is there once and always. */
 export const stateTooHigh: Rule = {
   inProject: ({ model }) =>
-    // What a component keeps is its own affair, also where others may use it.
-    [...model.components.values()].filter(isOwnSource).flatMap((owner) =>
+    ownComponents(model).flatMap((owner) =>
       aloneIn(owner).flatMap(({ state, use: node }): Found[] => {
         const target = model.useOfNode.get(node)?.target;
         const child = target?.kind === 'component' && !target.wrapped ? model.components.get(target.id) : undefined;
