@@ -70,6 +70,11 @@ function sourceOf(model: Model, component: Component, reading: Reading): { reado
   const [only, ...more] = value?.kind === 'derived' && value.formula === undefined ? value.from : [];
   if (only && more.length === 0 && (only.how === 'same' || only.how === 'part') && only.value !== reading.value)
     return sourceOf(model, component, { ...reading, value: only.value, path: [...only.path, ...reading.path] });
+  // `useStore(lines)`: what it is given the store of.
+  const [given, ...others] = value?.kind === 'hook' && value.gives?.gives === 'store' ? (value.args ?? []) : [];
+  const [store, ...rest] = given?.readings ?? [];
+  if (store && others.length === 0 && rest.length === 0)
+    return sourceOf(model, component, { ...store, path: [...store.path, ...reading.path] });
   if (value?.kind === 'state' && value.shape === undefined)
     return { key: `${component.id} ${value.name} ${reading.path.join('.')}`, name: value.name };
   if (
