@@ -66,6 +66,8 @@ export type Traits = {
   readonly attributesConvert?: true;
   /** Markup may need a layer that is no element, around several. */
   readonly fragments: boolean;
+  /** The tag under which such a layer is written; absent where it has none. */
+  readonly fragmentTag?: string;
   /** Content asks for contexts from where it is written, and not from where it is shown. */
   readonly contentAsksWhereWritten?: true;
   /**

@@ -1185,7 +1185,6 @@ export const angularForms: readonly Form[] = [
   }),
   mended({
     rule: 'wrapper-empty',
-    missed: true,
     form: 'a container without anything that it does',
     files: started({
       'root.component.ts': part({

@@ -90,6 +90,7 @@ export const angular: Adapter = {
     namedSlots: true,
     areElements: false,
     fragments: true,
+    fragmentTag: 'ng-container',
     selectors: true,
     contentAsksWhereWritten: true,
     followsBoxes: true,

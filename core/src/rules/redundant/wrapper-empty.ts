@@ -34,10 +34,12 @@ function withoutTags({ file }: Component, { span }: Element): TextEdit[] {
 /** Markup or provider layers without effect. */
 export const wrapperEmpty: Rule = {
   inComponent: (component) =>
-    emptyFragments(component).map((node): Found => ({
-      ...foundAt(component, 'fragment', 'a fragment', node.nameSpan.end > node.nameSpan.start ? node.nameSpan : node.span),
-      edits: withoutTags(component, node),
-    })),
+    emptyFragments(component).map((node): Found => {
+      const { fragmentTag } = traitsOf(component);
+      const span = node.nameSpan.end > node.nameSpan.start ? node.nameSpan : node.span;
+      if (fragmentTag !== undefined) return foundAt(component, fragmentTag, `an ${fragmentTag}`, span);
+      return { ...foundAt(component, 'fragment', 'a fragment', span), edits: withoutTags(component, node) };
+    }),
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];
@@ -61,8 +63,8 @@ export const wrapperEmpty: Rule = {
 
 function foundAt(component: Component, subject: string, layer: string, span: Span): Found {
   const at = locate(component.file, span);
-  const text =
-    layer === 'a fragment' ? 'What is inside stands here as well without it.' : 'It gives what it took from the provider around it.';
+  const isFragmentOnly = !layer.startsWith('a provider');
+  const text = isFragmentOnly ? 'What is inside stands here as well without it.' : 'It gives what it took from the provider around it.';
   return {
     rule: 'wrapper-empty',
     component: component.id,
@@ -70,7 +72,7 @@ function foundAt(component: Component, subject: string, layer: string, span: Spa
     at,
     words: { component: component.name, layer },
     evidence: [{ at, text: text }],
-    goes: [{ count: layer === 'a fragment' ? 2 : 3, what: 'line' }],
+    goes: [{ count: isFragmentOnly ? 2 : 3, what: 'line' }],
     touches: component.id,
   };
 }

@@ -128,6 +128,12 @@ const fragment = (span: Span, children: readonly TemplateNode[], bindings: reado
   key: noKey,
 });
 
+function withEffect(node: TemplateNode): TemplateNode {
+  if (node.kind !== 'element' || !node.aroundOne) return node;
+  const { aroundOne: _, ...rest } = node;
+  return rest;
+}
+
 function readElement(markup: AngularMarkup, node: ng.TmplAstElement, scope: Scope): TemplateNode[] {
   const span = placeOf(node.sourceSpan);
   const outletOf = node.inputs.find(({ name }) => name === 'ngTemplateOutlet');
@@ -136,9 +142,14 @@ function readElement(markup: AngularMarkup, node: ng.TmplAstElement, scope: Scop
   const inner = switched ? innerScope(scope) : scope;
   if (switched)
     inner.names.set(switchName, { kind: 'local', readings: readingsOf(markup.body, expressionOf(markup, switched.value, scope), scope) });
-  const children = readNodes(markup, node.children, inner);
   const { name } = node;
-  if (name === 'ng-container') return [fragment(span, children)];
+  const within = readNodes(markup, node.children, inner);
+  if (name === 'ng-container') {
+    const isBare = /^<ng-container\s*>$/.test(markup.text.slice(span.start, placeOf(node.startSourceSpan).end));
+    return [{ ...fragment(span, within), ...(isBare && within.length > 0 ? { aroundOne: true as const } : {}) }];
+  }
+  // What stands in a part itself is chosen by its selectors, and what a layer holds is not.
+  const children = name.includes('-') ? within.map(withEffect) : within;
   if (routeOutlet.test(name)) {
     markup.directives.push({ name, span: placeOf(node.startSourceSpan) });
     return [outletUse(name, span)];
