@@ -14,6 +14,16 @@ function side(files: Files): Side {
 }
 const compared = (before: Files, after: Files): ProjectComparison => compareProjects(side(before), side(after));
 
+/** Two parts that show one which takes a context; what the page and the first of them show. */
+const keepers = (page: string, left: string): Record<string, string> => ({
+  'src/keeper.js': "import { createContext } from 'react'; export const Keeper = createContext(null);",
+  'src/Name.jsx':
+    "import { useContext } from 'react'; import { Keeper } from './keeper'; export function Name() { const keeper = useContext(Keeper); return <b>{keeper.length}</b>; }",
+  'src/Left.jsx': `import { Keeper } from './keeper'; import { Name } from './Name'; export const Left = () => <main>${left}</main>;`,
+  'src/Right.jsx': "import { Name } from './Name'; export const Right = () => <aside><Name/></aside>;",
+  'src/App.jsx': `import { createRoot } from 'react-dom/client'; import { Keeper } from './keeper'; import { Left } from './Left'; import { Right } from './Right'; export function App() { return ${page}; } createRoot(document.body).render(<App/>);`,
+});
+
 /** `Name status`, with `!` for what no longer holds; untouched ones that hold are left out. */
 const states = ({ components }: ProjectComparison): string[] =>
   components.flatMap(({ before, after, status, holds }) =>
@@ -185,6 +195,27 @@ describe('what became of each, and what breaks', () => {
       { 'src/Card.jsx': 'export const Card = () => <b><i>·</i></b>;', 'src/App.jsx': app('<Card/>') },
       ['Card→Card changed', 'Dot→– gone'],
       [],
+    ],
+    [
+      'another default, which some use takes',
+      react("export const Card = ({ tone = 'calm' }) => <b>{tone}</b>;", '<Card/>'),
+      react("export const Card = ({ tone = 'loud' }) => <b>{tone}</b>;", '<Card/>'),
+      ['Card→Card changed!'],
+      [],
+    ],
+    [
+      'another default, and all uses give a value',
+      react("export const Card = ({ tone = 'calm' }) => <b>{tone}</b>;", '<Card tone="a"/>'),
+      react("export const Card = ({ tone = 'loud' }) => <b>{tone}</b>;", '<Card tone="a"/>'),
+      ['Card→Card changed'],
+      [],
+    ],
+    [
+      'a provider goes from above two takers to one of them',
+      keepers('<Keeper.Provider value="a"><Left/><Right/></Keeper.Provider>', '<Name/>'),
+      keepers('<><Left/><Right/></>', '<Keeper.Provider value="a"><Name/></Keeper.Provider>'),
+      ['App→App changed!', 'Name→Name same!', 'Left→Left changed'],
+      ['context-missing Keeper src/Name.jsx'],
     ],
     [
       'a part is new',

@@ -1,5 +1,5 @@
 import type { Finding } from '../model/finding';
-import { memberKeyOf } from '../model/given';
+import { bindingFor, memberKeyOf } from '../model/given';
 import { bareEvent, propKey } from '../model/member';
 import type { Component, Use } from '../model/model';
 import type { Location } from '../model/span';
@@ -213,14 +213,15 @@ function failingFor(
   const pairOf = new Map(pairs.flatMap((pair) => (pair.after ? [[pair.after.id, pair] as const] : [])));
   const isTouched = (component: Component): boolean =>
     statuses.get(pairOf.get(component.id) ?? { alike: 0 }) !== 'same' && pairOf.get(component.id)?.before !== undefined;
-  /** The nearest of those that use a component, directly or through others, that was touched. */
+  /** The nearest of those that use a component where nobody answers it any more, directly or through others, that was touched. */
   const touchedAbove = (component: Component): Component | undefined => {
+    const left = new Set(turned.flatMap((one) => (one.component === component.name && one.after === null ? [one.place] : [])));
     const seen = new Set([component]);
     for (const one of seen) {
       if (one !== component && isTouched(one)) return one;
       for (const { owner } of model.usesOf.get(one.id) ?? []) {
         const user = model.components.get(owner);
-        if (user) seen.add(user);
+        if (user && (one !== component || left.size === 0 || left.has(user.name))) seen.add(user);
       }
     }
     return undefined;
@@ -228,7 +229,8 @@ function failingFor(
   for (const finding of breaks) {
     const own = componentAt(after, finding.at);
     if (own) failing.add(own);
-    for (const { at } of finding.evidence) {
+    // Providers that stand elsewhere are shown too, and did nothing to it.
+    for (const { at } of finding.loose?.kind === 'context' ? [] : finding.evidence) {
       const shown = componentAt(after, at);
       if (shown && isTouched(shown)) failing.add(shown);
     }
@@ -249,7 +251,22 @@ function failingFor(
   }
   for (const { before } of turned)
     for (const { after: component } of pairs) if (component && component.name === before && isTouched(component)) failing.add(component);
+  for (const pair of pairs) if (pair.after && showsOtherwise(after, pair, contracts.get(pair) ?? [])) failing.add(pair.after);
   return failing;
+}
+
+/** What a component takes where it is given nothing is another value now, and some use gives nothing. */
+function showsOtherwise({ model }: Side, { before, after }: Pair, contract: readonly ContractChange[]): boolean {
+  const uses = after ? (model.usesOf.get(after.id) ?? []) : [];
+  const defaultOf = (component: Component | undefined, name: string): string | undefined =>
+    component?.contract.members.get(propKey(name))?.fallback;
+  return contract.some(
+    ({ change, name }) =>
+      change === 'default' &&
+      defaultOf(before, name) !== undefined &&
+      defaultOf(after, name) !== undefined &&
+      uses.some(({ node }) => node.spreads.length === 0 && !bindingFor(node, propKey(name))),
+  );
 }
 
 /** Rules that tell of a member which a component names and does nothing with. */
