@@ -276,6 +276,8 @@ export type ComponentFacts = BodyFacts & {
   readonly wrappedBy: readonly string[];
   /** Renders again only when what it is given is another: memoised. */
   readonly memo?: true;
+  /** The name that it gives itself, by which it may be registered; absent where it says none. */
+  readonly saidName?: string;
   /** It asks by hand to be rendered again. */
   readonly checksByHand?: true;
   /** What it gives to who holds a handle on it: members with what each is. */

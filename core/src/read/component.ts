@@ -22,6 +22,7 @@ export type ReadComponent = Pick<
       | 'namesElements'
       | 'mixins'
       | 'registersTags'
+      | 'saidName'
       | 'wrappedBy'
       | 'memo'
       | 'followsAssignment'

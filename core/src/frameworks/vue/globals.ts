@@ -40,6 +40,7 @@ export function registeredTags({ files, dependenciesOf }: Project): (file: FileP
   }
   for (const file of files.keys())
     if (/(^|\/)components\/.*\.vue$/.test(file) && [...(dependenciesOf(file) ?? [])].some((one) => taking.test(one))) byFolder = true;
+  const said = bySaidName(files);
   const conventional = byFile || byFolder ? byPlace(files, byFolder) : new Map<string, FilePath>();
   const themes = themesOf(files);
   return (file, tag) => {
@@ -53,12 +54,29 @@ export function registeredTags({ files, dependenciesOf }: Project): (file: FileP
     const named = byFolder && rest.length > 0 && prefix.length <= 3 ? conventional.get(rest.join('')) : undefined;
     const place = conventional.get(plain) ?? conventional.get(tag) ?? named;
     if (place !== undefined) return { kind: 'export', file: place, name: 'default' };
+    const own = said.get(tag);
+    if (own !== undefined) return { kind: 'export', file: own, name: 'default' };
     const needs = [...(dependenciesOf(file) ?? [])];
     const from = known.find((one) => one.tags.has(tag) && (needs.length === 0 || needs.some((name) => one.needs.test(name))));
     if (from) return { kind: 'outside', module: from.module, name: tag };
     const module = /^[A-Z]|-/.test(tag) ? needs.find((name) => bringing.test(name)) : undefined;
     return module === undefined ? undefined : { kind: 'outside', module, name: tag };
   };
+}
+
+/** Components by the names that they give themselves, under which a plugin may register all of them; without those that several have. */
+function bySaidName(files: ReadonlyMap<FilePath, FileFacts>): Map<string, FilePath> {
+  const found = new Map<string, FilePath>();
+  const several = new Set<string>();
+  for (const { file, components } of files.values())
+    for (const { saidName, form, name } of components) {
+      // Under the name of its file it may be meant to be imported.
+      if (saidName === undefined || saidName === name || form !== 'file') continue;
+      if (found.has(saidName)) several.add(saidName);
+      found.set(saidName, file);
+    }
+  for (const name of several) found.delete(name);
+  return found;
 }
 
 /** The layout of the one theme of a project: what a module named `theme`, or its only default, holds as `Layout`; undefined for none or several. */

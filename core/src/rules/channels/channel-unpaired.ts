@@ -89,7 +89,10 @@ function unpaired({ sends, hears }: Carried, { listened, isOwn, outsideSends }: 
   const loneHears = lone(hears, sent).filter(({ near }) => near !== undefined || !outsideSends);
   // A pair that misses by a letter is told once, where it is waited for.
   const missed = new Set(loneHears.flatMap(({ near }) => near ?? []));
-  const loneSends = lone(sends, heard).filter(({ event }) => !missed.has(event));
+  // What a package's own parts send, whoever uses them may wait for.
+  const loneSends = lone(sends, heard).filter(
+    ({ event, end, near }) => !missed.has(event) && (near !== undefined || !end.owner?.isPublic || !outsideSends),
+  );
   return [
     ...loneSends.flatMap(({ end, event, near }) => found(end, event, 'sends', near, hears)),
     ...loneHears.flatMap(({ end, event, near }) => found(end, event, 'hears', near, sends)),

@@ -54,7 +54,11 @@ function isUncalled(target: Component, key: MemberKey): boolean {
   const at = facts.values.findIndex((value) => value.kind === 'prop' && memberKeyOf(value) === key);
   if (at < 0) return !prop.taken;
   const isRead = facts.actions.some(
-    (action) => action.reads.some((reading) => reading.value === at) || action.raises.some((raise) => raise.value === at),
+    (action) =>
+      action.reads.some((reading) => reading.value === at) ||
+      action.raises.some((raise) => raise.value === at) ||
+      // Handed to another function, it is for that to call.
+      action.invokes.some(({ args }) => args.some(({ readings }) => readings.some((reading) => reading.value === at))),
   );
   if (isRead) return false;
   const index = indexOf(facts);

@@ -121,7 +121,11 @@ const selectorsIn = remembered(
 export const componentUnknown: Rule = {
   inProject: ({ model }) => {
     const names = [
-      ...new Set([...model.components.values()].filter((one) => one.role !== 'root' && one.role !== 'route').map((one) => one.name)),
+      ...new Set(
+        [...model.components.values()]
+          .filter((one) => one.role !== 'root' && one.role !== 'route')
+          .flatMap(({ name, facts }) => [name, facts.saidName ?? name]),
+      ),
     ];
     const directives = [...model.components.values()].flatMap((one) => (one.fileRole === 'source' ? unreachedDirectives(model, one) : []));
     const uses = [...model.usesBy.values()].flat().flatMap((use): Found[] => {

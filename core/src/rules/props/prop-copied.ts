@@ -37,7 +37,10 @@ function isSynced(facts: ComponentFacts, state: number, prop: number, begun: Cha
       action.changes.some(
         (change) => change !== begun && change.value === state && change.from.some((reading) => reading.value === prop),
       ) ||
-      (action.changes.some((change) => change.value === state) && (action.follows ?? []).some((reading) => reading.value === prop)),
+      ((action.follows ?? []).some((reading) => reading.value === prop) &&
+        [action, ...action.calls.flatMap((call) => facts.actions[call] ?? [])].some(({ changes }) =>
+          changes.some((change) => change !== begun && change.value === state),
+        )),
   );
 }
 

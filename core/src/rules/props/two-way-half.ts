@@ -73,6 +73,13 @@ function missingHalf(target: Component, name: string): string | undefined {
   return down ? 'only the value, not its change' : hasUp ? 'only the change, not the value' : 'neither the value nor its change';
 }
 
+/** People enter what a field has under that name: its value, or whether it is chosen. */
+function isEntered({ tag, bindings }: Element, name: string): boolean {
+  const type = bindings.find((one) => one.to.name === 'type');
+  if (!/^(input|select|textarea)$/.test(tag) || (type && type.constant === undefined)) return false;
+  return name === 'checked' || (name === 'value' && !valueOnly.test(type?.constant ?? ''));
+}
+
 /** A prop stands as the value of a field, and what is entered there is never written to it. */
 function isEnteredInVain({ facts }: Component, name: string): boolean {
   const value = facts.values.findIndex((one) => one.kind === 'prop' && memberKeyOf(one) === propKey(name));
@@ -85,7 +92,7 @@ function isEnteredInVain({ facts }: Component, name: string): boolean {
     for (const { to, direction, readings } of node.bindings) {
       if (!readings.some((one) => one.value === value)) continue;
       if (direction === 'two-way') isBound = true;
-      const isField = node.kind === 'element' && /^(input|select|textarea)$/.test(node.tag) && /^(value|checked)$/.test(to.name);
+      const isField = node.kind === 'element' && isEntered(node, to.name);
       if (isField && direction === 'in' && readings.every((one) => one.how === 'same' && one.path.length === 0)) isShown = true;
     }
   });

@@ -164,6 +164,8 @@ const isHandle = ({ facts }: Component, at: number): boolean =>
 /** What an effect reads in a function that it calls, after the first await of that function. */
 function lateInCalled(model: Model, component: Component, action: ActionFact): Reading[] {
   if (action.kind !== 'effect' || action.follows === undefined) return [];
+  // What is followed is said apart from it: nothing that it reads is meant to be.
+  if (action.follows.some(({ span }) => !contains(action.span, span))) return [];
   const early = new Set([...action.reads, ...action.follows].map((reading) => reading.value));
   return action.calls.flatMap((call) => {
     const called = component.facts.actions[call];

@@ -1,9 +1,10 @@
 import type * as t from '@babel/types';
+import { memberKeyOf } from '../../../model/given';
 import { eventKey, modelKey } from '../../../model/member';
 import type { Reading } from '../../../model/facts';
 import { addValue, type Body, type Dialect, moduleValue, newEffects, memberValue, type Effects } from '../../../read/script/body';
 import { channelDialect } from '../../../read/script/channels';
-import { readArgs, readExpression, readFunctionInto, readingsOf } from '../../../read/script/expressions';
+import { keptFunction, readArgs, readExpression, readFunctionInto, readingsOf } from '../../../read/script/expressions';
 import { composableValue, computedFrom } from '../../../read/script/functions';
 import { makesCollection } from '../../../read/script/lists';
 import { bindLocal } from '../../../read/script/names';
@@ -138,9 +139,29 @@ function readApi(body: Body, declared: DeclaredMembers, call: Call, scope: Scope
   switch (apiName(body, call)) {
     case 'setContext': {
       const key = first && keyOf(first);
+      const given = second && bare(second);
+      if (key !== undefined && isFunction(given)) {
+        // It is the function that is given, and not what it reads when somebody calls it.
+        const kept = keptFunction(body, 'context', given, scope);
+        declared.provides.push({ key, span: spanOf(call), readings: [kept] });
+        sink.reads.push(kept);
+        return true;
+      }
       if (key !== undefined && second) declared.provides.push({ key, span: spanOf(call), readings: readingsOf(body, second, scope) });
       // It gives back what it was given.
       if (second) readExpression(body, second, scope, 'same', sink);
+      return true;
+    }
+    case 'onMount':
+    case 'onDestroy':
+    case 'beforeUpdate':
+    case 'afterUpdate': {
+      // Under a condition: on a line of their own they are read with the instance.
+      const run = first && bare(first);
+      const [given] = run && !isFunction(run) ? readingsOf(body, run, scope) : [];
+      const value = given && body.values[given.value];
+      if (!given || value?.kind !== 'prop' || given.path.length > 0) return false;
+      (sink.raises ??= []).push({ member: memberKeyOf(value), value: given.value, optional: false, span: spanOf(call) });
       return true;
     }
     case 'get':

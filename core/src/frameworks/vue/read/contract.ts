@@ -24,6 +24,8 @@ export type DeclaredMembers = {
   open: boolean;
   /** Attributes that are not declared go to the root of the template by themselves. */
   inheritAttrs: boolean;
+  /** The name that its options say; absent where they say none. */
+  saidName?: string;
   /** What is given to all below, outermost first. */
   readonly provides: ProvideFact[];
   /** Module names of the objects that are mixed in, where all of them are named. */

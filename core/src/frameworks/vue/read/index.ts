@@ -147,7 +147,7 @@ function readComponent(source: Source): ComponentFacts {
     lang: source.lang,
     problems,
     event: '$event',
-    component: componentsOf(module, new Map([...ownName(options), ...locals, ...setup.lazy]), name, registersTags(setup)),
+    component: componentsOf(module, new Map([...ownName(setup), ...locals, ...setup.lazy]), name, registersTags(setup)),
     registers: registersTags(setup),
   };
   if (source.broken) declared.open = true;
@@ -168,9 +168,8 @@ function hasRender(options: t.ObjectExpression): boolean {
 }
 
 /** A component may use itself by the name that its options give it. */
-function ownName(options: t.ObjectExpression | undefined): [string, string][] {
-  const written = options && fieldOf(options, 'name');
-  return written?.type === 'StringLiteral' ? [[pascal(written.value), 'default']] : [];
+function ownName({ declared }: Setup): [string, string][] {
+  return declared.saidName === undefined ? [] : [[pascal(declared.saidName), 'default']];
 }
 
 /** Markup knows the components that its options register, and no others of the file. */
@@ -239,6 +238,7 @@ export function assemble(
       ...(eventsType ? { eventsType: more.length === 0 ? eventsType : { kind: 'intersection', of: eventTypes } } : {}),
       ...(undeclared.length > 0 ? { undeclared } : {}),
       ...(registersTags(setup) ? { registersTags: true } : {}),
+      ...(declared.saidName === undefined ? {} : { saidName: pascal(declared.saidName) }),
       ...(declared.mixins.length > 0 ? { mixins: declared.mixins } : {}),
     };
   });

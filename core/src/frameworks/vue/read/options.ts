@@ -110,6 +110,8 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
     setup.mixed.push(addValue(body, { name, kind: 'hook', span: spanOf(mixins ?? options), from: [], source: name }));
   const inherit = option('inheritAttrs');
   if (inherit?.type === 'BooleanLiteral') declared.inheritAttrs = inherit.value;
+  const said = option('name');
+  if (said?.type === 'StringLiteral') declared.saidName = said.value;
   readModelOption(setup, option('model'));
   for (const name of declared.props.keys()) own.set(name, { kind: 'value', value: propValue(body, name, { start: 0, end: 0 }), path: [] });
   readInject(body, option('inject'), own);

@@ -147,6 +147,8 @@ function readLoose(setup: Setup, node: t.Node, scope: Scope): boolean {
   if (api === 'defineOptions' && first) {
     const inherit = fieldOf(bare(first), 'inheritAttrs');
     if (inherit?.type === 'BooleanLiteral') declared.inheritAttrs = inherit.value;
+    const said = fieldOf(bare(first), 'name');
+    if (said?.type === 'StringLiteral') declared.saidName = said.value;
     return true;
   }
   return readMacro(setup, node, undefined, scope) || api === 'defineSlots';
