@@ -2,6 +2,7 @@ import type { ChangeFact, Reading } from '../../model/facts';
 import type { MemberKey } from '../../model/member';
 import { bindingFor, memberKeyOf } from '../../model/given';
 import { changerNamed } from '../../model/lookup';
+import { indexOf } from '../../flow/graph/index-of';
 import { adapterOf, traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
@@ -16,10 +17,25 @@ function writtenBy(component: Component, change: ChangeFact): 'whole' | 'list' |
   if (traitsOf(component).madeOnce) return undefined;
   if (change.toProps || (traitsOf(component).givenIsSealed && change.how === 'assign' && (change.path ?? []).length === 0)) return 'whole';
   if (change.how !== 'in-place') return isKeptFromOwner(component, change) ? 'whole' : undefined;
+  if (change.order !== undefined && !mayBeList(component, change)) return undefined;
   if (change.order !== undefined || (change.path?.length === 1 && /^(\d+|\*)$/.test(change.path[0] ?? ''))) return 'list';
   const traits = traitsOf(component);
   const handsDown = traits.givenIsSealed || (traits.followedProps && !component.facts.followsAssignment);
   return handsDown && (change.path?.length ?? 0) > 0 && change.path?.[0] !== 'current' ? 'member' : undefined;
+}
+
+/** Members that a list has: who asks for another one holds something else that can be pushed to. */
+const ofLists =
+  /^(?:\d+|\*|length|at|concat|entries|every|fill|filter|find\w*|flat\w*|forEach|includes|indexOf|join|keys|lastIndexOf|map|reduce\w*|slice|some|sort|reverse|splice|toReversed|toSorted|toSpliced|push|pop|shift|unshift|values|with)$/;
+
+/** What is pushed to or sorted may be a list, as far as its type and what else is read of it tell: a stack of pages is none. */
+function mayBeList(component: Component, { value, path = [] }: ChangeFact): boolean {
+  const prop = component.facts.values[value];
+  if (!prop || path.length > 0) return true;
+  const { kinds } = component.contract.members.get(memberKeyOf(prop)) ?? {};
+  if (kinds && kinds.size > 0 && !kinds.has('list')) return false;
+  const sinks = indexOf(component.facts).sinks.get(value) ?? [];
+  return sinks.every(({ reading }) => reading.path[0] === undefined || ofLists.test(reading.path[0]));
 }
 
 /** An input is given another value on what people do, and no event of the contract tells the owner. */

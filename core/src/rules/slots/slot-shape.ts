@@ -47,7 +47,8 @@ const readingsOfHanded = remembered((facts: ComponentFacts): ReadonlyMap<number,
 
 function contentsOf({ use: { node } }: KnownUse): Given[] {
   const found: Given[] = node.bindings.flatMap((binding): Given[] =>
-    binding.markup && bindingKey(binding) !== undefined
+    // A component by its name is a function, and may stand for what it shows.
+    binding.markup && bindingKey(binding) !== undefined && !binding.markup.every((one) => one.kind === 'use' && one.asValue)
       ? [
           {
             slot: keyOfMember(binding.to as Member),

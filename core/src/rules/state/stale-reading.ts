@@ -164,8 +164,6 @@ const isHandle = ({ facts }: Component, at: number): boolean =>
 /** What an effect reads in a function that it calls, after the first await of that function. */
 function lateInCalled(model: Model, component: Component, action: ActionFact): Reading[] {
   if (action.kind !== 'effect' || action.follows === undefined) return [];
-  // What is followed is said apart from it: nothing that it reads is meant to be.
-  if (action.follows.some(({ span }) => !contains(action.span, span))) return [];
   const early = new Set([...action.reads, ...action.follows].map((reading) => reading.value));
   return action.calls.flatMap((call) => {
     const called = component.facts.actions[call];
@@ -229,7 +227,9 @@ function staleBy(
     const readings = (action.follows ?? []).filter((one) => isPlain(component, one) && changes(model, component, one));
     if (readings.length > 0) return { how: 'watched', readings };
   }
-  if (action.follows === undefined || action.runsOnce) return { how: 'late', readings: [] };
+  // Where what is followed is said apart from it, nothing that it reads is meant to be.
+  const isSaidApart = action.follows?.some(({ span }) => !contains(action.span, span));
+  if (action.follows === undefined || action.runsOnce || isSaidApart) return { how: 'late', readings: [] };
   const late = once([...lateIn(model, component, action), ...lateInCalled(model, component, action)]);
   return late.length > 0 ? { how: 'late', readings: late } : { how: 'hidden', readings: hiddenIn(model, component, action) };
 }

@@ -185,7 +185,11 @@ function storeCopies(model: Model, component: Component): Found[] {
     if (!start || !store || !isWritten(model, store)) return [];
     const touching = (one: { readonly value: number }): boolean => one.value === start.value;
     const changes = actions.flatMap((action) => action.changes.filter((change) => change.value === index));
-    const isFollowed = changes.some((change) => change.from.some(touching));
+    // What is called whenever the store is another keeps the state in step with it.
+    const told = new Set(actions.flatMap(({ hears }) => hears.flatMap(({ action }) => action ?? [])));
+    const isFollowed =
+      changes.some((change) => change.from.some(touching)) ||
+      actions.some((action, at) => told.has(at) && action.changes.some((change) => changes.includes(change)));
     // A draft goes back: into the store, by a function of its module, or up to who uses the component.
     const isDraft = (readings: readonly Reading[]): boolean => readings.some(({ value }) => value === index);
     const goesBack = actions.some(
