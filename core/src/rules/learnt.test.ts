@@ -657,3 +657,143 @@ table(
     ['with a prefix that the configuration gives', nuxt('SwChip')],
   ],
 );
+
+// What misled on packages that were read for the first time.
+
+const named = (said: string): Readonly<Record<string, string>> => ({
+  App: vueApp('<OFeld/>'),
+  Feld: `${setup(`defineOptions({ name: '${said}' });`)}<template><i>feld</i></template>`,
+});
+
+table(
+  'component-unknown',
+  'vue',
+  [['by a name that nobody gives itself', named('OForm'), 'App OFeld']],
+  [
+    ['by the name that a component gives itself', named('OFeld')],
+    [
+      'itself, by that name',
+      {
+        App: vueApp('<Feld/>'),
+        Feld: `${setup("defineOptions({ name: 'OFeld' }); defineProps(['all']);")}<template><i><OFeld v-if="all"/></i></template>`,
+      },
+    ],
+  ],
+);
+
+const lit = "function Switch() { return <button onClick={() => document.dispatchEvent(new CustomEvent('lamp:lit'))}>lit</button>; }";
+
+table(
+  'channel-unpaired',
+  'react',
+  [['sent by a part of an application', `${lit}\nexport function App() { return <Switch/>; }`, 'Switch lamp:lit']],
+  [
+    [
+      'sent by a part of a package, for who uses it',
+      {
+        'package.json': '{ "name": "levels", "exports": { ".": "./src/index.js" } }',
+        'src/index.js': "export { Switch } from './Switch';",
+        'src/Switch.jsx': `export ${lit}`,
+      },
+    ],
+  ],
+);
+
+const message = (script: string): Readonly<Record<string, string>> => ({
+  App: '<script>const focus = () => {};</script><Message onClose={focus}/>',
+  Message: `<script>import { onDestroy } from 'svelte'; export let onClose = undefined; export let shut = false; ${script}</script><p>{shut}</p>`,
+});
+
+table(
+  'event-never-raised',
+  'svelte',
+  [['it is declared, and never called', message(''), 'App onClose']],
+  [['it is handed to the end of a life', message('if (onClose) { onDestroy(onClose); }')]],
+);
+
+table(
+  'change-unseen',
+  'svelte',
+  [
+    [
+      'it is shown',
+      { App: '<script>let { a } = $props(); let seen = false;</script><button onclick={() => { seen = true; }}>{a}{seen}</button>' },
+      'App seen',
+    ],
+  ],
+  [
+    [
+      'it is read by a function that a context gives',
+      {
+        App: "<script>import { onMount, setContext } from 'svelte'; let { a } = $props(); let seen = false; setContext('told', () => { if (seen) a(); }); onMount(() => { seen = true; });</script><p>b</p>",
+      },
+    ],
+  ],
+);
+
+const choice = (type: string): Readonly<Record<string, string>> => ({
+  App: '<script>let a = 1;</script><Choice bind:value={a}/>',
+  Choice: `<script>export let value = 1;</script><input type="${type}" {value}/>`,
+});
+
+table('two-way-half', 'svelte', [['people enter it', choice('text'), 'App value']], [['it says which one is chosen', choice('radio')]]);
+
+const timed = (watch: string): Readonly<Record<string, string>> => ({
+  App: vueApp(
+    '<b>{{ n }}</b><button @click="n++; on = !on">x</button>',
+    `import { ref, watch, watchEffect } from 'vue'; const n = ref(0); const on = ref(true); ${watch}`,
+  ),
+});
+
+table(
+  'stale-reading',
+  'vue',
+  [
+    [
+      'of what it follows by reading',
+      timed('watchEffect(() => { if (on.value) setTimeout(() => { console.log(n.value); }, 9); });'),
+      'App n',
+    ],
+  ],
+  [['what it follows is said apart', timed('watch(on, () => { setTimeout(() => { console.log(n.value); }, 9); });')]],
+);
+
+const rows = 'function Rows({ renderRow }) { return <ul>{[1, 2].map((n) => renderRow({ n }))}</ul>; }\n';
+
+table(
+  'slot-shape',
+  'react',
+  [['markup for what is called', `${rows}export function App() { return <Rows renderRow={<li>a</li>}/>; }`, 'App renderRow']],
+  [['a component by its name', `${rows}const Row = ({ n }) => <li>{n}</li>;\nexport function App() { return <Rows renderRow={Row}/>; }`]],
+);
+
+const themed = (sync: string): Readonly<Record<string, string>> => ({
+  'theme.js':
+    "import { writable } from 'svelte/store'; export const theme = writable('light'); export const flip = () => theme.set('dark');",
+  App: `<script>import { onDestroy } from 'svelte'; import { theme, flip } from './theme'; let shown = $theme; ${sync}</script><p>{shown}</p><button on:click={flip}>flip</button>`,
+});
+
+table(
+  'two-truths',
+  'svelte',
+  [['changed by the part alone', themed("const go = () => { shown = 'dark'; }; go();"), 'App shown']],
+  [['kept in step by a subscription', themed('onDestroy(theme.subscribe((value) => { shown = value; }));')]],
+);
+
+table(
+  'prop-written',
+  'react',
+  [
+    [
+      'a list is pushed to',
+      'function Row({ all }) { return <button onClick={() => all.push(1)}>{all.length}</button>; }\nexport function App() { const [all] = useState([]); return <Row all={all}/>; }',
+      'Row all',
+    ],
+  ],
+  [
+    [
+      'a stack of pages is none',
+      'function Row({ pages }) { return <button onClick={() => { pages.push(1); }} onBlur={pages.reset}>a</button>; }\nexport function App({ pages }) { return <Row pages={pages}/>; }',
+    ],
+  ],
+);
