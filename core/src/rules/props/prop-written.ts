@@ -163,19 +163,38 @@ function isItsOwn({ facts }: Component, { value }: ChangeFact, what: 'whole' | '
   return facts.actions.some(({ changes }) => changes.some((one) => one.value === value && one.how !== 'in-place'));
 }
 
+/** A property that an element gives a first value by itself, and that no use gives. */
+function isGivenByNobody(model: Model, component: Component, { value }: ChangeFact): boolean {
+  const prop = component.facts.values[value];
+  if (!component.facts.element || prop?.kind !== 'prop') return false;
+  const key = memberKeyOf(prop);
+  const uses = model.usesOf.get(component.id) ?? [];
+  return component.contract.members.get(key)?.fallback !== undefined && uses.every(({ node }) => !bindingFor(node, key));
+}
+
+function byItself(component: Component, isLeftOut: (change: ChangeFact) => boolean): Found[] {
+  return component.facts.actions.flatMap((action) =>
+    action.changes.flatMap((change): Found[] => {
+      const value = component.facts.values[change.value];
+      const what = value?.kind === 'prop' ? writtenBy(component, change) : undefined;
+      if (!value || !what || isShared(component, value.name, memberKeyOf(value)) || isItsOwn(component, change, what)) return [];
+      return isLeftOut(change) ? [] : [written(component, change, what)];
+    }),
+  );
+}
+
 /** A component writes its own prop, or changes the inside of what it was given. */
 export const propWritten: Rule = {
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) =>
-      component.fileRole === 'source' ? [...handedToBeChanged(model, component), ...ofStateWritten(model, component)] : [],
+      component.fileRole === 'source'
+        ? [
+            ...handedToBeChanged(model, component),
+            ...ofStateWritten(model, component),
+            // What an element has may be its own as well as given: its uses tell.
+            ...(component.facts.element ? byItself(component, (change) => isGivenByNobody(model, component, change)) : []),
+          ]
+        : [],
     ),
-  inComponent: (component) =>
-    component.facts.actions.flatMap((action) =>
-      action.changes.flatMap((change): Found[] => {
-        const value = component.facts.values[change.value];
-        const what = value?.kind === 'prop' ? writtenBy(component, change) : undefined;
-        if (!value || !what || isShared(component, value.name, memberKeyOf(value)) || isItsOwn(component, change, what)) return [];
-        return [written(component, change, what)];
-      }),
-    ),
+  inComponent: (component) => (component.facts.element ? [] : byItself(component, () => false)),
 };
