@@ -44,19 +44,13 @@ export const channelUnpaired: Rule = {
     for (const end of hears) carried(end)?.hears.push(end);
     // Functions of modules listen to the document as well, whoever calls them.
     const listened = [...model.files.values()].flatMap((file) => file.listens ?? []);
-    // What a package is called after which a name is called may wait for it: `simple-modal-show`.
-    const outside = [...model.files.values()].flatMap(({ imports, later = [] }) =>
-      [...imports.map(({ from }) => from), ...later].flatMap((from) =>
-        isOwnModule(from) ? [] : (from.split('/').find((part) => part.length > 4 && !part.startsWith('@')) ?? []),
-      ),
-    );
     const pairsBroadcasts = [...carriers].some(([carrier, ends]) => broadcastName(carrier) !== undefined && isPaired(ends));
     return [...carriers].flatMap(([carrier, ends]) => {
-      if (carrier === 'document') return unpaired(ends, { listened, outside, isOwn: (event) => !isNativeEvent(event), outsideSends: true });
+      if (carrier === 'document') return unpaired(ends, { listened, isOwn: (event) => !isNativeEvent(event), outsideSends: true });
       const broadcast = broadcastName(carrier);
       if (broadcast !== undefined) return pairsBroadcasts ? loneBroadcast(broadcast, ends) : [];
       if (!isOwnBus(model, carrier) || (!isPaired(ends) && !missesByALetter(ends))) return [];
-      return unpaired(ends, { listened: [], outside: [], isOwn: () => true, outsideSends: false });
+      return unpaired(ends, { listened: [], isOwn: () => true, outsideSends: false });
     });
   },
 };
@@ -75,14 +69,12 @@ function missesByALetter({ sends, hears }: Carried): boolean {
 
 type Terms = {
   readonly listened: readonly string[];
-  /** Names of packages that the project uses. */
-  readonly outside: readonly string[];
   readonly isOwn: (event: string) => boolean;
   /** A script from outside may send too, so that what nobody in the project sends is told only where a near name is sent. */
   readonly outsideSends: boolean;
 };
 
-function unpaired({ sends, hears }: Carried, { listened, outside, isOwn, outsideSends }: Terms): Found[] {
+function unpaired({ sends, hears }: Carried, { listened, isOwn, outsideSends }: Terms): Found[] {
   if ([...sends, ...hears].some(({ events }) => events === undefined)) return [];
   const sent = new Set(sends.flatMap(({ events }) => events ?? []));
   const heard = new Set([...hears.flatMap(({ events }) => events ?? []), ...listened]);
@@ -99,10 +91,7 @@ function unpaired({ sends, hears }: Carried, { listened, outside, isOwn, outside
   const missed = new Set(loneHears.flatMap(({ near }) => near ?? []));
   // What a package's own parts send, whoever uses them may wait for.
   const loneSends = lone(sends, heard).filter(
-    ({ event, end, near }) =>
-      !missed.has(event) &&
-      !outside.some((name) => event.startsWith(`${name}-`)) &&
-      (near !== undefined || !end.owner?.isPublic || !outsideSends),
+    ({ event, end, near }) => !missed.has(event) && (near !== undefined || !end.owner?.isPublic || !outsideSends),
   );
   return [
     ...loneSends.flatMap(({ end, event, near }) => found(end, event, 'sends', near, hears)),
