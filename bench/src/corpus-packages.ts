@@ -57,6 +57,14 @@ export const packages: readonly { readonly name: string; readonly folder?: strin
   { name: '@astrojs/starlight@0.42.4', folder: 'dist' },
   { name: 'astro-accelerator@7.1.22' },
   { name: 'starlight-openapi@0.22.1' },
+  // Read for the first time after all others had been tuned to.
+  { name: '@oruga-ui/oruga-next@0.13.5', folder: 'src' },
+  { name: 'svelte-jsoneditor@3.13.0', folder: 'components' },
+  { name: 'agnostic-svelte@1.1.27', folder: 'components' },
+  { name: 'accessible-astro-components@5.8.0' },
+  { name: '@medusajs/admin-ui@2.1.18', folder: 'ui/src' },
+  { name: '@patternfly/elements@5.0.0' },
+  { name: '@haxtheweb/hax-body@10.0.2' },
 ];
 
 const corpus = fileURLToPath(new URL('../.corpus', import.meta.url));

@@ -1,23 +1,29 @@
 import { loadCompilers } from '@liana/core';
+import { angularForms } from '../../testing/src/forms/angular';
+import { astroForms } from '../../testing/src/forms/astro';
+import { elementsForms } from '../../testing/src/forms/elements';
 import { answerTo, evaluate, faultyFiles, mendedFiles } from '../../testing/src/forms/evaluate';
 import { flowForms } from '../../testing/src/forms/flows';
 import type { Form } from '../../testing/src/forms/form';
+import { lwcForms } from '../../testing/src/forms/lwc';
+import { newerFlowForms } from '../../testing/src/forms/newer-flows';
 import { reactForms } from '../../testing/src/forms/react';
 import { svelteForms } from '../../testing/src/forms/svelte';
 import { vueForms } from '../../testing/src/forms/vue';
 import { makeRunner, type Runner } from './forms-run';
 
-const all: Readonly<Record<string, readonly Form[]>> = { react: reactForms, vue: vueForms, svelte: svelteForms };
+const runnable: Readonly<Record<string, readonly Form[]>> = { react: reactForms, vue: vueForms, svelte: svelteForms };
+const all: typeof runnable = { ...runnable, elements: elementsForms, lwc: lwcForms, angular: angularForms, astro: astroForms };
 
 // Which faults are found as people write them: `npm run forms [-- FRAMEWORK WORD …] [--run]`. With `--run` each is run with
-// and without the fault, and the framework says whether it is one.
+// and without the fault, and the framework says whether it is one; those of the newer frameworks are not run.
 const [only, ...words] = process.argv.slice(2).filter((one) => !one.startsWith('--'));
 const isRun = process.argv.includes('--run');
-await loadCompilers(['a.vue', 'a.svelte']);
+await loadCompilers(['a.vue', 'a.svelte', 'a.component.html']);
 
 for (const [framework, forms] of Object.entries(all)) {
   if (only !== undefined && only !== framework) continue;
-  const runner: Runner | undefined = isRun ? await makeRunner(framework) : undefined;
+  const runner: Runner | undefined = isRun && framework in runnable ? await makeRunner(framework) : undefined;
   const sum = { found: 0, wrong: 0, judged: 0, confirmed: 0 };
   const chosen = forms.filter(({ rule, form }) => words.every((word) => rule.includes(word) || form.includes(word)));
   for (const [index, form] of chosen.entries()) {
@@ -37,7 +43,7 @@ for (const [framework, forms] of Object.entries(all)) {
   }
   await runner?.close();
   console.log(
-    `${framework}: ${sum.found} of ${chosen.length} forms found, ${sum.wrong} with a wrong claim${isRun ? `; a run shows ${sum.confirmed} of the ${sum.judged} that can be seen` : ''}`,
+    `${framework}: ${sum.found} of ${chosen.length} forms found, ${sum.wrong} with a wrong claim${runner ? `; a run shows ${sum.confirmed} of the ${sum.judged} that can be seen` : ''}`,
   );
 }
 
@@ -49,7 +55,7 @@ async function judge(runner: Runner, name: string, form: Form): Promise<{ isSeen
   return { isSeen, ofMended: good.said };
 }
 
-const questions = flowForms.filter(
+const questions = [...flowForms, ...newerFlowForms].filter(
   ({ framework, form }) => (only === undefined || only === framework || only === 'flows') && words.every((word) => form.includes(word)),
 );
 const answers = questions.map((question) => ({ ...question, ...answerTo(question) }));
