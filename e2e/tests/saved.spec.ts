@@ -132,20 +132,23 @@ test('a plan that this version cannot read is kept, said with its field, and can
   // What is still to be written would be written over what follows.
   await expect.poll(() => plansStored(page)).toContain('OldPart');
   await page.getByRole('link', { name: 'Liana, all projects' }).click();
+  await expect(page.getByRole('button', { name: 'Open the worn demo in React' })).toBeVisible();
   await page.evaluate(
     () =>
       new Promise<void>((resolve, reject) => {
         const open = indexedDB.open('liana');
         open.onsuccess = () => {
-          const store = open.result.transaction('plans', 'readwrite').objectStore('plans');
+          const transaction = open.result.transaction('plans', 'readwrite');
+          const store = transaction.objectStore('plans');
+          transaction.oncomplete = () => {
+            open.result.close();
+            resolve();
+          };
           const all = store.getAll();
           all.onsuccess = () => {
             const stored = all.result[0] as { document: { version: number } };
             stored.document.version = 2;
-            store.put(stored).onsuccess = () => {
-              open.result.close();
-              resolve();
-            };
+            store.put(stored);
           };
         };
         open.onerror = () => reject(new Error('closed'));
