@@ -1,4 +1,4 @@
-import type { Form } from './form';
+import { type Form, mended } from './form';
 
 const use = (...names: string[]): string => `import { ${names.join(', ')} } from 'react';\n`;
 
@@ -1898,4 +1898,102 @@ export default function App() {
     or: ['endless-render'],
     acts: ['Open'],
   },
+
+  mended({
+    rule: 'prop-written',
+    form: 'what is given is sorted while the part renders',
+    files: {
+      'App.jsx':
+        "import { useState } from 'react';\nimport List from './List';\nexport default function App() {\n  const [names, setNames] = useState(['oak', 'elm', 'ash']);\n  return <main><p>{names.join(' ')}</p><List names={names} /><button onClick={() => setNames([...names, 'bay'])}>bay</button></main>;\n}",
+      'List.jsx':
+        'export default function List({ names }) {\n  return (\n    <ul>\n      {¶names.sort().map((one) => (\n        <li key={one}>{one}</li>\n      ))}\n    </ul>\n  );\n}',
+    },
+    by: [['names.sort()', '[...names].sort()']],
+    acts: ['bay'],
+  }),
+  mended({
+    rule: 'change-unseen',
+    form: 'a variable of the module is counted and shown',
+    files: {
+      'App.jsx':
+        'let count = 0;\nexport default function App() {\n  return (\n    <button\n      onClick={() => {\n        ¶count += 1;\n      }}\n    >\n      count {count}\n    </button>\n  );\n}',
+    },
+    by: [
+      [
+        'let count = 0;\nexport default function App() {',
+        "import { useState } from 'react';\nexport default function App() {\n  const [count, setCount] = useState(0);",
+      ],
+      ['count += 1;', 'setCount(count + 1);'],
+    ],
+    acts: ['count 0'],
+  }),
+  mended({
+    rule: 'change-unseen',
+    form: 'a date in state is moved and set again',
+    files: {
+      'App.jsx':
+        "import { useState } from 'react';\nexport default function App() {\n  const [day, setDay] = useState(() => new Date(2026, 0, 1));\n  const next = () => {\n    ¶day.setDate(day.getDate() + 1);\n    setDay(day);\n  };\n  return <main><p>{day.toDateString()}</p><button onClick={next}>next</button></main>;\n}",
+    },
+    by: [['day.setDate(day.getDate() + 1);\n    setDay(day);', 'setDay(new Date(day.getTime() + 86400000));']],
+    acts: ['next'],
+  }),
+  mended({
+    rule: 'list-unkeyed',
+    form: 'an id made from the position is the key, and the list grows at its front',
+    files: {
+      'App.jsx':
+        "import { useState } from 'react';\nimport Row from './Row';\nexport default function App() {\n  const [names, setNames] = useState(['cod']);\n  const rows = names.map((name, at) => ({ id: at, name }));\n  return (\n    <main>\n      <button onClick={() => setNames(['ling', ...names])}>add</button>\n      {rows.map((row) => (\n        ¶<Row key={row.id} name={row.name} />\n      ))}\n    </main>\n  );\n}",
+      'Row.jsx':
+        "import { useState } from 'react';\nexport default function Row({ name }) {\n  const [open, setOpen] = useState(false);\n  return <button onClick={() => setOpen(!open)}>{name}{open ? ' more' : ''}</button>;\n}",
+    },
+    by: [['id: at, name', 'id: name, name']],
+    acts: ['cod', 'add'],
+  }),
+  mended({
+    rule: 'store-dead',
+    form: 'a list of a module is only pushed to',
+    files: {
+      'App.jsx':
+        "import { note } from './visits';\nexport default function App() {\n  return <button onClick={() => note('home')}>home</button>;\n}",
+      'visits.js': '¶const visits = [];\nexport function note(page) {\n  visits.push(page);\n}',
+    },
+    by: [],
+    unseen: true,
+  }),
+  mended({
+    rule: 'prop-spelt',
+    form: 'a prop is written with a hyphen',
+    files: {
+      'App.jsx': "import Dial from './Dial';\nexport default function App() {\n  return (\n    <Dial\n      ¶start-at={4}\n    />\n  );\n}",
+      'Dial.jsx':
+        "import { useState } from 'react';\nexport default function Dial({ startAt = 0 }) {\n  const [n, setN] = useState(startAt);\n  return <button onClick={() => setN(n + 1)}>{n}</button>;\n}",
+    },
+    or: ['prop-unknown'],
+    by: [['start-at', 'startAt']],
+    acts: [],
+  }),
+  mended({
+    rule: 'wrapper-thin',
+    form: 'a part with the defaults of the one that it hands all on to',
+    files: {
+      'App.jsx': 'import Box from \'./Box\';\nexport default function App() {\n  return <Box name="North" />;\n}',
+      'Box.jsx':
+        "import Card from './Card';\n¶export default function Box({ name, tone = 'calm' }) {\n  return <Card name={name} tone={tone} />;\n}",
+      'Card.jsx': "export default function Card({ name, tone = 'calm' }) {\n  return <h3 className={tone}>{name}</h3>;\n}",
+    },
+    by: [],
+    unseen: true,
+  }),
+  mended({
+    rule: 'subscription-kept',
+    form: 'a question of the screen is listened to where it is asked',
+    files: {
+      'App.jsx':
+        "import { useState } from 'react';\nimport Narrow from './Narrow';\nexport default function App() {\n  const [on, setOn] = useState(true);\n  return <main><button onClick={() => setOn(!on)}>x</button>{on && <Narrow />}</main>;\n}",
+      'Narrow.jsx':
+        "import { useEffect, useState } from 'react';\nexport default function Narrow() {\n  const [narrow, setNarrow] = useState(false);\n  useEffect(() => {\n    ¶matchMedia('(max-width: 600px)').addEventListener('change', (event) => setNarrow(event.matches));\n  }, []);\n  return <b>{narrow ? 'narrow' : 'wide'}</b>;\n}",
+    },
+    by: [],
+    unseen: true,
+  }),
 ];

@@ -1,4 +1,4 @@
-import type { Form } from './form';
+import { type Form, mended } from './form';
 
 const part = (script: string, markup: string, lang = ''): string =>
   script === '' ? `${markup}\n` : `<script${lang === '' ? '' : ` lang="${lang}"`}>\n${script}\n</script>\n\n${markup}\n`;
@@ -1041,4 +1041,61 @@ export const svelteForms: readonly Form[] = [
     },
     unseen: true,
   },
+
+  mended({
+    rule: 'prop-written',
+    form: 'what is given is sorted in a derived value',
+    files: {
+      'App.svelte':
+        "<script>\n  import List from './List.svelte';\n  let names = $state(['oak', 'elm']);\n</script>\n<p>{names.join(' ')}</p>\n<List {names} />",
+      'List.svelte':
+        '<script>\n  let { names } = $props();\n  const sorted = $derived(¶names.sort());\n</script>\n{#each sorted as one (one)}<p>{one}</p>{/each}',
+    },
+    by: [['names.sort()', '[...names].sort()']],
+    unseen: true,
+  }),
+  mended({
+    rule: 'change-unseen',
+    form: 'a date in state is moved',
+    files: {
+      'App.svelte':
+        '<script>\n  let day = $state(new Date(2026, 0, 1));\n  function next() {\n    ¶day.setDate(day.getDate() + 1);\n  }\n</script>\n<p>{day.toDateString()}</p>\n<button onclick={next}>next</button>',
+    },
+    by: [['day.setDate(day.getDate() + 1);', 'day = new Date(day.getTime() + 86400000);']],
+    acts: ['next'],
+  }),
+  mended({
+    rule: 'list-unkeyed',
+    form: 'an id made from the position is the key of rows that keep a state',
+    files: {
+      'App.svelte':
+        "<script>\n  import Row from './Row.svelte';\n  let names = $state(['cod']);\n  const rows = $derived(names.map((name, at) => ({ id: at, name })));\n</script>\n<button onclick={() => (names = ['ling', ...names])}>add</button>\n{#each rows as row (row.id)}\n  ¶<Row name={row.name} />\n{/each}",
+      'Row.svelte':
+        "<script>\n  let { name } = $props();\n  let open = $state(false);\n</script>\n<button onclick={() => (open = !open)}>{name}{open ? ' more' : ''}</button>",
+    },
+    by: [['id: at, name', 'id: name, name']],
+    acts: ['cod', 'add'],
+  }),
+  mended({
+    rule: 'store-dead',
+    form: 'a list of a module is only pushed to',
+    files: {
+      'App.svelte': "<script>\n  import { note } from './visits.js';\n</script>\n<button onclick={() => note('home')}>home</button>",
+      'visits.js': '¶const visits = [];\nexport function note(page) {\n  visits.push(page);\n}',
+    },
+    by: [],
+    unseen: true,
+  }),
+  mended({
+    rule: 'event-never-raised',
+    form: 'a callback that is only tested',
+    files: {
+      'App.svelte':
+        "<script>\n  import Row from './Row.svelte';\n  let shut = $state(false);\n</script>\n<p>{shut}</p>\n<Row\n  ¶onclose={() => (shut = true)} />",
+      'Row.svelte': '<script>\n  let { onclose } = $props();\n</script>\n{#if onclose}<p>can be shut</p>{/if}',
+    },
+    or: ['event-unheard', 'prop-unknown'],
+    by: [['<p>can be shut</p>', '<button onclick={onclose}>shut</button>']],
+    unseen: true,
+  }),
 ];

@@ -1,4 +1,4 @@
-import type { Form } from './form';
+import { type Form, mended } from './form';
 
 /** A component by its setup and its template. */
 const sfc = (setup: string, template: string, lang = ''): string =>
@@ -1152,4 +1152,81 @@ export const vueForms: readonly Form[] = [
       'Left.vue': sfc('', '<p/>'),
     },
   },
+
+  mended({
+    rule: 'prop-written',
+    form: 'what is given is reversed in a computed value',
+    files: {
+      'App.vue':
+        "<script setup>\nimport { ref } from 'vue';\nimport List from './List.vue';\nconst names = ref(['oak', 'elm']);\n</script>\n<template><p>{{ names.join(' ') }}</p><List :names=\"names\" /></template>",
+      'List.vue':
+        '<script setup>\nimport { computed } from \'vue\';\nconst props = defineProps({ names: Array });\nconst last = computed(() => ¶props.names.reverse());\n</script>\n<template><p v-for="one in last" :key="one">{{ one }}</p></template>',
+    },
+    by: [['props.names.reverse()', '[...props.names].reverse()']],
+    unseen: true,
+  }),
+  mended({
+    rule: 'list-unkeyed',
+    form: 'an id made from the position is the key of rows that keep a state',
+    files: {
+      'App.vue':
+        '<script setup>\nimport { computed, ref } from \'vue\';\nimport Row from \'./Row.vue\';\nconst names = ref([\'cod\']);\nconst rows = computed(() => names.value.map((name, at) => ({ key: `row-${at}`, name })));\nconst add = () => { names.value = [\'ling\', ...names.value]; };\n</script>\n<template>\n  <button @click="add">add</button>\n  ¶<Row v-for="row in rows" :key="row.key" :name="row.name" />\n</template>',
+      'Row.vue':
+        "<script setup>\nimport { ref } from 'vue';\ndefineProps({ name: String });\nconst open = ref(false);\n</script>\n<template><button @click=\"open = !open\">{{ name }}{{ open ? ' more' : '' }}</button></template>",
+    },
+    by: [['`row-${at}`', 'name']],
+    acts: ['cod', 'add'],
+  }),
+  mended({
+    rule: 'two-truths',
+    form: 'two parts read one entry of the storage by a constant of the project',
+    files: {
+      'App.vue':
+        "<script setup>\nimport List from './List.vue';\nimport Count from './Count.vue';\n</script>\n<template><Count /><List /></template>",
+      'keys.js': "export const SAVED = 'saved-walks';",
+      'List.vue':
+        "<script setup>\nimport { ref } from 'vue';\nimport { SAVED } from './keys';\nconst walks = ref(JSON.parse(localStorage.getItem(SAVED) ?? '[]'));\nfunction add() {\n  walks.value = [...walks.value, 'oak'];\n  localStorage.setItem(SAVED, JSON.stringify(walks.value));\n}\n</script>\n<template><button @click=\"add\">add</button><p v-for=\"one in walks\" :key=\"one\">{{ one }}</p></template>",
+      'Count.vue':
+        "<script setup>\nimport { ref } from 'vue';\nimport { SAVED } from './keys';\n¶const walks = ref(JSON.parse(localStorage.getItem(SAVED) ?? '[]'));\n</script>\n<template><b>{{ walks.length }}</b></template>",
+    },
+    by: [],
+    unseen: true,
+  }),
+  mended({
+    rule: 'store-dead',
+    form: 'a table of a module is only written to',
+    files: {
+      'App.vue':
+        "<script setup>\nimport { note } from './seen';\n</script>\n<template><button @click=\"note('home')\">home</button></template>",
+      'seen.js': '¶const seen = {};\nexport function note(page) {\n  seen[page] = true;\n}',
+    },
+    by: [],
+    unseen: true,
+  }),
+  mended({
+    rule: 'event-never-raised',
+    form: 'a listener for what the child raises under the name of a model',
+    files: {
+      'App.vue':
+        "<script setup>\nimport { ref } from 'vue';\nimport Dial from './Dial.vue';\nconst n = ref(0);\n</script>\n<template><p>{{ n }}</p><Dial\n  ¶@changed=\"n = $event\" /></template>",
+      'Dial.vue':
+        '<script setup>\nconst level = defineModel({ default: 0 });\n</script>\n<template><button @click="level++">{{ level }}</button></template>',
+    },
+    or: ['prop-unknown', 'event-stops-short'],
+    by: [['@changed', '@update:model-value']],
+    acts: ['0'],
+  }),
+  mended({
+    rule: 'context-missing',
+    form: 'a part is moved beside the one that provides',
+    files: {
+      'App.vue':
+        "<script setup>\nimport Zone from './Zone.vue';\nimport Depth from './Depth.vue';\n</script>\n<template><Zone /><Depth /></template>",
+      'Zone.vue':
+        "<script setup>\nimport { provide, reactive } from 'vue';\nimport Depth from './Depth.vue';\nprovide('levels', reactive({ upper: 4 }));\n</script>\n<template><section><Depth /></section></template>",
+      'Depth.vue':
+        "<script setup>\nimport { inject } from 'vue';\n¶const levels = inject('levels');\n</script>\n<template><b>{{ levels.upper }}</b></template>",
+    },
+    by: [['<Zone /><Depth />', '<Zone />']],
+  }),
 ];

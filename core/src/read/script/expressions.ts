@@ -317,8 +317,8 @@ function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, 
   mergeInto(sink, inner, 'computed');
   const before = sink.changes?.length ?? 0;
   for (const target of targetsOf(node.left)) noteWrite(body, target, scope, spanOf(node), inner.reads, sink);
-  // A field of the instance that is given another list: how that grows.
-  const order = node.left.type === 'MemberExpression' && node.left.object.type === 'ThisExpression' ? listOrder(node.right) : undefined;
+  // Where it is given another list: how that grows.
+  const order = adds ? undefined : listOrder(node.right);
   for (const change of (sink.changes?.slice(before) ?? []) as Writable<ChangeFact>[]) {
     if (order) change.order = order;
     if (adds || sink.depth > 1) change.isLater = true;

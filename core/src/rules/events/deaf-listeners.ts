@@ -62,5 +62,6 @@ function isUncalled(target: Component, key: MemberKey): boolean {
   );
   if (isRead) return false;
   const index = indexOf(facts);
-  return !index.sinks.has(at) && !index.calls.has(at);
+  // To ask whether it is there is not to call it.
+  return (index.sinks.get(at) ?? []).every(({ to }) => to === 'decides') && !index.calls.has(at);
 }
