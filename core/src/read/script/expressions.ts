@@ -317,10 +317,11 @@ function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, 
   mergeInto(sink, inner, 'computed');
   const before = sink.changes?.length ?? 0;
   for (const target of targetsOf(node.left)) noteWrite(body, target, scope, spanOf(node), inner.reads, sink);
-  // Where it is given another list: how that grows.
+  // A field of the instance that is given another list, or whatever is given a list made of the one it had: how that grows.
   const order = adds ? undefined : listOrder(node.right);
+  const isField = node.left.type === 'MemberExpression' && node.left.object.type === 'ThisExpression';
   for (const change of (sink.changes?.slice(before) ?? []) as Writable<ChangeFact>[]) {
-    if (order) change.order = order;
+    if (order && (isField || change.from.some(({ value }) => value === change.value))) change.order = order;
     if (adds || sink.depth > 1) change.isLater = true;
   }
 }
