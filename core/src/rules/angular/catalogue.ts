@@ -140,7 +140,7 @@ export const angularWords: Readonly<Partial<Record<RuleId, Partial<Pick<Entry, '
       how === 'unfollowed'
         ? `${action} in ${component} reads ${value}, a plain field, which nothing follows.`
         : how === 'once'
-          ? `${action} in ${component} keeps the value that ${value} has when the class is made.`
+          ? `${action} in ${component} keeps the value that ${value} has when the component starts.`
           : `${action} in ${component} reads ${value} when its readings are no longer followed.`,
     consequence: ({ component, value, action, how }) =>
       how === 'once'
