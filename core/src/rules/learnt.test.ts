@@ -797,3 +797,15 @@ table(
     ],
   ],
 );
+
+const modes = (sync: string): Readonly<Record<string, string>> => ({
+  App: "<script>let mode = 'text';</script><button on:click={() => (mode = 'tree')}>{mode}</button><View given={mode}/>",
+  View: `<script>export let given; let mode = given; function apply(one) { mode = one; } const reset = () => { mode = 'text'; }; ${sync}</script><b on:click={reset}>{mode}</b>`,
+});
+
+table(
+  'prop-copied',
+  'svelte',
+  [['nothing makes it follow', modes(''), 'View given']],
+  [['a function that is called with it each time', modes('$: apply(given);')]],
+);

@@ -334,6 +334,17 @@ describe('what is found in elements', () => {
       ['change-unseen count'],
     ],
     [
+      'the inside of what it gives itself, and nobody else does',
+      page('<lock-row></lock-row>', {
+        'row.js': lit(
+          'lock-row',
+          'LockRow',
+          '  static properties = { locks: { attribute: false } };\n  constructor() { super(); this.locks = []; }\n  add() { this.locks.push("a"); this.requestUpdate(); }\n  render() { return html`<button @click=${this.add}>${this.locks.length}</button>`; }',
+        ),
+      }),
+      [],
+    ],
+    [
       'the inside of what was given',
       page('<lock-list></lock-list>', {
         'list.js': lit(
