@@ -59,6 +59,9 @@ test.describe('a trace of the demo', () => {
     await page.reload();
     await expect(page.locator('.derives-row').nth(1)).toHaveAttribute('aria-current', 'true');
     await page.locator('.derives-row', { hasText: 'locks.find' }).click();
+    // Until then what is beside it tells of the row before.
+    await expect(page.locator('.derives-row', { hasText: 'locks.find' })).toHaveAttribute('aria-current', 'true');
+    await expect(page.getByRole('complementary')).toContainText('the first for which lock.id === selectedLock');
     await page.getByRole('button', { name: 'Where it comes from' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('selected');
     await page.goBack();
