@@ -170,7 +170,7 @@ export function unknownBindings(known: KnownUse): Binding[] {
 
 /** Names of another namespace are the platform's, and so are those with hyphens, unless one is clearly meant for a declared name. */
 function isOfOthers({ members }: Contract, name: string): boolean {
-  if (!name.includes('-') || /:|^(?:data|aria|v)-|^-/.test(name)) return /[-:]/.test(name);
+  if (!name.includes('-') || /:|^(?:data|aria)-|^-/.test(name)) return /[-:]/.test(name);
   const names = [...members.keys()].map(memberOf).flatMap((one) => (one.kind === 'prop' ? [one.name] : []));
   return nearest(name, names) === undefined;
 }

@@ -6,6 +6,7 @@ import { memberSpan, statementSpan } from './lists';
 import { CannotWrite, type Rewrite } from './rewrite';
 import { byAlias, pathBetween, resolve } from './ways';
 import { endOf, indentAt, type Source, startOf, written } from './source';
+import { literalPattern } from '../model/literal-pattern';
 
 const importsOf = ({ program }: Source): t.ImportDeclaration[] =>
   program.body.filter((one): one is t.ImportDeclaration => one.type === 'ImportDeclaration');
@@ -116,7 +117,7 @@ export function bringImports(
   body: string,
 ): { readonly names: readonly string[]; readonly line: string }[] {
   const before = adapterOf(source.framework).write.beforeName;
-  const stands = (name: string): boolean => new RegExp(`${before}${name.replace(/\$/g, '\\$')}(?![\\w$])`).test(body);
+  const stands = (name: string): boolean => new RegExp(`${before}${literalPattern(name)}(?![\\w$])`).test(body);
   const folder = source.file.split('/').slice(0, -1);
   const way = (from: string): string => (from.startsWith('.') ? pathBetween(to, resolve(folder, from)) : from);
   const brought = importsOf(source).flatMap((statement) => {
@@ -157,7 +158,7 @@ export function dropUnusedImports(rewrite: Rewrite, source: Source): void {
   if (edits.length === 0) return;
   const without = (text: string): string => text.replace(/^[^\S\n]*import\s[^'"]*from\s*['"][^'"]+['"];?/gm, '');
   const [before, after] = [without(source.text), without(applyEdits(source.text, edits))];
-  const stands = (text: string, name: string): boolean => new RegExp(`(?<![\\w$])${name.replace(/\$/g, '\\$')}(?![\\w$])`).test(text);
+  const stands = (text: string, name: string): boolean => new RegExp(`(?<![\\w$])${literalPattern(name)}(?![\\w$])`).test(text);
   for (const statement of statements) {
     const gone = statement.specifiers.filter(({ local }) => stands(before, local.name) && !stands(after, local.name));
     if (gone.length === 0) continue;

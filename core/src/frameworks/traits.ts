@@ -40,6 +40,8 @@ export type Traits = {
   readonly effects: 'listed' | 'tracked';
   /** What is computed and effects follow values that are made to be followed, and no plain fields. */
   readonly followsBoxes?: true;
+  /** Markup is held against plain fields too; that of a memoised part only when it is given something, or something happens in it. */
+  readonly checksMarkup?: true;
   /** Repeated parts are told apart by a key; `spread` where spreading an object may give it, `position` where those without one go by their position. */
   readonly keys: 'none' | 'given' | 'spread' | 'position';
   /** A flag that is not given is false, and one given as an empty text or by its own name is true. */

@@ -367,7 +367,7 @@ export type ElementFact = ClassFact & {
   readonly isAbstract?: true;
   /** It is of an older layer of the framework: it holds newer ones, and no newer one holds it. */
   readonly isOlder?: true;
-  /** Its class asks for the markup anew itself, whatever the framework notices. */
+  /** Its class makes the markup anew itself, or asks for it, whatever a framework notices. */
   readonly rendersByHand?: true;
 };
 

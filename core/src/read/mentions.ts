@@ -1,5 +1,6 @@
 import type { ComponentFacts } from '../model/facts';
 import { type MemberKey, memberOf } from '../model/member';
+import { literalPattern } from '../model/literal-pattern';
 
 /** Modules that the text loads while it runs: `import('./Chart')`, `import.meta.glob('./parts/*.vue')`. */
 export function loadedLater(text: string): string[] {
@@ -64,7 +65,7 @@ export function unmentionedProps({ members: props, span, form }: ComponentFacts,
   return props.flatMap(({ key, name }) => {
     if (memberOf(key).kind !== 'prop' || !/^[A-Za-z_$][\w$]*$/.test(name)) return [];
     let taken = 0;
-    for (const match of own.matchAll(new RegExp(`(?<![\\w$])${name.replace(/\$/g, '\\$')}(?![\\w$])`, 'g'))) {
+    for (const match of own.matchAll(new RegExp(`(?<![\\w$])${literalPattern(name)}(?![\\w$])`, 'g'))) {
       const [before, after] = [own.slice(0, match.index).trimEnd(), own.slice(match.index + name.length)];
       // A member of a type, or an option of a declaration.
       if (/^\s*\?\s*:/.test(after) || (/^\s*:/.test(after) && /[{;,]$/.test(before))) continue;

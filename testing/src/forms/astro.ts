@@ -1,6 +1,7 @@
 import { type Form, mended } from './form';
 
-const packages = JSON.stringify({
+/** The package file of an Astro project that has parts of the other frameworks. */
+export const astroPackages = JSON.stringify({
   dependencies: {
     astro: '^5.0.0',
     '@astrojs/react': '^4.0.0',
@@ -15,7 +16,7 @@ const packages = JSON.stringify({
 });
 
 const project = (files: Form['files']): Form['files'] => ({
-  'package.json': packages,
+  'package.json': astroPackages,
   'astro.config.mjs':
     "import { defineConfig } from 'astro/config';\nimport react from '@astrojs/react';\nimport vue from '@astrojs/vue';\nimport svelte from '@astrojs/svelte';\nexport default defineConfig({ integrations: [react(), vue(), svelte()] });\n",
   ...Object.fromEntries(Object.entries(files).map(([name, text]) => [`src/${name}`, text])),

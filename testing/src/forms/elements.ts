@@ -1,6 +1,7 @@
 import { type Form, mended } from './form';
 
-const page = (body: string): string =>
+/** A page that loads the module with the elements. */
+export const page = (body: string): string =>
   `<!doctype html>\n<html lang="en">\n<head><title>Quay</title><script type="module" src="./src/main.js"></script></head>\n<body>\n${body}\n</body>\n</html>\n`;
 
 /** A module of Lit: one element, with what stands before it. */

@@ -1,11 +1,10 @@
 import { bundles } from '../bundles';
+import { astroPackages } from './astro';
+import { page } from './elements';
 import type { FlowForm } from './flows';
 
 const lit = (tag: string, name: string, body: string, head = ''): string =>
   `import { LitElement, html } from 'lit';\n${head}\nexport class ${name} extends LitElement {\n${body}\n}\n\ncustomElements.define('${tag}', ${name});\n`;
-
-const page = (body: string): string =>
-  `<!doctype html>\n<html lang="en">\n<head><title>Quay</title><script type="module" src="./src/main.js"></script></head>\n<body>\n${body}\n</body>\n</html>\n`;
 
 const angular = (selector: string, name: string, imports: string, template: string, body: string, head = ''): string =>
   `import { Component, computed, inject, input, output, signal } from '@angular/core';\n${head}\n@Component({\n  selector: 'app-${selector}',\n  imports: [${imports}],\n  template: \`\n${template}\n\`,\n})\nexport class ${name} {\n${body}\n}\n`;
@@ -15,19 +14,6 @@ const angularStart = {
   'src/main.ts':
     "import { bootstrapApplication } from '@angular/platform-browser';\nimport { Root } from './app/root';\nbootstrapApplication(Root);\n",
 };
-
-const astroPackages = JSON.stringify({
-  dependencies: {
-    astro: '^5.0.0',
-    '@astrojs/react': '^4.0.0',
-    react: '^19.0.0',
-    '@astrojs/vue': '^5.0.0',
-    vue: '^3.5.0',
-    nanostores: '^1.0.0',
-    '@nanostores/react': '^1.0.0',
-    '@nanostores/vue': '^1.0.0',
-  },
-});
 
 /** Questions of flow over what people write in the newer frameworks. */
 export const newerFlowForms: readonly FlowForm[] = [

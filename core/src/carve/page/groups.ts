@@ -1,6 +1,7 @@
 import { elementChildren, elementCount, likeness, type Profile, shapeOf } from '../../overlap';
 import { type PageNode, type PageTree, textBelow } from './read';
 import { isBareList, sealed, type Things, thingsOf } from './things';
+import { literalPattern } from '../../model/literal-pattern';
 
 /** Subtrees that are one thing repeated, in the order of the text. */
 export type Group = { readonly items: readonly number[]; /** 0 to 1: how alike the least alike item is. */ readonly likeness: number };
@@ -328,8 +329,6 @@ function withoutBareLists({ tree }: Reading, clusters: readonly Cluster[]): Clus
   );
 }
 
-const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-
 /** What stands once in each item of another group is a slice of it, and no thing of its own. */
 function withoutSlices({ tree, things }: Reading, clusters: readonly Cluster[], small: ReadonlySet<Cluster>): Cluster[] {
   const isSlice = (inner: Cluster, outer: Cluster): boolean => {
@@ -352,7 +351,7 @@ function withoutSlices({ tree, things }: Reading, clusters: readonly Cluster[], 
   const isOfControls = ({ items }: Cluster): boolean =>
     items.every((item) => {
       const held = controls(item);
-      const others = textBelow(tree, item).replace(new RegExp(held.map((one) => escaped(textBelow(tree, one))).join('|'), 'g'), '');
+      const others = textBelow(tree, item).replace(new RegExp(held.map((one) => literalPattern(textBelow(tree, one))).join('|'), 'g'), '');
       return held.length > 0 && things.data(item) <= 4 && things.data(item) > 1 && /^[\s\d.,%]*$/.test(others);
     });
   const isKept = (cluster: Cluster): boolean => small.has(cluster) || cluster.label.includes('-') || isOfControls(cluster);

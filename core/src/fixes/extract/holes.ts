@@ -9,6 +9,7 @@ import { CannotWrite } from '../rewrite';
 import { bound, literalOf, pascal, quoted, refuseLetters, shown } from '../written';
 import { camel, commonName, lastName } from './names';
 import { type Variation, type Mention, mentionsOf, ownerOf, type Occurrence, says, textAt } from './places';
+import { literalPattern } from '../../model/literal-pattern';
 
 /** What is given by a plain attribute. */
 const plainTargets = new Set<Binding['to']['kind']>(['prop', 'attribute', 'property', 'slot']);
@@ -102,9 +103,7 @@ export class Holes {
       // What is taken apart where it is handed over is read by the names of its parts.
       const known = place.component.facts.values[value]?.name ?? '';
       const name = /^[{[]/.test(known) ? (/^[A-Za-z_$][\w$]*/.exec(text.slice(span.start, span.end))?.[0] ?? known) : known;
-      const root = new RegExp(`^(?:[\\w$]+\\.)?\\$?${name.replace(/[^\w]/g, '\\$&')}(?![\\w$])`).exec(
-        text.slice(span.start, span.end),
-      )?.[0];
+      const root = new RegExp(`^(?:[\\w$]+\\.)?\\$?${literalPattern(name)}(?![\\w$])`).exec(text.slice(span.start, span.end))?.[0];
       if (isChange || root === undefined) throw new CannotWrite(`${about} changes or takes ${name} in a way that is not followed.`);
       found.set(span.start, { name, text: root, span: { start: span.start, end: span.start + root.length } });
     }

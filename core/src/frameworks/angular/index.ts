@@ -94,6 +94,7 @@ export const angular: Adapter = {
     selectors: true,
     contentAsksWhereWritten: true,
     followsBoxes: true,
+    checksMarkup: true,
   },
   write: {
     member: (key) => {

@@ -1,12 +1,13 @@
 import type { MemberFact, RaiseFact, SlotFact } from '../../model/facts';
 import { memberName, memberOf, type MemberKey } from '../../model/member';
+import { literalPattern } from '../../model/literal-pattern';
 
 /** Properties whose names stand nowhere but where they are declared and given a first value. `texts` is all that is read with the class. */
 export function unmentionedOf(members: readonly MemberFact[], texts: readonly string[]): MemberKey[] {
   const text = texts.join('\n');
   return members.flatMap(({ key, name }) => {
     if (memberOf(key).kind !== 'prop' || !/^[\w$]+$/.test(name)) return [];
-    const all = [...text.matchAll(new RegExp(`(?<![\\w$-])${name.replace(/\$/g, '\\$')}(?![\\w$-])`, 'g'))];
+    const all = [...text.matchAll(new RegExp(`(?<![\\w$-])${literalPattern(name)}(?![\\w$-])`, 'g'))];
     const first = all.filter(({ index }) => /this\.$/.test(text.slice(0, index)) && /^\s*=(?!=)/.test(text.slice(index + name.length)));
     return all.length - Math.min(first.length, 1) <= 1 ? [key] : [];
   });

@@ -6,6 +6,7 @@ import { plainMembersOf } from './lists';
 import { innerScope, type Meaning, type Scope } from './scope';
 import { type StoreShape, storeShapeOf } from './store-shapes';
 import { bare, type FunctionNode, isFunction, keyName, patternNames, resultOf, spanOf } from './syntax';
+import { literalPattern } from '../../model/literal-pattern';
 
 /** A name that a module declares, with what it is. */
 export type ModuleDeclaration = { readonly name: string; readonly node: t.Node; readonly nameSpan: { start: number; end: number } };
@@ -73,7 +74,7 @@ function settleKinds(body: Body): void {
 /** The module names a variable where it neither declares nor changes it: in a class, say, whose methods are not read here. */
 function isNamedElsewhere({ module, actions }: Body, index: number, { name, span }: ValueFact): boolean {
   const known = [span, ...actions.flatMap(({ changes }) => changes.flatMap((one) => (one.value === index ? [one.span] : [])))];
-  return [...module.text.matchAll(new RegExp(`(?<![\\w$.])${name.replace(/\$/g, '\\$&')}(?![\\w$])`, 'g'))].some(
+  return [...module.text.matchAll(new RegExp(`(?<![\\w$.])${literalPattern(name)}(?![\\w$])`, 'g'))].some(
     ({ index: at }) => !known.some(({ start, end }) => start <= at && at < end),
   );
 }

@@ -73,7 +73,7 @@ export const elementWords: Readonly<Partial<Record<RuleId, ElementWords>>> = {
   'change-unseen': {
     consequence: ({ state, how, collection }) =>
       collection
-        ? `What a map, a set or a date holds is not followed: the page shows what it held before.`
+        ? `What ${state} holds is changed by its own methods, which are not followed: the page shows what it held before.`
         : how === 'plain' || how === 'module'
           ? `Nothing follows ${state}: the page shows what it was until something else renders the element.`
           : `Only another value in place of ${state} is noticed: it is the same list or object, so nothing renders again.`,

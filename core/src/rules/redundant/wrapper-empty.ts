@@ -37,8 +37,8 @@ export const wrapperEmpty: Rule = {
     emptyFragments(component).map((node): Found => {
       const { fragmentTag } = traitsOf(component);
       const span = node.nameSpan.end > node.nameSpan.start ? node.nameSpan : node.span;
-      if (fragmentTag !== undefined) return foundAt(component, fragmentTag, `an ${fragmentTag}`, span);
-      return { ...foundAt(component, 'fragment', 'a fragment', span), edits: withoutTags(component, node) };
+      if (fragmentTag !== undefined) return foundAt(component, fragmentTag, { layer: `an ${fragmentTag}`, is: 'fragment' }, span);
+      return { ...foundAt(component, 'fragment', { layer: 'a fragment', is: 'fragment' }, span), edits: withoutTags(component, node) };
     }),
   inProject: ({ model }) =>
     [...model.components.values()].flatMap((component) => {
@@ -56,23 +56,25 @@ export const wrapperEmpty: Rule = {
             (traitsOf(component).onlyProps || component.facts.values[take.value]?.guarded !== true),
         );
         const name = model.contexts.get(context)?.name ?? '';
-        return taken ? [foundAt(component, name, `a provider of ${name}`, use.node.nameSpan)] : [];
+        return taken ? [foundAt(component, name, { layer: `a provider of ${name}`, is: 'provider' }, use.node.nameSpan)] : [];
       });
     }),
 };
 
-function foundAt(component: Component, subject: string, layer: string, span: Span): Found {
+/** A layer as a sentence names it, and what kind of layer it is. */
+type Layer = { readonly layer: string; readonly is: 'fragment' | 'provider' };
+
+function foundAt(component: Component, subject: string, { layer, is }: Layer, span: Span): Found {
   const at = locate(component.file, span);
-  const isFragmentOnly = !layer.startsWith('a provider');
-  const text = isFragmentOnly ? 'What is inside stands here as well without it.' : 'It gives what it took from the provider around it.';
+  const text = is === 'fragment' ? 'What is inside stands here as well without it.' : 'It gives what it took from the provider around it.';
   return {
     rule: 'wrapper-empty',
     component: component.id,
     subject,
     at,
     words: { component: component.name, layer },
-    evidence: [{ at, text: text }],
-    goes: [{ count: isFragmentOnly ? 2 : 3, what: 'line' }],
+    evidence: [{ at, text }],
+    goes: [{ count: is === 'fragment' ? 2 : 3, what: 'line' }],
     touches: component.id,
   };
 }

@@ -11,9 +11,7 @@ import { walkTemplate } from '../../model/walk';
 import { allUses, ownComponents } from '../shared/all-uses';
 import { counted } from '../shared/sentences';
 import type { Check, Found, Rule } from '../rule';
-
-/** A name that is put together while running may be any slot; where slots are chosen by selectors, none is. */
-const isDynamic = (component: Component, key: MemberKey): boolean => !traitsOf(component).selectors && /[[\]{}$*]/.test(key);
+import { isDynamic } from './dynamic';
 
 function fills({ use, target }: KnownUse, slot: MemberKey): boolean {
   const { node } = use;

@@ -8,6 +8,7 @@ import type { Span } from '../../model/span';
 import { locate } from '../../model/span';
 import { traitsOf } from '../../frameworks/registry';
 import type { Found, Rule } from '../rule';
+import { isDynamic } from './dynamic';
 
 type Lost = { readonly slot: MemberKey; readonly span: Span };
 
@@ -19,8 +20,7 @@ function lostContents(known: KnownUse): Lost[] {
   const { node } = use;
   const lost: Lost[] = [];
   const isFile = facts.form === 'file' || facts.form === 'element';
-  // A slot whose name is known only while running may be any of them.
-  if (isFile && !traitsOf(target).selectors && facts.slots.some((slot) => /[[\]{}$*]/.test(slot.key))) return [];
+  if (isFile && facts.slots.some((slot) => isDynamic(target, slot.key))) return [];
   // What stands between the tags of an element without a shadow tree is there as it is.
   if (facts.element?.keepsContent && facts.element.root === 'light') return [];
   const takesContent = contract.members.has(defaultSlot) || (isFile && facts.slots.some((slot) => slot.key === defaultSlot));

@@ -35,7 +35,7 @@ export const stateCatalogue = {
               : how === 'module'
                 ? `Nothing renders when a variable of the module is written: the page shows what it was until something else renders the part.`
                 : collection
-                  ? `What a map, a set or a date holds is not followed here: the page shows what it held before.`
+                  ? `What ${state} holds is changed by its own methods, which are not followed here: the page shows what it held before.`
                   : how === 'plain'
                     ? framework === 'react'
                       ? `Nothing renders when ${state} is written, and each rendering begins with a new ${state}: what was written is lost.`
@@ -51,7 +51,7 @@ export const stateCatalogue = {
                           : `React compares ${state} by identity: it is the same list or object, so nothing renders again.`,
     fix: ({ state = '', how, shallow, collection, setter, from }, framework) =>
       collection
-        ? `Use SvelteMap, SvelteSet or SvelteDate of svelte/reactivity, which are followed.`
+        ? `Use SvelteMap, SvelteSet, SvelteDate or SvelteURLSearchParams of svelte/reactivity, which are followed.`
         : how === 'content'
           ? `Make a new list or object with the change in it, and set it.`
           : how === 'replaced'

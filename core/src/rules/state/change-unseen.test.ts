@@ -2,7 +2,7 @@ import { type Sources, table } from '../../../../testing/src/rules';
 import { loadCompilers } from '../../frameworks/registry';
 import { beforeAll } from 'vitest';
 
-beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
+beforeAll(() => loadCompilers(['a.vue', 'a.svelte', 'app.component.html']));
 
 const listState = 'const [notes, setNotes] = useState([]);';
 
@@ -245,5 +245,56 @@ table(
     ['a variable, the older way', { App: '<script>let open = false;</script><p on:click={() => { open = !open; }}>{open}</p>' }],
     ['not shown', { App: '<script>let { a } = $props(); let timer = 0;</script><p onclick={() => { timer = 1; }}>{a}</p>' }],
     ['written while it is set up', { App: '<script>let { a } = $props(); let tone = 1; if (a) tone = 2;</script><p>{tone}</p>' }],
+  ],
+);
+
+/** An element of the platform alone, whose module holds `n`. */
+const plainElement = (body: string): Sources => ({
+  'package.json': '{"name":"quay"}',
+  'index.html':
+    '<!doctype html><html><head><script type="module" src="./src/clock.js"></script></head><body><tide-clock></tide-clock></body></html>',
+  'src/clock.js': `let n = 0;\nclass TideClock extends HTMLElement { ${body} }\ncustomElements.define('tide-clock', TideClock);`,
+});
+
+/** A part of Angular that is checked only when it is given something, which a timer writes into. */
+const onPush = (write: string, markup: string): Sources => ({
+  'package.json': '{"name":"quay","dependencies":{"@angular/core":"20.0.0"}}',
+  'src/main.ts': `import { bootstrapApplication } from '@angular/platform-browser';
+import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
+@Component({ selector: 'app-root', changeDetection: ChangeDetectionStrategy.OnPush, template: \`${markup}\` })
+export class App { level = 0; turns = signal(0); constructor() { setInterval(() => { ${write} }, 100); } }
+bootstrapApplication(App);`,
+});
+
+table(
+  'change-unseen',
+  'react',
+  [
+    [
+      'a date by its methods, on what people do',
+      'export function App() { const [day, setDay] = useState(new Date()); return <p onClick={() => day.setHours(1)}>{day.getTime()}</p>; }',
+      'App day',
+    ],
+    ['a field, by a timer', onPush('this.level = 2;', '<p>{{ level }}</p>'), 'App level'],
+    ['a field, beside what no markup shows', onPush('this.level = 2; this.turns.set(1);', '<p>{{ level }}</p>'), 'App level'],
+  ],
+  [
+    [
+      'a date while rendering, which shows in that very rendering',
+      'export function App() { const [day, setDay] = useState(new Date()); day.setHours(0); return <p onClick={() => setDay(new Date())}>{day.getTime()}</p>; }',
+    ],
+    ['a field, beside a signal that is shown', onPush('this.level = 2; this.turns.set(1);', '<p>{{ level }}{{ turns() }}</p>')],
+    [
+      'a map of an element that draws by itself',
+      plainElement(
+        "m = new Map(); connectedCallback() { this.draw(); this.addEventListener('click', () => { this.m.set('a', 1); this.draw(); }); } draw() { this.innerHTML = `<p>${this.m.size}</p>`; }",
+      ),
+    ],
+    [
+      'a variable of the module in an element that draws by itself',
+      plainElement(
+        "connectedCallback() { this.draw(); this.addEventListener('click', () => { n++; this.draw(); }); } draw() { this.innerHTML = `<p>${n}</p>`; }",
+      ),
+    ],
   ],
 );

@@ -41,8 +41,8 @@ const changesInside = ({ how, path }: ChangeFact): boolean => how === 'in-place'
 function changedInPlace({ facts, framework }: Component): Unseen[] {
   const { mutation, beforeMarkup } = traitsOf({ framework });
   const isFollowed = mutation === 'seen' && !facts.followsAssignment;
-  // What happens before the markup is made for the first time shows in it.
-  const later = facts.actions.filter(({ kind, name }) => kind !== 'lifecycle' || !beforeMarkup?.test(name));
+  // What happens before the markup is made for the first time shows in it, and what happens while it is made does too.
+  const later = facts.actions.filter(({ kind, name }) => kind !== 'render' && (kind !== 'lifecycle' || !beforeMarkup?.test(name)));
   return later.flatMap((action) =>
     action.changes.filter(changesInside).flatMap((change): Unseen[] => {
       const value = facts.values[change.value];
@@ -206,7 +206,7 @@ function ofModuleWritten(component: Component): Unseen[] {
  */
 function behindCheck(component: Component): Unseen[] {
   const { facts } = component;
-  if (!facts.memo || facts.checksByHand || !traitsOf(component).followsBoxes) return [];
+  if (!facts.memo || facts.checksByHand || !traitsOf(component).checksMarkup) return [];
   const shown = shownAtAll(facts);
   const own = new Set(
     facts.actions.flatMap(({ hears }) => hears.flatMap(({ channel, action }) => (channel.on === 'element' ? [] : (action ?? [])))),
@@ -214,6 +214,8 @@ function behindCheck(component: Component): Unseen[] {
   return facts.values.flatMap(({ kind, name, span, observable }, index): Unseen[] => {
     if (kind !== 'state' || observable || !shown.has(index)) return [];
     const change = facts.actions
+      // What is followed and set beside it has the part checked, and all of its fields with it.
+      .filter(({ changes }) => !changes.some((one) => facts.values[one.value]?.observable && shown.has(one.value)))
       .flatMap(({ changes, late = [] }, at) => changes.filter((one) => own.has(at) || late.some((stretch) => contains(stretch, one.span))))
       .find((one) => one.value === index && one.how === 'assign');
     return change ? [{ name, change: change.span, declared: span, how: 'unchecked' }] : [];
@@ -352,18 +354,21 @@ function gettersApart(model: Model, component: Component): (Unseen & { readonly 
 
 /** The content of a store is taken, changed in place, and set as it is, if at all: the store holds the same as before. */
 function contentsChanged(model: Model): Found[] {
+  const sources = [...model.components.values()].filter(({ fileRole }) => fileRole === 'source');
   const bodies: { readonly file: FilePath; readonly body: Pick<ModuleFacts, 'values' | 'actions'>; readonly component?: Component }[] = [
-    ...[...model.components.values()].map((component) => ({ file: component.file, body: component.facts, component })),
+    ...sources.map((component) => ({ file: component.file, body: component.facts, component })),
     ...[...model.files.values()].flatMap(({ file, module }) => (module ? [{ file, body: module }] : [])),
   ];
   return bodies.flatMap(({ file, body, component }) =>
-    body.actions.flatMap(({ changes }): Found[] => {
+    body.actions.flatMap(({ changes, invokes }): Found[] => {
       const change = changes.find((one) => one.how === 'in-place' && one.path?.[0] === '()');
       const value = change && body.values[change.value];
       if (!change || !value || changes.some((one) => one.value === change.value && one !== change && makesAnew(one))) return [];
+      // Another member of the store that is called may tell of it.
+      if (invokes.some((call) => call.value === change.value)) return [];
       const store = value.kind === 'store' ? { file, value } : storeNamed(model, file, value.source);
       if (store?.value.shape !== 'atom') return [];
-      const owner = component ?? [...model.components.values()].find((one) => one.fileRole === 'source' && asksFor(model, one, file));
+      const owner = component ?? sources.find((one) => asksFor(model, one, file));
       if (!owner) return [];
       const at = locate(file, change.span);
       const declared = locate(store.file, store.value.span);

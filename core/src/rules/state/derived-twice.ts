@@ -6,6 +6,7 @@ import { locate } from '../../model/span';
 import { ownComponents } from '../shared/all-uses';
 import { remembered } from '../../model/remembered';
 import type { Check, Found, Rule } from '../rule';
+import { literalPattern } from '../../model/literal-pattern';
 
 type Computed = { readonly component: Component; readonly value: ValueFact; readonly source: string };
 
@@ -36,7 +37,7 @@ function named(formula: string, sources: ReadonlyMap<string, string>, boxMember:
 function unpacked(formula: string, sources: ReadonlyMap<string, string>, boxMember: string | undefined): string {
   const members = [...sources].filter(([name]) => name.includes('.')).sort(([a], [b]) => b.length - a.length);
   const whole = members.reduce(
-    (text, [name, key]) => text.replace(new RegExp(`(?<![.\\w$])${name.replace(/[.$*]/g, '\\$&')}(?![\\w$])`, 'g'), key),
+    (text, [name, key]) => text.replace(new RegExp(`(?<![.\\w$])${literalPattern(name)}(?![\\w$])`, 'g'), key),
     formula.replace(/\s*\.\s*(?=[A-Za-z_$])/g, '.').replace(/\bthis\./g, ''),
   );
   return whole.replace(/(?<![.\w$])([A-Za-z_$][\w$]*)\.([A-Za-z_$][\w$]*)/g, (whole, holder: string, name: string) => {

@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import type { ComponentFacts, MemberFact, NameFact } from '../../../model/facts';
 import { propKey } from '../../../model/member';
+import { literalPattern } from '../../../model/literal-pattern';
 import type { Writable } from '../../../model/writable';
 import { assembleComponent } from '../../../read/component';
 import { alwaysRun, setAgain } from '../../../read/elements/always';
@@ -76,6 +77,8 @@ export function readElement(
   const declared = declaredBy(node, text);
   const bases = basesOf(node, one.hole).filter((base) => !platformBase.test(base.split('.').at(-1) ?? ''));
   const isInheriting = bases.length > 0 || one.hole !== undefined;
+  // Of an element of the platform alone nothing is made anew: it draws by itself, whenever it sees fit.
+  const isDrawing = !declared.isReactive && !isInheriting;
   const handles = newHandles(stored, parentsIn(node));
   const methods = markupMethods(node);
   const body = newBody(
@@ -149,25 +152,25 @@ export function readElement(
       keepsContent: true,
       ...namesOf(ofClass),
       ...(one.hole === undefined ? {} : { isAbstract: true as const }),
-      ...(/\brequestUpdate\b/.test(text) ? { rendersByHand: true as const } : {}),
+      ...(isDrawing || /\brequestUpdate\b/.test(text) ? { rendersByHand: true as const } : {}),
     },
   };
   const again = declared.isReactive ? setAgain(component, ofClass, /^updated$/) : [];
   if (again.length > 0) full.again = again;
   if (bases.length > 0) full.bases = bases;
-  const listenerOf = (asked: string): { readonly listener?: string } => {
-    const found = new RegExp(`addEventListener\\(\\s*(['"])([\\w:.-]+)\\1\\s*,\\s*this\\.${asked.replace(/\$/g, '\\$&')}\\s*[,)]`).exec(
-      text,
-    );
-    return found?.[2] === undefined ? {} : { listener: found[2] };
-  };
-  const undeclared = isInheriting
-    ? []
-    : [...ofClass.asked].map(([asked, span]): NameFact => ({ name: asked, span, ofSelf: true, mayBeGiven: true, ...listenerOf(asked) }));
+  const undeclared = isInheriting ? [] : undeclaredOf(ofClass, text);
   if (undeclared.length > 0) full.undeclared = undeclared;
   const unmentioned = unmentionedOf([...ofClass.members.values()], [text]);
   if (unmentioned.length > 0) full.unmentioned = unmentioned;
   return full;
+}
+
+/** Members that the class asks itself for and declares nowhere, each with the event that it is to hear. `text` is the class's own. */
+function undeclaredOf({ asked }: ReadClass, text: string): NameFact[] {
+  return [...asked].map(([name, span]): NameFact => {
+    const heard = new RegExp(`addEventListener\\(\\s*(['"])([\\w:.-]+)\\1\\s*,\\s*this\\.${literalPattern(name)}\\s*[,)]`).exec(text)?.[2];
+    return { name, span, ofSelf: true, mayBeGiven: true, ...(heard === undefined ? {} : { listener: heard }) };
+  });
 }
 
 /** Methods and getters whose result is markup. */
