@@ -46,5 +46,6 @@ export {
   placesNamed,
   spotsNamed,
   spotsOfFile,
+  namesTaken,
   takesNamed,
 } from './views/named';

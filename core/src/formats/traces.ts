@@ -22,6 +22,7 @@ import {
   type Spot,
   spotsNamed,
   spotsOfFile,
+  namesTaken,
   takesNamed,
   type Trace,
   traceOf,
@@ -171,8 +172,12 @@ function inComponent(
   });
   if (found.length > 0) return found;
   const [first] = stands;
+  if (ask === 'answers') {
+    const taken = first ? [...new Set(namesTaken(first.flow.graph, first.place))] : [];
+    return { wrong: `${component} takes no context ${name}.${taken.length > 0 ? ` It takes ${quoted(taken)}.` : ''}` };
+  }
   const names = first ? namesIn(framesAt(first.flow.graph, first.place)) : [];
-  return { wrong: `${component} ${ask === 'answers' ? 'takes no context' : 'has no'} ${name}.${nearNames(name, names)}` };
+  return { wrong: `${component} has no ${name}.${nearNames(name, names)}` };
 }
 
 function inFile(

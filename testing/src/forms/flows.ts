@@ -840,4 +840,999 @@ export function SaveButton(props) {
       'Foot.svelte': svelte(`let { year } = $props();`, `<footer>{⓪year}</footer>`),
     },
   },
+  {
+    framework: 'react',
+    form: 'a set of chosen ids, changed through a toggling callback and cleared by an effect on a key',
+    ask: 'changes:Board.picked',
+    files: {
+      'App.jsx': `import { Board } from './Board';
+export default function App() {
+  return <Board stalls={[{ id: 1, name: 'Nets' }]} />;
+}
+`,
+      'Board.jsx': `import { useCallback, useEffect, useState } from 'react';
+import { Stall } from './Stall';
+
+export function Board({ stalls }) {
+  const [picked, setPicked] = useState(() => new Set());
+  const [open, setOpen] = useState(false);
+
+
+
+  const toggle = useCallback((id) => {
+    ①setPicked((now) => {
+      const next = new Set(now);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
+  }, []);
+
+
+
+  useEffect(() => {
+    function onKey(event) {
+      ②if (event.key === 'Escape') setPicked(new Set());
+    }
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, []);
+
+
+
+  return (
+    <ul>
+
+
+
+      ⓪<button onClick={() => setOpen(!open)}>{open ? 'close' : 'open'}</button>
+
+
+
+      {stalls.map((stall) => (
+        ③<Stall key={stall.id} stall={stall} chosen={picked.has(stall.id)} onToggle={() => toggle(stall.id)} />
+      ))}
+    </ul>
+  );
+}
+`,
+      'Stall.jsx': `export function Stall({ stall, chosen, onToggle }) {
+  return (
+    <li className={chosen ? 'on' : ''}>
+
+
+
+      ④<input type="checkbox" checked={chosen} onChange={onToggle} />
+      {stall.name}
+    </li>
+  );
+}
+`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'a value through a context that a hook of the project reads, memoised and formatted',
+    ask: 'goes:App.height',
+    files: {
+      'App.jsx': `import { createContext, useContext, useMemo, useState } from 'react';
+import { Scale } from './Scale';
+
+export const TideContext = createContext({ height: 0 });
+
+export default function App() {
+  const [height, setHeight] = useState(2);
+  const [name, setName] = useState('Sluice');
+
+
+
+  const value = useMemo(() => ({ height, raise: () => setHeight((h) => h + 1) }), [height]);
+
+
+
+  return (
+    ①<TideContext.Provider value={value}>
+      <Scale />
+
+
+
+      ⓪<input value={name} onChange={(e) => setName(e.target.value)} />
+    </TideContext.Provider>
+  );
+}
+`,
+      'useTide.js': `import { useContext } from 'react';
+import { TideContext } from './App';
+
+export function useTide() {
+  const { height } = useContext(TideContext);
+
+
+
+  ②const text = \`\${height.toFixed(1)} m\`;
+  return { text, isHigh: height > 3 };
+}
+`,
+      'Scale.jsx': `import { useTide } from './useTide';
+
+export function Scale() {
+  const { text, isHigh } = useTide();
+  return (
+    <section>
+      ③<b className={isHigh ? 'high' : 'low'}>{text}</b>
+    </section>
+  );
+}
+`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'where a sum comes from: a reduce over lines whose prices are asked for in an effect',
+    ask: 'comes:Total.sum',
+    files: {
+      'App.jsx': `import { useEffect, useState } from 'react';
+import { Total } from './Total';
+import { loadPrices } from './api';
+
+export default function App() {
+  const [lines, setLines] = useState([]);
+  const [tone, setTone] = useState('dark');
+
+
+
+  useEffect(() => {
+    let gone = false;
+    loadPrices().then((found) => {
+      ①if (!gone) setLines(found);
+    });
+    return () => {
+      gone = true;
+    };
+  }, []);
+
+
+
+  ②const sum = lines.reduce((all, line) => all + line.price, 0);
+
+
+
+  ⓪const shade = tone === 'dark' ? 1 : 0;
+  return (
+    <main style={{ opacity: shade }}>
+      <button onClick={() => setTone('light')}>light</button>
+
+
+
+      ③<Total sum={sum} />
+    </main>
+  );
+}
+`,
+      'api.js': `export async function loadPrices() {
+  ④const answer = await fetch('/api/prices');
+  return answer.json();
+}
+`,
+      'Total.jsx': `export function Total({ sum }) {
+  return <p>{sum}</p>;
+}
+`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'who hears a callback held by a ref in a child and handed on under another name',
+    ask: 'hears:Stepper.onStep',
+    files: {
+      'App.jsx': `import { useState } from 'react';
+import { Panel } from './Panel';
+
+export default function App() {
+  const [count, setCount] = useState(0);
+
+
+
+  const change = (by) => {
+    ③setCount((now) => now + by);
+  };
+
+
+
+  return (
+    <>
+      ②<Panel onChange={change} />
+      <p>{count}</p>
+    </>
+  );
+}
+`,
+      'Panel.jsx': `import { Stepper } from './Stepper';
+
+export function Panel({ onChange }) {
+  return (
+    <div>
+
+
+
+      ①<Stepper onStep={onChange} />
+    </div>
+  );
+}
+`,
+      'Stepper.jsx': `import { useEffect, useRef } from 'react';
+
+export function Stepper({ onStep }) {
+  const latest = useRef(onStep);
+  useEffect(() => {
+    latest.current = onStep;
+  });
+  return <button onClick={() => latest.current(1)}>+</button>;
+}
+`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'who works with a search text: a deferred copy, a filtered list, and a count',
+    ask: 'impact:App.query',
+    files: {
+      'App.jsx': `import { useDeferredValue, useMemo, useState } from 'react';
+import { Hits } from './Hits';
+import { Hint } from './Hint';
+
+export default function App({ boats = [] }) {
+  const [query, setQuery] = useState('');
+  const [sort, setSort] = useState('name');
+  const late = useDeferredValue(query);
+
+
+
+  const hits = useMemo(() => boats.filter((boat) => boat.name.includes(late)), [boats, late]);
+
+
+
+  return (
+    <main>
+      <input value={query} onChange={(e) => setQuery(e.target.value)} />
+      <select value={sort} onChange={(e) => setSort(e.target.value)} />
+
+
+
+      <Hits hits={hits} />
+
+
+
+      <Hint sort={sort} />
+    </main>
+  );
+}
+`,
+      'Hits.jsx': `①export function Hits({ hits }) {
+  return (
+    <ol>
+
+
+
+      {hits.map((hit) => <li key={hit.id}>{hit.name}</li>)}
+    </ol>
+  );
+}
+`,
+      'Hint.jsx': `⓪export function Hint({ sort }) {
+  return <i>{sort}</i>;
+}
+`,
+    },
+  },
+  {
+    framework: 'react',
+    form: 'a form object changed by name from inputs below, and put back by a reset',
+    ask: 'changes:App.draft',
+    files: {
+      'App.jsx': `import { useState } from 'react';
+import { Field } from './Field';
+
+const empty = { name: '', berth: '' };
+
+export default function App() {
+  const [draft, setDraft] = useState(empty);
+  const [sent, setSent] = useState(0);
+
+
+
+  function put({ target: { name, value } }) {
+    ①setDraft((now) => ({ ...now, [name]: value }));
+  }
+
+
+
+  async function send(event) {
+    event.preventDefault();
+    await fetch('/api/boats', { method: 'POST', body: JSON.stringify(draft) });
+    ②setDraft(empty);
+
+
+
+    ⓪setSent(sent + 1);
+  }
+
+
+
+  return (
+    ③<form onSubmit={send}>
+      {sent}
+      {Object.keys(empty).map((name) => (
+        <Field key={name} name={name} value={draft[name]} onChange={put} />
+      ))}
+    </form>
+  );
+}
+`,
+      'Field.jsx': `export function Field({ name, ...rest }) {
+  return (
+    <label>
+      {name}
+
+
+
+      ④<input name={name} {...rest} />
+    </label>
+  );
+}
+`,
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'a reactive object changed by a child’s v-model on a member and a button that puts it back',
+    ask: 'changes:App.filters',
+    files: {
+      'App.vue': `<script setup>
+import { reactive, ref } from 'vue';
+import RangeField from './RangeField.vue';
+
+const filters = reactive({ from: 0, to: 9 });
+const pane = ref('a');
+
+
+
+function clear() {
+  ①Object.assign(filters, { from: 0, to: 9 });
+}
+</script>
+
+<template>
+  ②<RangeField v-model="filters.to" />
+
+
+
+  ③<button @click="clear">clear</button>
+
+
+
+  ⓪<button @click="pane = 'b'">{{ pane }}</button>
+  <p>{{ filters.from }} {{ filters.to }}</p>
+</template>
+`,
+      'RangeField.vue': `<script setup>
+const model = defineModel({ type: Number });
+</script>
+
+<template>
+
+
+
+  ④<input type="range" :value="model" @input="model = Number($event.target.value)" />
+</template>
+`,
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'a provided ref, injected through a composable into a computed text and a class',
+    ask: 'goes:App.unit',
+    files: {
+      'App.vue': `<script setup>
+import { provide, ref } from 'vue';
+import Gauge from './Gauge.vue';
+import { UNIT } from './unit';
+
+const unit = ref('m');
+const title = ref('Depth');
+
+
+
+①provide(UNIT, unit);
+</script>
+
+<template>
+  <h1>{{ title }}</h1>
+  <button @click="unit = 'ft'">ft</button>
+
+
+
+  <Gauge :depth="3" />
+</template>
+`,
+      'unit.js': `import { computed, inject } from 'vue';
+export const UNIT = Symbol('unit');
+
+export function useUnit() {
+  ②const unit = inject(UNIT);
+
+
+
+  const factor = computed(() => {
+    ③return unit.value === 'ft' ? 3.28 : 1;
+  });
+  return { unit, factor };
+}
+`,
+      'Gauge.vue': `<script setup>
+import { computed } from 'vue';
+import { useUnit } from './unit';
+
+const props = defineProps({ depth: Number });
+const { unit, factor } = useUnit();
+
+
+
+const text = computed(() => {
+  ④return (props.depth * factor.value).toFixed(1);
+});
+</script>
+
+<template>
+
+
+
+  ⑤<b :class="unit">{{ text }}</b>
+</template>
+`,
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'where a boat comes from: a map in a pinia store, filled by an action, found by a route’s parameter',
+    ask: 'comes:Card.boat',
+    files: {
+      'stores/boats.js': `import { defineStore } from 'pinia';
+import { ref, computed } from 'vue';
+
+export const useBoats = defineStore('boats', () => {
+  const all = ref([]);
+
+
+
+  async function load() {
+    ①all.value = await fetch('/api/boats').then((r) => r.json());
+  }
+
+
+
+  const byId = computed(() => {
+    ②return Object.fromEntries(all.value.map((boat) => [boat.id, boat]));
+  });
+  return { all, load, byId };
+});
+`,
+      'App.vue': `<script setup>
+import { computed, onMounted } from 'vue';
+import { useRoute } from 'vue-router';
+import { useBoats } from './stores/boats';
+import Card from './Card.vue';
+
+const route = useRoute();
+const boats = useBoats();
+onMounted(() => boats.load());
+
+
+
+const boat = computed(() => {
+  ③return boats.byId[route.params.id];
+});
+</script>
+
+<template>
+
+
+
+  ④<Card v-if="boat" :boat="boat" />
+</template>
+`,
+      'Card.vue': `<script setup>
+defineProps({ boat: Object });
+</script>
+
+<template>
+  <h2>{{ boat.name }}</h2>
+</template>
+`,
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'who hears an event of a row in a scoped slot of a list',
+    ask: 'hears:Row.remove',
+    files: {
+      'App.vue': `<script setup>
+import { ref } from 'vue';
+import List from './List.vue';
+import Row from './Row.vue';
+
+const rows = ref([{ id: 1 }]);
+
+
+
+function drop(id) {
+  ②rows.value = rows.value.filter((row) => row.id !== id);
+}
+</script>
+
+<template>
+  <List :items="rows">
+    <template #item="{ item }">
+
+
+
+      ①<Row :row="item" @remove="drop(item.id)" />
+    </template>
+  </List>
+</template>
+`,
+      'List.vue': `<script setup>
+defineProps({ items: Array });
+</script>
+
+<template>
+  <ul>
+
+
+
+    ⓪<li v-for="item in items" :key="item.id"><slot name="item" :item="item" /></li>
+  </ul>
+</template>
+`,
+      'Row.vue': `<script setup>
+defineProps({ row: Object });
+const emit = defineEmits(['remove']);
+</script>
+
+<template>
+  <button @click="emit('remove')">{{ row.id }}</button>
+</template>
+`,
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'options API: a field changed by an interval in mounted, a method of a mixin, and a watcher',
+    ask: 'changes:App.left',
+    files: {
+      'App.vue': `<script>
+import ticking from './ticking';
+
+export default {
+  mixins: [ticking],
+  data() {
+    return { left: 60, paused: false };
+  },
+
+
+
+  watch: {
+    paused(now) {
+      ①if (now) this.left = 60;
+    },
+  },
+
+
+
+  methods: {
+    pause() {
+      ⓪this.$emit('pause');
+    },
+  },
+};
+</script>
+
+<template>
+  <p>{{ left }}</p>
+
+
+
+  ③<button @click="tick">tick</button>
+  <button @click="paused = !paused">pause</button>
+</template>
+`,
+      'ticking.js': `export default {
+  created() {
+    this.timer = setInterval(() => this.tick(), 1000);
+  },
+  beforeUnmount() {
+    clearInterval(this.timer);
+  },
+
+
+
+  methods: {
+    tick() {
+      ②this.left--;
+    },
+  },
+};
+`,
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'who works with a chosen boat: a watcher that asks for its log, and a keyed part',
+    ask: 'impact:App.boat',
+    files: {
+      'App.vue': `<script setup>
+import { ref, watch } from 'vue';
+import Log from './Log.vue';
+import Foot from './Foot.vue';
+
+const boat = ref('Teal');
+const log = ref([]);
+const year = ref(2026);
+
+
+
+watch(boat, async (name) => {
+  log.value = await fetch(\`/api/log/\${name}\`).then((r) => r.json());
+});
+</script>
+
+<template>
+  <select v-model="boat"></select>
+
+
+
+  <Log :key="boat" :lines="log" />
+
+
+
+  <Foot :year="year" />
+</template>
+`,
+      'Log.vue': `<script setup>
+defineProps({ lines: Array });
+</script>
+
+<template>
+  ①<p v-for="line in lines" :key="line">{{ line }}</p>
+</template>
+`,
+      'Foot.vue': `⓪<script setup>
+defineProps({ year: Number });
+</script>
+
+<template>
+  <footer>{{ year }}</footer>
+</template>
+`,
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'a state list changed by a child’s callback with a value, by a snippet’s button, and by an effect from storage',
+    ask: 'changes:App.cart',
+    files: {
+      'App.svelte': `<script>
+  import Shelf from './Shelf.svelte';
+  let cart = $state([]);
+  let wide = $state(false);
+
+
+
+  $effect(() => {
+    const kept = localStorage.getItem('cart');
+    ①if (kept) cart = JSON.parse(kept);
+  });
+</script>
+
+②<Shelf onput={(item) => cart.push(item)}>
+  {#snippet foot()}
+
+
+
+    ③<button onclick={() => (cart = [])}>empty</button>
+  {/snippet}
+</Shelf>
+
+
+
+⓪<button onclick={() => (wide = !wide)}>{wide}</button>
+<p>{cart.length}</p>
+`,
+      'Shelf.svelte': `<script>
+  let { onput, foot } = $props();
+  const goods = ['rope', 'lamp'];
+</script>
+
+{#each goods as item (item)}
+
+
+
+  ④<button onclick={() => onput(item)}>{item}</button>
+{/each}
+{@render foot()}
+`,
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'a state through $derived.by, a context getter, and an action',
+    ask: 'goes:App.metres',
+    files: {
+      'App.svelte': `<script>
+  import { setContext } from 'svelte';
+  import Needle from './Needle.svelte';
+  let metres = $state(3);
+  let label = $state('Lock');
+
+
+
+  setContext('depth', {
+    get now() {
+      ①return metres;
+    },
+  });
+
+
+
+  const bars = $derived.by(() => {
+    ②return Math.round(metres) * 2;
+  });
+</script>
+
+<input type="number" bind:value={metres} />
+
+
+
+⓪<h1>{label}</h1>
+
+
+
+③<p>{bars}</p>
+<Needle />
+`,
+      'Needle.svelte': `<script>
+  import { getContext } from 'svelte';
+  const depth = getContext('depth');
+</script>
+
+
+
+④<i style:rotate="{depth.now * 10}deg"></i>
+`,
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'who hears an event of a part in an each block, forwarded by a wrapper with on:close',
+    ask: 'hears:Chip.close',
+    files: {
+      'App.svelte': `<script>
+  import Bar from './Bar.svelte';
+  let tags = ['a', 'b'];
+
+
+
+  function drop(event) {
+    ③tags = tags.filter((tag) => tag !== event.detail);
+  }
+</script>
+
+②<Bar {tags} on:close={drop} />
+`,
+      'Bar.svelte': `<script>
+  import Chip from './Chip.svelte';
+  export let tags;
+</script>
+
+{#each tags as tag (tag)}
+
+
+
+  ①<Chip {tag} on:close />
+{/each}
+`,
+      'Chip.svelte': `<script>
+  import { createEventDispatcher } from 'svelte';
+  export let tag;
+  const send = createEventDispatcher();
+</script>
+
+<button on:click={() => send('close', tag)}>{tag}</button>
+`,
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'where a price comes from: a store set by a subscription, derived with a rate',
+    ask: 'comes:Row.price',
+    files: {
+      'stores.js': `import { derived, writable } from 'svelte/store';
+
+export const rate = writable(1);
+export const fees = writable([]);
+
+
+
+export async function loadFees() {
+  ①fees.set(await (await fetch('/api/fees')).json());
+}
+
+
+
+②export const priced = derived([fees, rate], ([$fees, $rate]) => $fees.map((fee) => ({ ...fee, price: fee.base * $rate })));
+`,
+      'App.svelte': `<script>
+  import { onMount } from 'svelte';
+  import { loadFees, priced, rate } from './stores';
+  import Row from './Row.svelte';
+  let tone = 'a';
+  onMount(loadFees);
+</script>
+
+<input type="range" bind:value={$rate} />
+
+
+
+⓪<p class={tone}>fees</p>
+
+
+
+{#each $priced as fee (fee.id)}
+  ③<Row price={fee.price} />
+{/each}
+`,
+      'Row.svelte': `<script>
+  export let price;
+</script>
+
+<b>{price}</b>
+`,
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'who works with a bound size: a reactive block, a child two levels down',
+    ask: 'impact:App.size',
+    files: {
+      'App.svelte': `<script>
+  import Frame from './Frame.svelte';
+  let size = $state(10);
+  let name = $state('x');
+  let area = $state(0);
+
+
+
+  $effect(() => {
+    area = size * size;
+  });
+</script>
+
+<input type="range" bind:value={size} />
+
+
+
+<Frame {size} />
+
+
+
+<b>{name}</b>
+
+
+
+<p>{area}</p>
+`,
+      'Frame.svelte': `<script>
+  import Box from './Box.svelte';
+  let { ...rest } = $props();
+</script>
+
+<Box {...rest} />
+`,
+      'Box.svelte': `<script>
+  let { size = 1 } = $props();
+</script>
+
+
+
+①<div style:width="{size}px"></div>
+`,
+    },
+  },
+  {
+    framework: 'svelte',
+    form: 'who answers for a context when a wrapper sets it by a typed helper, twice above',
+    ask: 'answers:Leaf.theme',
+    files: {
+      'App.svelte': `<script>
+  import Wrap from './Wrap.svelte';
+  import Leaf from './Leaf.svelte';
+  import { giveTheme } from './theme';
+
+
+
+  giveTheme('dark');
+</script>
+
+<Wrap>
+  <Leaf />
+</Wrap>
+`,
+      'theme.js': `import { getContext, setContext } from 'svelte';
+const key = Symbol('theme');
+
+export function giveTheme(theme) {
+
+
+
+  ①setContext(key, theme);
+}
+
+export function takeTheme() {
+  return getContext(key);
+}
+`,
+      'Wrap.svelte': `<script>
+  import { giveTheme } from './theme';
+  let { children } = $props();
+  let own = $state('light');
+
+
+
+  giveTheme(() => own);
+</script>
+
+{@render children()}
+`,
+      'Leaf.svelte': `<script>
+  import { takeTheme } from './theme';
+  const theme = takeTheme();
+</script>
+
+<i>{theme}</i>
+`,
+    },
+  },
+  {
+    framework: 'vue',
+    form: 'a composable that is handed refs in an object and counts down',
+    ask: 'changes:App.left',
+    files: {
+      'App.vue': `<script setup>
+import { ref } from 'vue';
+import { useTick } from './tick';
+
+const left = ref(60);
+const paused = ref(false);
+const { tick } = useTick({ left, paused });
+</script>
+
+<template>
+  <p>{{ left }}</p>
+
+
+
+  ③<button @click="tick">tick</button>
+</template>
+`,
+      'tick.js': `export function useTick({ left, paused }) {
+
+
+
+  function tick() {
+    ②if (!paused.value) left.value--;
+  }
+  return { tick };
+}
+`,
+    },
+  },
 ];

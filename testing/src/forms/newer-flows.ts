@@ -421,4 +421,970 @@ export const newerFlowForms: readonly FlowForm[] = [
       'src/components/Card.astro': '---\nconst { name } = Astro.props;\n---\n<b>{name}</b>\n',
     },
   },
+  {
+    framework: 'elements',
+    form: 'a plain element’s list, pushed in a handler of a form, cleared by a button, drawn again by hand',
+    ask: 'changes:LogBook.entries',
+    files: {
+      'index.html': `<!doctype html>
+<html lang="en"><head><title>Log</title><script type="module" src="./src/main.js"></script></head>
+<body><log-book></log-book></body></html>
+`,
+      'src/main.js': `import './log-line.js';
+
+class LogBook extends HTMLElement {
+  #entries = [];
+
+  connectedCallback() {
+    this.innerHTML = '<form><input name="text"><button>add</button></form><button class="clear">clear</button><ul></ul>';
+    this.querySelector('form').addEventListener('submit', (event) => {
+      event.preventDefault();
+
+
+
+      ①this.#entries.push(event.target.text.value);
+      this.draw();
+    });
+
+
+
+    this.querySelector('.clear').addEventListener('click', () => {
+      ②this.#entries = [];
+      this.draw();
+    });
+  }
+
+
+
+  draw() {
+    ⓪this.querySelector('ul').innerHTML = this.#entries.map((one) => \`<log-line text="\${one}"></log-line>\`).join('');
+  }
+}
+
+customElements.define('log-book', LogBook);
+`,
+      'src/log-line.js': `class LogLine extends HTMLElement {
+  static observedAttributes = ['text'];
+  attributeChangedCallback(name, before, text) {
+    this.textContent = text;
+  }
+}
+
+customElements.define('log-line', LogLine);
+`,
+    },
+  },
+  {
+    framework: 'elements',
+    form: 'who hears an event of a slotted tab, on the host that holds the slot',
+    ask: 'hears:TabHead.select',
+    files: {
+      'index.html': `<!doctype html>
+<html lang="en"><head><title>Tabs</title><script type="module" src="./src/main.js"></script></head>
+<body><dock-app></dock-app></body></html>
+`,
+      'src/main.js': `import { LitElement, html } from 'lit';
+import './tab-bar.js';
+import './tab-head.js';
+
+class DockApp extends LitElement {
+  static properties = { at: { state: true } };
+
+
+
+  note() {
+    ⓪this.at = 'none';
+  }
+
+
+
+  render() {
+    return html\`
+      <tab-bar>
+        <tab-head name="a"></tab-head>
+        <tab-head name="b"></tab-head>
+      </tab-bar>
+
+
+
+      <button @click=\${this.note}>\${this.at}</button>
+    \`;
+  }
+}
+
+customElements.define('dock-app', DockApp);
+`,
+      'src/tab-bar.js': `import { LitElement, html } from 'lit';
+
+class TabBar extends LitElement {
+  constructor() {
+    super();
+
+
+
+    ①this.addEventListener('select', this.choose);
+  }
+
+
+
+  choose(event) {
+    ②this.chosen = event.detail;
+    this.requestUpdate();
+  }
+
+  render() {
+    return html\`<p>\${this.chosen}</p><slot></slot>\`;
+  }
+}
+
+customElements.define('tab-bar', TabBar);
+`,
+      'src/tab-head.js': `import { LitElement, html } from 'lit';
+
+class TabHead extends LitElement {
+  static properties = { name: {} };
+
+  pick() {
+    this.dispatchEvent(new CustomEvent('select', { detail: this.name, bubbles: true }));
+  }
+
+  render() {
+    return html\`<button @click=\${this.pick}>\${this.name}</button>\`;
+  }
+}
+
+customElements.define('tab-head', TabHead);
+`,
+    },
+  },
+  {
+    framework: 'elements',
+    form: 'where a property comes from: a task of a request in willUpdate, through a map',
+    ask: 'comes:PriceTag.amount',
+    files: {
+      'index.html': `<!doctype html>
+<html lang="en"><head><title>Shop</title><script type="module" src="./src/main.js"></script></head>
+<body><shop-list></shop-list></body></html>
+`,
+      'src/main.js': `import { LitElement, html } from 'lit';
+import { repeat } from 'lit/directives/repeat.js';
+import { fetchGoods } from './api.js';
+import './price-tag.js';
+
+class ShopList extends LitElement {
+  static properties = { goods: { state: true }, page: { type: Number } };
+  goods = [];
+
+
+
+  async willUpdate(changed) {
+    if (!changed.has('page')) return;
+
+
+
+    ①this.goods = await fetchGoods(this.page);
+  }
+
+
+
+  render() {
+    return html\`<ul>
+      \${repeat(
+        this.goods,
+        (one) => one.id,
+        (one) => html\`<li>
+
+
+
+          ②<price-tag .amount=\${one.price}></price-tag>
+        </li>\`,
+      )}
+    </ul>\`;
+  }
+}
+
+customElements.define('shop-list', ShopList);
+`,
+      'src/api.js': `export async function fetchGoods(page) {
+
+
+
+  ③const answer = await fetch(\`/api/goods?page=\${page}\`);
+  return answer.json();
+}
+`,
+      'src/price-tag.js': `import { LitElement, html } from 'lit';
+
+class PriceTag extends LitElement {
+  static properties = { amount: { type: Number } };
+  render() {
+    return html\`<b>\${this.amount}</b>\`;
+  }
+}
+
+customElements.define('price-tag', PriceTag);
+`,
+    },
+  },
+  {
+    framework: 'elements',
+    form: 'a reactive property through a decorator class to a child attribute, a class map and updated()',
+    ask: 'goes:MapView.zoom',
+    files: {
+      'index.html': `<!doctype html>
+<html lang="en"><head><title>Map</title><script type="module" src="./src/main.ts"></script></head>
+<body><map-view></map-view></body></html>
+`,
+      'src/main.ts': `import { LitElement, html } from 'lit';
+import { customElement, property, state } from 'lit/decorators.js';
+import { classMap } from 'lit/directives/class-map.js';
+import './zoom-bar';
+
+@customElement('map-view')
+export class MapView extends LitElement {
+  @property({ type: Number, reflect: true }) zoom = 3;
+  @state() private tone = 'day';
+
+
+
+  updated(changed: Map<string, unknown>) {
+    ①if (changed.has('zoom')) document.title = \`Zoom \${this.zoom}\`;
+  }
+
+
+
+  render() {
+    return html\`
+      ②<div class=\${classMap({ near: this.zoom > 5 })}></div>
+
+
+
+      ③<zoom-bar .level=\${this.zoom} @level-change=\${(event: CustomEvent<number>) => (this.zoom = event.detail)}></zoom-bar>
+
+
+
+      ⓪<p @click=\${() => (this.tone = 'night')}>\${this.tone}</p>
+    \`;
+  }
+}
+`,
+      'src/zoom-bar.ts': `import { LitElement, html } from 'lit';
+import { customElement, property } from 'lit/decorators.js';
+
+@customElement('zoom-bar')
+export class ZoomBar extends LitElement {
+  @property({ attribute: false }) level = 0;
+
+  private send(by: number) {
+    this.dispatchEvent(new CustomEvent('level-change', { detail: this.level + by }));
+  }
+
+  render() {
+    return html\`
+      <button @click=\${() => this.send(1)}>+</button>
+
+
+
+      ④<b>\${this.level}</b>
+    \`;
+  }
+}
+`,
+    },
+  },
+  {
+    framework: 'lwc',
+    form: 'an object replaced by spread from a child’s change event, and cleared in a message handler',
+    ask: 'changes:app.filters',
+    files: {
+      'force-app/main/default/lwc/app/app.js': `import { LightningElement, wire } from 'lwc';
+import { subscribe, MessageContext } from 'lightning/messageService';
+import RESET from '@salesforce/messageChannel/Reset__c';
+
+export default class App extends LightningElement {
+  filters = { name: '', berth: 0 };
+  open = false;
+  subscription;
+
+  @wire(MessageContext) context;
+
+
+
+  connectedCallback() {
+    this.subscription = subscribe(this.context, RESET, () => {
+      ①this.filters = { name: '', berth: 0 };
+    });
+  }
+
+
+
+  change(event) {
+    const { field, value } = event.detail;
+    ②this.filters = { ...this.filters, [field]: value };
+  }
+
+
+
+  toggle() {
+    ⓪this.open = !this.open;
+  }
+}
+`,
+      'force-app/main/default/lwc/app/app.html': `<template>
+  <p>{filters.name} {filters.berth} {open}</p>
+  <button onclick={toggle}>open</button>
+
+
+
+  ③<c-filter-field label="name" onfilterchange={change}></c-filter-field>
+</template>
+`,
+      'force-app/main/default/lwc/app/app.js-meta.xml': `<LightningComponentBundle><isExposed>true</isExposed></LightningComponentBundle>
+`,
+      'force-app/main/default/lwc/filterField/filterField.js': `import { LightningElement, api } from 'lwc';
+
+export default class FilterField extends LightningElement {
+  @api label;
+
+
+
+  handleChange(event) {
+    ④this.dispatchEvent(new CustomEvent('filterchange', { detail: { field: this.label, value: event.target.value } }));
+  }
+}
+`,
+      'force-app/main/default/lwc/filterField/filterField.html': `<template>
+  <label>{label}
+
+
+
+    ⑤<input onchange={handleChange}></label>
+</template>
+`,
+    },
+  },
+  {
+    framework: 'lwc',
+    form: 'a record id into a wire, a child’s public property with a setter, and a getter’s text',
+    ask: 'goes:app.recordId',
+    files: {
+      'force-app/main/default/lwc/app/app.js': `import { LightningElement, api, wire } from 'lwc';
+import getVisits from '@salesforce/apex/Visits.getVisits';
+
+export default class App extends LightningElement {
+  @api recordId;
+  heading = 'Visits';
+
+
+
+  ①@wire(getVisits, { boat: '$recordId' }) visits;
+}
+`,
+      'force-app/main/default/lwc/app/app.html': `<template>
+  <h1>{heading}</h1>
+
+
+
+  ②<c-boat-head boat-id={recordId}></c-boat-head>
+  <template lwc:if={visits.data}><p>{visits.data.length}</p></template>
+</template>
+`,
+      'force-app/main/default/lwc/app/app.js-meta.xml': `<LightningComponentBundle><isExposed>true</isExposed></LightningComponentBundle>
+`,
+      'force-app/main/default/lwc/boatHead/boatHead.js': `import { LightningElement, api } from 'lwc';
+
+export default class BoatHead extends LightningElement {
+  _boatId;
+  tone = 'light';
+
+
+
+  @api
+  get boatId() {
+    return this._boatId;
+  }
+  set boatId(value) {
+    ③this._boatId = value;
+  }
+
+
+
+  get link() {
+    ④return \`/boats/\${this._boatId}\`;
+  }
+}
+`,
+      'force-app/main/default/lwc/boatHead/boatHead.html': `<template>
+  <i class={tone}>boat</i>
+
+
+
+  ⑤<a href={link}>open</a>
+</template>
+`,
+    },
+  },
+  {
+    framework: 'lwc',
+    form: 'who hears an event on a list item from a row in an iteration, with its dataset',
+    ask: 'hears:rowAction.act',
+    files: {
+      'force-app/main/default/lwc/app/app.js': `import { LightningElement } from 'lwc';
+
+export default class App extends LightningElement {
+  rows = [{ id: 1 }];
+  last;
+
+
+
+  handleAct(event) {
+    ②this.last = event.currentTarget.dataset.id;
+  }
+}
+`,
+      'force-app/main/default/lwc/app/app.html': `<template>
+  <p>{last}</p>
+  <ul>
+    <template for:each={rows} for:item="row">
+
+
+
+      ①<li key={row.id} data-id={row.id} onact={handleAct}>
+        <c-row-action></c-row-action>
+      </li>
+    </template>
+  </ul>
+</template>
+`,
+      'force-app/main/default/lwc/app/app.js-meta.xml': `<LightningComponentBundle><isExposed>true</isExposed></LightningComponentBundle>
+`,
+      'force-app/main/default/lwc/rowAction/rowAction.js': `import { LightningElement } from 'lwc';
+
+export default class RowAction extends LightningElement {
+  act() {
+    this.dispatchEvent(new CustomEvent('act', { bubbles: true }));
+  }
+}
+`,
+      'force-app/main/default/lwc/rowAction/rowAction.html': `<template><button onclick={act}>act</button></template>
+`,
+    },
+  },
+  {
+    framework: 'lwc',
+    form: 'where a sum comes from: a method called by template query with a computed value',
+    ask: 'comes:total.sum',
+    files: {
+      'force-app/main/default/lwc/app/app.js': `import { LightningElement } from 'lwc';
+
+export default class App extends LightningElement {
+  lines = [];
+  title = 'Sums';
+
+
+
+  async connectedCallback() {
+    ①this.lines = await fetch('/lines').then((answer) => answer.json());
+  }
+
+
+
+  get sum() {
+    ②return this.lines.reduce((all, line) => all + line.cost, 0);
+  }
+}
+`,
+      'force-app/main/default/lwc/app/app.html': `<template>
+
+
+
+  ⓪<h1>{title}</h1>
+
+
+
+  ③<c-total sum={sum}></c-total>
+</template>
+`,
+      'force-app/main/default/lwc/app/app.js-meta.xml': `<LightningComponentBundle><isExposed>true</isExposed></LightningComponentBundle>
+`,
+      'force-app/main/default/lwc/total/total.js': `import { LightningElement, api } from 'lwc';
+
+export default class Total extends LightningElement {
+  @api sum = 0;
+}
+`,
+      'force-app/main/default/lwc/total/total.html': `<template><b>{sum}</b></template>
+`,
+    },
+  },
+  {
+    framework: 'angular',
+    form: 'a signal changed by a two-way model of a child, a key listener and a route’s parameter',
+    ask: 'changes:Root.query',
+    files: {
+      'package.json': `{ "dependencies": { "@angular/core": "^20.0.0" } }
+`,
+      'src/main.ts': `import { bootstrapApplication } from '@angular/platform-browser';
+import { Root } from './app/root';
+bootstrapApplication(Root);
+`,
+      'src/app/root.ts': `import { Component, inject, signal } from '@angular/core';
+import { ActivatedRoute } from '@angular/router';
+import { SearchBox } from './search-box';
+
+@Component({
+  selector: 'app-root',
+  imports: [SearchBox],
+  host: { '(document:keydown.escape)': 'clear()' },
+  template: \`
+    <p>{{ query() }} {{ wide() }}</p>
+
+
+
+    ①<app-search-box [(text)]="query" />
+
+
+
+    ⓪<button (click)="wide.set(true)">wide</button>
+  \`,
+})
+export class Root {
+  readonly query = signal('');
+  readonly wide = signal(false);
+  private readonly route = inject(ActivatedRoute);
+
+
+
+  constructor() {
+    this.route.queryParamMap.subscribe((map) => {
+      ②this.query.set(map.get('q') ?? '');
+    });
+  }
+
+
+
+  clear() {
+    ③this.query.set('');
+  }
+}
+`,
+      'src/app/search-box.ts': `import { Component, model } from '@angular/core';
+
+@Component({
+  selector: 'app-search-box',
+  template: \`
+    <label>Search
+
+
+
+      ④<input [value]="text()" (input)="text.set($any($event.target).value)" />
+    </label>
+  \`,
+})
+export class SearchBox {
+  readonly text = model('');
+}
+`,
+    },
+  },
+  {
+    framework: 'angular',
+    form: 'a value in a service’s subject through a pipe of operators and the async pipe',
+    ask: 'goes:Fleet.rate',
+    files: {
+      'package.json': `{ "dependencies": { "@angular/core": "^20.0.0" } }
+`,
+      'src/main.ts': `import { bootstrapApplication } from '@angular/platform-browser';
+import { Fleet } from './app/fleet';
+bootstrapApplication(Fleet);
+`,
+      'src/app/fleet.ts': `import { Component, inject } from '@angular/core';
+import { AsyncPipe } from '@angular/common';
+import { BehaviorSubject, map } from 'rxjs';
+import { Cost } from './cost';
+
+@Component({
+  selector: 'app-root',
+  imports: [AsyncPipe, Cost],
+  template: \`
+    <h1>{{ name }}</h1>
+
+
+
+    ②<app-cost [amount]="(cost$ | async) ?? 0" />
+    <button (click)="rate.next(2)">2</button>
+  \`,
+})
+export class Fleet {
+  readonly rate = new BehaviorSubject(1);
+  readonly name = 'Fleet';
+
+
+
+  ①readonly cost$ = this.rate.pipe(map((rate) => rate * 40));
+}
+`,
+      'src/app/cost.ts': `import { Component, input } from '@angular/core';
+
+@Component({
+  selector: 'app-cost',
+  template: \`
+    <hr />
+
+
+
+    ③<b>{{ amount() }}</b>
+  \`,
+})
+export class Cost {
+  readonly amount = input(0);
+}
+`,
+    },
+  },
+  {
+    framework: 'angular',
+    form: 'where an input comes from: a resource keyed by a signal, in an @for',
+    ask: 'comes:BoatCard.boat',
+    files: {
+      'package.json': `{ "dependencies": { "@angular/core": "^20.0.0" } }
+`,
+      'src/main.ts': `import { bootstrapApplication } from '@angular/platform-browser';
+import { Root } from './app/root';
+bootstrapApplication(Root);
+`,
+      'src/app/root.ts': `import { Component, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { BoatCard } from './boat-card';
+import { Boats } from './boats';
+
+@Component({
+  selector: 'app-root',
+  imports: [BoatCard],
+  template: \`
+    @for (boat of list(); track boat.id) {
+
+
+
+      ①<app-boat-card [boat]="boat" />
+    }
+  \`,
+})
+export class Root {
+  private readonly boats = inject(Boats);
+
+
+
+  ②readonly list = toSignal(this.boats.all(), { initialValue: [] });
+}
+`,
+      'src/app/boats.ts': `import { HttpClient } from '@angular/common/http';
+import { Injectable, inject } from '@angular/core';
+
+export type Boat = { id: number; name: string };
+
+@Injectable({ providedIn: 'root' })
+export class Boats {
+  private readonly http = inject(HttpClient);
+
+
+
+  all() {
+    ③return this.http.get<Boat[]>('/api/boats');
+  }
+}
+`,
+      'src/app/boat-card.ts': `import { Component, input } from '@angular/core';
+import type { Boat } from './boats';
+
+@Component({ selector: 'app-boat-card', template: \`<b>{{ boat().name }}</b>\` })
+export class BoatCard {
+  readonly boat = input.required<Boat>();
+}
+`,
+    },
+  },
+  {
+    framework: 'angular',
+    form: 'who hears a decorated output with an alias, from an ng-template outlet',
+    ask: 'hears:Stars.rated',
+    files: {
+      'package.json': `{ "dependencies": { "@angular/core": "^20.0.0" } }
+`,
+      'src/main.ts': `import { bootstrapApplication } from '@angular/platform-browser';
+import { Root } from './app/root';
+bootstrapApplication(Root);
+`,
+      'src/app/root.ts': `import { Component } from '@angular/core';
+import { NgTemplateOutlet } from '@angular/common';
+import { Stars } from './stars';
+
+@Component({
+  selector: 'app-root',
+  imports: [NgTemplateOutlet, Stars],
+  template: \`
+    <ng-container [ngTemplateOutlet]="rating" />
+
+
+
+    <ng-template #rating>
+      ①<app-stars (score)="save($event)" />
+    </ng-template>
+    <p>{{ last }}</p>
+  \`,
+})
+export class Root {
+  last = 0;
+
+
+
+  save(score: number) {
+    ②this.last = score;
+  }
+
+
+
+  other() {
+    ⓪this.last = 1;
+  }
+}
+`,
+      'src/app/stars.ts': `import { Component, EventEmitter, Output } from '@angular/core';
+
+@Component({ selector: 'app-stars', template: \`<button (click)="rated.emit(5)">5</button>\` })
+export class Stars {
+  @Output('score') rated = new EventEmitter<number>();
+}
+`,
+    },
+  },
+  {
+    framework: 'angular',
+    form: 'who works with a setting handed down through a directive’s input',
+    ask: 'impact:Root.unit',
+    files: {
+      'package.json': `{ "dependencies": { "@angular/core": "^20.0.0" } }
+`,
+      'src/main.ts': `import { bootstrapApplication } from '@angular/platform-browser';
+import { Root } from './app/root';
+bootstrapApplication(Root);
+`,
+      'src/app/root.ts': `import { Component, signal } from '@angular/core';
+import { Depth } from './depth';
+import { Title } from './title';
+
+@Component({
+  selector: 'app-root',
+  imports: [Depth, Title],
+  template: \`
+    <button (click)="unit.set('ft')">ft</button>
+    <app-depth [unit]="unit()" />
+    <app-title [text]="title()" />
+  \`,
+})
+export class Root {
+  readonly unit = signal('m');
+  readonly title = signal('Depth');
+}
+`,
+      'src/app/depth.ts': `import { Component, computed, input } from '@angular/core';
+
+
+
+
+
+①@Component({ selector: 'app-depth', template: \`<b>{{ shown() }}</b>\` })
+export class Depth {
+  readonly unit = input('m');
+  readonly shown = computed(() => (this.unit() === 'm' ? 3 : 10));
+}
+`,
+      'src/app/title.ts': `import { Component, input } from '@angular/core';
+
+
+
+
+
+⓪@Component({ selector: 'app-title', template: \`<h1>{{ text() }}</h1>\` })
+export class Title {
+  readonly text = input('');
+}
+`,
+    },
+  },
+  {
+    framework: 'astro',
+    form: 'a value of a path’s props through a component and define:vars into a script',
+    ask: 'goes:[boat].boat',
+    files: {
+      'package.json': `{ "dependencies": { "astro": "^5.0.0" } }
+`,
+      'src/pages/[boat].astro': `---
+import Head from '../components/Head.astro';
+import { getCollection } from 'astro:content';
+
+export async function getStaticPaths() {
+  const boats = await getCollection('boats');
+  return boats.map((boat) => ({ params: { boat: boat.slug }, props: { boat: boat.data } }));
+}
+
+const { boat } = Astro.props;
+---
+
+
+
+①<Head title={boat.name} />
+
+
+
+②<script define:vars={{ id: boat.id }}>
+  document.body.dataset.boat = id;
+</script>
+`,
+      'src/components/Head.astro': `---
+const { title, sub = 'Boats' } = Astro.props;
+---
+
+
+
+③<h1>{title}</h1>
+
+
+
+⓪<p>{sub}</p>
+`,
+    },
+  },
+  {
+    framework: 'astro',
+    form: 'a map store changed by an island’s key and a script of the page',
+    ask: 'changes:src/stores/cart.js#cart',
+    files: {
+      'package.json': `{ "dependencies": { "astro": "^5.0.0", "@astrojs/svelte": "^7.0.0", "svelte": "^5.0.0", "nanostores": "^1.0.0" } }
+`,
+      'astro.config.mjs': `import { defineConfig } from 'astro/config';
+import svelte from '@astrojs/svelte';
+export default defineConfig({ integrations: [svelte()] });
+`,
+      'src/stores/cart.js': `import { map } from 'nanostores';
+
+export const cart = map({});
+
+
+
+export function put(id, count) {
+  ①cart.setKey(id, count);
+}
+`,
+      'src/components/Put.svelte': `<script>
+  import { cart, put } from '../stores/cart';
+  let { id } = $props();
+</script>
+
+<b>{Object.keys($cart).length}</b>
+
+
+
+②<button onclick={() => put(id, 1)}>put</button>
+`,
+      'src/pages/index.astro': `---
+import Put from '../components/Put.svelte';
+---
+<Put client:load id="rope" />
+<button id="empty">empty</button>
+
+
+
+<script>
+  import { cart } from '../stores/cart';
+  document.querySelector('#empty').addEventListener('click', () => {
+    ③cart.set({});
+  });
+</script>
+`,
+    },
+  },
+  {
+    framework: 'astro',
+    form: 'where a number comes from: a request in the frontmatter of a layout, handed into a slot’s part',
+    ask: 'comes:Badge.count',
+    files: {
+      'package.json': `{ "dependencies": { "astro": "^5.0.0" } }
+`,
+      'src/pages/index.astro': `---
+import Shell from '../layouts/Shell.astro';
+import Badge from '../components/Badge.astro';
+
+
+
+①const answer = await fetch('https://example.org/tides.json');
+const tides = await answer.json();
+
+
+
+②const high = tides.filter((tide) => tide.height > 3);
+---
+<Shell title="Tides">
+
+
+
+  ③<Badge count={high.length} />
+</Shell>
+`,
+      'src/layouts/Shell.astro': `---
+const { title } = Astro.props;
+---
+
+
+
+⓪<html lang="en"><head><title>{title}</title></head><body><slot /></body></html>
+`,
+      'src/components/Badge.astro': `---
+const { count } = Astro.props;
+---
+<b>{count}</b>
+`,
+    },
+  },
+  {
+    framework: 'astro',
+    form: 'who hears an event that an element on a page sends to a script of another component',
+    ask: 'hears:Rating.rate',
+    files: {
+      'package.json': `{ "dependencies": { "astro": "^5.0.0" } }
+`,
+      'src/pages/index.astro': `---
+import Rating from '../components/Rating.astro';
+import Sum from '../components/Sum.astro';
+---
+<Rating />
+<Sum />
+`,
+      'src/components/Rating.astro': `<star-rating><button>5</button></star-rating>
+
+<script>
+  class StarRating extends HTMLElement {
+    connectedCallback() {
+      this.querySelector('button').addEventListener('click', () => {
+        this.dispatchEvent(new CustomEvent('rate', { detail: 5, bubbles: true }));
+      });
+    }
+  }
+  customElements.define('star-rating', StarRating);
+</script>
+`,
+      'src/components/Sum.astro': `<output id="sum"></output>
+
+<script>
+  const sum = document.querySelector('#sum');
+
+
+
+  document.addEventListener('rate', (event) => {
+    ①sum.textContent = event.detail;
+  });
+</script>
+`,
+    },
+  },
 ];

@@ -57,12 +57,14 @@ function memberSpots(graph: Graph, frame: Frame, fits: (key: MemberKey) => boole
   return raise?.value === undefined ? [] : [frameSpot(frame, raise.value)];
 }
 
-/** A value of a frame by its name, by the name that the body gives to a part of it, or by the name and a part. */
+/** A value of a frame by its name, by the name of the field that holds it, by the name that the body gives to a part of it, or by the name and a part. */
 function ownSpots(frame: Frame, name: string): Spot[] {
   const at = valueNamed(frame.body, name);
   if (at >= 0) return [frameSpot(frame, at)];
   const any = frame.body.values.findIndex((value) => value.name === name);
   if (any >= 0) return [frameSpot(frame, any)];
+  const field = frame.component?.facts.ofClass?.names?.[name];
+  if (field !== undefined) return [frameSpot(frame, field)];
   return frame.body.values.flatMap((value, index) => {
     if (value.destructured?.includes(name)) return [frameSpot(frame, index, [name])];
     return Object.entries(value.parts ?? {}).flatMap(([part, given]) => (given === name ? [frameSpot(frame, index, [part])] : []));
@@ -106,18 +108,37 @@ export function spotsNamed(graph: Graph, place: Place, name: string): Spot[] {
   return [];
 }
 
-/** The values of a component at a place that hold a context of a name: the context’s own, its key, or what the component calls it. */
-export function takesNamed(graph: Graph, place: Place, name: string): Spot[] {
+/** A value that holds a context at a place, and the names by which it may be asked for. */
+type Taken = { readonly spot: Spot; readonly names: readonly string[] };
+
+function takenAt(graph: Graph, place: Place): Taken[] {
   return framesAt(graph, place).flatMap((frame) =>
-    frame.body.values.flatMap((value, index) => {
+    frame.body.values.flatMap((value, index): Taken[] => {
       if (value.kind !== 'context' || value.source === undefined) return [];
       const meant = graph.named(frame, value.source);
       const context = meant.kind === 'context' ? graph.model.contexts.get(meant.id)?.name : undefined;
-      const names = [value.name, value.source, context, context === undefined ? undefined : contextName(context)];
-      return names.some((one) => one?.toLowerCase() === name.toLowerCase()) ? [frameSpot(frame, index)] : [];
+      const names = [context === undefined ? undefined : contextName(context), context, value.name, value.source, calledAs(graph, frame)];
+      return [{ spot: frameSpot(frame, index), names: names.filter((one) => one !== undefined) }];
     }),
   );
 }
+
+/** What a component calls what a hook gives to it. */
+function calledAs(graph: Graph, { caller }: Frame): string | undefined {
+  const by = caller && graph.frames[caller.frame];
+  return by?.component && by.body.values[caller?.value ?? -1]?.name;
+}
+
+/**
+ * The values of a component at a place that hold a context of a name: the context’s own, its key, or what the component
+ * calls it, or calls what the hook gives that takes it.
+ */
+export function takesNamed(graph: Graph, place: Place, name: string): Spot[] {
+  return takenAt(graph, place).flatMap(({ spot, names }) => (names.some((one) => one.toLowerCase() === name.toLowerCase()) ? [spot] : []));
+}
+
+/** The names of the contexts that a component takes at a place. */
+export const namesTaken = (graph: Graph, place: Place): string[] => takenAt(graph, place).flatMap(({ names }) => names.slice(0, 1));
 
 /** What a name means in a module, or in what the module gives to those who call it. Empty where the name is not there. */
 export function spotsOfFile(graph: Graph, file: string, name: string): Spot[] {

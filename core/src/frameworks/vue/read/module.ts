@@ -6,7 +6,7 @@ import { changersOf } from '../../../read/script/param-changes';
 import { parseTemplate } from '../parser';
 import type { AliasFact, ComponentFacts, FileFacts, GlobalFact, Problem, RootFact, SharedFact, TemplateUse } from '../../../model/facts';
 import type { Writable } from '../../../model/writable';
-import { type Dialect, finishBody, hookFact, type ModuleScope, newBody } from '../../../read/script/body';
+import { addValue, type Dialect, finishBody, hookFact, type ModuleScope, newBody } from '../../../read/script/body';
 import { aliasOf, type Declared as Declaration, declarationsOf } from '../../../read/script/declarations';
 import { bindParams, readingsOf } from '../../../read/script/expressions';
 import { mayLast, readModuleBody } from '../../../read/script/module-body';
@@ -152,7 +152,8 @@ function readMixin(module: ModuleScope, one: Declaration, options: t.ObjectExpre
   const declared = newDeclared();
   const setters = new Map<number, number>();
   const body = newBody(module, vueDialect(declared, setters));
-  const setup = newSetup({ body, declared, setters });
+  const host = addValue(body, { name: 'this', kind: 'param', span: one.nameSpan, from: [], position: 0 });
+  const setup = newSetup({ body, declared, setters, host });
   const returns = membersGiven(setup, options);
   return hookFact(one, body, returns, declared.provides);
 }

@@ -78,13 +78,7 @@ export function isMixin(options: t.ObjectExpression): boolean {
 export function membersGiven(setup: Setup, options: t.ObjectExpression): Reading[] {
   const scope = innerScope();
   readOptions(setup, options, scope);
-  return [...scope.names].flatMap(([name, meaning]): Reading[] => {
-    const value = meaning.kind === 'value' || meaning.kind === 'function' ? meaning.value : undefined;
-    const path = meaning.kind === 'value' ? meaning.path : [];
-    if (value === undefined) return [];
-    const span = setup.body.values[value]?.span ?? nowhere;
-    return [{ value, path, how: 'same', span, held: { at: [name], how: 'same' } }];
-  });
+  return membersOf(setup.body, scope.names);
 }
 
 /**
@@ -95,7 +89,9 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   const { body, declared } = setup;
   const own = new Map<string, Meaning>();
   const members = (name: string): Meaning | undefined =>
-    own.get(name) ?? platformMember(setup, name) ?? (name.startsWith('$') ? undefined : mixedIn(setup, name, nowhere));
+    own.get(name) ??
+    platformMember(setup, name) ??
+    (name.startsWith('$') ? undefined : (mixedIn(setup, name, nowhere) ?? ofHost(setup, name)));
   body.own = (name) => (name.startsWith('state.') ? stateMember(own, name) : members(name));
   const option = (name: string): t.Node | undefined => fieldOf(options, name);
   const props = option('props');
@@ -121,7 +117,7 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   if (known?.type === 'ObjectExpression') declareData(body, known, own, scope, isFunction(data) ? data : undefined);
   declareFunctions(setup, option('methods'), own, scope);
   declareComputed(setup, option('computed'), own, scope);
-  if (!mixins && !takesOver) declareFields(body, options, own);
+  if (!mixins && !takesOver) for (const one of setup.host === undefined ? [options] : begun(options)) declareFields(body, one, own);
   for (const property of options.properties) {
     if (property.type === 'SpreadElement') continue;
     const name = keyName(property) ?? '';
@@ -139,7 +135,31 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   if (isFunction(render)) setup.render = { run: render, scope };
   for (const [name, meaning] of own) if (!scope.names.has(name)) scope.names.set(name, meaning);
   exposeMethods(setup, own, option('expose'));
+  handToMixins(setup, own);
   return registered(option('components'));
+}
+
+/** What a name of a mixin stands for that it does not declare itself: a member of the component that it is mixed into. */
+const ofHost = ({ host }: Setup, name: string): Meaning | undefined =>
+  host === undefined ? undefined : { kind: 'value', value: host, path: [name] };
+
+/** Objects that are mixed in work with the members of their component, as if they were handed all of them in one object. */
+function handToMixins({ body, mixed }: Setup, own: ReadonlyMap<string, Meaning>): void {
+  const readings = membersOf(body, own);
+  for (const value of mixed) {
+    const fact = body.values[value];
+    if (fact) body.values[value] = { ...fact, args: [{ readings }] };
+  }
+}
+
+/** Values by the names under which an object would hold them. */
+function membersOf(body: Body, names: ReadonlyMap<string, Meaning>): Reading[] {
+  return [...names].flatMap(([name, meaning]): Reading[] => {
+    const value = meaning.kind === 'value' || meaning.kind === 'function' ? meaning.value : undefined;
+    const path = meaning.kind === 'value' ? meaning.path : [];
+    if (value === undefined) return [];
+    return [{ value, path, how: 'same', span: body.values[value]?.span ?? nowhere, held: { at: [name], how: 'same' } }];
+  });
 }
 
 /** Who has a handle on a component written by options may call its methods, unless the options name those that it may. */
@@ -197,7 +217,7 @@ function declareData(body: Body, object: t.ObjectExpression, own: Map<string, Me
 }
 
 /** `this.timer = …` of what is declared nowhere: a field that the markup may show, and that nothing follows. */
-function declareFields(body: Body, options: t.ObjectExpression, own: Map<string, Meaning>): void {
+function declareFields(body: Body, within: t.Node, own: Map<string, Meaning>): void {
   const visit = (node: t.Node): void => {
     const target = node.type === 'AssignmentExpression' ? node.left : node.type === 'UpdateExpression' ? node.argument : undefined;
     const isField = target?.type === 'MemberExpression' && target.object.type === 'ThisExpression' && !target.computed;
@@ -208,8 +228,12 @@ function declareFields(body: Body, options: t.ObjectExpression, own: Map<string,
     }
     forEachChild(node, visit);
   };
-  visit(options);
+  visit(within);
 }
+
+/** Where an object that is mixed in may begin fields of its own; what it sets elsewhere belongs to its component. */
+const begun = (options: t.ObjectExpression): t.Node[] =>
+  options.properties.filter((one) => one.type !== 'SpreadElement' && lifecycles.test(keyName(one) ?? ''));
 
 function declareFunctions({ body }: Setup, given: t.Node | undefined, own: Map<string, Meaning>, scope: Scope): void {
   if (given?.type !== 'ObjectExpression') return;

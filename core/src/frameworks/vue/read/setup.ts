@@ -68,6 +68,8 @@ export type Setup = {
   readonly guessed: NameFact[];
   /** Values that stand for the objects that are mixed in. */
   readonly mixed: number[];
+  /** Of an object that is mixed in: the value that stands for the component it is mixed into. */
+  readonly host?: number;
   /** Handles that options take by `$refs`, by the name of each. */
   readonly refs: Map<string, number>;
 };
