@@ -210,7 +210,7 @@ describe('trees and traces', () => {
     ['--trace', 'goes:Pages.open', 'There is no component Pages. Near to it: Page.'],
     ['--trace', 'goes:Page.opne', 'Page has no opne. Near to it: open.'],
     ['--trace', 'goes:Row.row@Shelf', 'Row stands nowhere below Shelf.'],
-    ['--trace', 'answers:Row.Tune', 'Row takes no context Tune. It takes Tone.'],
+    ['--trace', 'answers:Row.Tune', 'Row takes no context Tune. It takes tone.'],
     ['--trace', 'goes:rows.js#rows', 'There is no file rows.js among those that were read. Near to it: src/rows.js.'],
     ['--trace', 'goes:src/rows.js#useKeper', 'src/rows.js declares no useKeper. Near to it: useKeeper.'],
   ])('%s %s ends with 2 and says what is near', async (option, value, message) => {

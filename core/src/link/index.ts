@@ -11,7 +11,7 @@ import { joinElements } from './elements';
 import { joinIslands } from './islands';
 import { joinSelectors } from './selectors';
 import { makeTags, type Tags } from './tags';
-import { type MadeComponent, makeNames, type Meant, type Names } from './names';
+import { loadedLater, type MadeComponent, makeNames, type Meant, type Names } from './names';
 import { findPages, type PlacedBody } from './pages';
 import { makeHolders } from './holders';
 import { joinRoutes, type LooseRoute, type RouteBody } from './routes';
@@ -56,6 +56,7 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
     adapters.map((adapter) => adapter.link.shellOfTable?.(project, table)).find((one) => one !== undefined);
   const linkage: Linkage = { names, tags: makeTags(project, names), config, useOfNode: new WeakMap(), routes, placed, shellOfTable, read };
   const { usesBy, usesOf, counts } = linkUses(components, linkage);
+  const named = namedBy(names);
   const pages = findPages({
     files,
     components,
@@ -65,6 +66,7 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
     placed,
     holdersOf,
     shellOfTable,
+    named,
     componentNamed: componentNamedBy(names),
   });
   return {
@@ -74,7 +76,7 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
     usesBy,
     usesOf,
     useOfNode: linkage.useOfNode,
-    named: namedBy(names),
+    named,
     pages,
     holdersOf,
     counts,
@@ -155,6 +157,7 @@ export function relink(before: Linked, files: ReadonlyMap<FilePath, FileFacts>, 
           placed: before.linkage.placed,
           holdersOf: before.holdersOf,
           shellOfTable: before.linkage.shellOfTable,
+          named: before.named,
           componentNamed: componentNamedBy(names),
         });
   return {
@@ -457,13 +460,11 @@ function count(counts: { -readonly [Key in keyof UseCounts]: number }, target: T
 
 function targetOf(names: Names, tags: Tags, file: FilePath, node: TemplateUse): Target {
   if (node.tag === '') return { kind: 'dynamic' };
-  const lazy = /^import:(.*)#(.*)$/.exec(node.tag);
-  if (lazy) {
-    const resolved = names.resolveModule(file, lazy[1] ?? '');
-    return resolved.kind === 'file'
-      ? shownBy(loadedFrom(names, resolved.file, lazy[2] ?? 'default'))
-      : { kind: 'unresolved', reason: `${lazy[1]} is not among the files` };
-  }
+  const [, specifier] = loadedLater.exec(node.tag) ?? [];
+  if (specifier !== undefined)
+    return names.resolveModule(file, specifier).kind === 'file'
+      ? shownBy(names.meant(file, node.tag))
+      : { kind: 'unresolved', reason: `${specifier} is not among the files` };
   const context = /^(.*)\.(Provider|Consumer)$/.exec(node.tag);
   if (context) {
     const meant = names.meant(file, context[1] ?? '');
@@ -484,12 +485,6 @@ function targetOf(names: Names, tags: Tags, file: FilePath, node: TemplateUse): 
 
 /** Modules that no file is and no package has: a build makes them of what the project configures. */
 const madeByBuild = /^(@theme\/|virtual:|[~#])/;
-
-/** What a module gives under the first of some names that it exports a component by. */
-function loadedFrom(names: Names, file: FilePath, exported: string): Meant {
-  const meant = exported.split(',').map((name) => names.exported(file, name));
-  return meant.find((one) => one.kind === 'component') ?? names.exported(file, exported.split(',').at(-1) ?? 'default');
-}
 
 /** A route's file may answer requests and show nothing. */
 function shownBy(meant: Meant): Target {

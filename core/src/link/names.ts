@@ -11,6 +11,9 @@ export type Meant =
   | { readonly kind: 'outside'; readonly module: string; readonly name: string }
   | { readonly kind: 'unresolved'; readonly reason: string; readonly undeclared?: true; readonly memberOf?: string };
 
+/** A name of what is loaded later: `import:./Chart#Chart,default`, the module and the names under which it may give a component. */
+export const loadedLater = /^import:(.*)#(.*)$/;
+
 /** A component that a function of the project made of another, and where that function stands. */
 export type MadeComponent = { readonly file: FilePath; readonly facts: ComponentFacts };
 
@@ -112,6 +115,12 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     return name === '*' ? { kind: 'namespace', file: resolved.file } : exported(resolved.file, name, depth + 1);
   }
 
+  /** What a module that is loaded later gives under the first of some names that it exports a component by. */
+  function loaded(file: FilePath, specifier: string, names: string, depth: number): Meant {
+    const meant = names.split(',').map((name) => fromModule(file, specifier, name, depth));
+    return meant.find((one) => one.kind === 'component') ?? meant.at(-1) ?? tooDeep;
+  }
+
   function exported(file: FilePath, name: string, depth = 0): Meant {
     if (depth > 40) return tooDeep;
     const key = `${file}\n${name}`;
@@ -144,6 +153,8 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     if (dotted.startsWith('key:')) return keyed(file, dotted.slice('key:'.length), depth);
     const [, foreign, there] = /^from:(.*?)#(.*)$/.exec(dotted) ?? [];
     if (foreign !== undefined && there !== undefined) return local(foreign, there, depth + 1);
+    const [, specifier, names] = loadedLater.exec(dotted) ?? [];
+    if (specifier !== undefined && names !== undefined) return loaded(file, specifier, names, depth);
     const index = indexes.get(file);
     if (!index || depth > 40) return tooDeep;
     const component = index.components.get(dotted);

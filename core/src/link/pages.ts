@@ -8,6 +8,7 @@ import { isRouteUse, showing } from '../model/routes';
 import type { FilePath } from '../model/span';
 import { walkTemplate } from '../model/walk';
 import { fileRole } from './roles';
+import { choicesNamed } from '../model/choices';
 import type { RouteBody } from './routes';
 
 type Linked = {
@@ -20,6 +21,7 @@ type Linked = {
   readonly placed: readonly PlacedBody[];
   readonly files: Model['files'];
   readonly holdersOf: Model['holdersOf'];
+  readonly named: Model['named'];
   /** The component that a name of a file stands for. */
   readonly componentNamed: (file: FilePath, name: string) => ComponentId | undefined;
   /** The file whose component a table's routes stand in by convention; undefined for none. */
@@ -240,8 +242,13 @@ function reachable(linked: Linked, start: readonly ComponentId[]): Set<Component
     stack.push(id);
   };
   for (let id = stack.pop(); id; id = stack.pop()) {
-    for (const use of linked.usesBy.get(id) ?? []) if (use.target.kind === 'component') add(use.target.id);
     const component = linked.components.get(id);
+    for (const { target, node } of linked.usesBy.get(id) ?? []) {
+      if (target.kind === 'component') add(target.id);
+      // A tag that is a value may be any of those that its expression names.
+      if (target.kind === 'dynamic' && component)
+        for (const reading of node.dynamic ?? []) for (const choice of choicesNamed(linked, component, reading)) add(choice.component.id);
+    }
     if (component) for (const holder of linked.holdersOf(component)) add(holder);
   }
   return found;

@@ -136,7 +136,7 @@ describe('parts that are chosen while running', () => {
   const vue = (script: string, markup: string): string => {
     const { model } = analyseFiles({
       'src/main.js': "import { createApp } from 'vue'; import App from './App.vue'; createApp(App).mount('#app');",
-      'src/App.vue': `<script setup>import { ref, shallowRef } from 'vue'; import Wind from './Wind.vue'; import Rain from './Rain.vue'; ${script}</script><template>${markup}</template>`,
+      'src/App.vue': `<script setup>import { defineAsyncComponent, ref, shallowRef } from 'vue'; import Wind from './Wind.vue'; import Rain from './Rain.vue'; ${script}</script><template>${markup}</template>`,
       'src/Wind.vue': '<template><p/></template>',
       'src/Rain.vue': '<template><p/></template>',
     });
@@ -147,7 +147,7 @@ describe('parts that are chosen while running', () => {
       'from a table in the script',
       "const tab = ref('wind'); const tabs = { wind: Wind, rain: Rain };",
       '<component :is="tabs[tab]"/>',
-      'App\n  Wind if tabs is wind\n  Rain if tabs is rain',
+      'App\n  Wind if the choice is wind\n  Rain if the choice is rain',
     ],
     [
       'from a state that is set',
@@ -155,7 +155,41 @@ describe('parts that are chosen while running', () => {
       '<component :is="shown" @click="go"/>',
       'App\n  Wind if shown is Wind\n  Rain if shown is Rain',
     ],
+    [
+      'from a table with one that is loaded later',
+      "const Late = defineAsyncComponent(() => import('./Rain.vue')); const tab = ref('wind'); const tabs = { wind: Wind, rain: Late };",
+      '<component :is="tabs[tab]"/>',
+      'App\n  Wind if the choice is wind\n  Rain if the choice is rain',
+    ],
   ])('%s', (_, script, markup, expected) => expect(vue(script, markup)).toBe(expected));
+
+  const svelte = (markup: string): { readonly pages: string[]; readonly shown: string } => {
+    const { model } = analyseFiles({
+      'src/main.js': "import { mount } from 'svelte'; import App from './App.svelte'; mount(App, { target: document.body });",
+      'src/App.svelte': `<script>import { signs } from './signs'; let { sign } = $props(); const Sign = $derived(signs[sign]);</script>${markup}`,
+      'src/signs.js':
+        "import Wind from './Wind.svelte'; import Rain from './Rain.svelte'; export const signs = { wind: Wind, rain: Rain };",
+      'src/Wind.svelte': '<p></p>',
+      'src/Rain.svelte': '<p></p>',
+    });
+    return { pages: model.pages.map(({ name, why }) => `${name} ${why}`), shown: rows(model, treeOf(model, 'App')) };
+  };
+  test.each([
+    ['from a table of another module', '<Sign/>', 'App\n  Wind if Sign is wind\n  Rain if Sign is rain'],
+    [
+      'by a module that is awaited in place',
+      "{#await import('./Wind.svelte') then { default: Late }}<Late/>{/await}{#await import('./Rain.svelte') then rain}<rain.default/>{/await}",
+      'App\n  Wind if it is there\n  Rain if it is there',
+    ],
+  ])('%s', (_, markup, expected) => expect(svelte(markup)).toEqual({ pages: ['App mounted'], shown: expected }));
+
+  test('a condition that holds already is told once', () => {
+    const { model } = analyseFiles({
+      'src/App.jsx':
+        'const Row = () => <p/>; export function App({ none }) { if (none) return <b/>; return <div>{none ? <i/> : <Row/>}</div>; }',
+    });
+    expect(rows(model, treeOf(model, 'App'))).toBe('App\n  Row if not none');
+  });
 
   test('markup under the name of a slot arrives in it', () => {
     const { model } = analyseFiles({

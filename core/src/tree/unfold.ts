@@ -1,8 +1,9 @@
-import type { Binding, Reading, TemplateElement, TemplateNode, TemplateUse, ValueFact } from '../model/facts';
+import type { Binding, Reading, TemplateElement, TemplateNode, TemplateUse } from '../model/facts';
 import { defaultSlot, isSlotKey, type MemberKey, memberName, propKey } from '../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../model/given';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model, Page, Use } from '../model/model';
+import { type Choice, choicesNamed, componentMeant } from '../model/choices';
 import { useById } from '../model/lookup';
 import { traitsOf } from '../frameworks/registry';
 import { mountsTable, showsNextRoute } from '../frameworks/route-tags';
@@ -180,7 +181,7 @@ function visit(unfolding: Unfolding, node: TemplateNode, at: Position): void {
       push(unfolding, templateChildren(node), { ...at, host: addHost(unfolding, node, at) });
       return;
     case 'branch':
-      push(unfolding, node.children, { ...at, branches: [...at.branches, { when: node.when, negated: node.negated, span: node.span }] });
+      push(unfolding, node.children, { ...at, branches: under(at.branches, { when: node.when, negated: node.negated, span: node.span }) });
       return;
     case 'repeat':
       push(unfolding, node.children, { ...at, repeats: [...at.repeats, { item: node.item, over: node.over, span: node.span }] });
@@ -273,6 +274,10 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
   }
 }
 
+/** A condition that is known to hold already is no further one. */
+const under = (branches: readonly BranchMark[], one: BranchMark): readonly BranchMark[] =>
+  branches.some(({ when, negated }) => when === one.when && negated === one.negated) ? branches : [...branches, one];
+
 /** A part that a page of a server starts by itself asks nobody around it: what others provide does not come to it. */
 const startedApart = (component: Component, at: Position): Position => (isIsland(component, at) ? { ...at, provider: -1 } : at);
 
@@ -296,13 +301,11 @@ function visitChosen(unfolding: Unfolding, node: TemplateUse, use: Use, at: Posi
     const choice = choices[index];
     if (!choice) continue;
     const branch: BranchMark = { when: choice.when, negated: false, span: node.nameSpan };
-    const there = choice.when === '' ? at : { ...at, branches: [...at.branches, branch] };
+    const there = choice.when === '' ? at : { ...at, branches: under(at.branches, branch) };
     unfolding.tasks.push({ component: choice.component, use, given: givenBy(node, there), at: there });
   }
   return true;
 }
-
-type Choice = { readonly component: Component; readonly when: string };
 
 /** The components that the tag of a use may be: each once, in the order in which its expression reads them. */
 function choicesOf(unfolding: Unfolding, node: TemplateUse, at: Position): Choice[] {
@@ -323,61 +326,10 @@ function chosenBy(unfolding: Unfolding, reading: Reading, at: Position): Choice[
     const given = use && bindingFor(use.node, key)?.component;
     if (!use || given === undefined) return [];
     at.given.placed.add(key);
-    const component = componentOf(model, use.file, given);
+    const component = componentMeant(model, use.file, given);
     return component ? [{ component, when: '' }] : [];
   }
-  if (value?.kind === 'module') return tabled(model, at.body, reading, value.name);
-  const held = heldChoices(unfolding, value, at.body);
-  if (held.length > 0 || !value || value.kind !== 'derived') return held;
-  return value.from.flatMap((one) => tabled(model, at.body, one, value.name));
-}
-
-/** What a name of the module gives that is read in a tag's expression: the component itself, or those of a table, whole or by a member. */
-function tabled(model: Model, { facts, file }: Component, reading: Reading, name: string): Choice[] {
-  const source = facts.values[reading.value];
-  if (source?.kind !== 'module' || source.source === undefined) return [];
-  const own = reading.path.length === 0 && reading.how === 'same' ? componentOf(model, file, source.source) : undefined;
-  if (own) return [{ component: own, when: `${name} is ${own.name}` }];
-  const meant = model.named(file, source.source);
-  if (meant.kind !== 'value') return [];
-  const aliases = model.files.get(meant.file)?.aliases ?? [];
-  const given = aliases.find((alias) => alias.name === `${meant.name}()`);
-  const table = reading.how === 'called' ? given?.target : meant.name;
-  const [key = '*'] = reading.how === 'called' ? [] : reading.path;
-  return aliases.flatMap((alias): Choice[] => {
-    const [of, member] = alias.name.split('.');
-    const component =
-      of === table && member !== undefined && (key === '*' || key === member) ? componentOf(model, meant.file, alias.name) : undefined;
-    return component ? [{ component, when: key === '*' ? `${name} is ${member}` : '' }] : [];
-  });
-}
-
-/** The components that a value of the body itself may be, or may be taken from: a table written there, or a state that is set to one after another. */
-function heldChoices({ model }: Unfolding, value: ValueFact | undefined, { facts, file }: Component): Choice[] {
-  if (value?.kind !== 'derived' && value?.kind !== 'state') return [];
-  const { values, actions } = facts;
-  const named = ({ value: at }: Reading): Component | undefined => {
-    const source = values[at]?.kind === 'module' ? values[at].source : undefined;
-    return source === undefined ? undefined : componentOf(model, file, source);
-  };
-  const tables = [value, ...value.from.flatMap((one) => values[one.value] ?? [])];
-  const inTables = tables.flatMap(({ from, name }) =>
-    from.flatMap((reading): Choice[] => {
-      const component = reading.held?.at.length === 1 ? named(reading) : undefined;
-      return component ? [{ component, when: `${name} is ${reading.held?.at[0] ?? ''}` }] : [];
-    }),
-  );
-  if (inTables.length > 0 || value.kind !== 'state') return inTables;
-  const set = actions.flatMap(({ changes }) => changes.flatMap((change) => (values[change.value] === value ? change.from : [])));
-  const found = new Set(
-    [...value.from, ...set].flatMap((reading) => (reading.how === 'same' && !reading.held ? (named(reading) ?? []) : [])),
-  );
-  return [...found].map((component) => ({ component, when: `${value.name} is ${component.name}` }));
-}
-
-function componentOf(model: Model, file: string, name: string): Component | undefined {
-  const meant = model.named(file, name);
-  return meant.kind === 'component' ? model.components.get(meant.id) : undefined;
+  return choicesNamed(model, at.body, reading);
 }
 
 /** Places of a router: where the page's own routes stand, and where other pages' do. */

@@ -114,7 +114,12 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
   [
     'await',
     `<script>let { load } = $props();</script>{#await load()}<p/>{:then rows}<b>{rows}</b>{:catch error}<i>{error}</i>{/await}`,
-    ['load? : closed', 'p', 'b', '  text', 'i'],
+    ['load? : closed', 'if it is awaited', '  p', 'if it is there', '  b', '    text', 'if it failed', '  i'],
+  ],
+  [
+    'a boundary, what shows while it waits and what when it failed',
+    `<script>import { sorry } from './sorry';</script><svelte:boundary failed={sorry}><b/>{#snippet pending()}<i/>{/snippet}</svelte:boundary>{#snippet sorry()}<u/>{/snippet}`,
+    [' : closed', '<>', '  b', '  if it is awaited', '    i', '  if it failed', '    u'],
   ],
   [
     'a snippet in place',

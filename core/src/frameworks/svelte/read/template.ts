@@ -17,7 +17,7 @@ import {
   shownText,
   writing,
 } from '../../../read/markup/expressions';
-import { addValue, attachCallbacks, excerpt, memberValue } from '../../../read/script/body';
+import { addValue, attachCallbacks, type Body, excerpt, memberValue } from '../../../read/script/body';
 import { calledForNothing, callGiven } from '../../../read/script/called';
 import { spreadOn } from '../../../read/markup/spread';
 import { handedReadings, readingsOf } from '../../../read/script/expressions';
@@ -26,9 +26,12 @@ import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/scri
 import { bare, objectNames, patternNames, spanOf } from '../../../read/script/syntax';
 import { propMember, slotMember } from './declared';
 
+/** A piece of markup with the names that it sees. */
+type SnippetOf = { readonly node: AST.SnippetBlock; readonly scope: Scope };
+
 /** A template that is being read, with the pieces of markup that are named in it. */
 export type SvelteMarkup = Markup & {
-  readonly snippets: WeakMap<Meaning, { readonly node: AST.SnippetBlock; readonly scope: Scope }>;
+  readonly snippets: WeakMap<Meaning, SnippetOf>;
   /** Pieces of markup whose content is being read, so that recursion ends. */
   readonly showing: Set<AST.SnippetBlock>;
 };
@@ -103,8 +106,9 @@ function readNode(markup: SvelteMarkup, node: Node, scope: Scope): TemplateNode[
     case 'SvelteFragment':
     case 'SvelteHead':
     case 'TitleElement':
-    case 'SvelteBoundary':
       return [fragment(node, readFragment(markup, node.fragment.nodes, scope))];
+    case 'SvelteBoundary':
+      return [fragment(node, readBoundary(markup, node, scope))];
     case 'RegularElement':
     case 'SvelteElement':
     case 'SvelteWindow':
@@ -166,7 +170,8 @@ function readAwait(markup: SvelteMarkup, node: AST.AwaitBlock, scope: Scope): Te
   if (pattern && asked) {
     const names = patternNames(pattern);
     const name = names.find((found) => found.path.length === 0)?.name ?? excerpt(body.module, spanOf(pattern), 30);
-    const value = addValue(body, { name, kind: 'derived', span: spanOf(pattern), from: readingsOf(body, asked, scope) });
+    const from = moduleAwaited(body, asked) ?? readingsOf(body, asked, scope);
+    const value = addValue(body, { name, kind: 'derived', span: spanOf(pattern), from });
     for (const found of names) inner.names.set(found.name, { kind: 'value', value, path: found.path });
   }
   const shown = node.then ? readFragment(markup, node.then.nodes, inner) : [];
@@ -174,7 +179,54 @@ function readAwait(markup: SvelteMarkup, node: AST.AwaitBlock, scope: Scope): Te
   const error = node.error ? parsePatternAt(markup.text, rangeOf(node.error), markup.lang) : undefined;
   for (const found of error ? patternNames(error) : []) failed.names.set(found.name, { kind: 'opaque' });
   const other = node.catch ? readFragment(markup, node.catch.nodes, failed) : [];
-  return [...pending, ...shown, ...other];
+  // Where what comes has a name, that reads the promise.
+  const readings = asked && !pattern ? readingsOf(body, asked, scope, 'computed') : [];
+  const part = (when: string, children: TemplateNode[]): TemplateNode[] => onlyWhen(when, readings, rangeOf(node.expression), children);
+  return [...part('it is awaited', pending), ...part('it is there', shown), ...part('it failed', other)];
+}
+
+/** What `import('./Chart.svelte')` gives when it is awaited: an object that holds the component. */
+function moduleAwaited(body: Body, asked: t.Node): Reading[] | undefined {
+  const call = bare(asked);
+  const given = call.type === 'CallExpression' && call.callee.type === 'Import' ? call.arguments[0] : undefined;
+  if (given?.type !== 'StringLiteral') return undefined;
+  const span = spanOf(call);
+  const value = addValue(body, { name: given.value, kind: 'module', span, from: [], source: `import:${given.value}#default` });
+  return [{ value, path: [], how: 'same', span, held: { at: ['default'], how: 'same' } }];
+}
+
+/** Markup that shows in a case that is no expression. */
+const onlyWhen = (when: string, readings: readonly Reading[], span: Span, children: TemplateNode[]): TemplateNode[] =>
+  children.length > 0 ? [{ kind: 'branch', when, negated: false, readings, span, children }] : [];
+
+/** `<svelte:boundary>`: what stands in it, and what shows in its stead while it waits or when it failed. */
+function readBoundary(markup: SvelteMarkup, node: AST.SvelteBoundary, outer: Scope): TemplateNode[] {
+  const scope = innerScope(outer);
+  for (const child of node.fragment.nodes) if (child.type === 'SnippetBlock') nameSnippet(markup, child, scope);
+  return [
+    ...readFragment(markup, node.fragment.nodes, scope),
+    ...instead.flatMap(([name, when]) => {
+      const snippet = snippetNamed(markup, node, name, scope);
+      return snippet ? onlyWhen(when, [], rangeOf(snippet.node), snippetShown(markup, snippet.node, snippet.scope, [])) : [];
+    }),
+  ];
+}
+
+/** Pieces of markup that a boundary shows in place of its content, and when. */
+const instead = [
+  ['pending', 'it is awaited'],
+  ['failed', 'it failed'],
+] as const;
+
+/** The piece of markup that a boundary is given under a name: written in it, or as an attribute. */
+function snippetNamed(markup: SvelteMarkup, node: AST.SvelteBoundary, name: string, scope: Scope): SnippetOf | undefined {
+  const inside = node.fragment.nodes.some((child) => child.type === 'SnippetBlock' && child.expression.name === name);
+  const given = node.attributes.find((one) => one.type === 'Attribute' && one.name === name);
+  const value = given?.type === 'Attribute' && given.value !== true ? [given.value].flat()[0] : undefined;
+  const found = value?.type === 'ExpressionTag' ? expression(markup, value.expression) : undefined;
+  const written = inside ? name : found?.type === 'Identifier' ? found.name : undefined;
+  const meaning = written === undefined ? undefined : lookUp(scope, written);
+  return meaning && markup.snippets.get(meaning);
 }
 
 /** `{@const total = a + b}`. */

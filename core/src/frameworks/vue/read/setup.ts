@@ -254,7 +254,7 @@ function declare(setup: Setup, declarator: t.VariableDeclarator, kind: string, s
   }
   if (init?.type === 'CallExpression') {
     const api = apiName(body, init, scope);
-    if (api === 'defineAsyncComponent' && declarator.id.type === 'Identifier' && declareLazy(setup, declarator.id.name, init)) return;
+    if (api === 'defineAsyncComponent' && declarator.id.type === 'Identifier' && declareLazy(setup, declarator.id, init, scope)) return;
     if (api === 'toRefs' && declareRefs(setup, names, init, scope)) return;
     if (api === 'toRef' && declareRef(setup, names, init, scope)) return;
     if (lifecycles.test(api ?? '') || effects.has(api ?? '') || api === 'watch') {
@@ -268,10 +268,13 @@ function declare(setup: Setup, declarator: t.VariableDeclarator, kind: string, s
 }
 
 /** `const Chart = defineAsyncComponent(() => import('./Chart.vue'))`: a component like an imported one. */
-function declareLazy(setup: Setup, name: string, call: t.CallExpression): boolean {
+function declareLazy(setup: Setup, id: t.Identifier, call: t.CallExpression, scope: Scope): boolean {
   const loaded = loadedByCall(call);
   if (!loaded) return false;
-  setup.lazy.set(name, `import:${loaded.from}#${loaded.exported}`);
+  const source = `import:${loaded.from}#${loaded.exported}`;
+  setup.lazy.set(id.name, source);
+  const value = addValue(setup.body, { name: id.name, kind: 'module', span: spanOf(id), from: [], source });
+  scope.names.set(id.name, { kind: 'value', value, path: [] });
   return true;
 }
 
