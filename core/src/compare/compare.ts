@@ -2,7 +2,7 @@ import type { Finding } from '../model/finding';
 import { bindingFor, memberKeyOf } from '../model/given';
 import { bareEvent, propKey } from '../model/member';
 import type { Component, Use } from '../model/model';
-import type { Location } from '../model/span';
+import { covers, type Location } from '../model/span';
 import type { Tree } from '../model/tree';
 import { type ContractChange, contractChanges } from './contract';
 import { matchComponents, type Pair } from './match';
@@ -163,7 +163,7 @@ function useAt({ model }: Side, at: Location): Use | undefined {
   for (const uses of model.usesBy.values())
     for (const use of uses) {
       const { span } = use.node;
-      if (use.file !== at.file || at.start < span.start || at.end > span.end || use.target.kind !== 'component') continue;
+      if (!covers(use.file, span, at) || use.target.kind !== 'component') continue;
       if (!found || span.end - span.start < found.node.span.end - found.node.span.start) found = use;
     }
   return found;

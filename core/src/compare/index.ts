@@ -10,6 +10,6 @@ export { type ContractChange, contractChanges, type ContractRow, contractRows, t
 export { type CodeRow, codeRows } from './code';
 export { type ComparedUser, usersOf } from './users';
 export { matchComponents, type Pair, wordsShared } from './match';
-export { comparedIn, componentAt, type Side, sourceOf } from './side';
+export { type CodePart, codeOf, comparedIn, componentAt, type Side } from './side';
 export type { Standing } from './ways';
 export { askedMove, isWithin as standsIn, type Move, parseMove, type WhatIf, whatIf, whatIfAt } from './what-if';

@@ -1,4 +1,5 @@
 import type { Finding } from '../model/finding';
+import { lineAt, lineStarts } from '../model/lines';
 import type { Component, Model } from '../model/model';
 import type { FilePath, Location } from '../model/span';
 
@@ -14,12 +15,25 @@ export type Side = {
 export const comparedIn = ({ model }: Pick<Side, 'model'>): Component[] =>
   [...model.components.values()].filter(({ role, fileRole }) => role === 'component' && fileRole === 'source');
 
-/** The source of a component as it is written, with the other files that it is read from. */
-export function sourceOf({ textOf }: Pick<Side, 'textOf'>, { file, facts }: Component): string {
-  const own = textOf(facts.span.file ?? file) ?? '';
-  const beside = (facts.files ?? []).filter((one) => one !== file).map((one) => textOf(one) ?? '');
-  return [facts.form === 'file' ? own : own.slice(facts.span.start, facts.span.end), ...beside].join('\n');
+/** A stretch of a file; `line` is that of its first line, 1-based. */
+export type CodePart = { readonly file: FilePath; readonly line: number; readonly text: string };
+
+/** What a component is written in: its own stretch of its file, then the other files that it is read from, whole. */
+export function codeOf({ textOf }: Pick<Side, 'textOf'>, { file, facts }: Component): CodePart[] {
+  const at = facts.span.file ?? file;
+  const whole = textOf(at) ?? '';
+  const { start, end } = facts.form === 'file' ? { start: 0, end: whole.length } : facts.span;
+  return [
+    { file: at, line: lineAt(lineStarts(whole), start), text: whole.slice(start, end) },
+    ...(facts.files ?? []).flatMap((one) => (one === file ? [] : [{ file: one, line: 1, text: textOf(one) ?? '' }])),
+  ];
 }
+
+/** The source of a component as it is written, with the other files that it is read from. */
+export const sourceOf = (side: Pick<Side, 'textOf'>, component: Component): string =>
+  codeOf(side, component)
+    .map(({ text }) => text)
+    .join('\n');
 
 /** The component whose code a place is in; the innermost where one is declared in another. Undefined for code of none. */
 export function componentAt({ model }: Pick<Side, 'model'>, at: Location): Component | undefined {

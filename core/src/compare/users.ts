@@ -1,14 +1,13 @@
 import type { Finding } from '../model/finding';
 import type { Component } from '../model/model';
-import type { FilePath, Span } from '../model/span';
+import { covers, locate, type Location } from '../model/span';
 import type { ProjectComparison } from './compare';
 import type { Side } from './side';
 
 /** A use of a component in the later version. */
 export type ComparedUser = {
   readonly owner: string;
-  readonly file: FilePath;
-  readonly span: Span;
+  readonly at: Location;
   /** Who uses it was touched too; else it stands as it stood. */
   readonly touched: boolean;
   /** What is broken at it. */
@@ -19,11 +18,10 @@ export type ComparedUser = {
 export function usersOf({ model }: Side, component: Component, { components, breaks }: ProjectComparison): ComparedUser[] {
   const statuses = new Map(components.flatMap(({ after, status }) => (after ? [[after.id, status] as const] : [])));
   const users = (model.usesOf.get(component.id) ?? []).map(({ owner, file, node }): ComparedUser => {
-    const broken = breaks.find(({ at }) => at.file === file && at.start >= node.span.start && at.end <= node.span.end);
+    const broken = breaks.find(({ at }) => covers(file, node.span, at));
     return {
       owner: model.components.get(owner)?.name ?? '',
-      file,
-      span: node.span,
+      at: locate(file, node.span),
       touched: (statuses.get(owner) ?? 'same') !== 'same',
       ...(broken ? { broken } : {}),
     };

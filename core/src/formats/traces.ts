@@ -451,12 +451,13 @@ function answersOf(of: string, model: Model, asked: readonly Asked[], lineOf: Li
     const answer = frame && meant?.kind === 'context' ? whoAnswers(model, graph.tree, frame.place, meant.id, value?.asks) : undefined;
     if (!frame || !value || !answer) return '';
     const name = contextName(answer.context);
+    const taken = locate(frame.file, value.span);
     const taker: RungEntry = {
       depth: 0,
       ...(frame.component ? { component: frame.component.name } : {}),
       name: value.name,
-      file: frame.file,
-      line: lineOf(frame.file, value.span.start),
+      file: taken.file,
+      line: lineOf(taken.file, taken.start),
       how: 'takes',
       text: `takes ${name}`,
     };

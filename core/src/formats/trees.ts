@@ -1,7 +1,7 @@
 import { useById } from '../model/lookup';
 import type { Model, Page } from '../model/model';
 import { memberName } from '../model/member';
-import type { FilePath } from '../model/span';
+import { type FilePath, locate } from '../model/span';
 import type { Place, PlaceIndex } from '../model/tree';
 import { conditionOf, unfold } from '../tree';
 import type { LineOf } from './lines';
@@ -63,12 +63,13 @@ export function treeEntry(model: Model, page: Page, lineOf: LineOf): TreeEntry {
     const component = model.components.get(place.component);
     const use = place.use && useById(model, place.use);
     const [owner, parent] = [named(place.owner), named(place.parent)];
-    const file = use?.file ?? component?.file ?? '';
+    const own = component ? locate(component.file, component.facts.nameSpan) : { file: '', start: 0 };
+    const { file, start } = use ? locate(use.file, use.node.span) : own;
     const entry: PlaceEntry = {
       depth,
       component: component?.name ?? '',
       file,
-      line: lineOf(file, use?.node.span.start ?? component?.facts.nameSpan.start ?? 0),
+      line: lineOf(file, start),
       ...(owner === undefined ? {} : { owner }),
       ...(parent === undefined ? {} : { parent }),
       ...(place.slot ? { slot: memberName(place.slot.key) } : {}),

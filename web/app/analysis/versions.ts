@@ -5,6 +5,7 @@ import {
   comparisonMarkdown,
   comparisonSarif,
   comparisonSummary,
+  codeOf,
   codeRows,
   componentAt,
   contractRows,
@@ -14,7 +15,6 @@ import {
   lineStarts,
   type ProjectComparison,
   type Side,
-  sourceOf,
   usersOf,
 } from '@liana/core';
 import type { VersionDetail, VersionsAnswer } from './answers';
@@ -72,7 +72,11 @@ export function versionDetail({ before, after, comparison }: Versions, key: stri
   const found = comparison.components.find((one) => keyOf(one) === key);
   if (!found) return undefined;
   const named = (side: Side, component: ComparedComponent['after']): VersionDetail['after'] =>
-    component && { name: component.name, file: component.file, lines: sourceOf(side, component).split('\n').length };
+    component && {
+      name: component.name,
+      file: component.file,
+      lines: codeOf(side, component).reduce((sum, { text }) => sum + text.split('\n').length, 0),
+    };
   const [was, is] = [named(before, found.before), named(after, found.after)];
   const name = (found.after ?? found.before)?.name ?? '';
   return {
@@ -90,10 +94,10 @@ export function versionDetail({ before, after, comparison }: Versions, key: stri
       .map((one) => breakIn(after, one)),
     contract: contractRows(found.before, found.after, found.contract),
     users: found.after
-      ? usersOf(after, found.after, comparison).map(({ owner, file, span, touched, broken }) => ({
+      ? usersOf(after, found.after, comparison).map(({ owner, at, touched, broken }) => ({
           owner,
-          file,
-          line: lineIn(after, file, span.start),
+          file: at.file,
+          line: lineIn(after, at.file, at.start),
           touched,
           ...(broken ? { broken: broken.message } : {}),
         }))
@@ -101,7 +105,7 @@ export function versionDetail({ before, after, comparison }: Versions, key: stri
     ways: waysOf(comparison).filter(
       ({ of, lost, gained }) => of.startsWith(`${name}.`) || [...lost, ...gained].some((one) => one.split(' ')[0] === name),
     ),
-    code: codeRows(found.before ? sourceOf(before, found.before) : '', found.after ? sourceOf(after, found.after) : ''),
+    code: codeRows(found.before ? codeOf(before, found.before) : [], found.after ? codeOf(after, found.after) : []),
   };
 }
 

@@ -1,9 +1,9 @@
 import type { ChangeFact } from '../../model/facts';
-import { contains, locate, type Location } from '../../model/span';
+import { contains, locate, type Location, type Span } from '../../model/span';
 import { codeAt } from '../graph/targets';
 import { channelKeys, channelsOf, type Hearer, reaches } from '../steps/channels';
 import { runsOnHearing } from '../steps/forward';
-import { type Frame, type Spot, valueOf } from '../graph/frames';
+import { type Frame, isReadFrom, type Spot, valueOf } from '../graph/frames';
 import type { FlowQueries } from '../steps/queries';
 import { type Impact, impactOf } from './impact';
 import type { Rung } from './ladder';
@@ -23,6 +23,8 @@ export type Outcome = {
 function key(at: Location): string {
   return `${at.file}:${at.start}`;
 }
+
+const placeOf = (frame: Frame, span: Span): string => key(locate(frame.file, span));
 
 /** The rungs of a trace that do not follow on a change: where a state may go later does not happen now. */
 function beforeChanges(rungs: readonly Rung[]): Rung[] {
@@ -83,10 +85,10 @@ export function outcomeOf(ways: FlowQueries, listeners: readonly Listener[]): Ou
     const facts = frame.body.actions[action];
     if (!facts || met.has(`${frame.index} ${action}`)) continue;
     met.add(`${frame.index} ${action}`);
-    runs.add(`${frame.file}:${facts.span.start}`);
-    for (const change of facts.changes) sets.add(`${frame.file}:${change.span.start}`);
-    for (const call of facts.invokes) sets.add(`${frame.file}:${call.span.start}`);
-    for (const raise of facts.raises) raises.add(`${frame.file}:${raise.span.start}`);
+    runs.add(placeOf(frame, facts.span));
+    for (const change of facts.changes) sets.add(placeOf(frame, change.span));
+    for (const call of facts.invokes) sets.add(placeOf(frame, call.span));
+    for (const raise of facts.raises) raises.add(placeOf(frame, raise.span));
     const found = rungsOf(ways, frame, action);
     states.push(...found.states);
     for (const rung of found.rungs) {
@@ -113,7 +115,7 @@ export function outcomeOf(ways: FlowQueries, listeners: readonly Listener[]): Ou
       followed.add(key(effect.at));
       for (const { frame, changes } of changesAt(ways, effect.at)) {
         for (const change of changes) {
-          sets.add(`${frame.file}:${change.span.start}`);
+          sets.add(placeOf(frame, change.span));
           states.push({ frame: frame.index, value: change.value, track: change.path ?? [] });
         }
       }
@@ -159,7 +161,7 @@ function sourceOf({ graph }: FlowQueries, spot: Spot): Spot {
 /** The function that stands at a place, by itself or in an attribute. */
 function functionsAt({ graph }: FlowQueries, at: Location): string[] {
   const within = graph.frames.flatMap((frame) =>
-    frame.file === at.file
+    isReadFrom(frame, at.file)
       ? frame.body.actions.flatMap((action) => (contains(at, locate(frame.file, action.span)) ? [action.span.start] : []))
       : [],
   );
@@ -169,8 +171,11 @@ function functionsAt({ graph }: FlowQueries, at: Location): string[] {
 /** What the actions at a place change, in each frame that has them. */
 function changesAt({ graph }: FlowQueries, at: Location): { frame: Frame; changes: readonly ChangeFact[] }[] {
   return graph.frames.flatMap((frame) =>
-    frame.file !== at.file
-      ? []
-      : frame.body.actions.flatMap((action) => (action.span.start === at.start ? [{ frame, changes: action.changes }] : [])),
+    isReadFrom(frame, at.file)
+      ? frame.body.actions.flatMap((action) => {
+          const { file, start } = locate(frame.file, action.span);
+          return file === at.file && start === at.start ? [{ frame, changes: action.changes }] : [];
+        })
+      : [],
   );
 }

@@ -94,9 +94,12 @@ export function VersionCard({ detail, before, after }: Props) {
 /** Lines that are the same and stand further than this from a change are folded. */
 const around = 3;
 
-/** Both texts line by line. */
+/** Whether the code goes on in another file there. */
+const begins = ({ before, after }: CodeRow): boolean => before?.file !== undefined || after?.file !== undefined;
+
+/** Both texts line by line, with the numbers that their lines have in their files. */
 function Code({ rows, before, after }: { rows: readonly CodeRow[]; before: string; after: string }) {
-  const isNear = rows.map((_, at) => rows.slice(Math.max(0, at - around), at + around + 1).some(({ same }) => !same));
+  const isNear = rows.map((row, at) => begins(row) || rows.slice(Math.max(0, at - around), at + around + 1).some(({ same }) => !same));
   return (
     <div className="overlap-rows versions-code" tabIndex={0} role="group" aria-label="Both texts, line by line">
       <table>
@@ -114,6 +117,7 @@ function Code({ rows, before, after }: { rows: readonly CodeRow[]; before: strin
                   <td key={index} className={row.same ? 'same' : 'hole'}>
                     {side && (
                       <>
+                        {side.file !== undefined && <small className="mono">{side.file}</small>}
                         <span className="number">{side.line}</span>
                         <code>{side.text}</code>
                       </>
