@@ -357,7 +357,9 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
     const addRoute = (fact: RouteFact, trail: string): LooseRoute => {
       const name = `<route ${trail}>`;
       const body = add(file, standIn(name, { ...fact, mounts: false, template: routeTemplate(fact) }), 'route', false);
-      return { file: file.file, fact, body, children: fact.children.map((child, index) => addRoute(child, `${trail}.${index + 1}`)) };
+      const within = (facts: readonly RouteFact[] = [], mark = ''): LooseRoute[] =>
+        facts.map((one, index) => addRoute(one, `${trail}.${mark}${index + 1}`));
+      return { file: file.file, fact, body, children: within(fact.children), beside: within(fact.beside, 'beside ') };
     };
     file.routes.forEach((fact, index) => routes.push(addRoute(fact, String(index + 1))));
   }

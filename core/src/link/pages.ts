@@ -62,17 +62,31 @@ function aboutOf(linked: Linked, uses: readonly Use[]): Component | undefined {
   return last?.target.kind === 'component' ? linked.components.get(last.target.id) : undefined;
 }
 
-function objectTree(linked: Linked, route: RouteBody): RouteTree {
+/** A route with those below it; `others` are what stands in its table and is shown in outlets with names. */
+function objectTree(linked: Linked, route: RouteBody, others: readonly RouteBody[] = []): RouteTree {
   const uses = linked.usesBy.get(route.body) ?? [];
   const about = aboutOf(linked, uses);
+  const named = (all: readonly RouteBody[]): Required<RouteStep>['beside'] =>
+    all.flatMap(({ outlet, path, body }) => (outlet === undefined ? [] : [{ outlet, body, ...(path === '' ? {} : { path }) }]));
+  const beside = [...named(route.beside), ...named(others)];
   return {
-    step: { path: route.path, body: route.body },
+    step: { path: route.path, body: route.body, ...(beside.length > 0 ? { beside } : {}) },
     shows: about !== undefined || showsMarkup(linked.components.get(route.body)?.facts.template ?? [], uses),
     name: about?.name ?? route.path,
     file: about?.file ?? route.file,
-    children: route.children.map((child) => objectTree(linked, child)),
+    children: pagesAmong(linked, route.children),
   };
 }
+
+/** The routes of a list that are pages; those with an outlet of their own stand beside them. */
+const pagesAmong = (linked: Linked, routes: readonly RouteBody[]): RouteTree[] =>
+  routes.flatMap((one) => (one.outlet === undefined ? [objectTree(linked, one, routes)] : []));
+
+/** Where all that a page shows is come to from. */
+const startsOf = (page: Page): ComponentId[] => [
+  page.entry,
+  ...page.chain.flatMap(({ body, beside = [] }) => [...(body ? [body] : []), ...beside.map((one) => one.body)]),
+];
 
 /** Whether markup shows anything but the place for the routes below, and what is provided around that. */
 function showsMarkup(template: readonly TemplateNode[], uses: readonly Use[]): boolean {
@@ -149,6 +163,7 @@ function waysFrom(linked: Linked, { at: root, tables, isMounted }: Start): { way
   const addTable = (tree: RouteTree, way: Way): void => {
     const below: Way = { steps: [...way.steps, tree.step], path: joined(way.path, tree.step.path) };
     if (tree.step.body) add(tree.step.body, below);
+    for (const { body } of tree.step.beside ?? []) add(body, below);
     for (const child of tree.children) addTable(child, below);
   };
   if (isMounted) {
@@ -256,7 +271,7 @@ function reachable(linked: Linked, start: readonly ComponentId[]): Set<Component
 
 /** What no page comes to, from what nothing else uses; what has most below it first. */
 function alone(linked: Linked, pages: readonly Page[]): Page[] {
-  const starts = pages.flatMap((page) => [page.entry, ...page.chain.flatMap((step) => step.body ?? [])]);
+  const starts = pages.flatMap(startsOf);
   const found = reachable(linked, starts);
   const isOwn = (component: Component | undefined): component is Component =>
     component?.role === 'component' && component.fileRole === 'source';
@@ -292,7 +307,9 @@ function shellOf(linked: Linked, file: FilePath): Component | undefined {
  */
 export function findPages(linked: Linked): Page[] {
   const seenTables = new Set<RouteTree>();
-  const tables = linked.routes.map((route) => objectTree(linked, route));
+  const routes = linked.routes.filter(({ outlet }) => outlet === undefined);
+  const inFile = (file: FilePath): RouteBody[] => linked.routes.filter((one) => one.file === file);
+  const tables = routes.map((route) => objectTree(linked, route, inFile(route.file)));
   const placed = new Set(linked.placed.flatMap((one) => [one.body, ...one.chain]));
   const roots = [...linked.components.values()].filter(
     (component) => component.role === 'root' && component.fileRole === 'source' && !placed.has(component.id),
@@ -304,7 +321,7 @@ export function findPages(linked: Linked): Page[] {
     pages.push({ id: `${file}#${name}`, name, file, path, entry: body, chain: steps, above: 'known', why: 'file' });
   }
   tables.forEach((tree, index) => {
-    const route = linked.routes[index];
+    const route = routes[index];
     if (!route || seenTables.has(tree) || pages.some((page) => page.chain.some((step) => step.body === route.body))) return;
     if (fileRole(route.file) !== 'source') return;
     const shell = shellOf(linked, route.file);
@@ -313,9 +330,7 @@ export function findPages(linked: Linked): Page[] {
   });
   pages.push(...looseMarkupRoutes(linked, pages));
   pages.push(...loadedByOthers(linked, pages));
-  const shown = pages.filter(
-    (page) => reachable(linked, [page.entry, ...page.chain.flatMap((step) => step.body ?? [])]).size > 1 || isOwn(linked, page),
-  );
+  const shown = pages.filter((page) => reachable(linked, startsOf(page)).size > 1 || isOwn(linked, page));
   const byId = new Map<string, Page>();
   for (const page of [...shown, ...alone(linked, shown)]) if (!byId.has(page.id)) byId.set(page.id, page);
   return [...byId.values()];
@@ -331,10 +346,7 @@ function nameOfPlaced(linked: Linked, file: FilePath): string | undefined {
 
 /** What modules offer to be loaded later, and nothing in the project comes to: whoever loads it mounts it. */
 function loadedByOthers(linked: Linked, pages: readonly Page[]): Page[] {
-  const seen = reachable(
-    linked,
-    pages.flatMap((page) => [page.entry, ...page.chain.flatMap((step) => step.body ?? [])]),
-  );
+  const seen = reachable(linked, pages.flatMap(startsOf));
   return [...linked.files.values()].flatMap(({ file, aliases, exports }): Page[] => {
     const offered = new Set(exports.filter((one) => one.from === undefined).map((one) => one.local));
     if (fileRole(file) !== 'source') return [];
@@ -360,10 +372,7 @@ function loadedByOthers(linked: Linked, pages: readonly Page[]): Page[] {
 
 /** Routes written as markup in components that nothing mounts. */
 function looseMarkupRoutes(linked: Linked, pages: readonly Page[]): Page[] {
-  const seen = reachable(
-    linked,
-    pages.flatMap((page) => [page.entry, ...page.chain.flatMap((step) => step.body ?? [])]),
-  );
+  const seen = reachable(linked, pages.flatMap(startsOf));
   const owners = [...linked.components.values()].filter(
     (one) => !seen.has(one.id) && one.fileRole === 'source' && (linked.usesBy.get(one.id) ?? []).some(isRouteUse),
   );

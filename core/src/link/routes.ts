@@ -9,6 +9,10 @@ export type RouteBody = {
   readonly path: string;
   readonly body: ComponentId;
   readonly children: readonly RouteBody[];
+  /** The outlet that shows it; absent for the page's own. */
+  readonly outlet?: string;
+  /** What is shown with it in outlets of other names. */
+  readonly beside: readonly RouteBody[];
 };
 
 /** A route as it stands in its file, before tables are joined. */
@@ -17,6 +21,7 @@ export type LooseRoute = {
   readonly fact: RouteFact;
   readonly body: ComponentId;
   readonly children: readonly LooseRoute[];
+  readonly beside: readonly LooseRoute[];
 };
 
 /** Tables within tables are followed to this depth. */
@@ -38,6 +43,8 @@ export function joinRoutes(loose: readonly LooseRoute[], names: Names): RouteBod
       path: route.fact.path,
       body: route.body,
       children: [...route.children, ...named].map((child) => joined(child, depth + 1)),
+      ...(route.fact.outlet === undefined ? {} : { outlet: route.fact.outlet }),
+      beside: route.beside.map((one) => joined(one, depth + 1)),
     };
   };
   const tables = loose.filter(({ fact }) => !fact.byPath);
@@ -104,6 +111,7 @@ function nestedByPath(routes: readonly LooseRoute[]): RouteBody[] {
     path: shownPath(route.fact.path),
     body: route.body,
     children: (below.get(route) ?? []).map(nested),
+    beside: [],
   });
   return (below.get(undefined) ?? []).map(nested);
 }

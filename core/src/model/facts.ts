@@ -991,6 +991,10 @@ export type RouteFact = {
   readonly tables?: readonly string[];
   /** What is provided to all that it shows; absent for nothing. */
   readonly provisions?: readonly ProvisionFact[];
+  /** The name of the outlet that shows it; absent for the page's own. */
+  readonly outlet?: string;
+  /** What is shown with it in outlets of other names; absent for nothing. */
+  readonly beside?: readonly RouteFact[];
   /** Its path says what it stands within: the route of the longest path that begins it; absent where its table does. */
   readonly byPath?: true;
 };

@@ -161,4 +161,10 @@ export type Page = {
 };
 
 /** One route: written as an object (`body` holds its markup), as markup (`use`), or as a file. */
-export type RouteStep = { readonly path: string; readonly body?: ComponentId; readonly use?: UseId };
+export type RouteStep = {
+  readonly path: string;
+  readonly body?: ComponentId;
+  readonly use?: UseId;
+  /** What outlets with a name show at it, always or where its path is open too; absent for nothing. */
+  readonly beside?: readonly { readonly outlet: string; readonly path?: string; readonly body: ComponentId }[];
+};

@@ -163,6 +163,19 @@ describe('parts that are chosen while running', () => {
     ],
   ])('%s', (_, script, markup, expected) => expect(vue(script, markup)).toBe(expected));
 
+  test('what a route shows in an outlet with a name stands there, and is no page', () => {
+    const { model } = analyseFiles({
+      'src/main.js':
+        "import { createApp } from 'vue'; import { createRouter } from 'vue-router'; import App from './App.vue'; import Wind from './Wind.vue'; import Rain from './Rain.vue'; import Side from './Side.vue'; createApp(App).use(createRouter({ routes: [{ path: '/', components: { default: Wind, side: Side } }, { path: '/rain', component: Rain }] })).mount('#app');",
+      'src/App.vue': '<template><RouterView name="side"/><RouterView/></template>',
+      'src/Wind.vue': '<template><p/></template>',
+      'src/Rain.vue': '<template><p/></template>',
+      'src/Side.vue': '<template><p/></template>',
+    });
+    expect(model.pages.map(({ name }) => name)).toEqual(['Wind', 'Rain']);
+    expect([rows(model, treeOf(model, 'Wind')), rows(model, treeOf(model, 'Rain'))]).toEqual(['App\n  Side\n  Wind', 'App\n  Rain']);
+  });
+
   const svelte = (markup: string): { readonly pages: string[]; readonly shown: string } => {
     const { model } = analyseFiles({
       'src/main.js': "import { mount } from 'svelte'; import App from './App.svelte'; mount(App, { target: document.body });",

@@ -2,7 +2,7 @@ import type { Binding, Reading, TemplateElement, TemplateNode, TemplateUse } fro
 import { defaultSlot, isSlotKey, type MemberKey, memberName, propKey } from '../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../model/given';
 import type { ComponentId } from '../model/ids';
-import type { Component, Model, Page, Use } from '../model/model';
+import type { Component, Model, Page, RouteStep, Use } from '../model/model';
 import { type Choice, choicesNamed, componentMeant } from '../model/choices';
 import { useById } from '../model/lookup';
 import { traitsOf } from '../frameworks/registry';
@@ -339,13 +339,32 @@ function visitRoute(unfolding: Unfolding, use: Use, at: Position): boolean {
     const step = chain[at.nextRoute];
     // On a page without a route to show, what is written in it is all that stands there.
     if (!step) return false;
-    showStep(unfolding, at.nextRoute, at);
+    const outlet = outletOf(use);
+    if (outlet === undefined) showStep(unfolding, at.nextRoute, at);
+    else showBeside(unfolding, step, outlet, use, at);
     return true;
   }
   if (!isRouteUse(use) || chain.length === 0) return false;
   const there = onWay(unfolding, use, at);
   if (there) showStep(unfolding, there.nextRoute - 1, at);
   return true;
+}
+
+/** The name of an outlet that does not show the page itself; undefined for the page's own, and where it is computed. */
+function outletOf({ node }: Use): string | undefined {
+  const name = bindingFor(node, propKey('name'))?.constant?.replace(/^['"`]|['"`]$/g, '');
+  return name === undefined || /^(?:default|primary|)$/.test(name) ? undefined : name;
+}
+
+/** What an outlet with a name shows beside a page; what has a path of its own shows where that is open too. */
+function showBeside(unfolding: Unfolding, { beside = [] }: RouteStep, outlet: string, { node }: Use, at: Position): void {
+  for (const one of [...beside].reverse()) {
+    const body = one.outlet === outlet ? unfolding.model.components.get(one.body) : undefined;
+    if (!body) continue;
+    const branches =
+      one.path === undefined ? at.branches : under(at.branches, { when: `${one.path} is open`, negated: false, span: node.nameSpan });
+    push(unfolding, body.facts.template, { ...at, branches, nextRoute: unfolding.page.chain.length, body, owner: -1, given: noGiven });
+  }
 }
 
 /** Where a route stands on the way to the page; undefined for a route that leads to others. */

@@ -31,6 +31,33 @@ test('static HTML that only holds the tag of the root is no component and no pag
 describe('the tree of a page', () => {
   const cases: readonly [name: string, files: Files, page: string, tree: string][] = [
     [
+      'a component that a field holds',
+      parts({
+        App: {
+          uses: ['Row'],
+          js: '  kind = Row;',
+          template: '<ng-container *ngComponentOutlet="kind" /><p [ngComponentOutlet]="kind"></p>',
+        },
+        Row: { template: 'x' },
+      }),
+      'App',
+      'App\n  Row\n  Row',
+    ],
+    [
+      'outlets with names, beside a page and not of it',
+      {
+        ...parts({
+          App: { template: '<router-outlet /><router-outlet name="side" /><router-outlet name="foot" />' },
+          Row: { template: 'x' },
+          Note: { template: 'x' },
+        }),
+        'src/main.ts':
+          "import { bootstrapApplication } from '@angular/platform-browser';\nimport { provideRouter } from '@angular/router';\nimport { App } from './app';\nimport { Row } from './row';\nimport { Note } from './note';\nconst routes = [{ path: 'rows', component: Row }, { path: 'help', component: Note, outlet: 'side' }];\nbootstrapApplication(App, { providers: [provideRouter(routes)] });",
+      },
+      'Row',
+      'App\n  Row\n  Note if help is open',
+    ],
+    [
       'blocks of conditions, lists and cases',
       parts({
         App: {
@@ -44,7 +71,7 @@ describe('the tree of a page', () => {
         Hint: { template: 'x' },
       }),
       'App',
-      'App\n  Row each lock\n  Hint if not locks\n  Note if shown\n  Hint if not shown\n  Note if 1\n  Hint if not kind\n  Note if it is loaded',
+      'App\n  Row each lock\n  Hint if not locks\n  Note if shown\n  Hint if not shown\n  Note if kind is 1\n  Hint if kind is none of these\n  Note if it is loaded',
     ],
     [
       'stars, and a template that is shown by its name',

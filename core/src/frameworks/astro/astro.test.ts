@@ -178,6 +178,15 @@ const heardAtDocument = (options: string): Files => ({
 });
 
 describe('pages and parts of other frameworks', () => {
+  test('a part that shows itself', () => {
+    const { model } = analyseFiles({
+      'src/pages/index.astro': "---\nimport Tree from '../components/Tree.astro';\n---\n<Tree depth={3} />\n",
+      'src/components/Tree.astro':
+        '---\nconst { depth } = Astro.props;\n---\n<p>{depth}</p>{depth > 0 && <Astro.self depth={depth - 1} />}\n',
+    });
+    expect(rows(model, treeOf(model, 'index'))).toBe('index\n  Tree\n    Tree if depth > 0');
+  });
+
   test('a page through its layout, with parts in slots of all kinds', () => {
     const { model } = analyseFiles(
       page(

@@ -40,6 +40,32 @@ describe('the tree of a page of elements', () => {
       'index.html\n  LockList\n    LockCard\n      LockName',
     ],
     [
+      'markup that waits for a promise, and that of a task in each of its states',
+      page('<lock-list></lock-list>', {
+        'lock-list.js': lit(
+          'lock-list',
+          'LockList',
+          "  load = new Task(this, { task: () => fetch('/locks') });\n  render() { return html`${until(this.asked.then(() => html`<lock-card></lock-card>`), html`<lock-name></lock-name>`)}${this.load.render({ pending: () => html`<lock-name></lock-name>`, complete: (locks) => html`<lock-card .locks=${locks}></lock-card>` })}`; }",
+        ),
+        'lock-card.js': plain('lock-card', 'LockCard', ''),
+        'lock-name.js': plain('lock-name', 'LockName', ''),
+      }),
+      'index.html\n  LockList\n    LockCard\n    LockName\n    LockName if this.load is pending\n    LockCard if this.load is complete',
+    ],
+    [
+      'the cases of a value',
+      page('<lock-list></lock-list>', {
+        'lock-list.js': lit(
+          'lock-list',
+          'LockList',
+          "  render() { return html`${choose(this.view, [['card', () => html`<lock-card></lock-card>`]], () => html`<lock-name></lock-name>`)}`; }",
+        ),
+        'lock-card.js': plain('lock-card', 'LockCard', ''),
+        'lock-name.js': plain('lock-name', 'LockName', ''),
+      }),
+      "index.html\n  LockList\n    LockCard if this.view is 'card'\n    LockName if this.view is none of these",
+    ],
+    [
       'elements that a script creates and appends',
       page('<lock-list></lock-list>', {
         'lock-list.js': plain(

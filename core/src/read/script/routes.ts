@@ -87,6 +87,7 @@ function routeOf(reader: Reader, object: t.ObjectExpression, isNested: boolean):
   const given = fields.get('children') ?? fields.get('routes');
   const below = given && hasList(given) ? childrenIn(reader, given) : loadedBelow(fields.get('loadChildren'));
   const provides = fields.get('providers');
+  const outlet = fields.get('outlet');
   const isShowing = showing.some((name) => fields.has(name));
   if (!hasPlace && !(isShowing && (isNested || (below?.routes.length ?? 0) > 0))) return [];
   const shown = shownIn(reader, object, fields, hasPlace);
@@ -99,6 +100,8 @@ function routeOf(reader: Reader, object: t.ObjectExpression, isNested: boolean):
       ...(shown ?? nothing(reader.module, object)),
       children: below?.routes ?? [],
       ...(below?.tables.length ? { tables: below.tables } : {}),
+      ...(outlet?.type === 'StringLiteral' && outlet.value !== 'primary' ? { outlet: outlet.value } : {}),
+      ...besideIn(reader, fields.get('components')),
       ...(provides && reader.provided ? { provisions: reader.provided(provides) } : {}),
     },
   ];
@@ -120,6 +123,16 @@ function fieldsOf(object: t.ObjectExpression): Map<string, t.Node> {
     if (name !== undefined) fields.set(name, property.type === 'ObjectMethod' ? property : bare(property.value));
   }
   return fields;
+}
+
+/** `components: { default: Lock, side: Crew }`: what stands in outlets with names. */
+function besideIn(reader: Reader, given: t.Node | undefined): Pick<RouteFact, 'beside'> {
+  if (given?.type !== 'ObjectExpression') return {};
+  const beside = [...fieldsOf(given)].flatMap(([outlet, field]): RouteFact[] => {
+    const shown = outlet === 'default' ? undefined : shownBy(reader, field, 'default');
+    return shown ? [{ path: '', span: spanOf(field), table: '', outlet, ...shown, children: [] }] : [];
+  });
+  return beside.length > 0 ? { beside } : {};
 }
 
 type Shown = Pick<RouteFact, 'component' | 'template' | 'values' | 'actions'>;

@@ -138,6 +138,8 @@ function readElement(markup: AngularMarkup, node: ng.TmplAstElement, scope: Scop
   const span = placeOf(node.sourceSpan);
   const outletOf = node.inputs.find(({ name }) => name === 'ngTemplateOutlet');
   if (outletOf) return readStamped(markup, outletOf, node.inputs, scope, span);
+  const chosen = node.inputs.find(({ name }) => name === 'ngComponentOutlet');
+  if (chosen) return readChosen(markup, chosen, scope, span);
   const switched = node.inputs.find(({ name }) => name === 'ngSwitch');
   const inner = switched ? innerScope(scope) : scope;
   if (switched)
@@ -152,7 +154,8 @@ function readElement(markup: AngularMarkup, node: ng.TmplAstElement, scope: Scop
   const children = name.includes('-') ? within.map(withEffect) : within;
   if (routeOutlet.test(name)) {
     markup.directives.push({ name, span: placeOf(node.startSourceSpan) });
-    return [outletUse(name, span)];
+    const named = bindingsOf(markup, node, scope).filter(({ to }) => to.name === 'name');
+    return [{ ...outletUse(name, span), bindings: named.map((one) => ({ ...one, to: { kind: 'prop', name: 'name' } })) }];
   }
   const nameSpan = { start: span.start + 1, end: span.start + 1 + name.replace(/^:\w+:/, '').length };
   const element: Writable<TemplateElement> = {
@@ -344,6 +347,8 @@ function readTemplate(markup: AngularMarkup, node: ng.TmplAstTemplate, scope: Sc
   if (list) return [readRepeated(markup, node, list, scope)];
   const stamped = attributeOf(node, 'ngTemplateOutlet');
   if (stamped) return readStamped(markup, stamped, [...node.templateAttrs, ...node.inputs], scope, placeOf(node.sourceSpan));
+  const chosen = attributeOf(node, 'ngComponentOutlet');
+  if (chosen) return readChosen(markup, chosen, scope, placeOf(node.sourceSpan));
   const isCase = node.templateAttrs.some(({ name }) => name === 'ngSwitchCase' || name === 'ngSwitchDefault');
   if (isCase) return readCase(markup, node, attributeOf(node, 'ngSwitchCase'), scope);
   if (!isStructural(node) && node.references.some(({ name }) => isShownByName(markup, name, node))) {
@@ -549,9 +554,29 @@ function readSwitch(markup: AngularMarkup, node: ng.TmplAstSwitchBlock, scope: S
   return node.cases.map((one): TemplateNode => {
     const children = readView(markup, one.children, scope);
     return one.expression
-      ? branch(markup, compared(on, expressionOf(markup, one.expression, scope)), false, scope, children)
-      : branch(markup, on, true, scope, children);
+      ? caseOf(markup, on, expressionOf(markup, one.expression, scope), scope, children)
+      : otherwise(branch(markup, on, true, scope, children));
   });
+}
+
+/** What shows where no case holds. */
+const otherwise = (made: ReturnType<typeof branch>): TemplateNode => ({
+  ...made,
+  when: `${made.when} is none of these`,
+  negated: false,
+});
+
+/** A case of what is switched on. */
+function caseOf(
+  markup: AngularMarkup,
+  on: t.Expression,
+  value: t.Expression,
+  scope: Scope,
+  children: readonly TemplateNode[],
+): TemplateNode {
+  const made = branch(markup, compared(on, value), false, scope, children);
+  const { module } = markup.body;
+  return { ...made, when: `${excerpt(module, spanOf(on), 40)} is ${excerpt(module, spanOf(value), 30)}` };
 }
 
 /** `*ngSwitchCase`, `*ngSwitchDefault`: held against what the element around switches on. */
@@ -566,7 +591,7 @@ function readCase(
   const on = identifier(switchName, { start: span.start, end: span.start });
   const test = given ? compared(on, expressionOf(markup, given.value, scope)) : on;
   const made = branch(markup, test, !given, scope, children);
-  return [given ? made : { ...made, when: 'another case' }];
+  return [given ? made : { ...made, when: 'it is none of these', negated: false }];
 }
 
 /** `@defer { … } @placeholder { … } @loading { … } @error { … }`. */
@@ -589,6 +614,12 @@ function readOutlet(markup: AngularMarkup, node: ng.TmplAstContent, scope: Scope
   const slot = node.selector === '*' || node.selector === '' ? defaultSlot : slotKey(node.selector);
   const { children } = node;
   return outlet(slot, placeOf(node.sourceSpan), [], [], readNodes(markup, children, scope), hasText(children));
+}
+
+/** `*ngComponentOutlet="kind"`: a component that a value holds. */
+function readChosen(markup: AngularMarkup, given: ng.TmplAstBoundAttribute, scope: Scope, span: Span): TemplateNode[] {
+  const dynamic = readingsOf(markup.body, expressionOf(markup, given.value, scope), scope);
+  return [{ ...outletUse('', span), nameSpan: placeOf(given.sourceSpan), dynamic }];
 }
 
 /** `[ngTemplateOutlet]="row; context: { $implicit: one }"`: a template of this markup, or one that was given from outside. */

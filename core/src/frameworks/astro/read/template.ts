@@ -292,7 +292,7 @@ function readUse(markup: AstroMarkup, element: AstroElement, scope: Scope, shown
   const held = lookUp(scope, root);
   const use: Writable<TemplateUse> = {
     kind: 'use',
-    tag: held ? '' : name,
+    tag: name === 'Astro.self' ? 'default' : held ? '' : name,
     span: { start: element.start, end: element.end },
     nameSpan: nameSpanOf(element),
     bindings: [...attributes.bindings, ...content.slots],

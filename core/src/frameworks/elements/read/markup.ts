@@ -522,6 +522,8 @@ function markupOfCall(markup: ElementMarkup, node: Call, scope: Scope): Template
     if (/^(?:join|filter|flat|concat|trim|replace|reverse)$/.test(method) && givesMarkup(markup, callee.object, scope))
       return markupOf(markup, callee.object, scope);
     if (method === 'from' && dottedName(callee.object) === 'Array' && first && second) return repeated(markup, node, first, second, scope);
+    if (method === 'then' && first) return markupLater(markup, callee.object, node.arguments, scope);
+    if (method === 'render' && first?.type === 'ObjectExpression') return markupByState(markup, callee.object, first, scope);
     return shown(body, node, scope);
   }
   const name = callee.type === 'Identifier' ? callee.name : '';
@@ -537,10 +539,12 @@ function markupOfCall(markup: ElementMarkup, node: Call, scope: Scope): Template
     if (name === 'choose' && first && second?.type === 'ArrayExpression')
       return [
         ...second.elements.flatMap((one): TemplateNode[] => {
-          const fn = one?.type === 'ArrayExpression' ? one.elements[1] : undefined;
-          return fn ? [branch(markup, first, false, scope, given(markup, fn, scope))] : [];
+          const [value, fn] = one?.type === 'ArrayExpression' ? one.elements : [];
+          if (!value || !fn) return [];
+          const chosen = branch(markup, first, false, scope, given(markup, fn, scope));
+          return [{ ...chosen, when: `${chosen.when} is ${excerpt(body.module, spanOf(value), 30)}` }];
         }),
-        ...(third ? [branch(markup, first, true, scope, given(markup, third, scope))] : []),
+        ...(third ? [noneOf(branch(markup, first, true, scope, given(markup, third, scope)))] : []),
       ];
     if (name === 'keyed' && first && second) {
       const key: KeyFact = { kind: 'value', span: spanOf(first), text: excerpt(body.module, spanOf(first), 40) };
@@ -561,6 +565,44 @@ function markupOfCall(markup: ElementMarkup, node: Call, scope: Scope): Template
       node.arguments.map((one) => readingsOf(body, one, scope)),
     );
   return shown(body, node, scope);
+}
+
+/** What shows where no case holds. */
+const noneOf = (made: ReturnType<typeof branch>): TemplateNode => ({ ...made, when: `${made.when} is none of these`, negated: false });
+
+/** `load().then((rows) => html`…`)`: what functions give that wait for a promise; they are handed what it gives. */
+function markupLater(markup: ElementMarkup, promise: t.Node, given: readonly t.Node[], scope: Scope): TemplateNode[] {
+  const readings = readingsOf(markup.body, promise, scope);
+  return [
+    ...markupOf(markup, promise, scope),
+    ...given.flatMap((one, at) => {
+      const fn = functionMeant(markup, one, scope);
+      return fn && holdsTagged(fn.node) ? markupOfFunction(markup, fn.node, fn.scope, at === 0 ? [readings] : []) : [];
+    }),
+  ];
+}
+
+/** `this.load.render({ pending: () => html`…`, complete: (rows) => html`…` })`: what is shown in each state of a task. */
+function markupByState(markup: ElementMarkup, task: t.Node, states: t.ObjectExpression, scope: Scope): TemplateNode[] {
+  const { body } = markup;
+  const readings = readingsOf(body, task, scope);
+  const shownIn = states.properties.flatMap((one): TemplateNode[] => {
+    const [name, run] = one.type === 'SpreadElement' ? [] : [keyName(one), one.type === 'ObjectMethod' ? one : one.value];
+    const fn = run?.type === 'ObjectMethod' ? { node: run, scope } : run && functionMeant(markup, run, scope);
+    if (name === undefined || !fn || !holdsTagged(fn.node)) return [];
+    const children = markupOfFunction(markup, fn.node, fn.scope, [readings]);
+    return [
+      {
+        kind: 'branch',
+        when: `${excerpt(body.module, spanOf(task), 40)} is ${name}`,
+        negated: false,
+        readings,
+        span: spanOf(one),
+        children,
+      },
+    ];
+  });
+  return shownIn.length > 0 ? shownIn : readings.length > 0 ? shown(body, task, scope) : [];
 }
 
 /** Markup that a function gives, or that stands there by itself. */
