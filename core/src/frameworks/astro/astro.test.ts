@@ -184,7 +184,7 @@ describe('pages and parts of other frameworks', () => {
       'src/components/Tree.astro':
         '---\nconst { depth } = Astro.props;\n---\n<p>{depth}</p>{depth > 0 && <Astro.self depth={depth - 1} />}\n',
     });
-    expect(rows(model, treeOf(model, 'index'))).toBe('index\n  Tree\n    Tree if depth > 0');
+    expect(rows(model, treeOf(model, 'index'))).toBe('index\n  Tree\n    Tree if depth > 0 cut: recursion');
   });
 
   test('a page through its layout, with parts in slots of all kinds', () => {
