@@ -1,7 +1,7 @@
 import { bindingFor } from '../model/given';
 import type { ComponentId } from '../model/ids';
 import { propKey } from '../model/member';
-import type { Component, Model, Page, RouteStep, Use } from '../model/model';
+import type { Component, Model, NamedOutlet, Page, RouteStep, Use } from '../model/model';
 import { mountsTable, showsNextRoute } from '../frameworks/route-tags';
 import type { TemplateNode } from '../model/facts';
 import { isRouteUse, showing } from '../model/routes';
@@ -62,30 +62,38 @@ function aboutOf(linked: Linked, uses: readonly Use[]): Component | undefined {
   return last?.target.kind === 'component' ? linked.components.get(last.target.id) : undefined;
 }
 
-/** A route with those below it; `others` are what stands in its table and is shown in outlets with names. */
+/** What outlets with names show of a list of routes. */
+const namedAmong = (routes: readonly RouteBody[]): NamedOutlet[] =>
+  routes.flatMap(({ outlet, path, body }) => (outlet === undefined ? [] : [{ outlet, body, ...(path === '' ? {} : { path }) }]));
+
+/** A route with those below it; `others` are those of its table, where it stands in no other route. */
 function objectTree(linked: Linked, route: RouteBody, others: readonly RouteBody[] = []): RouteTree {
   const uses = linked.usesBy.get(route.body) ?? [];
   const about = aboutOf(linked, uses);
-  const named = (all: readonly RouteBody[]): Required<RouteStep>['beside'] =>
-    all.flatMap(({ outlet, path, body }) => (outlet === undefined ? [] : [{ outlet, body, ...(path === '' ? {} : { path }) }]));
-  const beside = [...named(route.beside), ...named(others)];
+  const beside = [...namedAmong(route.beside), ...namedAmong(others)];
+  const within = namedAmong(route.children);
   return {
-    step: { path: route.path, body: route.body, ...(beside.length > 0 ? { beside } : {}) },
+    step: {
+      path: route.path,
+      body: route.body,
+      ...(beside.length > 0 ? { beside } : {}),
+      ...(within.length > 0 ? { within } : {}),
+    },
     shows: about !== undefined || showsMarkup(linked.components.get(route.body)?.facts.template ?? [], uses),
     name: about?.name ?? route.path,
     file: about?.file ?? route.file,
-    children: pagesAmong(linked, route.children),
+    // What has an outlet of its own stands beside a page, and is none.
+    children: route.children.flatMap((child) => (child.outlet === undefined ? [objectTree(linked, child)] : [])),
   };
 }
-
-/** The routes of a list that are pages; those with an outlet of their own stand beside them. */
-const pagesAmong = (linked: Linked, routes: readonly RouteBody[]): RouteTree[] =>
-  routes.flatMap((one) => (one.outlet === undefined ? [objectTree(linked, one, routes)] : []));
 
 /** Where all that a page shows is come to from. */
 const startsOf = (page: Page): ComponentId[] => [
   page.entry,
-  ...page.chain.flatMap(({ body, beside = [] }) => [...(body ? [body] : []), ...beside.map((one) => one.body)]),
+  ...page.chain.flatMap(({ body, beside = [], within = [] }) => [
+    ...(body ? [body] : []),
+    ...[...beside, ...within].map((one) => one.body),
+  ]),
 ];
 
 /** Whether markup shows anything but the place for the routes below, and what is provided around that. */
@@ -163,7 +171,7 @@ function waysFrom(linked: Linked, { at: root, tables, isMounted }: Start): { way
   const addTable = (tree: RouteTree, way: Way): void => {
     const below: Way = { steps: [...way.steps, tree.step], path: joined(way.path, tree.step.path) };
     if (tree.step.body) add(tree.step.body, below);
-    for (const { body } of tree.step.beside ?? []) add(body, below);
+    for (const { body } of [...(tree.step.beside ?? []), ...(tree.step.within ?? [])]) add(body, below);
     for (const child of tree.children) addTable(child, below);
   };
   if (isMounted) {

@@ -165,6 +165,10 @@ export type RouteStep = {
   readonly path: string;
   readonly body?: ComponentId;
   readonly use?: UseId;
-  /** What outlets with a name show at it, always or where its path is open too; absent for nothing. */
-  readonly beside?: readonly { readonly outlet: string; readonly path?: string; readonly body: ComponentId }[];
+  /** What outlets with a name show where it is shown, and within it; absent for nothing. */
+  readonly beside?: readonly NamedOutlet[];
+  readonly within?: readonly NamedOutlet[];
 };
+
+/** What an outlet with a name shows: always, or where the path is open too. */
+export type NamedOutlet = { readonly outlet: string; readonly path?: string; readonly body: ComponentId };

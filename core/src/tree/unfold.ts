@@ -2,7 +2,7 @@ import type { Binding, Reading, TemplateElement, TemplateNode, TemplateUse } fro
 import { defaultSlot, isSlotKey, type MemberKey, memberName, propKey } from '../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../model/given';
 import type { ComponentId } from '../model/ids';
-import type { Component, Model, Page, RouteStep, Use } from '../model/model';
+import type { Component, Model, NamedOutlet, Page, Use } from '../model/model';
 import { type Choice, choicesNamed, componentMeant } from '../model/choices';
 import { useById } from '../model/lookup';
 import { traitsOf } from '../frameworks/registry';
@@ -337,11 +337,18 @@ function visitRoute(unfolding: Unfolding, use: Use, at: Position): boolean {
   const { chain } = unfolding.page;
   if (showsNextRoute(use.node.tag) || mountsTable(use)) {
     const step = chain[at.nextRoute];
-    // On a page without a route to show, what is written in it is all that stands there.
-    if (!step) return false;
     const outlet = outletOf(use);
+    const named = [...(step?.beside ?? []), ...(chain[at.nextRoute - 1]?.within ?? [])];
+    // On a page without a route to show, what is written in it is all that stands there.
+    if (!step && (outlet === undefined || named.length === 0)) return false;
     if (outlet === undefined) showStep(unfolding, at.nextRoute, at);
-    else showBeside(unfolding, step, outlet, use, at);
+    else
+      showNamed(
+        unfolding,
+        named.filter((one) => one.outlet === outlet),
+        use,
+        at,
+      );
     return true;
   }
   if (!isRouteUse(use) || chain.length === 0) return false;
@@ -357,12 +364,12 @@ function outletOf({ node }: Use): string | undefined {
 }
 
 /** What an outlet with a name shows beside a page; what has a path of its own shows where that is open too. */
-function showBeside(unfolding: Unfolding, { beside = [] }: RouteStep, outlet: string, { node }: Use, at: Position): void {
-  for (const one of [...beside].reverse()) {
-    const body = one.outlet === outlet ? unfolding.model.components.get(one.body) : undefined;
+function showNamed(unfolding: Unfolding, named: readonly NamedOutlet[], { node }: Use, at: Position): void {
+  for (const { path, body: id } of [...named].reverse()) {
+    const body = unfolding.model.components.get(id);
     if (!body) continue;
     const branches =
-      one.path === undefined ? at.branches : under(at.branches, { when: `${one.path} is open`, negated: false, span: node.nameSpan });
+      path === undefined ? at.branches : under(at.branches, { when: `${path} is open`, negated: false, span: node.nameSpan });
     push(unfolding, body.facts.template, { ...at, branches, nextRoute: unfolding.page.chain.length, body, owner: -1, given: noGiven });
   }
 }

@@ -58,6 +58,20 @@ describe('the tree of a page', () => {
       'App\n  Row\n  Note if help is open',
     ],
     [
+      'an outlet with a name within a route that shows nothing else',
+      {
+        ...parts({
+          App: { template: '<router-outlet />' },
+          Row: { template: '<router-outlet name="side" />' },
+          Note: { template: 'x' },
+        }),
+        'src/main.ts':
+          "import { bootstrapApplication } from '@angular/platform-browser';\nimport { provideRouter } from '@angular/router';\nimport { App } from './app';\nimport { Row } from './row';\nimport { Note } from './note';\nconst routes = [{ path: 'rows', component: Row, children: [{ path: 'help', component: Note, outlet: 'side' }] }];\nbootstrapApplication(App, { providers: [provideRouter(routes)] });",
+      },
+      'Row',
+      'App\n  Row\n    Note if help is open',
+    ],
+    [
       'blocks of conditions, lists and cases',
       parts({
         App: {
