@@ -170,209 +170,239 @@ function grouped(node: ClassNode): Map<string, Group> {
   return groups;
 }
 
+/** A class that is being read: what is known of it so far. */
+type ClassReader = Pick<ReadClass, 'own' | 'scope' | 'members' | 'asked'> & {
+  readonly body: Body;
+  readonly rules: ClassRules;
+  readonly markup: Map<string, FunctionNode>;
+  readonly getters: Map<number, FunctionNode>;
+};
+
+const valueNamed = (value: number): Meaning => ({ kind: 'value', value, path: [] });
+
+/** A name that the class reads of itself without declaring it: of what it extends, or set from outside. */
+function askedOfSelf(reader: ClassReader, name: string, span: Span | undefined): Meaning | undefined {
+  const { body, rules, own, asked } = reader;
+  if (elementMembers.has(name) || rules.inherited.has(name) || !/^[\w$]+$/.test(name) || !span) return undefined;
+  if (rules.unknown === 'nothing') return undefined;
+  asked.set(name, span);
+  const value = propValue(body, name, span);
+  if (rules.unknown === 'inherited') (body.inherits ??= new Set()).add(value);
+  if (rules.unknown === 'outside') declareMember(reader, name, span, { kind: 'prop' });
+  const meaning = valueNamed(value);
+  own.set(name, meaning);
+  return meaning;
+}
+
+function declareMember({ body, members }: ClassReader, written: string, span: Span, role: Role, fallback?: t.Node): void {
+  const name = role.as ?? written;
+  const given = fallback && { fallback: excerpt(body.module, spanOf(fallback)) };
+  const isNothing = fallback !== undefined && /^(?:undefined|null)$/.test(given?.fallback ?? '');
+  members.set(name, {
+    key: propKey(name),
+    name,
+    span,
+    kind: 'value',
+    required: fallback && !isNothing ? 'no' : 'unknown',
+    ...(given && !isNothing ? given : {}),
+    ...role.member,
+  });
+}
+
+function declareField(reader: ClassReader, name: string, span: Span, role: Role, first: t.Node | undefined): void {
+  const { body, rules, own, scope } = reader;
+  const collection = first && makesCollection(first) ? { collection: true as const } : {};
+  if (role.kind === 'prop') {
+    const value = propValue(body, role.as ?? name, span);
+    const held = body.values[value];
+    if (held) Object.assign(held, role.isHidden ? { plain: true } : {}, collection);
+    declareMember(reader, name, span, role, first);
+    own.set(name, valueNamed(value));
+    return;
+  }
+  const holds = first && bare(first);
+  const told = holds && toldOf(holds);
+  if (told) {
+    declareMethod(reader, name, told, span);
+    return;
+  }
+  const value = addValue(body, {
+    name: spoken(name),
+    kind: 'state',
+    span,
+    from: [],
+    ...(role.kind === 'plain' ? { plain: true as const } : {}),
+    ...(role.isDeep || rules.follows === 'nothing' || holds?.type === 'StringLiteral' ? {} : { shallow: true as const }),
+    ...collection,
+  });
+  own.set(name, valueNamed(value));
+  if (first)
+    body.queue.push(() => {
+      const facts = body.values[value];
+      if (facts) facts.from = fieldFrom(body, first, scope);
+    });
+}
+
+function declareMethod({ body, rules, own, scope, markup }: ClassReader, name: string, fn: FunctionNode, span: Span): void {
+  if (rules.gives(name, fn)) {
+    markup.set(name, fn);
+    return;
+  }
+  const kind = rules.lifecycle.test(name) ? 'lifecycle' : 'handler';
+  const action = addAction(body, spoken(name), kind, spanOf(fn));
+  const value = addValue(body, { name: spoken(name), kind: 'function', span, from: [], action });
+  own.set(name, { kind: 'function', node: fn, scope, action, value });
+  noteLate(body, action, fn);
+  const facts = body.actions[action];
+  if (facts && givesNothing(fn, body.module.text)) facts.givesNothing = true;
+  body.queue.push(() => readActionInto(body, action, fn, scope));
+}
+
+function declareGetter({ body, own, scope, getters }: ClassReader, name: string, get: FunctionNode, span: Span): void {
+  const result = resultOf(get);
+  const formula = result && result.type !== 'Identifier' ? foldedText(body.module.text, spanOf(result)) : '';
+  const value = addValue(body, { name: spoken(name), kind: 'derived', span, from: [], ...(formula === '' ? {} : { formula }) });
+  own.set(name, valueNamed(value));
+  getters.set(value, get);
+  body.queue.push(() => {
+    const facts = body.values[value];
+    if (facts) facts.from = [...facts.from, ...computedFrom(body, get, scope)];
+  });
+}
+
+/** What is put into a property that has a setter goes on from its parameter. */
+function declareSetter({ body, scope }: ClassReader, name: string, set: FunctionNode, value: number | undefined): void {
+  const action = addAction(body, `set ${name}`, 'handler', spanOf(set));
+  body.queue.push(() => {
+    readActionInto(body, action, set, scope);
+    const param = body.values.find((one) => one.kind === 'param' && one.of === action && one.position === 0);
+    if (param && value !== undefined) param.from = [{ value, path: [], how: 'same', span: spanOf(set) }];
+  });
+}
+
+/** A property that has a getter is read by it. */
+function readGiven({ body, scope }: ClassReader, name: string, get: FunctionNode, value: number): void {
+  const action = addAction(body, `get ${name}`, 'computation', spanOf(get));
+  body.queue.push(() => {
+    readActionInto(body, action, get, scope);
+    const facts = body.values[value];
+    const held = (body.actions[action]?.returns ?? []).filter((one) => one.value !== value);
+    if (facts && held.length > 0) facts.from = held.map((one): Reading => ({ ...one }));
+  });
+}
+
+/** What stands in the class under a name: a method, a field, accessors, in the role that it has. */
+function declareGroup(
+  reader: ClassReader,
+  name: string,
+  group: Group,
+  role: Role | undefined,
+  first: t.Node | undefined,
+  span: Span,
+): void {
+  const { body, rules, own } = reader;
+  if (group.method && role?.kind !== 'prop') declareMethod(reader, name, group.method, span);
+  else if (group.field) declareField(reader, name, span, role ?? { kind: rules.field }, first);
+  else if (role?.kind === 'prop' && (group.set || group.get)) {
+    const value = propValue(body, role.as ?? name, span);
+    if (group.set) declareMember(reader, name, span, { ...role, member: { required: 'no', ...role.member } });
+    own.set(name, valueNamed(value));
+    if (group.set) declareSetter(reader, name, group.set, value);
+    if (group.get) readGiven(reader, name, group.get, value);
+  } else {
+    if (group.get) declareGetter(reader, name, group.get, span);
+    if (group.set) declareSetter(reader, name, group.set, undefined);
+    if (group.set && !own.has(name)) own.set(name, { kind: 'opaque' });
+  }
+}
+
+/** What the constructor gives a name first: a field that stands nowhere else, or the default of a property. */
+function declareBeginning(reader: ClassReader, name: string, { value, at }: Beginning, role: Role | undefined): void {
+  const { own, members, rules } = reader;
+  if (!own.has(name)) {
+    const given = bare(value);
+    if (isFunction(given)) declareMethod(reader, name, given, spanOf(at));
+    else declareField(reader, name, spanOf(at), role ?? { kind: rules.field }, value);
+    return;
+  }
+  const member = members.get(name);
+  if (!member || member.fallback !== undefined) return;
+  const { type, kind, span } = member;
+  declareMember(reader, name, span, { kind: 'prop', member: { ...(type ? { type } : {}), kind } }, value);
+}
+
 /**
  * Reads a class whose instances are elements: its properties, its fields, its accessors and methods, each under the
  * name that the class knows it by. Methods are read when the body is finished.
  */
 export function readElementClass(body: Body, node: ClassNode, rules: ClassRules): ReadClass {
-  const scope = innerScope();
   const own = new Map<string, Meaning>();
-  const members = new Map<string, MemberFact>();
-  const asked = new Map<string, Span>();
-  const markup = new Map<string, FunctionNode>();
-  const getters = new Map<number, FunctionNode>();
+  const reader: ClassReader = {
+    body,
+    rules,
+    own,
+    scope: innerScope(),
+    members: new Map(),
+    asked: new Map(),
+    markup: new Map(),
+    getters: new Map(),
+  };
   const groups = grouped(node);
   const written = writtenNames(node);
-  const begun = beginnings(groups.get('constructor')?.method);
-  body.own = (name, span) => own.get(name) ?? askedOfSelf(name, span);
-
-  /** A name that the class reads of itself without declaring it: of what it extends, or set from outside. */
-  function askedOfSelf(name: string, span: Span | undefined): Meaning | undefined {
-    if (elementMembers.has(name) || rules.inherited.has(name) || !/^[\w$]+$/.test(name) || !span) return undefined;
-    if (rules.unknown === 'nothing') return undefined;
-    asked.set(name, span);
-    const value = propValue(body, name, span);
-    if (rules.unknown === 'inherited') (body.inherits ??= new Set()).add(value);
-    if (rules.unknown === 'outside') declareMember(name, span, { kind: 'prop' });
-    const meaning: Meaning = { kind: 'value', value, path: [] };
-    own.set(name, meaning);
-    return meaning;
-  }
-
-  function declareMember(written: string, span: Span, role: Role, fallback?: t.Node): void {
-    const name = role.as ?? written;
-    const given = fallback && { fallback: excerpt(body.module, spanOf(fallback)) };
-    const isNothing = fallback !== undefined && /^(?:undefined|null)$/.test(given?.fallback ?? '');
-    members.set(name, {
-      key: propKey(name),
-      name,
-      span,
-      kind: 'value',
-      required: fallback && !isNothing ? 'no' : 'unknown',
-      ...(given && !isNothing ? given : {}),
-      ...role.member,
-    });
-  }
-
-  function declareField(name: string, span: Span, role: Role, first: t.Node | undefined): void {
-    if (role.kind === 'prop') {
-      const value = propValue(body, role.as ?? name, span);
-      const held = body.values[value];
-      if (role.isHidden && held) held.plain = true;
-      declareMember(name, span, role, first);
-      own.set(name, { kind: 'value', value, path: [] });
-      const facts = body.values[value];
-      if (facts && first && makesCollection(first)) facts.collection = true;
-      return;
-    }
-    const holds = first && bare(first);
-    const told = holds && toldOf(holds);
-    if (told) {
-      declareMethod(name, told, span);
-      return;
-    }
-    const value = addValue(body, {
-      name: spoken(name),
-      kind: 'state',
-      span,
-      from: [],
-      ...(role.kind === 'plain' ? { plain: true as const } : {}),
-      ...(role.isDeep || rules.follows === 'nothing' || holds?.type === 'StringLiteral' ? {} : { shallow: true as const }),
-      ...(first && makesCollection(first) ? { collection: true as const } : {}),
-    });
-    own.set(name, { kind: 'value', value, path: [] });
-    if (first)
-      body.queue.push(() => {
-        const facts = body.values[value];
-        if (facts) facts.from = fieldFrom(body, first, scope);
-      });
-  }
-
-  function declareMethod(name: string, fn: FunctionNode, span: Span): void {
-    if (rules.gives(name, fn)) {
-      markup.set(name, fn);
-      return;
-    }
-    const kind = rules.lifecycle.test(name) ? 'lifecycle' : 'handler';
-    const action = addAction(body, spoken(name), kind, spanOf(fn));
-    const value = addValue(body, { name: spoken(name), kind: 'function', span, from: [], action });
-    own.set(name, { kind: 'function', node: fn, scope, action, value });
-    noteLate(body, action, fn);
-    const facts = body.actions[action];
-    if (facts && givesNothing(fn, body.module.text)) facts.givesNothing = true;
-    body.queue.push(() => readActionInto(body, action, fn, scope));
-  }
-
-  function declareGetter(name: string, get: FunctionNode, span: Span): void {
-    const result = resultOf(get);
-    const formula = result && result.type !== 'Identifier' ? foldedText(body.module.text, spanOf(result)) : '';
-    const value = addValue(body, { name: spoken(name), kind: 'derived', span, from: [], ...(formula === '' ? {} : { formula }) });
-    own.set(name, { kind: 'value', value, path: [] });
-    getters.set(value, get);
-    body.queue.push(() => {
-      const facts = body.values[value];
-      if (facts) facts.from = [...facts.from, ...computedFrom(body, get, scope)];
-    });
-  }
-
-  /** What is put into a property that has a setter goes on from its parameter. */
-  function declareSetter(name: string, set: FunctionNode, value: number | undefined): void {
-    const action = addAction(body, `set ${name}`, 'handler', spanOf(set));
-    body.queue.push(() => {
-      readActionInto(body, action, set, scope);
-      const param = body.values.find((one) => one.kind === 'param' && one.of === action && one.position === 0);
-      if (param && value !== undefined) param.from = [{ value, path: [], how: 'same', span: spanOf(set) }];
-    });
-  }
+  const constructed = groups.get('constructor')?.method;
+  const begun = beginnings(constructed);
+  body.own = (name, span) => own.get(name) ?? askedOfSelf(reader, name, span);
 
   for (const [name, group] of groups) {
     if (name === 'constructor') continue;
     const role = rules.roleOf(name, group.all);
     if (role?.kind === 'own' || (group.field?.value && rules.isOwn?.(group.field.value))) continue;
     const [first] = group.all;
-    const span = first ? spanOf(first.key) : spanOf(node);
-    if (group.method && role?.kind !== 'prop') declareMethod(name, group.method, span);
-    else if (group.field) declareField(name, span, role ?? { kind: rules.field }, group.field.value ?? begun.get(name)?.value ?? undefined);
-    else if (role?.kind === 'prop' && (group.set || group.get)) {
-      const value = propValue(body, role.as ?? name, span);
-      if (group.set) declareMember(name, span, { ...role, member: { required: 'no', ...role.member } });
-      own.set(name, { kind: 'value', value, path: [] });
-      if (group.set) declareSetter(name, group.set, value);
-      if (group.get) readGiven(name, group.get, value);
-    } else {
-      if (group.get) declareGetter(name, group.get, span);
-      if (group.set) {
-        const meaning = own.get(name);
-        declareSetter(name, group.set, undefined);
-        if (!meaning) own.set(name, { kind: 'opaque' });
-      }
-    }
+    declareGroup(reader, name, group, role, group.field?.value ?? begun.get(name)?.value, first ? spanOf(first.key) : spanOf(node));
   }
-  /** A property that has a getter is read by it. */
-  function readGiven(name: string, get: FunctionNode, value: number): void {
-    const action = addAction(body, `get ${name}`, 'computation', spanOf(get));
-    body.queue.push(() => {
-      readActionInto(body, action, get, scope);
-      const facts = body.values[value];
-      const held = (body.actions[action]?.returns ?? []).filter((one) => one.value !== value);
-      if (facts && held.length > 0) facts.from = held.map((one): Reading => ({ ...one }));
-    });
-  }
-
-  for (const [name, { value, at }] of begun) {
+  for (const [name, beginning] of begun) {
     const role = rules.roleOf(name, []);
-    const known = own.get(name);
-    if (role?.kind === 'own' || rules.isOwn?.(value)) continue;
-    if (!known) {
-      const given = isFunction(bare(value)) ? (bare(value) as FunctionNode) : undefined;
-      if (given) declareMethod(name, given, spanOf(at));
-      else declareField(name, spanOf(at), role ?? { kind: rules.field }, value);
-    } else if (members.has(name) && members.get(name)?.fallback === undefined) {
-      const member = members.get(name);
-      if (member)
-        declareMember(
-          name,
-          member.span,
-          { kind: 'prop', member: { ...(member.type ? { type: member.type } : {}), kind: member.kind } },
-          value,
-        );
-    }
+    if (role?.kind !== 'own' && !rules.isOwn?.(beginning.value)) declareBeginning(reader, name, beginning, role);
   }
   for (const [name, span] of written) {
     const role = rules.roleOf(name, []);
     const first = begun.get(name)?.value;
-    if (own.has(name) || role?.kind === 'own' || (first && rules.isOwn?.(first)) || elementMembers.has(name) || rules.inherited.has(name))
-      continue;
-    if (rules.unknown !== 'inherited' || role) declareField(name, span, role ?? { kind: rules.field }, undefined);
+    const isKnown = own.has(name) || elementMembers.has(name) || rules.inherited.has(name);
+    if (isKnown || role?.kind === 'own' || (first && rules.isOwn?.(first))) continue;
+    if (rules.unknown !== 'inherited' || role) declareField(reader, name, span, role ?? { kind: rules.field }, undefined);
   }
-  const constructed = groups.get('constructor')?.method;
-  if (constructed) readConstructor(body, constructed, scope);
-  const statics = new Map(
+  if (constructed) readConstructor(body, constructed, reader.scope);
+  const start = node.start ?? 0;
+  return {
+    span: node.id ? spanOf(node.id) : { start, end: start + 5 },
+    own,
+    scope: reader.scope,
+    members: reader.members,
+    asked: reader.asked,
+    written: new Set(written.keys()),
+    accessors: [...groups].flatMap(([name, { set }]) => (set ? [name] : [])),
+    markup: reader.markup,
+    getters: reader.getters,
+    statics: staticsOf(node),
+  };
+}
+
+function staticsOf(node: ClassNode): Map<string, t.Node> {
+  return new Map(
     membersOf(node).flatMap((one): [string, t.Node][] => {
       const name = isStatic(one) ? keyName(one) : undefined;
       const value = name === undefined ? undefined : one.type === 'ClassMethod' ? one : 'value' in one ? one.value : undefined;
       return name !== undefined && value ? [[name, value]] : [];
     }),
   );
-  const accessors = [...groups].flatMap(([name, { set }]) => (set ? [name] : []));
-  const start = node.start ?? 0;
-  return {
-    span: node.id ? spanOf(node.id) : { start, end: start + 5 },
-    own,
-    scope,
-    members,
-    asked,
-    written: new Set(written.keys()),
-    accessors,
-    markup,
-    getters,
-    statics,
-  };
 }
 
+/** How a field begins: its first value, and where it is given. */
+type Beginning = { readonly value: t.Node; readonly at: t.Node };
+
 /** What a constructor puts into fields, by their names: how they begin. */
-function beginnings(constructed: FunctionNode | undefined): Map<string, { value: t.Node; at: t.Node }> {
-  const found = new Map<string, { value: t.Node; at: t.Node }>();
+function beginnings(constructed: FunctionNode | undefined): Map<string, Beginning> {
+  const found = new Map<string, Beginning>();
   const statements = constructed?.body.type === 'BlockStatement' ? constructed.body.body : [];
   for (const one of statements) {
     const set = assignedIn(one);
