@@ -17,7 +17,7 @@ export * from './triage';
 export { type KnownUse, knownUses, nearest } from './contract';
 export * from './fixes';
 export { adapterOf, adapters, filesBeside, isReadable, loadCompilers, parseBare } from './frameworks/registry';
-export { byFolder, readerVersion, readFile, readFiles } from './frameworks/read-file';
+export { byFolder, readFile, readFiles } from './frameworks/read-file';
 export { fileRole, isConfig, link, type Linked, problemsOf, relink } from './link';
 export {
   ancestors,
@@ -137,6 +137,7 @@ export {
   type Entry,
   listed,
   newCheckKeep,
+  pagesOfComponents,
   placesOnPage,
   type RuleId,
 } from './rules';

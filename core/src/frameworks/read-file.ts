@@ -17,9 +17,6 @@ import { directoryOf } from '../model/paths';
 import type { FilePath } from '../model/span';
 import { filesBeside, readerOf, traitsOf } from './registry';
 
-/** Changes whenever a reader would say something else of the same text; facts kept under another are stale. */
-export const readerVersion = '23';
-
 /** What is told by the text as a whole, whatever its framework. */
 function withMentions(facts: FileFacts, text: string): FileFacts {
   const later = /import\s*\(|\.glob|require/.test(text) ? loadedLater(text) : [];

@@ -3,6 +3,7 @@ import { type KnownUse, knownUses } from '../contract';
 import { withoutYielding } from './precedence';
 import { type Finding, goneWeight, severities } from '../model/finding';
 import type { PlacedProblem } from '../model/facts';
+import type { ComponentId } from '../model/ids';
 import type { Component, Model, Page, Use } from '../model/model';
 import { locate, type Location } from '../model/span';
 import { entryOf } from './catalogue';
@@ -75,6 +76,21 @@ export function placesOnPage({ pages }: CheckKeep, page: Page): number | undefin
   let count = 0;
   for (const { places } of part.components.values()) count += places;
   return count;
+}
+
+/** The pages on which components stand, in the order of the pages, as far as a check has looked at them. */
+export function pagesOfComponents({ pages }: CheckKeep, all: readonly Page[]): Map<ComponentId, Page[]> {
+  const found = new Map<ComponentId, Page[]>();
+  for (const page of all) {
+    const part = pages.get(page.id);
+    if (part?.page !== page) continue;
+    for (const id of part.components.keys()) {
+      const known = found.get(id);
+      if (known) known.push(page);
+      else found.set(id, [page]);
+    }
+  }
+  return found;
 }
 
 /** Nothing kept yet. */

@@ -50,9 +50,9 @@ import {
   propose,
   placeCard,
   placePaths,
+  pagesOfComponents,
   placesOnPage,
   type Question,
-  readerVersion,
   relink,
   type Spot,
   type Severity,
@@ -104,6 +104,9 @@ import { readAll, type TextUnit } from './pool';
 import { cancelledMessage, type ReportProgress } from './progress';
 import { readProjectFile, type ReadProjectFile } from '../carving/project-file';
 import { lookAgain } from './follow';
+import { coreVersion } from './core-version';
+import { checkKey, type Checked, keepCheck, keptCheck } from './kept-checks';
+import { pageToBegin } from './page-order';
 import { cutExcerpt, cutWhole } from './excerpt';
 import { alikeIn, comparedIn, filesOf, likestPair } from './overlap';
 import { answerTrace, entryOf, shownTrace, subjectsOf } from './traced';
@@ -120,10 +123,8 @@ type Opened = {
   /** What was read, by units: a file of the same hash needs no new look. */
   readonly hashes: ReadonlyMap<FilePath, string>;
   readonly keep: CheckKeep;
-  readonly findings: readonly Finding[];
-  /** Places that could not be checked. */
-  readonly failures: readonly PlacedProblem[];
-  /** The setting of the project that they were found by. */
+  readonly checked: Checked;
+  /** The setting of the project that it was checked by. */
   readonly twinsFrom: number | undefined;
   /** What follows from all this. */
   readonly answers: AnswerTable;
@@ -137,14 +138,14 @@ class Cancelled extends Error {}
 
 function pageEntry(held: Opened, page: Page): PageEntry {
   const { id, name, file, path, why } = page;
-  return { id, name, file, path, why, places: placesOnPage(held.keep, page) ?? unfolded(held, page).tree.places.length };
+  return { id, name, file, path, why, places: held.checked.places.get(page.id) ?? unfolded(held, page).tree.places.length };
 }
 
 /** Facts kept from before, for files whose text and reader are the same. */
 async function keptFacts(projectId: string, units: readonly Unit[]): Promise<Map<FilePath, FileFacts>> {
   const hashes = new Map(units.map(({ file, hash }) => [file, hash]));
   const stored = await database.facts.where({ projectId }).toArray();
-  const isSame = (one: (typeof stored)[number]): boolean => one.version === readerVersion && hashes.get(one.file) === one.hash;
+  const isSame = (one: (typeof stored)[number]): boolean => one.version === coreVersion && hashes.get(one.file) === one.hash;
   return new Map(stored.filter(isSame).map((one) => [one.file, one.facts]));
 }
 
@@ -188,9 +189,7 @@ async function readFacts(
       async (batch) => {
         for (const one of batch) facts.set(one.file, one);
         await database.facts
-          .bulkPut(
-            batch.map((one) => ({ projectId, file: one.file, hash: hashes.get(one.file) ?? '', version: readerVersion, facts: one })),
-          )
+          .bulkPut(batch.map((one) => ({ projectId, file: one.file, hash: hashes.get(one.file) ?? '', version: coreVersion, facts: one })))
           .catch(() => undefined);
         done += batch.length;
         report({ stage: 'Reading source', done, total: sources.length });
@@ -230,7 +229,10 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
   const keep = before?.keep ?? newCheckKeep();
   report({ stage: 'Checking', done: 0, total: 0 });
   const twinsFrom = (await database.triage.get(projectId))?.twinsFrom;
-  const { findings, failures } = checked(model, keep, twinsFrom);
+  const key = await checkKey(files, twinsFrom);
+  const known = before ? undefined : await keptCheck(projectId, key);
+  const checked = known ?? checkedNow(model, keep, twinsFrom);
+  if (!known) await keepCheck(projectId, key, checked);
   return {
     twinsFrom,
     projectId,
@@ -238,17 +240,25 @@ async function analyse(projectId: string, report: ReportProgress, isCancelled: (
     model,
     hashes: new Map(units.map(({ file, hash }) => [file, hash])),
     keep,
-    findings,
-    failures,
+    checked,
     answers: new AnswerTable(),
   };
 }
 
-/** The findings of a model, and the places at which a rule failed. */
-function checked(model: Linked, keep: CheckKeep, twinsFrom: number | undefined): Pick<Opened, 'findings' | 'failures'> {
+/** The findings of a model, the places at which a rule failed, and what was seen of its pages. */
+function checkedNow(model: Linked, keep: CheckKeep, twinsFrom: number | undefined): Checked {
   const failures: PlacedProblem[] = [];
   const onFailure = (problem: PlacedProblem): void => void failures.push(problem);
-  return { findings: check(model, keep, { onFailure, ...(twinsFrom === undefined ? {} : { twinsFrom }) }), failures };
+  const findings = check(model, keep, { onFailure, ...(twinsFrom === undefined ? {} : { twinsFrom }) });
+  const pages = pagesOfComponents(keep, model.pages);
+  return {
+    findings,
+    failures,
+    places: new Map(model.pages.map((page) => [page.id, placesOnPage(keep, page) ?? 0])),
+    standsOn: new Map(
+      findings.map(({ touches: { component } }) => [component, (pages.get(component) ?? []).map(({ name }) => name)] as const),
+    ),
+  };
 }
 
 function frameworksOf(model: Linked): string[] {
@@ -264,7 +274,7 @@ function sameConfigs(hashes: ReadonlyMap<FilePath, string>, files: readonly Stor
 
 /** The same project, asked again by another setting of its own. */
 function checkedAnew(held: Opened, twinsFrom: number | undefined): Opened {
-  return { ...held, twinsFrom, ...checked(held.model, held.keep, twinsFrom), answers: new AnswerTable() };
+  return { ...held, twinsFrom, checked: checkedNow(held.model, held.keep, twinsFrom), answers: new AnswerTable() };
 }
 
 /** Analyses; where readings that were kept are damaged, they are thrown away, and the source is read anew. */
@@ -317,8 +327,8 @@ async function sideOf(projectId: string, id: SideId, report: ReportProgress, isC
   const textsNow = async (of: string): Promise<Map<FilePath, string>> =>
     new Map((await database.texts.where({ projectId: of }).toArray()).map(({ file, text }) => [file, text]));
   if (id === 'now') {
-    const { model, findings } = await ensure(projectId, report);
-    return made(model, findings, await textsNow(projectId));
+    const { model, checked } = await ensure(projectId, report);
+    return made(model, checked.findings, await textsNow(projectId));
   }
   const linked = (
     facts: Map<FilePath, FileFacts>,
@@ -329,7 +339,7 @@ async function sideOf(projectId: string, id: SideId, report: ReportProgress, isC
       kind === 'config' && texts.has(file) ? [{ file, text: texts.get(file) ?? '' }] : [],
     );
     const model = link(facts, configs);
-    return made(model, checked(model, newCheckKeep(), undefined).findings, texts);
+    return made(model, check(model), texts);
   };
   const sourcesOf = (files: readonly StoredFile[]): Unit[] => unitsOf(files).filter(({ file }) => !isConfig(file));
   if (id.startsWith('project:')) {
@@ -435,7 +445,7 @@ function unfolded({ answers, model }: Opened, page: Page): Kept['ways'] {
 
 function strandsIn(held: Opened, page: Page): Kept['strands'] {
   return held.answers.get('strands', page.id, () => {
-    const { strands, local } = strandsOf(unfolded(held, page).ways, held.findings);
+    const { strands, local } = strandsOf(unfolded(held, page).ways, held.checked.findings);
     return { strands: orderColumns(strands), local };
   });
 }
@@ -476,18 +486,26 @@ const findListener = (held: Opened, pageId: string | undefined, id: SubjectId, p
   findOn(held, fileOfSubject(id), pageId, place, (graph, at) => listenerOf(graph, id, at));
 
 function pageById(held: Opened, id: string | undefined): Page | undefined {
-  return held.model.pages.find((page) => page.id === id) ?? held.model.pages[0];
+  const asked = id ?? pageToBegin(held.model.pages.map((page) => pageEntry(held, page)))?.id;
+  return held.model.pages.find((page) => page.id === asked) ?? held.model.pages[0];
 }
 
-/** Findings with their lines and pages. */
-async function viewsOf(held: Opened, findings: readonly Finding[]): Promise<FindingView[]> {
+/** The texts in which findings stand, and the reasons for which the source accepts some of them, by their keys. */
+async function acceptedOf(
+  held: Opened,
+  findings: readonly Finding[],
+): Promise<{ texts: ReadonlyMap<FilePath, Text>; reasons: ReadonlyMap<string, string> }> {
   const texts = await textsOf(
     held,
     findings.map(({ at }) => at.file),
   );
   const accepted = acceptedInSource(findings, (file) => texts.get(file)?.text);
-  const reasons = new Map(accepted.map((one) => [one.key, one.reason]));
-  const standings = standingsIn(held);
+  return { texts, reasons: new Map(accepted.map((one) => [one.key, one.reason])) };
+}
+
+/** Findings with their lines and pages. */
+async function viewsOf(held: Opened, findings: readonly Finding[]): Promise<FindingView[]> {
+  const { texts, reasons } = await acceptedOf(held, findings);
   return findings.map((finding): FindingView => {
     const component = held.model.components.get(finding.component);
     const reason = reasons.get(finding.key);
@@ -496,14 +514,14 @@ async function viewsOf(held: Opened, findings: readonly Finding[]): Promise<Find
       componentName: component?.name ?? '',
       framework: component?.framework ?? 'script',
       line: lineAt(texts.get(finding.at.file)?.starts ?? [0], finding.at.start),
-      onPages: finding.pages.length > 0 ? finding.pages : standings.of(finding.touches.component).map(({ page }) => page.name),
+      onPages: finding.pages.length > 0 ? finding.pages : (held.checked.standsOn.get(finding.touches.component) ?? []),
       ...(reason === undefined ? {} : { accepted: reason }),
     };
   });
 }
 
 function findingViews(held: Opened): Promise<readonly FindingView[]> {
-  return held.answers.get('findings', '', () => viewsOf(held, held.findings));
+  return held.answers.get('findings', '', () => viewsOf(held, held.checked.findings));
 }
 
 const analyst = {
@@ -512,7 +530,7 @@ const analyst = {
     const held = await ensure(projectId, report);
     const { model } = held;
     const components = [...model.components.values()].filter((component) => component.role === 'component');
-    const problems = problemsOf(model, held.failures);
+    const problems = problemsOf(model, held.checked.failures);
     const placed = await Promise.all(problems.slice(0, 200).map(async (problem) => ({ ...problem, line: await lineOf(held, problem) })));
     return {
       projectId,
@@ -556,7 +574,13 @@ const analyst = {
     if (!page) return undefined;
     const { tree } = unfolded(held, page);
     const { strands, local } = strandsIn(held, page);
-    return { page: pageEntry(held, page), rows: rowsOf(held.model, tree, held.findings), strands, local, truncated: tree.truncated };
+    return {
+      page: pageEntry(held, page),
+      rows: rowsOf(held.model, tree, held.checked.findings),
+      strands,
+      local,
+      truncated: tree.truncated,
+    };
   },
 
   async card(projectId: string, pageId: string, place: number): Promise<CardAnswer | undefined> {
@@ -565,7 +589,7 @@ const analyst = {
     if (!page) return undefined;
     const card = placeCard(held.model, unfolded(held, page).tree, strandsIn(held, page).strands, place);
     if (!card) return undefined;
-    const concerned = held.findings.filter(
+    const concerned = held.checked.findings.filter(
       (finding) => finding.touches.component === card.component || finding.component === card.component,
     );
     return {
@@ -600,15 +624,16 @@ const analyst = {
 
   /** How many findings nothing was decided about, by a mark, a rule that is off, or a comment in the source. */
   async openCount(projectId: string, { marks, rules }: Decisions): Promise<number> {
-    const views = await findingViews(await ensure(projectId));
-    return views.filter((one) => !marks[one.key] && rules[one.rule] !== 'off' && one.accepted === undefined).length;
+    const held = await ensure(projectId);
+    const { reasons } = await acceptedOf(held, held.checked.findings);
+    return held.checked.findings.filter(({ key, rule }) => !marks[key] && rules[rule] !== 'off' && !reasons.has(key)).length;
   },
 
   /** The patch of all certain fixes among some findings; empty where there is none. */
   async patch(projectId: string, keys: readonly string[]): Promise<string> {
     const held = await ensure(projectId);
     const asked = new Set(keys);
-    const edits = held.findings.flatMap((finding) => (asked.has(finding.key) ? (finding.edits ?? []) : []));
+    const edits = held.checked.findings.flatMap((finding) => (asked.has(finding.key) ? (finding.edits ?? []) : []));
     return patchOf(
       edits,
       await readerOf(
@@ -621,7 +646,7 @@ const analyst = {
   /** The change that Liana proposes for a finding, as a patch, or why it cannot be written; undefined for rules without one. */
   async proposal(projectId: string, key: string): Promise<ProposalAnswer | undefined> {
     const held = await ensure(projectId);
-    const finding = held.findings.find((one) => one.key === key);
+    const finding = held.checked.findings.find((one) => one.key === key);
     if (!finding || !isProposed(finding.rule)) return undefined;
     // A new component is read before it is proposed.
     await loadCompilers([finding.at.file]);
@@ -649,7 +674,7 @@ const analyst = {
     marks: Readonly<Record<string, TriageMark>>,
   ): Promise<string> {
     const held = await ensure(projectId);
-    const byKey = new Map(held.findings.map((finding) => [finding.key, finding]));
+    const byKey = new Map(held.checked.findings.map((finding) => [finding.key, finding]));
     const findings = asked.flatMap(({ key, severity }): Finding[] => {
       const finding = byKey.get(key);
       return finding ? [{ ...finding, severity }] : [];
@@ -678,7 +703,7 @@ const analyst = {
   /** What the project amounts to, and the same as a table. */
   async figures(projectId: string): Promise<{ readonly figures: Figures; readonly csv: string }> {
     const held = await ensure(projectId);
-    const figures = held.answers.get('figures', '', () => figuresOf(held.model, held.findings));
+    const figures = held.answers.get('figures', '', () => figuresOf(held.model, held.checked.findings));
     return { figures, csv: figuresCsv(figures) };
   },
 
@@ -698,7 +723,7 @@ const analyst = {
   async compared(projectId: string, a: ComponentId, b: ComponentId, names: MergeNames): Promise<ComparedAnswer | undefined> {
     const held = await ensure(projectId);
     const answer = comparedIn(held.model, a, b, names, await readerOf(held, filesOf(held.model, [a, b])));
-    const finding = held.findings.find((one) => one.rule === 'twins' && one.component === a);
+    const finding = held.checked.findings.find((one) => one.rule === 'twins' && one.component === a);
     return answer && { ...answer, ...(finding ? { finding: finding.key } : {}) };
   },
 

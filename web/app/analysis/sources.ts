@@ -1,5 +1,6 @@
 import { chooseFiles, decodeFile, folderLeftOut, isConfig, isIgnoreFile, isWanted, type LeftOutReason, sizeLimit } from '@liana/core';
 import type { NewFiles } from '../storage/projects';
+import { digestOf } from './digest';
 import type { ReportProgress } from './progress';
 import { unpack } from './zip';
 
@@ -22,11 +23,6 @@ type Listed = {
 };
 
 const decode = (bytes: Uint8Array, label: string, fatal: boolean): string => new TextDecoder(label, { fatal }).decode(bytes);
-
-async function hashOf(text: string): Promise<string> {
-  const digest = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text));
-  return Array.from(new Uint8Array(digest).subarray(0, 16), (byte) => byte.toString(16).padStart(2, '0')).join('');
-}
 
 /** Walks a folder's handle. Folders that are left out are not looked into, and count as one each. */
 export async function listHandle(
@@ -124,7 +120,7 @@ export async function takeFile(
     const decoded = decodeFile(await bytes(), decode);
     if ('refused' in decoded) return decoded;
     const { text } = decoded;
-    return { file, hash: await hashOf(text), size: text.length, kind: isConfig(file) ? 'config' : 'source', text };
+    return { file, hash: await digestOf(text), size: text.length, kind: isConfig(file) ? 'config' : 'source', text };
   } catch (error) {
     return { refused: error instanceof Error ? error.message : String(error) };
   }

@@ -1,5 +1,5 @@
 import Dexie, { type Table } from 'dexie';
-import type { FileFacts, LeftOutReason, PlanDocument, RuleSettings, TriageMark } from '@liana/core';
+import type { ComponentId, FileFacts, Finding, LeftOutReason, PlacedProblem, PlanDocument, RuleSettings, TriageMark } from '@liana/core';
 
 /** Where a project's files came from; a folder handle lets it be read again without asking where it is. */
 export type Origin =
@@ -42,6 +42,19 @@ export type StoredFacts = {
   readonly hash: string;
   readonly version: string;
   readonly facts: FileFacts;
+};
+
+/** What was found in a project when it was checked last, so that opening it again need not check it. */
+export type StoredCheck = {
+  readonly projectId: string;
+  /** Of all that it follows from: the files, the rules, the settings. */
+  readonly key: string;
+  readonly findings: readonly Finding[];
+  readonly failures: readonly PlacedProblem[];
+  /** How many places each page has, by its id. */
+  readonly places: ReadonlyMap<string, number>;
+  /** The names of the pages on which the components stand that findings touch. */
+  readonly standsOn: ReadonlyMap<ComponentId, readonly string[]>;
 };
 
 /** The plan of a project; checked when it is taken out, since another version may have written it. */
@@ -106,6 +119,7 @@ class Database extends Dexie {
   readonly aside!: Table<StoredAside, number>;
   readonly readings!: Table<StoredReading, number>;
   readonly oldTexts!: Table<StoredOldText, [string, string]>;
+  readonly checks!: Table<StoredCheck, string>;
 
   constructor() {
     super('liana');
@@ -119,6 +133,7 @@ class Database extends Dexie {
     this.version(3).stores({ triage: 'projectId' });
     this.version(4).stores({ aside: '++id, projectId' });
     this.version(5).stores({ readings: '++id, projectId', oldTexts: '[projectId+hash], projectId' });
+    this.version(6).stores({ checks: 'projectId' });
   }
 }
 

@@ -14,10 +14,12 @@ export const isFull = (error: unknown): boolean => /QuotaExceeded/.test(nameOf(e
 
 /** Removes a project with all that is kept of it, for good. */
 export async function removeForGood(id: string): Promise<void> {
-  const { files, texts, facts, plans, looks, triage, aside, readings, oldTexts, projects } = database;
+  const { files, texts, facts, plans, looks, triage, aside, readings, oldTexts, checks, projects } = database;
   await database.transaction('rw', database.tables, async () => {
     await Promise.all(
-      [files, texts, facts, plans, looks, triage, aside, readings, oldTexts].map((table) => table.where('projectId').equals(id).delete()),
+      [files, texts, facts, plans, looks, triage, aside, readings, oldTexts, checks].map((table) =>
+        table.where('projectId').equals(id).delete(),
+      ),
     );
     await projects.delete(id);
   });

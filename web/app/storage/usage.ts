@@ -40,5 +40,5 @@ export async function askToKeep(): Promise<void> {
 
 /** Throws the readings of all projects away: their source is read again when they are opened. */
 export async function clearReadings(): Promise<void> {
-  await database.facts.clear();
+  await Promise.all([database.facts.clear(), database.checks.clear()]);
 }

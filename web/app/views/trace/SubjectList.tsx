@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Link } from 'react-router';
 import type { SubjectEntry, Summary } from '../../analysis/answers';
+import { pageToBegin } from '../../analysis/page-order';
 import { SearchField } from '../../parts/controls/SearchField';
 import { PageChooser } from '../tree/PageChooser';
 import { subjectColour } from './colours';
@@ -33,7 +34,7 @@ const firstShown = 14;
 export function SubjectList({ projectId, summary, page, subjects, missing }: Props) {
   const [params, change] = useSearchParams();
   const [whole, setWhole] = useState<ReadonlySet<string>>(new Set());
-  const current = summary.pages.find((one) => one.id === page) ?? summary.pages[0];
+  const current = summary.pages.find((one) => one.id === page) ?? pageToBegin(summary.pages);
   const [filter, setFilter] = useState(params.get('find') ?? '');
   const shown = useMemo(() => {
     const asked = filter.trim().toLowerCase();

@@ -2,7 +2,8 @@ import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import { counted } from '@liana/core';
 import type { PageEntry } from '../../analysis/answers';
-import { choicesOf, reasonWords } from './page-words';
+import { inOrder } from '../../analysis/page-order';
+import { reasonWords } from './page-words';
 
 type Props = { pages: readonly PageEntry[]; page: PageEntry; onChoose: (id: string) => void };
 
@@ -15,7 +16,7 @@ export function PageChooser({ pages, page, onChoose }: Props) {
       autoHighlight
       selectOnFocus
       openOnFocus
-      options={choicesOf(pages)}
+      options={inOrder(pages)}
       value={pages.find((one) => one.id === page.id) ?? page}
       groupBy={(one) => reasonWords[one.why]}
       getOptionKey={(one) => one.id}

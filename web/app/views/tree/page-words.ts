@@ -9,13 +9,6 @@ export const reasonWords: Readonly<Record<PageEntry['why'], string>> = {
   alone: 'Standing alone: nothing comes to it',
 };
 
-const order: readonly PageEntry['why'][] = ['mounted', 'route', 'file', 'alone'];
-
-/** Pages in the order in which they are offered: by why they are pages, the largest first. */
-export function choicesOf(pages: readonly PageEntry[]): readonly PageEntry[] {
-  return [...pages].sort((a, b) => order.indexOf(a.why) - order.indexOf(b.why) || b.places - a.places || a.path.localeCompare(b.path));
-}
-
 /** How large a page is. */
 export function sizeWords({ rows }: TreeAnswer): string {
   return counted(rows.length, 'place');

@@ -17,7 +17,7 @@ import {
   unbundled,
 } from './drawing';
 import { ancestorsOf, loosePlaces, nextAmong, pinnedOf, placesLike, shiftOf } from './large';
-import { choicesOf } from './page-words';
+import { inOrder, pageToBegin } from '../../analysis/page-order';
 import { parseTreeState, pathOf, placeAtPath, withState } from './state';
 
 const row = (place: number, parent: number, name: string, step = name): Row => ({
@@ -199,7 +199,12 @@ describe('a large page', () => {
     const page = (name: string, why: 'mounted' | 'route' | 'alone', places: number): never =>
       ({ id: name, name, file: '', path: '', why, places }) as never;
     const pages = [page('a', 'alone', 9), page('b', 'route', 3), page('c', 'route', 7), page('d', 'mounted', 1)];
-    expect(choicesOf(pages).map((one) => one.name)).toEqual(['d', 'c', 'b', 'a']);
+    expect(inOrder(pages).map((one) => one.name)).toEqual(['d', 'c', 'b', 'a']);
+    const begins = (...given: readonly never[]): string | undefined => pageToBegin(given)?.name;
+    expect(begins(...pages)).toBe('c');
+    expect(begins(page('a', 'route', 4), page('b', 'route', 7))).toBe('a');
+    expect(begins(page('a', 'alone', 1), page('b', 'alone', 5))).toBe('b');
+    expect(begins()).toBeUndefined();
   });
 });
 
