@@ -1,7 +1,7 @@
 import type { Binding, TemplateUse } from '../../model/facts';
 import { type MemberKey, memberName, memberOf } from '../../model/member';
 import { bindingKey } from '../../model/given';
-import { componentText } from '../../model/tag-text';
+import { componentText, heardBy } from '../../model/tag-text';
 import { adapterOf } from '../../frameworks/registry';
 import { atomSetters } from './atoms';
 import { channelKey } from './channels';
@@ -159,7 +159,7 @@ function calledAt(ways: FlowQueries, { spot, trail }: Task): Caller[] {
         trail,
         args: [],
         event: sink.binding.to.name,
-        element: sink.element.tag,
+        element: heardBy(sink.element.tag, sink.binding.to),
       });
     } else if (sink.to === 'read' && passed.how !== 'item') {
       found.push({ by: 'handed', frame, at, trail, args: [], action: sink.action, name: frame.body.actions[sink.action]?.name ?? '' });

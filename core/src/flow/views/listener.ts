@@ -1,6 +1,7 @@
 import type { Binding, TemplateNode } from '../../model/facts';
 import { covers, type FilePath } from '../../model/span';
 import type { PlaceIndex } from '../../model/tree';
+import { elementText, heardBy } from '../../model/tag-text';
 import { walkTemplate } from '../../model/walk';
 import { type Frame, type Graph, isReadFrom } from '../graph/frames';
 import { codeAt } from '../graph/targets';
@@ -84,7 +85,7 @@ export function listenerSubject(listener: Listener): Subject {
   const { frame, tag, binding } = listener;
   return {
     id: listenerId(listener),
-    name: `${binding.to.name} on <${tag}>`,
+    name: `${binding.to.name} on ${elementText(heardBy(tag, binding.to))}`,
     kind: 'listener',
     home: frame.name,
     place: frame.place,

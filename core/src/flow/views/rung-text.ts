@@ -1,3 +1,4 @@
+import { elementText } from '../../model/tag-text';
 import type { Rung } from './ladder';
 import type { Question } from './trace';
 
@@ -71,7 +72,7 @@ function happensAt(rung: Rung): string {
             ? 'read'
             : `read in ${by}`;
     case 'paints':
-      return by === 'condition' ? 'decides what shows' : by === undefined ? 'painted' : `painted on <${by}>`;
+      return by === 'condition' ? 'decides what shows' : by === undefined ? 'painted' : `painted on ${elementText(by)}`;
     case 'starts':
       return rung.ending === 'platform' || rung.ending === 'leaves' || rung.ending === 'unknown' ? '' : `first value of ${name}`;
     case 'changes':
@@ -91,7 +92,7 @@ function happensAt(rung: Rung): string {
     case 'publishes':
       return `sends ${name}`;
     case 'hears':
-      return by === undefined || rung.ending !== undefined ? `hears ${name}` : `hears ${name} on <${by}>`;
+      return by === undefined || rung.ending !== undefined ? `hears ${name}` : `hears ${name} on ${elementText(by)}`;
   }
 }
 
@@ -136,5 +137,5 @@ function startOf(rung: Rung): string {
   const { by, name } = rung;
   if (by === undefined) return `${name} of an element`;
   if (/^(while|by|after|once|when)\b/.test(by)) return `runs ${by}`;
-  return `${name} on <${by}>`;
+  return `${name} on ${elementText(by)}`;
 }

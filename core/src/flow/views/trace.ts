@@ -1,5 +1,6 @@
 import { traitsOf } from '../../frameworks/registry';
 import type { Component } from '../../model/model';
+import { heardBy } from '../../model/tag-text';
 import { memberName } from '../../model/member';
 import { locate } from '../../model/span';
 import type { PlaceIndex } from '../../model/tree';
@@ -121,7 +122,7 @@ function eventComes(ways: FlowQueries, start: Draft, spot: Spot): void {
           frame: frame.index,
           name: sink.binding.to.name,
           ending: 'platform',
-          by: sink.element.tag,
+          by: heardBy(sink.element.tag, sink.binding.to),
         },
         value.name,
       ),

@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { parts } from '../../../../testing/src/parts';
 import { analyseFiles, type Files, rows, strandLines, treeOf } from '../../../../testing/src/project';
+import { listenersOf, listenerSubject, makeFlowQueries } from '../../flow';
 import { loadCompilers } from '../registry';
 
 beforeAll(() => loadCompilers(['app.component.html']));
@@ -914,4 +915,19 @@ describe('directives on elements', () => {
   test.each(cases)('%s', (_, files, findings) => {
     expect(found(files)).toEqual(findings);
   });
+});
+
+test('what people do is named by the element, the window, or what the component stands on', () => {
+  const { model } = analyseFiles(
+    parts({
+      App: {
+        js: '  open = signal(false);',
+        options: "host: { '(window:resize)': 'open.set(false)', '(click)': 'open.set(true)' }",
+        template: '<button (click)="open.set(true)">{{ open() }}</button>',
+      },
+    }),
+  );
+  const { graph } = makeFlowQueries(model, treeOf(model, 'App'));
+  const names = graph.frames.flatMap((frame) => listenersOf(frame).map((one) => listenerSubject(one).name));
+  expect(names.sort()).toEqual(['click on <button>', 'click on its own element', 'resize on the window']);
 });

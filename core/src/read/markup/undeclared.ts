@@ -13,13 +13,13 @@ export const platformNames: ReadonlySet<string> = new Set([
 
 /**
  * Of the names that markup reads and no reader knows, those that nothing declares: neither the script
- * nor what markup knows by itself. Each name once, at its first place.
+ * nor what markup knows by itself. Each place once.
  */
 export function trulyUndeclared(found: readonly NameFact[], known: ReadonlySet<string>, isDeclared: (name: string) => boolean): NameFact[] {
-  const seen = new Set<string>();
+  const seen = new Set<number>();
   return found.filter(({ name, span }) => {
-    if (seen.has(name) || span.end === 0 || /^[$_]/.test(name) || known.has(name)) return false;
-    seen.add(name);
+    if (seen.has(span.start) || span.end === 0 || /^[$_]/.test(name) || known.has(name)) return false;
+    seen.add(span.start);
     return !isDeclared(name);
   });
 }

@@ -1,6 +1,7 @@
 import { type Sources, table } from '../../../../testing/src/rules';
 import { loadCompilers } from '../../frameworks/registry';
-import { beforeAll } from 'vitest';
+import { beforeAll, expect, test } from 'vitest';
+import { analyseFiles } from '../../../../testing/src/project';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 
@@ -164,3 +165,14 @@ table(
   ],
   [['of a block', svelteApp('let hours = $state([]);', '{#each hours as hour (hour.id)}<p>{hour.label}</p>{/each}')]],
 );
+
+test('a name that is read at several places is one finding, with all of them and all that is to be corrected', () => {
+  const { findings } = analyseFiles({
+    'src/App.svelte': '<script>let boats = $state([]);</script><p>{boast}</p><p>{boast.length}</p><b>{other}</b>',
+  });
+  const told = findings.filter(({ rule }) => rule === 'name-unknown');
+  expect(told.map(({ subject, evidence, edits }) => [subject, evidence.map(({ text }) => text), edits?.length])).toEqual([
+    ['boast', ['The markup reads boast.', 'The markup reads boast.', 'boats is declared here.'], 2],
+    ['other', ['The markup reads other.'], undefined],
+  ]);
+});

@@ -68,7 +68,7 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
         const { facts } = component;
         const own = [...new Set(facts.values.map((value) => value.name))];
         const mixed = mixedIn(model, component);
-        return (facts.undeclared ?? []).flatMap(
+        const found = (facts.undeclared ?? []).flatMap(
           ({ name, span, ofMember, ofCall, ofSelf, mayBeGiven, listener: added, hidden }): Found[] => {
             if (mayBeGiven && (rule === 'name-unknown' || isGivenSomewhere(check, component, name))) return [];
             if (mixed === undefined || mixed.has(name) || everywhere.has(name)) return [];
@@ -103,9 +103,33 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
             ];
           },
         );
+        return oneForEachName(found);
       });
     },
   };
+}
+
+/** So many places of one name are shown. */
+const mostShown = 10;
+
+/** A name that is read at several places is one thing to mend: told once, of the place where it does most harm first. */
+function oneForEachName(found: readonly Found[]): Found[] {
+  const byName = new Map<string, Found[]>();
+  for (const one of found) byName.set(one.subject, [...(byName.get(one.subject) ?? []), one]);
+  return [...byName.values()].flatMap((all): Found[] => {
+    const worst = all.find(({ words }) => words['throws'] !== '') ?? all[0];
+    if (!worst) return [];
+    const [read, ...declared] = worst.evidence;
+    const others = all.flatMap((one) => (one === worst ? [] : one.evidence.slice(0, 1))).slice(0, mostShown - 1);
+    return [
+      {
+        ...worst,
+        causes: all.flatMap(({ causes = [] }) => causes),
+        evidence: [...(read ? [read] : []), ...others, ...declared],
+        ...(worst.edits ? { edits: all.flatMap(({ edits = [] }) => edits) } : {}),
+      },
+    ];
+  });
 }
 
 /** Markup reads a name that nothing declares. */
