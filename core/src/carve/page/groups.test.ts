@@ -14,6 +14,7 @@ function groupsOf(html: string): string[][] {
   return findGroups(tree).map(({ items }) => items.map(says));
 }
 
+const column = (content: string): string => `<div class="col">${content}</div>`;
 const pill = '<style>.pill{padding:2px 6px;border-radius:9px;background:#eee}.late{background:#e44}</style>';
 
 describe('groups of a page', () => {
@@ -53,6 +54,41 @@ describe('groups of a page', () => {
         ['cby2Buy', 'dby2Buy'],
         ['Buy', 'Buy'],
       ],
+    ],
+    [
+      'a column that holds others of its name, and more beside them, is none of them',
+      `<style>.col{width:50%;padding:9px}.card{border:1px solid}</style><div>${column('<section class="card"><h2>Log</h2><table><tr><td>1</td></tr></table><p>a</p><p>b</p><form><input><b>c</b></form></section><div>' + ['Red', 'Blue', 'Green'].map((one) => column(`<div class="card">${one}<small>x</small></div>`)).join('') + '</div>')}</div>`,
+      [['Redx', 'Bluex', 'Greenx']],
+    ],
+    [
+      'what is nested as comments are is an item each',
+      '<ul><li class="note"><b>Ann</b><p>one</p><ul><li class="note"><b>Ben</b><p>two</p></li><li class="note"><b>Cid</b><p>three</p></li></ul></li><li class="note"><b>Dot</b><p>four</p></li></ul>',
+      [['AnnoneBentwoCidthree', 'Bentwo', 'Cidthree', 'Dotfour']],
+    ],
+    [
+      'as many nearly empty items as full ones',
+      '<ul><li><a href="/1">One</a><div>boats</div></li><li><a href="/2">Two</a></li><li><a href="/3">Three</a><div>boats</div></li><li><a href="/4">Four</a></li></ul>',
+      [['Oneboats', 'Two', 'Threeboats', 'Four']],
+    ],
+    [
+      'a link and a button of one name, with and without a badge',
+      `${pill}<style>.way{padding:4px;border-radius:4px;background:#eee}</style><nav><div><button class="way"><svg></svg><span>a</span></button><button class="way"><svg></svg><span>e</span></button><a class="way"><svg></svg><span>b</span></a></div><div><a class="way"><svg></svg><span>c</span><em class="pill">9</em></a><a class="way"><svg></svg><span>d</span></a></div></nav>`,
+      [['a', 'e', 'b', 'c9', 'd']],
+    ],
+    [
+      'bars that are filled to a share, however they are indented',
+      '<div><p>a</p><div class="bar">\n  <i style="width: 20%"></i>\n</div><p>b</p><div class="bar">\n  <i style="width: 60%"></i>\n</div></div>',
+      [['div', 'div']],
+    ],
+    [
+      'what lays out all of a region is no item',
+      '<style>.box{width:50%;margin:0 auto}</style><header><div class="box"><h1>Log</h1><p>of the quay</p></div></header><div class="box"><h2>Day</h2><p>quiet</p></div>',
+      [],
+    ],
+    [
+      'an attribute for scripts is no name',
+      `${pill}<div><i class="pill" data-bs-toggle="tooltip">a</i></div><p><img data-bs-toggle="tooltip" style="border-radius:50%"><img data-bs-toggle="tooltip" style="border-radius:50%"></p>`,
+      [['img', 'img']],
     ],
     [
       'an item that is nearly empty belongs to its list where most have more',

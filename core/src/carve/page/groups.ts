@@ -64,8 +64,14 @@ function namesOf(tree: PageTree, things: Things, shapes: (at: number) => Profile
     }
     if (all.length < 2) continue;
     const sample = all.length > 24 ? all.filter((_, index) => index % Math.ceil(all.length / 24) === 0) : all;
-    const largest = sample.reduce((best, at) => (shapes(at).size > shapes(best).size ? at : best), sample[0] ?? 0);
-    const alike = sample.reduce((sum, at) => sum + likeness(shapes(largest), shapes(at)), 0) / sample.length;
+    const largestOf = (some: readonly number[]): number =>
+      some.reduce((best, at) => (shapes(at).size > shapes(best).size ? at : best), some[0] ?? 0);
+    // A link and a button of one name are compared with their own kind.
+    const alike =
+      sample.reduce((sum, at) => {
+        const same = sample.filter((one) => tree.nodes[one]?.label === tree.nodes[at]?.label);
+        return sum + likeness(shapes(largestOf(same.length > 1 ? same : sample)), shapes(at));
+      }, 0) / sample.length;
     const labels = new Set(all.map((at) => tree.nodes[at]?.label)).size;
     const areSmall = all.every((at) => things.kind(at) === 'mark' || things.kind(at) === 'control');
     if (areSmall || alike >= (labels > 2 ? 0.7 : 0.42)) names.add(mark);
@@ -110,7 +116,7 @@ function clusterChildren(reading: Reading, at: number): Cluster[] {
 function addBare({ tree, things, shapes }: Reading, at: number, cluster: Cluster): void {
   const beside = elementChildren(tree, at).filter((node) => node.label === cluster.label);
   const bare = beside.filter((node) => things.kind(node.index) === undefined && node.children.length > 0);
-  if (cluster.items.length < 2 || cluster.items.length + bare.length !== beside.length || bare.length >= cluster.items.length) return;
+  if (cluster.items.length < 2 || cluster.items.length + bare.length !== beside.length || bare.length > cluster.items.length) return;
   if (bare.every((node) => sharedParts(cluster.shape, shapes(node.index)) >= 0.9)) cluster.items.push(...bare.map((node) => node.index));
 }
 
@@ -252,6 +258,18 @@ function splitKinds({ shapes }: Reading, cluster: Cluster): Cluster[] {
     : [cluster];
 }
 
+/** Puts small things to the larger ones of their name that they are with something left out; tells whether there are such. */
+function joinLarger(reading: Reading, large: readonly Cluster[], small: Cluster): boolean {
+  const found = large.find((one) => {
+    const item = small.items.find((at) => reading.tree.nodes[at]?.label === one.label);
+    if (item === undefined || !sharesName(reading, one.marks, [...small.marks])) return false;
+    const shape = reading.shapes(item);
+    return likeness(one.shape, shape) >= alikeEnough && sharedParts(one.shape, shape) >= 0.9;
+  });
+  if (found) found.items.push(...small.items);
+  return found !== undefined;
+}
+
 /** Small things of one name are one, though some are larger than others: a portrait in a list and one at the head. */
 function joinNamed(reading: Reading, all: readonly number[][]): number[][] {
   const byName = new Map<string, number[]>();
@@ -269,12 +287,47 @@ function joinNamed(reading: Reading, all: readonly number[][]): number[][] {
   return joined.map((items) => items.sort((a, b) => a - b));
 }
 
+/**
+ * Without the items that hold others of their own cluster and more or less than one of these has beside them: a column
+ * around cards in columns of the same name. What is nested as comments are has about as much of its own as any other.
+ */
+function withoutHolders(tree: PageTree, cluster: Cluster): Cluster {
+  const sizes = new Map(cluster.items.map((item) => [item, elementCount(tree, item)]));
+  const held = (item: number): number[] => {
+    const end = tree.nodes[item]?.end ?? 0;
+    const inside = cluster.items.filter((one) => item < one && one < end);
+    return inside.filter((one) => !inside.some((other) => other < one && one < (tree.nodes[other]?.end ?? 0)));
+  };
+  const own = new Map(
+    cluster.items.map((item) => [item, (sizes.get(item) ?? 0) - held(item).reduce((sum, one) => sum + (sizes.get(one) ?? 0), 0)]),
+  );
+  const leaves = cluster.items.filter((item) => held(item).length === 0).map((item) => own.get(item) ?? 0);
+  const usual = leaves.sort((a, b) => a - b)[Math.floor(leaves.length / 2)] ?? 0;
+  const isItem = (item: number): boolean => {
+    const size = own.get(item) ?? 0;
+    return held(item).length === 0 || (size >= usual * 0.4 && size <= usual * 2.5);
+  };
+  const items = cluster.items.filter(isItem);
+  return items.length === cluster.items.length ? cluster : { ...cluster, items };
+}
+
 /** Two in a row may be chance: they count when they are very alike or of one name, and no mere wrappers. */
 function isGroup(reading: Reading, { items, marks, least }: Cluster): boolean {
   if (items.length < 2) return false;
   if (items.length > 2) return true;
   const isNamed = [...marks].some((mark) => reading.names.has(mark));
-  return (isNamed || least >= pairAlike) && items.every((item) => elementCount(reading.tree, item) >= 2);
+  return (
+    (isNamed || least >= pairAlike) && items.every((item) => elementCount(reading.tree, item) >= 2 && !holdsAllOfRegion(reading.tree, item))
+  );
+}
+
+/** Tells whether a node is all that a region of the page holds, through others that hold nothing else: it lays out what stands in there. */
+function holdsAllOfRegion(tree: PageTree, at: number): boolean {
+  for (let parent = tree.nodes[tree.nodes[at]?.parent ?? -1]; parent; parent = tree.nodes[parent.parent]) {
+    if (elementChildren(tree, parent.index).length !== 1) return false;
+    if (/^(?:header|footer|nav|main|aside|body)$/.test(parent.label)) return true;
+  }
+  return false;
 }
 
 /**
@@ -305,11 +358,12 @@ export function findGroups(tree: PageTree): Group[] {
     clusters.push(...clusterChildren(reading, at));
   }
   const large = joinAcross(reading, clusters)
+    .map((cluster) => withoutHolders(tree, cluster))
     .flatMap((cluster) => splitKinds(reading, cluster))
     .filter((cluster) => !areFrames(reading, cluster))
     .filter((cluster) => isGroup(reading, cluster));
   const grouped = new Set(large.flatMap((cluster) => cluster.items));
-  const small = smallGroups(reading, (at) => inSealed[at] === 1 || grouped.has(at));
+  const small = smallGroups(reading, (at) => inSealed[at] === 1 || grouped.has(at)).filter((one) => !joinLarger(reading, large, one));
   const found = withoutSlices(reading, withoutBareLists(reading, [...large, ...small]), new Set(small));
   return withoutDoubles(tree, found)
     .map(({ items, least }) => ({ items: [...new Set(items)].sort((a, b) => a - b), likeness: least }))

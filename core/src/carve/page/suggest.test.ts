@@ -72,3 +72,24 @@ test.each([
   const meant = new Set(wanted.map(([, selector]) => places.get(selector)));
   expect(parts.map((part) => part.name).filter((part) => !meant.has(part))).toEqual(added);
 });
+
+describe('parts that pages of templates have', () => {
+  const partsOf = (html: string): string[] => suggestParts(readPage(html)).parts.map(({ name, at }) => `${name} ${at.length}`);
+
+  test('a list that stands out and holds more than items is a region', () => {
+    const list = (style: string): string =>
+      `<ul class="sidebar" style="${style}"><a href="/">Quay</a><hr><li>One<b>1</b></li><li>Two<b>2</b></li><form><input></form></ul><main>${'<p>a</p>'.repeat(30)}</main>`;
+    expect(partsOf(list('background:#123'))).toContain('Sidebar 1');
+    expect(partsOf(list(''))).not.toContain('Sidebar 1');
+  });
+
+  test('of one name in two sizes there are two parts, each with all its places', () => {
+    const row = (name: string): string => `<p><span class="avatar small"><img src="${name}"></span>${name}</p>`;
+    const html = `<div class="avatar wide"><figure><img src="x"></figure><b>Ann</b><i>keeper</i></div>${['a', 'b', 'c'].map(row).join('')}`;
+    expect(partsOf(html).filter((part) => part.startsWith('Avatar'))).toEqual(['Avatar 1', 'Avatar2 3']);
+  });
+
+  test('classes of looks name no part', () => {
+    expect(partsOf('<footer class="border-top rounded-circle"><p>a</p><p>b</p></footer>')).toEqual(['PageFooter 1']);
+  });
+});

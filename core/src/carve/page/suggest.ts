@@ -76,7 +76,7 @@ const kindNames: Readonly<Record<string, string>> = {
 
 /** Classes that say how a thing looks or where it stands, not what it is. */
 const looks =
-  /^(row|col|grid|flex|container|wrapper|wrap|inner|outer|active|selected|open|is-.*|has-.*|js-.*|mt|mb|p[xytblr]?|m[xytblr]?|w|h|text|bg|border|rounded|shadow|items|justify|gap|font|sm|md|lg|xl|clearfix|left|right|first|last|odd|even|hidden|visible|block|inline|main|content|item|list|box|d|css|sc|col-.*|[a-z]{1,2}-.*|.*\d.*)$/i;
+  /^(row|col|grid|flex|container|wrapper|wrap|inner|outer|active|selected|open|is-.*|has-.*|js-.*|mt|mb|p[xytblr]?|m[xytblr]?|w|h|text|bg|border|rounded|shadow|items|justify|gap|font|sm|md|lg|xl|clearfix|left|right|first|last|odd|even|hidden|visible|block|inline|main|content|item|list|box|d|css|sc|(?:col|rounded|border|container|bg|float|shadow|position|align|justify|overflow)-.*|[a-z]{1,2}-.*|.*\d.*)$/i;
 
 /** What a class says the thing is; empty for classes of looks and for generated ones. */
 function classWord(tokens: readonly string[]): string {
@@ -209,7 +209,9 @@ function sectionOf(tree: PageTree, node: PageNode): Candidate | undefined {
 
 /** A block that stands out by a ground or a frame, an element that the page defines, and a row of things to do. */
 function frameOf(tree: PageTree, node: PageNode, look: Look): Candidate | undefined {
-  if (!blocks.test(node.label) || node.label === 'td') return undefined;
+  // A list is a region where it stands out and holds more than items.
+  const isMixed = /^[ou]l$/.test(node.label) && isBoxed(look) && elementChildren(tree, node.index).some(({ label }) => label !== 'li');
+  if ((!blocks.test(node.label) && !isMixed) || node.label === 'td') return undefined;
   const inner = tree.nodes.slice(node.index + 1, node.end);
   const acts = (one: PageNode): boolean => /^(a|button|input|select|textarea)$/.test(one.label);
   const texts = inner.filter((one) => one.label === '#text').length;
@@ -307,7 +309,7 @@ export function suggestParts(tree: PageTree): Suggestion {
     for (let one = tree.nodes[node.parent]; one; one = tree.nodes[one.parent]) if (itemNames.has(one.index)) return true;
     return false;
   };
-  const singles = new Map<string, Candidate>();
+  const singles = new Map<string, Candidate[]>();
   const looks = looksOf(tree);
   for (const node of tree.nodes) {
     if (!isElement(node) || node.parent < 0 || taken.has(node.index)) continue;
@@ -332,14 +334,17 @@ export function suggestParts(tree: PageTree): Suggestion {
     // Further classes only say in which of its looks it stands: a late pill is a pill.
     const word = classWord(node.tokens);
     const key = word === '' ? `${candidate.why} ${node.label} ${candidate.name}` : `${node.label} ${word} ${candidate.name}`;
-    const same = singles.get(key);
-    const isSame = node.tokens.length > 0 || candidate.why === 'field' || candidate.why === 'control';
-    const isAlike = same !== undefined && likeness(shapeOf(tree, same.at[0] ?? 0), shapeOf(tree, node.index)) >= 0.5;
-    if (same && isSame && isAlike && (candidate.why !== 'landmark' || /^(article|section|figure)$/.test(node.label)))
-      singles.set(key, { ...same, at: [...same.at, node.index], reason: `${same.reason}` });
-    else singles.set(same ? `${key} ${node.index}` : key, candidate);
+    const known = singles.get(key) ?? [];
+    const isNamed = node.tokens.length > 0 || candidate.why === 'field' || candidate.why === 'control';
+    const mayRepeat = isNamed && (candidate.why !== 'landmark' || /^(article|section|figure)$/.test(node.label));
+    const shape = shapeOf(tree, node.index);
+    const at = mayRepeat ? known.findIndex((one) => likeness(shapeOf(tree, one.at[0] ?? 0), shape) >= 0.5) : -1;
+    singles.set(
+      key,
+      at < 0 ? [...known, candidate] : known.map((one, index) => (index === at ? { ...one, at: [...one.at, node.index] } : one)),
+    );
   }
-  candidates.push(...singles.values());
+  candidates.push(...[...singles.values()].flat());
   const groups = found.map(({ items }) => items);
   return {
     parts: named(tree, candidates),

@@ -21,6 +21,10 @@ export const sealed: ReadonlySet<string> = new Set(['svg', 'pre', 'code', 'math'
 
 const shortText = 32;
 
+/** Attributes of data that do not say what a node is: what tells one from another, and what scripts do with it. */
+const unsaid =
+  /^data-(?:id|key|index|testid|v-|(?:bs-)?(?:toggle|target|dismiss|placement|parent|slide|ride|spy|offset|trigger|html|original-title)\b)/;
+
 /** What each node of a page is, by its index. */
 export type Things = {
   readonly kind: (at: number) => Thing;
@@ -114,7 +118,7 @@ export function thingsOf(tree: PageTree): Things {
   const marks = (at: number): readonly string[] => {
     const node = tree.nodes[at];
     if (!node) return [];
-    const names = Object.keys(node.attributes).filter((name) => /^data-[a-z]/.test(name) && !/^data-(id|key|index|testid|v-)/.test(name));
+    const names = Object.keys(node.attributes).filter((name) => /^data-[a-z]/.test(name) && !unsaid.test(name));
     const classes = node.tokens.filter((token) => !utilities.has(token));
     // The block that a modifier belongs to: `avatar--small` is an `avatar`.
     const blocks = classes.flatMap((token) => /^(.+?)--/.exec(token)?.[1] ?? []);
@@ -213,8 +217,8 @@ function isPortrait({ attributes }: PageNode, look: Look): boolean {
 /** A measure, or a bar drawn as one: a box that is filled to a share of its width. */
 const hasMeasure = (tree: PageTree, node: PageNode): boolean => {
   const [fill, ...more] = elementChildren(tree, node.index);
-  if (fill && more.length === 0 && node.children.length === 1 && /(^|;)\s*width:\s*[\d.]+%/.test(fill.attributes['style'] ?? ''))
-    return true;
+  const isAlone = node.children.every((child) => child === fill?.index || tree.nodes[child]?.label === '#space');
+  if (fill && more.length === 0 && isAlone && /(^|;)\s*width:\s*[\d.]+%/.test(fill.attributes['style'] ?? '')) return true;
   for (let at = node.index + 1; at < node.end; at++) if (/^(meter|progress)$/.test(tree.nodes[at]?.label ?? '')) return true;
   return false;
 };
