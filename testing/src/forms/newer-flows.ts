@@ -15,6 +15,8 @@ const angularStart = {
     "import { bootstrapApplication } from '@angular/platform-browser';\nimport { Root } from './app/root';\nbootstrapApplication(Root);\n",
 };
 
+const exposed = '<LightningComponentBundle><isExposed>true</isExposed></LightningComponentBundle>\n';
+
 /** Questions of flow over what people write in the newer frameworks. */
 export const newerFlowForms: readonly FlowForm[] = [
   {
@@ -739,8 +741,7 @@ export default class App extends LightningElement {
   ③<c-filter-field label="name" onfilterchange={change}></c-filter-field>
 </template>
 `,
-      'force-app/main/default/lwc/app/app.js-meta.xml': `<LightningComponentBundle><isExposed>true</isExposed></LightningComponentBundle>
-`,
+      'force-app/main/default/lwc/app/app.js-meta.xml': exposed,
       'force-app/main/default/lwc/filterField/filterField.js': `import { LightningElement, api } from 'lwc';
 
 export default class FilterField extends LightningElement {
@@ -789,8 +790,7 @@ export default class App extends LightningElement {
   <template lwc:if={visits.data}><p>{visits.data.length}</p></template>
 </template>
 `,
-      'force-app/main/default/lwc/app/app.js-meta.xml': `<LightningComponentBundle><isExposed>true</isExposed></LightningComponentBundle>
-`,
+      'force-app/main/default/lwc/app/app.js-meta.xml': exposed,
       'force-app/main/default/lwc/boatHead/boatHead.js': `import { LightningElement, api } from 'lwc';
 
 export default class BoatHead extends LightningElement {
@@ -856,8 +856,7 @@ export default class App extends LightningElement {
   </ul>
 </template>
 `,
-      'force-app/main/default/lwc/app/app.js-meta.xml': `<LightningComponentBundle><isExposed>true</isExposed></LightningComponentBundle>
-`,
+      'force-app/main/default/lwc/app/app.js-meta.xml': exposed,
       'force-app/main/default/lwc/rowAction/rowAction.js': `import { LightningElement } from 'lwc';
 
 export default class RowAction extends LightningElement {
@@ -905,8 +904,7 @@ export default class App extends LightningElement {
   ③<c-total sum={sum}></c-total>
 </template>
 `,
-      'force-app/main/default/lwc/app/app.js-meta.xml': `<LightningComponentBundle><isExposed>true</isExposed></LightningComponentBundle>
-`,
+      'force-app/main/default/lwc/app/app.js-meta.xml': exposed,
       'force-app/main/default/lwc/total/total.js': `import { LightningElement, api } from 'lwc';
 
 export default class Total extends LightningElement {
@@ -922,12 +920,7 @@ export default class Total extends LightningElement {
     form: 'a signal changed by a two-way model of a child, a key listener and a route’s parameter',
     ask: 'changes:Root.query',
     files: {
-      'package.json': `{ "dependencies": { "@angular/core": "^20.0.0" } }
-`,
-      'src/main.ts': `import { bootstrapApplication } from '@angular/platform-browser';
-import { Root } from './app/root';
-bootstrapApplication(Root);
-`,
+      ...angularStart,
       'src/app/root.ts': `import { Component, inject, signal } from '@angular/core';
 import { ActivatedRoute } from '@angular/router';
 import { SearchBox } from './search-box';
@@ -1047,12 +1040,7 @@ export class Cost {
     form: 'where an input comes from: a resource keyed by a signal, in an @for',
     ask: 'comes:BoatCard.boat',
     files: {
-      'package.json': `{ "dependencies": { "@angular/core": "^20.0.0" } }
-`,
-      'src/main.ts': `import { bootstrapApplication } from '@angular/platform-browser';
-import { Root } from './app/root';
-bootstrapApplication(Root);
-`,
+      ...angularStart,
       'src/app/root.ts': `import { Component, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { BoatCard } from './boat-card';
@@ -1109,12 +1097,7 @@ export class BoatCard {
     form: 'who hears a decorated output with an alias, from an ng-template outlet',
     ask: 'hears:Stars.rated',
     files: {
-      'package.json': `{ "dependencies": { "@angular/core": "^20.0.0" } }
-`,
-      'src/main.ts': `import { bootstrapApplication } from '@angular/platform-browser';
-import { Root } from './app/root';
-bootstrapApplication(Root);
-`,
+      ...angularStart,
       'src/app/root.ts': `import { Component } from '@angular/core';
 import { NgTemplateOutlet } from '@angular/common';
 import { Stars } from './stars';
@@ -1163,12 +1146,7 @@ export class Stars {
     form: 'who works with a setting handed down through a directive’s input',
     ask: 'impact:Root.unit',
     files: {
-      'package.json': `{ "dependencies": { "@angular/core": "^20.0.0" } }
-`,
-      'src/main.ts': `import { bootstrapApplication } from '@angular/platform-browser';
-import { Root } from './app/root';
-bootstrapApplication(Root);
-`,
+      ...angularStart,
       'src/app/root.ts': `import { Component, signal } from '@angular/core';
 import { Depth } from './depth';
 import { Title } from './title';
