@@ -51,7 +51,11 @@ export function whatHappens(ways: FlowQueries, listener: Listener): Trace {
   const { frame, tag, binding } = listener;
   const { name } = binding.to;
   const at = codeAt(frame, binding.span);
-  const start = draftOf(graph, { kind: 'starts', how: 'same', at, frame: frame.index, name, ending: 'platform', by: heardBy(tag, binding.to) }, name);
+  const start = draftOf(
+    graph,
+    { kind: 'starts', how: 'same', at, frame: frame.index, name, ending: 'platform', by: heardBy(tag, binding.to) },
+    name,
+  );
   const seen = new Set<string>();
   // What is changed is told with what renders because of it; where it may go later does not happen now.
   const now: FlowQueries = { ...ways, onward: () => [] };
