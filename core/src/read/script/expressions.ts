@@ -428,9 +428,9 @@ function rebind(scope: Scope, name: string, meaning: Meaning, from: readonly Rea
 const takesWrites: ReadonlySet<ValueKind> = new Set<ValueKind>(['state', 'ref', 'prop', 'store', 'module', 'item']);
 
 /** A value that is a part of another, or is handed in: who writes to its inside writes to that. */
-function sharesItsInside({ kind, from }: ValueFact): boolean {
+function sharesItsInside({ kind, from, once }: ValueFact): boolean {
   if (kind === 'handed' || kind === 'context' || kind === 'hook' || kind === 'param') return true;
-  return kind === 'derived' && from.some(({ how, held }) => !held && (how === 'item' || how === 'part'));
+  return kind === 'derived' && from.some(({ how, held }) => !held && (how === 'item' || how === 'part' || (once && how === 'same')));
 }
 
 /** `new X(…)`: a connection is where values come from; anything else is made from what it is given. */
@@ -731,7 +731,14 @@ function isHeld(body: Body, value: number, method: string): boolean {
   const kind = body.values[value]?.kind;
   if (!inPlaceMethods.has(method))
     return (body.isModule === true && (kind === 'state' || kind === 'store')) || body.values[value]?.collection === true;
-  return kind === 'state' || kind === 'prop' || kind === 'store' || body.values[value]?.unfollowed === true;
+  return kind === 'state' || kind === 'prop' || kind === 'store' || body.values[value]?.unfollowed === true || isTakenProp(body, value);
+}
+
+/** A local that a prop was taken into once is another name for what it holds. */
+function isTakenProp({ values }: Body, at: number): boolean {
+  const { once, from = [] } = values[at] ?? {};
+  const [only, ...more] = from;
+  return once === true && only?.how === 'same' && more.length === 0 && values[only.value]?.kind === 'prop';
 }
 
 /** `$rows.push(row)`: what a store holds is changed, and the store is not told. */

@@ -68,6 +68,7 @@ table(
       'Part level',
     ],
     ['read as well', vueProps('const own = ref(props.level);', '<p>{{ own }}{{ level }}</p>'), 'Part level'],
+    ['by another name for it', vueProps('const first = props.level; const own = ref(first);', '<p>{{ own }}</p>'), 'Part level'],
     [
       'members in data',
       {

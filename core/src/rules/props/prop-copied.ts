@@ -5,6 +5,7 @@ import type { Component } from '../../model/model';
 import { traitsOf } from '../../frameworks/registry';
 import { locate, type Span } from '../../model/span';
 import { remembered } from '../../model/remembered';
+import { takenFrom } from '../shared/taken';
 import { changingUses } from '../shared/changing';
 import type { Found, Rule } from '../rule';
 
@@ -27,7 +28,9 @@ function copiedProp({ facts }: Component, state: number, begun: ChangeFact | und
   const [first] = from;
   if (value?.kind !== 'state' || value.shape !== undefined || !first) return -1;
   if (!from.every((one) => one.value === first.value && asItIs.has(one.held?.how ?? one.how))) return -1;
-  return facts.values[first.value]?.kind === 'prop' ? first.value : -1;
+  if (facts.values[first.value]?.kind === 'prop') return first.value;
+  // A local that was taken out of the props once is another name for one.
+  return takenFrom(facts, first.value)?.prop ?? -1;
 }
 
 /** Something puts the prop into the state again later: an effect, an event that resets it, a comparison while rendering. */

@@ -219,10 +219,21 @@ table(
     ['counted up', vueProps('const up = () => { props.level++; };', '<p @click="up"/>'), 'Part level'],
     ['a member of it', vueProps('const name = () => { props.boat.name = 2; };', '<p @click="name"/>'), 'Part boat'],
     ['in the template', vueProps('', '<p @click="boat.name = 2"/>'), 'Part boat'],
+    [
+      'a member, by another name for it',
+      vueProps('const own = props.boat; const name = () => { own.name = 2; };', '<p @click="name"/>'),
+      'Part boat',
+    ],
+    [
+      'added to, taken out of the props',
+      vueProps('const { boat } = props; const add = () => { boat.push(2); };', '<p @click="add"/>'),
+      'Part boat',
+    ],
   ],
   [
     ['a copy', vueProps('const own = ref({ ...props.boat }); const name = () => { own.value.name = 2; };', '<p @click="name"/>')],
     ['read', vueProps('const show = () => props.boat.name;', '<p @click="show"/>')],
+    ['a list made of it', vueProps('const own = props.boat; const show = () => own.slice().sort();', '<p>{{ show() }}</p>')],
     ['told', vueProps('const emit = defineEmits(["name"]); const name = () => emit("name", 2);', '<p @click="name"/>')],
     [
       'a model',

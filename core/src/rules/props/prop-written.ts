@@ -6,6 +6,7 @@ import { indexOf } from '../../flow/graph/index-of';
 import { adapterOf, traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
+import { takenFrom } from '../shared/taken';
 import type { Found, Rule } from '../rule';
 
 /**
@@ -118,18 +119,25 @@ function isStateOfOwner(model: Model, component: Component, key: MemberKey, dept
   });
 }
 
+/** The changes of a component, each as one of what the local is another name for: what is changed in place is the prop's. */
+const changesOf = ({ facts }: Component): ChangeFact[] =>
+  facts.actions.flatMap(({ changes }) =>
+    changes.map((change): ChangeFact => {
+      const taken = change.how === 'in-place' ? takenFrom(facts, change.value) : undefined;
+      return taken ? { ...change, value: taken.prop, path: [...taken.path, ...(change.path ?? [])] } : change;
+    }),
+  );
+
 /** Members written of a prop that is state of an owner, where the framework notices a new value alone. */
 function ofStateWritten(model: Model, component: Component): Found[] {
   if (traitsOf(component).mutation === 'seen') return [];
-  return component.facts.actions.flatMap((action) =>
-    action.changes.flatMap((change): Found[] => {
-      const value = component.facts.values[change.value];
-      const isMember = change.how === 'in-place' && (change.path?.length ?? 0) > 0 && change.path?.[0] !== 'current';
-      if (value?.kind !== 'prop' || !isMember || writtenBy(component, change) || isShared(component, value.name, memberKeyOf(value)))
-        return [];
-      return isStateOfOwner(model, component, memberKeyOf(value)) ? [written(component, change, 'member')] : [];
-    }),
-  );
+  return changesOf(component).flatMap((change): Found[] => {
+    const value = component.facts.values[change.value];
+    const isMember = change.how === 'in-place' && (change.path?.length ?? 0) > 0 && change.path?.[0] !== 'current';
+    if (value?.kind !== 'prop' || !isMember || writtenBy(component, change) || isShared(component, value.name, memberKeyOf(value)))
+      return [];
+    return isStateOfOwner(model, component, memberKeyOf(value)) ? [written(component, change, 'member')] : [];
+  });
 }
 
 function written(component: Component, change: ChangeFact, what: 'whole' | 'list' | 'member'): Found {
@@ -173,14 +181,12 @@ function isGivenByNobody(model: Model, component: Component, { value }: ChangeFa
 }
 
 function byItself(component: Component, isLeftOut: (change: ChangeFact) => boolean): Found[] {
-  return component.facts.actions.flatMap((action) =>
-    action.changes.flatMap((change): Found[] => {
-      const value = component.facts.values[change.value];
-      const what = value?.kind === 'prop' ? writtenBy(component, change) : undefined;
-      if (!value || !what || isShared(component, value.name, memberKeyOf(value)) || isItsOwn(component, change, what)) return [];
-      return isLeftOut(change) ? [] : [written(component, change, what)];
-    }),
-  );
+  return changesOf(component).flatMap((change): Found[] => {
+    const value = component.facts.values[change.value];
+    const what = value?.kind === 'prop' ? writtenBy(component, change) : undefined;
+    if (!value || !what || isShared(component, value.name, memberKeyOf(value)) || isItsOwn(component, change, what)) return [];
+    return isLeftOut(change) ? [] : [written(component, change, what)];
+  });
 }
 
 /** A component writes its own prop, or changes the inside of what it was given. */

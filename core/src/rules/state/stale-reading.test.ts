@@ -93,6 +93,14 @@ table(
   'vue',
   [
     [
+      'a prop that a constant is, shown by what is computed',
+      vueShown('import { ref } from "vue"; const level = ref(1);', '<p @click="level++"/><Gauge :level="level"/>', {
+        Gauge:
+          '<script setup>import { computed } from "vue"; const props = defineProps({ level: Number }); const now = props.level; const text = computed(() => now + 1);</script><template><b>{{ text }}</b></template>',
+      }),
+      'Gauge level',
+    ],
+    [
       'computed once from a ref',
       vueShown('import { ref } from "vue"; const n = ref(1); const twice = n.value * 2;', '<p @click="n++">{{ twice }}</p>'),
       'App n',
@@ -122,6 +130,13 @@ table(
         'import { ref } from "vue"; import { twiceOf } from "out"; const n = ref(1); const twice = twiceOf(n);',
         '<p @click="n++">{{ twice }}</p>',
       ),
+    ],
+    [
+      'a prop that a constant is and that never changes',
+      vueShown('', '<Gauge :level="1"/>', {
+        Gauge:
+          '<script setup>const props = defineProps({ level: Number }); const now = props.level;</script><template><b>{{ now }}</b></template>',
+      }),
     ],
     [
       'computed once and not shown',

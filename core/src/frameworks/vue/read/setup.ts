@@ -378,6 +378,19 @@ function takenOut(body: Body, index: number, found: PatternName): number | undef
   });
 }
 
+/** `props.level` by itself: what a name is given is what the prop was then. */
+function isMemberOfProps(init: t.Node | undefined, scope: Scope): boolean {
+  const node = init && bare(init);
+  return node?.type === 'MemberExpression' && node.object.type === 'Identifier' && lookUp(scope, node.object.name)?.kind === 'props';
+}
+
+/** A prop, or a part of it, as it is when it is taken out of the props. */
+function takenOfProps(body: Body, prop: number, found: PatternName): number {
+  const span = spanOf(found.node);
+  const how = found.path.length === 0 ? 'same' : 'part';
+  return addValue(body, { name: found.name, kind: 'derived', span, from: [{ value: prop, path: found.path, how, span }], once: true });
+}
+
 /** Any other constant: another name for a value or its part, or made from others. */
 function declareValue(
   { body }: Setup,
@@ -397,7 +410,8 @@ function declareValue(
     if (alias) {
       const whole = init?.type === 'Identifier' ? lookUp(scope, init.name) : undefined;
       if (whole?.kind === 'value' && value.kind === 'state' && found.path.length === 1) noteApart(value, found.path);
-      const taken = whole?.kind === 'value' ? takenOut(body, only.value, found) : undefined;
+      const ofProps = isMemberOfProps(init, scope) ? takenOfProps(body, only.value, found) : undefined;
+      const taken = ofProps ?? (whole?.kind === 'value' ? takenOut(body, only.value, found) : undefined);
       if (taken !== undefined) {
         scope.names.set(found.name, { kind: 'value', value: taken, path: [] });
         continue;
