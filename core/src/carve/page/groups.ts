@@ -292,6 +292,8 @@ function joinNamed(reading: Reading, all: readonly number[][]): number[][] {
  * around cards in columns of the same name. What is nested as comments are has about as much of its own as any other.
  */
 function withoutHolders(tree: PageTree, cluster: Cluster): Cluster {
+  const ordered = [...cluster.items].sort((a, b) => a - b);
+  if (ordered.every((item, at) => (tree.nodes[item]?.end ?? 0) <= (ordered[at + 1] ?? Infinity))) return cluster;
   const sizes = new Map(cluster.items.map((item) => [item, elementCount(tree, item)]));
   const held = (item: number): number[] => {
     const end = tree.nodes[item]?.end ?? 0;
