@@ -32,20 +32,27 @@ function indexOf(tree: PageTree): Index {
 
 function step(tree: PageTree, node: PageNode): string {
   const { steps } = indexOf(tree);
-  const known = steps.get(node) ?? stepAnew(tree, node);
-  steps.set(node, known);
-  return known;
+  if (!steps.has(node)) noteSteps(tree, tree.nodes[node.parent]?.children ?? [node.index], steps);
+  return steps.get(node) ?? node.label;
 }
 
-function stepAnew(tree: PageTree, node: PageNode): string {
-  const siblings = (tree.nodes[node.parent]?.children ?? []).flatMap((child) => {
+/** Notes the step to each element among the children of one node. */
+function noteSteps(tree: PageTree, children: readonly number[], steps: Map<PageNode, string>): void {
+  const siblings = children.flatMap((child) => {
     const sibling = tree.nodes[child];
     return sibling && isElement(sibling) ? [sibling] : [];
   });
-  // `:nth-of-type` needs the tag's name; names with a colon or a dot cannot be written plainly.
-  if (!/^[A-Za-z][\w-]*$/.test(node.label)) return `:nth-child(${siblings.indexOf(node) + 1})`;
-  const same = siblings.filter((sibling) => sibling.label === node.label);
-  return same.length === 1 ? node.label : `${node.label}:nth-of-type(${same.indexOf(node) + 1})`;
+  const counts = new Map<string, number>();
+  for (const { label } of siblings) counts.set(label, (counts.get(label) ?? 0) + 1);
+  const seen = new Map<string, number>();
+  siblings.forEach((node, at) => {
+    const turn = (seen.get(node.label) ?? 0) + 1;
+    seen.set(node.label, turn);
+    // `:nth-of-type` needs the tag's name; names with a colon or a dot cannot be written plainly.
+    const isPlain = /^[A-Za-z][\w-]*$/.test(node.label);
+    const alone = counts.get(node.label) === 1 ? node.label : `${node.label}:nth-of-type(${turn})`;
+    steps.set(node, isPlain ? alone : `:nth-child(${at + 1})`);
+  });
 }
 
 /**

@@ -289,7 +289,10 @@ export function suggestParts(tree: PageTree): Suggestion {
   const found = findGroups(tree).map(({ items }) => ({ items: innerItems(tree, items) }));
   const candidates: Candidate[] = [];
   const itemNames = new Map<number, string>();
-  for (const { items } of found) for (const item of items) itemNames.set(item, nameForItem(tree, items));
+  for (const { items } of found) {
+    const name = nameForItem(tree, items);
+    for (const item of items) itemNames.set(item, name);
+  }
   for (const { items } of found) {
     const name = itemNames.get(items[0] ?? -1) ?? 'Item';
     candidates.push({ at: items, name, why: 'repeat', reason: `It stands ${items.length} times with other content.` });
