@@ -11,7 +11,7 @@ import { joinElements } from './elements';
 import { joinIslands } from './islands';
 import { joinSelectors } from './selectors';
 import { makeTags, type Tags } from './tags';
-import { loadedLater, type MadeComponent, makeNames, type Meant, type Names } from './names';
+import { laterName, type MadeComponent, makeNames, type Meant, type Names } from './names';
 import { findPages, type PlacedBody } from './pages';
 import { makeHolders } from './holders';
 import { joinRoutes, type LooseRoute, type RouteBody } from './routes';
@@ -462,7 +462,7 @@ function count(counts: { -readonly [Key in keyof UseCounts]: number }, target: T
 
 function targetOf(names: Names, tags: Tags, file: FilePath, node: TemplateUse): Target {
   if (node.tag === '') return { kind: 'dynamic' };
-  const [, specifier] = loadedLater.exec(node.tag) ?? [];
+  const [, specifier] = laterName.exec(node.tag) ?? [];
   if (specifier !== undefined)
     return names.resolveModule(file, specifier).kind === 'file'
       ? shownBy(names.meant(file, node.tag))

@@ -12,7 +12,7 @@ export type Meant =
   | { readonly kind: 'unresolved'; readonly reason: string; readonly undeclared?: true; readonly memberOf?: string };
 
 /** A name of what is loaded later: `import:./Chart#Chart,default`, the module and the names under which it may give a component. */
-export const loadedLater = /^import:(.*)#(.*)$/;
+export const laterName = /^import:(.*)#(.*)$/;
 
 /** A component that a function of the project made of another, and where that function stands. */
 export type MadeComponent = { readonly file: FilePath; readonly facts: ComponentFacts };
@@ -153,7 +153,7 @@ export function makeNames(files: ReadonlyMap<FilePath, FileFacts>, resolveModule
     if (dotted.startsWith('key:')) return keyed(file, dotted.slice('key:'.length), depth);
     const [, foreign, there] = /^from:(.*?)#(.*)$/.exec(dotted) ?? [];
     if (foreign !== undefined && there !== undefined) return local(foreign, there, depth + 1);
-    const [, specifier, names] = loadedLater.exec(dotted) ?? [];
+    const [, specifier, names] = laterName.exec(dotted) ?? [];
     if (specifier !== undefined && names !== undefined) return loaded(file, specifier, names, depth);
     const index = indexes.get(file);
     if (!index || depth > 40) return tooDeep;

@@ -1,7 +1,7 @@
 import type { RouteFact } from '../model/facts';
 import type { ComponentId } from '../model/ids';
 import type { FilePath } from '../model/span';
-import { loadedLater, type Names } from './names';
+import { laterName, type Names } from './names';
 
 /** An entry of a route table with its stand-in component, and the entries below it. */
 export type RouteBody = {
@@ -57,7 +57,7 @@ export function joinRoutes(loose: readonly LooseRoute[], names: Names): RouteBod
 
 /** The routes of a table that a route names: one of its own file, or whatever the name stands for elsewhere. */
 function tableNamed(byFile: ReadonlyMap<FilePath, readonly LooseRoute[]>, names: Names, from: LooseRoute, name: string): LooseRoute[] {
-  const [, specifier, exported = 'default'] = loadedLater.exec(name) ?? [];
+  const [, specifier, exported = 'default'] = laterName.exec(name) ?? [];
   if (specifier !== undefined) return tableLoaded(byFile, names, from, specifier, exported);
   const [root = '', ...rest] = name.split('.');
   const meant = names.meant(from.file, root);

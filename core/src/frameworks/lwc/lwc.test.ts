@@ -309,3 +309,11 @@ test('a package of the registry that bears the platform’s name makes no bundle
   });
   expect([...model.components.values()].map(({ name, framework }) => `${name} ${framework}`)).toContain('App react');
 });
+
+test('a name that the markup reads at two places is one finding, with both', () => {
+  const { findings } = analyseFiles(
+    bundles({ app: { exposed: true, js: '  depth = 2;', html: '<p>{level}</p><b>{level}</b><i>{depth}</i>' } }),
+  );
+  const told = findings.filter(({ rule }) => rule === 'name-unknown');
+  expect(told.map(({ subject, evidence }) => [subject, evidence.length])).toEqual([['level', 2]]);
+});

@@ -1,5 +1,6 @@
 import type * as t from '@babel/types';
 import { memberKeyOf } from '../../model/given';
+import { takenFrom } from '../../model/taken';
 import type { ArgFact, CallFact, ChangeFact, How, OriginFact, Reading, ValueFact, ValueKind } from '../../model/facts';
 import { contains, type Span } from '../../model/span';
 import type { Writable } from '../../model/writable';
@@ -731,14 +732,13 @@ function isHeld(body: Body, value: number, method: string): boolean {
   const kind = body.values[value]?.kind;
   if (!inPlaceMethods.has(method))
     return (body.isModule === true && (kind === 'state' || kind === 'store')) || body.values[value]?.collection === true;
-  return kind === 'state' || kind === 'prop' || kind === 'store' || body.values[value]?.unfollowed === true || isTakenProp(body, value);
-}
-
-/** A local that a prop was taken into once is another name for what it holds. */
-function isTakenProp({ values }: Body, at: number): boolean {
-  const { once, from = [] } = values[at] ?? {};
-  const [only, ...more] = from;
-  return once === true && only?.how === 'same' && more.length === 0 && values[only.value]?.kind === 'prop';
+  return (
+    kind === 'state' ||
+    kind === 'prop' ||
+    kind === 'store' ||
+    body.values[value]?.unfollowed === true ||
+    takenFrom(body, value) !== undefined
+  );
 }
 
 /** `$rows.push(row)`: what a store holds is changed, and the store is not told. */

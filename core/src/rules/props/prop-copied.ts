@@ -5,7 +5,7 @@ import type { Component } from '../../model/model';
 import { traitsOf } from '../../frameworks/registry';
 import { locate, type Span } from '../../model/span';
 import { remembered } from '../../model/remembered';
-import { takenFrom } from '../shared/taken';
+import { takenFrom } from '../../model/taken';
 import { changingUses } from '../shared/changing';
 import type { Found, Rule } from '../rule';
 

@@ -225,6 +225,11 @@ table(
       'Part boat',
     ],
     [
+      'a list in it, by another name',
+      vueProps('const { crew } = props.boat; const add = () => { crew.push(2); };', '<p @click="add"/>'),
+      'Part boat',
+    ],
+    [
       'added to, taken out of the props',
       vueProps('const { boat } = props; const add = () => { boat.push(2); };', '<p @click="add"/>'),
       'Part boat',

@@ -6,7 +6,7 @@ import { indexOf } from '../../flow/graph/index-of';
 import { adapterOf, traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
-import { takenFrom } from '../shared/taken';
+import { takenFrom } from '../../model/taken';
 import type { Found, Rule } from '../rule';
 
 /**

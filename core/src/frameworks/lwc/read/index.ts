@@ -218,7 +218,8 @@ function templateScope({ own, written }: ReadClass, undeclared: NameFact[], isIn
       const known = own.get(name);
       if (known) return known;
       if (span.end === 0) return undefined;
-      if (!written.has(name) && !undeclared.some((one) => one.name === name)) undeclared.push({ name, span, ofSelf: true });
+      if (!written.has(name) && !undeclared.some((one) => one.name === name && one.span.start === span.start))
+        undeclared.push({ name, span, ofSelf: true });
       if (!isInheriting) return { kind: 'opaque' };
       // What a class that it extends has: link finds it by the name.
       return body.own?.(name, span);

@@ -1,4 +1,4 @@
-import type { BodyFacts } from '../../model/facts';
+import type { BodyFacts } from './facts';
 
 /**
  * The prop that a local was taken out of once, as it is or a part of it, and that part: what is changed in place through the
