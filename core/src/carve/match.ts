@@ -1,14 +1,9 @@
 import type { ComponentId } from '../model/ids';
-import { defaultSlot, type MemberKey, memberName } from '../model/member';
 import type { Component, Model } from '../model/model';
-import type { Place } from '../model/tree';
-import { makeFlowQueries, strandsOf } from '../flow';
-import { unfold } from '../tree';
 import { counted, listed } from '../rules/shared/sentences';
-import { camelCase } from '../write/case';
-import { emptyPlan, type Part, type PartId, type Plan, planId, type PlannedValue, type Region, type Sheet } from './plan/plan';
+import { bareEvent, isCallback, memberLabel } from './member-names';
 import type { Skeleton, SkeletonPart } from './skeleton';
-import { callbackName } from '../write/case';
+import { callbackName, camelCase } from '../write/case';
 
 /** How a planned part stands in the code. */
 export type PartMatch = {
@@ -27,17 +22,8 @@ export type PlanMatch = {
   readonly unplanned: readonly { readonly component: ComponentId; readonly name: string }[];
 };
 
-/** A prop that is a callback by its name, as plans and components name them. */
-const isCallback = (name: string): boolean => /^on[A-Z]/.test(name);
-const bareEvent = (name: string): string => name.replace(/^on(?=[A-Z])/, '');
-
 /** The name under which an event is compared: `select` and `onSelect` are one, and so are `onselect` and `level-change`. */
 const eventName = (name: string): string => callbackName(camelCase(bareEvent(name)));
-
-/** Content between the tags goes by this name in a plan. */
-const content = 'children';
-const memberLabel = ({ key, name }: { readonly key: MemberKey; readonly name?: string }): string =>
-  key === defaultSlot ? content : (name ?? memberName(key));
 
 type Contract = {
   readonly props: ReadonlySet<string>;
@@ -180,125 +166,4 @@ export function matchWords({ parts, unplanned }: PlanMatch): string {
   const also = unplanned.length > 0 ? ` The project has ${counted(unplanned.length, 'component')} more.` : '';
   if (missing === 0 && differing === 0) return `All ${counted(parts.length, 'part')} are in the code as planned.${also}`;
   return `Of ${counted(parts.length, 'part')}, ${missing === 0 ? 'none is' : missing === 1 ? 'one is' : `${missing} are`} missing and ${differing === 0 ? 'none differs' : differing === 1 ? 'one differs' : `${differing} differ`}.${also}`;
-}
-
-const regionsMost = 2000;
-
-/**
- * Makes a plan from code: each page's tree as it is, with contracts and with the values that live in
- * its components. Its sheets were never seen; boxes only say what holds what.
- */
-export function planFromCode(model: Model, name: string): Plan {
-  let number = 0;
-  const parts = new Map<ComponentId, Part>();
-  const sheets: Sheet[] = [];
-  const regions: Region[] = [];
-  const values: PlannedValue[] = [];
-  const names = new Set<string>();
-  /** Who reads and who changes each state, over all pages. */
-  const ways = new Map<string, { reads: Set<ComponentId>; changes: Set<ComponentId> }>();
-  const partFor = (component: Component, role: Part['role']): Part => {
-    const known = parts.get(component.id);
-    if (known) return known;
-    let free = component.name;
-    for (let count = 2; names.has(free); count++) free = `${component.name}${count}`;
-    names.add(free);
-    const props = [...component.contract.members.values()];
-    const made: Part = {
-      id: planId('part', ++number),
-      name: free,
-      role,
-      note: '',
-      props: props
-        .filter((prop) => prop.kind !== 'callback' && prop.kind !== 'slot' && !isCallback(prop.name))
-        .map((prop) => ({ name: memberLabel(prop), type: 'unknown', optional: prop.required !== 'yes' })),
-      events: props
-        .filter((prop) => prop.kind === 'callback' || isCallback(prop.name))
-        .map((prop) => ({ name: camelCase(bareEvent(prop.name)), payload: '' })),
-      slots: component.facts.slots.map((slot) => ({ name: memberLabel(slot), parts: [] })),
-      list: '',
-    };
-    parts.set(component.id, made);
-    return made;
-  };
-  const addToSlot = (holder: ComponentId, slot: string, part: PartId): void => {
-    const known = parts.get(holder);
-    if (!known) return;
-    const before = known.slots.find((one) => one.name === slot);
-    if (before?.parts.includes(part)) return;
-    const others = known.slots.filter((one) => one !== before);
-    parts.set(holder, { ...known, slots: [...others, { name: slot, parts: [...(before?.parts ?? []), part] }] });
-  };
-  for (const page of model.pages) {
-    const tree = unfold(model, page);
-    const below = tree.places.map((): Place[] => []);
-    for (const place of tree.places) below[place.parent]?.push(place);
-    const put = (place: Place, sheet: Sheet, within: Region['id'] | null): void => {
-      const component = model.components.get(place.component);
-      if (!component) return;
-      const part = partFor(component, 'part');
-      if (place.slot) addToSlot(tree.places[place.slot.of]?.component as ComponentId, memberLabel(place.slot), part.id);
-      // A list stands for itself and one more, so that the plan shows it as repeated; in a large tree once.
-      for (let time = 0; time < (place.repeats.length > 0 && regions.length < regionsMost ? 2 : 1); time++) {
-        const region: Region = {
-          id: planId('region', ++number),
-          sheet: sheet.id,
-          part: part.id,
-          box: { x: 0, y: 0, width: 1, height: 1 },
-          selector: '',
-          within,
-        };
-        regions.push(region);
-        for (const child of below[place.index] ?? []) put(child, sheet, region.id);
-      }
-    };
-    const [top] = tree.places;
-    const component = top && model.components.get(top.component);
-    if (!top || !component) continue;
-    const part = partFor(component, 'page');
-    const sheet: Sheet = {
-      id: planId('sheet', ++number),
-      page: part.id,
-      title: 'as in the code',
-      kind: 'picture',
-      width: 1,
-      height: 1,
-      file: '',
-    };
-    sheets.push(sheet);
-    for (const child of below[top.index] ?? []) put(child, sheet, null);
-    for (const strand of strandsOf(makeFlowQueries(model, tree)).strands) {
-      if (strand.kind !== 'state') continue;
-      const known = ways.get(`${strand.home} ${strand.name}`) ?? { reads: new Set(), changes: new Set() };
-      ways.set(`${strand.home} ${strand.name}`, known);
-      for (const knot of strand.knots) {
-        const at = tree.places[knot.place]?.component;
-        if (at && knot.kinds.includes('reads')) known.reads.add(at);
-        if (at && knot.kinds.includes('changes')) known.changes.add(at);
-      }
-    }
-  }
-  for (const [id, part] of parts) {
-    const component = model.components.get(id);
-    for (const value of component?.facts.values ?? []) {
-      if (value.kind !== 'state') continue;
-      // A value that leaves its component has a strand; one that stays is its component's own.
-      const way = ways.get(`${id} ${value.name}`);
-      const among = (components: ReadonlySet<ComponentId> | undefined): PartId[] => {
-        const found = [...(components ?? [])].flatMap((one) => parts.get(one)?.id ?? []);
-        return found.length > 0 ? found : [part.id];
-      };
-      values.push({
-        id: planId('value', ++number),
-        name: value.name,
-        type: 'unknown',
-        readBy: among(way?.reads),
-        changedBy: among(way?.changes),
-        fromServer: false,
-        perItem: true,
-        otherPages: false,
-      });
-    }
-  }
-  return { ...emptyPlan(name), numbered: number, sheets, parts: [...parts.values()], regions, values };
 }

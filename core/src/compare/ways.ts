@@ -1,5 +1,5 @@
 import { makeFlowQueries } from '../flow/steps/make-queries';
-import { type Spot, spotKey } from '../flow/graph/frames';
+import { type Spot, spotKey } from '../flow/graph/graph';
 import type { Take } from '../model/model';
 import type { Place, Tree } from '../model/tree';
 import { providerFor, unfold } from '../tree';

@@ -1,3 +1,4 @@
+import type { LinkConventions } from '../frameworks/adapter';
 import { adapterOf } from '../frameworks/registry';
 import type { ComponentFacts, FileFacts, MemberFact } from '../model/facts';
 import { type MemberKey, memberName } from '../model/member';
@@ -15,6 +16,7 @@ export type Contracts = { readonly of: (file: FilePath, facts: ComponentFacts) =
 /** Makes the answers. A contract that depends on itself is open. */
 export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'framework'>>, names: Names): Contracts {
   const known = new Map<ComponentFacts, Contract>();
+  const linkOf = (file: FilePath): LinkConventions => adapterOf(files.get(file)?.framework ?? 'script').link;
   const open: Contract = { members: new Map(), openness: 'open' };
 
   function of(file: FilePath, facts: ComponentFacts): Contract {
@@ -47,7 +49,7 @@ export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'fram
 
   function compute(file: FilePath, facts: ComponentFacts): Contract {
     const taken = new Map(facts.members.map((prop): [MemberKey, ContractMember] => [prop.key, takenProp(names, file, prop)]));
-    const { memberOfEvent } = adapterOf(files.get(file)?.framework ?? 'script').link;
+    const { memberOfEvent } = linkOf(file);
     const events = facts.eventsType && shapeOf(names, shapeOfComponent, file, facts.eventsType);
     for (const { name, file: there, span } of events?.members.values() ?? []) {
       const key = memberOfEvent(name);
@@ -59,46 +61,18 @@ export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'fram
     return events && events.openness !== 'closed' ? { ...contract, openness: 'open' } : contract;
   }
 
-  /** What is taken, with the members of a shape. */
-  function declaredMembers(
-    file: FilePath,
-    facts: ComponentFacts,
-    taken: ReadonlyMap<MemberKey, ContractMember>,
-    shape: Shape,
-  ): Map<MemberKey, ContractMember> {
-    const { memberOfProp, kindOfProp } = adapterOf(files.get(file)?.framework ?? 'script').link;
-    const props = new Map(taken);
-    for (const member of shape.members.values()) {
-      if (member.called || member.name === 'key' || member.name === 'ref') continue;
-      const key = memberOfProp(member.name);
-      const own = taken.get(key);
-      const prop: Writable<ContractMember> = {
-        key,
-        name: own?.name ?? member.name,
-        kind: own && own.kind !== 'value' ? own.kind : kindOfProp(member.name, member.type),
-        required: member.optional || own?.fallback !== undefined ? 'no' : 'yes',
-        declared: member.span.end > 0 ? locate(member.file, member.span) : (own?.declared ?? locate(file, facts.nameSpan)),
-        taken: own !== undefined,
-      };
-      if (own?.fallback !== undefined) prop.fallback = own.fallback;
-      if (member.mixed || member.some) prop.mixed = true;
-      const kinds = member.mixed || member.bound ? undefined : kindsOf(names, member.type, { file: member.file });
-      if (kinds) prop.kinds = kinds;
-      props.set(key, prop);
-    }
-    return props;
-  }
-
   /** What a component takes, with what the type of its props declares. */
   function withDeclared(file: FilePath, facts: ComponentFacts, taken: Map<MemberKey, ContractMember>): Contract {
-    if (!facts.propsType) return undeclared(file, facts, taken);
-    const { memberOfProp } = adapterOf(files.get(file)?.framework ?? 'script').link;
+    // Without a declared type the body alone tells; a rest spread on others takes what they take.
+    if (!facts.propsType) return withRest(file, facts, taken, 'closed');
+    const link = linkOf(file);
+    const at: Declaring = { names, link, file, facts };
     const shape = shapeOf(names, shapeOfComponent, file, facts.propsType);
-    const props = declaredMembers(file, facts, taken, shape);
+    const props = declaredMembers(at, taken, shape);
     const variants = shape.variants?.map(({ by, value, shape: one }): ContractVariant => ({
-      by: memberOfProp(by),
+      by: link.memberOfProp(by),
       value,
-      members: declaredMembers(file, facts, new Map(), one),
+      members: declaredMembers(at, new Map(), one),
     }));
     const contract = withShape(file, facts, props, shape);
     return variants ? { ...contract, variants } : contract;
@@ -108,11 +82,6 @@ export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'fram
     if (facts.form === 'file') return withRest(file, facts, props, shape.openness);
     const mayAdd = facts.wrappedBy.length > 0 || facts.form === 'class';
     return { members: props, openness: mayAdd ? 'open' : shape.openness };
-  }
-
-  /** Without a declared type the body alone tells; a rest spread on others takes what they take. */
-  function undeclared(file: FilePath, facts: ComponentFacts, taken: Map<MemberKey, ContractMember>): Contract {
-    return withRest(file, facts, taken, 'closed');
   }
 
   /** What is not declared goes on to others, which may take it. */
@@ -138,6 +107,38 @@ export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'fram
   }
 
   return { of };
+}
+
+/** A component that declares what it takes, and the conventions of its framework. */
+type Declaring = { readonly names: Names; readonly link: LinkConventions; readonly file: FilePath; readonly facts: ComponentFacts };
+
+/** What is taken, with the members of a shape. */
+function declaredMembers(
+  { names, link, file, facts }: Declaring,
+  taken: ReadonlyMap<MemberKey, ContractMember>,
+  shape: Shape,
+): Map<MemberKey, ContractMember> {
+  const { memberOfProp, kindOfProp } = link;
+  const props = new Map(taken);
+  for (const member of shape.members.values()) {
+    if (member.called || member.name === 'key' || member.name === 'ref') continue;
+    const key = memberOfProp(member.name);
+    const own = taken.get(key);
+    const prop: Writable<ContractMember> = {
+      key,
+      name: own?.name ?? member.name,
+      kind: own && own.kind !== 'value' ? own.kind : kindOfProp(member.name, member.type),
+      required: member.optional || own?.fallback !== undefined ? 'no' : 'yes',
+      declared: member.span.end > 0 ? locate(member.file, member.span) : (own?.declared ?? locate(file, facts.nameSpan)),
+      taken: own !== undefined,
+    };
+    if (own?.fallback !== undefined) prop.fallback = own.fallback;
+    if (member.mixed || member.some) prop.mixed = true;
+    const kinds = member.mixed || member.bound ? undefined : kindsOf(names, member.type, { file: member.file });
+    if (kinds) prop.kinds = kinds;
+    props.set(key, prop);
+  }
+  return props;
 }
 
 function takenProp(names: Names, file: FilePath, fact: MemberFact): ContractMember {

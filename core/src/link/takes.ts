@@ -95,34 +95,34 @@ export function makeTakes(names: Names): Takes {
     });
   }
 
-  /** What hooks that a body calls provide, each hook followed once. */
-  function provided(file: FilePath, body: Giving): HookProvide[] {
-    const found: HookProvide[] = [];
-    const seen = new Set<HookFact>();
-    const stack: { file: FilePath; body: BodyFacts }[] = [{ file, body }];
-    for (const { key, span } of body.gives ?? []) {
-      const context = names.meant(span.file ?? file, key);
-      if (context.kind !== 'shared' || context.fact.kind !== 'context') continue;
-      found.push({ context: sharedId(context.file, context.fact.name), at: locate(file, span) });
-    }
-    for (let at = stack.pop(); at; at = stack.pop()) {
-      for (const value of at.body.values) {
-        // One that only provides may be called for that alone, and its result kept under no name.
-        const isCalled = value.kind === 'hook' || value.kind === 'module';
-        const meant = isCalled && value.source !== undefined ? names.meant(at.file, value.source) : undefined;
-        if (meant?.kind !== 'shared' || meant.fact.kind !== 'hook' || seen.has(meant.fact)) continue;
-        const hook = meant.fact;
-        seen.add(hook);
-        stack.push({ file: meant.file, body: hook });
-        for (const { key, span } of hook.provides ?? []) {
-          const context = names.meant(meant.file, key);
-          if (context.kind !== 'shared' || context.fact.kind !== 'context') continue;
-          found.push({ context: sharedId(context.file, context.fact.name), at: locate(meant.file, span) });
-        }
+  return { of, provided: (file, body) => providedBy(names, file, body) };
+}
+
+/** What hooks that a body calls provide, each hook followed once. */
+function providedBy(names: Names, file: FilePath, body: Giving): HookProvide[] {
+  const found: HookProvide[] = [];
+  const seen = new Set<HookFact>();
+  const stack: { file: FilePath; body: BodyFacts }[] = [{ file, body }];
+  for (const { key, span } of body.gives ?? []) {
+    const context = names.meant(span.file ?? file, key);
+    if (context.kind !== 'shared' || context.fact.kind !== 'context') continue;
+    found.push({ context: sharedId(context.file, context.fact.name), at: locate(file, span) });
+  }
+  for (let at = stack.pop(); at; at = stack.pop()) {
+    for (const value of at.body.values) {
+      // One that only provides may be called for that alone, and its result kept under no name.
+      const isCalled = value.kind === 'hook' || value.kind === 'module';
+      const meant = isCalled && value.source !== undefined ? names.meant(at.file, value.source) : undefined;
+      if (meant?.kind !== 'shared' || meant.fact.kind !== 'hook' || seen.has(meant.fact)) continue;
+      const hook = meant.fact;
+      seen.add(hook);
+      stack.push({ file: meant.file, body: hook });
+      for (const { key, span } of hook.provides ?? []) {
+        const context = names.meant(meant.file, key);
+        if (context.kind !== 'shared' || context.fact.kind !== 'context') continue;
+        found.push({ context: sharedId(context.file, context.fact.name), at: locate(meant.file, span) });
       }
     }
-    return found;
   }
-
-  return { of, provided };
+  return found;
 }

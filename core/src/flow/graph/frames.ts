@@ -1,11 +1,11 @@
-import type { BodyFacts, HookFact, TemplateUse, ValueFact } from '../../model/facts';
+import type { BodyFacts, HookFact, TemplateUse } from '../../model/facts';
+import type { ComponentId } from '../../model/ids';
 import { useById } from '../../model/lookup';
-import type { ComponentId, SharedId } from '../../model/ids';
-import type { Component, Model, Named } from '../../model/model';
-import type { FilePath, Span } from '../../model/span';
-import type { Place, PlaceIndex, Provider, Tree } from '../../model/tree';
-import { providerFor } from '../../tree';
-import { type BodyIndex, indexBody, type Indexed } from './sinks';
+import type { Component, Model } from '../../model/model';
+import type { FilePath } from '../../model/span';
+import type { Place, PlaceIndex, Tree } from '../../model/tree';
+import { addTo } from './add-to';
+import type { Indexed } from './sinks';
 
 /** A body at one position: a component at a place, a hook called by one, or a module. */
 export type Frame = {
@@ -26,68 +26,29 @@ export type Frame = {
 export const isReadFrom = ({ file, component }: Frame, asked: FilePath): boolean =>
   file === asked || (component?.facts.files?.includes(asked) ?? false);
 
-/** A value in a frame, and which part of it is followed. */
-export type Spot = { readonly frame: number; readonly value: number; readonly track: readonly string[] };
-
-/** All frames of a page, with the tables by which a value's way is found. */
-export type Graph = {
-  readonly model: Model;
-  readonly tree: Tree;
-  readonly frames: Frame[];
-  readonly indexOf: (frame: Frame) => BodyIndex;
+/** The frames of a page, and how one is found from another. */
+export type Frames = {
+  readonly all: Frame[];
   /** The frame of a hook's call. */
   readonly hookFrame: (frame: number, value: number) => Frame | undefined;
   readonly moduleFrame: (file: FilePath) => Frame | undefined;
   /** The frame that wrote the use by which a place was made. */
   readonly ownerFrame: (place: Place) => Frame | undefined;
-  /** Places that a use made, for the frame that wrote it. */
+  /** Places that a use made, for the frame that wrote it; empty for none. */
   readonly madeBy: (frame: Frame, node: TemplateUse) => readonly Place[];
-  /** What a value of the kind `module`, or a source, stands for. */
-  readonly named: (frame: Frame, name: string) => Named;
-  /** Values in other bodies that stand for a value of a module. */
-  readonly aliasesOf: (frame: Frame, value: number) => readonly Spot[];
-  /** Values that a selector makes of the one store that the application has. */
-  readonly rootSelectors: () => readonly Spot[];
-  /** The value of a module that a name stands for. */
-  readonly moduleSpot: (frame: Frame, name: string) => { readonly frame: Frame; readonly value: number } | undefined;
-  /** Values that take what a provider gives. */
-  readonly takersOf: (provider: Provider) => readonly Spot[];
-  readonly providerOf: (frame: Frame, context: SharedId, asks?: ValueFact['asks']) => Provider | undefined;
 };
 
 const deepestHook = 12;
 const none: readonly never[] = [];
 
-/** Makes the frames of an unfolded page: its places, the hooks each calls, and the modules. */
-export function makeGraph(model: Model, tree: Tree): Graph {
+/** Makes the frames of an unfolded page: its places, the hooks each calls, the modules, and the components outside of it that wrote a use or a provider of it. */
+export function makeFrames(model: Model, tree: Tree): Frames {
   const frames: Frame[] = [];
-  const indexes = new WeakMap<BodyFacts, BodyIndex>();
-  const hooks = new WeakMap<BodyFacts, ReadonlyMap<number, { file: FilePath; fact: HookFact }>>();
+  const hooksOf = makeHooksOf(model);
   const hookFrames = new Map<string, Frame>();
   const modules = new Map<FilePath, Frame>();
   const roots = new Map<ComponentId, Frame>();
   const made = new Map<string, Place[]>();
-
-  const indexOf = (frame: Frame): BodyIndex => {
-    const known = indexes.get(frame.body);
-    if (known) return known;
-    const index = indexBody(frame.body);
-    indexes.set(frame.body, index);
-    return index;
-  };
-
-  const hooksOf = (file: FilePath, body: BodyFacts): ReadonlyMap<number, { file: FilePath; fact: HookFact }> => {
-    const known = hooks.get(body);
-    if (known) return known;
-    const found = new Map<number, { file: FilePath; fact: HookFact }>();
-    body.values.forEach((value, index) => {
-      if (value.kind !== 'hook' || value.source === undefined) return;
-      const named = model.named(file, value.source);
-      if (named.kind === 'hook') found.set(index, named);
-    });
-    hooks.set(body, found);
-    return found;
-  };
 
   const add = (frame: Omit<Frame, 'index'>): Frame => {
     const whole: Frame = { ...frame, index: frames.length };
@@ -115,6 +76,15 @@ export function makeGraph(model: Model, tree: Tree): Graph {
     }
   };
 
+  const rootOf = (id: ComponentId): Frame | undefined => {
+    const known = roots.get(id);
+    const component = model.components.get(id);
+    if (known || !component) return known;
+    const frame = add({ kind: 'component', name: component.name, file: component.file, body: component.facts, place: -1, component });
+    roots.set(id, frame);
+    addHooks(frame);
+    return frame;
+  };
   for (const place of tree.places) {
     const component = model.components.get(place.component);
     const body = place.cut || !component ? { values: [], actions: [] } : component.facts;
@@ -128,92 +98,19 @@ export function makeGraph(model: Model, tree: Tree): Graph {
     });
     if (!place.use) continue;
     const key = `${place.owner} ${place.use}`;
-    put(made, key, place);
+    addTo(made, key, place);
   }
   for (let at = 0; at < tree.places.length; at++) addHooks(frames[at] as Frame);
   for (const [file, facts] of model.files) {
     if (facts.module) modules.set(file, add({ kind: 'module', name: file, file, body: facts.module, place: -1 }));
   }
-  const rootOf = (id: ComponentId): Frame | undefined => {
-    const known = roots.get(id);
-    const component = model.components.get(id);
-    if (known || !component) return known;
-    const frame = add({ kind: 'component', name: component.name, file: component.file, body: component.facts, place: -1, component });
-    roots.set(id, frame);
-    addHooks(frame);
-    return frame;
-  };
-  for (const place of tree.places) {
-    const use = place.owner < 0 && place.use ? useById(model, place.use) : undefined;
+  for (const { owner, use: id } of [...tree.places, ...tree.providers]) {
+    const use = owner < 0 && id ? useById(model, id) : undefined;
     if (use) rootOf(use.owner);
   }
-  for (const provider of tree.providers) {
-    const use = provider.owner < 0 && provider.use ? useById(model, provider.use) : undefined;
-    if (use) rootOf(use.owner);
-  }
-
-  const named: Graph['named'] = (frame, name) => model.named(frame.file, name);
-
-  const moduleSpot: Graph['moduleSpot'] = (frame, name) => {
-    const meant = named(frame, name.split('.')[0] ?? name);
-    if (meant.kind !== 'value') return undefined;
-    const module = modules.get(meant.file);
-    const value = module ? valueNamed(module.body, meant.name) : -1;
-    return module && value >= 0 ? { frame: module, value } : undefined;
-  };
-
-  let aliases: Map<string, Spot[]> | undefined;
-  const allAliases = (): Map<string, Spot[]> => {
-    const found = new Map<string, Spot[]>();
-    const resolved = new WeakMap<BodyFacts, readonly { value: number; key: string }[]>();
-    for (const frame of frames) {
-      let own = resolved.get(frame.body);
-      if (!own) {
-        own = frame.body.values.flatMap((value, index) => {
-          if ((value.kind !== 'module' && value.kind !== 'hook') || value.source === undefined) return [];
-          const spot = moduleSpot(frame, value.source);
-          return spot ? [{ value: index, key: `${spot.frame.index} ${spot.value}` }] : [];
-        });
-        resolved.set(frame.body, own);
-      }
-      for (const { value, key } of own) put(found, key, { frame: frame.index, value, track: none });
-    }
-    return found;
-  };
-
-  let selectors: Spot[] | undefined;
-  const allSelectors = (): Spot[] =>
-    frames.flatMap((frame) =>
-      frame.body.values.flatMap((value, index) =>
-        value.gives?.gives === 'root' ? [{ frame: frame.index, value: index, track: none }] : [],
-      ),
-    );
-
-  const providerOf: Graph['providerOf'] = (frame, context, asks) => {
-    const place = tree.places[frame.place];
-    return place && providerFor(tree, place, context, asks);
-  };
-
-  let takers: Map<Provider, Spot[]> | undefined;
-  const allTakers = (): Map<Provider, Spot[]> => {
-    const found = new Map<Provider, Spot[]>();
-    for (const frame of frames) {
-      frame.body.values.forEach((value, index) => {
-        if (value.kind !== 'context' || value.source === undefined) return;
-        const meant = named(frame, value.source);
-        const provider = meant.kind === 'context' ? providerOf(frame, meant.id, value.asks) : undefined;
-        if (!provider) return;
-        put(found, provider, { frame: frame.index, value: index, track: none });
-      });
-    }
-    return found;
-  };
 
   return {
-    model,
-    tree,
-    frames,
-    indexOf,
+    all: frames,
     hookFrame: (frame, value) => hookFrames.get(`${frame} ${value}`),
     moduleFrame: (file) => modules.get(file),
     ownerFrame: (place) => {
@@ -225,41 +122,22 @@ export function makeGraph(model: Model, tree: Tree): Graph {
       const use = model.useOfNode.get(node);
       return use ? (made.get(`${frame.place} ${use.id}`) ?? none) : none;
     },
-    named,
-    aliasesOf: (frame, value) => (aliases ??= allAliases()).get(`${frame.index} ${value}`) ?? none,
-    rootSelectors: () => (selectors ??= allSelectors()),
-    moduleSpot,
-    takersOf: (provider) => (takers ??= allTakers()).get(provider) ?? none,
-    providerOf,
   };
 }
 
-function put<K, V>(map: Map<K, V[]>, key: K, value: V): void {
-  const known = map.get(key);
-  if (known) known.push(value);
-  else map.set(key, [value]);
-}
-
-/** Index of the value that a module declares under a name; -1 for none. */
-export function valueNamed(body: BodyFacts, name: string): number {
-  const isNamed = (value: ValueFact): boolean =>
-    value.name === name && value.kind !== 'module' && value.kind !== 'param' && value.of === undefined;
-  // A state is meant before what it starts from.
-  const state = body.values.findIndex((value) => value.kind === 'state' && isNamed(value));
-  return state >= 0 ? state : body.values.findIndex(isNamed);
-}
-
-/** The value of a spot; undefined where the spot is not of this graph. */
-export function valueOf(graph: Graph, spot: Spot): ValueFact | undefined {
-  return graph.frames[spot.frame]?.body.values[spot.value];
-}
-
-/** Names a spot within its graph. */
-export function spotKey(spot: Spot): string {
-  return `${spot.frame} ${spot.value} ${spot.track.join('.')}`;
-}
-
-/** The text span of a value's declaration, in its frame's file. */
-export function spanOfValue(graph: Graph, spot: Spot): Span {
-  return valueOf(graph, spot)?.span ?? { start: 0, end: 0 };
+/** Answers which of a body's values stand for the call of a hook of the project, and for which; once for each body. */
+function makeHooksOf(model: Model): (file: FilePath, body: BodyFacts) => ReadonlyMap<number, { file: FilePath; fact: HookFact }> {
+  const hooks = new WeakMap<BodyFacts, ReadonlyMap<number, { file: FilePath; fact: HookFact }>>();
+  return (file: FilePath, body: BodyFacts): ReadonlyMap<number, { file: FilePath; fact: HookFact }> => {
+    const known = hooks.get(body);
+    if (known) return known;
+    const found = new Map<number, { file: FilePath; fact: HookFact }>();
+    body.values.forEach((value, index) => {
+      if (value.kind !== 'hook' || value.source === undefined) return;
+      const named = model.named(file, value.source);
+      if (named.kind === 'hook') found.set(index, named);
+    });
+    hooks.set(body, found);
+    return found;
+  };
 }

@@ -1,5 +1,6 @@
 import type { Host, HostIndex } from '../../model/tree';
-import type { Frame, Graph } from './frames';
+import type { Frame } from './frames';
+import type { Graph } from './graph';
 
 /** A handle that comes by more hands than this is not looked for. */
 const mostHands = 4;

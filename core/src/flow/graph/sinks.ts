@@ -16,6 +16,7 @@ import type { MemberKey } from '../../model/member';
 import { bindingKey, memberKeyOf } from '../../model/given';
 import { contains } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
+import { addTo } from './add-to';
 
 type ElementNode = Extract<TemplateNode, { kind: 'element' }>;
 type OutletNode = Extract<TemplateNode, { kind: 'outlet' }>;
@@ -89,12 +90,6 @@ type Tables = {
   readonly outlets: OutletNode[];
 };
 
-function add<K, V>(map: Map<K, V[]>, key: K, value: V): void {
-  const known = map.get(key);
-  if (known) known.push(value);
-  else map.set(key, [value]);
-}
-
 /** Where every reading of a body goes. */
 export function indexBody(body: Indexed): BodyIndex {
   const tables: Tables = { sinks: new Map(), calls: new Map(), changes: new Map(), refs: new Map(), attached: new Map(), outlets: [] };
@@ -116,14 +111,14 @@ export function indexBody(body: Indexed): BodyIndex {
     const to = value.kind === 'state' || value.kind === 'ref' || value.kind === 'store' ? 'first' : 'value';
     if (value.args)
       value.args.forEach((arg, position) =>
-        arg.readings.forEach((reading) => add(sinks, reading.value, { reading, to: 'argument', value: index, position })),
+        arg.readings.forEach((reading) => addTo(sinks, reading.value, { reading, to: 'argument', value: index, position })),
       );
-    else for (const reading of value.from) add(sinks, reading.value, { reading, to, value: index });
+    else for (const reading of value.from) addTo(sinks, reading.value, { reading, to, value: index });
   });
-  for (const reading of body.returns ?? []) add(sinks, reading.value, { reading, to: 'returned' });
+  for (const reading of body.returns ?? []) addTo(sinks, reading.value, { reading, to: 'returned' });
   for (const { key, readings } of body.provides ?? [])
-    for (const reading of readings) add(sinks, reading.value, { reading, to: 'provided', key });
-  for (const reading of body.exposes ?? []) add(sinks, reading.value, { reading, to: 'exposed' });
+    for (const reading of readings) addTo(sinks, reading.value, { reading, to: 'provided', key });
+  for (const reading of body.exposes ?? []) addTo(sinks, reading.value, { reading, to: 'exposed' });
   return { ...tables, functionOf, params, props, rest };
 }
 
@@ -131,29 +126,29 @@ function noteNode(node: TemplateNode, tables: Tables): void {
   const { sinks } = tables;
   switch (node.kind) {
     case 'text':
-      for (const reading of node.readings) add(sinks, reading.value, { reading, to: 'shown', node });
+      for (const reading of node.readings) addTo(sinks, reading.value, { reading, to: 'shown', node });
       return;
     case 'branch':
-      for (const reading of node.readings) add(sinks, reading.value, { reading, to: 'decides', node });
+      for (const reading of node.readings) addTo(sinks, reading.value, { reading, to: 'decides', node });
       return;
     case 'repeat':
       for (const reading of node.readings)
-        if (node.value === undefined || reading.how === 'computed') add(sinks, reading.value, { reading, to: 'decides', node });
+        if (node.value === undefined || reading.how === 'computed') addTo(sinks, reading.value, { reading, to: 'decides', node });
       return;
     case 'outlet':
       tables.outlets.push(node);
-      if (node.reading && node.reading.how !== 'called') add(sinks, node.reading.value, { reading: node.reading, to: 'shown', node });
+      if (node.reading && node.reading.how !== 'called') addTo(sinks, node.reading.value, { reading: node.reading, to: 'shown', node });
       node.slotProps.forEach((hands, position) =>
-        hands.forEach((reading) => add(sinks, reading.value, { reading, to: 'handed', outlet: node, position })),
+        hands.forEach((reading) => addTo(sinks, reading.value, { reading, to: 'handed', outlet: node, position })),
       );
       return;
     case 'element':
       for (const binding of node.bindings) {
         if (binding.action !== undefined) tables.attached.set(binding.action, { node, binding });
-        for (const reading of binding.readings) add(sinks, reading.value, { reading, to: 'attribute', element: node, binding });
+        for (const reading of binding.readings) addTo(sinks, reading.value, { reading, to: 'attribute', element: node, binding });
       }
       for (const spread of node.spreads)
-        for (const reading of spread.readings) add(sinks, reading.value, { reading, to: 'attributes', element: node, spread });
+        for (const reading of spread.readings) addTo(sinks, reading.value, { reading, to: 'attributes', element: node, spread });
       return;
     case 'use':
       for (const binding of node.bindings) {
@@ -161,12 +156,12 @@ function noteNode(node: TemplateNode, tables: Tables): void {
         // What is said to the element that stands for it, and not to the part itself.
         const isOfElement = bindingKey(binding) === undefined && binding.direction === 'in' && node.element !== undefined;
         for (const reading of binding.readings)
-          add(sinks, reading.value, isOfElement ? { reading, to: 'shown', node } : { reading, to: 'prop', use: node, binding });
+          addTo(sinks, reading.value, isOfElement ? { reading, to: 'shown', node } : { reading, to: 'prop', use: node, binding });
       }
       for (const spread of node.spreads)
-        for (const reading of spread.readings) add(sinks, reading.value, { reading, to: 'spread', use: node, spread });
-      for (const reading of node.dynamic ?? []) add(sinks, reading.value, { reading, to: 'decides', node });
-      if (node.ref) add(tables.refs, node.ref.value, node);
+        for (const reading of spread.readings) addTo(sinks, reading.value, { reading, to: 'spread', use: node, spread });
+      for (const reading of node.dynamic ?? []) addTo(sinks, reading.value, { reading, to: 'decides', node });
+      if (node.ref) addTo(tables.refs, node.ref.value, node);
   }
 }
 
@@ -176,33 +171,33 @@ function noteAction(action: ActionFact, index: number, tables: Tables): void {
   const note = (sink: Sink): void => {
     told.add(sink.reading.span.start);
     if (sink.to !== 'follows') told.add(`${sink.reading.value} ${sink.reading.path.join('.')}`);
-    add(sinks, sink.reading.value, sink);
+    addTo(sinks, sink.reading.value, sink);
   };
   for (const change of action.changes) {
-    add(tables.changes, change.value, { action: index, change });
+    addTo(tables.changes, change.value, { action: index, change });
     for (const reading of change.from) note({ reading, to: 'put', action: index, change });
   }
   for (const raise of action.raises) {
-    if (raise.value !== undefined) add(tables.calls, raise.value, { by: 'raise', action: index, raise });
+    if (raise.value !== undefined) addTo(tables.calls, raise.value, { by: 'raise', action: index, raise });
     (raise.args ?? []).forEach((arg, position) =>
       arg.readings.forEach((reading) => note({ reading, to: 'payload', action: index, raise, position })),
     );
   }
   for (const call of action.invokes) {
-    add(tables.calls, call.value, { by: 'call', action: index, call });
+    addTo(tables.calls, call.value, { by: 'call', action: index, call });
     call.args.forEach((arg, position) => arg.readings.forEach((reading) => note({ reading, to: 'passed', action: index, call, position })));
   }
   for (const send of action.sends) {
     send.args.forEach((arg, position) => arg.readings.forEach((reading) => note({ reading, to: 'sent', action: index, send, position })));
   }
   for (const reading of action.returns) {
-    if ((reading.held?.how ?? reading.how) === 'computed') add(sinks, reading.value, { reading, to: 'result', action: index });
+    if ((reading.held?.how ?? reading.how) === 'computed') addTo(sinks, reading.value, { reading, to: 'result', action: index });
     else note({ reading, to: 'result', action: index });
   }
   for (const reading of action.follows ?? []) note({ reading, to: 'follows', action: index });
   for (const reading of action.reads) {
     if (reading.how === 'called' || told.has(reading.span.start) || told.has(`${reading.value} ${reading.path.join('.')}`)) continue;
     if (action.changes.some((change) => change.value === reading.value && contains(change.span, reading.span))) continue;
-    add(sinks, reading.value, { reading, to: 'read', action: index });
+    addTo(sinks, reading.value, { reading, to: 'read', action: index });
   }
 }

@@ -5,7 +5,8 @@ import { bindingFor } from '../../model/given';
 import { useById } from '../../model/lookup';
 import { locate, type Location } from '../../model/span';
 import type { Place } from '../../model/tree';
-import type { Frame, Graph, Spot } from './frames';
+import type { Frame } from './frames';
+import type { Graph, Spot } from './graph';
 import { type Track } from './track';
 
 /** The code of a span in a frame's file. */

@@ -1,4 +1,5 @@
-import type { Frame, Graph, Spot } from '../graph/frames';
+import type { Frame } from '../graph/frames';
+import type { Graph, Spot } from '../graph/graph';
 
 /** The second of what `useAtom` gives, and all of what `useSetAtom` gives. */
 export function atomSetters(graph: Graph, frame: Frame, state: number): Spot[] {

@@ -3,7 +3,8 @@ import type { Model } from '../../model/model';
 import type { FilePath } from '../../model/span';
 import type { HostIndex } from '../../model/tree';
 import { comesBy, comesByRoot, eventPath, heardName } from '../../tree';
-import type { Frame, Graph } from '../graph/frames';
+import type { Frame } from '../graph/frames';
+import type { Graph } from '../graph/graph';
 import { hostsHeldBy } from '../graph/hosts';
 import { eventNames, type Naming, uncalled } from './event-names';
 

@@ -8,7 +8,8 @@ import { remembered } from '../../model/remembered';
 import { locate, type Location, type Span } from '../../model/span';
 import type { Provider } from '../../model/tree';
 import { channelKey, channelsOf, type Hearer, reaches } from './channels';
-import { type Frame, type Graph, type Spot, valueOf } from '../graph/frames';
+import type { Frame } from '../graph/frames';
+import { type Graph, type Spot, valueOf } from '../graph/graph';
 import type { Sink } from '../graph/sinks';
 import { localKind, nameOf, type Step } from './step';
 import { arrivals, codeAt, handedTo, memberLabel, slotLabel } from '../graph/targets';
@@ -77,6 +78,31 @@ function isTaken(graph: Graph, frame: Frame, { value, track }: Spot): boolean {
   );
 }
 
+/** What a value of the same body takes of another. */
+function heldStep(
+  frame: Frame,
+  sink: Extract<Sink, { readonly to: 'value' | 'first' }>,
+  passed: Passed,
+  spot: Spot,
+  here: Pick<Step, 'how' | 'at' | 'frame'>,
+): Step {
+  const value = frame.body.values[sink.value];
+  // What a store is made of and stays in step with is what it gives; all else is where it starts.
+  const source = frame.body.values[spot.value]?.kind;
+  const isGiven = value?.kind === 'store' && (source === 'function' || source === 'derived' || source === 'state');
+  const isHooked = value?.kind === 'hook' || value?.kind === 'context';
+  return {
+    kind: sink.to === 'value' ? localKind(passed.how) : isGiven ? 'gives' : 'starts',
+    ...here,
+    name: value?.name ?? '',
+    to: {
+      frame: frame.index,
+      value: sink.value,
+      track: isHooked ? [] : value?.kind === 'ref' ? ['current', ...passed.track] : passed.track,
+    },
+  };
+}
+
 function sinkSteps(ways: FlowQueries, frame: Frame, sink: Sink, passed: Passed, spot: Spot): Step[] {
   const { graph } = ways;
   const at = codeAt(frame, sink.reading.span);
@@ -84,26 +110,8 @@ function sinkSteps(ways: FlowQueries, frame: Frame, sink: Sink, passed: Passed, 
   const name = shownName(graph, spot);
   switch (sink.to) {
     case 'value':
-    case 'first': {
-      const value = frame.body.values[sink.value];
-      // What a store is made of and stays in step with is what it gives; all else is where it starts.
-      const source = frame.body.values[spot.value]?.kind;
-      const isGiven = value?.kind === 'store' && (source === 'function' || source === 'derived' || source === 'state');
-      const kind = sink.to === 'value' ? localKind(passed.how) : isGiven ? 'gives' : 'starts';
-      const hooked = value?.kind === 'hook' || value?.kind === 'context';
-      return [
-        {
-          kind,
-          ...here,
-          name: value?.name ?? '',
-          to: {
-            frame: frame.index,
-            value: sink.value,
-            track: hooked ? [] : value?.kind === 'ref' ? ['current', ...passed.track] : passed.track,
-          },
-        },
-      ];
-    }
+    case 'first':
+      return [heldStep(frame, sink, passed, spot, here)];
     case 'argument':
       return argumentSteps(ways, frame, sink.value, sink.position, passed, sink.reading);
     case 'prop':

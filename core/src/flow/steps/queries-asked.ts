@@ -1,5 +1,6 @@
 import type { CallFact } from '../../model/facts';
-import type { Frame, Graph } from '../graph/frames';
+import type { Frame } from '../graph/frames';
+import type { Graph } from '../graph/graph';
 
 /** A call that sets a query or has it asked again, and the action that makes it. */
 export type Renewal = { readonly frame: Frame; readonly action: number; readonly call: CallFact };

@@ -1,7 +1,8 @@
 import type { ArgFact } from '../../model/facts';
 import type { Location } from '../../model/span';
 import type { Sender } from './channels';
-import type { Frame, Graph, Spot } from '../graph/frames';
+import type { Frame } from '../graph/frames';
+import type { Graph, Spot } from '../graph/graph';
 import type { Step } from './step';
 
 /** What runs when a function is called: an action, or the setting of a state. */

@@ -1,4 +1,4 @@
-import { spotKey, valueOf, type Spot } from '../graph/frames';
+import { spotKey, valueOf, type Spot } from '../graph/graph';
 import type { Step } from './step';
 import type { Run, FlowQueries } from './queries';
 

@@ -1,7 +1,7 @@
 import type { Location } from '../../model/span';
-import type { Graph, Spot } from '../graph/frames';
+import type { Graph, Spot } from '../graph/graph';
 import type { Passing } from '../graph/track';
-import { valueOf } from '../graph/frames';
+import { valueOf } from '../graph/graph';
 
 /** What happens to a value or an event between two places of its way. */
 export const stepKinds = [

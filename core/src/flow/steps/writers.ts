@@ -1,5 +1,6 @@
 import { followFunction } from './callers';
-import type { Frame, Spot } from '../graph/frames';
+import type { Frame } from '../graph/frames';
+import type { Spot } from '../graph/graph';
 import { codeAt } from '../graph/targets';
 import { atomSetters } from './atoms';
 import { renewalsOf } from './queries-asked';

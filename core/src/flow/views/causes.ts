@@ -1,5 +1,6 @@
 import { timerEvent, type ValueFact } from '../../model/facts';
-import { type Frame, type Spot, spotKey, valueOf } from '../graph/frames';
+import type { Frame } from '../graph/frames';
+import { type Spot, spotKey, valueOf } from '../graph/graph';
 import { type Draft, draftOf } from './ladder';
 import { nameOf, type Step } from '../steps/step';
 import { reducerStep } from '../steps/forward';

@@ -1,4 +1,4 @@
-import { type Spot, spotKey, valueOf } from '../graph/frames';
+import { type Spot, spotKey, valueOf } from '../graph/graph';
 import { type Draft, draftOf, rungLimit } from './ladder';
 import { nameOf, type Step } from '../steps/step';
 import { codeAt } from '../graph/targets';

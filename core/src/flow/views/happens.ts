@@ -2,7 +2,7 @@ import { componentText, heardBy } from '../../model/tag-text';
 import { platformTravel } from '../../contract/platform-events';
 import { adapterOf } from '../../frameworks/registry';
 import { type Heard, heardAt } from '../../tree';
-import type { Spot } from '../graph/frames';
+import type { Spot } from '../graph/graph';
 import { codeAt } from '../graph/targets';
 import type { FlowQueries } from '../steps/queries';
 import { hangEffects, hangRuns } from './effects';

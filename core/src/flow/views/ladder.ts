@@ -1,7 +1,7 @@
 import type { ComponentId } from '../../model/ids';
 import type { Location } from '../../model/span';
 import type { PlaceIndex } from '../../model/tree';
-import { type Graph, type Spot, spotKey, valueOf } from '../graph/frames';
+import { type Graph, type Spot, spotKey, valueOf } from '../graph/graph';
 import { type Ending, nameOf, type Step, type StepKind } from '../steps/step';
 import type { Passing } from '../graph/track';
 

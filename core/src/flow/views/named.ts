@@ -2,7 +2,8 @@ import { memberKeyOf } from '../../model/given';
 import { type MemberKey, memberName, memberOf } from '../../model/member';
 import type { Place } from '../../model/tree';
 import { ancestors } from '../../tree';
-import { type Frame, type Graph, type Spot, valueNamed } from '../graph/frames';
+import type { Frame } from '../graph/frames';
+import { type Graph, type Spot, valueNamed } from '../graph/graph';
 import { contextName } from './strands/contexts';
 
 /** What is asked of in a text: a name that a component (of one place or of all) or a module declares. */

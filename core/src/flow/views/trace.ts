@@ -7,7 +7,7 @@ import type { PlaceIndex } from '../../model/tree';
 import { hangCauses, hangWriters, originsOf } from './causes';
 import { hangEffects, hangRuns } from './effects';
 import { followAll, startOf } from './follow';
-import { type Spot, spotKey, valueOf } from '../graph/frames';
+import { type Spot, spotKey, valueOf } from '../graph/graph';
 import { type Impact, impactOf } from './impact';
 import { type Draft, draftOf, numbered, type Rung } from './ladder';
 import { commonOwner } from './owner';

@@ -47,6 +47,34 @@ function withSuper(nodes: readonly TemplateNode[], above: readonly TemplateNode[
   });
 }
 
+/** What is known of the class of a component as a class, with that of its base. */
+function classFacts(
+  { ofClass, element }: ComponentFacts,
+  base: ComponentFacts,
+  known: { readonly names: Readonly<Record<string, number>>; readonly asked?: readonly string[] },
+): Pick<ComponentFacts, 'ofClass' | 'element'> {
+  const opened = base.ofClass?.opened;
+  const accessors = base.element?.accessors;
+  return {
+    ...(ofClass
+      ? { ofClass: { ...withoutAsked(ofClass), ...known, ...(opened ? { opened: [...(ofClass.opened ?? []), ...opened] } : {}) } }
+      : {}),
+    ...(element
+      ? {
+          element: {
+            ...withoutAsked(element),
+            // Who does not attach a shadow tree itself has the one that its class attaches.
+            root: element.root === 'light' && base.element ? base.element.root : element.root,
+            attributes: { ...base.element?.attributes, ...element.attributes },
+            ...known,
+            ...(base.element?.rendersByHand ? { rendersByHand: true as const } : {}),
+            ...(accessors ? { accessors: [...(element.accessors ?? []), ...accessors] } : {}),
+          },
+        }
+      : {}),
+  };
+}
+
 const withoutAsked = <Fact extends ClassFact>({ asked: _, ...rest }: Fact): Omit<Fact, 'asked'> => rest;
 
 /** What a component’s class knows by name. */
@@ -133,30 +161,7 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
     ...(base.openness === 'open' ? { openness: 'open' as const } : {}),
     ...(own.gives || base.gives ? { gives: [...(own.gives ?? []), ...renumbered(base.gives ?? [], by)] } : {}),
     files: [...new Set([...(own.files ?? []), at, ...(base.files ?? [])])],
-    ...(own.ofClass
-      ? {
-          ofClass: {
-            ...withoutAsked(own.ofClass),
-            names,
-            ...(asked.length > 0 ? { asked } : {}),
-            ...(base.ofClass?.opened ? { opened: [...(own.ofClass.opened ?? []), ...base.ofClass.opened] } : {}),
-          },
-        }
-      : {}),
-    ...(own.element
-      ? {
-          element: {
-            ...withoutAsked(own.element),
-            // Who does not attach a shadow tree itself has the one that its class attaches.
-            root: own.element.root === 'light' && base.element ? base.element.root : own.element.root,
-            attributes: { ...base.element?.attributes, ...own.element.attributes },
-            names,
-            ...(asked.length > 0 ? { asked } : {}),
-            ...(base.element?.rendersByHand ? { rendersByHand: true as const } : {}),
-            ...(base.element?.accessors ? { accessors: [...(own.element.accessors ?? []), ...base.element.accessors] } : {}),
-          },
-        }
-      : {}),
+    ...classFacts(own, base, { names, ...(asked.length > 0 ? { asked } : {}) }),
   };
 }
 

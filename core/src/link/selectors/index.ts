@@ -19,9 +19,9 @@ import { noFacts } from '../../model/no-facts';
 import type { FilePath } from '../../model/span';
 import { makeWhole } from '../elements';
 import { foreignName, settled } from '../elements/inherit';
-import type { Names } from '../names';
+import { laterName, type Names } from '../names';
 import { makeProvided, providedAround } from './provisions';
-import { makeReaches, type Selected } from './reach';
+import { makeReaches, type Reach, type Reaches, type Selected } from './reach';
 import { withServices } from './services';
 import { type Along, bringing, withSelected } from './uses';
 
@@ -30,18 +30,16 @@ type Files = ReadonlyMap<FilePath, FileFacts>;
 /** Directives come along with directives so far. */
 const deepest = 6;
 
+const bySelectors = (facts: FileFacts): boolean =>
+  traitsOf(facts).selectors === true && (facts.components.length > 0 || facts.roots.length > 0 || facts.module !== undefined);
+
 /**
  * The facts of a project in which markup finds components by selectors: its elements are uses of what is meant by them,
  * among all that is in reach of each template; what is provided stands around what it is provided to; what is injected
  * is the class that it is an instance of. Facts of all other files are as they were.
  */
 export function joinSelectors(files: Files, names: Names): Files {
-  if (
-    ![...files.values()].some(
-      (facts) => traitsOf(facts).selectors && (facts.components.length > 0 || facts.roots.length > 0 || facts.module),
-    )
-  )
-    return files;
+  if (![...files.values()].some(bySelectors)) return files;
   const joined = makeWhole(files, names);
   const whole = (file: FilePath, facts: ComponentFacts): ComponentFacts => (facts.bases ? settled(joined(file, facts)) : facts);
   const reaches = makeReaches(files, names, whole);
@@ -70,14 +68,7 @@ export function joinSelectors(files: Files, names: Names): Files {
       taken: chosen,
       lose: (one) => untaken.push(one),
     });
-    if (!reach.isOpen)
-      for (const one of facts.directivesUsed ?? [])
-        if (!reach.taken.has(one.name))
-          untaken.push({
-            ...one,
-            by: bringing(one.name) ?? '',
-            ...(one.name.includes('-') ? { tag: one.name } : { tag: '', isStructural: true }),
-          });
+    untaken.push(...untakenDirectives(facts, reach));
     const known = { ...facts, template };
     const { names: named = {}, opened = [] } = facts.ofClass ?? {};
     const inherited = read.bases ? opened.flatMap((name) => named[name] ?? []) : [];
@@ -110,18 +101,9 @@ export function joinSelectors(files: Files, names: Names): Files {
     return { ...root, template: around.length > 0 ? providedAround(file, provided(file, around), shown, { isAround: true }) : shown };
   }
 
-  /** The group of components that a route loads, as what provides for all that it shows. */
-  function loadedGroup(file: FilePath, table: string, { span }: RouteFact): ProvisionFact[] {
-    const [, specifier, exported = 'default'] = /^import:(.*)#(.*)$/.exec(table) ?? [];
-    const resolved = specifier === undefined ? undefined : names.resolveModule(file, specifier);
-    const meant = resolved?.kind === 'file' ? names.exported(resolved.file, exported) : undefined;
-    const group = meant?.kind === 'shared' ? reaches.groupNamed(meant.file, meant.fact.name) : undefined;
-    return group ? [{ kind: 'list', name: foreignName(group.file, group.fact.name), span }] : [];
-  }
-
   function routeOf(file: FilePath, route: RouteFact): RouteFact {
     const children = route.children.map((one) => routeOf(file, one));
-    const loaded = (route.tables ?? []).flatMap((table) => loadedGroup(file, table, route));
+    const loaded = (route.tables ?? []).flatMap((table) => loadedGroup(names, reaches, file, table, route));
     if (!route.provisions && loaded.length === 0) return { ...route, children };
     const { component, ...rest } = route;
     const inside = component === undefined ? route.template : [...route.template, useOf(component, route, true)];
@@ -152,6 +134,27 @@ export function joinSelectors(files: Files, names: Names): Files {
       ];
     }),
   );
+}
+
+/** Directives of the framework that a template uses and that nothing brings into its reach. */
+function untakenDirectives({ directivesUsed = [] }: ComponentFacts, reach: Reach): UntakenFact[] {
+  if (reach.isOpen) return [];
+  return directivesUsed
+    .filter(({ name }) => !reach.taken.has(name))
+    .map((one) => ({
+      ...one,
+      by: bringing(one.name) ?? '',
+      ...(one.name.includes('-') ? { tag: one.name } : { tag: '', isStructural: true }),
+    }));
+}
+
+/** The group of components that a table of routes loads, as what provides for all that it shows; empty where it loads none. */
+function loadedGroup(names: Names, reaches: Reaches, file: FilePath, table: string, { span }: RouteFact): ProvisionFact[] {
+  const [, specifier, exported = 'default'] = laterName.exec(table) ?? [];
+  const resolved = specifier === undefined ? undefined : names.resolveModule(file, specifier);
+  const meant = resolved?.kind === 'file' ? names.exported(resolved.file, exported) : undefined;
+  const group = meant?.kind === 'shared' ? reaches.groupNamed(meant.file, meant.fact.name) : undefined;
+  return group ? [{ kind: 'list', name: foreignName(group.file, group.fact.name), span }] : [];
 }
 
 const useOf = (tag: string, { span }: { readonly span: TemplateUse['span'] }, isFree = false): TemplateUse => ({

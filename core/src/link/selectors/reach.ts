@@ -1,7 +1,7 @@
 import { adapters } from '../../frameworks/registry';
 import type { ComponentFacts, FileFacts, GroupFact, PipeFact } from '../../model/facts';
 import type { FilePath } from '../../model/span';
-import type { Names } from '../names';
+import type { Meant, Names } from '../names';
 import { type Alternative, parseSelector } from './selector';
 
 /** A component or directive that markup finds by its selector. */
@@ -45,9 +45,25 @@ type Gathered = {
   isOpen: boolean;
 };
 
+const nothing = (isOpen: boolean): Gathered => ({ selected: new Map(), pipes: new Set(), taken: new Set(), isOpen });
+
+const reachOf = ({ selected, ...rest }: Gathered): Reach => ({ ...rest, selected: [...selected.values()] });
+
+/** What modules of the frameworks bring into reach. */
+const brought = adapters.flatMap(({ link }) => link.selectors ?? []);
+
+/** Adds what a module outside of the project brings; one that is of no framework may bring anything. */
+function bringOutside(into: Gathered, { module, name }: Extract<Meant, { readonly kind: 'outside' }>): void {
+  const own = brought.filter(({ ownModules }) => ownModules.test(module));
+  if (own.length === 0) into.isOpen = true;
+  for (const { pipes, directives } of own) {
+    for (const pipe of pipes.get(name) ?? []) into.pipes.add(pipe);
+    for (const one of directives.get(name) ?? []) into.taken.add(one);
+  }
+}
+
 /** Makes the answers for a project. */
 export function makeReaches(files: Files, names: Names, whole: (file: FilePath, facts: ComponentFacts) => ComponentFacts): Reaches {
-  const brought = adapters.flatMap(({ link }) => link.selectors ?? []);
   const made = new Map<ComponentFacts, Selected>();
   const selectedOf = (file: FilePath, facts: ComponentFacts): Selected => {
     const found = made.get(facts) ?? {
@@ -83,12 +99,7 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
       return;
     }
     if (meant.kind === 'outside') {
-      const own = brought.filter(({ ownModules }) => ownModules.test(meant.module));
-      if (own.length === 0) into.isOpen = true;
-      for (const { pipes, directives } of own) {
-        for (const pipe of pipes.get(meant.name) ?? []) into.pipes.add(pipe);
-        for (const one of directives.get(meant.name) ?? []) into.taken.add(one);
-      }
+      bringOutside(into, meant);
       return;
     }
     if (meant.kind !== 'shared' || depth > deepest) {
@@ -118,7 +129,7 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
 
   for (const group of groups.values())
     for (const name of group.fact.declares) {
-      const into: Gathered = { selected: new Map(), pipes: new Set(), taken: new Set(), isOpen: false };
+      const into = nothing(false);
       bring(into, group.file, name, 0);
       for (const facts of into.selected.keys()) if (!declaring.has(facts)) declaring.set(facts, group);
     }
@@ -132,9 +143,9 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
   const reachOfGroup = (group: Group): Reach => {
     const found = ofGroup.get(group);
     if (found) return found;
-    const into: Gathered = { selected: new Map(), pipes: new Set(), taken: new Set(), isOpen: group.fact.isOpen === true };
+    const into = nothing(group.fact.isOpen === true);
     for (const name of [...group.fact.declares, ...group.fact.brings]) bring(into, group.file, name, 0);
-    const reach: Reach = { selected: [...into.selected.values()], pipes: into.pipes, taken: into.taken, isOpen: into.isOpen };
+    const reach = reachOf(into);
     ofGroup.set(group, reach);
     return reach;
   };
@@ -143,16 +154,12 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
     const { selected } = facts;
     const group = declaring.get(facts);
     if (group && selected?.isAlone !== true) return reachOfGroup(group);
-    const into: Gathered = {
-      selected: new Map([[facts, selectedOf(file, facts)]]),
-      pipes: new Set(),
-      taken: new Set(),
-      isOpen: selected?.isOpen === true,
-    };
+    const into = nothing(selected?.isOpen === true);
+    into.selected.set(facts, selectedOf(file, facts));
     for (const name of selected?.uses ?? []) bring(into, file, name, 0);
     // What is of a group that cannot be found may see whatever that brings.
     if (!group && (selected?.isAlone ?? !isByGroups) === false) into.isOpen = true;
-    return { selected: [...into.selected.values()], pipes: into.pipes, taken: into.taken, isOpen: into.isOpen };
+    return reachOf(into);
   };
 
   return { of, all, groupNamed };

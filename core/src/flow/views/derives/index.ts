@@ -1,5 +1,6 @@
 import type { FilePath } from '../../../model/span';
-import type { Frame, Graph } from '../../graph/frames';
+import type { Frame } from '../../graph/frames';
+import type { Graph } from '../../graph/graph';
 import { type Derivation, type RowGroup, rowGroups } from './derivation';
 import { groupOf, isTied, rowTest } from './kinds';
 import { type Knot, linksOf } from './links';

@@ -38,6 +38,16 @@ type Building = { readonly body: Indexed; readonly knots: Map<string, Knot>; rea
 
 const valueKey = (value: number): string => `value ${value}`;
 
+/** What a body gives to others, by whom it is taken. */
+function givenBy(body: Indexed): (readonly [GivenTo, readonly Reading[]])[] {
+  const given: readonly (readonly [GivenTo, readonly Reading[]])[] = [
+    ['caller', body.returns ?? []],
+    ['below', (body.provides ?? []).flatMap(({ readings }) => readings)],
+    ['handle', body.exposes ?? []],
+  ];
+  return given.filter(([, readings]) => readings.length > 0);
+}
+
 /** Finds what leads from one to another within a body, not yet leaving out what is only on the way: parameters and functions. */
 export function linksOf(body: Indexed): Links {
   const building: Building = { body, knots: new Map(), onward: new Map() };
@@ -102,13 +112,7 @@ export function linksOf(body: Indexed): Links {
     }
   });
   for (const [node, key] of keys) readNode(node, key, read);
-  const given: readonly (readonly [GivenTo, readonly Reading[]])[] = [
-    ['caller', body.returns ?? []],
-    ['below', (body.provides ?? []).flatMap(({ readings }) => readings)],
-    ['handle', body.exposes ?? []],
-  ];
-  for (const [to, readings] of given) {
-    if (readings.length === 0) continue;
+  for (const [to, readings] of givenBy(body)) {
     building.knots.set(`given ${to}`, { kind: 'given', to, readings });
     read(readings, `given ${to}`);
   }

@@ -1,5 +1,6 @@
 import type { FilePath } from '../../../model/span';
-import type { Frame, Graph } from '../../graph/frames';
+import type { Frame } from '../../graph/frames';
+import type { Graph } from '../../graph/graph';
 import type { LinkHow } from './links';
 
 /** What rows are made with: the frame, what leads to each row, and the texts. */

@@ -1,6 +1,7 @@
 import type { ValueFact } from '../../../model/facts';
 import { defaultSlot, type MemberKey } from '../../../model/member';
-import type { Frame, Graph } from '../../graph/frames';
+import type { Frame } from '../../graph/frames';
+import type { Graph } from '../../graph/graph';
 import { givenTo } from '../../graph/targets';
 
 /** Who gives a member at the place of a frame. */

@@ -1,6 +1,7 @@
 import { componentId } from '../../../model/ids';
 import type { StrandKind } from '../../../model/strand';
-import { type Frame, type Spot, valueOf } from '../../graph/frames';
+import type { Frame } from '../../graph/frames';
+import { type Spot, valueOf } from '../../graph/graph';
 import { isPutTogether, nameInModule } from '../../graph/stores';
 import { codeAt } from '../../graph/targets';
 import type { FlowQueries } from '../../steps/queries';

@@ -333,46 +333,12 @@ function declare(
   switch (made.kind) {
     case 'input':
     case 'model': {
-      const value = propValue(body, made.as, span);
-      const facts = body.values[value];
-      if (facts) facts.observable = true;
-      stands(value);
-      const fallback = made.first && excerpt(body.module, spanOf(made.first));
-      const isGiven = fallback !== undefined && !/^(?:undefined|null)$/.test(fallback);
-      contract.push({
-        key: propKey(made.as),
-        name: made.as,
-        span,
-        kind: 'value',
-        required: made.isRequired ? 'yes' : 'no',
-        ...(isGiven ? { fallback } : {}),
-        ...(made.type ? { type: made.type } : {}),
-      });
-      if (made.kind === 'model') {
-        const key = eventKey(`${made.as}Change`);
-        const event = memberValue(body, key, span);
-        (body.asksChange ??= new Map()).set(value, event);
-        contract.push({ key, name: `${made.as}Change`, span, kind: 'callback', required: 'no' });
-      }
+      stands(declareInput(body, made, span, contract));
       return;
     }
-    case 'output': {
-      const key = eventKey(made.as);
-      const value = memberValue(body, key, span);
-      stands(value);
-      contract.push({ key, name: made.as, span, kind: 'callback', required: 'no' });
-      const { stream } = made;
-      if (stream) {
-        const action = addAction(body, made.as, 'effect', spanOf(stream));
-        body.queue.push(() => {
-          const sink = newEffects();
-          const args = readArgs(body, [stream], scope, sink);
-          sink.raises = [...(sink.raises ?? []), { member: key, value, optional: true, span: spanOf(stream), args }];
-          fillAction(body, action, sink);
-        });
-      }
+    case 'output':
+      stands(declareOutput(body, read, made, span, contract));
       return;
-    }
     case 'signal': {
       const { first } = made;
       later(
@@ -432,6 +398,50 @@ function declare(
       queries.push({ name, value, selector: made.selector, ofContent: made.ofContent, isTemplate: made.isTemplate });
     }
   }
+}
+
+type MadeOf<K extends Made['kind']> = Extract<Made, { readonly kind: K }>;
+
+/** What is given from outside, and of a model the event of its change, too; its value in the body. */
+function declareInput(body: Body, made: MadeOf<'input' | 'model'>, span: Span, contract: MemberFact[]): number {
+  const value = propValue(body, made.as, span);
+  const facts = body.values[value];
+  if (facts) facts.observable = true;
+  const fallback = made.first && excerpt(body.module, spanOf(made.first));
+  const isGiven = fallback !== undefined && !/^(?:undefined|null)$/.test(fallback);
+  contract.push({
+    key: propKey(made.as),
+    name: made.as,
+    span,
+    kind: 'value',
+    required: made.isRequired ? 'yes' : 'no',
+    ...(isGiven ? { fallback } : {}),
+    ...(made.type ? { type: made.type } : {}),
+  });
+  if (made.kind === 'model') {
+    const key = eventKey(`${made.as}Change`);
+    (body.asksChange ??= new Map()).set(value, memberValue(body, key, span));
+    contract.push({ key, name: `${made.as}Change`, span, kind: 'callback', required: 'no' });
+  }
+  return value;
+}
+
+/** What is told to the outside; one that is made of a stream tells what that gives. Its value in the body. */
+function declareOutput(body: Body, { scope }: ReadClass, made: MadeOf<'output'>, span: Span, contract: MemberFact[]): number {
+  const key = eventKey(made.as);
+  const value = memberValue(body, key, span);
+  contract.push({ key, name: made.as, span, kind: 'callback', required: 'no' });
+  const { stream } = made;
+  if (stream) {
+    const action = addAction(body, made.as, 'effect', spanOf(stream));
+    body.queue.push(() => {
+      const sink = newEffects();
+      const args = readArgs(body, [stream], scope, sink);
+      sink.raises = [...(sink.raises ?? []), { member: key, value, optional: true, span: spanOf(stream), args }];
+      fillAction(body, action, sink);
+    });
+  }
+  return value;
 }
 
 /** What a stream is made of; all that is done on the way is done by an action of its own. */

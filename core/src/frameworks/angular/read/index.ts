@@ -227,6 +227,18 @@ function alongIn(given: t.Node): AlongFact[] {
 }
 
 /** Reads a component or a directive: its class, its template and what it does with its own element. */
+/** Where a directive shows the markup of its host: at each place that stamps it, else once. */
+function outletsOf({ stamped = [] }: Body, span: Span): TemplateNode[] {
+  const shows = { kind: 'outlet', slot: defaultSlot, onHost: true } as const;
+  if (stamped.length === 0) return [{ ...shows, span, slotProps: [] }];
+  return stamped.map(({ hands, span: place, names }): TemplateNode => ({
+    ...shows,
+    span: place,
+    slotProps: [hands],
+    ...(names ? { names } : {}),
+  }));
+}
+
 function readDeclared(
   read: ReadModule,
   one: Decorated,
@@ -270,20 +282,7 @@ function readDeclared(
   const provides = provisionsIn(options.get('providers'), body);
   const view = provisionsIn(options.get('viewProviders'), body);
   const component = assembleComponent(body, () => {
-    const stamped = body.stamped ?? [];
-    const outlets: TemplateNode[] = isComponent
-      ? []
-      : stamped.length > 0
-        ? stamped.map(({ hands, span: place, names }): TemplateNode => ({
-            kind: 'outlet',
-            slot: defaultSlot,
-            span: place,
-            slotProps: [hands],
-            ...(names ? { names } : {}),
-            onHost: true,
-          }))
-        : [{ kind: 'outlet', slot: defaultSlot, span, slotProps: [], onHost: true }];
-    const template = aroundHost(host, span, isComponent ? shown : outlets);
+    const template = aroundHost(host, span, isComponent ? shown : outletsOf(body, span));
     const slots = slotsOf(template);
     const asked = queries.map((query): MemberFact => ({
       key: slotKey(query.selector === 'TemplateRef' ? 'default' : query.selector),
@@ -316,8 +315,8 @@ function readDeclared(
   });
   const full: Writable<ComponentFacts> = { ...component, selected: selectOf(one, isComponent) };
   if (/(?:^|\.)OnPush$/.test(dottedName(options.get('changeDetection')) ?? '')) full.memo = true;
-  if (full.memo && /\b(?:markForCheck|detectChanges|reattach|ApplicationRef)\b/.test(text.slice(node.start ?? 0, node.end ?? 0)))
-    full.checksByHand = true;
+  const own = text.slice(node.start ?? 0, node.end ?? 0);
+  if (full.memo && /\b(?:markForCheck|detectChanges|reattach|ApplicationRef)\b/.test(own)) full.checksByHand = true;
   if (provides.length > 0) full.provisions = provides;
   if (view.length > 0) full.viewProvisions = view;
   if (markup.pipes.length > 0) full.pipesUsed = markup.pipes;
@@ -326,7 +325,6 @@ function readDeclared(
   if (bases.length > 0) full.bases = bases;
   if (undeclared.length > 0) full.undeclared = undeclared;
   if (files.length > 0) full.files = files;
-  const own = text.slice(node.start ?? 0, node.end ?? 0);
   const beside = at && !at.isEscaped ? text.slice(at.start, at.end) : '';
   const decorators = (node.decorators ?? []).map((each) => text.slice(each.start ?? 0, each.end ?? 0));
   const unmentioned = unmentionedOf(ofClass.contract, [own, beside, ...(text.slice(node.start ?? 0).startsWith('@') ? [] : decorators)]);

@@ -62,6 +62,14 @@ function dialectOf(markup: () => ElementMarkup, handles: Handles): Dialect {
   };
 }
 
+/** What is the same for the classes of all elements. */
+const elementRules: Pick<ClassRules, 'lifecycle' | 'field' | 'isOwn' | 'inherited'> = {
+  lifecycle,
+  field: 'state',
+  isOwn: (given) => given.type === 'NewExpression' && /^Context(?:Provider|Consumer)$/.test(dottedName(given.callee) ?? ''),
+  inherited,
+};
+
 /** Reads a class whose instances are elements. */
 export function readElement(
   read: ReadModule,
@@ -104,17 +112,13 @@ export function readElement(
       return reading && reading.path.length === 0 ? { ...reading, path: ['value'] } : undefined;
     },
   };
-  const rules: ClassRules = {
+  const ofClass = readElementClass(body, node, {
+    ...elementRules,
     roleOf: roleOf(declared, one.hole !== undefined, /\.[cm]?tsx?$/.test(read.facts.file)),
-    lifecycle,
     gives: (method) => methods.has(method),
-    field: 'state',
-    isOwn: (given) => given.type === 'NewExpression' && /^Context(?:Provider|Consumer)$/.test(dottedName(given.callee) ?? ''),
     follows: declared.isReactive ? 'assignment' : 'nothing',
-    inherited,
     unknown: isInheriting ? 'inherited' : 'outside',
-  };
-  const ofClass = readElementClass(body, node, rules);
+  });
   const gives = readContexts(body, node, ofClass, program, one.name);
   declareProperties(body, ofClass, declared);
   readQueries(body, handles, node, ofClass);
