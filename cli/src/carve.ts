@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { type Box, boxesLike, decodeFile, readPage, regionsOf, suggestionReport, suggestParts } from '@liana/core';
+import { type Box, boxesLike, decodeFile, readPage, regionsOf, suggestionReport, suggestParts, messageOf } from '@liana/core';
 import { Command, InvalidArgumentError } from 'commander';
 import { PNG } from 'pngjs';
 
@@ -26,7 +26,7 @@ function carvePicture(file: string, bytes: Buffer, like: Box | undefined): { ite
   try {
     picture = PNG.sync.read(bytes);
   } catch (error) {
-    throw new InputError(`${file} is no PNG picture that can be read: ${error instanceof Error ? error.message : String(error)}.`);
+    throw new InputError(`${file} is no PNG picture that can be read: ${messageOf(error)}.`);
   }
   if (like && (like.x + like.width > picture.width || like.y + like.height > picture.height))
     throw new InputError(`The box reaches out of the picture, which is ${picture.width} × ${picture.height}.`);

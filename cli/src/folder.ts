@@ -11,6 +11,7 @@ import {
   loadCompilers,
   type ConfigFile,
   type SourceFile,
+  messageOf,
 } from '@liana/core';
 import glob from 'fast-glob';
 
@@ -47,8 +48,7 @@ export async function readFolder(directory: string): Promise<Folder> {
   });
   if (!found.isDirectory()) throw new FolderError(`${directory} is a file, not a folder.`);
   const refused: { file: string; reason: string }[] = [];
-  const refuse = (file: string, error: unknown): void =>
-    void refused.push({ file, reason: error instanceof Error ? error.message : String(error) });
+  const refuse = (file: string, error: unknown): void => void refused.push({ file, reason: messageOf(error) });
   const entries = await glob('**/*', {
     cwd: directory,
     dot: true,

@@ -6,6 +6,7 @@ export * from './model/ids';
 export * from './model/lines';
 export * from './model/member';
 export { bindingFor, bindingKey, isListener, memberKeyOf } from './model/given';
+export { messageOf } from './model/message-of';
 export * from './model/model';
 export * from './model/span';
 export * from './model/strand';

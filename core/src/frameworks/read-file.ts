@@ -16,6 +16,7 @@ import { noFacts } from '../model/no-facts';
 import { directoryOf } from '../model/paths';
 import type { FilePath } from '../model/span';
 import { filesBeside, readerOf, traitsOf } from './registry';
+import { messageOf } from '../model/message-of';
 
 /** What is told by the text as a whole, whatever its framework. */
 function withMentions(facts: FileFacts, text: string): FileFacts {
@@ -62,8 +63,7 @@ export function readFile(file: string, text: string, beside: Beside = []): FileF
   try {
     return withMentions(reader.read(file, text, beside), text);
   } catch (error) {
-    const message =
-      error instanceof RangeError ? tooDeep : `Liana could not read this file: ${error instanceof Error ? error.message : String(error)}`;
+    const message = error instanceof RangeError ? tooDeep : `Liana could not read this file: ${messageOf(error)}`;
     return { ...empty, problems: [{ message, start: 0, end: Math.min(1, text.length) }] };
   }
 }

@@ -13,6 +13,7 @@ import { surveyPages, type SurveyKeep } from './shared/pages';
 import type { RuleId } from './ids';
 import { rules } from './registry';
 import type { Check, Found } from './rule';
+import { messageOf } from '../model/message-of';
 
 export { catalogue, entryOf, familyOf, ruleFamilies, type RuleFamily } from './catalogue';
 export type { RuleId } from './ids';
@@ -130,7 +131,7 @@ function foundIn<T extends object>(
     } catch (error) {
       if (!onFailure) throw error;
       failed = true;
-      onFailure({ ...at, message: `This could not be checked: ${error instanceof Error ? error.message : String(error)}.` });
+      onFailure({ ...at, message: `This could not be checked: ${messageOf(error)}.` });
       return [];
     }
   });
@@ -144,7 +145,7 @@ function askedOfProject(shared: Check, onFailure: CheckOptions['onFailure']): Fo
       return find(shared);
     } catch (error) {
       if (!onFailure) throw error;
-      const reason = error instanceof Error ? error.message : String(error);
+      const reason = messageOf(error);
       onFailure({ file: 'The whole project', start: 0, end: 0, message: `One of the questions about all files has no answer: ${reason}.` });
       return [];
     }

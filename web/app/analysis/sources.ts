@@ -1,4 +1,14 @@
-import { chooseFiles, decodeFile, folderLeftOut, isConfig, isIgnoreFile, isWanted, type LeftOutReason, sizeLimit } from '@liana/core';
+import {
+  chooseFiles,
+  decodeFile,
+  folderLeftOut,
+  isConfig,
+  isIgnoreFile,
+  isWanted,
+  type LeftOutReason,
+  sizeLimit,
+  messageOf,
+} from '@liana/core';
 import type { NewFiles } from '../storage/projects';
 import { digestOf } from './digest';
 import type { ReportProgress } from './progress';
@@ -122,7 +132,7 @@ export async function takeFile(
     const { text } = decoded;
     return { file, hash: await digestOf(text), size: text.length, kind: isConfig(file) ? 'config' : 'source', text };
   } catch (error) {
-    return { refused: error instanceof Error ? error.message : String(error) };
+    return { refused: messageOf(error) };
   }
 }
 

@@ -1,3 +1,4 @@
+import { messageOf } from '@liana/core';
 import { configure, type FileEntry, Uint8ArrayReader, ZipReader } from '@zip.js/zip.js';
 
 // It is called in workers already: the library needs none of its own.
@@ -56,7 +57,7 @@ async function bytesOf(entry: FileEntry, name: string): Promise<Uint8Array> {
     await entry.getData(into, { checkSignature: true, checkOverlappingEntry: true });
   } catch (error) {
     if (error instanceof ArchiveError) throw error;
-    const says = error instanceof Error ? error.message : String(error);
+    const says = messageOf(error);
     throw refused(name, lies.find(([pattern]) => pattern.test(says))?.[1] ?? says);
   }
   if (at !== uncompressedSize) throw refused(name, otherContent);
@@ -101,7 +102,7 @@ export async function unpack(
     }
   } catch (error) {
     if (error instanceof ArchiveError) throw error;
-    throw new ArchiveError(`This file is no zip archive that can be read: ${error instanceof Error ? error.message : String(error)}.`);
+    throw new ArchiveError(`This file is no zip archive that can be read: ${messageOf(error)}.`);
   }
   const entries: Entry[] = [];
   for (const { name, entry } of asked) entries.push({ file: name, bytes: await bytesOf(entry, name) });

@@ -1,4 +1,4 @@
-import { type Decisions, decisionsDocument, parseDecisions, parsePlan, type Plan, planDocument } from '@liana/core';
+import { type Decisions, decisionsDocument, parseDecisions, parsePlan, type Plan, planDocument, messageOf } from '@liana/core';
 import { strFromU8, strToU8, zipSync } from 'fflate';
 import Joi from 'joi';
 import { ArchiveError, unpack } from '../analysis/zip';
@@ -50,9 +50,7 @@ function json(entries: ReadonlyMap<string, Uint8Array>, file: string, archive: s
   try {
     return JSON.parse(strFromU8(bytes));
   } catch (error) {
-    throw new ArchiveError(
-      `${archive}: ${file} is no JSON: ${error instanceof Error ? error.message : String(error)}. Nothing was imported.`,
-    );
+    throw new ArchiveError(`${archive}: ${file} is no JSON: ${messageOf(error)}. Nothing was imported.`);
   }
 }
 

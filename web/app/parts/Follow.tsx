@@ -1,3 +1,4 @@
+import { messageOf } from '@liana/core';
 import Tooltip from '@mui/material/Tooltip';
 import { useEffect, useState } from 'react';
 import { useRevalidator } from 'react-router';
@@ -65,7 +66,7 @@ export function Follow({ projectId, handle }: { projectId: string; handle: FileS
         })
         .catch((error: unknown) => {
           setIsOn(false);
-          tell(`The folder is not followed any more: ${error instanceof Error ? error.message : String(error)}`);
+          tell(`The folder is not followed any more: ${messageOf(error)}`);
         }),
     );
   }, [isOn, projectId, handle, revalidate, tell]);
@@ -74,7 +75,7 @@ export function Follow({ projectId, handle }: { projectId: string; handle: FileS
     if (isOn) return setIsOn(false);
     permitFolder(handle).then(
       () => setIsOn(true),
-      (error: unknown) => tell(error instanceof Error ? error.message : String(error)),
+      (error: unknown) => tell(messageOf(error)),
     );
   };
   return (

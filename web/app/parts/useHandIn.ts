@@ -1,5 +1,5 @@
+import { messageOf } from '@liana/core';
 import { useNavigate } from 'react-router';
-import { Stopped } from '../analysis/client';
 import { getProject } from '../storage/projects';
 import { useTell } from './Notices';
 
@@ -26,7 +26,7 @@ export function useHandIn(): (bring: () => Promise<string | undefined>) => Promi
       await navigate(address, { replace: true });
     } catch (error) {
       if (error instanceof DOMException && error.name === 'AbortError') return;
-      tell(error instanceof Stopped || error instanceof Error ? error.message : String(error));
+      tell(messageOf(error));
     }
   };
 }

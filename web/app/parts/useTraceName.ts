@@ -1,3 +1,4 @@
+import { messageOf } from '@liana/core';
 import type { Question, SubjectId } from '@liana/core';
 import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
@@ -28,7 +29,7 @@ export function useTraceName(projectId: string, page: string | undefined): (aske
         .then((found) =>
           found ? navigate(traceLink(projectId, found.page, found.id, found.place, ask)) : tell('Liana knows no value of that name there.'),
         )
-        .catch((error: unknown) => tell(error instanceof Error ? error.message : String(error)));
+        .catch((error: unknown) => tell(messageOf(error)));
     },
     [navigate, page, projectId, tell],
   );

@@ -1,3 +1,4 @@
+import { messageOf } from '@liana/core';
 import { data } from 'react-router';
 import { openProject, runWork, Stopped } from '../analysis/client';
 import { getAnalyst } from '../analysis/client';
@@ -43,7 +44,7 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
     return { ...nothing, compared, chosen };
   } catch (error) {
     if (error instanceof Stopped) return { ...nothing, wrong: 'It was stopped. Choose a version once more to compare.' };
-    return { ...nothing, wrong: error instanceof Error ? error.message : String(error) };
+    return { ...nothing, wrong: messageOf(error) };
   }
 }
 

@@ -1,4 +1,12 @@
-import { type Decisions, decisionsDocument, parseDecisions, type RuleSetting, type RuleSettings, type TriageMark } from '@liana/core';
+import {
+  type Decisions,
+  decisionsDocument,
+  parseDecisions,
+  type RuleSetting,
+  type RuleSettings,
+  type TriageMark,
+  messageOf,
+} from '@liana/core';
 import Joi from 'joi';
 import { database, type StoredTriage } from './database';
 import { StorageError, withRoom } from './room';
@@ -81,7 +89,7 @@ export async function retryWaiting(): Promise<void> {
       waiting.shift();
     }
   } catch (error) {
-    reason = error instanceof Error ? error.message : String(error);
+    reason = messageOf(error);
     timer = setTimeout(() => void retryWaiting(), pause);
   }
   tellWaiting();

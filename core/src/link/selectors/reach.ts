@@ -119,12 +119,8 @@ export function makeReaches(files: Files, names: Names, whole: (file: FilePath, 
     }
     const dotted = name.includes('.') ? `${meant.fact.name}.${name.split('.').slice(1).join('.')}` : meant.fact.name;
     const list = files.get(meant.file)?.lists?.find((one) => one.name === dotted || one.name === meant.fact.name);
-    if (!list) {
-      into.isOpen = true;
-      return;
-    }
-    if (list.isOpen) into.isOpen = true;
-    for (const one of list.items) bring(into, meant.file, one, depth + 1);
+    if (!list || list.isOpen) into.isOpen = true;
+    for (const one of list?.items ?? []) bring(into, meant.file, one, depth + 1);
   }
 
   for (const group of groups.values())

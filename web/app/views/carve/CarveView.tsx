@@ -1,5 +1,5 @@
-import { removeSheet } from '@liana/core';
-import { type KeyboardEvent, useState } from 'react';
+import { removeSheet, type Sheet, messageOf } from '@liana/core';
+import { type KeyboardEvent, type RefObject, useState } from 'react';
 import { useTell } from '../../parts/Notices';
 import type { Project, StoredAside, StoredLook } from '../../storage/database';
 import { type KeptPlan, removeAside, restoreAside, storedDocument } from '../../storage/plans';
@@ -27,6 +27,60 @@ type Props = {
   state: CarveState;
 };
 
+/** The browser's own choice of files, for pages. */
+function PagesInput({ pick, onPages }: { pick: RefObject<HTMLInputElement | null>; onPages: (given: File[]) => void }) {
+  return (
+    <input
+      ref={pick}
+      type="file"
+      hidden
+      multiple
+      aria-label="Pages"
+      accept=".png,.jpg,.jpeg,.webp,.avif,.html,.htm,.css,.zip,image/*"
+      onChange={(event) => {
+        const given = [...(event.target.files ?? [])];
+        event.target.value = '';
+        if (given.length > 0) onPages(given);
+      }}
+    />
+  );
+}
+
+type StageProps = {
+  carving: ReturnType<typeof useCarving>;
+  marking: ReturnType<typeof useMarking>;
+  sheet: Sheet;
+  zoom: number | undefined;
+  onZoom: (zoom: number | undefined) => void;
+};
+
+/** The page that is carved; a plan made from code has none to show. */
+function SheetStage({ carving, marking, sheet, zoom, onZoom }: StageProps) {
+  if (sheet.file === '')
+    return (
+      <section className="sheet stage-words">
+        <p>This plan was made from code; its page was never seen. Add a picture or a saved page to mark it.</p>
+      </section>
+    );
+  return (
+    <Stage
+      plan={carving.plan}
+      sheet={sheet}
+      shown={carving.shown}
+      chosen={carving.chosen}
+      zoom={zoom}
+      onZoom={onZoom}
+      onChoose={carving.chooseRegion}
+      onDraw={marking.draw}
+      onMarkAt={marking.pointAt}
+      onPut={marking.put}
+      onMeasured={marking.onMeasured}
+      onKeyDown={marking.onKeyDown}
+      help={<StageHelp />}
+    />
+  );
+}
+
 /** A page carved into parts: the page with its marks, the plan, and what follows from it. */
 export function CarveView({ project, first, wrong, looks: keptLooks, aside, state }: Props) {
   const [zoom, setZoom] = useState<number>();
@@ -49,7 +103,7 @@ export function CarveView({ project, first, wrong, looks: keptLooks, aside, stat
   };
   const saveAs = (kind: ExportKind): void => {
     exportPlan(kind, project.id, plan, sheet, looks, shown.kind === 'picture' ? addressOf(looks, sheet?.file) : undefined).catch(
-      (error: unknown) => tell(error instanceof Error ? error.message : String(error)),
+      (error: unknown) => tell(messageOf(error)),
     );
   };
   const takeOut = (): void => {
@@ -61,19 +115,7 @@ export function CarveView({ project, first, wrong, looks: keptLooks, aside, stat
 
   return (
     <div className="carve" onKeyDown={onHistoryKey} onDrop={onDrop} onDragOver={(event) => event.preventDefault()}>
-      <input
-        ref={pick}
-        type="file"
-        hidden
-        multiple
-        aria-label="Pages"
-        accept=".png,.jpg,.jpeg,.webp,.avif,.html,.htm,.css,.zip,image/*"
-        onChange={(event) => {
-          const given = [...(event.target.files ?? [])];
-          event.target.value = '';
-          if (given.length > 0) void bring(given);
-        }}
-      />
+      <PagesInput pick={pick} onPages={(given) => void bring(given)} />
       <Notices project={project} editor={editor} wrong={wrong} aside={aside} onExportPlan={() => saveAs('project')} />
       <CarveControls
         plan={plan}
@@ -101,27 +143,7 @@ export function CarveView({ project, first, wrong, looks: keptLooks, aside, stat
       />
       {sheet ? (
         <div className="carve-area">
-          {sheet.file === '' ? (
-            <section className="sheet stage-words">
-              <p>This plan was made from code; its page was never seen. Add a picture or a saved page to mark it.</p>
-            </section>
-          ) : (
-            <Stage
-              plan={plan}
-              sheet={sheet}
-              shown={shown}
-              chosen={carving.chosen}
-              zoom={zoom}
-              onZoom={setZoom}
-              onChoose={carving.chooseRegion}
-              onDraw={marking.draw}
-              onMarkAt={marking.pointAt}
-              onPut={marking.put}
-              onMeasured={marking.onMeasured}
-              onKeyDown={marking.onKeyDown}
-              help={<StageHelp />}
-            />
-          )}
+          <SheetStage carving={carving} marking={marking} sheet={sheet} zoom={zoom} onZoom={setZoom} />
           <div className="carve-side">
             <PartsTree plan={plan} tree={tree} chosen={part?.id} onChoose={(node) => carving.choosePart(node.part)} />
             <CarvePanel carving={carving} />

@@ -1,4 +1,4 @@
-import { matchWords, type PartMatch, type Plan, type PlanMatch, type Skeleton } from '@liana/core';
+import { matchWords, type PartMatch, type Plan, type PlanMatch, type Skeleton, messageOf } from '@liana/core';
 import ButtonBase from '@mui/material/ButtonBase';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
@@ -31,7 +31,7 @@ export function MatchPanel({ projectId, hasSource, skeleton, plan, onPlan, onPar
     void getAnalyst()
       .matchPlan(projectId, skeleton)
       .then((found) => isCurrent && setMatch(found))
-      .catch((error: unknown) => isCurrent && tell(error instanceof Error ? error.message : String(error)));
+      .catch((error: unknown) => isCurrent && tell(messageOf(error)));
     return () => {
       isCurrent = false;
     };

@@ -1,4 +1,4 @@
-import { parsePlan, type Plan } from '@liana/core';
+import { parsePlan, type Plan, messageOf } from '@liana/core';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { getAnalyst } from '../../analysis/client';
@@ -37,7 +37,7 @@ export function NoPages({ project, isBusy, onBring, onFiles, onPlan }: Props) {
   const tell = useTell();
   const attempt = async (work: () => Promise<void>): Promise<void> => {
     setIsLoading(true);
-    await work().catch((error: unknown) => tell(error instanceof Error ? error.message : String(error)));
+    await work().catch((error: unknown) => tell(messageOf(error)));
     setIsLoading(false);
   };
   const takeDemo = (): Promise<void> =>

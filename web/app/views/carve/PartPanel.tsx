@@ -105,7 +105,7 @@ export function PartPanel({ plan, tree, part, onEdit, onPart }: Props) {
   const inside = [...new Set(tree.nodes.filter((node) => nodes.some((own) => own.index === node.parent)).map((node) => node.part))];
   const slot = part.slots[0];
   const stands = nodes.reduce((sum, node) => sum + node.regions.length, 0);
-  const change = (next: Parameters<typeof changePart>[2]): undefined => {
+  const change: Change = (next) => {
     onEdit(changePart(plan, part.id, next));
     return undefined;
   };
@@ -131,49 +131,7 @@ export function PartPanel({ plan, tree, part, onEdit, onPart }: Props) {
           return fault ? fault.says : change({ name: meant });
         }}
       />
-      {part.role === 'part' && (
-        <>
-          <Field
-            label="Props"
-            rows={Math.min(8, Math.max(2, part.props.length + 1))}
-            value={propsText(part)}
-            placeholder="name: string"
-            hint="What it is given. Find repeats proposes them from what varies."
-            onSave={(text) => {
-              const read = readProps(text);
-              return 'wrong' in read ? read.wrong : change({ props: read.props });
-            }}
-          />
-          <Field
-            label="Events"
-            rows={2}
-            value={part.events.map((event) => `${event.name}${event.payload === '' ? '' : `: ${event.payload}`}`).join('\n')}
-            placeholder="select: string"
-            hint={
-              part.events.length > 0
-                ? `Its owner hears ${part.events.map((event) => callbackName(event.name)).join(', ')}.`
-                : 'What a user does there that others must hear of.'
-            }
-            onSave={(text) => {
-              const read = readEvents(text);
-              return 'wrong' in read ? read.wrong : change({ events: read.events });
-            }}
-          />
-          {repeats && (
-            <Field
-              label="List"
-              value={part.list}
-              placeholder="locks"
-              hint="The list that it is made from."
-              onSave={(text) =>
-                text.trim() === '' || identifier.test(text.trim())
-                  ? change({ list: text.trim() })
-                  : 'A list’s name has letters and digits only.'
-              }
-            />
-          )}
-        </>
-      )}
+      {part.role === 'part' && <ContractFields part={part} repeats={repeats} change={change} />}
       <Field label="Note" rows={2} value={part.note} onSave={(text) => change({ note: text.trim() })} />
       {part.role === 'part' && inside.length > 0 && (
         <CheckList
@@ -186,23 +144,7 @@ export function PartPanel({ plan, tree, part, onEdit, onPart }: Props) {
         />
       )}
       {sometimes && <p>{optionalWords(plan, tree, part)}</p>}
-      {part.role === 'part' && others.some((one) => one.role === 'part') && (
-        <p>
-          Same part as{' '}
-          <Choice
-            label="Same part as"
-            value=""
-            placeholder="…"
-            options={others.filter((one) => one.role === 'part').map((one) => ({ value: one.id, words: one.name }))}
-            onChoose={(id) => {
-              const other = others.find((one) => one.id === id);
-              if (!other) return;
-              onEdit(joinParts(plan, other.id, part.id));
-              onPart(other.id);
-            }}
-          />
-        </p>
-      )}
+      {part.role === 'part' && <SamePart plan={plan} part={part} onEdit={onEdit} onPart={onPart} />}
       <Button
         size="small"
         href="#"
@@ -214,6 +156,78 @@ export function PartPanel({ plan, tree, part, onEdit, onPart }: Props) {
         Back to the page
       </Button>
     </div>
+  );
+}
+
+type Change = (next: Parameters<typeof changePart>[2]) => undefined;
+
+/** What a part takes and tells, and the list that it is made from. */
+function ContractFields({ part, repeats, change }: { part: Part; repeats: boolean; change: Change }) {
+  return (
+    <>
+      <Field
+        label="Props"
+        rows={Math.min(8, Math.max(2, part.props.length + 1))}
+        value={propsText(part)}
+        placeholder="name: string"
+        hint="What it is given. Find repeats proposes them from what varies."
+        onSave={(text) => {
+          const read = readProps(text);
+          return 'wrong' in read ? read.wrong : change({ props: read.props });
+        }}
+      />
+      <Field
+        label="Events"
+        rows={2}
+        value={part.events.map((event) => `${event.name}${event.payload === '' ? '' : `: ${event.payload}`}`).join('\n')}
+        placeholder="select: string"
+        hint={
+          part.events.length > 0
+            ? `Its owner hears ${part.events.map((event) => callbackName(event.name)).join(', ')}.`
+            : 'What a user does there that others must hear of.'
+        }
+        onSave={(text) => {
+          const read = readEvents(text);
+          return 'wrong' in read ? read.wrong : change({ events: read.events });
+        }}
+      />
+      {repeats && (
+        <Field
+          label="List"
+          value={part.list}
+          placeholder="locks"
+          hint="The list that it is made from."
+          onSave={(text) =>
+            text.trim() === '' || identifier.test(text.trim())
+              ? change({ list: text.trim() })
+              : 'A list’s name has letters and digits only.'
+          }
+        />
+      )}
+    </>
+  );
+}
+
+/** The choice of the part that this one is the same as; nothing where there is no other. */
+function SamePart({ plan, part, onEdit, onPart }: Omit<Props, 'tree'>) {
+  const others = plan.parts.filter((one) => one.id !== part.id && one.role === 'part');
+  if (others.length === 0) return null;
+  return (
+    <p>
+      Same part as{' '}
+      <Choice
+        label="Same part as"
+        value=""
+        placeholder="…"
+        options={others.map((one) => ({ value: one.id, words: one.name }))}
+        onChoose={(id) => {
+          const other = others.find((one) => one.id === id);
+          if (!other) return;
+          onEdit(joinParts(plan, other.id, part.id));
+          onPart(other.id);
+        }}
+      />
+    </p>
   );
 }
 

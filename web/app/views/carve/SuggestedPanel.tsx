@@ -1,4 +1,4 @@
-import { adoptParts, agreement, type Plan, type Sheet, type SuggestedPart } from '@liana/core';
+import { adoptParts, agreement, type Plan, type Sheet, type SuggestedPart, messageOf } from '@liana/core';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import { askCarver } from '../../carving/client';
@@ -18,7 +18,7 @@ export function SuggestedPanel({ plan, sheet, shown, boxes, onEdit }: Props) {
     let isCurrent = true;
     askCarver((remote) => remote.suggest(page))
       .then((parts) => isCurrent && setFound({ page, parts }))
-      .catch((error: unknown) => isCurrent && setFound({ page, parts: [], wrong: error instanceof Error ? error.message : String(error) }));
+      .catch((error: unknown) => isCurrent && setFound({ page, parts: [], wrong: messageOf(error) }));
     return () => {
       isCurrent = false;
     };

@@ -1,4 +1,4 @@
-import { partOf, type SheetId } from '@liana/core';
+import { partOf, type SheetId, messageOf } from '@liana/core';
 import { type DragEvent, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { bringPages } from '../../carving/bring';
 import { useTell } from '../../parts/Notices';
@@ -32,7 +32,7 @@ export function useBringing({ project, editor, plan, sheet, looks, setLooks, go 
       ]);
       go({ sheet: brought.sheet, part: undefined, region: undefined });
     } catch (error) {
-      tell(error instanceof Error ? error.message : String(error));
+      tell(messageOf(error));
     } finally {
       instead.current = undefined;
       lookOf.current = undefined;

@@ -17,6 +17,7 @@ import {
   tidy,
   wrapRegions,
   withProposedProps,
+  messageOf,
 } from '@liana/core';
 import { type KeyboardEvent, useState } from 'react';
 import { useTell } from '../../parts/Notices';
@@ -66,7 +67,7 @@ export function useMarking(carving: Carving, zoom: number | undefined, onZoom: (
           : `${found} more like ${part?.name ?? 'it'} marked${props > 0 ? `; what varies became ${props} props` : ''}.`,
       );
     } catch (error) {
-      tell(error instanceof Error ? error.message : String(error));
+      tell(messageOf(error));
     } finally {
       setIsSeeking(false);
     }

@@ -1,4 +1,4 @@
-import { mergePlans, type Plan } from '@liana/core';
+import { mergePlans, type Plan, messageOf } from '@liana/core';
 import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
 import { useTell } from '../../parts/Notices';
 import { choosePlan, type KeptPlan, loadPlan, type NewLook, type SavedPlan, saveLooks, savePlan } from '../../storage/plans';
@@ -50,6 +50,12 @@ export type PlanEditor = History & {
   readonly choose: (whose: 'mine' | 'theirs') => Promise<void>;
 };
 
+/** What is shown after `sent` was stored; undefined where one has to choose, as what was edited while it was written may not fit what it was merged with. */
+function shownAfter(saved: SavedPlan, sent: Plan, latest: Plan): Plan | undefined {
+  if (saved.kind === 'differs') return undefined;
+  return saved.kind === 'saved' || latest === sent ? saved.plan : mergePlans(sent, latest, saved.plan);
+}
+
 /** Pause before a plan that could not be stored is tried again, in milliseconds. */
 const pause = 4000;
 
@@ -74,13 +80,7 @@ export function usePlan(project: { readonly id: string; readonly name: string },
   /** Takes note of what was stored of `sent`; edits that were made meanwhile are put upon it. */
   const note = useCallback(
     (saved: SavedPlan, sent: Plan): void => {
-      // What was edited while it was written may not fit what it was merged with: then one has to choose, too.
-      const shown =
-        saved.kind === 'differs'
-          ? undefined
-          : saved.kind === 'saved' || latest.current === sent
-            ? saved.plan
-            : mergePlans(sent, latest.current, saved.plan);
+      const shown = shownAfter(saved, sent, latest.current);
       if (saved.kind === 'differs' || shown === undefined) {
         mustChoose.current = true;
         return setTrouble({ kind: 'differs' });
@@ -106,7 +106,7 @@ export function usePlan(project: { readonly id: string; readonly name: string },
         note(saved, sent);
       }
     } catch (error) {
-      setTrouble({ kind: 'unsaved', says: error instanceof Error ? error.message : String(error) });
+      setTrouble({ kind: 'unsaved', says: messageOf(error) });
     } finally {
       isSaving.current = false;
     }
@@ -117,17 +117,7 @@ export function usePlan(project: { readonly id: string; readonly name: string },
     void save();
   }, [history.plan, save]);
 
-  const isTrouble = trouble !== undefined;
-  useEffect(() => {
-    if (!isTrouble) return;
-    const timer = setInterval(() => void save(), pause);
-    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
-    window.addEventListener('beforeunload', warn);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener('beforeunload', warn);
-    };
-  }, [isTrouble, save]);
+  useRetry(trouble !== undefined, save);
 
   useEffect(
     () =>
@@ -166,11 +156,24 @@ export function usePlan(project: { readonly id: string; readonly name: string },
       setMerges((count) => count + 1);
       setTrouble(undefined);
     } catch (error) {
-      tell(error instanceof Error ? error.message : String(error));
+      tell(messageOf(error));
     }
   };
 
-  const undo = useCallback(() => act({ kind: 'undo' }), []);
-  const redo = useCallback(() => act({ kind: 'redo' }), []);
-  return { ...history, trouble, merges, edit, undo, redo, bring, retry: () => void save(), choose };
+  const steps = { undo: () => act({ kind: 'undo' }), redo: () => act({ kind: 'redo' }) };
+  return { ...history, trouble, merges, edit, ...steps, bring, retry: () => void save(), choose };
+}
+
+/** While something is not stored it is tried again, and leaving warns. */
+function useRetry(isTrouble: boolean, save: () => Promise<void>): void {
+  useEffect(() => {
+    if (!isTrouble) return;
+    const timer = setInterval(() => void save(), pause);
+    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('beforeunload', warn);
+    };
+  }, [isTrouble, save]);
 }

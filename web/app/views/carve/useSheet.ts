@@ -1,4 +1,4 @@
-import { type Box, type PageTree, safeHtml, type Sheet } from '@liana/core';
+import { type Box, type PageTree, safeHtml, type Sheet, messageOf } from '@liana/core';
 import { useEffect, useState } from 'react';
 import type { PictureStudy } from '../../carving/carve.worker';
 import { askCarver } from '../../carving/client';
@@ -95,9 +95,7 @@ export function useSheet(sheet: Sheet | undefined, looks: readonly StoredLook[])
         show({ kind: 'picture', url: addressOf(look, urls), study });
       }
     };
-    prepare().catch((error: unknown) =>
-      show({ kind: 'failed', says: `${file} cannot be shown. ${error instanceof Error ? error.message : String(error)}` }),
-    );
+    prepare().catch((error: unknown) => show({ kind: 'failed', says: `${file} cannot be shown. ${messageOf(error)}` }));
     return () => {
       isCurrent = false;
       for (const url of urls) URL.revokeObjectURL(url);

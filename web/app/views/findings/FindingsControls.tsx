@@ -48,23 +48,19 @@ type Props = {
   onExport: (form: ExportForm) => void;
 };
 
-/** What is shown of the findings, in which order, and what can be taken away from here. */
-export function FindingsControls({ state, told, fitting, shown, gone, onChange, onExport }: Props) {
-  const [text, setText] = useState(state.text);
-  const [asked, setAsked] = useState(state.text);
-  const [known, setKnown] = useState(state.text);
+/** The text of the field of the search, which the URL follows with a pause and may set, too. */
+function useTyped(said: string, onChange: Props['onChange']): [string, (text: string) => void] {
+  const [text, setText] = useState(said);
+  const [asked, setAsked] = useState(said);
+  const [known, setKnown] = useState(said);
   // What the URL says of itself, and was not asked for here, is what the field says.
-  if (state.text !== known) {
-    setKnown(state.text);
-    if (state.text !== asked) {
-      setAsked(state.text);
-      setText(state.text);
+  if (said !== known) {
+    setKnown(said);
+    if (said !== asked) {
+      setAsked(said);
+      setText(said);
     }
   }
-  const toggle = (severity: Severity): void => {
-    const without = severities.filter((one) => state.without.has(one) !== (one === severity));
-    onChange({ without: without.join('.') });
-  };
   // Typing shows its result when it pauses; each letter would be a step of the browser's history.
   useEffect(() => {
     if (text === asked) return;
@@ -74,35 +70,17 @@ export function FindingsControls({ state, told, fitting, shown, gone, onChange, 
     }, 150);
     return () => clearTimeout(timer);
   }, [text, asked, onChange]);
+  return [text, setText];
+}
+
+/** What the findings are of; a choice stands there where there is more than one. */
+function Filters({ state, told, onChange }: Pick<Props, 'state' | 'told' | 'onChange'>) {
   const rules = choicesOf(told, ({ finding }) => [finding.rule]);
   const frameworks = choicesOf(told, ({ finding }) => [finding.framework]);
   const folders = choicesOf(told, ({ finding }) => foldersOf(finding.at.file)).sort((a, b) => a.value.localeCompare(b.value));
   const pages = choicesOf(told, ({ finding }) => finding.onPages);
-
   return (
-    <div className="controls">
-      {severities.map((severity) => {
-        const count = fitting.filter(({ finding }) => finding.severity === severity).length;
-        return (
-          <Toggle key={severity} isOn={!state.without.has(severity)} onToggle={() => toggle(severity)}>
-            <SeverityMark severity={severity} />
-            {severity === 'tidy' ? `${count.toLocaleString('en')} to tidy` : counted(count, severity)}
-          </Toggle>
-        );
-      })}
-      <SearchField label="Find in findings" placeholder="Find in findings" value={text} width={140} onChange={setText} />
-      <Choice
-        label="Group by"
-        value={state.group}
-        options={groupings.map((one) => ({ value: one, words: `By ${groupWords[one].toLowerCase()}` }))}
-        onChoose={(group) => onChange({ group })}
-      />
-      <Choice
-        label="Decided"
-        value={state.state}
-        options={stateFilters.map((one) => ({ value: one, words: stateWords[one] }))}
-        onChoose={(decided) => onChange({ state: decided })}
-      />
+    <>
       <Choice
         label="Rule"
         value={state.rule}
@@ -136,6 +114,42 @@ export function FindingsControls({ state, told, fitting, shown, gone, onChange, 
           onChoose={(on) => onChange({ on })}
         />
       )}
+    </>
+  );
+}
+
+/** What is shown of the findings, in which order, and what can be taken away from here. */
+export function FindingsControls({ state, told, fitting, shown, gone, onChange, onExport }: Props) {
+  const [text, setText] = useTyped(state.text, onChange);
+  const toggle = (severity: Severity): void => {
+    const without = severities.filter((one) => state.without.has(one) !== (one === severity));
+    onChange({ without: without.join('.') });
+  };
+  return (
+    <div className="controls">
+      {severities.map((severity) => {
+        const count = fitting.filter(({ finding }) => finding.severity === severity).length;
+        return (
+          <Toggle key={severity} isOn={!state.without.has(severity)} onToggle={() => toggle(severity)}>
+            <SeverityMark severity={severity} />
+            {severity === 'tidy' ? `${count.toLocaleString('en')} to tidy` : counted(count, severity)}
+          </Toggle>
+        );
+      })}
+      <SearchField label="Find in findings" placeholder="Find in findings" value={text} width={140} onChange={setText} />
+      <Choice
+        label="Group by"
+        value={state.group}
+        options={groupings.map((one) => ({ value: one, words: `By ${groupWords[one].toLowerCase()}` }))}
+        onChoose={(group) => onChange({ group })}
+      />
+      <Choice
+        label="Decided"
+        value={state.state}
+        options={stateFilters.map((one) => ({ value: one, words: stateWords[one] }))}
+        onChoose={(decided) => onChange({ state: decided })}
+      />
+      <Filters state={state} told={told} onChange={onChange} />
       <span className="findings-more">
         {gone > 0 && <span>{counted(gone, 'finding')} gone since the last reading.</span>}
         <ActMenu

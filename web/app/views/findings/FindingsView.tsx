@@ -52,6 +52,57 @@ function Problems({ problems }: Pick<Summary, 'problems'>) {
   );
 }
 
+function NothingFound({ summary }: Pick<Props, 'summary'>) {
+  return (
+    <div className="work-area" style={{ gridTemplateColumns: '1fr' }}>
+      <section className="sheet empty">
+        <h2>Nothing was found</h2>
+        <p>
+          {summary.components} components and {summary.uses.resolved} uses were checked. Every required prop is given, every given prop is
+          taken, and no value is only carried through.
+        </p>
+      </section>
+    </div>
+  );
+}
+
+type Change = (next: Readonly<Record<string, string | undefined>>) => void;
+
+/** There are findings, and none is among those that are asked for. */
+function NothingFits({
+  told,
+  triage,
+  isOpen,
+  onChange,
+}: {
+  told: readonly Told[];
+  triage: StoredTriage;
+  isOpen: boolean;
+  onChange: Change;
+}) {
+  const decided = told.filter((one) => one.decided).length;
+  const off = Object.values(triage.rules).filter((setting) => setting === 'off').length;
+  return (
+    <div className="empty">
+      <h2>Nothing fits</h2>
+      <p>
+        {isOpen && decided > 0 && told.length === decided
+          ? `All ${counted(decided, 'finding')} are decided.`
+          : `None of ${counted(told.length, 'finding')} is shown by this choice.`}
+        {off > 0 ? ` ${counted(off, 'rule')} ${off === 1 ? 'is' : 'are'} off.` : ''}
+      </p>
+      <Button
+        variant="outlined"
+        color="inherit"
+        sx={{ justifySelf: 'center' }}
+        onClick={() => onChange({ state: 'all', text: '', rule: '', framework: '', on: '', in: '', without: '' })}
+      >
+        Show all
+      </Button>
+    </div>
+  );
+}
+
 /** What is wrong or superfluous, each with its evidence, to be worked through. */
 export function FindingsView({ project, summary, findings, triage, wrong, chosen, code, patch, proposal, place, trace, twin }: Props) {
   const navigate = useNavigate();
@@ -72,12 +123,8 @@ export function FindingsView({ project, summary, findings, triage, wrong, chosen
   const current = told.find(({ finding }) => finding.key === chosen?.key);
   const now = useMemo(() => new Set(findings.map((finding) => finding.key)), [findings]);
   const gone = (triage.known ?? []).filter((key) => !now.has(key)).length;
-  const decided = told.filter((one) => one.decided).length;
 
-  const onChange = useCallback(
-    (next: Readonly<Record<string, string | undefined>>) => change((before) => withFindings(before, next), { replace: true }),
-    [change],
-  );
+  const onChange: Change = useCallback((next) => change((before) => withFindings(before, next), { replace: true }), [change]);
   const linkTo = (finding: FindingView): string => `?${withFindings(params, { finding: finding.key })}`;
   const step = (by: number): void => {
     const index = shown.findIndex(({ finding }) => finding.key === chosen?.key);
@@ -88,7 +135,6 @@ export function FindingsView({ project, summary, findings, triage, wrong, chosen
     // The next open one comes up, so that a long list can be worked through.
     if (state.state === 'open') step(shown.at(-1)?.finding.key === key ? -1 : 1);
   });
-  const off = Object.entries(triage.rules).filter(([, setting]) => setting === 'off').length;
   return (
     <>
       <FindingsControls
@@ -107,37 +153,11 @@ export function FindingsView({ project, summary, findings, triage, wrong, chosen
       )}
       <Problems problems={summary.problems} />
       {findings.length === 0 ? (
-        <div className="work-area" style={{ gridTemplateColumns: '1fr' }}>
-          <section className="sheet empty">
-            <h2>Nothing was found</h2>
-            <p>
-              {summary.components} components and {summary.uses.resolved} uses were checked. Every required prop is given, every given prop
-              is taken, and no value is only carried through.
-            </p>
-          </section>
-        </div>
+        <NothingFound summary={summary} />
       ) : (
         <div className="findings-area">
           <section className="sheet" aria-label="Findings" style={{ overflow: 'hidden' }}>
-            {lines.length === 0 && (
-              <div className="empty">
-                <h2>Nothing fits</h2>
-                <p>
-                  {state.state === 'open' && decided > 0 && told.length === decided
-                    ? `All ${counted(decided, 'finding')} are decided.`
-                    : `None of ${counted(told.length, 'finding')} is shown by this choice.`}
-                  {off > 0 ? ` ${counted(off, 'rule')} ${off === 1 ? 'is' : 'are'} off.` : ''}
-                </p>
-                <Button
-                  variant="outlined"
-                  color="inherit"
-                  sx={{ justifySelf: 'center' }}
-                  onClick={() => onChange({ state: 'all', text: '', rule: '', framework: '', on: '', in: '', without: '' })}
-                >
-                  Show all
-                </Button>
-              </div>
-            )}
+            {lines.length === 0 && <NothingFits told={told} triage={triage} isOpen={state.state === 'open'} onChange={onChange} />}
             <FindingList lines={lines} chosen={chosen?.key} linkTo={linkTo} onStep={step} />
           </section>
           <section className="card detail" aria-label="The finding" tabIndex={-1}>

@@ -53,12 +53,67 @@ function Cell({ row, side }: { row: ComparedRow; side: Side }) {
 
 const heading = (one: AlikeMember): string => `${one.file}, ${counted(one.lines, 'line')}, ${counted(one.uses, 'use')}`;
 
-/** Two components row by row, and beneath them the one that could stand in their place. */
-export function ComparisonView({ project, compared }: Props) {
-  const { a, b, comparison, merged, wrong, patch, usesPatch, saved, finding } = compared;
+/** Both, row by row, with what becomes of what differs between them. */
+function Rows({ compared: { a, b, comparison } }: Pick<Props, 'compared'>) {
+  return (
+    <section className="sheet overlap-rows" aria-label="Both, row by row" tabIndex={0}>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">
+              <b>{a.name}</b> <small>{heading(a)}</small>
+            </th>
+            <th scope="col" className="alike">
+              {Math.round(100 * comparison.likeness)} % alike
+            </th>
+            <th scope="col">
+              <b>{b.name}</b> <small>{heading(b)}</small>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {comparison.rows.map((row, index) => (
+            <tr key={index}>
+              <Cell row={row} side="a" />
+              <td className="becomes">{[...new Set(row.becomes)].join(', ')}</td>
+              <Cell row={row} side="b" />
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {comparison.holes.length === 0 && <p className="empty-note">Their markup differs in names alone.</p>}
+    </section>
+  );
+}
+
+/** The component that could stand in the place of both, or why it cannot be written. */
+function OneInTheirPlace({ compared: { comparison, merged, wrong } }: Pick<Props, 'compared'>) {
+  const kinds = [...new Set(comparison.holes.map((hole) => hole.kind))];
+  return (
+    <section className="card detail" aria-label="One in their place">
+      <h2>One in their place</h2>
+      {wrong !== undefined && (
+        <p>
+          It cannot be written with certainty. {wrong} What differs: {kinds.length > 0 ? kinds.join(', ') : 'names alone'}.
+        </p>
+      )}
+      {merged && (
+        <>
+          {merged.props.length > 0 && <PropNames props={merged.props} />}
+          <pre className="diff plain" tabIndex={0} aria-label="The merged component">
+            <Marked text={merged.text} names={merged.props.map((prop) => prop.name)} />
+          </pre>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** What changes where the second is used, and what can be done with it. */
+function EachUse({ project, compared }: Props) {
+  const { a, b, merged, patch, usesPatch, finding } = compared;
   const tell = useTell();
   const fetcher = useFetcher();
-  const kinds = [...new Set(comparison.holes.map((hole) => hole.kind))];
   const copy = async (): Promise<void> => {
     await navigator.clipboard.writeText(patch);
     tell('The patch is on the clipboard.');
@@ -77,6 +132,38 @@ export function ComparisonView({ project, compared }: Props) {
         ),
     });
   };
+  return (
+    <section className="card detail" aria-label="Each use, rewritten">
+      <h2>Each use, rewritten</h2>
+      {!merged && <p>Nothing is rewritten as long as there is no one component in their place.</p>}
+      {merged && merged.uses === 0 && <p>Nothing uses {b.name}; it can go as it is.</p>}
+      {usesPatch !== '' && <Diff patch={usesPatch} label="Changes of the uses" />}
+      {merged && (
+        <p className="row-of-controls">
+          <Button
+            size="small"
+            variant="contained"
+            onClick={() => download(`${fileName(project.name)}-${a.name}-${b.name}.patch`, [patch], 'text/x-diff')}
+          >
+            Save as patch
+          </Button>
+          <Button size="small" variant="outlined" onClick={() => void copy()}>
+            Copy the patch
+          </Button>
+          {finding !== undefined && (
+            <Button size="small" variant="outlined" onClick={accept}>
+              Accept both
+            </Button>
+          )}
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** Two components row by row, and beneath them the one that could stand in their place. */
+export function ComparisonView({ project, compared }: Props) {
+  const { a, b, merged, saved, finding } = compared;
   return (
     <>
       <div className="controls">
@@ -98,74 +185,9 @@ export function ComparisonView({ project, compared }: Props) {
         </span>
       </div>
       <div className="overlap-area">
-        <section className="sheet overlap-rows" aria-label="Both, row by row" tabIndex={0}>
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">
-                  <b>{a.name}</b> <small>{heading(a)}</small>
-                </th>
-                <th scope="col" className="alike">
-                  {Math.round(100 * comparison.likeness)} % alike
-                </th>
-                <th scope="col">
-                  <b>{b.name}</b> <small>{heading(b)}</small>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {comparison.rows.map((row, index) => (
-                <tr key={index}>
-                  <Cell row={row} side="a" />
-                  <td className="becomes">{[...new Set(row.becomes)].join(', ')}</td>
-                  <Cell row={row} side="b" />
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {comparison.holes.length === 0 && <p className="empty-note">Their markup differs in names alone.</p>}
-        </section>
-        <section className="card detail" aria-label="One in their place">
-          <h2>One in their place</h2>
-          {wrong !== undefined && (
-            <p>
-              It cannot be written with certainty. {wrong} What differs: {kinds.length > 0 ? kinds.join(', ') : 'names alone'}.
-            </p>
-          )}
-          {merged && (
-            <>
-              {merged.props.length > 0 && <PropNames props={merged.props} />}
-              <pre className="diff plain" tabIndex={0} aria-label="The merged component">
-                <Marked text={merged.text} names={merged.props.map((prop) => prop.name)} />
-              </pre>
-            </>
-          )}
-        </section>
-        <section className="card detail" aria-label="Each use, rewritten">
-          <h2>Each use, rewritten</h2>
-          {!merged && <p>Nothing is rewritten as long as there is no one component in their place.</p>}
-          {merged && merged.uses === 0 && <p>Nothing uses {b.name}; it can go as it is.</p>}
-          {usesPatch !== '' && <Diff patch={usesPatch} label="Changes of the uses" />}
-          {merged && (
-            <p className="row-of-controls">
-              <Button
-                size="small"
-                variant="contained"
-                onClick={() => download(`${fileName(project.name)}-${a.name}-${b.name}.patch`, [patch], 'text/x-diff')}
-              >
-                Save as patch
-              </Button>
-              <Button size="small" variant="outlined" onClick={() => void copy()}>
-                Copy the patch
-              </Button>
-              {finding !== undefined && (
-                <Button size="small" variant="outlined" onClick={accept}>
-                  Accept both
-                </Button>
-              )}
-            </p>
-          )}
-        </section>
+        <Rows compared={compared} />
+        <OneInTheirPlace compared={compared} />
+        <EachUse project={project} compared={compared} />
       </div>
     </>
   );

@@ -1,3 +1,4 @@
+import { messageOf } from '@liana/core';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
@@ -21,23 +22,12 @@ const firstShown = 6;
 
 type Props = { projects: readonly Project[]; damaged: readonly Damaged[]; usage: Usage };
 
-/** The first page: bring source in, or open what this browser keeps. */
-export function ProjectsView({ projects, damaged, usage }: Props) {
-  const [isWhole, setIsWhole] = useState(false);
-  const handIn = useHandIn();
-  const fetcher = useFetcher<{ intent: string; id: string; name: string }>();
+type Told = { readonly intent: string; readonly id: string; readonly name: string };
+type Submit = ReturnType<typeof useFetcher<Told>>['submit'];
+
+/** Says what came of an act upon a project, with what takes it back. */
+function useToldActs(data: Told | undefined, submit: Submit): void {
   const tell = useTell();
-  const { revalidate } = useRevalidator();
-  const { data, submit } = fetcher;
-  const navigate = useNavigate();
-  const newPlan = async (): Promise<void> => {
-    const id = await newPlanProject('A new plan').catch((error: unknown) => tell(error instanceof Error ? error.message : String(error)));
-    if (id) await navigate(`/projects/${id}/carve`);
-  };
-
-  // What another tab brings in, renames or deletes is shown here too.
-  useEffect(() => onStoredElsewhere(({ what }) => void (what === 'projects' && revalidate())), [revalidate]);
-
   useEffect(() => {
     switch (data?.intent) {
       case 'clear readings':
@@ -55,6 +45,67 @@ export function ProjectsView({ projects, damaged, usage }: Props) {
         return tell(`Another tab has called it ${data.name} meanwhile. That stands.`);
     }
   }, [data, submit, tell]);
+}
+
+/** A project whose record cannot be shown. */
+function DamagedAlert({ damaged: { name, says }, onRemove }: { damaged: Damaged; onRemove: () => void }) {
+  return (
+    <Alert
+      severity="warning"
+      sx={{ mt: 2 }}
+      action={
+        <Button color="inherit" onClick={onRemove}>
+          Remove it
+        </Button>
+      }
+    >
+      {name} cannot be shown, because what is stored is not what Liana wrote: {says}. It stays as it is.
+    </Alert>
+  );
+}
+
+/** What Liana does, and where source, or a page to carve, is brought in. */
+function NewProject({ isFirst, onBring }: { isFirst: boolean; onBring: ReturnType<typeof useHandIn> }) {
+  const tell = useTell();
+  const navigate = useNavigate();
+  const newPlan = async (): Promise<void> => {
+    const id = await newPlanProject('A new plan').catch((error: unknown) => tell(messageOf(error)));
+    if (id) await navigate(`/projects/${id}/carve`);
+  };
+  return (
+    <section aria-label="What Liana does">
+      <h2>{isFirst ? 'See through a component application' : 'Another project'}</h2>
+      <p className="lead">
+        What a page is made of, where each value lives and what it passes through, who hears an event, and which bindings are broken or
+        superfluous. Liana reads the source itself, in this browser; nothing leaves your machine.
+      </p>
+      <div className="drop" role="group" aria-label="Bring source in">
+        <OpenButtons onBring={onBring} />
+        <Button variant="text" onClick={() => void newPlan()}>
+          Start from a page
+        </Button>
+        <p>
+          Or drop a folder, files or a zip archive anywhere on this page. Liana reads React, Vue, Svelte, Angular, Astro, custom elements
+          and Lightning web components; dependencies, build output and what .gitignore names are left out. “Start from a page” carves a
+          saved page or a picture into parts.
+        </p>
+      </div>
+    </section>
+  );
+}
+
+/** The first page: bring source in, or open what this browser keeps. */
+export function ProjectsView({ projects, damaged, usage }: Props) {
+  const [isWhole, setIsWhole] = useState(false);
+  const handIn = useHandIn();
+  const fetcher = useFetcher<Told>();
+  const { revalidate } = useRevalidator();
+  const { data, submit } = fetcher;
+
+  // What another tab brings in, renames or deletes is shown here too.
+  useEffect(() => onStoredElsewhere(({ what }) => void (what === 'projects' && revalidate())), [revalidate]);
+
+  useToldActs(data, submit);
 
   const recent = [...projects].sort((a, b) => b.readAt - a.readAt);
   const shown = isWhole ? recent : recent.slice(0, firstShown);
@@ -69,19 +120,12 @@ export function ProjectsView({ projects, damaged, usage }: Props) {
           <ThemeSwitch />
         </nav>
       </header>
-      {damaged.map(({ id, name, says }) => (
-        <Alert
-          key={id}
-          severity="warning"
-          sx={{ mt: 2 }}
-          action={
-            <Button color="inherit" onClick={() => void submit({ intent: 'remove', id, name }, { method: 'post' })}>
-              Remove it
-            </Button>
-          }
-        >
-          {name} cannot be shown, because what is stored is not what Liana wrote: {says}. It stays as it is.
-        </Alert>
+      {damaged.map((one) => (
+        <DamagedAlert
+          key={one.id}
+          damaged={one}
+          onRemove={() => void submit({ intent: 'remove', id: one.id, name: one.name }, { method: 'post' })}
+        />
       ))}
       {projects.length > 0 && (
         <section aria-label="Projects">
@@ -96,24 +140,7 @@ export function ProjectsView({ projects, damaged, usage }: Props) {
         </section>
       )}
       <div className="home-lead">
-        <section aria-label="What Liana does">
-          <h2>{projects.length > 0 ? 'Another project' : 'See through a component application'}</h2>
-          <p className="lead">
-            What a page is made of, where each value lives and what it passes through, who hears an event, and which bindings are broken or
-            superfluous. Liana reads the source itself, in this browser; nothing leaves your machine.
-          </p>
-          <div className="drop" role="group" aria-label="Bring source in">
-            <OpenButtons onBring={handIn} />
-            <Button variant="text" onClick={() => void newPlan()}>
-              Start from a page
-            </Button>
-            <p>
-              Or drop a folder, files or a zip archive anywhere on this page. Liana reads React, Vue, Svelte, Angular, Astro, custom
-              elements and Lightning web components; dependencies, build output and what .gitignore names are left out. “Start from a page”
-              carves a saved page or a picture into parts.
-            </p>
-          </div>
-        </section>
+        <NewProject isFirst={projects.length === 0} onBring={handIn} />
         <figure className="home-picture">
           <TreePicture />
           <figcaption>A value goes down, an event comes up, and one prop that is needed is passed by nobody.</figcaption>

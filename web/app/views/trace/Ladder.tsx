@@ -85,25 +85,20 @@ function RungRow({
   );
 }
 
-/** A trace as a ladder of code lines with the strand at its left. */
-export function Ladder(props: Props) {
-  const { answer, state, onChange } = props;
-  const scroll = useRef<HTMLDivElement>(null);
-  const lines = useMemo(() => ladderLines(answer.trace.rungs, state.open), [answer, state.open]);
-  const at = lines.findIndex((line) => line.kind === 'rung' && line.rung.index === state.rung);
-  const virtual = useVirtualizer({
-    count: lines.length,
-    getScrollElement: () => scroll.current,
-    estimateSize: () => 60,
-    overscan: 12,
-  });
+/** Places of one component that go the same way, as one line that opens. */
+function FanRow({ line, colour, onToggle }: { line: Extract<LadderLine, { kind: 'fan' }>; colour: string; onToggle: () => void }) {
+  return (
+    <div className="rung-row fan" style={{ paddingLeft: textX(line.lanes) }}>
+      <Lanes lanes={line.lanes} glyph={undefined} colour={colour} colourOf={(to) => colourOf(to, colour)} />
+      <MuiLink component="button" aria-expanded={line.isOpen} onClick={onToggle}>
+        {line.isOpen ? 'Fold' : 'Show'} {counted(line.count, 'place')} of {line.who}
+      </MuiLink>
+    </div>
+  );
+}
 
-  useEffect(() => {
-    if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });
-    // Scrolling follows the choice alone.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [at]);
-
+/** Going through the lines by keyboard: what chooses one, what opens and folds a fan, and the keys. */
+function useLadderKeys(lines: readonly LadderLine[], at: number, { state, onChange }: Pick<Props, 'state' | 'onChange'>) {
   // Of two quick steps the second goes on from the first, though the page has not followed yet.
   const latest = useRef(at);
   useEffect(() => {
@@ -158,6 +153,30 @@ export function Ladder(props: Props) {
     event.preventDefault();
   };
 
+  return { choose, toggle, onKeyDown };
+}
+
+/** A trace as a ladder of code lines with the strand at its left. */
+export function Ladder(props: Props) {
+  const { answer, state } = props;
+  const scroll = useRef<HTMLDivElement>(null);
+  const lines = useMemo(() => ladderLines(answer.trace.rungs, state.open), [answer, state.open]);
+  const at = lines.findIndex((line) => line.kind === 'rung' && line.rung.index === state.rung);
+  const virtual = useVirtualizer({
+    count: lines.length,
+    getScrollElement: () => scroll.current,
+    estimateSize: () => 60,
+    overscan: 12,
+  });
+
+  useEffect(() => {
+    if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' });
+    // Scrolling follows the choice alone.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [at]);
+
+  const { choose, toggle, onKeyDown } = useLadderKeys(lines, at, props);
+
   return (
     <div
       className="ladder"
@@ -185,12 +204,7 @@ export function Ladder(props: Props) {
               {line.kind === 'rung' ? (
                 <RungRow line={line} chosen={line.rung.index === state.rung} wide={line.rung.index === state.wide} props={props} />
               ) : (
-                <div className="rung-row fan" style={{ paddingLeft: textX(line.lanes) }}>
-                  <Lanes lanes={line.lanes} glyph={undefined} colour={props.colour} colourOf={(to) => colourOf(to, props.colour)} />
-                  <MuiLink component="button" aria-expanded={line.isOpen} onClick={() => toggle(line.key)}>
-                    {line.isOpen ? 'Fold' : 'Show'} {counted(line.count, 'place')} of {line.who}
-                  </MuiLink>
-                </div>
+                <FanRow line={line} colour={props.colour} onToggle={() => toggle(line.key)} />
               )}
             </div>
           );

@@ -5,14 +5,12 @@ import { useUrlParams } from '../../parts/useUrlParams';
 import { BorderHandle } from './BorderHandle';
 import { Card } from './Card';
 import { Controls } from './Controls';
-import { shiftOf } from './large';
 import { NoComponents } from './NoComponents';
 import { pathOf, type TreeState, withState } from './state';
-import { StrandLayer } from './StrandLayer';
 import { Strip } from './Strip';
-import { folded, onTreeKey } from './tree-keys';
+import { TreeBody } from './TreeBody';
+import { folded } from './tree-keys';
 import { PinnedAncestors, TreeHead } from './TreeHead';
-import { TreeRow } from './TreeRow';
 import { useTreeDrawing } from './useTreeDrawing';
 
 export type CodeShown = { readonly caption: string; readonly loose: boolean; readonly excerpt: Excerpt };
@@ -58,7 +56,7 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
 
   if (!tree || tree.rows.length === 0) return <NoComponents summary={summary} />;
 
-  const { layout, lines, items, width, names, area, top, bottom, chosenStrand, touched } = drawing;
+  const { layout, width, names, top, bottom, chosenStrand } = drawing;
   return (
     <>
       <Controls summary={summary} tree={tree} state={state} place={place} onChange={go} />
@@ -74,54 +72,14 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
               onBundle={(key) => go({ apart: [...state.apart, key].join('|') })}
             />
             <PinnedAncestors tree={tree} drawing={drawing} onPlace={choosePlace} />
-            <div
-              className="tree tree-body"
-              role="tree"
-              tabIndex={0}
-              aria-label={`Tree of ${tree.page.name}. Arrow keys move and fold, with Alt they go along the chosen strand, N goes to the next loose end, M to the next place of the component, with Shift back, Enter goes to the card.`}
-              {...(place === undefined ? {} : { 'aria-activedescendant': `row-${place}` })}
-              style={{
-                height: drawing.height,
-                width: names + area,
-                ['--names' as string]: `${names}px`,
-                ['--shift' as string]: `${-shiftOf(layout, top, bottom, names)}px`,
-              }}
-              onKeyDown={(event) => onTreeKey(event, { tree, drawing, place, choosePlace, chooseKnot, fold, go })}
-              onMouseLeave={() => setHovered(undefined)}
-            >
-              {items.map((item) => {
-                const visible = layout.rows[item.index];
-                if (!visible) return null;
-                const { key, row, y, isOpen } = visible;
-                return (
-                  <div key={key} role="presentation" onMouseEnter={() => setHovered(row.place)}>
-                    <TreeRow
-                      row={row}
-                      y={y}
-                      isOpen={isOpen}
-                      isChosen={row.place === place}
-                      isFaded={touched !== undefined && !touched.has(row.place)}
-                      lines={lines[item.index] ?? []}
-                      hasChildrenShown={isOpen === true && row.sameAs === undefined}
-                      position={item.index + 1}
-                      count={layout.rows.length}
-                      onChoose={choosePlace}
-                      onFold={fold}
-                    />
-                  </div>
-                );
-              })}
-              <StrandLayer
-                strands={drawing.drawn}
-                left={names}
-                width={area}
-                first={drawing.first}
-                last={drawing.last}
-                chosen={state.strand}
-                bright={drawing.bright}
-                onChoose={chooseKnot}
-              />
-            </div>
+            <TreeBody
+              tree={tree}
+              drawing={drawing}
+              place={place}
+              strand={state.strand}
+              acts={{ choosePlace, chooseKnot, fold, go }}
+              onHover={setHovered}
+            />
           </div>
           {drawing.large && <Strip layout={layout} strands={tree.strands} place={place} top={top} bottom={bottom} onPlace={choosePlace} />}
           <BorderHandle names={names} width={width} scroll={scroll} onMove={drawing.setBorder} />
