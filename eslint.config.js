@@ -33,5 +33,10 @@ export default tseslint.config(
   { files: ['web/app/**/*.{ts,tsx}'], ...reactHooks.configs.flat['recommended-latest'] },
   // It speaks of the React compiler, which is not used here.
   { files: ['web/app/**/*.{ts,tsx}'], rules: { 'react-hooks/incompatible-library': 'off' } },
+  {
+    files: ['{core,cli,testing,bench}/src/**/*.ts', 'web/app/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.*'],
+    rules: { 'max-lines-per-function': ['error', 100] },
+  },
   { files: ['**/*.mjs', '**/*.js'], languageOptions: { globals: globals.node } },
 );
