@@ -80,3 +80,11 @@ export async function act(page: Page, button: string, entry: string): Promise<vo
   await page.getByRole('button', { name: button, exact: true }).click();
   await page.getByRole('menuitem', { name: entry, exact: true }).click();
 }
+
+/** What a worker runs first, to make it slow: on a quick machine its work would be over before a test stops it. */
+export async function slowly(page: Page, worker: string, first: string): Promise<void> {
+  await page.route(new RegExp(`${worker}.*\\.js`), async (route) => {
+    const response = await route.fetch();
+    await route.fulfill({ response, body: `${first}\n${await response.text()}` });
+  });
+}

@@ -1,13 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
-import { chooseFolder, large, openHome, small, writeFolder, zip } from '../sources';
-
-/** What a worker runs first, to make it slow: on a quick machine its work would be over before a test stops it. */
-async function slowly(page: Page, worker: string, first: string): Promise<void> {
-  await page.route(new RegExp(`${worker}.*\\.js`), async (route) => {
-    const response = await route.fetch();
-    await route.fulfill({ response, body: `${first}\n${await response.text()}` });
-  });
-}
+import { expect, test } from '@playwright/test';
+import { chooseFolder, large, openHome, slowly, small, writeFolder, zip } from '../sources';
 
 /** Each batch of files takes half a second more. */
 const slowReader = `addEventListener('message', () => { for (const until = Date.now() + 500; Date.now() < until; ); });`;

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { large, openHome, zip } from '../sources';
+import { large, openHome, slowly, zip } from '../sources';
 
 /** Keeps the workers of the page in reach, so that a test can end them behind the application's back. */
 async function keepWorkers(page: Page): Promise<void> {
@@ -10,6 +10,8 @@ async function keepWorkers(page: Page): Promise<void> {
       constructor(url: string | URL, options?: WorkerOptions) {
         super(url, options);
         workers.push(this);
+        // The first of all, before it can say a word.
+        if ('endFirst' in window && workers.length === 1) this.terminate();
         // From its first word on, where a test asks for that.
         this.addEventListener('message', () => 'endEach' in window && this.terminate());
       }
@@ -50,6 +52,13 @@ const questions: readonly (readonly [name: string, ask: (page: Page) => Promise<
     async (page) => {
       await page.getByRole('button', { name: 'What changes it' }).click();
       await expect(page.getByRole('region', { name: /^What changes it/ })).toBeVisible();
+    },
+  ],
+  [
+    'what derives from what is asked',
+    async (page) => {
+      await page.getByRole('button', { name: 'What derives from what' }).click();
+      await expect(page.getByRole('region', { name: /^What derives from what/ })).toBeVisible();
     },
   ],
   [
@@ -120,7 +129,7 @@ for (const [when, after] of [
 
 const source = zip('large.zip', large(150));
 
-for (const delay of [0, 120, 400, 900])
+for (const delay of [0, 30, 60, 120, 250, 400, 650, 900])
   test(`a worker that ends ${delay} ms after a project was handed in: it is opened all the same`, async ({ page }) => {
     await keepWorkers(page);
     await openHome(page);
@@ -131,6 +140,34 @@ for (const delay of [0, 120, 400, 900])
     // That a worker has ended is noticed late, and all is read again.
     await expect(page.getByRole('treeitem').first()).toBeVisible({ timeout: 90_000 });
   });
+
+test('a worker that ends before it has started is replaced at once', async ({ page }) => {
+  await keepWorkers(page);
+  await page.addInitScript(() => Object.assign(window, { endFirst: true }));
+  await page.goto('/demo');
+  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+});
+
+test('Stop replaces a worker that is too busy to hear of it', async ({ page }) => {
+  await slowly(
+    page,
+    'model.worker',
+    `const digest = crypto.subtle.digest.bind(crypto.subtle);
+    let times = 0;
+    crypto.subtle.digest = (...all) => {
+      if (++times === 40) for (const until = Date.now() + 300_000; Date.now() < until; );
+      return digest(...all);
+    };`,
+  );
+  await openHome(page);
+  await page.getByLabel('Zip archive', { exact: true }).setInputFiles(source);
+  await page.getByRole('status').filter({ hasText: 'Bringing in large' }).getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('Stopped before it was finished. Nothing was changed.')).toBeVisible();
+  // What is asked next is answered: the worker is another one.
+  await page.unrouteAll();
+  await page.getByRole('button', { name: 'Open the worn demo in React' }).click();
+  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
+});
 
 test('a worker that ends over every question is said, with a way to try again', async ({ page }) => {
   await keepWorkers(page);

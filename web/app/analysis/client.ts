@@ -1,6 +1,6 @@
 import { proxy, type Remote } from 'comlink';
 import type { Summary } from './answers';
-import type { Analyst } from './model.worker';
+import type { Analyst } from './analyst';
 import { hostOf } from './worker-host';
 import { cancelledMessage, type Progress, type ReportProgress } from './progress';
 

@@ -1,5 +1,5 @@
 import type { FileFacts, SourceFile } from '@liana/core';
-import type { Reader } from './reader.worker';
+import type { Reader } from './reader';
 import { type Host, hostOf } from './worker-host';
 
 /** A file’s text with those of the files that are read with it. */

@@ -1,18 +1,3 @@
-import { loadCompilers, readFile } from '@liana/core';
-import type { FileFacts } from '@liana/core';
-import { expose } from 'comlink';
-import { sayAlive } from './alive';
-import type { TextUnit } from './pool';
+import { startWorker } from './start-worker';
 
-const reader = {
-  /** The facts of a batch of files, in the same order. */
-  async read(units: readonly TextUnit[]): Promise<FileFacts[]> {
-    await loadCompilers(units);
-    return units.map(({ file, text, beside }) => readFile(file, text, beside));
-  },
-};
-
-export type Reader = typeof reader;
-
-sayAlive();
-expose(reader);
+startWorker(async () => (await import('./reader')).reader);

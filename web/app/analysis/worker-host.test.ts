@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { afterEach, expect, test, vi } from 'vitest';
-import { aliveMessage, hostOf, WorkerEnded } from './worker-host';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import { aliveMessage, hostOf, readyMessage, WorkerEnded } from './worker-host';
 
 type Api = { readonly number: () => number; readonly never: () => Promise<number> };
 
@@ -13,6 +13,8 @@ vi.stubGlobal('navigator', { locks: { request: async (_: string, granted: () => 
 /** A worker without a thread: it answers with how many were started before it, and ends when a test says so. */
 class Stub extends EventTarget {
   static started: Stub[] = [];
+  /** So many of those that are started next never say a word. */
+  static silent = 0;
   readonly #port: MessagePort;
   isTerminated = false;
 
@@ -26,7 +28,8 @@ class Stub extends EventTarget {
     port1.addEventListener('message', ({ data }) => this.dispatchEvent(new MessageEvent('message', { data: data as unknown })));
     port1.start();
     Stub.started.push(this);
-    queueMicrotask(() => this.dispatchEvent(new MessageEvent('message', { data: aliveMessage })));
+    if (Stub.silent-- > 0) return;
+    for (const data of [aliveMessage, readyMessage]) queueMicrotask(() => this.dispatchEvent(new MessageEvent('message', { data })));
   }
 
   postMessage(message: unknown, transfer: Transferable[] = []): void {
@@ -48,6 +51,7 @@ const start = (): Worker => new Stub() as unknown as Worker;
 afterEach(() => {
   for (const port of ports.splice(0)) port.close();
   Stub.started = [];
+  Stub.silent = 0;
   givenOn.length = 0;
 });
 
@@ -101,4 +105,34 @@ test('what a question itself throws is thrown, and the worker stays', async () =
   const host = hostOf<Api>(start);
   await expect(host.ask(() => Promise.reject(new Error('No such page.')))).rejects.toThrow('No such page.');
   expect(await host.ask((remote) => remote.number())).toBe(0);
+});
+
+describe('workers that never start', () => {
+  beforeEach(() => void vi.useFakeTimers());
+  afterEach(() => void vi.useRealTimers());
+
+  test('one is replaced within a second, and the question is answered', async () => {
+    Stub.silent = 1;
+    const answer = hostOf<Api>(start).ask((remote) => remote.number());
+    await vi.advanceTimersByTimeAsync(1000);
+    vi.useRealTimers();
+    expect(await answer).toBe(1);
+    expect(Stub.started.map((one) => one.isTerminated)).toEqual([true, false]);
+  });
+
+  test('each that follows has longer, for a machine that is slow; then it is said', async () => {
+    Stub.silent = 100;
+    let said: unknown;
+    hostOf<Api>(start)
+      .ask((remote) => remote.number())
+      .catch((error: unknown) => (said = error));
+    const counts: number[] = [];
+    for (const wait of [999, 1, 3999, 1, 14_999, 1]) {
+      await vi.advanceTimersByTimeAsync(wait);
+      counts.push(Stub.started.length);
+    }
+    expect(counts).toEqual([1, 2, 2, 3, 3, 4]);
+    await vi.advanceTimersByTimeAsync(15_000);
+    expect(said).toBeInstanceOf(WorkerEnded);
+  });
 });

@@ -1,6 +1,6 @@
 import type { Remote } from 'comlink';
 import { hostOf } from '../analysis/worker-host';
-import type { Carver } from './carve.worker';
+import type { Carver } from './carver';
 
 /** The worker that looks at pictures and reads pages; started at its first use, and again when it is gone. */
 const host = hostOf<Carver>((name) => new Worker(new URL('./carve.worker.ts', import.meta.url), { type: 'module', name }));

@@ -34,18 +34,22 @@ export function shownText(markup: Markup, node: t.Node, scope: Scope, span: Span
   return readings.length === 0 ? [] : [{ kind: 'text', readings, span }];
 }
 
+export type Branch = Extract<TemplateNode, { kind: 'branch' }>;
+
 /** Markup that shows only under a condition. */
-export function branch(
-  markup: Markup,
-  test: t.Node,
-  negated: boolean,
-  scope: Scope,
-  children: readonly TemplateNode[],
-): Extract<TemplateNode, { kind: 'branch' }> {
+export function branch(markup: Markup, test: t.Node, negated: boolean, scope: Scope, children: readonly TemplateNode[]): Branch {
   const { body } = markup;
   noteTested(body, test, scope);
   const span = spanOf(test);
   return { kind: 'branch', when: excerpt(body.module, span), negated, readings: readingsOf(body, test, scope, 'computed'), span, children };
+}
+
+/** Of the conditions before an `else`, so many of the nearest are told: a chain of thousands would square. */
+const mostBefore = 12;
+
+/** Markup that shows only where none of the conditions of a chain before it holds: those in the order of the text, as branches without content. */
+export function inElse(before: readonly Branch[], children: TemplateNode[]): TemplateNode[] {
+  return before.slice(-mostBefore).reduceRight((shown, one) => [{ ...one, negated: true, children: shown }], children);
 }
 
 /** What a repeat gives its names: one item, its position, and the scope in which its content is read. */

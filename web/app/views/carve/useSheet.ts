@@ -1,6 +1,6 @@
 import { type Box, type PageTree, safeHtml, type Sheet, messageOf } from '@liana/core';
 import { useEffect, useState } from 'react';
-import type { PictureStudy } from '../../carving/carve.worker';
+import type { PictureStudy } from '../../carving/carver';
 import { askCarver } from '../../carving/client';
 import { lookText } from '../../carving/look-text';
 import type { StoredLook } from '../../storage/database';

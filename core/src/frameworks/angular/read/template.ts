@@ -6,7 +6,7 @@ import { defaultSlot, memberOf, slotKey } from '../../../model/member';
 import type { Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import { addValue, excerpt } from '../../../read/script/body';
-import { branch, inlineAction, type Markup, outlet, repeat, shownText } from '../../../read/markup/expressions';
+import { type Branch, branch, inElse, inlineAction, type Markup, outlet, repeat, shownText } from '../../../read/markup/expressions';
 import { callGiven } from '../../../read/script/called';
 import { readExpression, readingsOf, stopsEvents } from '../../../read/script/expressions';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
@@ -520,11 +520,8 @@ function keyOf(markup: AngularMarkup, ast: ng.AST, scope: Scope): KeyFact {
   return { kind: 'value', span, text };
 }
 
-/** So many conditions before an `@else` are told. */
-const mostBefore = 40;
-
 function readIf(markup: AngularMarkup, node: ng.TmplAstIfBlock, scope: Scope): TemplateNode[] {
-  const before: t.Node[] = [];
+  const before: Branch[] = [];
   return node.branches.flatMap((one): TemplateNode[] => {
     const inner = innerScope(scope);
     const test = one.expression ? expressionOf(markup, one.expression, scope) : undefined;
@@ -538,9 +535,9 @@ function readIf(markup: AngularMarkup, node: ng.TmplAstIfBlock, scope: Scope): T
       inner.names.set(one.expressionAlias.name, { kind: 'value', value, path: [] });
     }
     const own = readView(markup, one.children, inner);
-    let shown: TemplateNode[] = test ? [branch(markup, test, false, scope, own)] : own;
-    for (const other of before.slice(-mostBefore).reverse()) shown = [branch(markup, other, true, scope, shown)];
-    if (test) before.push(test);
+    const made = test && branch(markup, test, false, scope, own);
+    const shown = inElse(before, made ? [made] : own);
+    if (made) before.push(made);
     return shown;
   });
 }

@@ -5,7 +5,7 @@ import type { Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import { isCommonAttribute } from '../../../read/elements/platform';
 import { attributeNamed, type HtmlAttribute, type HtmlElement, type HtmlNode } from '../../../read/markup/html';
-import { branch, expressionAt, type Markup, outlet, repeat, shownText } from '../../../read/markup/expressions';
+import { type Branch, branch, expressionAt, inElse, type Markup, outlet, repeat, shownText } from '../../../read/markup/expressions';
 import { addValue, excerpt } from '../../../read/script/body';
 import { readingsOf } from '../../../read/script/expressions';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
@@ -51,13 +51,10 @@ function conditionOf(
   return attributeNamed(node, 'lwc:else') ? { negated: false, next: true } : undefined;
 }
 
-/** Of the conditions before an `else`, so many of the nearest are told. */
-const mostBefore = 40;
-
 /** Reads what stands between two tags. */
 export function readNodes(markup: LwcMarkup, nodes: readonly HtmlNode[], scope: Scope): TemplateNode[] {
   const found: TemplateNode[] = [];
-  let chain: t.Expression[] = [];
+  let chain: Branch[] = [];
   for (const node of nodes) {
     if (node.kind === 'text') {
       found.push(...readText(markup, node.span, scope));
@@ -66,10 +63,9 @@ export function readNodes(markup: LwcMarkup, nodes: readonly HtmlNode[], scope: 
     const condition = conditionOf(markup, node);
     if (!condition?.next) chain = [];
     const own = readRepeated(markup, node, scope);
-    let shown = condition?.test ? [branch(markup, condition.test, condition.negated, scope, own)] : own;
-    if (condition?.next) for (const before of chain.slice(-mostBefore).reverse()) shown = [branch(markup, before, true, scope, shown)];
-    found.push(...shown);
-    if (condition?.test && !condition.negated) chain.push(condition.test);
+    const shown = condition?.test && branch(markup, condition.test, condition.negated, scope, own);
+    found.push(...inElse(condition?.next ? chain : [], shown ? [shown] : own));
+    if (shown && !shown.negated) chain.push(shown);
   }
   return found;
 }

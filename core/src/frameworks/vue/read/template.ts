@@ -7,7 +7,9 @@ import type { Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import { addValue, attachCallbacks, excerpt } from '../../../read/script/body';
 import {
+  type Branch,
   branch,
+  inElse,
   expressionAt,
   handlerAt,
   type Item,
@@ -59,14 +61,11 @@ function rangeOf(exp: ExpressionNode | undefined): ScriptRange | undefined {
   return exp && exp.loc.end.offset > exp.loc.start.offset ? spanOf(exp) : undefined;
 }
 
-/** Of the conditions before an `else`, so many of the nearest are told: a chain of thousands would square. */
-const mostBefore = 40;
-
 /** Reads what stands between two tags. */
 export function readChildren(markup: VueMarkup, children: readonly TemplateChildNode[], scope: Scope): TemplateNode[] {
   const nodes: TemplateNode[] = [];
   /** Conditions of the chain that an `else` belongs to. */
-  let chain: t.Node[] = [];
+  let chain: Branch[] = [];
   for (const child of children) {
     if ((child.type as number) === interpolation) {
       const range = 'content' in child && typeof child.content === 'object' ? rangeOf(child.content as ExpressionNode) : undefined;
@@ -85,10 +84,9 @@ export function readChildren(markup: VueMarkup, children: readonly TemplateChild
       chain = [];
       continue;
     }
-    let shown: TemplateNode[] = test ? [branch(markup, test, false, scope, own)] : own;
-    for (const before of chain.slice(-mostBefore).reverse()) shown = [branch(markup, before, true, scope, shown)];
-    nodes.push(...shown);
-    if (test) chain.push(test);
+    const shown = test && branch(markup, test, false, scope, own);
+    nodes.push(...inElse(chain, shown ? [shown] : own));
+    if (shown) chain.push(shown);
   }
   return nodes;
 }
