@@ -2,6 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
+import { hostilePages } from '../../testing/src/fuzz/hostile-pages';
 import { openHome } from '../sources';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'liana-hostile-'));
@@ -44,6 +45,23 @@ test('a page that acts neither runs, nor loads, nor goes anywhere', async ({ pag
   expect(page.url()).toContain('/carve');
   await page.getByRole('button', { name: 'Suggest parts' }).click();
   await expect(page.getByRole('button', { name: /^Take/ }).first()).toBeVisible();
+});
+
+test('none of the ways that a page has of running or asking for something is open to it', async ({ page }) => {
+  const asked: string[] = [];
+  page.on('request', (request) => request.url().includes('elsewhere') && asked.push(request.url()));
+  // What nothing closes would swallow those after it.
+  const last = (html: string): boolean => /nothing closes|<frameset|<!--/.test(html);
+  const all = [...hostilePages].sort(([a, one], [b, other]) => Number(last(a + one)) - Number(last(b + other)));
+  await bring(
+    page,
+    'all.html',
+    `<main><h1>All</h1>${all.map(([name, html]) => `<section title="${name}">${html}</section>`).join('')}</main>`,
+  );
+  await page.getByRole('button', { name: 'Suggest parts' }).click();
+  await expect(page.getByRole('button', { name: /^Take/ }).first()).toBeVisible();
+  expect(await page.evaluate(() => (window as unknown as { hurt?: string }).hurt)).toBeUndefined();
+  expect(asked).toEqual([]);
 });
 
 test('a page that names its own elements as the browser names its methods is measured all the same', async ({ page }) => {

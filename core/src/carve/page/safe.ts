@@ -13,8 +13,12 @@ const silenced =
 const escaped = (text: string): string => text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;');
 const quoted = (text: string): string => escaped(text).replace(/"/g, '&quot;');
 
+/** Whether an attribute makes an element of a picture change the address of another one. */
+export const animatesAddress = (label: string, name: string, value: string): boolean =>
+  /^(?:animate\w*|set)$/i.test(label) && name.toLowerCase() === 'attributename' && /href$/i.test(value.trim());
+
 function attribute(node: PageNode, name: string, value: string, resolve: Resolve): string {
-  if (silenced.test(name) || !/^[^\s"'<>/=]+$/.test(name)) return '';
+  if (silenced.test(name) || animatesAddress(node.label, name, value) || !/^[^\s"'<>/=]+$/.test(name)) return '';
   if (name === 'style') return ` style="${quoted(safeDeclarations(value, resolve))}"`;
   if (name === 'src' || name === 'poster') {
     const shown = value.startsWith('data:image/') ? value : resolve(value);

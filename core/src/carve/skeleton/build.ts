@@ -1,6 +1,7 @@
 import type { PartId, Plan, SheetId } from '../plan/plan';
 import { planTree } from '../plan/plan-tree';
 import { type Contents, contentFields, contentsOf, type Field, givenProps, type Owned, type Pages, type PartContent } from './content';
+import { localPage, localRules } from './local';
 import { itemName, markupFrom, type MarkupWords, ownedMarkup, plainMarkup } from './markup';
 import {
   emptyOf,
@@ -28,7 +29,8 @@ type Scope = {
  * page's own where the part was taken from a saved page, plain boxes where it was drawn on a picture.
  * `sheetText` gives the style sheets that came beside the pages.
  */
-export function skeletonOf(plan: Plan, pages: Pages, sheetText: SheetText = () => undefined): Skeleton {
+export function skeletonOf(plan: Plan, asRead: Pages, sheetText: SheetText = () => undefined): Skeleton {
+  const pages: Pages = new Map([...asRead].map(([sheet, page]) => [sheet, localPage(page)]));
   const tree = planTree(plan);
   const found = contentsOf(plan, tree, pages);
   const { byPart: values } = valuesOf(plan, tree);
@@ -61,7 +63,7 @@ export type SheetText = (sheet: SheetId, address: string) => string | undefined;
 function styleOf(plan: Plan, pages: Pages, sheetText: SheetText): string {
   const rules = plan.sheets.flatMap((sheet) =>
     (pages.get(sheet.id)?.styles ?? []).map((style) =>
-      (style.kind === 'rules' ? style.text : (sheetText(sheet.id, style.address) ?? '')).trim(),
+      (style.kind === 'rules' ? style.text : localRules(sheetText(sheet.id, style.address) ?? '')).trim(),
     ),
   );
   return [...new Set(rules.filter((text) => text !== ''))].join('\n\n');
