@@ -1,9 +1,18 @@
-import { isMarkState, severities, type TriageMark } from '@liana/core';
+import { isMarkState, severities } from '@liana/core';
 import { data } from 'react-router';
 import type { FindingView } from '../analysis/answers';
 import { getAnalyst, openProject } from '../analysis/client';
 import { getProject } from '../storage/projects';
-import { DecidedElsewhere, markFinding, noteReading, setRule, setTwinsFrom, wrongTriage } from '../storage/triage';
+import {
+  DecidedElsewhere,
+  type Decision,
+  markFinding,
+  noteReading,
+  type Seen,
+  setRule,
+  setTwinsFrom,
+  wrongTriage,
+} from '../storage/triage';
 import { fittingFindings, parseFindingsState, toldFindings } from '../views/findings/state';
 import { FindingsView } from '../views/findings/FindingsView';
 import { traceLink } from '../views/trace/state';
@@ -59,28 +68,31 @@ export async function clientAction({ params, request }: Route.ClientActionArgs) 
     const value = form.get(name);
     return typeof value === 'string' ? value : '';
   };
-  if (field('about') === 'finding') {
-    const state = field('state');
-    const mark = isMarkState(state) ? { state, reason: field('reason'), at: Date.now() } : undefined;
-    try {
-      await markFinding(params.projectId, field('key'), mark, field('seen') === '' ? undefined : { mark: seenMark(field('seen')) });
-    } catch (error) {
-      if (!(error instanceof DecidedElsewhere)) throw error;
-      return { otherwise: error.mark, key: field('key'), state, reason: field('reason') };
+  const fields = Object.fromEntries([...form.keys()].map((name) => [name, field(name)]));
+  try {
+    if (field('about') === 'finding') {
+      const state = field('state');
+      const mark = isMarkState(state) ? { state, reason: field('reason'), at: Date.now() } : undefined;
+      await markFinding(params.projectId, field('key'), mark, seenIn(field('seen')));
+    } else if (field('about') === 'rule') {
+      const setting = (['off', ...severities] as const).find((one) => one === field('setting'));
+      await setRule(params.projectId, field('rule'), setting, seenIn(field('seen')));
+    } else if (field('about') === 'twins') {
+      const likeness = Number(field('likeness'));
+      await setTwinsFrom(params.projectId, likeness >= 0.5 && likeness <= 1 ? likeness : undefined, seenIn(field('seen')));
     }
-  } else if (field('about') === 'rule') {
-    const setting = (['off', ...severities] as const).find((one) => one === field('setting'));
-    await setRule(params.projectId, field('rule'), setting);
-  } else if (field('about') === 'twins') {
-    const likeness = Number(field('likeness'));
-    await setTwinsFrom(params.projectId, likeness >= 0.5 && likeness <= 1 ? likeness : undefined);
+  } catch (error) {
+    if (!(error instanceof DecidedElsewhere)) throw error;
+    const { seen: _, ...asked } = fields;
+    return { otherwise: error.now, asked };
   }
   return null;
 }
 
-/** The decision that a tab saw when it decided; `none` for no decision. */
-function seenMark(seen: string): TriageMark | undefined {
-  return seen === 'none' ? undefined : (JSON.parse(seen) as TriageMark);
+/** The decision that a tab saw when it decided: `none` for no decision; empty where it does not say. */
+function seenIn<D extends Decision>(seen: string): Seen<D> | undefined {
+  if (seen === '') return undefined;
+  return { decision: seen === 'none' ? undefined : (JSON.parse(seen) as D) };
 }
 
 export default function Findings({ loaderData }: Route.ComponentProps) {

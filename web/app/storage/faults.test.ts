@@ -186,8 +186,8 @@ describe('two tabs', () => {
   });
 
   test('decisions on different findings are both kept', async () => {
-    await markFinding('p', 'a', mark, { mark: undefined });
-    await markFinding('p', 'b', mark, { mark: undefined });
+    await markFinding('p', 'a', mark, { decision: undefined });
+    await markFinding('p', 'b', mark, { decision: undefined });
     expect(Object.keys((await loadTriage('p')).marks).sort()).toEqual(['a', 'b', 'old']);
   });
 
@@ -195,16 +195,33 @@ describe('two tabs', () => {
     ['another state', { ...mark, state: 'wrong' } as const],
     ['taken back', undefined],
   ])('of one finding, what the other tab decided stands: %s', async (_, mine) => {
-    await markFinding('p', 'old', { ...mark, state: 'later' }, { mark });
-    await expect(markFinding('p', 'old', mine, { mark })).rejects.toThrow(DecidedElsewhere);
+    await markFinding('p', 'old', { ...mark, state: 'later' }, { decision: mark });
+    await expect(markFinding('p', 'old', mine, { decision: mark })).rejects.toThrow(DecidedElsewhere);
     expect((await loadTriage('p')).marks['old']?.state).toBe('later');
     await markFinding('p', 'old', mine);
     expect((await loadTriage('p')).marks['old']?.state).toBe(mine?.state);
   });
 
   test('the same decision in both is one', async () => {
-    await markFinding('p', 'a', mark, { mark: undefined });
-    await expect(markFinding('p', 'a', { ...mark, at: 9 }, { mark: undefined })).resolves.toBe('stored');
+    await markFinding('p', 'a', mark, { decision: undefined });
+    await expect(markFinding('p', 'a', { ...mark, at: 9 }, { decision: undefined })).resolves.toBe('stored');
+  });
+
+  test('of one rule, what the other tab set stands until one decides again', async () => {
+    await setRule('p', 'prop-idle', 'off', { decision: undefined });
+    await expect(setRule('p', 'prop-idle', 'risk', { decision: undefined })).rejects.toThrow(DecidedElsewhere);
+    expect((await loadTriage('p')).rules['prop-idle']).toBe('off');
+    await setRule('p', 'prop-idle', 'off', { decision: undefined });
+    await setRule('p', 'prop-idle', 'risk');
+    expect((await loadTriage('p')).rules['prop-idle']).toBe('risk');
+  });
+
+  test('of what counts as twins, too', async () => {
+    await setTwinsFrom('p', 0.9, { decision: undefined });
+    await expect(setTwinsFrom('p', undefined, { decision: 0.7 })).rejects.toThrow(DecidedElsewhere);
+    expect((await loadTriage('p')).twinsFrom).toBe(0.9);
+    await setTwinsFrom('p', undefined, { decision: 0.9 });
+    expect((await loadTriage('p')).twinsFrom).toBeUndefined();
   });
 
   test('of two names the first given stands, and is told', async () => {

@@ -115,34 +115,53 @@ async function change(projectId: string, edit: Edit, checked = edit): Promise<'s
   return 'waiting';
 }
 
-/** Another tab has decided otherwise about the same finding, since this one looked. */
+/** What is decided about one finding, about a rule, and of what counts as twins; undefined for nothing. */
+export type Decision = TriageMark | RuleSetting | number | undefined;
+
+/** Another tab has decided otherwise about the same, since this one looked. */
 export class DecidedElsewhere extends Error {
-  constructor(readonly mark: TriageMark | undefined) {
+  constructor(readonly now: Decision) {
     super('Another tab has decided otherwise.');
   }
 }
 
-const sameMark = (a: TriageMark | undefined, b: TriageMark | undefined): boolean => a?.state === b?.state && a?.reason === b?.reason;
+/** What a tab took for the decision until now. */
+export type Seen<D extends Decision> = { readonly decision: D | undefined };
+
+function isSame(a: Decision, b: Decision): boolean {
+  return typeof a === 'object' && typeof b === 'object' ? a.state === b.state && a.reason === b.reason : a === b;
+}
 
 /**
- * Keeps a decision about a finding; undefined takes it back. With `seen`, what this tab took for the
- * decision until now (`undefined` within it for none): throws `DecidedElsewhere` where that is no longer so.
+ * Stores one decision. With `seen`, what this tab took for it until now: throws `DecidedElsewhere` where that is no
+ * longer so, and nothing is stored.
  */
+function decide<D extends Decision>(
+  projectId: string,
+  nowIn: (triage: StoredTriage) => D | undefined,
+  edit: Edit,
+  decision: D | undefined,
+  seen: Seen<D> | undefined,
+): Promise<'stored' | 'waiting'> {
+  return change(projectId, edit, (before) => {
+    const now = nowIn(before);
+    if (seen && !isSame(now, seen.decision) && !isSame(now, decision)) throw new DecidedElsewhere(now);
+    return edit(before);
+  });
+}
+
+/** Keeps a decision about a finding; undefined takes it back. Throws as `decide` does. */
 export async function markFinding(
   projectId: string,
   key: string,
   mark: TriageMark | undefined,
-  seen?: { readonly mark: TriageMark | undefined },
+  seen?: Seen<TriageMark>,
 ): Promise<'stored' | 'waiting'> {
   const edit: Edit = (before) => {
     const { [key]: _, ...others } = before.marks;
     return { ...before, marks: mark ? { ...others, [key]: mark } : others };
   };
-  return change(projectId, edit, (before) => {
-    const now = before.marks[key];
-    if (seen && !sameMark(now, seen.mark) && !sameMark(now, mark)) throw new DecidedElsewhere(now);
-    return edit(before);
-  });
+  return decide(projectId, ({ marks }) => marks[key], edit, mark, seen);
 }
 
 /** Takes over decisions that came with a project. */
@@ -155,18 +174,20 @@ export async function saveDecisions(projectId: string, { marks, rules, twinsFrom
   }));
 }
 
-/** Keeps from which likeness on the project takes two components for twins; undefined for Liana's own. */
-export async function setTwinsFrom(projectId: string, twinsFrom: number | undefined): Promise<void> {
-  await change(projectId, ({ twinsFrom: _, ...before }) => (twinsFrom === undefined ? before : { ...before, twinsFrom }));
+/** Keeps from which likeness on the project takes two components for twins; undefined for Liana's own. Throws as `decide` does. */
+export async function setTwinsFrom(projectId: string, twinsFrom: number | undefined, seen?: Seen<number>): Promise<void> {
+  const edit: Edit = ({ twinsFrom: _, ...before }) => (twinsFrom === undefined ? before : { ...before, twinsFrom });
+  await decide(projectId, (triage) => triage.twinsFrom, edit, twinsFrom, seen);
 }
 
-/** Keeps what the project says of a rule; undefined takes it back. */
-export async function setRule(projectId: string, rule: string, setting: RuleSetting | undefined): Promise<void> {
-  await change(projectId, (before) => {
+/** Keeps what the project says of a rule; undefined takes it back. Throws as `decide` does. */
+export async function setRule(projectId: string, rule: string, setting: RuleSetting | undefined, seen?: Seen<RuleSetting>): Promise<void> {
+  const edit: Edit = (before) => {
     const { [rule]: _, ...others } = before.rules as Readonly<Record<string, RuleSetting>>;
     const rules: RuleSettings = setting ? { ...others, [rule]: setting } : others;
     return { ...before, rules };
-  });
+  };
+  await decide(projectId, ({ rules }) => rules[rule], edit, setting, seen);
 }
 
 /** Remembers what a reading of the source found, so that the next one can tell what is new and what is gone. */

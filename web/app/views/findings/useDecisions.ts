@@ -1,13 +1,24 @@
-import type { MarkState, RuleSetting, TriageMark } from '@liana/core';
+import type { MarkState, RuleSetting } from '@liana/core';
 import { useCallback, useEffect } from 'react';
 import { useFetcher, useRevalidator } from 'react-router';
 import { useTell } from '../../parts/Notices';
 import type { StoredTriage } from '../../storage/database';
+import type { Decision } from '../../storage/triage';
 import { onStoredElsewhere } from '../../storage/tabs';
 import { stateWords } from './state';
 
-/** What the route answers where another tab has decided otherwise about the same finding. */
-type Otherwise = { readonly otherwise: TriageMark | undefined; readonly key: string; readonly state: string; readonly reason: string };
+/** What the route answers where another tab has decided otherwise about the same: what stands, and what was asked here. */
+type Otherwise = { readonly otherwise: Decision; readonly asked: Readonly<Record<string, string>> };
+
+/** What another tab decided, in words that end a sentence. */
+function decisionWords(decision: Decision, about: string | undefined): string {
+  if (typeof decision === 'object') return `${stateWords[decision.state]}${decision.reason === '' ? '' : `, ${decision.reason}`}`;
+  if (typeof decision === 'number') return `twins from ${Math.round(100 * decision)} %`;
+  if (decision !== undefined) return decision === 'off' ? 'the rule is off' : `the rule is told as ${decision}`;
+  return about === 'finding' ? 'open again' : 'as Liana has it';
+}
+
+const seenAs = (decision: Decision): string => (decision === undefined ? 'none' : JSON.stringify(decision));
 
 type Decisions = {
   /** Decides about a finding; undefined opens it again. */
@@ -34,18 +45,17 @@ export function useDecisions(projectId: string, triage: StoredTriage, onDecided:
 
   useEffect(() => {
     if (!answered) return;
-    const { otherwise, key, state, reason } = answered;
-    const theirs = otherwise ? `${stateWords[otherwise.state]}${otherwise.reason === '' ? '' : `, ${otherwise.reason}`}` : 'open again';
-    tell(`Another tab decided otherwise meanwhile: ${theirs}. That stands.`, {
+    const { otherwise, asked } = answered;
+    tell(`Another tab decided otherwise meanwhile: ${decisionWords(otherwise, asked['about'])}. That stands.`, {
       label: 'Decide as here',
-      run: () => submit({ about: 'finding', key, state, reason }),
+      run: () => submit(asked),
     });
   }, [answered, submit, tell]);
 
   return {
     mark(key, to, reason) {
       const before = triage.marks[key];
-      submit({ about: 'finding', key, state: to ?? '', reason, seen: before ? JSON.stringify(before) : 'none' });
+      submit({ about: 'finding', key, state: to ?? '', reason, seen: seenAs(before) });
       if (to) onDecided(key);
       tell(to ? `${stateWords[to]}.` : 'Open again.', {
         label: 'Undo',
@@ -54,7 +64,7 @@ export function useDecisions(projectId: string, triage: StoredTriage, onDecided:
     },
     setRule(rule, setting) {
       const before = triage.rules[rule];
-      submit({ about: 'rule', rule, setting: setting ?? '' });
+      submit({ about: 'rule', rule, setting: setting ?? '', seen: seenAs(before) });
       tell(setting === 'off' ? 'The rule is off in this project.' : 'The rule is set for this project.', {
         label: 'Undo',
         run: () => submit({ about: 'rule', rule, setting: before ?? '' }),
@@ -62,7 +72,7 @@ export function useDecisions(projectId: string, triage: StoredTriage, onDecided:
     },
     setTwins(likeness) {
       const before = triage.twinsFrom;
-      submit({ about: 'twins', likeness });
+      submit({ about: 'twins', likeness, seen: seenAs(before) });
       tell('What counts as twins is set for this project.', {
         label: 'Undo',
         run: () => submit({ about: 'twins', likeness: before === undefined ? '' : String(before) }),
