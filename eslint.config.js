@@ -38,5 +38,19 @@ export default tseslint.config(
     ignores: ['**/*.test.*'],
     rules: { 'max-lines-per-function': ['error', 100] },
   },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.*'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'TSEnumDeclaration', message: 'Use a union of literals.' },
+        {
+          selector: 'CallExpression[callee.property.name=/^(push|unshift)$/] > SpreadElement',
+          message: 'A source may hold more of anything than fits on the stack: use append of model/append.',
+        },
+      ],
+    },
+  },
   { files: ['**/*.mjs', '**/*.js'], languageOptions: { globals: globals.node } },
 );

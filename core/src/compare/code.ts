@@ -1,6 +1,7 @@
 import { diffArrays } from 'diff';
 import type { FilePath } from '../model/span';
 import type { CodePart } from './side';
+import { append } from '../model/append';
 
 /** A line of a file, 1-based; `file` is said where the code goes on in another one. */
 export type CodeLine = { readonly line: number; readonly text: string; readonly file?: FilePath };
@@ -31,7 +32,7 @@ export function codeRows(before: readonly CodePart[], after: readonly CodePart[]
   const texts = (lines: readonly CodeLine[]): string[] => lines.map(({ text }) => text);
   for (const { value, added, removed } of diffArrays(texts(left), texts(right))) {
     const [was, is] = [left.slice(l, l + value.length), right.slice(r, r + value.length)];
-    if (removed) gone.push(...was);
+    if (removed) append(gone, was);
     else if (added) flush(is);
     else {
       flush([]);

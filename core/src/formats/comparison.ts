@@ -1,5 +1,6 @@
 import type { ComparedComponent, ContractChange, ProjectComparison, Side, Status, WhatIf } from '../compare';
 import { type FindingEntry, findingEntries, findingsSarif } from './findings';
+import { append } from '../model/append';
 
 /** A comparison as it leaves Liana: names, files and lines (1-based) instead of what only a running program knows. */
 export type ComparisonEntry = {
@@ -137,15 +138,15 @@ export function comparisonEntry(before: Side, after: Side, comparison: ProjectCo
 export function comparisonText({ summary, components, breaks, ways, answers }: ComparisonEntry): string {
   const lines = [summary];
   if (breaks.length > 0)
-    lines.push('', 'Broken now, and not before:', ...breaks.map(({ file, line, says }) => `  ${file}:${line} ${says}`));
+    append(lines, ['', 'Broken now, and not before:', ...breaks.map(({ file, line, says }) => `  ${file}:${line} ${says}`)]);
   const touched = components.filter(({ status, holds }) => status !== 'same' || holds === false);
-  if (touched.length > 0) lines.push('', 'Components:', ...touched.map(({ says }) => `  ${says}`));
+  if (touched.length > 0) append(lines, ['', 'Components:', ...touched.map(({ says }) => `  ${says}`)]);
   const untouched = components.length - touched.length;
   if (untouched > 0) lines.push(`  ${counted(untouched, 'component')} ${untouched === 1 ? 'was' : 'were'} not touched.`);
   const other = ways.filter(({ lost, gained }) => lost.length + gained.length > 0);
   const standing = ({ component, place }: { component: string; place: string }): string => (place ? `${component} in ${place}` : component);
   if (other.length > 0)
-    lines.push(
+    append(lines, [
       '',
       'Values that go elsewhere:',
       ...other.map(({ of, lost, gained }) =>
@@ -157,14 +158,14 @@ export function comparisonText({ summary, components, breaks, ways, answers }: C
           .filter((part) => part !== '')
           .join(' '),
       ),
-    );
+    ]);
   const answered = answers.filter(({ before, after }) => before !== after);
   if (answered.length > 0)
-    lines.push(
+    append(lines, [
       '',
       'Another answers:',
       ...answered.map((one) => `  ${one.key} of ${standing(one)}: ${one.before ?? 'nobody'} before, ${one.after ?? 'nobody'} now`),
-    );
+    ]);
   return `${lines.join('\n')}\n`;
 }
 

@@ -6,6 +6,7 @@ import type { FilePath, Location } from '../model/span';
 import { lineAt, lineStarts, type LineStarts } from '../model/lines';
 import { catalogue, entryOf } from '../rules';
 import type { Accepted, TriageMark } from '../triage';
+import { append } from '../model/append';
 
 /** A finding as it leaves Liana: names and lines instead of ids and offsets. Lines and columns are 1-based, columns in UTF-16 units, the end exclusive. */
 export type FindingEntry = {
@@ -133,7 +134,13 @@ export function findingsMarkdown(name: string, entries: readonly FindingEntry[])
     lines.push(`## ${groups[severity]} (${own.length})`, '');
     for (const one of own) {
       lines.push(`### ${escaped(one.message)}`, '', `\`${one.file}:${one.line}\` · ${one.rule}`, '', escaped(one.consequence), '');
-      lines.push(...one.evidence.map((rung) => `- \`${rung.file}:${rung.line}\` ${escaped(rung.says)}`), '', escaped(one.fix), '');
+      append(
+        lines,
+        one.evidence.map((rung) => `- \`${rung.file}:${rung.line}\` ${escaped(rung.says)}`),
+      );
+      lines.push('');
+      lines.push(escaped(one.fix));
+      lines.push('');
       if (one.decided)
         lines.push(`Decided: ${one.decided.state}${one.decided.reason === '' ? '' : ` (${escaped(one.decided.reason)})`}.`, '');
     }

@@ -2,6 +2,7 @@ import { candidatesOf } from '../carve/plan/candidates';
 import { homeOf, homeWords, hopWords, whoWords } from '../carve/plan/home';
 import { nameOf, partOf, type Plan, type Sheet } from '../carve/plan/plan';
 import { type PlanNode, type PlanTree, planTree } from '../carve/plan/plan-tree';
+import { append } from '../model/append';
 
 /** What is said of a node beside its name: `×3`, `optional`, the slot. */
 export function nodeWords({ times, optional, slot }: PlanNode): string {
@@ -49,7 +50,7 @@ export function planMarkdown(plan: Plan, picture: (sheet: Sheet) => string | und
     }
   }
   const candidates = candidatesOf(plan, tree);
-  if (candidates.length > 0) lines.push('', '## To think about', '', ...candidates.map((one) => `- ${one.says}`));
+  if (candidates.length > 0) append(lines, ['', '## To think about', '', ...candidates.map((one) => `- ${one.says}`)]);
   return `${lines.join('\n')}\n`;
 }
 

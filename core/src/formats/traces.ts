@@ -34,6 +34,7 @@ import type { Component, Model, Page } from '../model/model';
 import { type FilePath, locate, type Location, type Span } from '../model/span';
 import { unfold } from '../tree';
 import type { LineOf } from './lines';
+import { append } from '../model/append';
 
 /** What the shell can ask: the questions of a value, who hears an event, and who answers for a context. */
 export const asks = [...questions, 'hears', 'answers'] as const;
@@ -244,9 +245,9 @@ function tracesOf(
     texts.push(text);
     const isInVain = (rung: Rung): boolean => rung.by === 'impact' && rung.ending !== 'painted' && rung.from >= 0;
     const entries = rungEntries(flow.graph, trace, shown.rungs, lineOf, isInVain);
-    rungs.push(...entries.of);
-    again.push(...entries.again);
-    ends.push(...endsOf(shown.rungs, lineOf));
+    append(rungs, entries.of);
+    append(again, entries.again);
+    append(ends, endsOf(shown.rungs, lineOf));
   }
   const entry = { of, ask, rungs, ...(again.length > 0 ? { again } : {}), ends, ...(truncated ? { truncated: true as const } : {}) };
   return { entry, text: texts.join('\n') };

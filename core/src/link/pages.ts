@@ -10,6 +10,7 @@ import { walkTemplate } from '../model/walk';
 import { fileRole } from './roles';
 import { choicesNamed } from '../model/choices';
 import type { RouteBody } from './routes';
+import { append } from '../model/append';
 
 type Linked = {
   readonly components: ReadonlyMap<ComponentId, Component>;
@@ -216,14 +217,14 @@ function pagesFrom(linked: Linked, entry: ComponentId, start: Start, above: Page
   if (mounts) {
     for (const tree of start.tables) {
       seenTables.add(tree);
-      pages.push(...pagesOfTree(entry, tree, mounts, above));
+      append(pages, pagesOfTree(entry, tree, mounts, above));
     }
   }
   const shells = new Set<string>();
   for (const [id, way] of ways) {
     const trees = markupTrees(linked, id);
     if (trees.length > 0 && way.steps.length > 0) shells.add(keyOf(way.steps));
-    for (const tree of trees) pages.push(...pagesOfTree(entry, tree, way, above));
+    for (const tree of trees) append(pages, pagesOfTree(entry, tree, way, above));
   }
   return withoutShells(pages, shells);
 }
@@ -334,10 +335,10 @@ export function findPages(linked: Linked): Page[] {
     if (fileRole(route.file) !== 'source') return;
     const shell = shellOf(linked, route.file);
     const start: Start = { at: shell?.id ?? route.body, tables: [tree], isMounted: true };
-    pages.push(...pagesFrom(linked, start.at, start, shell ? 'known' : 'unknown', seenTables));
+    append(pages, pagesFrom(linked, start.at, start, shell ? 'known' : 'unknown', seenTables));
   });
-  pages.push(...looseMarkupRoutes(linked, pages));
-  pages.push(...loadedByOthers(linked, pages));
+  append(pages, looseMarkupRoutes(linked, pages));
+  append(pages, loadedByOthers(linked, pages));
   const shown = pages.filter((page) => reachable(linked, startsOf(page)).size > 1 || isOwn(linked, page));
   const byId = new Map<string, Page>();
   for (const page of [...shown, ...alone(linked, shown)]) if (!byId.has(page.id)) byId.set(page.id, page);

@@ -1,4 +1,5 @@
 import type { TemplateNode, TemplateUse } from './facts';
+import { append } from './append';
 
 /** Children of a template node, in the order of the text: markup in its bindings, then its content. */
 export function templateChildren(node: TemplateNode): readonly TemplateNode[] {
@@ -6,7 +7,7 @@ export function templateChildren(node: TemplateNode): readonly TemplateNode[] {
     case 'element':
     case 'use': {
       let given: TemplateNode[] | undefined;
-      for (const binding of node.bindings) if (binding.markup) (given ??= []).push(...binding.markup);
+      for (const binding of node.bindings) if (binding.markup) append((given ??= []), binding.markup);
       return given ? [...given, ...node.children] : node.children;
     }
     case 'repeat':

@@ -1,5 +1,6 @@
 import type { Binding, TemplateElement, Travel } from '../model/facts';
 import type { Host, HostIndex, Tree } from '../model/tree';
+import { append } from '../model/append';
 
 /** A host that an event passes. `up`: it passes on its way out, or is raised there; else only on its way in, where a listener asks for that. */
 export type Passed = { readonly host: Host; readonly up: boolean };
@@ -49,7 +50,7 @@ export function heardAt(tree: Tree, from: HostIndex, event: string, travel: Trav
     ...[...path].reverse().map((one) => listeners(one, true)),
     ...path.filter(({ up }) => up).map((one) => listeners(one, false)),
   ]) {
-    heard.push(...found);
+    append(heard, found);
     if (found.some((one) => one.binding.modifiers?.includes('stop') || stops(one))) break;
   }
   return heard;

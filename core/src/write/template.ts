@@ -2,6 +2,7 @@ import { jsxAttribute } from './jsx';
 import { kebab } from './case';
 import { inlineTags } from './inline-tags';
 import type { Expression, Given, Markup, MarkupAttribute, Skeleton, SkeletonPart } from '../model/skeleton';
+import { append } from '../model/append';
 
 type Element = Extract<Markup, { kind: 'element' }>;
 type Each = Extract<Markup, { kind: 'each' }>;
@@ -49,11 +50,12 @@ export class TemplateWriter {
       const before = markup[index - 1];
       const made = this.one(one, depth, extra);
       if (!before || !(this.isInline(before) && this.isInline(one))) {
-        lines.push(...made);
+        append(lines, made);
         return;
       }
       const [first = '', ...more] = made;
-      lines.push(`${lines.pop() ?? ''}${first.trimStart() === '' ? first : first.slice(depth * 2)}`, ...more);
+      lines.push(`${lines.pop() ?? ''}${first.trimStart() === '' ? first : first.slice(depth * 2)}`);
+      append(lines, more);
     });
     return lines;
   }

@@ -2,6 +2,7 @@ import { elementChildren, elementCount, likeness, type Profile, shapeOf } from '
 import { type PageNode, type PageTree, textBelow } from './read';
 import { isBareList, sealed, type Things, thingsOf } from './things';
 import { literalPattern } from '../../model/literal-pattern';
+import { append } from '../../model/append';
 
 /** Subtrees that are one thing repeated, in the order of the text. */
 export type Group = { readonly items: readonly number[]; /** 0 to 1: how alike the least alike item is. */ readonly likeness: number };
@@ -117,7 +118,11 @@ function addBare({ tree, things, shapes }: Reading, at: number, cluster: Cluster
   const beside = elementChildren(tree, at).filter((node) => node.label === cluster.label);
   const bare = beside.filter((node) => things.kind(node.index) === undefined && node.children.length > 0);
   if (cluster.items.length < 2 || cluster.items.length + bare.length !== beside.length || bare.length > cluster.items.length) return;
-  if (bare.every((node) => sharedParts(cluster.shape, shapes(node.index)) >= 0.9)) cluster.items.push(...bare.map((node) => node.index));
+  if (bare.every((node) => sharedParts(cluster.shape, shapes(node.index)) >= 0.9))
+    append(
+      cluster.items,
+      bare.map((node) => node.index),
+    );
 }
 
 /** The labels and names of a node and of the two around it: where things of one kind stand. */
@@ -157,7 +162,7 @@ function joinAcross(reading: Reading, clusters: readonly Cluster[]): Cluster[] {
       if (alike >= bar && alike > (best?.alike ?? -1)) best = { one, alike };
     }
     if (best) {
-      best.one.items.push(...cluster.items);
+      append(best.one.items, cluster.items);
       best.one.least = Math.min(best.one.least, cluster.least);
       best.one.marks = new Set([...best.one.marks].filter((mark) => cluster.marks.has(mark)));
       if (cluster.shape.size > best.one.shape.size) best.one.shape = cluster.shape;
@@ -236,7 +241,8 @@ function splitKinds({ shapes }: Reading, cluster: Cluster): Cluster[] {
     const [first, ...others] = kinds.filter((kind) => nearest(kind, item) >= kindsApart);
     if (!first) kinds.push([item]);
     else {
-      first.push(item, ...others.flat());
+      first.push(item);
+      append(first, others.flat());
       for (const other of others) kinds.splice(kinds.indexOf(other), 1);
     }
   }
@@ -266,7 +272,7 @@ function joinLarger(reading: Reading, large: readonly Cluster[], small: Cluster)
     const shape = reading.shapes(item);
     return likeness(one.shape, shape) >= alikeEnough && sharedParts(one.shape, shape) >= 0.9;
   });
-  if (found) found.items.push(...small.items);
+  if (found) append(found.items, small.items);
   return found !== undefined;
 }
 
@@ -279,7 +285,7 @@ function joinNamed(reading: Reading, all: readonly number[][]): number[][] {
       .marks(items[0] ?? 0)
       .filter((mark) => reading.names.has(mark) && items.every((item) => reading.things.marks(item).includes(mark)));
     const target = shared.map((mark) => byName.get(mark)).find((one) => one !== undefined);
-    if (target) target.push(...items);
+    if (target) append(target, items);
     else joined.push([...items]);
     const held = target ?? joined.at(-1) ?? [];
     for (const mark of shared) byName.set(mark, held);
@@ -357,7 +363,7 @@ export function findGroups(tree: PageTree): Group[] {
       at = node.end - 1;
       continue;
     }
-    clusters.push(...clusterChildren(reading, at));
+    append(clusters, clusterChildren(reading, at));
   }
   const large = joinAcross(reading, clusters)
     .map((cluster) => withoutHolders(tree, cluster))

@@ -7,6 +7,7 @@ import type { PageNode, PageTree } from './read';
 import { textBelow } from './read';
 import { selectorOf } from './selector';
 import { type Sample, variationsOf } from './vary';
+import { append } from '../../model/append';
 
 /** A part that Liana would make of a page, with why. */
 export type SuggestedPart = {
@@ -347,7 +348,7 @@ export function suggestParts(tree: PageTree): Suggestion {
       at < 0 ? [...known, candidate] : known.map((one, index) => (index === at ? { ...one, at: [...one.at, node.index] } : one)),
     );
   }
-  candidates.push(...[...singles.values()].flat());
+  append(candidates, [...singles.values()].flat());
   const groups = found.map(({ items }) => items);
   return {
     parts: named(tree, candidates),

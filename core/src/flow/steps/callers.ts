@@ -12,6 +12,7 @@ import type { Step } from './step';
 import { arrivals, codeAt } from '../graph/targets';
 import { forward } from '../graph/track';
 import type { Caller, FlowQueries } from './queries';
+import { append } from '../../model/append';
 
 const most = 2000;
 
@@ -36,7 +37,7 @@ export function findCallers(ways: FlowQueries, frame: Frame, action: number): Ca
         event: attached.binding.to.name,
         element: attached.node.kind === 'use' ? (attached.node.element ?? componentText(attached.node.tag)) : attached.node.tag,
       });
-    else start.push(...givenHandler(ways, frame, attached.node, attached.binding));
+    else append(start, givenHandler(ways, frame, attached.node, attached.binding));
   }
   const value = index.functionOf.get(action);
   if (value !== undefined) start.push({ spot: { frame: frame.index, value, track: [] }, trail: [] });
@@ -75,7 +76,7 @@ export function followFunction(ways: FlowQueries, start: readonly Task[]): Calle
     const key = spotKey(task.spot);
     if (seen.has(key)) continue;
     seen.add(key);
-    found.push(...calledAt(ways, task));
+    append(found, calledAt(ways, task));
     for (const step of ways.onward(task.spot)) {
       if (!step.to || step.how === 'computed' || step.kind === 'changes' || step.kind === 'starts') {
         if (!step.to || step.kind !== 'starts') continue;
@@ -142,7 +143,7 @@ function calledAt(ways: FlowQueries, { spot, trail }: Task): Caller[] {
     const run = sink.to === 'argument' && !graph.hookFrame(frame.index, sink.value) ? runBy(frame.body.values[sink.value]?.source) : [];
     if (run.length > 0) {
       const given = run.map((track): Task => ({ spot: { frame: frame.index, value: (sink as { value: number }).value, track }, trail }));
-      found.push(...followFunction(ways, given));
+      append(found, followFunction(ways, given));
       continue;
     }
     const [part] = passed?.track ?? [];

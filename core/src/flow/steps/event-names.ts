@@ -1,6 +1,7 @@
 import type { ActionFact, ArgFact, Channel, Reading, ValueFact } from '../../model/facts';
 import type { Model } from '../../model/model';
 import type { FilePath } from '../../model/span';
+import { append } from '../../model/append';
 
 /** What a body's parameter is given by one who calls it: the argument, and the body in which it is written. */
 export type Given = { readonly arg: ArgFact; readonly in: Naming };
@@ -77,7 +78,7 @@ function allOf(found: readonly (readonly string[] | undefined)[]): readonly stri
   const all: string[] = [];
   for (const one of found) {
     if (!one) return undefined;
-    all.push(...one);
+    append(all, one);
   }
   return [...new Set(all)];
 }

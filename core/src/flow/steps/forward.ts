@@ -15,6 +15,7 @@ import { localKind, nameOf, type Step } from './step';
 import { arrivals, codeAt, handedTo, memberLabel, slotLabel } from '../graph/targets';
 import { forward, type Passed } from '../graph/track';
 import type { FlowQueries, Run } from './queries';
+import { append } from '../../model/append';
 
 /** Where the value of a spot goes next: one step for each place that reads it. */
 export function onwardSteps(ways: FlowQueries, spot: Spot): Step[] {
@@ -24,9 +25,9 @@ export function onwardSteps(ways: FlowQueries, spot: Spot): Step[] {
   const steps: Step[] = [];
   for (const sink of graph.indexOf(frame).sinks.get(spot.value) ?? []) {
     const passed = forward(sink.reading, spot.track);
-    if (passed) steps.push(...sinkSteps(ways, frame, sink, passed, spot));
+    if (passed) append(steps, sinkSteps(ways, frame, sink, passed, spot));
   }
-  steps.push(...aliasSteps(ways, frame, spot));
+  append(steps, aliasSteps(ways, frame, spot));
   return steps;
 }
 

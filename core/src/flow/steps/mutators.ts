@@ -7,6 +7,7 @@ import { type Spot, spotKey, valueOf } from '../graph/graph';
 import { forward } from '../graph/track';
 import type { FlowQueries, Writer } from './queries';
 import type { Step, StepKind } from './step';
+import { append } from '../../model/append';
 
 /** Steps by which one and the same object goes on, as a whole, as a part of it or as one item. */
 const handsOn: ReadonlySet<StepKind> = new Set<StepKind>([
@@ -45,8 +46,8 @@ export function findMutators(ways: FlowQueries, state: Spot): Writer[] {
     const frame = graph.frames[task.spot.frame];
     if (seen.has(key) || !frame) continue;
     seen.add(key);
-    if (task.trail.length > 0) found.push(...writtenAt(ways, frame, task, state));
-    found.push(...changedByCalls(ways, frame, task, state));
+    if (task.trail.length > 0) append(found, writtenAt(ways, frame, task, state));
+    append(found, changedByCalls(ways, frame, task, state));
     for (const step of ways.onward(task.spot)) {
       const { to } = step;
       if (!to || step.how === 'computed' || !handsOn.has(step.kind) || !staysFollowed(ways, home, frame, to)) continue;

@@ -5,6 +5,7 @@ import { codeAt } from '../graph/targets';
 import { atomSetters } from './atoms';
 import { renewalsOf } from './queries-asked';
 import type { FlowQueries, Writer } from './queries';
+import { append } from '../../model/append';
 
 /** Calls that change a store from outside of it. */
 const storeSetters = new Set(['setState', 'set']);
@@ -56,7 +57,7 @@ export function findWriters(ways: FlowQueries, frame: Frame, state: number): Wri
         });
       }
     }
-    setters.push(...atomSetters(graph, frame, state));
+    append(setters, atomSetters(graph, frame, state));
   }
   const asked = frame.body.values[state]?.origin?.kind === 'query' ? frame.body.values[state].origin.what : undefined;
   const what = asked ?? (frame.kind === 'module' ? name : undefined);

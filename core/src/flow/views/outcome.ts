@@ -10,6 +10,7 @@ import { type Impact, impactOf } from './impact';
 import type { Rung } from './ladder';
 import { handlersOf, type Listener } from './listener';
 import { traceOf } from './trace';
+import { append } from '../../model/append';
 
 /** What is said to follow when the platform raises an event on an element of a component. */
 export type Outcome = {
@@ -46,7 +47,7 @@ function rungsOf(ways: FlowQueries, frame: Frame, action: number): { rungs: Rung
   const states: Spot[] = [];
   const take = (spot: Spot): void => {
     const trace = traceOf(ways, spot, 'goes');
-    rungs.push(...beforeChanges(trace.rungs));
+    append(rungs, beforeChanges(trace.rungs));
     for (const rung of trace.rungs) if (rung.kind === 'changes' && rung.spot) states.push(rung.spot);
   };
   if (value !== undefined) take({ frame: frame.index, value, track: [] });
@@ -91,7 +92,7 @@ export function outcomeOf(ways: FlowQueries, listeners: readonly Listener[]): Ou
     for (const call of facts.invokes) sets.add(placeOf(frame, call.span));
     for (const raise of facts.raises) raises.add(placeOf(frame, raise.span));
     const found = rungsOf(ways, frame, action);
-    states.push(...found.states);
+    append(states, found.states);
     for (const rung of found.rungs) {
       for (const at of rung.code) {
         if (rung.kind === 'catches') for (const run of functionsAt(ways, at)) runs.add(run);
@@ -101,7 +102,11 @@ export function outcomeOf(ways: FlowQueries, listeners: readonly Listener[]): Ou
     }
     for (const { at, hearers } of sentBy(ways, frame, action)) {
       raises.add(key(at));
-      for (const hearer of hearers) handlers.push(...runsOnHearing(ways, hearer).filter((run) => run.kind !== 'end'));
+      for (const hearer of hearers)
+        append(
+          handlers,
+          runsOnHearing(ways, hearer).filter((run) => run.kind !== 'end'),
+        );
     }
   }
   let impact = impactOf(

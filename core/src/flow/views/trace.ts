@@ -16,6 +16,7 @@ import type { Step } from '../steps/step';
 import { asTaken } from '../graph/stores';
 import { codeAt } from '../graph/targets';
 import type { FlowQueries } from '../steps/queries';
+import { append } from '../../model/append';
 
 /** What can be asked of a value or an event; of a listener, what happens on its event. */
 export const questions = ['goes', 'comes', 'changes', 'impact'] as const;
@@ -201,7 +202,7 @@ function setBy(ways: FlowQueries, spot: Spot): Spot[] {
   const stack = [start];
   for (let draft = stack.pop(); draft; draft = stack.pop()) {
     if (draft.kind === 'changes' && draft.spot) found.push(draft.spot);
-    else stack.push(...draft.below);
+    else append(stack, draft.below);
   }
   return found;
 }

@@ -2,6 +2,7 @@ import type { ActionFact, CallFact, ClassFact, ComponentFacts, EventFact, RaiseF
 import { memberKeyOf } from '../../model/given';
 import { superMarkup } from '../../model/super-markup';
 import type { FilePath } from '../../model/span';
+import { append } from '../../model/append';
 
 /** Members of facts that hold the index of a value, and those that hold the index of an action. */
 const ofValues = new Set(['value', 'partner', 'element']);
@@ -129,7 +130,7 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
   for (const { from, to } of filled) values[to] = theirValues[from] as ValueFact;
   const isFilled = new Set(filled.map(({ to }) => to));
   for (const index of appended) values.push(theirValues[index] as ValueFact);
-  actions.push(...theirActions);
+  append(actions, theirActions);
   const shown = own.template.length === 0 ? template : withSuper(own.template, template);
   const has = <T extends { readonly key: string }>(list: readonly T[], key: string): boolean => list.some((one) => one.key === key);
   const allMembers = [...own.members, ...members.filter((one) => !has(own.members, one.key))];

@@ -24,6 +24,7 @@ import { makeProvided, providedAround } from './provisions';
 import { makeReaches, type Reach, type Reaches, type Selected } from './reach';
 import { withServices } from './services';
 import { type Along, bringing, withSelected } from './uses';
+import { append } from '../../model/append';
 
 type Files = ReadonlyMap<FilePath, FileFacts>;
 
@@ -68,7 +69,7 @@ export function joinSelectors(files: Files, names: Names): Files {
       taken: chosen,
       lose: (one) => untaken.push(one),
     });
-    untaken.push(...untakenDirectives(facts, reach));
+    append(untaken, untakenDirectives(facts, reach));
     const known = { ...facts, template };
     const { names: named = {}, opened = [] } = facts.ofClass ?? {};
     const inherited = read.bases ? opened.flatMap((name) => named[name] ?? []) : [];

@@ -1,4 +1,4 @@
-/** One alternative of a selector: what an element must be and bear, and what it must not. */
+import { append } from '../../model/append'; /** One alternative of a selector: what an element must be and bear, and what it must not. */
 export type Alternative = {
   readonly tag?: string;
   readonly classes: readonly string[];
@@ -52,7 +52,7 @@ function alternative(text: string): Alternative | undefined {
       const value = quoted ?? single ?? plain;
       attributes.push({ name, ...(value === undefined || value === '' ? {} : { value: value.trim() }) });
     } else if (style !== undefined) classes.push(style);
-    else if (negated !== undefined) not.push(...parseSelector(negated));
+    else if (negated !== undefined) append(not, parseSelector(negated));
     else if (element !== undefined && element !== '*') tag = element;
     rest = rest.slice(all.length);
   }

@@ -1,4 +1,5 @@
 import type { Piece, Pieces, Trait } from './pieces';
+import { append } from '../../model/append';
 
 /** Where two aligned components differ. Indexes are of pieces; -1 where one side has none. */
 export type Difference =
@@ -110,8 +111,8 @@ function pairChildren(tables: Tables, left: readonly number[], right: readonly n
       column++;
     }
   }
-  restLeft.push(...left.slice(row));
-  restRight.push(...right.slice(column));
+  append(restLeft, left.slice(row));
+  append(restRight, right.slice(column));
   for (const a of restLeft) {
     const [b, weight] = restRight.reduce<[number, number]>(
       (top, one) => (fits(tables, a, one) > top[1] ? [one, fits(tables, a, one)] : top),
@@ -168,7 +169,7 @@ export function alignPieces(a: Pieces, b: Pieces): Alignment {
     if (own > 0 && Math.abs(own + childrenScore(tables, one.children, other.children) - whole) < 1e-9) {
       pairs.push([at, bt]);
       if (one.label !== other.label) differences.push({ kind: 'tag', a: at, b: bt });
-      differences.push(...traitDifferences(one, other));
+      append(differences, traitDifferences(one, other));
       layChildren(one.children, other.children);
       return;
     }

@@ -8,6 +8,7 @@ import type { Pieces } from './pieces';
 import { renamed } from './text';
 import { isInSwap, swapsOf } from './swaps';
 import { likenessOf } from './twins';
+import { append } from '../../model/append';
 
 export type { Hole, HoleKind } from './holes';
 
@@ -129,8 +130,8 @@ export function compareCode(
     right.map((line) => inOneForm(renamed(line.plain, laid.names))),
   )) {
     const count = part.value.length;
-    if (part.removed) gone.push(...left.slice(at, (at += count)));
-    else if (part.added) come.push(...right.slice(bt, (bt += count)));
+    if (part.removed) append(gone, left.slice(at, (at += count)));
+    else if (part.added) append(come, right.slice(bt, (bt += count)));
     else {
       flush();
       for (let index = 0; index < count; index++) row(left[at++], right[bt++]);

@@ -5,6 +5,7 @@ import { templateChildren } from '../../model/walk';
 import { type Alignment, alignPieces, type Difference } from './align';
 import { type Piece, type Pieces, piecesOf } from './pieces';
 import { closingAt, contentSpan, folded, isTag, renamed, tagEnd } from './text';
+import { append } from '../../model/append';
 
 export type HoleKind = 'text' | 'value' | 'class' | 'element' | 'handler' | 'presence' | 'condition' | 'order' | 'layer';
 
@@ -182,7 +183,7 @@ export function layBeside(model: Model, one: Component, other: Component, texts:
     }
   }
   for (const [at, bt] of alignment.pairs)
-    holes.push(...textHoles(a, b, texts, at, bt), ...readingHoles(a.nodes[at] as Piece, b.nodes[bt] as Piece, says));
+    append(holes, [...textHoles(a, b, texts, at, bt), ...readingHoles(a.nodes[at] as Piece, b.nodes[bt] as Piece, says)]);
   return { a, b, texts, alignment, names, holes: holes.sort((x, y) => startOf(x) - startOf(y)) };
 }
 

@@ -6,6 +6,7 @@ import { walkTemplate } from '../../model/walk';
 import type { Body } from '../script/body';
 import { bare, isFunction, spanOf } from '../script/syntax';
 import { memberOfThis, type ReadClass } from './class';
+import { append } from '../../model/append';
 
 /** The stretches of a function that run whenever it does: its own statements, and not what stands under a condition or in a function. */
 function stretches(fn: t.Node): Span[] {
@@ -99,10 +100,10 @@ export function alwaysRun(component: ComponentFacts, read: ReadClass, body: Body
     const getter = read.getters.get(at);
     if (!getter || seen.has(at)) continue;
     seen.add(at);
-    always.push(...stretches(getter));
+    append(always, stretches(getter));
     for (const one of component.values[at]?.from ?? []) stack.push(one.value);
   }
-  for (const [name, meaning] of read.own) if (meaning.kind === 'function' && starts.test(name)) always.push(...stretches(meaning.node));
+  for (const [name, meaning] of read.own) if (meaning.kind === 'function' && starts.test(name)) append(always, stretches(meaning.node));
   const inMarkup: Span[] = [];
   walkTemplate(component.template, (node) => {
     inMarkup.push(node.span);

@@ -9,6 +9,7 @@ import { parseExpressionAt, parseScriptAt, type ScriptLang, type ScriptRange } f
 import { listBelow, orderOf } from '../script/repeated';
 import { innerScope, lookUp, type Scope } from '../script/scope';
 import { bare, isFunction, patternNames, spanOf } from '../script/syntax';
+import { append } from '../../model/append';
 
 /** A template whose expressions are being read: they stand in the text of the file. */
 export type Markup = {
@@ -147,7 +148,7 @@ export function handlerAt(markup: Markup, name: string, range: ScriptRange, scop
   }
   const program = node ? undefined : parseScriptAt(markup.text, range, markup.lang);
   if (program && program.problems.length > 0) {
-    markup.problems.push(...program.problems.slice(0, 1));
+    append(markup.problems, program.problems.slice(0, 1));
     return { readings: [] };
   }
   const statements = program?.program.body ?? [];

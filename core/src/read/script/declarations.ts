@@ -4,6 +4,7 @@ import type { Span } from '../../model/span';
 import { loadedBy, loadedByCall } from './loaded';
 import { bare, calleeName, dottedName, type FunctionNode, isCapitalised, isFunction, keyName, spanOf } from './syntax';
 import { storeShapeOf } from './store-shapes';
+import { append } from '../../model/append';
 
 /** Something the module declares under a name: taken out of its wrappers. */
 export type Declared = {
@@ -100,10 +101,10 @@ function collectDeclared(statement: t.Statement, into: Declared[]): void {
       }
       return;
     case 'VariableDeclaration':
-      for (const one of statement.declarations) if (one.init) into.push(...declaredBy(one.id, one.init, spanOf(one)));
+      for (const one of statement.declarations) if (one.init) append(into, declaredBy(one.id, one.init, spanOf(one)));
       return;
     case 'ExpressionStatement':
-      into.push(...memberDeclarations(statement.expression));
+      append(into, memberDeclarations(statement.expression));
       return;
     default:
   }

@@ -39,6 +39,7 @@ import { changedBack } from './param-changes';
 import { originOfCall, renewedBy } from './origins';
 import { type Aliased, hoisted, innerScope, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
 import { bare, dottedName, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
+import { append } from '../../model/append';
 
 const noPath: readonly string[] = [];
 
@@ -581,7 +582,7 @@ function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readon
     const list: Reading[] = followed
       ? [{ value: moduleValue(body, base.name, spanOf(base)), path: path.slice(0, -1), how: 'computed', span }]
       : [];
-    if (imported) sink.reads.push(...list);
+    if (imported) append(sink.reads, list);
     readArguments(body, node, scope, sink, itemReadings(node, path, list));
     return;
   }
@@ -956,7 +957,7 @@ export function readFunctionInto(body: Body, node: FunctionNode, scope: Scope, s
     const inner = newEffects();
     inner.depth = sink.depth;
     readExpression(body, node.body, scope, 'same', inner);
-    if (sink.depth === 1) (sink.returns ??= []).push(...resultOf(inner));
+    if (sink.depth === 1) append((sink.returns ??= []), resultOf(inner));
     mergeInto(sink, inner, 'computed');
   }
   sink.depth--;
@@ -1013,7 +1014,7 @@ function readReturn(body: Body, argument: t.Node, scope: Scope, sink: Effects): 
   const inner = newEffects();
   inner.depth = sink.depth;
   readExpression(body, argument, scope, 'same', inner);
-  if (sink.depth === 1) (sink.returns ??= []).push(...resultOf(inner));
+  if (sink.depth === 1) append((sink.returns ??= []), resultOf(inner));
   mergeInto(sink, inner, 'computed');
 }
 

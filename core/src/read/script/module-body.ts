@@ -7,6 +7,7 @@ import { innerScope, type Meaning, type Scope } from './scope';
 import { type StoreShape, storeShapeOf } from './store-shapes';
 import { bare, type FunctionNode, isFunction, keyName, patternNames, resultOf, spanOf } from './syntax';
 import { literalPattern } from '../../model/literal-pattern';
+import { append } from '../../model/append';
 
 /** A name that a module declares, with what it is. */
 export type ModuleDeclaration = { readonly name: string; readonly node: t.Node; readonly nameSpan: { start: number; end: number } };
@@ -205,8 +206,8 @@ function fillStore(body: Body, store: number, shape: StoreShape, scope: Scope): 
   if (shape.options) return membersOfOptions(body, store, shape.options, scope);
   if (shape.first) {
     if (shape.derives && isFunction(shape.first)) return derivedFrom(body, shape.first, scope);
-    if (isFunction(shape.first)) from.push(...storeMadeBy(body, store, shape.first, scope));
-    else from.push(...readingsOf(body, shape.first, scope));
+    if (isFunction(shape.first)) append(from, storeMadeBy(body, store, shape.first, scope));
+    else append(from, readingsOf(body, shape.first, scope));
   }
   if (shape.writer) {
     const inner = innerScope(scope);

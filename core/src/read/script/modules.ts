@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import type { ExportFact, ImportFact } from '../../model/facts';
 import { calleeName, dottedName, patternNames, spanOf } from './syntax';
+import { append } from '../../model/append';
 
 export type ModuleFacts = { readonly imports: readonly ImportFact[]; readonly exports: readonly ExportFact[] };
 
@@ -117,10 +118,10 @@ export function readModule(body: readonly t.Statement[]): ModuleFacts {
   for (const node of body) {
     switch (node.type) {
       case 'ImportDeclaration':
-        imports.push(...importsOf(node));
+        append(imports, importsOf(node));
         break;
       case 'ExportNamedDeclaration':
-        exports.push(...exportsOfNamed(node));
+        append(exports, exportsOfNamed(node));
         break;
       case 'ExportAllDeclaration':
         exports.push({ exported: '*', local: '*', from: node.source.value, span: spanOf(node) });
@@ -132,10 +133,10 @@ export function readModule(body: readonly t.Statement[]): ModuleFacts {
         exports.push({ exported: 'default', local: dottedName(node.expression) ?? 'default', span: spanOf(node) });
         break;
       case 'VariableDeclaration':
-        imports.push(...requiresOf(node));
+        append(imports, requiresOf(node));
         break;
       case 'ExpressionStatement':
-        exports.push(...commonExports(node));
+        append(exports, commonExports(node));
         break;
       default:
     }

@@ -4,6 +4,7 @@ import type { Span } from '../../model/span';
 import { addCall, type Body, moduleValue, noteDemanded, noteTest, propValue, type Effects, wholeProps } from './body';
 import { type Aliased, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
 import { bare, keyName, patternNames, spanOf } from './syntax';
+import { append } from '../../model/append';
 
 export type Chain = {
   readonly base: t.Node;
@@ -263,11 +264,11 @@ export function mergeInto(sink: Effects, inner: Effects, how: How): void {
       how === 'same' ? read : { value: read.value, path: read.path, how: weaken(read.how, how), span: read.span, ...marksOf(read) },
     );
   }
-  if (inner.changes) (sink.changes ??= []).push(...inner.changes);
-  if (inner.raises) (sink.raises ??= []).push(...inner.raises);
-  if (inner.calls) (sink.calls ??= []).push(...inner.calls);
-  if (inner.invokes) (sink.invokes ??= []).push(...inner.invokes);
-  if (inner.sends) (sink.sends ??= []).push(...inner.sends);
-  if (inner.hears) (sink.hears ??= []).push(...inner.hears);
+  if (inner.changes) append((sink.changes ??= []), inner.changes);
+  if (inner.raises) append((sink.raises ??= []), inner.raises);
+  if (inner.calls) append((sink.calls ??= []), inner.calls);
+  if (inner.invokes) append((sink.invokes ??= []), inner.invokes);
+  if (inner.sends) append((sink.sends ??= []), inner.sends);
+  if (inner.hears) append((sink.hears ??= []), inner.hears);
   if (inner.position) sink.position = true;
 }

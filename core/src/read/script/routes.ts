@@ -3,6 +3,7 @@ import type { BodyFacts, ProvisionFact, RouteFact, TemplateNode } from '../../mo
 import type { ModuleScope } from './body';
 import { type Loaded, loadedBy, loadedByCall, namedBy } from './loaded';
 import { bare, calleeName, dottedName, isCapitalised, isFunction, keyName, pushChildren, spanOf } from './syntax';
+import { append } from '../../model/append';
 
 /** Reads markup that a route shows, where the framework writes markup in script. */
 export type ReadShown = (module: ModuleScope, markup: t.Node) => BodyFacts & { readonly template: readonly TemplateNode[] };
@@ -43,7 +44,7 @@ export function routesOf(module: ModuleScope, program: t.Program, shown: ReadSho
     const reader = { module, shown, table, ...(provided ? { provided } : {}) };
     const routes =
       node.type === 'ObjectExpression' ? routeOf(reader, node, false) : node.type === 'CallExpression' ? routeOfCall(reader, node) : [];
-    if (routes.length > 0) found.push(...routes);
+    if (routes.length > 0) append(found, routes);
     else below(node, within(table, nameIn(node)));
   }
   return found;
@@ -201,7 +202,7 @@ function childrenIn(reader: Reader, list: t.Node): Below {
     const node = bare(given);
     switch (node.type) {
       case 'ArrayExpression':
-        stack.push(...node.elements.filter((one) => one !== null).reverse());
+        append(stack, node.elements.filter((one) => one !== null).reverse());
         break;
       case 'SpreadElement':
         stack.push(node.argument);
@@ -213,7 +214,7 @@ function childrenIn(reader: Reader, list: t.Node): Below {
         stack.push(node.right, node.left);
         break;
       case 'ObjectExpression':
-        below.routes.push(...routeOf(reader, node, true));
+        append(below.routes, routeOf(reader, node, true));
         break;
       case 'Identifier':
         below.tables.push(node.name);
@@ -223,7 +224,7 @@ function childrenIn(reader: Reader, list: t.Node): Below {
         break;
       case 'CallExpression': {
         const made = routeOfCall(reader, node);
-        below.routes.push(...made);
+        append(below.routes, made);
         if (made.length > 0) break;
         const { callee } = node;
         if (
@@ -231,10 +232,13 @@ function childrenIn(reader: Reader, list: t.Node): Below {
           /^(map|filter|concat|flat|flatMap|slice|sort|reverse)$/.test(dottedName(callee.property) ?? '')
         ) {
           stack.push(callee.object);
-          if (dottedName(callee.property) === 'concat') stack.push(...node.arguments);
+          if (dottedName(callee.property) === 'concat') append(stack, node.arguments);
         } else {
           noteTable(callee, below);
-          stack.push(...node.arguments.filter((one) => /^(Array|Object)Expression$/.test(one.type)));
+          append(
+            stack,
+            node.arguments.filter((one) => /^(Array|Object)Expression$/.test(one.type)),
+          );
         }
         break;
       }

@@ -3,6 +3,7 @@ import type { ActionFact, Channel, ValueFact } from '../../model/facts';
 import type { Component, Model } from '../../model/model';
 import { type FilePath, locate, type Location } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
+import { append } from '../../model/append';
 
 /** One end of a way beside the props; undefined owner where no component of its file stands for it. */
 export type End = {
@@ -50,7 +51,7 @@ function collect(model: Model): Ends {
       for (const { channel, span, captures = false } of action.hears)
         for (const end of endsOf(model, body, channel, locate(body.file, span), calls)) hears.push({ ...end, captures });
     }
-  for (const owner of model.components.values()) hears.push(...heardInMarkup(model, owner));
+  for (const owner of model.components.values()) append(hears, heardInMarkup(model, owner));
   return { sends, hears };
 }
 

@@ -2,6 +2,7 @@ import type { EventFact, TemplateNode } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model, Use } from '../../model/model';
 import { usesIn } from '../../model/walk';
+import { append } from '../../model/append';
 
 export type Raiser = { readonly component: Component; readonly event: EventFact };
 
@@ -20,7 +21,7 @@ export function raiserBelow(model: Model, nodes: readonly TemplateNode[], isMean
       seen.add(component.id);
       const event = component.facts.events.find((one) => one.raised.length > 0 && isMeant(one));
       if (event) return { component, event };
-      next.push(...(model.usesBy.get(component.id) ?? []));
+      append(next, model.usesBy.get(component.id) ?? []);
     }
     level = next;
   }

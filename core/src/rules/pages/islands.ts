@@ -9,6 +9,7 @@ import { unfold } from '../../tree';
 import type { Check, Found } from '../rule';
 import { isInteractive, ownFunction } from './crossing';
 import { lostWords } from './crossings';
+import { append } from '../../model/append';
 
 type Told = Pick<Found, 'subject' | 'at' | 'words' | 'evidence'>;
 
@@ -18,8 +19,8 @@ export function crossedIslands(model: Model): Found[] {
     if (!traitsOf(component).madeOnce || component.role !== 'component' || component.fileRole !== 'source') return [];
     const told: Told[] = [];
     walkTemplate(component.facts.template, (node) => {
-      if (node.kind === 'use') told.push(...ofPart(model, component, node));
-      else if (node.kind === 'element') told.push(...ofElement(component, node));
+      if (node.kind === 'use') append(told, ofPart(model, component, node));
+      else if (node.kind === 'element') append(told, ofElement(component, node));
     });
     return [...told, ...browserNames(component)].map((one): Found => ({
       rule: 'layer-crossed',

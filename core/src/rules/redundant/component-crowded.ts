@@ -6,6 +6,7 @@ import { ownComponents } from '../shared/all-uses';
 import { remembered } from '../../model/remembered';
 import { listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
+import { append } from '../../model/append';
 
 /** In smaller projects no component is far from the others; below this size none is crowded. */
 const projectLeast = 20;
@@ -33,11 +34,11 @@ function quartiles(sizes: readonly number[]): { readonly median: number; readonl
 function readingsIn(node: TemplateNode): Reading[] {
   const found: Reading[] = [];
   walkTemplate([node], (one) => {
-    if (one.kind === 'text' || one.kind === 'branch' || one.kind === 'repeat') found.push(...one.readings);
-    else if (one.kind === 'outlet') found.push(...one.slotProps.flat(), ...(one.reading ? [one.reading] : []));
+    if (one.kind === 'text' || one.kind === 'branch' || one.kind === 'repeat') append(found, one.readings);
+    else if (one.kind === 'outlet') append(found, [...one.slotProps.flat(), ...(one.reading ? [one.reading] : [])]);
     else {
-      for (const binding of one.bindings) found.push(...binding.readings);
-      for (const spread of one.spreads) found.push(...spread.readings);
+      for (const binding of one.bindings) append(found, binding.readings);
+      for (const spread of one.spreads) append(found, spread.readings);
     }
   });
   return found;

@@ -12,6 +12,7 @@ import type { Link, MemberStep } from '../shared/links';
 import { listed } from '../shared/sentences';
 import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
+import { append } from '../../model/append';
 
 type Handed = { readonly value: number; readonly node: TemplateUse; readonly binding: Binding; readonly to: MemberStep };
 type Carrier = MemberStep & { readonly spans: readonly Span[]; readonly to: readonly MemberStep[]; readonly hands: Link['hands'] };
@@ -119,7 +120,7 @@ export function carriedBelow(model: Model, from: MemberStep): Link[] {
     if (!carrier || seen.has(keyOf(step))) continue;
     seen.add(keyOf(step));
     links.push({ component: carrier.component, prop: carrier.prop, hands: carrier.hands });
-    waiting.push(...carrier.to);
+    append(waiting, carrier.to);
   }
   return links;
 }

@@ -6,6 +6,7 @@ import { useById } from '../../model/lookup';
 import type { Component, Model, Page, Take, Use } from '../../model/model';
 import type { Place, Provider, Tree } from '../../model/tree';
 import { providerFor, resolve, scopesAround, unfold } from '../../tree';
+import { append } from '../../model/append';
 
 /** What rules ask of all pages unfolded; its trees are not kept. */
 export type PageSurvey = {
@@ -169,7 +170,7 @@ export function surveyPages(model: Model, keep: SurveyKeep): PageSurvey {
     keep.set(page.id, part);
     parts.push(part);
     for (const [id, one] of part.components) places.set(id, (places.get(id) ?? 0) + one.places);
-    shadowed.push(...part.shadowed);
+    append(shadowed, part.shadowed);
     for (const one of part.unmet) {
       const key = `${one.component} ${one.take.context}`;
       const known = unmet.get(key);

@@ -8,6 +8,7 @@ import { remembered } from '../../model/remembered';
 import { componentText } from '../../model/tag-text';
 import { listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
+import { append } from '../../model/append';
 
 type Alone = { readonly state: number; readonly use: TemplateUse };
 
@@ -16,7 +17,7 @@ function fixedUses(template: readonly TemplateNode[]): ReadonlySet<TemplateUse> 
   const found = new Set<TemplateUse>();
   const stack = [...template];
   for (let node = stack.pop(); node; node = stack.pop()) {
-    if (node.kind === 'element') stack.push(...node.children);
+    if (node.kind === 'element') append(stack, node.children);
     else if (node.kind === 'use' && node.key.kind === 'none' && !node.ref && node.spreads.every(({ fallsThrough }) => fallsThrough))
       found.add(node);
   }

@@ -16,6 +16,7 @@ import { bare, dottedName, isFunction, keyName, patternNames, spanOf } from '../
 import { setAgain } from './again';
 import { apiName, streamName } from './api';
 import { injected } from './inject';
+import { append } from '../../../model/append';
 
 type Call = t.CallExpression | t.OptionalCallExpression;
 type Callee = { readonly base: t.Node; readonly path: readonly string[] };
@@ -87,10 +88,13 @@ function readUpdate(
   // What was handed in is changed and given back: the same list or object as before.
   if (changed) (sink.changes ??= []).push({ value: held.value, span: changed, how: 'in-place', from: inner.reads });
   else noteSet(body, held, [...(inner.returns ?? []), ...inner.reads], span, sink);
-  sink.reads.push(...inner.reads.map((one): Reading => ({ ...one, how: one.how === 'called' ? 'called' : 'computed' })));
-  if (inner.invokes) (sink.invokes ??= []).push(...inner.invokes);
-  if (inner.calls) (sink.calls ??= []).push(...inner.calls);
-  if (inner.raises) (sink.raises ??= []).push(...inner.raises);
+  append(
+    sink.reads,
+    inner.reads.map((one): Reading => ({ ...one, how: one.how === 'called' ? 'called' : 'computed' })),
+  );
+  if (inner.invokes) append((sink.invokes ??= []), inner.invokes);
+  if (inner.calls) append((sink.calls ??= []), inner.calls);
+  if (inner.raises) append((sink.raises ??= []), inner.raises);
 }
 
 /** A method of a signal, a subject or an output that the body holds; false for all others. */
@@ -128,9 +132,12 @@ function readHeld(body: Body, call: Call, callee: Callee, scope: Scope, sink: Ef
   else if (setting.test(method)) {
     const inner = newEffects();
     if (given) readExpression(body, given, scope, 'same', inner);
-    sink.reads.push(...inner.reads.map((one): Reading => ({ ...one, how: one.how === 'called' ? 'called' : 'computed' })));
-    if (inner.invokes) (sink.invokes ??= []).push(...inner.invokes);
-    if (inner.calls) (sink.calls ??= []).push(...inner.calls);
+    append(
+      sink.reads,
+      inner.reads.map((one): Reading => ({ ...one, how: one.how === 'called' ? 'called' : 'computed' })),
+    );
+    if (inner.invokes) append((sink.invokes ??= []), inner.invokes);
+    if (inner.calls) append((sink.calls ??= []), inner.calls);
     noteSet(body, held, inner.reads, span, sink);
   } else return false;
   return true;
@@ -153,7 +160,7 @@ function readPipe(body: Body, call: Call, scope: Scope, sink: Effects): boolean 
   if (callee.type !== 'MemberExpression' && callee.type !== 'OptionalMemberExpression') return false;
   let coming: readonly Reading[] = readingsOf(body, callee.object, scope);
   for (const one of call.arguments) coming = throughOperator(body, one, coming, scope, sink);
-  sink.reads.push(...coming);
+  append(sink.reads, coming);
   return true;
 }
 
@@ -217,10 +224,10 @@ const computed = (readings: readonly Reading[]): Reading[] =>
 
 /** What is done on the way, without what is read. */
 function keep(inner: Effects, sink: Effects): void {
-  if (inner.changes) (sink.changes ??= []).push(...inner.changes);
-  if (inner.raises) (sink.raises ??= []).push(...inner.raises);
-  if (inner.calls) (sink.calls ??= []).push(...inner.calls);
-  if (inner.invokes) (sink.invokes ??= []).push(...inner.invokes);
+  if (inner.changes) append((sink.changes ??= []), inner.changes);
+  if (inner.raises) append((sink.raises ??= []), inner.raises);
+  if (inner.calls) append((sink.calls ??= []), inner.calls);
+  if (inner.invokes) append((sink.invokes ??= []), inner.invokes);
 }
 
 function heldAt(reading: Reading, member: string): Reading {
@@ -250,7 +257,7 @@ function readSubscribe(body: Body, call: Call, callee: Callee, scope: Scope, sin
       });
     }
   } else if (run) readExpression(body, run, scope, 'called', sink);
-  sink.reads.push(...computed(coming));
+  append(sink.reads, computed(coming));
   const source = lasting(body, written.object);
   if (source) {
     (sink.hears ??= []).push({
@@ -306,7 +313,12 @@ function readJoined(body: Body, call: Call, name: string, scope: Scope, sink: Ef
   if (!joining.test(name)) return false;
   const isTable = /^(?:combineLatest|forkJoin|zip)$/.test(name);
   if (isTable && call.arguments.length > 1)
-    call.arguments.forEach((one, at) => sink.reads.push(...readingsOf(body, one, scope).map((read) => heldAt(read, String(at)))));
+    call.arguments.forEach((one, at) =>
+      append(
+        sink.reads,
+        readingsOf(body, one, scope).map((read) => heldAt(read, String(at))),
+      ),
+    );
   else
     for (const one of call.arguments) {
       const run = bare(one);
@@ -323,7 +335,7 @@ function readEffect(body: Body, call: Call, name: string, scope: Scope): boolean
   if (!isFunction(run)) return false;
   const at = declareAction(body, name, 'effect', run, scope);
   followsReads(body, at, run);
-  body.again.push(...setAgain(body, run));
+  append(body.again, setAgain(body, run));
   const cleanUp = run.params.length > 0 ? patternNames(run.params[0] as t.Node)[0]?.name : undefined;
   const facts = body.actions[at];
   if (facts && cleanUp !== undefined && new RegExp(`\\b${cleanUp}\\s*\\(`).test(body.module.text.slice(run.start ?? 0, run.end ?? 0)))
@@ -344,7 +356,10 @@ function readFrameworkCall(body: Body, call: Call, callee: Callee, scope: Scope,
       const run = first && bare(first);
       if (isFunction(run)) readFunctionInto(body, run, innerScope(scope), inner);
       else if (first) readExpression(body, first, scope, 'same', inner);
-      sink.reads.push(...inner.reads.map((one): Reading => ({ ...one, latest: true })));
+      append(
+        sink.reads,
+        inner.reads.map((one): Reading => ({ ...one, latest: true })),
+      );
       keep(inner, sink);
       return true;
     }

@@ -43,6 +43,7 @@ import { angularDialect } from './dialect';
 import { turned } from './expressions';
 import { forwarded, listOf, namesIn, provisionsIn } from './providers';
 import { type AngularMarkup, aroundHost, outletUse, readView } from './template';
+import { append } from '../../../model/append';
 
 /** Whether a script belongs to this framework. */
 export const isAngularScript = (text: string): boolean => /from\s*['"]@angular\//.test(text);
@@ -275,7 +276,7 @@ function readDeclared(
   let shown: readonly TemplateNode[] = [];
   if (at) {
     const parsed = parseTemplate(text, at);
-    problems.push(...parsed.problems);
+    append(problems, parsed.problems);
     shown = readView(markup, parsed.nodes, scope);
   }
   facts.problems = [...facts.problems, ...problems];

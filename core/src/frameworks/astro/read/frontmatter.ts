@@ -8,6 +8,7 @@ import { originOfCall } from '../../../read/script/origins';
 import { bindProps } from '../../../read/script/props';
 import { hoisted, innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, isFunction, patternNames, pushChildren, spanOf } from '../../../read/script/syntax';
+import { append } from '../../../model/append';
 
 /** The name by which the props of a file are known once its script has been read: no script can say it. */
 const props = 'Astro.props';
@@ -101,7 +102,8 @@ export function browserNames(statements: readonly t.Statement[]): NameFact[] {
     if (node.type === 'MemberExpression') {
       if (node.object.type === 'Identifier' && ofBrowser.test(node.object.name))
         found.push({ name: node.object.name, span: spanOf(node.object) });
-      stack.push(node.object, ...(node.computed ? [node.property] : []));
+      stack.push(node.object);
+      append(stack, node.computed ? [node.property] : []);
       continue;
     }
     pushChildren(node, stack);

@@ -26,6 +26,7 @@ import { browserNames, frontmatterScope, readFrontmatter, withProps } from './fr
 import { lookUpsIn, namesElements } from './look-ups';
 import { type AstroElement, type AstroNode, parseMarkup } from './markup';
 import { type AstroMarkup, readNodes, slotsAsked } from './template';
+import { append } from '../../../model/append';
 
 /** Where the script at the top of a file stands, between two lines of dashes; undefined for none. */
 export function frontmatterOf(text: string): { readonly script: Span; readonly end: number } | undefined {
@@ -60,10 +61,10 @@ export function readAstro(file: FilePath, text: string): FileFacts {
   const front = frontmatterOf(text);
   const problems: Problem[] = [];
   const read = front ? parseScriptAt(text, front.script, 'ts') : undefined;
-  if (read) problems.push(...read.problems);
+  if (read) append(problems, read.problems);
   const statements = read ? withProps(read.program).body : [];
   const parsed = parseMarkup(text, front?.end ?? 0);
-  problems.push(...parsed.problems);
+  append(problems, parsed.problems);
   const scripts = clientScripts(text, parsed.nodes, problems);
   const all = [...statements, ...scripts.flatMap((one) => one.statements)];
   const { imports } = readModule(all);
@@ -157,7 +158,7 @@ function clientScripts(text: string, nodes: readonly AstroNode[], problems: Prob
     const kind = type ? text.slice(type.value.start, type.value.end) : '';
     if (kind !== '' && !/^(?:module|text\/javascript)$/.test(kind)) return;
     const read = parseScriptAt(text, one.raw, 'ts');
-    problems.push(...read.problems);
+    append(problems, read.problems);
     // With an attribute it stands on the page as it is, and sees and is seen by all others of its kind.
     found.push({ statements: read.program.body, isModule: one.attributes.length === 0 });
   };
@@ -169,10 +170,10 @@ function clientScripts(text: string, nodes: readonly AstroNode[], problems: Prob
 function walkElements(nodes: readonly AstroNode[], visit: (element: AstroElement) => void): void {
   const stack = [...nodes].reverse();
   for (let node = stack.pop(); node; node = stack.pop()) {
-    if (node.kind === 'expression') stack.push(...node.holes.flatMap((hole) => hole.nodes).reverse());
+    if (node.kind === 'expression') append(stack, node.holes.flatMap((hole) => hole.nodes).reverse());
     if (node.kind !== 'element') continue;
     visit(node);
-    stack.push(...[...node.attributes.flatMap((one) => one.holes.flatMap((hole) => hole.nodes)), ...node.children].reverse());
+    append(stack, [...node.attributes.flatMap((one) => one.holes.flatMap((hole) => hole.nodes)), ...node.children].reverse());
   }
 }
 

@@ -1,5 +1,6 @@
 import type { Problem } from '../../../model/facts';
 import type { ScriptRange } from '../../../read/script/parse';
+import { append } from '../../../model/append';
 
 /** One attribute as it is written. `value` is what stands between the quotes or the braces; of a template literal, with its backticks. */
 export type AstroAttribute = {
@@ -47,7 +48,7 @@ export function parseMarkup(text: string, from: number): { readonly nodes: reado
   // A closing tag of nothing that is open is passed over.
   while (parser.at < text.length) {
     parser.skipClosing();
-    nodes.push(...parser.nodes([]));
+    append(nodes, parser.nodes([]));
   }
   return { nodes, problems: parser.problems };
 }

@@ -13,6 +13,7 @@ import { innerScope, lookUp, noteUndeclared, type Scope } from '../../../read/sc
 import { bare, dottedName, type FunctionNode, isFunction, madeIn, patternNames, pushChildren, spanOf } from '../../../read/script/syntax';
 import { lostOf, withProps } from './frontmatter';
 import type { AstroAttribute, AstroElement, AstroNode, Hole } from './markup';
+import { append } from '../../../model/append';
 
 /** Markup that is being read: the markup within the expression that is read at the moment, and the functions of scripts that no other script sees. */
 export type AstroMarkup = Markup & { readonly holes: readonly Hole[]; readonly ofScripts: ReadonlySet<string> };
@@ -116,18 +117,19 @@ function readWithin(markup: AstroMarkup, node: t.Node, scope: Scope): TemplateNo
   for (let at = stack.pop(); at; at = stack.pop()) {
     const hole = holeAt(markup, at.node);
     if (hole) {
-      found.unshift(...readNodes(markup, hole.nodes, at.scope));
+      append(found, readNodes(markup, hole.nodes, at.scope));
       continue;
     }
     if (isFunction(at.node)) {
       const inner = innerScope(at.scope);
       for (const param of at.node.params) bindLocal(param, [], inner);
-      found.unshift(...readResult(markup, at.node, inner));
+      append(found, readResult(markup, at.node, inner));
       continue;
     }
     const children: t.Node[] = [];
     pushChildren(at.node, children);
-    for (const child of children) stack.push({ node: child, scope: at.scope });
+    // The first is met first.
+    for (const child of children.reverse()) stack.push({ node: child, scope: at.scope });
   }
   return found;
 }
@@ -340,10 +342,10 @@ function readContent(markup: AstroMarkup, element: AstroElement, scope: Scope): 
     // It stands there until the part is started, whatever slots that has.
     if (slot === 'fallback' && isLate) continue;
     const nodes = readNodes(markup, [child], scope);
-    if (slot === undefined || slot === 'default') children.push(...nodes);
+    if (slot === undefined || slot === 'default') append(children, nodes);
     else {
       const known = slots.get(slot);
-      if (known) known.nodes.push(...nodes);
+      if (known) append(known.nodes, nodes);
       else slots.set(slot, { node: child, nodes });
     }
   }
@@ -393,8 +395,8 @@ function readAttributes(markup: AstroMarkup, element: AstroElement, scope: Scope
   const spreads: SpreadFact[] = [];
   for (const one of element.attributes) {
     if (one.kind === 'spread') spreads.push(readSpread(markup, one, element, scope, isNative));
-    else if (one.name === 'define:vars') bindings.push(...readAttribute(markup, one, scope, isNative));
-    else if (one.name !== '' && !directive.test(one.name)) bindings.push(...readAttribute(markup, one, scope, isNative));
+    else if (one.name === 'define:vars') append(bindings, readAttribute(markup, one, scope, isNative));
+    else if (one.name !== '' && !directive.test(one.name)) append(bindings, readAttribute(markup, one, scope, isNative));
   }
   return { bindings, spreads };
 }

@@ -11,6 +11,7 @@ import { mergeInto } from '../../../read/script/names';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, forEachChild, isFunction, keyName, spanOf } from '../../../read/script/syntax';
 import { type ElementMarkup, looksLikeMarkup, markupOf, readHandler } from './markup';
+import { append } from '../../../model/append';
 
 type Call = t.CallExpression | t.OptionalCallExpression;
 type Node = Writable<TemplateElement> | Writable<TemplateUse>;
@@ -194,7 +195,7 @@ function placed(markup: ElementMarkup, handles: Handles, at: t.Node, nodes: read
 function put(markup: ElementMarkup, handles: Handles, target: t.Node, call: t.Node, nodes: readonly TemplateNode[], scope: Scope): boolean {
   if (nodes.length === 0) return false;
   if (isOwnRoot(target, scope)) {
-    handles.template.push(...placed(markup, handles, call, nodes, scope));
+    append(handles.template, placed(markup, handles, call, nodes, scope));
     return true;
   }
   if (/^document\.(?:body|documentElement)$/.test(dottedName(bare(target)) ?? '')) {
@@ -218,7 +219,7 @@ function put(markup: ElementMarkup, handles: Handles, target: t.Node, call: t.No
   if (holder.node) {
     holder.node.children = [...holder.node.children, ...nodes];
     if (holder.node.kind === 'use') holder.node.content = 'markup';
-  } else handles.template.push(...placed(markup, handles, call, nodes, scope));
+  } else append(handles.template, placed(markup, handles, call, nodes, scope));
   return true;
 }
 
@@ -309,7 +310,7 @@ function readElementCall(markup: ElementMarkup, handles: Handles, call: Call, sc
   if (callee.type === 'Identifier' && callee.name === 'render' && call.arguments.length >= 2 && body.module.imported.has('render')) {
     const [template, target] = call.arguments;
     if (template && target) {
-      handles.template.push(...placed(markup, handles, call, markupOf(markup, template, scope), scope));
+      append(handles.template, placed(markup, handles, call, markupOf(markup, template, scope), scope));
       return true;
     }
   }

@@ -16,6 +16,7 @@ import { madeByCall } from '../../../read/script/made-functions';
 import { bindLocal } from '../../../read/script/names';
 import { hoisted, innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from '../../../read/script/syntax';
+import { append } from '../../../model/append';
 
 /** Markup of a class or a page that is being read. */
 export type ElementMarkup = Markup & {
@@ -223,7 +224,7 @@ function readUse(markup: ElementMarkup, source: Source, node: HtmlElement, tag: 
       continue;
     }
     const known = named.get(slot) ?? { at, nodes: [] };
-    known.nodes.push(...readNodes(markup, source, [child], scope));
+    append(known.nodes, readNodes(markup, source, [child], scope));
     named.set(slot, known);
   }
   for (const [slot, { at, nodes }] of named)
@@ -662,7 +663,7 @@ export function markupOfBlock(markup: ElementMarkup, statements: readonly t.Stat
   for (const [at, one] of statements.entries()) {
     switch (one.type) {
       case 'ReturnStatement':
-        if (one.argument) nodes.push(...markupOf(markup, one.argument, scope));
+        if (one.argument) append(nodes, markupOf(markup, one.argument, scope));
         return nodes;
       case 'IfStatement': {
         const consequent = markupOfBlock(markup, blockOf(one.consequent), innerScope(scope));
@@ -745,7 +746,7 @@ function keep(name: string, nodes: TemplateNode[], scope: Scope): void {
   for (let at: Scope | undefined = scope; at; at = at.outer) {
     const known = at.names.get(name);
     if (!known) continue;
-    if (known.kind === 'markup') known.nodes.push(...nodes);
+    if (known.kind === 'markup') append(known.nodes, nodes);
     else at.names.set(name, { kind: 'markup', nodes, readings: [] });
     return;
   }

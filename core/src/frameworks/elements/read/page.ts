@@ -15,6 +15,7 @@ import { innerScope } from '../../../read/script/scope';
 import { spanOf } from '../../../read/script/syntax';
 import { handlesDialect, newHandles, parentsIn, settleHandles } from './handles';
 import { type ElementMarkup, markupOfPage } from './markup';
+import { append } from '../../../model/append';
 
 /** The module that a script of a page loads, as a file beside it would import it. */
 function loaded(text: string, script: HtmlElement): ImportFact | undefined {
@@ -50,7 +51,7 @@ export function readPage(file: FilePath, text: string): FileFacts {
     const kind = type ? text.slice(type.start, type.end) : '';
     if (!content || content.kind !== 'text' || (kind !== '' && !/^(?:module|text\/javascript)$/.test(kind))) return [];
     const read = parseScriptAt(text, content.span, 'js');
-    problems.push(...read.problems);
+    append(problems, read.problems);
     return [read.program];
   });
   const statements = programs.flatMap((one) => one.body);

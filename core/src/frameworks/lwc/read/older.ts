@@ -26,6 +26,7 @@ import { readModuleHead } from '../../../read/script/plain';
 import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, forEachChild, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
 import { lwcDialect } from './dialect';
+import { append } from '../../../model/append';
 
 /** The markup of a bundle of the older framework. */
 export const isOlderMarkup = (file: FilePath): boolean => /\.(?:cmp|app)$/.test(file);
@@ -248,7 +249,7 @@ function readWhatItDoes({ attributes, helper }: Older, fn: FunctionNode, sink: E
     forEachChild(one, visit);
   };
   visit(fn.body);
-  sink.reads.push(...readsIn(fn.body));
+  append(sink.reads, readsIn(fn.body));
 }
 
 /** `component.getEvent('passed')`, `$A.get('e.c:Passed')`: the event that a call makes. */

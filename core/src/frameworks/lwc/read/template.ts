@@ -10,6 +10,7 @@ import { addValue, excerpt } from '../../../read/script/body';
 import { readingsOf } from '../../../read/script/expressions';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { propertyOf } from '../names';
+import { append } from '../../../model/append';
 
 /** A template that is being read, with the handles that its elements have by `lwc:ref`. */
 export type LwcMarkup = Markup & { readonly refOf: (name: string, span: Span) => number };
@@ -57,14 +58,14 @@ export function readNodes(markup: LwcMarkup, nodes: readonly HtmlNode[], scope: 
   let chain: Branch[] = [];
   for (const node of nodes) {
     if (node.kind === 'text') {
-      found.push(...readText(markup, node.span, scope));
+      append(found, readText(markup, node.span, scope));
       continue;
     }
     const condition = conditionOf(markup, node);
     if (!condition?.next) chain = [];
     const own = readRepeated(markup, node, scope);
     const shown = condition?.test && branch(markup, condition.test, condition.negated, scope, own);
-    found.push(...inElse(condition?.next ? chain : [], shown ? [shown] : own));
+    append(found, inElse(condition?.next ? chain : [], shown ? [shown] : own));
     if (shown && !shown.negated) chain.push(shown);
   }
   return found;

@@ -22,6 +22,7 @@ import { bare, dottedName, forEachChild, type FunctionNode, isFunction, keyName,
 import { assemble, readTemplate } from './components';
 import { propMember } from './names';
 import type { Declared } from '../../../read/script/declarations';
+import { append } from '../../../model/append';
 
 type ClassNode = t.ClassDeclaration | t.ClassExpression;
 type Member = t.ClassMethod | t.ClassProperty;
@@ -123,8 +124,8 @@ export function readClassComponent(module: ModuleScope, declared: Declared, node
     const fn = memberFunction(member);
     if (!fn || member.static) continue;
     const name = keyName(member) ?? '';
-    if (name === 'render') template.push(...readTemplate(body, fn, innerScope(scope)));
-    else if (module.holdsMarkup(fn)) template.push(...renderedBy(body, fn, scope));
+    if (name === 'render') append(template, readTemplate(body, fn, innerScope(scope)));
+    else if (module.holdsMarkup(fn)) append(template, renderedBy(body, fn, scope));
   }
   for (const { name, span } of propsNamed(module, node)) propValue(body, name, span);
   const assembled = assemble(body, template, declared, 'class', file, undefined);
@@ -252,7 +253,10 @@ function givenMembers(fn: FunctionNode): t.ObjectProperty[] {
   const visit = (node: t.Node): void => {
     if (isFunction(node)) return;
     if (node.type === 'ObjectExpression')
-      found.push(...node.properties.filter((one): one is t.ObjectProperty => one.type === 'ObjectProperty'));
+      append(
+        found,
+        node.properties.filter((one): one is t.ObjectProperty => one.type === 'ObjectProperty'),
+      );
     else forEachChild(node, visit);
   };
   visit(fn.body);

@@ -28,6 +28,7 @@ import { eventOf, propMember } from './names';
 import { bindProps } from '../../../read/script/props';
 import { setAgain } from './again';
 import { markupOf, markupOfBlock } from './template';
+import { append } from '../../../model/append';
 
 /** Methods that only class components have. */
 const ofComponents = /^(render|(UNSAFE_)?component(Did|Will)\w+|shouldComponentUpdate|getDerivedStateFrom\w+|getSnapshotBeforeUpdate)$/;
@@ -48,8 +49,8 @@ function returnsShowable(node: FunctionNode): boolean {
   const stack: t.Statement[] = [...node.body.body];
   for (let one = stack.pop(); one; one = stack.pop()) {
     if (one.type === 'ReturnStatement' && one.argument && isShowable(one.argument)) return true;
-    if (one.type === 'IfStatement') stack.push(one.consequent, ...(one.alternate ? [one.alternate] : []));
-    else if (one.type === 'BlockStatement') stack.push(...one.body);
+    if (one.type === 'IfStatement') append(stack, one.alternate ? [one.consequent, one.alternate] : [one.consequent]);
+    else if (one.type === 'BlockStatement') append(stack, one.body);
   }
   return false;
 }
@@ -197,7 +198,7 @@ export const reactDialect: Dialect = { ...channelDialect, hook: hookValue, membe
 export function readTemplate(body: Body, node: FunctionNode, scope: Scope): TemplateNode[] {
   if (node.body.type !== 'BlockStatement') return markupOf(body, node.body, scope);
   const template = markupOfBlock(body, node.body.body, scope, 'body');
-  body.again.push(...setAgain(body, node.body.body, scope));
+  append(body.again, setAgain(body, node.body.body, scope));
   return template;
 }
 
@@ -233,7 +234,7 @@ export function readHook(module: ModuleScope, declared: Declared, node: Function
   body.returns = returns;
   bindParams(body, node, scope);
   if (node.body.type === 'BlockStatement') readTemplate(body, node, scope);
-  else returns.push(...readingsOf(body, node.body, scope));
+  else append(returns, readingsOf(body, node.body, scope));
   return hookFact(declared, body, returns);
 }
 

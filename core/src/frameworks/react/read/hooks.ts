@@ -11,6 +11,7 @@ import { noteTested } from '../../../read/script/names';
 import { changedBack } from '../../../read/script/param-changes';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, calleeName, dottedName, noteEnding, isFunction, patternNames, spanOf } from '../../../read/script/syntax';
+import { append } from '../../../model/append';
 
 /** Hooks whose result is a pair: a value, and what changes it. */
 const pairs = new Set(['useState', 'useReducer', 'useOptimistic', 'useActionState', 'useFormState']);
@@ -66,7 +67,7 @@ function readHandle(body: Body, call: t.CallExpression, scope: Scope): void {
   const make = call.arguments[1];
   if (!isFunction(make)) return;
   const result = make.body.type === 'BlockStatement' ? make.body.body.find((one) => one.type === 'ReturnStatement')?.argument : make.body;
-  if (result) body.exposes.push(...readingsOf(body, result, innerScope(scope)));
+  if (result) append(body.exposes, readingsOf(body, result, innerScope(scope)));
 }
 
 /**

@@ -25,6 +25,7 @@ import { readPropTypes, withPropTypes } from './prop-types';
 import { routesOf } from '../../../read/script/routes';
 import { looseMarkup, rootOf, shownByRoute } from './roots';
 import { mayHoldCalls, type Survey, survey } from '../../../read/script/survey';
+import { append } from '../../../model/append';
 
 /** Reads a JavaScript or TypeScript module, with the React components in it. Never throws. */
 export function readReact(file: string, text: string): FileFacts {
@@ -150,7 +151,7 @@ function sortValue(module: ModuleScope, one: Declared, sorted: Sorted): void {
     sorted.shared.push({ kind: 'context', name: one.name, span: one.nameSpan, fallback: fallbackOf(call) });
     return;
   }
-  sorted.aliases.push(...aliasOf(one));
+  append(sorted.aliases, aliasOf(one));
   sorted.shared.push(sharedValue(module, one));
   const isTable = sorted.routes.some(({ span }) => contains(one.span, span));
   if (!isTable && !(call && calleeName(call) === 'render')) sorted.holding.push(one);

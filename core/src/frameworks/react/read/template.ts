@@ -43,6 +43,7 @@ import { creatingIn } from './markup';
 import { isComponentTag } from './names';
 import { bindProps } from '../../../read/script/props';
 import { fixedLength, listBelow, orderOf } from '../../../read/script/repeated';
+import { append } from '../../../model/append';
 
 const noKey: KeyFact = { kind: 'none' };
 const none: readonly never[] = [];
@@ -98,7 +99,7 @@ function nestedMarkup(body: Body, node: t.Node, scope: Scope): TemplateNode[] {
   if (!body.module.holdsMarkup(node)) return nodes;
   const children: TemplateNode[] = [];
   forEachChild(node, (child) => {
-    if (body.module.holdsMarkup(child)) children.push(...markupWithin(body, child, scope));
+    if (body.module.holdsMarkup(child)) append(children, markupWithin(body, child, scope));
   });
   const key: KeyFact = { kind: 'spread', span, text: '' };
   return children.length === 0
@@ -333,12 +334,12 @@ export function markupOfBlock(body: Body, statements: readonly t.Statement[], sc
   const nodes: TemplateNode[] = [];
   for (const [at, statement] of statements.entries()) {
     if (statement.type === 'ReturnStatement') {
-      if (statement.argument) nodes.push(...returned(body, statement.argument, scope, level));
+      if (statement.argument) append(nodes, returned(body, statement.argument, scope, level));
       return nodes;
     }
     if (statement.type === 'IfStatement') {
       const then = markupOfBlock(body, blockOf(statement.consequent), innerScope(scope), level);
-      nodes.push(...branchOf(body, statement.test, false, scope, then));
+      append(nodes, branchOf(body, statement.test, false, scope, then));
       noteCondition(body, statement, scope);
       if (leaves(statement.consequent)) {
         const rest = markupOfBlock(
@@ -347,17 +348,18 @@ export function markupOfBlock(body: Body, statements: readonly t.Statement[], sc
           scope,
           level,
         );
-        nodes.push(...branchOf(body, statement.test, true, scope, rest));
+        append(nodes, branchOf(body, statement.test, true, scope, rest));
         return nodes;
       }
       if (statement.alternate) {
-        nodes.push(
-          ...branchOf(body, statement.test, true, scope, markupOfBlock(body, blockOf(statement.alternate), innerScope(scope), level)),
+        append(
+          nodes,
+          branchOf(body, statement.test, true, scope, markupOfBlock(body, blockOf(statement.alternate), innerScope(scope), level)),
         );
       }
       continue;
     }
-    nodes.push(...markupOfStatement(body, statement, scope, level));
+    append(nodes, markupOfStatement(body, statement, scope, level));
   }
   return nodes;
 }
@@ -365,7 +367,7 @@ export function markupOfBlock(body: Body, statements: readonly t.Statement[], sc
 /** What a component returns may be no markup at all: it is read all the same. */
 function returned(body: Body, argument: t.Node, scope: Scope, level: Level): TemplateNode[] {
   if (level === 'body' && body.returns) {
-    body.returns.push(...returnedFunction(body, bare(argument), scope));
+    append(body.returns, returnedFunction(body, bare(argument), scope));
     if (!body.module.holdsMarkup(argument)) return [];
   }
   return markupOf(body, argument, scope);
@@ -451,12 +453,12 @@ function loop(
   }
   if (statement.type === 'ForStatement' && statement.init?.type === 'VariableDeclaration') {
     for (const one of statement.init.declarations) {
-      if (one.init) readings.push(...readingsOf(body, one.init, scope, 'computed'));
+      if (one.init) append(readings, readingsOf(body, one.init, scope, 'computed'));
       for (const found of patternNames(one.id)) inner.names.set(found.name, { kind: 'position' });
     }
   }
   const test = statement.type === 'ForStatement' || statement.type === 'WhileStatement' ? statement.test : undefined;
-  if (test) readings.push(...readingsOf(body, test, inner, 'computed'));
+  if (test) append(readings, readingsOf(body, test, inner, 'computed'));
   if (!body.module.holdsMarkup(statement)) {
     readLooseStatement(body, statement, scope);
     return [];
@@ -513,7 +515,7 @@ function keepMarkup(name: string, nodes: TemplateNode[], scope: Scope): void {
   for (let at: Scope | undefined = scope; at; at = at.outer) {
     const known = at.names.get(name);
     if (!known) continue;
-    if (known.kind === 'markup') known.nodes.push(...nodes);
+    if (known.kind === 'markup') append(known.nodes, nodes);
     else at.names.set(name, { kind: 'markup', nodes, readings: [] });
     return;
   }
@@ -648,7 +650,7 @@ function contentOf(body: Body, nodes: readonly t.Node[], scope: Scope): readonly
   for (const node of nodes) {
     if (node.type === 'JSXText') continue;
     const markup = markupOf(body, node, scope);
-    if (markup.length > 0) (found ??= []).push(...markup);
+    if (markup.length > 0) append((found ??= []), markup);
   }
   return found ?? none;
 }

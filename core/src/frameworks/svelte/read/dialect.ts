@@ -11,6 +11,7 @@ import { bindLocal } from '../../../read/script/names';
 import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, calleeName, dottedName, isFunction, keyOf, patternNames, spanOf } from '../../../read/script/syntax';
 import { type DeclaredMembers, propMember } from './declared';
+import { append } from '../../../model/append';
 
 type Call = t.CallExpression | t.OptionalCallExpression;
 
@@ -129,9 +130,12 @@ export function changeStore(
     readFunctionInto(body, node, own, inner, 1);
   } else readExpression(body, node, scope, 'same', inner);
   (sink.changes ??= []).push({ value, span, how: 'set', from: inner.returns ? [...inner.returns, ...inner.reads] : inner.reads });
-  sink.reads.push(...inner.reads.map((one): Reading => ({ ...one, how: one.how === 'called' ? 'called' : 'computed' })));
-  if (inner.invokes) (sink.invokes ??= []).push(...inner.invokes);
-  if (inner.calls) (sink.calls ??= []).push(...inner.calls);
+  append(
+    sink.reads,
+    inner.reads.map((one): Reading => ({ ...one, how: one.how === 'called' ? 'called' : 'computed' })),
+  );
+  if (inner.invokes) append((sink.invokes ??= []), inner.invokes);
+  if (inner.calls) append((sink.calls ??= []), inner.calls);
 }
 
 function readApi(body: Body, declared: DeclaredMembers, call: Call, scope: Scope, sink: Effects): boolean {

@@ -20,6 +20,7 @@ import { type DeclaredMembers, eventName, newDeclared, membersOf } from './decla
 import { svelteDialect } from './dialect';
 import { type Instance, otherNames, readInstance, usesRunes } from './script';
 import { readFragment, type SvelteMarkup } from './template';
+import { append } from '../../../model/append';
 
 type Parsed = { readonly root: AST.Root | undefined; readonly problems: Problem[] };
 type CompileError = { message?: string; position?: [number, number]; start?: { character?: number } };
@@ -95,7 +96,7 @@ function statementsOf(text: string, script: AST.Script | null | undefined, lang:
   if (!script) return [];
   const { start, end } = script.content as unknown as { start: number; end: number };
   const read = parseScriptAt(text, { start, end }, lang);
-  if (problems.length === 0) problems.push(...read.problems);
+  if (problems.length === 0) append(problems, read.problems);
   return read.program.body;
 }
 

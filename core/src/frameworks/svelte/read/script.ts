@@ -34,6 +34,7 @@ import { readType } from '../../../read/script/types';
 import { writtenAgain } from './again';
 import { type DeclaredMembers, isCallback, propMember } from './declared';
 import { apiName, later, madeValue } from './dialect';
+import { append } from '../../../model/append';
 
 const lifecycles = new Set(['onMount', 'onDestroy', 'beforeUpdate', 'afterUpdate']);
 const effects = new Set(['$effect', '$effect.pre', '$effect.root', '$inspect']);
@@ -177,7 +178,7 @@ function readLoose({ body }: Instance, node: t.Node, scope: Scope): boolean {
     if (facts && api === 'onMount') Object.assign(facts, { follows: [], runsOnce: true });
     if (effects.has(api)) {
       followsReads(body, action, run);
-      body.queue.push(() => body.again.push(...writtenAgain(body, run, scope)));
+      body.queue.push(() => append(body.again, writtenAgain(body, run, scope)));
     }
     if (facts) noteEnding(facts, run);
     return true;

@@ -25,6 +25,7 @@ import { parsePatternAt } from '../../../read/script/parse';
 import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, objectNames, patternNames, spanOf } from '../../../read/script/syntax';
 import { propMember, slotMember } from './declared';
+import { append } from '../../../model/append';
 
 /** A piece of markup with the names that it sees. */
 type SnippetOf = { readonly node: AST.SnippetBlock; readonly scope: Scope };
@@ -421,10 +422,10 @@ function readContent(markup: SvelteMarkup, node: Tag, outer: Scope): Content {
     const inner = innerScope(scope);
     const values = lets(markup, child, inner);
     const nodes = child.type === 'SvelteFragment' ? readFragment(markup, child.fragment.nodes, inner) : readNode(markup, child, inner);
-    if (slot === 'default') children.push(...nodes);
+    if (slot === 'default') append(children, nodes);
     else slots.push(markupBinding(slotMember(slot), slot, rangeOf(child), nameSpanOf(child), { nodes, values }));
   }
-  children.push(...readFragment(markup, rest, scope));
+  append(children, readFragment(markup, rest, scope));
   const text = rest.some((one) => one.type === 'Text' && one.data.trim() !== '');
   return { children, ...(hands.length > 0 ? { hands } : {}), slots, text };
 }
@@ -476,12 +477,12 @@ function readAttributes(markup: SvelteMarkup, node: Tag, scope: Scope, native: b
         break;
       case 'BindDirective':
         if (one.name === 'this') ref = handleOf(markup, one, scope);
-        else bindings.push(...readBind(markup, one, node, scope, native));
+        else append(bindings, readBind(markup, one, node, scope, native));
         break;
       case 'LetDirective':
         break;
       default:
-        bindings.push(...readDirective(markup, one, scope));
+        append(bindings, readDirective(markup, one, scope));
     }
   }
   return { bindings, spreads, ...(ref ? { ref } : {}) };
@@ -648,7 +649,7 @@ function readDirective(markup: SvelteMarkup, one: Attribute, scope: Scope): Bind
   const given: t.Node[] = [];
   if (one.type === 'StyleDirective') {
     const parts = one.value === true ? [nameAt(one.name, one.start)] : [];
-    given.push(...parts);
+    append(given, parts);
     for (const part of one.value === true ? [] : Array.isArray(one.value) ? one.value : [one.value]) {
       const found = part.type === 'ExpressionTag' ? expression(markup, part.expression) : undefined;
       if (found) given.push(found);

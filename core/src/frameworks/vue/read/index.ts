@@ -24,6 +24,7 @@ import { optionsOf, readOptions } from './options';
 import { attrsOf, newSetup, readSetup, type Setup, templateNames } from './setup';
 import { readRender } from './render';
 import { readChildren, type VueMarkup } from './template';
+import { append } from '../../../model/append';
 
 type Block = {
   readonly node: ElementNode;
@@ -46,7 +47,7 @@ export function readVue(file: string, text: string): FileFacts {
   const lang = scripts.find((one) => one.lang !== 'js')?.lang ?? 'js';
   const programs = scripts.map((one) => ({ ...one, ...parseScriptAt(text, one.range, one.lang) }));
   const broken = programs.some((one) => one.problems.length > 0);
-  for (const one of programs) problems.push(...one.problems);
+  for (const one of programs) append(problems, one.problems);
   const plain = programs.filter((one) => !one.setup).flatMap((one) => one.program.body);
   const setup = programs.filter((one) => one.setup).flatMap((one) => one.program.body);
   const read = readModule([...plain, ...setup]);

@@ -38,6 +38,7 @@ import { boundSetup, isComponentObject, isMixin, membersGiven, optionsIn, readOp
 import { rendersSomething } from './render';
 import { newSetup, readSetup } from './setup';
 import type { VueMarkup } from './template';
+import { append } from '../../../model/append';
 
 /** Whether a script may hold a plugin: a method or function `install` of one or two parameters, which provides something. */
 function installs(text: string): boolean {
@@ -143,7 +144,7 @@ function sortDeclared(module: ModuleScope, one: Declaration, file: string, probl
     found.shared.push(readComposable(module, one, node));
     return;
   }
-  found.aliases.push(...aliasOf(one));
+  append(found.aliases, aliasOf(one));
   found.shared.push(sharedValue(module, one));
 }
 

@@ -23,6 +23,7 @@ import { declareEvents, declareProps, fieldOf } from './contract';
 import { madeMeaning, madeValue } from './dialect';
 import { takenFromStores } from './store-helpers';
 import { attrsOf, handleNamed, handLatest, mixedIn, provide, readSetup, type Setup } from './setup';
+import { append } from '../../../model/append';
 
 const nowhere = { start: 0, end: 0 };
 
@@ -101,7 +102,7 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   const mixins = option('mixins');
   const takesOver = Boolean(option('extends')) || options.properties.some((one) => one.type === 'SpreadElement');
   if (mixins || takesOver) declared.open = true;
-  if (mixins && !takesOver) declared.mixins.push(...namedIn(mixins));
+  if (mixins && !takesOver) append(declared.mixins, namedIn(mixins));
   for (const name of declared.mixins)
     setup.mixed.push(addValue(body, { name, kind: 'hook', span: spanOf(mixins ?? options), from: [], source: name }));
   const inherit = option('inheritAttrs');
@@ -389,7 +390,7 @@ function readSetupOption(setup: Setup, run: FunctionNode, own: Map<string, Meani
       if (meaning) own.set(name, meaning);
     } else {
       const sink = newEffects();
-      sink.reads.push(...readingsOf(body, node, inner));
+      append(sink.reads, readingsOf(body, node, inner));
       const value = addValue(body, { name, kind: 'derived', span: spanOf(property.key), from: sink.reads });
       own.set(name, { kind: 'box', value, path: [] });
     }

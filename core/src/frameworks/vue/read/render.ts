@@ -12,6 +12,7 @@ import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, patternNames, spanOf } from '../../../read/script/syntax';
 import { eventMember, pascal, propMember, slotMember } from './names';
 import type { VueMarkup } from './template';
+import { append } from '../../../model/append';
 
 const noKey: KeyFact = { kind: 'none' };
 
@@ -74,7 +75,7 @@ function blockOf(reader: Reader, statements: readonly t.Statement[], scope: Scop
   for (const [at, statement] of statements.entries()) {
     switch (statement.type) {
       case 'ReturnStatement':
-        if (statement.argument) nodes.push(...nodesOf(reader, statement.argument, scope));
+        if (statement.argument) append(nodes, nodesOf(reader, statement.argument, scope));
         return nodes;
       case 'VariableDeclaration':
         for (const { id, init } of statement.declarations) if (init) bindMade(reader, id, init, scope);

@@ -37,6 +37,7 @@ import { watchedAgain } from './again';
 import { addProp, type DeclaredMembers, declareEvents, declareEventTypes, declareProps, declarePropsType, fieldOf } from './contract';
 import { apiName, madeMeaning, madeValue } from './dialect';
 import type { Rendering } from './render';
+import { append } from '../../../model/append';
 
 /** What a variable is computed from is taken out of its refs, or out of the props, while setting up. */
 function isTakenOnce({ values, module }: Body, init: t.Node | undefined, from: readonly Reading[]): boolean {
@@ -143,7 +144,7 @@ function readLoose(setup: Setup, node: t.Node, scope: Scope): boolean {
     return true;
   }
   if (api === 'defineExpose') {
-    if (first) body.exposes.push(...readingsOf(body, first, scope));
+    if (first) append(body.exposes, readingsOf(body, first, scope));
     return true;
   }
   if (api === 'defineOptions' && first) {
@@ -205,7 +206,7 @@ function readWatch(setup: Setup, [source, run, options]: readonly t.Node[], scop
     if (!facts) return;
     facts.follows = watched(body, bare(source), scope);
     if (isByValue(bare(source), scope)) facts.followsByValue = true;
-    body.again.push(...watchedAgain(bare(source), bare(run), scope, options && bare(options)));
+    append(body.again, watchedAgain(bare(source), bare(run), scope, options && bare(options)));
     handLatest(body, at, bare(source), facts.follows);
   });
   return true;
@@ -436,12 +437,12 @@ function declareValue(
     scope.names.set(found.name, { kind: 'value', value: made, path: [] });
   }
   sink.reads.length = 0;
-  if (sink.changes) (done.changes ??= []).push(...sink.changes);
-  if (sink.invokes) (done.invokes ??= []).push(...sink.invokes);
-  if (sink.raises) (done.raises ??= []).push(...sink.raises);
-  if (sink.sends) (done.sends ??= []).push(...sink.sends);
-  if (sink.hears) (done.hears ??= []).push(...sink.hears);
-  if (sink.calls) (done.calls ??= []).push(...sink.calls);
+  if (sink.changes) append((done.changes ??= []), sink.changes);
+  if (sink.invokes) append((done.invokes ??= []), sink.invokes);
+  if (sink.raises) append((done.raises ??= []), sink.raises);
+  if (sink.sends) append((done.sends ??= []), sink.sends);
+  if (sink.hears) append((done.hears ??= []), sink.hears);
+  if (sink.calls) append((done.calls ??= []), sink.calls);
 }
 
 /** The declarations of `<script setup>`: props, events, two-way props. False for other calls. */

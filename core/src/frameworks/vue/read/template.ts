@@ -25,6 +25,7 @@ import { parseExpressionAt, parsePatternAt, type ScriptRange } from '../../../re
 import { innerScope, declaredIn, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, isFunction, madeIn, patternNames } from '../../../read/script/syntax';
 import { camel, eventMember, pascal, propMember, propName, slotMember } from './names';
+import { append } from '../../../model/append';
 
 /** What the compiler calls its nodes by number. */
 const element = 1;
@@ -70,7 +71,7 @@ export function readChildren(markup: VueMarkup, children: readonly TemplateChild
     if ((child.type as number) === interpolation) {
       const range = 'content' in child && typeof child.content === 'object' ? rangeOf(child.content as ExpressionNode) : undefined;
       const node = range && expressionAt(markup, range);
-      if (node) nodes.push(...shownText(markup, node, scope, spanOf(child)));
+      if (node) append(nodes, shownText(markup, node, scope, spanOf(child)));
     }
     if ((child.type as number) !== element) continue;
     const tag = child as ElementNode;
@@ -80,12 +81,12 @@ export function readChildren(markup: VueMarkup, children: readonly TemplateChild
     if (first) chain = [];
     const own = readRepeated(markup, tag, scope);
     if (!first && !next) {
-      nodes.push(...own);
+      append(nodes, own);
       chain = [];
       continue;
     }
     const shown = test && branch(markup, test, false, scope, own);
-    nodes.push(...inElse(chain, shown ? [shown] : own));
+    append(nodes, inElse(chain, shown ? [shown] : own));
     if (shown) chain.push(shown);
   }
   return nodes;
@@ -346,7 +347,7 @@ function readAttributes(markup: VueMarkup, node: ElementNode, scope: Scope, nati
     else if (found.name === 'bind' && argOf(found) === 'key') key = keyOf(markup, found, scope);
     else if (found.name === 'bind' && argOf(found) === 'is' && /^component$/i.test(node.tag)) continue;
     else if (found.name === 'bind') readBound(markup, found, scope, native, tag, bindings, spreads);
-    else bindings.push(...readOther(markup, found, scope));
+    else append(bindings, readOther(markup, found, scope));
   }
   return { bindings, spreads, key, ...(ref ? { ref } : {}) };
 }
