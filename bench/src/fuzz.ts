@@ -43,13 +43,17 @@ for (let round = 0; round < count; round++) {
   const names = Object.keys(files);
   const file = names[Math.floor(random() * names.length)] ?? '';
   const text = spoilt(files[file] ?? '', random);
-  // The spoilt file with what stands around it, some of it left out: links that lead nowhere are met as well.
-  const around = Object.entries(files).filter(([name]) => name !== file && random() < 0.3);
+  // The spoilt file with some of what stands around it, now and then with none: links that lead nowhere are met as well.
+  const share = random() * 0.3;
+  const around = Object.entries(files).filter(([name]) => name !== file && random() < share);
   tried(`${file}, round ${round}, seed ${seed}`, Object.fromEntries([...around, [file, text]]), text.length);
 }
 
+/** What a source may take: a second, and a second more for each 100 kB beyond the first. */
+const over = runs.filter(({ size, took }) => took > 1000 * Math.max(1, size / 100_000));
 const slowest = [...runs].sort((a, b) => b.took - a.took).slice(0, 5);
-console.log(`tried ${runs.length}, held ${runs.length - thrown.length}, most memory ${Math.round(most / 2 ** 20)} MiB`);
+console.log(`tried ${runs.length}, held ${runs.length - thrown.length}, over a second for 100 kB ${over.length}, most memory ${Math.round(most / 2 ** 20)} MiB`);
 for (const { what, size, took } of slowest) console.log(`${Math.round(took)} ms, ${Math.round(size / 1000)} kB: ${what}`);
+for (const { what, size, took } of over) console.log(`over: ${Math.round(took)} ms, ${Math.round(size / 1000)} kB: ${what}`);
 for (const one of thrown) console.log(`threw: ${one}`);
 process.exitCode = thrown.length > 0 ? 1 : 0;
