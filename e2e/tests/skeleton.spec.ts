@@ -10,13 +10,19 @@ import {
   matchWords,
   type PageTree,
   parsePlan,
+  type Plan,
   readPage,
+  type Skeleton,
   skeletonOf,
   skeletonWriters,
   type SheetId,
 } from '@liana/core';
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { PNG } from 'pngjs';
+import { kebab } from '../../core/src/write/case';
+import { planOf } from '../../testing/src/carve';
+import { markedPages } from '../../testing/src/pages';
+import { astroBuilt, astroFolder, astroModule } from '../astro';
 
 const demo = fileURLToPath(new URL('../../demo/pages/', import.meta.url));
 // Within the repository, so that React is found as in any project.
@@ -25,6 +31,12 @@ const vite = path.join(
   path.dirname(createRequire(new URL('../../package.json', import.meta.url)).resolve('vite/package.json')),
   'bin/vite.js',
 );
+type Compiler = {
+  readonly transform: (
+    text: string,
+    options: { filename: string },
+  ) => Promise<{ readonly diagnostics: readonly { readonly text: string }[] }>;
+};
 const ports = { react: 4314, vue: 4315, svelte: 4316 };
 
 /** The share of pixels that differ visibly; 1 where the sizes do. */
@@ -37,26 +49,46 @@ function difference(one: Buffer, other: Buffer): number {
   return count / (a.width * a.height);
 }
 
+type Written = { readonly plan: Plan; readonly skeleton: Skeleton; readonly out: string };
+
+/** Writes the skeleton of the demo's finished plan into a folder, and reads it back: it is the plan, and nothing is wrong with it. */
+async function writeSkeleton(framework: string, out: string, sources: RegExp): Promise<Written> {
+  await loadCompilers(['a.vue', 'a.svelte']);
+  const parsed = parsePlan(JSON.parse(readFileSync(`${demo}plan.json`, 'utf8')));
+  if ('wrong' in parsed) throw new Error(parsed.wrong);
+  const { plan } = parsed;
+  const trees = new Map(plan.sheets.map((sheet): [SheetId, PageTree] => [sheet.id, readPage(readFileSync(demo + sheet.file, 'utf8'))]));
+  const skeleton = skeletonOf(plan, trees, (_, address) => readFileSync(demo + address, 'utf8'));
+  const files = skeletonWriters.find((writer) => writer.framework === framework)?.write(skeleton) ?? [];
+  for (const { file, text } of files) {
+    mkdirSync(path.dirname(path.join(out, file)), { recursive: true });
+    writeFileSync(path.join(out, file), text);
+  }
+  const { model, findings } = analyse(files.filter(({ file }) => sources.test(file)));
+  expect(findings).toEqual([]);
+  expect(matchWords(matchPlan(skeleton, model))).toMatch(new RegExp(`^All ${skeleton.parts.length} parts are in the code as planned\\.`));
+  return { plan, skeleton, out };
+}
+
+/** Each page of the skeleton shows what the page shows that it was made from. */
+async function comparePages(page: Page, framework: string, plan: Plan, addressOf: (name: string, index: number) => string): Promise<void> {
+  for (const [index, sheet] of plan.sheets.entries()) {
+    await page.goto(pathToFileURL(demo + sheet.file).href);
+    const source = await page.screenshot({ fullPage: true });
+    const name = plan.parts.find((part) => part.id === sheet.page)?.name ?? '';
+    await page.goto(addressOf(name, index), { waitUntil: 'networkidle' });
+    const made = await page.screenshot({ fullPage: true });
+    const share = difference(source, made);
+    console.log(`${framework}, ${name}: ${(share * 100).toFixed(3)} % of the pixels differ`);
+    expect(share).toBeLessThan(0.001);
+  }
+}
+
 for (const [framework, port] of Object.entries(ports))
   test(`the ${framework} skeleton of the demo’s finished plan shows the pages it came from, and read back it is the plan`, async ({
     page,
   }) => {
-    const out = path.join(results, framework);
-    await loadCompilers(['a.vue', 'a.svelte']);
-    const parsed = parsePlan(JSON.parse(readFileSync(`${demo}plan.json`, 'utf8')));
-    if ('wrong' in parsed) throw new Error(parsed.wrong);
-    const { plan } = parsed;
-    const trees = new Map(plan.sheets.map((sheet): [SheetId, PageTree] => [sheet.id, readPage(readFileSync(demo + sheet.file, 'utf8'))]));
-    const skeleton = skeletonOf(plan, trees, (_, address) => readFileSync(demo + address, 'utf8'));
-    const files = skeletonWriters.find((writer) => writer.framework === framework)?.write(skeleton) ?? [];
-    for (const { file, text } of files) {
-      mkdirSync(path.dirname(path.join(out, file)), { recursive: true });
-      writeFileSync(path.join(out, file), text);
-    }
-    const { model, findings } = analyse(files.filter(({ file }) => /\.(tsx?|vue|svelte)$/.test(file)));
-    expect(findings).toEqual([]);
-    expect(matchWords(matchPlan(skeleton, model))).toBe(`All ${skeleton.parts.length} parts are in the code as planned.`);
-
+    const { plan, out } = await writeSkeleton(framework, path.join(results, framework), /\.(tsx?|vue|svelte)$/);
     execFileSync(process.execPath, [vite, 'build', '--logLevel', 'error'], { cwd: out });
     const server = spawn(process.execPath, [vite, 'preview', '--port', String(port), '--strictPort'], { cwd: out, stdio: 'ignore' });
     try {
@@ -68,17 +100,37 @@ for (const [framework, port] of Object.entries(ports))
           ),
         )
         .toBe(true);
-      for (const sheet of plan.sheets) {
-        await page.goto(pathToFileURL(demo + sheet.file).href);
-        const source = await page.screenshot({ fullPage: true });
-        const name = plan.parts.find((part) => part.id === sheet.page)?.name ?? '';
-        await page.goto(`http://localhost:${port}/?page=${name}`, { waitUntil: 'networkidle' });
-        const made = await page.screenshot({ fullPage: true });
-        const share = difference(source, made);
-        console.log(`${framework}, ${name}: ${(share * 100).toFixed(3)} % of the pixels differ`);
-        expect(share).toBeLessThan(0.001);
-      }
+      await comparePages(page, framework, plan, (name) => `http://localhost:${port}/?page=${name}`);
     } finally {
       server.kill();
     }
   });
+
+test('the Astro skeleton of the demo’s finished plan, built by Astro, shows the pages it came from, and read back it is the plan', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  const { plan, out } = await writeSkeleton('astro', astroFolder('skeleton'), /\.(ts|svelte|astro)$/);
+  const built = astroBuilt(out);
+  await page.route('http://localhost:4317/**', (route) => {
+    const { pathname } = new URL(route.request().url());
+    return route.fulfill({ path: path.join(built, pathname, path.extname(pathname) === '' ? 'index.html' : '') });
+  });
+  await comparePages(page, 'astro', plan, (name, index) => `http://localhost:4317/${index === 0 ? '' : kebab(name)}`);
+});
+
+test('Astro’s compiler has nothing against the skeletons of very different pages', async () => {
+  test.setTimeout(240_000);
+  const { transform } = (await import(astroModule('@astrojs/compiler'))) as Compiler;
+  for (const [name, html] of Object.entries(markedPages)) {
+    const { plan, pages } = planOf({ SomePage: html });
+    const files = skeletonWriters.find((writer) => writer.framework === 'astro')?.write(skeletonOf(plan, pages)) ?? [];
+    for (const { file, text } of files.filter((one) => one.file.endsWith('.astro'))) {
+      const { diagnostics } = await transform(text, { filename: file });
+      expect(
+        diagnostics.map((one) => `${name}, ${file}: ${one.text}`),
+        text,
+      ).toEqual([]);
+    }
+  }
+});

@@ -1,5 +1,5 @@
 import { test } from '@playwright/test';
-import { type Act, acts, angularActs, type PageName, paths } from '../truth/acts';
+import { type Act, acts, angularActs, astroActs, type PageName, paths } from '../truth/acts';
 import { checkTruth, type Interaction } from '../truth/check';
 
 /**
@@ -82,6 +82,28 @@ test.describe('what Liana says happens is what happens in the running applicatio
         const element = node instanceof Element ? node : node.parentElement;
         const owner = element && ng?.getOwningComponent(element);
         return owner?.constructor.name.replace(/^_/, '');
+      },
+    });
+  });
+
+  test('Astro, with parts of React, Vue and Svelte', async ({ page }) => {
+    // All parts that start once they are seen are in view.
+    await page.setViewportSize({ width: 1280, height: 2400 });
+    await checkTruth(page, {
+      framework: 'astro',
+      interactions: astroActs,
+      ownerOf: (node) => {
+        type Fiber = { _debugOwner?: { type?: { name?: string } } };
+        type Held = { __vnode?: { ctx?: { type?: { __file?: string } } }; __svelte_meta?: { loc?: { file?: string } } };
+        for (let at: Node | null = node; at; at = at.parentNode) {
+          const key = Object.keys(at).find((name) => name.startsWith('__reactFiber$'));
+          const name = key ? (at as unknown as Record<string, Fiber>)[key]?._debugOwner?.type?.name : undefined;
+          if (name) return name;
+          const { __vnode: vnode, __svelte_meta: meta } = at as unknown as Held;
+          const file = vnode?.ctx?.type?.__file ?? meta?.loc?.file;
+          if (file) return file.replace(/^.*\//, '').replace(/\.\w+$/, '');
+        }
+        return undefined;
       },
     });
   });

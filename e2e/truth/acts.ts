@@ -150,14 +150,15 @@ export const acts: readonly Act[] = [
   },
 ];
 
-type AngularAct = readonly [name: string, page: 'TodayPage' | 'RosterPage', component: string, event: string, act: Interaction['act']];
+/** An act by its name, page, component and event. */
+type OwnAct = readonly [name: string, page: PageName, component: string, event: string, act: Interaction['act']];
 
 const press =
   (name: string): Interaction['act'] =>
   (page) =>
     page.getByRole('button', { name }).first().click();
 
-const inAngular: readonly AngularAct[] = [
+const inAngular: readonly OwnAct[] = [
   ['a notice is dismissed', 'TodayPage', 'NoticeStrip', 'click', press('Dismiss')],
   ['a lock is picked', 'TodayPage', 'LockCard', 'click', select],
   ['a lock is filled', 'TodayPage', 'GateSwitch', 'click', press('Fill')],
@@ -187,6 +188,43 @@ export const angularActs: readonly Interaction[] = [
     at: paths.TodayPage,
     page: 'TodayPage',
     component: 'PassageForm',
+    events: ['submit'],
+    before: (page) => page.getByLabel('Boat').fill('Grey Wagtail'),
+    act: press('Book'),
+  },
+];
+
+const inAstro: readonly OwnAct[] = [
+  ['a lock is filled', 'TodayPage', 'GateSwitch', 'click', press('Fill')],
+  ['a lock is drained', 'TodayPage', 'GateSwitch', 'click', (page) => page.getByRole('button', { name: 'Drain' }).last().click()],
+  ['a boat’s name is typed', 'TodayPage', 'PassageDesk', 'input', (page) => page.getByLabel('Boat').fill('Grey Wagtail')],
+  [
+    'another lock is chosen',
+    'TodayPage',
+    'PassageDesk',
+    'change',
+    async (page) => void (await page.getByRole('combobox').selectOption('quarry')),
+  ],
+  ['a passage is cleared', 'TodayPage', 'PassageRow', 'click', press('Clear')],
+  ['the lock of the page is filled', 'LockPage', 'GateSwitch', 'click', press('Fill')],
+];
+const astroPages: Readonly<Record<PageName, string>> = { TodayPage: 'index', LockPage: '[id]', RosterPage: 'roster' };
+
+/** What can be done in the demo of Astro: in parts of three frameworks that share a store and hear each other. */
+export const astroActs: readonly Interaction[] = [
+  ...inAstro.map(([name, page, component, event, act]): Interaction => ({
+    name,
+    at: paths[page],
+    page: astroPages[page],
+    component,
+    events: [event],
+    act,
+  })),
+  {
+    name: 'a passage is booked',
+    at: paths.TodayPage,
+    page: astroPages.TodayPage,
+    component: 'PassageDesk',
     events: ['submit'],
     before: (page) => page.getByLabel('Boat').fill('Grey Wagtail'),
     act: press('Book'),

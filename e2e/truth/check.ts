@@ -1,4 +1,4 @@
-import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -7,8 +7,9 @@ import { build } from 'vite';
 import { analyse, listenersOf, loadCompilers, makeFlowQueries, unfold, type FlowQueries } from '@liana/core';
 import { outcomeOf } from '../../core/src/flow/views/outcome';
 import type { Mark } from './instrument';
+import { astroBuilt, astroFolder } from '../astro';
 import { angularScript, besidePackages } from '../ngc';
-import { instrument, instrumentedClasses } from './instrument';
+import { instrument, instrumentedClasses, instrumentedIslands, islandMarks } from './instrument';
 
 // An address that counts as safe, so that the page has all that a page over TLS has; nothing listens there.
 const host = 'http://localhost:4399';
@@ -29,7 +30,7 @@ export type Interaction = {
 };
 
 export type Truth = {
-  readonly framework: 'react' | 'vue' | 'svelte' | 'elements' | 'angular';
+  readonly framework: 'react' | 'vue' | 'svelte' | 'elements' | 'angular' | 'astro';
   readonly interactions: readonly Interaction[];
   /** Finds the component that wrote a node, or whose an attribute of it is; runs in the page. */
   readonly ownerOf: (node: Node, isAttribute?: boolean) => string | undefined;
@@ -44,6 +45,7 @@ type Outcome = Readonly<Record<(typeof aspects)[number], ReadonlySet<string>>>;
 async function buildMarked(root: string, framework: Truth['framework']): Promise<{ folder: string; places: ReadonlySet<string> }> {
   const places = new Set<string>();
   if (framework === 'angular') return { folder: await compileMarked(root, places), places };
+  if (framework === 'astro') return { folder: builtIslands(root, places), places };
   const outDir = mkdtempSync(path.join(tmpdir(), 'towpath-marked-'));
   const before = process.env['NODE_ENV'];
   process.env['NODE_ENV'] = 'development';
@@ -82,13 +84,27 @@ async function compileMarked(root: string, places: Set<string>): Promise<string>
   return folder;
 }
 
+/** The same by Astro itself: from a copy of the sources of which those of the islands have their marks. */
+function builtIslands(root: string, places: Set<string>): string {
+  const copy = astroFolder('marked');
+  cpSync(root, copy, { recursive: true });
+  for (const name of readdirSync(copy, { recursive: true, encoding: 'utf8' })) {
+    const file = name.replaceAll('\\', '/');
+    if (!/\.(?:jsx|vue|svelte|ts|mjs)$/.test(file)) continue;
+    writeFileSync(path.join(copy, file), instrumentedIslands(file, readFileSync(path.join(root, file), 'utf8'), places));
+  }
+  writeFileSync(path.join(copy, islandMarks.file), islandMarks.text);
+  return astroBuilt(copy, ['--devOutput', '--mode', 'development']);
+}
+
 const types: Readonly<Record<string, string>> = { '.html': 'text/html', '.js': 'text/javascript', '.css': 'text/css' };
 
 /** Serves a built application under an address that only this page knows. */
 async function serve(page: Page, folder: string, ownerOf: Truth['ownerOf']): Promise<void> {
   await page.route(`${host}/**`, (route) => {
     const asked = new URL(route.request().url()).pathname;
-    const file = asked.startsWith('/assets/') || asked.endsWith('.html') ? asked : '/index.html';
+    const isFile = (file: string): boolean => statSync(path.join(folder, file), { throwIfNoEntry: false })?.isFile() ?? false;
+    const file = [asked, path.posix.join(asked, 'index.html')].find(isFile) ?? '/index.html';
     return route.fulfill({ body: readFileSync(path.join(folder, file)), contentType: types[path.extname(file)] ?? 'text/plain' });
   });
   await page.addInitScript(`window.__ownerOf = ${ownerOf.toString()}`);
@@ -149,7 +165,7 @@ function filesOf(folder: string, prefix = ''): { file: string; text: string }[] 
   return readdirSync(path.join(folder, prefix), { withFileTypes: true }).flatMap((entry) => {
     const file = path.posix.join(prefix, entry.name);
     if (entry.isDirectory()) return entry.name === 'node_modules' ? [] : filesOf(folder, file);
-    return /\.(tsx?|js|html|json|vue|svelte)$/.test(file) ? [{ file, text: readFileSync(path.join(folder, file), 'utf8') }] : [];
+    return /\.(tsx?|jsx?|html|json|vue|svelte|astro)$/.test(file) ? [{ file, text: readFileSync(path.join(folder, file), 'utf8') }] : [];
   });
 }
 
@@ -217,7 +233,9 @@ export async function checkTruth(page: Page, { framework, interactions, ownerOf 
     await page.mouse.move(0, 0);
     await page.goto('about:blank');
     await page.goto(`${host}${one.at}`);
-    await expect(page.getByText('Towpath')).toBeVisible();
+    await expect(page.getByText('Towpath').or(page.getByRole('main')).first()).toBeVisible();
+    // What is started in the browser is there once it has been.
+    await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
     await one.before?.(page);
     await page.waitForTimeout(50);
     await page.evaluate(() => {

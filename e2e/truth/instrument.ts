@@ -34,10 +34,13 @@ function isKept(node: AnyNode, parent: AnyNode): boolean {
 }
 
 /** The source with a call of `__mark` in each component’s rendering, each named function, each call of a setter and each raise. */
-export function instrumented(file: string, text: string): string {
+export function instrumented(file: string, text: string, places?: Set<string>): string {
   const program = parse(text, { sourceType: 'module', plugins: ['typescript', 'jsx'] }).program as unknown as AnyNode;
   const edits: Edit[] = [];
-  const mark = (mark: Mark): string => `__mark(${JSON.stringify(mark)})`;
+  const mark = (mark: Mark): string => {
+    places?.add(mark.what);
+    return `__mark(${JSON.stringify(mark)})`;
+  };
   const intoBody = (node: AnyNode, what: Mark): void => {
     const body = node['body'] as AnyNode;
     if (body.type === 'BlockStatement') edits.push({ at: body.start + 1, text: `${mark(what)};`, order: 1 });
@@ -55,7 +58,7 @@ export function instrumented(file: string, text: string): string {
       const isComponent = depth === 0 && /^[A-Z]/.test(name);
       if (node.type === 'ClassMethod' && name === 'render') intoBody(node, { kind: 'render', what: owner });
       else if (isComponent) intoBody(node, { kind: 'render', what: name });
-      else if (isKept(node, parent) && !notRun.test(name) && /\.tsx?$/.test(file))
+      else if (isKept(node, parent) && !notRun.test(name) && /\.[jt]sx?$/.test(file))
         intoBody(node, { kind: 'run', what: `${file}:${node.start}` });
     }
     if (node.type === 'CallExpression' || node.type === 'OptionalCallExpression') {
@@ -87,6 +90,14 @@ function isKeptTarget(target: AnyNode, framework: string, own: ReadonlySet<strin
   if (object.type === 'ThisExpression') return true;
   if (framework === 'vue' && nameOf(target['property']) === 'value') return true;
   return object.type === 'MemberExpression' ? isKeptTarget(object, framework, own) : own.has(nameOf(object));
+}
+
+/** What a call does that counts: it raises an event, sends one through the document, or sets what a store holds. */
+function kindOfCall(callee: AnyNode): Mark['kind'] | undefined {
+  if (callee.type !== 'MemberExpression') return /^(emit|dispatch)$|^on[a-z]/.test(nameOf(callee)) ? 'raise' : undefined;
+  const name = nameOf(callee['property']);
+  if (name === 'dispatchEvent') return 'raise';
+  return name === 'set' && nameOf(callee['object']).startsWith('$') ? 'set' : undefined;
 }
 
 /** A component file or module with a call of `__mark` in each named function, each assignment to state and each raise of its scripts; these places are put into `places`. */
@@ -139,12 +150,13 @@ export function instrumentedScripts(file: string, text: string, framework: 'vue'
           { at: block.at + right.end, text: ')', order: 0 },
         );
       }
-      const callee = node.type === 'CallExpression' ? nameOf(node['callee']) : '';
-      if (inside && /^(emit|dispatch)$|^on[a-z]/.test(callee)) {
+      const kind = inside && node.type === 'CallExpression' ? kindOfCall(node['callee'] as AnyNode) : undefined;
+      if (kind) {
         const called = node['callee'] as AnyNode;
+        const held = called.type === 'MemberExpression' ? (called['object'] as AnyNode) : called;
         edits.push(
-          { at: block.at + called.start, text: `(${mark('raise', node)},`, order: 2 },
-          { at: block.at + called.end, text: ')', order: 0 },
+          { at: block.at + held.start, text: `(${mark(kind, node)},`, order: 2 },
+          { at: block.at + held.end, text: ')', order: 0 },
         );
       }
       const deeper = inside || scriptFunctions.has(node.type);
@@ -254,6 +266,30 @@ export function instrumentedClasses(file: string, text: string, places: Set<stri
   return `${made}\ndeclare function __mark(mark: unknown): void;\n`;
 }
 
+const renderedFunction = `
+function __rendered(one: any) { const what = one.$.type.__file?.replace(/^.*\\//, '').replace('.vue', ''); if (what) __mark({ kind: 'render', what }); }
+`;
+
+/** What a mixin of all components tells when they are made and painted anew. */
+const vueTells = `{ beforeMount() { __rendered(this) }, beforeUpdate() { __rendered(this) } }`;
+
+/** A file of an application in which parts of several frameworks stand on pages of Astro; those pages are as they were. */
+export function instrumentedIslands(file: string, text: string, places: Set<string>): string {
+  if (file === 'astro.config.mjs') {
+    const settings = text
+      .replace('vue()', "vue({ appEntrypoint: '/src/marks' })")
+      .replace('defineConfig({', 'defineConfig({ vite: { build: { minify: false } },');
+    // On the server nobody listens.
+    return `globalThis.__mark = () => undefined;\n${settings}`;
+  }
+  if (file.endsWith('.jsx')) return instrumented(file, text, places);
+  if (/\.(?:vue|svelte|ts)$/.test(file)) return instrumentedScripts(file, text, file.endsWith('.svelte') ? 'svelte' : 'vue', places);
+  return text;
+}
+
+/** A module that lets the parts of Vue tell when they are painted; the configuration above names it. */
+export const islandMarks = { file: 'src/marks.ts', text: `export default (app: any) => app.mixin(${vueTells});${renderedFunction}` };
+
 /** Marks all source below a folder while it is built. */
 export function instrument(root: string, framework: 'react' | 'vue' | 'svelte' | 'elements', places: Set<string>): Plugin {
   const marked = (file: string, text: string): string => {
@@ -261,8 +297,7 @@ export function instrument(root: string, framework: 'react' | 'vue' | 'svelte' |
     if (framework === 'elements') return instrumentedElements(file, text, places);
     if (framework === 'svelte') return instrumentedScripts(file, text, framework, places);
     if (file !== 'src/main.ts') return instrumentedScripts(file, text, framework, places);
-    const tells = `{ beforeMount() { __rendered(this) }, beforeUpdate() { __rendered(this) } }`;
-    return text.replace('createApp(App)', `createApp(App).mixin(${tells})`) + renderedFunction;
+    return text.replace('createApp(App)', `createApp(App).mixin(${vueTells})`) + renderedFunction;
   };
   return {
     name: 'marks',
@@ -273,7 +308,3 @@ export function instrument(root: string, framework: 'react' | 'vue' | 'svelte' |
     },
   };
 }
-
-const renderedFunction = `
-function __rendered(one: any) { const what = one.$.type.__file?.replace(/^.*\\//, '').replace('.vue', ''); if (what) __mark({ kind: 'render', what }); }
-`;

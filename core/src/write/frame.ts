@@ -2,7 +2,8 @@ import { pascalCase } from './case';
 import { kebab } from './case';
 import type { Skeleton, SkeletonFile } from '../model/skeleton';
 
-const attributesText = (attributes: Readonly<Record<string, string>>): string =>
+/** Attributes of the document's outermost elements, as HTML writes them. */
+export const documentAttributes = (attributes: Readonly<Record<string, string>>): string =>
   Object.entries(attributes)
     .filter(([name]) => /^(class|lang|dir|data-[\w-]+)$/.test(name) && name !== 'data-group')
     .map(([name, value]) => ` ${name}="${value.replace(/&/g, '&amp;').replace(/"/g, '&quot;').replace(/</g, '&lt;')}"`)
@@ -20,20 +21,26 @@ export type FrameWords = {
   readonly build: string;
 };
 
+/** The style of the pages; without one a frame around each part, so that it can be seen. */
+export const styleFile = ({ style }: Skeleton): SkeletonFile => ({
+  file: 'src/page.css',
+  text: style === '' ? 'main, div { display: grid; gap: 8px; padding: 8px; border: 1px solid #ccc; }\n' : `${style}\n`,
+});
+
+export const packageName = (skeleton: Skeleton): string => kebab(pascalCase(skeleton.name) || 'skeleton');
+
 /** The files around the parts: the document, the settings, the style of the pages. */
 export function frameFiles(skeleton: Skeleton, words: FrameWords): SkeletonFile[] {
-  const style =
-    skeleton.style === '' ? 'main, div { display: grid; gap: 8px; padding: 8px; border: 1px solid #ccc; }\n' : `${skeleton.style}\n`;
   const script = `src/${words.main}`;
   return [
     {
       file: 'index.html',
-      text: `<!doctype html>\n<html${attributesText(skeleton.root)}>\n  <head>\n    <meta charset="utf-8" />\n    <title>${skeleton.name.replace(/[<&]/g, '')}</title>\n  </head>\n  <body${attributesText(skeleton.body)}>\n    <div id="root"></div>\n    <script type="module" src="/${script}"></script>\n  </body>\n</html>\n`,
+      text: `<!doctype html>\n<html${documentAttributes(skeleton.root)}>\n  <head>\n    <meta charset="utf-8" />\n    <title>${skeleton.name.replace(/[<&]/g, '')}</title>\n  </head>\n  <body${documentAttributes(skeleton.body)}>\n    <div id="root"></div>\n    <script type="module" src="/${script}"></script>\n  </body>\n</html>\n`,
     },
     {
       file: 'package.json',
       text: json({
-        name: kebab(pascalCase(skeleton.name) || 'skeleton'),
+        name: packageName(skeleton),
         private: true,
         type: 'module',
         scripts: { dev: 'vite', build: words.build },
@@ -59,11 +66,11 @@ export function frameFiles(skeleton: Skeleton, words: FrameWords): SkeletonFile[
       }),
     },
     { file: 'vite.config.ts', text: words.vite },
-    { file: 'src/page.css', text: style },
+    styleFile(skeleton),
   ];
 }
 
-const json = (value: unknown): string => `${JSON.stringify(value, undefined, 2)}\n`;
+export const json = (value: unknown): string => `${JSON.stringify(value, undefined, 2)}\n`;
 
 /** The code that chooses which page is shown: `show` writes a page in the framework’s words. */
 export function choice(skeleton: Skeleton, show: (page: string) => string): { readonly asks: string[]; readonly shown: string } {

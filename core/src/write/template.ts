@@ -23,6 +23,8 @@ export type TemplateWords = {
   readonly attribute: (text: string) => string;
   readonly expression: (expression: Expression) => string;
   readonly slot: (name: string) => string;
+  /** An attribute that a part’s use has of itself, as a mark of where it runs. Empty for none. */
+  readonly use?: (part: string) => string;
   /** What a part’s use is given. Empty for what has no value. */
   readonly given: (part: string, given: Given) => string;
   /** A listener for what a user does: the platform’s event and what is raised then. */
@@ -94,7 +96,7 @@ export class TemplateWriter {
         return this.framed(this.words.when(markup), markup.children, depth, extra);
       case 'use': {
         const given = markup.given.map((one) => this.words.given(markup.part, one));
-        return this.tag(markup.part, [extra, ...given], markup.content, depth);
+        return this.tag(markup.part, [extra, this.words.use?.(markup.part) ?? '', ...given], markup.content, depth);
       }
       case 'element':
         return this.element(markup, depth, extra);

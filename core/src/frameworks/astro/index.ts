@@ -4,6 +4,7 @@ import { plainConventions } from '../conventions';
 import { placedPages } from './pages';
 import { frontmatterOf, readAstro, readText } from './read';
 import { parseMarkup } from './read/markup';
+import { astroSkeleton } from './write/skeleton';
 
 export const astro: Adapter = {
   id: 'astro',
@@ -57,4 +58,5 @@ export const astro: Adapter = {
     beforeName: `(?<![\\w$.'"])`,
     package: 'astro',
   },
+  skeleton: astroSkeleton,
 };

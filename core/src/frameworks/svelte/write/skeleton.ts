@@ -170,11 +170,11 @@ function frame(skeleton: Skeleton): SkeletonFile[] {
   ];
 }
 
+/** The files of a skeleton's parts, and of what they share, as components of Svelte 5 with runes. */
+export const svelteFiles = { part: partFile, context: contextFile, store: storeFile };
+
 /** Writes a skeleton as a small Svelte 5 application, with runes. */
 export const svelteSkeleton: SkeletonWriter = {
   framework: 'svelte',
-  write: (skeleton) => [
-    ...frame(skeleton),
-    ...filesBeside(skeleton, { part: (part) => partFile(part, skeleton), context: contextFile, store: storeFile }),
-  ],
+  write: (skeleton) => [...frame(skeleton), ...filesBeside(skeleton, { ...svelteFiles, part: (part) => partFile(part, skeleton) })],
 };
