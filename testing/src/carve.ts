@@ -23,7 +23,7 @@ export function planOf(pages: Readonly<Record<string, string>>): { plan: Plan; p
 /** The code files of a plan’s skeleton. */
 export function filesOf(plan: Plan, pages: Map<SheetId, PageTree> = new Map(), framework = 'react'): { file: string; text: string }[] {
   const writer = skeletonWriters.find((one) => one.framework === framework);
-  return (writer?.write(skeletonOf(plan, pages)) ?? []).filter(({ file }) => /\.(tsx?|json|vue|svelte)$/.test(file));
+  return (writer?.write(skeletonOf(plan, pages)) ?? []).filter(({ file }) => /\.(tsx?|json|vue|svelte|astro)$/.test(file));
 }
 
 /** The text of a page of the demo. */

@@ -127,3 +127,64 @@ export function TodayPage() {
     expect(filesOf(drawnPlan('', [])).filter(({ file }) => /pages|parts/.test(file))).toEqual([]);
   });
 });
+
+describe('in Astro', () => {
+  const named = (files: readonly { file: string; text: string }[]): string[] =>
+    files.map(({ file }) => file).filter((file) => /views|parts|pages|layouts/.test(file));
+
+  test('what does nothing in the browser is made on the server', () => {
+    const { plan, pages } = planOf({
+      RosterPage: `<main><h1>Roster {1}</h1>${'<article class="shift"><h3>Monday</h3><p>Early</p></article>'.repeat(2)}</main>`,
+    });
+    const files = filesOf(plan, pages, 'astro');
+    expect(named(files)).toEqual([
+      'src/layouts/Layout.astro',
+      'src/pages/index.astro',
+      'src/views/RosterPage.astro',
+      'src/parts/Shift.astro',
+    ]);
+    expect(fileOf(files, 'index.astro')).toContain('<Layout title="Towpath"><RosterPage /></Layout>');
+    expect(fileOf(files, 'RosterPage.astro')).toContain('<h1>Roster &#123;1&#125;</h1>');
+    expect(fileOf(files, 'package.json')).not.toContain('svelte');
+  });
+  test('a part that does something is an island, with all that stands in it; what is around it is not', () => {
+    const files = filesOf(
+      drawnPlan('TodayPage\n  TopBar\n    Clock\n  Board\n    KeeperMenu\n      Name\n', [['open', 'KeeperMenu', 'KeeperMenu']]),
+      new Map(),
+      'astro',
+    );
+    expect(named(files).filter((file) => /views|parts/.test(file))).toEqual([
+      'src/views/TodayPage.astro',
+      'src/parts/TopBar.astro',
+      'src/parts/Clock.astro',
+      'src/parts/Board.astro',
+      'src/parts/KeeperMenu.svelte',
+      'src/parts/Name.svelte',
+    ]);
+    expect(fileOf(files, 'Board.astro')).toContain('<KeeperMenu client:load />');
+    expect(fileOf(files, 'Board.astro')).toContain("import KeeperMenu from '../parts/KeeperMenu.svelte';");
+    expect(fileOf(files, 'KeeperMenu.svelte')).toContain('<Name />');
+  });
+  test('a page that keeps a value is an island as a whole, as functions cannot be handed to one', () => {
+    const files = filesOf(
+      drawnPlan('TodayPage\n  LockList\n    LockCard\n  LockPanel\n', [['chosen', 'LockPanel LockCard', 'LockCard']]),
+      new Map(),
+      'astro',
+    );
+    expect(fileOf(files, 'index.astro')).toContain("import TodayPage from '../views/TodayPage.svelte';");
+    expect(fileOf(files, 'index.astro')).toContain('<TodayPage client:load />');
+    expect(fileOf(files, 'TodayPage.svelte')).toContain("import LockList from '../parts/LockList.svelte';");
+  });
+  test('islands share a value by a module', () => {
+    const files = filesOf(drawnPlan('TodayPage\n  Gauge\n  Gate\n', [['level', 'Gauge', 'Gate', 'pages']]), new Map(), 'astro');
+    expect(fileOf(files, 'level.svelte.ts')).toContain('export const level = $state');
+    expect(fileOf(files, 'TodayPage.astro')).toContain('<Gauge client:load />');
+    expect(fileOf(files, 'Gate.svelte')).toContain("import { level } from '../stores/level.svelte';");
+  });
+  test('slots and conditions in its own words', () => {
+    const shelled = filesOf(drawnPlan('TodayPage\n  AppShell\n    LockList (children)\n', []), new Map(), 'astro');
+    expect(fileOf(shelled, 'AppShell.astro')).toContain('<slot />');
+    const sometimes = filesOf(drawnPlan('TodayPage\n  LockList\n  LockPanel ?\n', []), new Map(), 'astro');
+    expect(fileOf(sometimes, 'TodayPage.astro')).toContain('{hasLockPanel && <>');
+  });
+});
