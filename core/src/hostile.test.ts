@@ -1,7 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { board } from '../../testing/src/bundles';
 import { demoFiles } from '../../testing/src/files';
+import { demoPage } from '../../testing/src/carve';
 import { allThrough } from '../../testing/src/fuzz/all-through';
+import { carveThrough } from '../../testing/src/fuzz/carve-through';
 import { hostile } from '../../testing/src/fuzz/hostile';
 import { spoilt } from '../../testing/src/fuzz/spoil';
 import { analyseFiles } from '../../testing/src/project';
@@ -59,4 +61,24 @@ describe('a project of which a file is spoilt', () => {
       expect(() => allThrough({ ...files, [file]: text }), `${file} in round ${round}`).not.toThrow();
     }
   });
+});
+
+test('names that plain objects have of their own are names like others', () => {
+  for (const name of ['constructor', '__proto__', 'toString', 'valueOf']) {
+    expect(() =>
+      allThrough({
+        ...board,
+        'force-app/main/default/lwc/board/board.html': `<template><c-lock-row lock={locks} ${name}="a"></c-lock-row></template>`,
+      }),
+    ).not.toThrow();
+    expect(() => carveThrough(`<main><ul>${`<li ${name}="a" role="${name}"><b>x</b><i>y</i></li>`.repeat(3)}</ul></main>`)).not.toThrow();
+  }
+});
+
+test('a spoilt page is a page all the same', () => {
+  const random = seeded(20);
+  for (let round = 0; round < 20; round++) {
+    const html = spoilt(demoPage(['today', 'lock', 'roster'][round % 3] ?? ''), random);
+    expect(() => carveThrough(html), `round ${round}`).not.toThrow();
+  }
 });

@@ -8,6 +8,7 @@ import { dropEverywhere, settle } from './drop';
 import { extractRepeated } from './extract';
 import { provideInstead } from './provide';
 import { CannotWrite, type ReadText, Rewrite } from './rewrite';
+import { ownValue } from '../model/own-value';
 
 /** A change that would answer a finding, beyond one certain correction, and in which way it does; or why it cannot be written. */
 export type Proposal = { readonly says: string; readonly edits: readonly TextEdit[] } | { readonly wrong: string };
@@ -68,7 +69,7 @@ export const isProposed = (rule: string): boolean => rule in writers;
 
 /** The change that Liana proposes for a finding, for the texts that `textOf` gives; undefined for rules without one. */
 export function propose(model: Model, finding: Finding, textOf: ReadText): Proposal | undefined {
-  const writer = writers[finding.rule];
+  const writer = ownValue(writers, finding.rule);
   if (!writer) return undefined;
   const component = model.components.get(finding.component);
   if (component?.facts.element) return { wrong: 'Liana does not write this change for components that are elements.' };

@@ -1,4 +1,5 @@
 import { catalogue, type Entry, type HelpForm } from '../rules';
+import { ownValue } from '../model/own-value';
 
 const severityWords = { fault: 'it does not work', risk: 'it breaks in a case that can happen', tidy: 'it works and is too much' } as const;
 const frameworkWords: Readonly<Record<string, string>> = { vue: 'Vue', svelte: 'Svelte', react: 'React' };
@@ -7,7 +8,9 @@ const formText = ({ fault, sound }: HelpForm, title: string): string =>
   `${title === '' ? '' : `**${title}**\n\n`}The fault:\n\n\`\`\`\n${fault}\n\`\`\`\n\nSound:\n\n\`\`\`\n${sound}\n\`\`\`\n`;
 
 function ruleText(id: string, { title, severity, help }: Entry): string {
-  const forms = Object.entries(help.forms ?? {}).map(([framework, form]) => formText(form, `In ${frameworkWords[framework] ?? framework}`));
+  const forms = Object.entries(help.forms ?? {}).map(([framework, form]) =>
+    formText(form, `In ${ownValue(frameworkWords, framework) ?? framework}`),
+  );
   return [
     `## ${title}`,
     '',

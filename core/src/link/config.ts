@@ -4,6 +4,7 @@ import type { PlacedProblem } from '../model/facts';
 import type { ConfigFile } from '../model/model';
 import type { FilePath } from '../model/span';
 import { directoryOf, joinPath } from '../model/paths';
+import { ownValue } from '../model/own-value';
 
 /** What a `package.json` says that resolution and pages depend on. */
 export type PackageInfo = {
@@ -46,7 +47,7 @@ function conditionOf(value: unknown): string {
   if (typeof value === 'string') return value;
   const conditions = objectOf(value);
   for (const name of ['source', ...ofFrameworks, 'import', 'module', 'default', 'browser', 'require', 'types']) {
-    const found = conditionOf(conditions[name] ?? '');
+    const found = conditionOf(ownValue(conditions, name) ?? '');
     if (found) return found;
   }
   return '';
@@ -62,7 +63,7 @@ function mapOf(value: unknown): Map<string, string> {
 
 function readPackage(config: ConfigFile, json: Json): PackageInfo {
   const names = ['dependencies', 'devDependencies', 'peerDependencies', 'optionalDependencies'].flatMap((key) =>
-    Object.keys(objectOf(json[key])),
+    Object.keys(objectOf(ownValue(json, key))),
   );
   return {
     directory: directoryOf(config.file),

@@ -2,6 +2,7 @@ import type { FileFacts } from '../model/facts';
 import type { FilePath } from '../model/span';
 import type { TypeExpr } from '../model/types';
 import type { Names } from './names';
+import { ownValue } from '../model/own-value';
 
 const kindOfPrimitive: Readonly<Record<string, string>> = {
   string: 'text',
@@ -24,7 +25,7 @@ export function kindsOf(names: Names, type: TypeExpr, at: Place, depth = 0): Rea
   if (depth > 12) return undefined;
   switch (type.kind) {
     case 'primitive': {
-      const kind = kindOfPrimitive[type.name];
+      const kind = ownValue(kindOfPrimitive, type.name);
       return kind === undefined ? undefined : new Set([kind]);
     }
     case 'literal':

@@ -10,6 +10,7 @@ import { slotsCatalogue } from './slots/catalogue';
 import { stateCatalogue } from './state/catalogue';
 import type { Entry } from './entry';
 import { type RuleId, ruleIds } from './ids';
+import { ownValue } from '../model/own-value';
 
 const byFamily = {
   props: propsCatalogue,
@@ -53,5 +54,5 @@ export const catalogue = Object.fromEntries(ruleIds.map((id) => [id, all[id]])) 
 
 /** The entry of a rule, for any id that may be one. */
 export function entryOf(rule: string): Entry | undefined {
-  return Object.hasOwn(catalogue, rule) ? (catalogue as Readonly<Record<string, Entry>>)[rule] : undefined;
+  return ownValue(catalogue as Readonly<Record<string, Entry>>, rule);
 }

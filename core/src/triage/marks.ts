@@ -1,4 +1,5 @@
 import { type Finding, severities, type Severity } from '../model/finding';
+import { ownValue } from '../model/own-value';
 
 /** What somebody decided about a finding: it may stay, not now, or Liana is wrong. */
 export const markStates = ['accepted', 'later', 'wrong'] as const;
@@ -18,7 +19,7 @@ export type RuleSettings = Readonly<Partial<Record<string, RuleSetting>>>;
 /** The findings as a project's settings have them, worst first; within a severity their order stays. */
 export function withSettings(findings: readonly Finding[], settings: RuleSettings): Finding[] {
   const told = findings.flatMap((finding): Finding[] => {
-    const setting = settings[finding.rule];
+    const setting = ownValue(settings, finding.rule);
     if (setting === 'off') return [];
     return setting === undefined || finding.severity === setting ? [finding] : [{ ...finding, severity: setting }];
   });

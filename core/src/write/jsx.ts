@@ -1,4 +1,4 @@
-/** How React spells what HTML and SVG write otherwise. Names not here are the same, or are given as they are. */
+import { ownValue } from '../model/own-value'; /** How React spells what HTML and SVG write otherwise. Names not here are the same, or are given as they are. */
 const spelt: Readonly<Record<string, string>> = Object.fromEntries(
   [
     'className:class htmlFor:for tabIndex readOnly maxLength minLength colSpan rowSpan autoComplete autoFocus srcSet crossOrigin dateTime encType enterKeyHint formNoValidate hrefLang inputMode noValidate spellCheck useMap acceptCharset:accept-charset httpEquiv:http-equiv',
@@ -39,7 +39,7 @@ export function jsxAttribute(tag: string, attribute: string): JsxAttribute {
   if (dropped.test(attribute)) return { kind: 'none' };
   if (attribute === 'style') return { kind: 'style' };
   if (/^(data|aria)-[\w-]+$/.test(attribute)) return { kind: 'plain', name: attribute };
-  const known = spelt[attribute.toLowerCase()];
+  const known = ownValue(spelt, attribute.toLowerCase());
   const name = known ?? attribute;
   if ((name === 'value' && /^(input|textarea|select)$/.test(tag)) || (name === 'checked' && tag === 'input'))
     return name === 'value' ? { kind: 'plain', name: 'defaultValue' } : { kind: 'flag', name: 'defaultChecked' };

@@ -8,6 +8,7 @@ import walk from 'css-tree/walker';
 import { compile } from 'css-select';
 import { isElement } from '../../overlap';
 import type { PageNode, PageTree } from './read';
+import { ownValue } from '../../model/own-value';
 
 /** What the page's own rules and its `style` attribute declare for an element: property → value; empty for none. */
 export type Look = ReadonlyMap<string, string>;
@@ -75,13 +76,13 @@ function adapterOf(tree: PageTree): NonNullable<Parameters<typeof compile<PageNo
   const all = (ats: readonly number[]): PageNode[] => ats.flatMap((at) => tree.nodes[at] ?? []);
   return {
     isTag: (node): node is PageNode => isElement(node),
-    getAttributeValue: (node, name) => node.attributes[name],
+    getAttributeValue: (node, name) => ownValue(node.attributes, name),
     getChildren: (node) => all(node.children),
     getName: (node) => node.label,
     getParent: (node) => tree.nodes[node.parent] ?? null,
     getSiblings: (node) => all(tree.nodes[node.parent]?.children ?? [node.index]),
     getText: (node) => node.text,
-    hasAttrib: (node, name) => node.attributes[name] !== undefined,
+    hasAttrib: (node, name) => ownValue(node.attributes, name) !== undefined,
     removeSubsets: (nodes) => nodes,
   };
 }

@@ -3,6 +3,7 @@ import { camelCase, freeName, pascalCase, singular } from '../../write/case';
 import type { PageNode, PageTree } from './read';
 import { textBelow } from './read';
 import type { Variation } from './vary';
+import { ownValue } from '../../model/own-value';
 
 /** A prop that a part needs because its items differ here. */
 export type ProposedProp = {
@@ -84,15 +85,15 @@ function baseName(tree: PageTree, variation: Variation, itemWords: string): stri
   const isItem = variation.where === ':scope';
   switch (variation.what) {
     case 'text':
-      return (isItem ? '' : named) || tagNames[owner.label] || (isItem ? 'text' : wordsOf(owner.label)) || 'text';
+      return (isItem ? '' : named) || ownValue(tagNames, owner.label) || (isItem ? 'text' : wordsOf(owner.label)) || 'text';
     case 'image':
       return variation.attribute === 'alt' ? `${isItem ? 'image' : named || 'image'}Alt` : (isItem ? '' : named) || 'image';
     case 'link':
-      return isItem || tagNames[owner.label] === 'label' ? 'href' : `${named || 'link'}Href`;
+      return isItem || ownValue(tagNames, owner.label) === 'label' ? 'href' : `${named || 'link'}Href`;
     case 'class':
       return isItem ? 'tone' : `${named || owner.label}Tone`;
     case 'presence':
-      return `has${pascalCase(named || tagNames[owner.label] || owner.label)}`;
+      return `has${pascalCase(named || ownValue(tagNames, owner.label) || owner.label)}`;
     case 'attribute':
       return camelCase(variation.attribute.replace(/^(data|aria)-/, '')) || 'value';
   }

@@ -8,6 +8,7 @@ import { textBelow } from './read';
 import { selectorOf } from './selector';
 import { type Sample, variationsOf } from './vary';
 import { append } from '../../model/append';
+import { ownValue } from '../../model/own-value';
 
 /** A part that Liana would make of a page, with why. */
 export type SuggestedPart = {
@@ -104,14 +105,14 @@ function headingOf(tree: PageTree, node: PageNode): string {
   return '';
 }
 
-const kindOf = (node: PageNode): string => roles[node.attributes['role'] ?? ''] ?? node.label;
+const kindOf = (node: PageNode): string => ownValue(roles, node.attributes['role'] ?? '') ?? node.label;
 
 function nameFor(tree: PageTree, node: PageNode, repeats: boolean): string {
   const own = classWord(node.tokens);
   if (own) return own;
   const id = node.attributes['id'] ?? '';
   if (!repeats && id && !looks.test(id) && pascalCase(id).length >= 3) return pascalCase(id);
-  const kind = kindNames[kindOf(node)] ?? 'Panel';
+  const kind = ownValue(kindNames, kindOf(node)) ?? 'Panel';
   const label = repeats ? '' : pascalCase((node.attributes['aria-label'] ?? '').split(/\s+/).slice(0, 3).join(' '));
   if (label) return label.endsWith(kind) ? label : `${label}${kind}`;
   const heading = repeats ? '' : headingOf(tree, node);
@@ -133,7 +134,7 @@ function nameForItem(tree: PageTree, items: readonly number[]): string {
   const own = classWord(shared);
   if (own) return singular(own);
   if (isControl(first)) return controlName(tree, nodes);
-  const kind = kindNames[kindOf(first)] ?? (first.label === 'img' ? 'Picture' : 'Item');
+  const kind = ownValue(kindNames, kindOf(first)) ?? (first.label === 'img' ? 'Picture' : 'Item');
   for (let around = tree.nodes[first.parent]; around && around.parent >= 0; around = tree.nodes[around.parent]) {
     const name =
       classWord(around.tokens) ||
@@ -163,7 +164,7 @@ function landmarkOf(tree: PageTree, node: PageNode): Candidate | undefined {
   const kind = kindOf(node);
   if (kind === 'form' || node.label === 'form')
     return { at: [node.index], name: formName(tree, node), why: 'form', reason: 'A form: its fields are filled in together.' };
-  const says = landmarks[kind];
+  const says = ownValue(landmarks, kind);
   if (!says || (elementCount(tree, node.index) < 3 && kind !== 'nav' && kind !== 'header' && kind !== 'footer')) return undefined;
   if (kind === 'section' && headingOf(tree, node) === '' && classWord(node.tokens) === '' && !node.attributes['aria-label'])
     return undefined;

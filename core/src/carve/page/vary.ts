@@ -1,6 +1,7 @@
 import { type Overlay, overlay, spaceLabel, textLabel } from '../../overlap';
 import type { PageTree } from './read';
 import { selectorWithin } from './selector';
+import { ownValue } from '../../model/own-value';
 
 export const variationKinds = ['text', 'image', 'link', 'class', 'presence', 'attribute'] as const;
 export type VariationKind = (typeof variationKinds)[number];
@@ -74,7 +75,7 @@ export function variationsOf(
     const names = new Set(node.at.flatMap((at) => Object.keys(nodeAt(at)?.attributes ?? {})));
     for (const name of names) {
       if (wiring.test(name)) continue;
-      const values = node.at.map((at) => (at >= 0 ? (nodeAt(at)?.attributes[name] ?? '') : undefined));
+      const values = node.at.map((at) => (at >= 0 ? (ownValue(nodeAt(at)?.attributes, name) ?? '') : undefined));
       if (varies(values)) variations.push({ what: kindOf(name, node.label), where: where(node), attribute: name, node, values });
     }
     for (const child of node.children) visit(child, node);

@@ -6,6 +6,7 @@ import type { Variation } from '../page/vary';
 import type { PartId } from '../plan/plan';
 import { type ContentProp, type Owned, type PartContent } from './content';
 import type { Markup, MarkupAttribute } from '../../model/skeleton';
+import { ownValue } from '../../model/own-value';
 
 /** How the markup of a part says what it is made of: `use` gives an owned part's use, `list` what a list of it runs over. */
 export type MarkupWords = {
@@ -61,7 +62,7 @@ function element(work: Work, node: Overlay): Markup {
       work.varying(node, name === 'class' ? 'class' : kindOf(node, name), name) ??
       work.byNode.get(node)?.find((one) => one.variation?.attribute === name);
     if (prop) return [{ name, value: { name: prop.name } }];
-    const value = first?.attributes[name];
+    const value = ownValue(first?.attributes, name);
     return value === undefined ? [] : [{ name, value }];
   });
   return { kind: 'element', tag: node.label, attributes, events: [], shows: [], children: childrenOf(work, node) };

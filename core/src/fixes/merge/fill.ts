@@ -10,6 +10,7 @@ import { bound, literalOf, pascal, quoted, refuseLetters, shown } from '../writt
 import type { NewProp } from './declare';
 import type { ScriptHole } from './script';
 import { either, isBetweenTags, isExpression, only, typeOf, unitOf } from './unit';
+import { ownValue } from '../../model/own-value';
 
 /** A prop of the merged component that stands for what differs; `key` names it whatever it is called. */
 export type MergedProp = NewProp & {
@@ -41,7 +42,7 @@ export type Work = {
 /** A prop for what differs; its key is where it stands, so that it stays when others are renamed. */
 export function newProp(work: Work, kind: MergedProp['kind'], proposed: string, fallback: string, given: string): string {
   const key = `${kind}-${work.props.filter((one) => one.kind === kind).length + 1}`;
-  const asked = work.names[key];
+  const asked = ownValue(work.names, key);
   let name = asked !== undefined && /^[A-Za-z_$][\w$]*$/.test(asked) ? asked : proposed;
   for (let turn = 2; work.taken.has(name); turn++) name = `${asked ?? proposed}${turn}`;
   work.taken.add(name);

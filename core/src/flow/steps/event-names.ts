@@ -2,6 +2,7 @@ import type { ActionFact, ArgFact, Channel, Reading, ValueFact } from '../../mod
 import type { Model } from '../../model/model';
 import type { FilePath } from '../../model/span';
 import { append } from '../../model/append';
+import { ownValue } from '../../model/own-value';
 
 /** What a body's parameter is given by one who calls it: the argument, and the body in which it is written. */
 export type Given = { readonly arg: ArgFact; readonly in: Naming };
@@ -34,7 +35,7 @@ function textsNamed(model: Model, file: FilePath, name: string): readonly string
   const [, ...members] = name.split('.');
   const member = members.at(-1);
   if (meant.texts) {
-    const said = member === undefined ? undefined : meant.texts[member];
+    const said = member === undefined ? undefined : ownValue(meant.texts, member);
     return said === undefined ? Object.values(meant.texts) : [said];
   }
   // A constant that is no text of its own is a name by itself: whoever means it means the same.

@@ -2,6 +2,7 @@ import type { Location } from '../../model/span';
 import type { Graph, Spot } from '../graph/graph';
 import type { Passing } from '../graph/track';
 import { valueOf } from '../graph/graph';
+import { ownValue } from '../../model/own-value';
 
 /** What happens to a value or an event between two places of its way. */
 export const stepKinds = [
@@ -78,7 +79,7 @@ export function localKind(how: Passing): StepKind {
 export function nameOf(graph: Graph, spot: Spot): string {
   const value = valueOf(graph, spot);
   const part = spot.track.filter((one) => one !== '()' && one !== '*');
-  const own = value?.parts?.[part[0] ?? ''];
+  const own = ownValue(value?.parts, part[0] ?? '');
   if (own) return [own, ...part.slice(1)].join('.');
   const unnamed = (value?.kind === 'hook' || value?.kind === 'context') && /^use([A-Z]|$)/.test(value.name);
   if (unnamed && part.length > 0) return part.join('.');

@@ -5,6 +5,7 @@ import { ancestors } from '../../tree';
 import type { Frame } from '../graph/frames';
 import { type Graph, type Spot, valueNamed } from '../graph/graph';
 import { contextName } from './strands/contexts';
+import { ownValue } from '../../model/own-value';
 
 /** What is asked of in a text: a name that a component (of one place or of all) or a module declares. */
 export type NamedValue =
@@ -64,7 +65,7 @@ function ownSpots(frame: Frame, name: string): Spot[] {
   if (at >= 0) return [frameSpot(frame, at)];
   const any = frame.body.values.findIndex((value) => value.name === name);
   if (any >= 0) return [frameSpot(frame, any)];
-  const field = frame.component?.facts.ofClass?.names?.[name];
+  const field = ownValue(frame.component?.facts.ofClass?.names, name);
   if (field !== undefined) return [frameSpot(frame, field)];
   return frame.body.values.flatMap((value, index) => {
     if (value.destructured?.includes(name)) return [frameSpot(frame, index, [name])];

@@ -1,4 +1,5 @@
 import type { FilePath } from '../../model/span';
+import { ownValue } from '../../model/own-value';
 
 /** A class or a template of a bundle: the folder and the file bear one name. */
 const main = /(?:^|\/)([^/]+)\/([A-Za-z_]\w*)\/\2\.(?:js|ts)$/;
@@ -31,11 +32,11 @@ const platformProperties: Readonly<Record<string, string>> = {
 
 /** `readOnly` → `readonly`: the attribute of the platform for a property whose words do not tell it; undefined for all others. */
 export const platformAttribute = (property: string): string | undefined =>
-  Object.keys(platformProperties).find((one) => platformProperties[one] === property);
+  Object.keys(platformProperties).find((one) => ownValue(platformProperties, one) === property);
 
 /** `ear-tag` → `earTag`, `block-i-d` → `blockID`, `readonly` → `readOnly`: the property that an attribute of markup sets. */
 export const propertyOf = (attribute: string): string =>
-  platformProperties[attribute] ?? attribute.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
+  ownValue(platformProperties, attribute) ?? attribute.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
 
 /** `earTag` → `ear-tag`: how markup writes a property. */
 export const attributeOf = (property: string): string => property.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);

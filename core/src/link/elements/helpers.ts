@@ -15,6 +15,7 @@ import type {
 import { eventKey, memberName, type MemberKey } from '../../model/member';
 import type { FilePath } from '../../model/span';
 import type { Names } from '../names';
+import { ownValue } from '../../model/own-value';
 
 type Files = ReadonlyMap<FilePath, FileFacts>;
 
@@ -27,7 +28,7 @@ export function textNamed(names: Names, file: FilePath, name: string): string | 
     return inner.kind === 'shared' && inner.fact.kind === 'value' ? inner.fact.text : undefined;
   }
   if (meant.kind !== 'shared' || meant.fact.kind !== 'value') return undefined;
-  return members.length === 0 ? meant.fact.text : meant.fact.texts?.[members.join('.')];
+  return members.length === 0 ? meant.fact.text : ownValue(meant.fact.texts, members.join('.'));
 }
 
 /** The name of an event as it is read: itself, or what the constant says that it names. */

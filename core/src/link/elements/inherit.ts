@@ -3,6 +3,7 @@ import { memberKeyOf } from '../../model/given';
 import { superMarkup } from '../../model/super-markup';
 import type { FilePath } from '../../model/span';
 import { append } from '../../model/append';
+import { ownValue } from '../../model/own-value';
 
 /** Members of facts that hold the index of a value, and those that hold the index of an action. */
 const ofValues = new Set(['value', 'partner', 'element']);
@@ -95,7 +96,7 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
   const known = new Map<number, number>();
   const filled: { readonly from: number; readonly to: number }[] = [];
   for (const [name, from] of Object.entries(theirs)) {
-    const to = mine[name];
+    const to = ownValue(mine, name);
     if (to === undefined) continue;
     known.set(from, to);
     if (ownAsked.includes(name)) filled.push({ from, to });
@@ -138,10 +139,10 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
   for (const [name, index] of Object.entries(theirs)) names[name] ??= known.get(index) ?? index;
   const theirAsked = classOf(base)?.asked ?? [];
   const asked = [
-    ...ownAsked.filter((name) => theirs[name] === undefined || theirAsked.includes(name)),
-    ...theirAsked.filter((name) => mine[name] === undefined),
+    ...ownAsked.filter((name) => ownValue(theirs, name) === undefined || theirAsked.includes(name)),
+    ...theirAsked.filter((name) => ownValue(mine, name) === undefined),
   ];
-  const undeclared = (own.undeclared ?? []).filter(({ name }) => theirs[name] === undefined);
+  const undeclared = (own.undeclared ?? []).filter(({ name }) => ownValue(theirs, name) === undefined);
   const { undeclared: _, ...rest } = own;
   const called = withoutRaises({ ...rest, values, actions, members: allMembers }, isFilled);
   return {
@@ -205,7 +206,7 @@ export function settled(facts: ComponentFacts): ComponentFacts {
   const known = new Set<number>();
   const written = new Set(facts.actions.flatMap(({ changes }) => changes.map(({ value }) => value)));
   for (const name of own.asked) {
-    const index = own.names?.[name];
+    const index = ownValue(own.names, name);
     const value = index === undefined ? undefined : values[index];
     if (index === undefined || value?.kind !== 'prop' || isDeclared(facts, value)) continue;
     const { member: _, ...rest } = value;

@@ -14,6 +14,7 @@ import type { FilePath } from '../../model/span';
 import { elementMembers, isCommonAttribute, isElementTag } from '../../read/elements/platform';
 import { hyphened } from '../../write/case';
 import { foreignName } from './inherit';
+import { ownValue } from '../../model/own-value';
 
 /** A component that a tag stands for. */
 export type Defined = { readonly file: FilePath; readonly facts: ComponentFacts };
@@ -31,10 +32,10 @@ function targetOf(to: BindingTarget, { facts }: Defined, isFramework: boolean): 
   const element = facts.element;
   switch (to.kind) {
     case 'attribute': {
-      const property = element?.attributes[to.name.toLowerCase()] ?? (memberNamed(facts, to.name) ? to.name : undefined);
+      const property = ownValue(element?.attributes, to.name.toLowerCase()) ?? (memberNamed(facts, to.name) ? to.name : undefined);
       if (property !== undefined) return { kind: 'prop', name: property };
       // Other frameworks set a property where the element has one.
-      if (isFramework && element?.names?.[to.name] !== undefined) return { kind: 'prop', name: to.name };
+      if (isFramework && ownValue(element?.names, to.name) !== undefined) return { kind: 'prop', name: to.name };
       return isCommonAttribute(to.name.toLowerCase()) || to.name.startsWith(':') || /[@.:{]/.test(to.name)
         ? to
         : { kind: 'prop', name: to.name };
@@ -56,7 +57,7 @@ function bound(node: TemplateUse | TemplateElement, defined: Defined, isFramewor
     if (
       to.kind === 'prop' &&
       !memberNamed(defined.facts, to.name) &&
-      defined.facts.element?.names?.[to.name] !== undefined &&
+      ownValue(defined.facts.element?.names, to.name) !== undefined &&
       !/^[#_]/.test(to.name)
     ) {
       const known = outside.get(defined.facts) ?? new Set();
@@ -137,7 +138,7 @@ export function withOutside(facts: ComponentFacts, names: ReadonlySet<string>): 
   const values: ValueFact[] = [...facts.values];
   const members: MemberFact[] = [...facts.members];
   for (const name of names) {
-    const at = facts.element?.names?.[name];
+    const at = ownValue(facts.element?.names, name);
     const value = at === undefined ? undefined : values[at];
     if (at === undefined || !value || memberNamed(facts, name) || (value.kind !== 'state' && value.kind !== 'prop')) continue;
     values[at] = { ...value, name, kind: 'prop' };

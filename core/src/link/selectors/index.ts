@@ -25,6 +25,7 @@ import { makeReaches, type Reach, type Reaches, type Selected } from './reach';
 import { withServices } from './services';
 import { type Along, bringing, withSelected } from './uses';
 import { append } from '../../model/append';
+import { ownValue } from '../../model/own-value';
 
 type Files = ReadonlyMap<FilePath, FileFacts>;
 
@@ -72,7 +73,7 @@ export function joinSelectors(files: Files, names: Names): Files {
     append(untaken, untakenDirectives(facts, reach));
     const known = { ...facts, template };
     const { names: named = {}, opened = [] } = facts.ofClass ?? {};
-    const inherited = read.bases ? opened.flatMap((name) => named[name] ?? []) : [];
+    const inherited = read.bases ? opened.flatMap((name) => ownValue(named, name) ?? []) : [];
     const withInstances = withServices(files, names, file, known, inherited);
     const inner = facts.viewProvisions
       ? providedAround(file, provided(file, facts.viewProvisions), withInstances.template, { toSelf: true, ofMarkup: true })

@@ -1,6 +1,7 @@
 import type { BodyFacts, ComponentFacts, FileFacts, Reading, TemplateNode, ValueFact } from '../../model/facts';
 import type { FilePath } from '../../model/span';
 import type { Names } from '../names';
+import { ownValue } from '../../model/own-value';
 
 type Files = ReadonlyMap<FilePath, FileFacts>;
 
@@ -19,7 +20,7 @@ function serviceOf(
   const held = files
     .get(meant.file)
     ?.module?.values.some((one) => one.kind === 'store' && one.shape === 'factory' && one.name === fact.name);
-  return held ? { key, signals: files.get(meant.file)?.signals?.[fact.name] ?? [] } : undefined;
+  return held ? { key, signals: ownValue(files.get(meant.file)?.signals, fact.name) ?? [] } : undefined;
 }
 
 /**

@@ -17,6 +17,7 @@ import { isNativeEvent } from '../../model/native-events';
 import { foreignName } from '../elements/inherit';
 import type { Reach, Selected } from './reach';
 import { isSelected, parseSelector, type Selectable } from './selector';
+import { ownValue } from '../../model/own-value';
 
 /** What the uses of a template are found by. */
 export type Finding = {
@@ -174,9 +175,9 @@ function bindingsFor(bindings: readonly Binding[], { inputs, outputs }: Host, ta
     if (binding.asAttribute) return [];
     const member =
       (to.kind === 'property' || to.kind === 'attribute') && Object.hasOwn(inputs, to.name)
-        ? ({ kind: 'prop', name: inputs[to.name] ?? to.name } as const)
+        ? ({ kind: 'prop', name: ownValue(inputs, to.name) ?? to.name } as const)
         : to.kind === 'listener' && to.on === 'self' && Object.hasOwn(outputs, to.name)
-          ? ({ kind: 'event', name: outputs[to.name] ?? to.name } as const)
+          ? ({ kind: 'event', name: ownValue(outputs, to.name) ?? to.name } as const)
           : undefined;
     if (!member) return [];
     taken.add(binding);

@@ -2,6 +2,7 @@ import type * as t from '@babel/types';
 import type { OriginFact } from '../../model/facts';
 import { type Body, excerpt } from './body';
 import { bare, dottedName, spanOf } from './syntax';
+import { ownValue } from '../../model/own-value';
 
 type Asked = { readonly kind: OriginFact['kind']; readonly what: string };
 
@@ -51,13 +52,13 @@ export function originOfCall(
   path: readonly string[],
 ): Asked | undefined {
   const name = path.length === 0 ? base : `${base}.${path.join('.')}`;
-  const kind = platform[name];
+  const kind = ownValue(platform, name);
   return kind && { kind, what: askedFor(body, call.arguments[0]) ?? name };
 }
 
 /** What a hook from outside asks for; undefined for hooks that are not known to. */
 export function originOfHook(body: Body, call: t.CallExpression, name: string): Asked | undefined {
-  const kind = Object.hasOwn(hooks, name) ? hooks[name] : undefined;
+  const kind = ownValue(hooks, name);
   if (!kind) return undefined;
   const [first] = call.arguments;
   const given = first && bare(first);

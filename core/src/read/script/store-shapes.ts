@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import type { StoreReading } from '../../model/facts';
 import { bare, calleeName, type FunctionNode, isFunction, keyName } from './syntax';
+import { ownValue } from '../../model/own-value';
 
 /** The shape by which state outside components is recognised, and the parts of the call that makes it. */
 export type StoreShape = {
@@ -68,7 +69,7 @@ export function storeShapeOf(init: t.Node): StoreShape | undefined {
   if (calleeName(node) === 'defineStore') return storeOfOptions(node);
   const curried = node.callee.type === 'CallExpression' ? calleeName(node.callee) : undefined;
   const name = curried ?? calleeName(node);
-  const maker = name !== undefined && Object.hasOwn(makers, name) ? makers[name] : undefined;
+  const maker = name === undefined ? undefined : ownValue(makers, name);
   if (!maker) return undefined;
   const [argument] = node.arguments;
   const options = argument ? bare(argument) : undefined;
@@ -145,5 +146,5 @@ const hookShapes: Readonly<Record<string, StoreReading>> = {
 
 /** What a hook gives of a store, by the hook's name; undefined for hooks that read none. */
 export function storeReadingOf(hook: string): StoreReading | undefined {
-  return Object.hasOwn(hookShapes, hook) ? hookShapes[hook] : undefined;
+  return ownValue(hookShapes, hook);
 }

@@ -1,5 +1,6 @@
 import type { Unsendable } from '../../model/facts';
 import type { Words } from '../entry';
+import { ownValue } from '../../model/own-value';
 
 type Crossing = {
   readonly message: (words: Words) => string;
@@ -84,4 +85,4 @@ const crossings: Readonly<Record<string, Crossing>> = {
 export const crossing =
   (say: keyof Crossing) =>
   (words: Words): string =>
-    (crossings[words['how'] ?? 'onServer'] as Crossing)[say](words);
+    (ownValue(crossings, words['how'] ?? 'onServer') as Crossing)[say](words);

@@ -7,6 +7,7 @@ import type { ContractMember } from '../../model/model';
 import { locate } from '../../model/span';
 import { listed } from '../shared/sentences';
 import type { Found, Rule } from '../rule';
+import { ownValue } from '../../model/own-value';
 
 /** A constant as it is written in markup, as a value; undefined where that cannot be told. */
 function valueOf(constant: string): { readonly value: string | number | boolean } | undefined {
@@ -45,7 +46,7 @@ const words: Readonly<Record<string, string>> = {
 
 /** What a prop takes, in words. */
 function kindWords(kinds: ReadonlySet<string>): string {
-  const told = [...kinds].filter((kind) => kind !== 'nothing').map((kind) => words[kind] ?? kind.slice(1));
+  const told = [...kinds].filter((kind) => kind !== 'nothing').map((kind) => ownValue(words, kind) ?? kind.slice(1));
   return listed(told).replace(/ and (?=[^ ]*( [^ ]*)?$)/, ' or ');
 }
 
@@ -141,7 +142,7 @@ export const propKind: Rule = {
             given:
               kinds.has(kindOf(value)) || [...kinds].every((kind) => kind.startsWith('=') || kind === 'nothing')
                 ? JSON.stringify(value)
-                : (words[kindOf(value)] ?? ''),
+                : (ownValue(words, kindOf(value)) ?? ''),
             takes: kindWords(kinds),
           },
           evidence: [

@@ -9,6 +9,7 @@ import { nameOf } from '../../steps/step';
 import { subjectId } from '../subject';
 import { startStrand, type StrandDraft, tie, type Tie } from './draft';
 import { wayOf } from './way';
+import { ownValue } from '../../../model/own-value';
 
 /** What a page's strands are made from: its answers, and the path to each of its places. */
 export type Page = { readonly ways: FlowQueries; readonly paths: readonly string[] };
@@ -42,7 +43,7 @@ function heldByComponent(page: Page, frame: Frame): StrandDraft[] {
     }
     const parts = value.kind === 'hook' ? membersRead(ways, frame, index) : [undefined];
     return parts.map((part) => {
-      const name = part === undefined ? value.name : (value.parts?.[part] ?? part);
+      const name = part === undefined ? value.name : (ownValue(value.parts, part) ?? part);
       return strandFrom(page, { frame: frame.index, value: index, track: part === undefined ? [] : [part] }, kind, name);
     });
   });

@@ -44,6 +44,7 @@ import { turned } from './expressions';
 import { forwarded, listOf, namesIn, provisionsIn } from './providers';
 import { type AngularMarkup, aroundHost, outletUse, readView } from './template';
 import { append } from '../../../model/append';
+import { ownValue } from '../../../model/own-value';
 
 /** Whether a script belongs to this framework. */
 export const isAngularScript = (text: string): boolean => /from\s*['"]@angular\//.test(text);
@@ -553,7 +554,7 @@ function readServices(read: ReadModule, services: readonly { readonly name: stri
     // What is put off speaks of this class by `this`, and not of the next.
     readPutOff(body);
     const { names = {} } = namesOf(ofClass);
-    body.opened = { ...(body.opened ?? {}), [name]: [...ofClass.signals].filter((one) => names[one] !== undefined) };
+    body.opened = { ...(body.opened ?? {}), [name]: [...ofClass.signals].filter((one) => ownValue(names, one) !== undefined) };
   }
   const own = finishBody(body);
   const signals = body.opened ?? {};

@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import type { LookUpFact } from '../../../model/facts';
 import { dottedName, pushChildren, spanOf } from '../../../read/script/syntax';
+import { ownValue } from '../../../model/own-value';
 
 const methods: Readonly<Record<string, { readonly all: boolean; readonly before: string }>> = {
   'document.querySelector': { all: false, before: '' },
@@ -17,7 +18,7 @@ export function lookUpsIn(statements: readonly t.Statement[], text: string): Loo
   for (let at = stack.pop(); at; at = stack.pop()) {
     const { node } = at;
     if (node.type === 'CallExpression') {
-      const method = methods[dottedName(node.callee) ?? ''];
+      const method = ownValue(methods, dottedName(node.callee) ?? '');
       const [given] = node.arguments;
       if (method && given?.type === 'StringLiteral') {
         const guarded = at.isOptional === true || (at.name !== undefined && isMinded(text, statements, at.name)) || method.all;

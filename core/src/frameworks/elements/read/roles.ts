@@ -5,6 +5,7 @@ import type { TypeExpr } from '../../../model/types';
 import { type ClassMember, type ClassNode, decoratorsOf, membersOf, type Role } from '../../../read/elements/class';
 import { annotatedType } from '../../../read/elements/types';
 import { bare, dottedName, isFunction, keyName, resultOf, spanOf } from '../../../read/script/syntax';
+import { ownValue } from '../../../model/own-value';
 
 /** What a class declares of a property: how it is set, and by which attribute. */
 export type Property = {
@@ -43,7 +44,7 @@ function propertyOf(name: string, given: t.Node | undefined, isState: boolean, a
       : undefined;
   const state = option('state');
   const attribute = option('attribute');
-  const type = constructors[dottedName(option('type') ?? null) ?? ''];
+  const type = ownValue(constructors, dottedName(option('type') ?? null) ?? '');
   const hidden = isState || (state?.type === 'BooleanLiteral' && state.value);
   const named =
     attribute?.type === 'StringLiteral'

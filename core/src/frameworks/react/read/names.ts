@@ -2,6 +2,7 @@ import type { MemberFact } from '../../../model/facts';
 import { defaultSlot, type MemberKey, propKey } from '../../../model/member';
 import type { TypeExpr } from '../../../model/types';
 import { isFunctionType } from '../../conventions';
+import { ownValue } from '../../../model/own-value';
 
 /** Tells whether a tag stands for a component: `Card`, `ui.card`, `Über`. The platform's own begin with a small letter. */
 export function isComponentTag(tag: string): boolean {
@@ -36,7 +37,7 @@ export function platformEvent(prop: string): { readonly name: string; readonly m
 const spelt: Readonly<Record<string, string>> = { className: 'class', htmlFor: 'for' };
 
 /** The platform's name of an attribute of an element. */
-export const platformAttribute = (name: string): string => spelt[name] ?? name;
+export const platformAttribute = (name: string): string => ownValue(spelt, name) ?? name;
 
 /** What a member of a declared type of props is: content, a function by its name, or a value. */
 export function kindOfProp(name: string, type: TypeExpr): MemberFact['kind'] {

@@ -4,6 +4,7 @@ import type { ComponentFacts, MemberFact } from '../../../model/facts';
 import type { TypeExpr } from '../../../model/types';
 import type { Span } from '../../../model/span';
 import { bare, dottedName, keyName, spanOf } from '../../../read/script/syntax';
+import { ownValue } from '../../../model/own-value';
 
 /** What runtime declarations beside a component say of its props: `X.propTypes = { … }`, `static defaultProps = { … }`. */
 export type DeclaredProps = {
@@ -83,7 +84,7 @@ function typeExprOf(given: t.Node): TypeExpr | undefined {
   const call = node.type === 'CallExpression' ? node : undefined;
   const name = (dottedName(call?.callee ?? node) ?? '').split('.').at(-1) ?? '';
   const [list] = call?.arguments ?? [];
-  if (name !== 'oneOf' && name !== 'oneOfType') return simple[name];
+  if (name !== 'oneOf' && name !== 'oneOfType') return ownValue(simple, name);
   if (list?.type !== 'ArrayExpression') return undefined;
   const of = list.elements.map((one) => (one ? (name === 'oneOf' ? literalOf(one) : typeExprOf(one)) : undefined));
   return of.every((one) => one !== undefined) ? { kind: 'union', of } : undefined;

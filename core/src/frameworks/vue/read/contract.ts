@@ -8,6 +8,7 @@ import { type Body, excerpt, propValue } from '../../../read/script/body';
 import { bare, dottedName, keyName, spanOf } from '../../../read/script/syntax';
 import { readType } from '../../../read/script/types';
 import { eventMember, propMember } from './names';
+import { ownValue } from '../../../model/own-value';
 
 /** What a component declares to its users, while it is being read. */
 export type DeclaredMembers = {
@@ -100,7 +101,7 @@ function runtimeType(node: t.Node): TypeExpr | undefined {
     const parts = given.elements.map((one) => one && runtimeType(one));
     return parts.every((part) => part !== undefined && part !== null) ? { kind: 'union', of: parts as TypeExpr[] } : undefined;
   }
-  return node.type === 'Identifier' ? constructors[node.name] : undefined;
+  return node.type === 'Identifier' ? ownValue(constructors, node.name) : undefined;
 }
 
 function spreads(options: t.ObjectExpression | undefined): boolean {
