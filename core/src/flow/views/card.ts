@@ -10,7 +10,7 @@ import { locate, type Location } from '../../model/span';
 import type { Knot, Strand } from '../../model/strand';
 import type { Place, PlaceIndex, Tree } from '../../model/tree';
 import { componentText } from '../../model/tag-text';
-import { conditionOf, providerFor } from '../../tree';
+import { conditionOf, type Half, halfOf, providerFor, scriptsOf } from '../../tree';
 import type { SubjectId } from './subject';
 
 /** What the card beside the tree tells of one place. */
@@ -23,6 +23,8 @@ export type PlaceCard = {
   readonly owner?: PlaceRef;
   readonly parent?: PlaceRef;
   readonly slot?: { readonly name: string; readonly of: string };
+  /** Where it runs, on a page that a server makes, and whether scripts of its markup run in the browser. */
+  readonly half?: Half & { readonly scripts: boolean };
   readonly repeats: readonly string[];
   readonly branches: readonly string[];
   readonly use?: Location;
@@ -219,6 +221,7 @@ export function placeCard(model: Model, tree: Tree, strands: readonly Strand[], 
   const parent = refTo(model, tree, place.parent);
   const holder = model.components.get(tree.places[place.slot?.of ?? -1]?.component as ComponentId);
   const slotOf = place.slot && refTo(model, tree, place.slot.of);
+  const half = halfOf(model, tree, index);
   return {
     place: index,
     component: component.id,
@@ -228,6 +231,7 @@ export function placeCard(model: Model, tree: Tree, strands: readonly Strand[], 
     ...(owner ? { owner } : {}),
     ...(parent ? { parent } : {}),
     ...(place.slot && slotOf ? { slot: { name: slotLabel(holder ? { component: holder } : {}, place.slot.key), of: slotOf.name } } : {}),
+    ...(half ? { half: { ...half, scripts: scriptsOf(component).length > 0 } } : {}),
     repeats: place.repeats.map((repeat) => repeat.item || repeat.over),
     branches: place.branches.map(conditionOf),
     ...(use ? { use: locate(use.file, use.node.nameSpan) } : {}),

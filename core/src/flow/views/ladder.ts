@@ -1,6 +1,7 @@
 import type { ComponentId } from '../../model/ids';
 import type { Location } from '../../model/span';
 import type { PlaceIndex } from '../../model/tree';
+import { type Half, halfOf } from '../../tree';
 import { type Graph, type Spot, spotKey, valueOf } from '../graph/graph';
 import { type Ending, nameOf, type Step, type StepKind } from '../steps/step';
 import type { Passing } from '../graph/track';
@@ -20,6 +21,8 @@ export type Rung = {
   readonly who: string;
   /** For a hook: the component that calls it. */
   readonly within?: string;
+  /** Where it runs, on a page that a server makes. */
+  readonly half?: Half;
   /** Where in the code; several where the same happens more than once. */
   readonly code: readonly Location[];
   /** The value's name here, and before. */
@@ -44,6 +47,7 @@ export const rungLimit = 1500;
 /** A step as a line. */
 export function draftOf(graph: Graph, step: Step, was: string): Draft {
   const frame = graph.frames[step.frame];
+  const half = frame && halfOf(graph.model, graph.tree, frame.place, step.at);
   const caller = frame?.kind === 'hook' ? frame.component?.name : undefined;
   // What is no component has no name that people know: the file has.
   const isNamed = frame !== undefined && frame.kind !== 'module' && (frame.kind === 'hook' || frame.component?.role === 'component');
@@ -54,6 +58,7 @@ export function draftOf(graph: Graph, step: Step, was: string): Draft {
     ...(frame?.component ? { component: frame.component.id } : {}),
     who: isNamed ? frame.name : step.at.file.slice(step.at.file.lastIndexOf('/') + 1),
     ...(caller === undefined ? {} : { within: caller }),
+    ...(half ? { half } : {}),
     code: [step.at],
     name: arrivalName(graph, step),
     was,

@@ -29,6 +29,12 @@ function colourOf(rung: Rung | undefined, colour: string): string {
     : colour;
 }
 
+/** Where a line runs, on a page that a server makes. */
+function halfWords(half: NonNullable<Rung['half']>): string {
+  if (half.runs === 'browser') return 'in the browser';
+  return half.runs === 'both' ? 'on the server, then in the browser' : 'on the server';
+}
+
 function RungRow({
   line,
   chosen,
@@ -54,6 +60,7 @@ function RungRow({
       <div className="rung-head">
         <b>{rung.who}</b>
         {rung.within !== undefined && <span className="rung-within">in {rung.within}</span>}
+        {rung.half && <span className="rung-within">{halfWords(rung.half)}</span>}
         <span className="rung-file" title={file}>
           {file}
         </span>

@@ -11,8 +11,25 @@ export function placedWords(card: PlaceCard): string {
     parts.push(`It stands in the ${card.slot.name === 'children' ? 'children' : `slot ${card.slot.name}`} of ${card.slot.of}.`);
   if (card.repeats.length > 0) parts.push(`Rendered once for each ${card.repeats.join(' of each ')}.`);
   if (card.branches.length > 0) parts.push(`Only if ${card.branches.join(', and if ')}.`);
+  if (card.half) parts.push(halfWords(card.half));
   if (card.places > 1) parts.push(`It stands at ${card.places} places on this page.`);
   return parts.join(' ');
+}
+
+/** Where a component runs, on a page that a server makes. */
+function halfWords(half: NonNullable<PlaceCard['half']>): string {
+  switch (half.runs) {
+    case 'server':
+      return half.scripts
+        ? 'It is made on the server; what its scripts do, they do in the browser.'
+        : 'It is made on the server; nothing of it runs in the browser.';
+    case 'unstarted':
+      return 'It is made on the server, and nothing starts it in the browser.';
+    case 'browser':
+      return `It is made in the browser alone (${half.by}).`;
+    case 'both':
+      return `It is made on the server, and runs in the browser once it is started (${half.by}).`;
+  }
 }
 
 function hopWords(hops: number): string {

@@ -301,6 +301,26 @@ describe('words of the card', () => {
     [{ repeats: ['lock'] }, 'Placed by App, which also owns it. Rendered once for each lock.'],
     [{ branches: ['selected'], places: 2 }, 'Placed by App, which also owns it. Only if selected. It stands at 2 places on this page.'],
     [{ owner: undefined, parent: undefined }, 'The page starts here.'],
+    [
+      { half: { runs: 'server', scripts: false } },
+      'Placed by App, which also owns it. It is made on the server; nothing of it runs in the browser.',
+    ],
+    [
+      { half: { runs: 'server', scripts: true } },
+      'Placed by App, which also owns it. It is made on the server; what its scripts do, they do in the browser.',
+    ],
+    [
+      { half: { runs: 'unstarted', scripts: false } },
+      'Placed by App, which also owns it. It is made on the server, and nothing starts it in the browser.',
+    ],
+    [
+      { half: { runs: 'both', by: 'client:idle', scripts: false } },
+      'Placed by App, which also owns it. It is made on the server, and runs in the browser once it is started (client:idle).',
+    ],
+    [
+      { half: { runs: 'browser', by: 'client:only', scripts: false } },
+      'Placed by App, which also owns it. It is made in the browser alone (client:only).',
+    ],
   ];
   test.each(cases)('%o', (given, words) => {
     expect(placedWords({ ...card, ...given } as never)).toBe(words);
