@@ -1,4 +1,6 @@
-import type { Host, HostIndex } from '../../model/tree';
+import { remembered } from '../../model/remembered';
+import type { Host, HostIndex, Tree } from '../../model/tree';
+import { addTo } from './add-to';
 import type { Frame } from './frames';
 import type { Graph } from './graph';
 
@@ -12,7 +14,7 @@ const mostHands = 4;
 export function hostsHeldBy(graph: Graph, frame: Frame, index: number, hands = mostHands): readonly HostIndex[] | undefined {
   const value = frame.body.values[index];
   if (!value || hands === 0) return undefined;
-  const held = graph.tree.hosts.flatMap((host) => (graph.frames[host.owner] === frame && host.node.ref?.value === index ? host.index : []));
+  const held = (withHandles(graph.tree).get(frame.index) ?? []).flatMap((host) => (host.node.ref?.value === index ? host.index : []));
   if (held.length > 0) return held;
   if (value.kind === 'param' && value.of === undefined) {
     const caller = frame.caller && graph.frames[frame.caller.frame];
@@ -23,6 +25,13 @@ export function hostsHeldBy(graph: Graph, frame: Frame, index: number, hands = m
   const [only, ...others] = value.from;
   return only && others.length === 0 ? hostsHeldBy(graph, frame, only.value, hands - 1) : undefined;
 }
+
+/** The elements of a page that somebody holds the handle of, by the place that owns their markup. */
+const withHandles = remembered((tree: Tree): ReadonlyMap<number, readonly Host[]> => {
+  const found = new Map<number, Host[]>();
+  for (const host of tree.hosts) if (host.node.ref) addTo(found, host.owner, host);
+  return found;
+});
 
 /** The elements that bear a function of a module as a directive; undefined for none. */
 function hostsUnder(graph: Graph, { kind, file }: Frame, name: string | undefined): readonly HostIndex[] | undefined {

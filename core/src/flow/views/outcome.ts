@@ -1,10 +1,12 @@
 import type { ChangeFact } from '../../model/facts';
-import { contains, locate, type Location, type Span } from '../../model/span';
+import { remembered } from '../../model/remembered';
+import { contains, type FilePath, locate, type Location, type Span } from '../../model/span';
 import { codeAt } from '../graph/targets';
 import { channelKeys, channelsOf, type Hearer, reaches } from '../steps/channels';
 import { runsOnHearing } from '../steps/forward';
 import { type Frame, isReadFrom } from '../graph/frames';
-import { type Spot, valueOf } from '../graph/graph';
+import { addTo } from '../graph/add-to';
+import { type Graph, type Spot, valueOf } from '../graph/graph';
 import type { FlowQueries } from '../steps/queries';
 import { type Impact, impactOf } from './impact';
 import type { Rung } from './ladder';
@@ -164,14 +166,25 @@ function sourceOf({ graph }: FlowQueries, spot: Spot): Spot {
   return there ? { frame: there.frame.index, value: there.value, track: spot.track } : spot;
 }
 
+/** One frame for each body that is read from a file; all places of a component have the same. */
+const framesOfBodies = remembered((graph: Graph): ReadonlyMap<FilePath, readonly Frame[]> => {
+  const found = new Map<FilePath, Frame[]>();
+  const seen = new Set<Frame['body']>();
+  for (const frame of graph.frames) {
+    if (seen.has(frame.body)) continue;
+    seen.add(frame.body);
+    for (const file of new Set([frame.file, ...(frame.component?.facts.files ?? [])])) addTo(found, file, frame);
+  }
+  return found;
+});
+
 /** The function that stands at a place, by itself or in an attribute. */
 function functionsAt({ graph }: FlowQueries, at: Location): string[] {
-  const within = graph.frames.flatMap((frame) =>
-    isReadFrom(frame, at.file)
-      ? frame.body.actions.flatMap((action) => (contains(at, locate(frame.file, action.span)) ? [action.span.start] : []))
-      : [],
+  const starts = (framesOfBodies(graph).get(at.file) ?? []).flatMap((frame) =>
+    frame.body.actions.flatMap((action) => (contains(at, locate(frame.file, action.span)) ? [action.span.start] : [])),
   );
-  return within.length > 0 ? [`${at.file}:${Math.min(...within)}`] : [];
+  const [first, ...others] = starts;
+  return first === undefined ? [] : [`${at.file}:${others.reduce((least, one) => Math.min(least, one), first)}`];
 }
 
 /** What the actions at a place change, in each frame that has them. */
