@@ -42,15 +42,24 @@ test('the main views, from the demo', async ({ page }) => {
   await shot(page, 'projects');
 });
 
+test('a page of Astro with parts of three frameworks, from its demo', async ({ page }) => {
+  await page.goto('/demo?framework=astro&edition=sound');
+  await page.getByRole('button', { name: /^store \$levels/ }).click();
+  await page
+    .getByRole('treeitem', { name: /^GateSwitch/ })
+    .first()
+    .locator('.name')
+    .click();
+  await expect(page.getByRole('heading', { name: 'GateSwitch' })).toBeVisible();
+  await shot(page, 'tree-mixed');
+});
+
 test('traces, from the demo', async ({ page }) => {
   await page.goto('/demo');
   await page.getByRole('link', { name: 'Trace', exact: true }).click();
   await page.getByRole('link', { name: 'passages TodayPage' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('passages');
   await shot(page, 'trace-goes');
-  await page.getByRole('button', { name: 'If it changes' }).click();
-  await expect(page.locator('.rung-row', { hasText: 'may show something new' }).first()).toBeVisible();
-  await shot(page, 'trace-impact');
   await page.goto('/demo?framework=angular');
   await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
   const trace = new URL(page.url()).pathname.replace(/tree$/, 'trace');
