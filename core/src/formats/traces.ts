@@ -115,8 +115,11 @@ export function makeTraceWriter(model: Model, textOf: (file: FilePath) => string
     if (told) return told;
     const asked = 'file' in parsed.named ? inFile(model, parsed.named, flowOf) : inComponent(model, parsed.ask, parsed.named, flowOf);
     if ('wrong' in asked) {
+      // Where an event goes that no value stands for is who hears it.
       const heard =
-        parsed.ask === 'hears' && 'component' in parsed.named ? heardElsewhere(text, model, parsed.named, flowOf, lineOf) : undefined;
+        (parsed.ask === 'hears' || parsed.ask === 'goes') && 'component' in parsed.named
+          ? heardElsewhere(text, model, parsed.named, flowOf, lineOf)
+          : undefined;
       return heard ?? asked;
     }
     return parsed.ask === 'answers' ? answersOf(text, model, asked, lineOf) : tracesOf(text, parsed.ask, asked, textOf, lineOf);

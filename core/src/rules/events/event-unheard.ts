@@ -4,7 +4,7 @@ import { adapterOf } from '../../frameworks/registry';
 import { type MemberKey, memberOf, propKey } from '../../model/member';
 
 import type { EventFact, RaiseFact } from '../../model/facts';
-import type { Component } from '../../model/model';
+import type { Component, Model } from '../../model/model';
 import { locate } from '../../model/span';
 
 import { remembered } from '../../model/remembered';
@@ -56,6 +56,8 @@ export const eventUnheard: Rule = {
         const unheard = known.filter((one) => isUnheard(one, event.key) && !isHeardAround(one));
         const heard = known.filter((one) => isGiven(one, event.key) || isHeardAround(one));
         // Of one that somebody waits for and that does not come as far, another rule speaks.
+        // A script of a page may listen on what it finds there.
+        if (table && listenedByScripts(model).has(event.name)) return [];
         const isKept = [...(table?.keptFrom.values() ?? [])].some(
           (one) => one.component === component && one.send.channel.event === event.name,
         );
@@ -102,6 +104,12 @@ export const eventUnheard: Rule = {
       });
     }),
 };
+
+/** Names of events that scripts listen for which are no components: they ask the page for elements. */
+const listenedByScripts = remembered(
+  ({ files }: Model): ReadonlySet<string> =>
+    new Set([...files.values()].flatMap(({ components, listens = [] }) => (components.length === 0 ? listens : []))),
+);
 
 /** Events that the platform, or whoever sets a page up, listens for. */
 const isForPlatform = ({ framework }: Component, { name }: EventFact): boolean =>
