@@ -1,7 +1,9 @@
 import type { FileFacts } from '../model/facts';
 import {
   declaredForAll,
+  importedForEffects,
   listenedNames,
+  listenersOnPage,
   loadedLater,
   namesOpenedOutside,
   namesReadOutside,
@@ -20,8 +22,11 @@ import { messageOf } from '../model/message-of';
 
 /** What is told by the text as a whole, whatever its framework. */
 function withMentions(facts: FileFacts, text: string): FileFacts {
+  const effects = text.includes('import') ? importedForEffects(text) : [];
   const later = /import\s*\(|\.glob|require/.test(text) ? loadedLater(text) : [];
   const listens = text.includes('addEventListener') ? listenedNames(text) : [];
+  // A component reads its own.
+  const listensOn = facts.components.length === 0 ? listenersOnPage(text) : [];
   const readsProps = text.includes('.props') ? propsReadOutside(text) : [];
   const holds = traitsOf(facts).areElements || /querySelector|createElement|getElementById|shadowRoot/.test(text);
   const sets = holds || traitsOf(facts).selectors ? namesSetOutside(text) : [];
@@ -44,8 +49,10 @@ function withMentions(facts: FileFacts, text: string): FileFacts {
     ...facts,
     components,
     ...given,
+    ...(effects.length > 0 ? { effects } : {}),
     ...(later.length > 0 ? { later } : {}),
     ...(listens.length > 0 ? { listens } : {}),
+    ...(listensOn.length > 0 ? { listensOn } : {}),
     ...(readsProps.length > 0 ? { readsProps } : {}),
     ...(sets.length > 0 ? { sets } : {}),
     ...(asks.length > 0 ? { asks } : {}),

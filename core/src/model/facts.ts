@@ -37,10 +37,14 @@ export type FileFacts = {
   readonly gives?: readonly GivenFact[];
   /** Absent where the module holds nothing that lasts and does nothing that lasts. */
   readonly module?: ModuleFacts;
+  /** Modules that it imports for what they do alone, as written: `import './gauge.js'`; absent for none. */
+  readonly effects?: readonly string[];
   /** Modules that its code loads while it runs, as written; absent for none. */
   readonly later?: readonly string[];
   /** Names of events that some code of the file listens for, whichever function it stands in; absent for none. */
   readonly listens?: readonly string[];
+  /** Listeners that a script puts on what it asks the page for by a tag, an id or a class; absent for none. */
+  readonly listensOn?: readonly PageListener[];
   /** Names of props that some code of the file reads off elements which it is handed; absent for none. */
   readonly readsProps?: readonly string[];
   /** Members that it sets, and those that it reads, on elements that it holds; absent for none. */
@@ -228,6 +232,9 @@ export type MakerFact = { readonly name: string; readonly hole: string; readonly
 
 /** A component that all templates of the application may use by a name of its own. */
 export type GlobalFact = { readonly name: string; readonly target: string; readonly span: Span };
+
+/** `document.querySelector('tide-gauge').addEventListener('level-change', …)`: the selector, and the span of the call that listens. */
+export type PageListener = { readonly selector: string; readonly event: string; readonly span: Span; readonly nameSpan: Span };
 
 export type AmbientFact = {
   readonly module: string;

@@ -1,4 +1,4 @@
-import type { ComponentFacts } from '../model/facts';
+import type { ComponentFacts, PageListener } from '../model/facts';
 import { type MemberKey, memberOf } from '../model/member';
 import { literalPattern } from '../model/literal-pattern';
 
@@ -11,9 +11,49 @@ export function loadedLater(text: string): string[] {
   ].map((match) => match[2] ?? '');
 }
 
+/** Modules that a text imports for what they do alone: `import './gauge.js'`. */
+export const importedForEffects = (text: string): string[] =>
+  Array.from(text.matchAll(/(?:^|[;}\n])\s*import\s*(['"])([^'"\n]+)\1/g), ([, , from = '']) => from);
+
 /** Names of events that some code listens for: `addEventListener('towpath:alarm', …)`. */
 export function listenedNames(text: string): string[] {
   return [...new Set([...text.matchAll(/\baddEventListener\(\s*(['"`])([^'"`\n]+)\1/g)].map((match) => match[2] ?? ''))];
+}
+
+const asksPage = String.raw`document\s*\.\s*(querySelector|querySelectorAll|getElementById)(?:<[^>]*>)?\(\s*(?<quote>['"])([^'"\n]+)\k<quote>\s*\)`;
+
+/** What is asked of the page, as a selector. */
+const selectorAsked = (method: string | undefined, text: string): string => (method === 'getElementById' ? `#${text}` : text);
+
+/**
+ * Listeners that a script puts on what it asks the page for: by a name that holds it, in the same expression, or on each
+ * of several.
+ */
+export function listenersOnPage(text: string): PageListener[] {
+  if (!text.includes('document') || !text.includes('addEventListener')) return [];
+  const held = new Map<string, string>();
+  for (const [, name = '', method, , asked = ''] of text.matchAll(
+    new RegExp(String.raw`\b(?:const|let|var)\s+([\w$]+)\s*=\s*${asksPage}`, 'g'),
+  ))
+    held.set(name, selectorAsked(method, asked));
+  const each = String.raw`\s*\.\s*forEach\(\s*\(?\s*([\w$]+)\s*(?::[^)]*)?\)?\s*=>\s*\{?\s*`;
+  for (const [, method, , asked = '', name = ''] of text.matchAll(new RegExp(asksPage + each, 'g')))
+    held.set(name, selectorAsked(method, asked));
+  for (const [, list = '', name = ''] of text.matchAll(new RegExp(String.raw`\b([\w$]+)${each}`, 'g'))) {
+    const asked = held.get(list);
+    if (asked !== undefined && !held.has(name)) held.set(name, asked);
+  }
+  const listening = new RegExp(
+    String.raw`(?:${asksPage}|(?<![\w$.])([\w$]+))\s*[?!]?\s*\??\.\s*addEventListener\(\s*(?<mark>['"])([^'"\n]+)\k<mark>`,
+    'g',
+  );
+  return Array.from(text.matchAll(listening)).flatMap((match): PageListener[] => {
+    const [whole, method, , asked, name = '', , event = ''] = match;
+    const selector = asked === undefined ? held.get(name) : selectorAsked(method, asked);
+    if (selector === undefined) return [];
+    const end = match.index + whole.length;
+    return [{ selector, event, span: { start: match.index, end }, nameSpan: { start: end - event.length - 1, end: end - 1 } }];
+  });
 }
 
 /** Names of props that some code reads off an element which it holds: `child.props.label`, `const { label } = vnode.props`. */

@@ -26,6 +26,7 @@ function loadedFrom(files: ReadonlyMap<FilePath, FileFacts>, page: FilePath): Se
     for (const specifier of [
       ...facts.imports.filter((one) => !one.typeOnly).map((one) => one.from),
       ...facts.exports.flatMap((one) => one.from ?? []),
+      ...(facts.effects ?? []),
       ...(facts.later ?? []),
     ]) {
       const there = fileMeant(files, file, specifier);
@@ -41,9 +42,11 @@ const plain = /^(?:lit|lit-html|lit-element|@lit\/|@lit-labs\/|tslib$|@preact\/s
 /** Something that the project loads from elsewhere may define any tag. */
 function loadsOthers(files: ReadonlyMap<FilePath, FileFacts>): boolean {
   return [...files.values()].some(
-    ({ imports, framework, components }) =>
+    ({ imports, effects = [], framework, components }) =>
       (framework === 'elements' || components.length === 0) &&
-      imports.some(({ from, typeOnly }) => !typeOnly && !from.startsWith('.') && !from.startsWith('/') && !plain.test(from)),
+      [...imports.flatMap(({ from, typeOnly }) => (typeOnly ? [] : from)), ...effects].some(
+        (from) => !/^[./]|\.css$/.test(from) && !plain.test(from),
+      ),
   );
 }
 

@@ -5,6 +5,7 @@ import type { FilePath } from '../../model/span';
 import type { Names } from '../names';
 import { withSends } from './helpers';
 import { inherited, settled } from './inherit';
+import { withPageScripts } from './page-scripts';
 import { askedNames, withRequests } from './requests';
 import { type Defined, fileWithUses, type FindDefined, type SetFromOutside, withOutside } from './uses';
 
@@ -107,7 +108,8 @@ export function joinElements(files: Files, names: Names, project: Project): File
   const tags = tagsOf(files, names);
   const find = makeFind(project, names, whole);
   const outside: SetFromOutside = new Map();
-  const joined = mapFacts(files, (facts) => {
+  const joined = mapFacts(files, (asRead) => {
+    const facts = withPageScripts(files, names, asRead);
     const own = mapElements(facts, (one) => {
       const made = settled(whole(facts.file, one));
       const all = tags.get(one);
