@@ -309,6 +309,8 @@ export type ComponentFacts = BodyFacts & {
   readonly isOffered?: true;
   /** How many lines it takes. */
   readonly lines?: number;
+  /** Its markup is that of a class that it extends. */
+  readonly shownByBase?: true;
   /** Other files that it is read from: templates beside its class, classes that it extends; absent for none. */
   readonly files?: readonly FilePath[];
   /** Module names of what its class extends, the nearest first; functions that make a class of another are called: `Busy()`. Absent for none. */

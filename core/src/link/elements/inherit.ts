@@ -148,6 +148,7 @@ export function inherited(own: ComponentFacts, base: ComponentFacts, at: FilePat
   return {
     ...called,
     template: shown,
+    ...(own.template.length === 0 && template.length > 0 ? { shownByBase: true as const } : {}),
     events: [
       ...called.events.map((one) => {
         const other = events.find(({ key }) => key === one.key);

@@ -117,8 +117,9 @@ function makeCandidate(model: Model, component: Component, naming: Naming): Cand
 }
 
 /** A component of the project’s own source; where components are elements, a page repeats its frame, and nothing could stand for it. */
+/** What a class has of another one that it extends is not written twice. */
 const isCompared = ({ role, fileRole, framework, facts }: Component): boolean =>
-  role === 'component' && fileRole === 'source' && !(traitsOf({ framework }).areElements && facts.form === 'file');
+  role === 'component' && fileRole === 'source' && !facts.shownByBase && !(traitsOf({ framework }).areElements && facts.form === 'file');
 
 function candidatesOf(model: Model, naming: Naming = 'exact'): Candidate[] {
   return [...model.components.values()].flatMap((component): Candidate | [] =>

@@ -16,7 +16,7 @@ export type DeclaredClass = {
 
 const isClass = (node: t.Node | undefined): node is ClassNode => node?.type === 'ClassDeclaration' || node?.type === 'ClassExpression';
 
-/** The class that a function makes of the one it is handed: `(Base) => class extends Base { … }`. */
+/** The class that a function makes of the one it is handed: `(Base) => class extends Base { … }`, `(Base) => class extends Busy(Base) { … }`. */
 function madeClass(node: t.Node): { readonly node: ClassNode; readonly hole: string } | undefined {
   if (!isFunction(node)) return undefined;
   const [first] = node.params;
@@ -30,7 +30,14 @@ function madeClass(node: t.Node): { readonly node: ClassNode; readonly hole: str
     : given?.type === 'Identifier'
       ? declared.find((one): one is t.ClassDeclaration => one.type === 'ClassDeclaration' && one.id?.name === given.name)
       : undefined;
-  return found && dottedName(found.superClass)?.split('.')[0] === hole ? { node: found, hole } : undefined;
+  return found && extendsHole(found.superClass, hole) ? { node: found, hole } : undefined;
+}
+
+/** Whether a class extends what is handed in, by itself or through other functions of the kind: `Busy(Base)`. */
+function extendsHole(superClass: t.Node | null | undefined, hole: string): boolean {
+  let node = superClass && bare(superClass);
+  while (node?.type === 'CallExpression') node = node.arguments[0] && bare(node.arguments[0]);
+  return node ? dottedName(node)?.split('.')[0] === hole : false;
 }
 
 /** All classes of a module that stand at its own level, and those that its functions make. */

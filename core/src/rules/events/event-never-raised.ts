@@ -5,6 +5,9 @@ import { locate } from '../../model/span';
 import { causeAt } from '../precedence';
 import type { Found, Rule } from '../rule';
 import type { Binding } from '../../model/facts';
+import type { Model } from '../../model/model';
+import { remembered } from '../../model/remembered';
+import { walkTemplate } from '../../model/walk';
 import { deafListeners } from './deaf-listeners';
 import { domEvents, placeKey } from './dom-events';
 
@@ -32,6 +35,22 @@ function toldOf(known: KnownUse, binding: Binding): Found {
   };
 }
 
+/** Names of events that some component of the project raises or sends on. */
+const raisedNames = remembered(
+  ({ components }: Model): ReadonlySet<string> =>
+    new Set([...components.values()].flatMap(({ facts }) => facts.events.flatMap(({ name, raised }) => (raised.length > 0 ? [name] : [])))),
+);
+
+/** What stands around a slot hears what its users put there, and somebody raises an event of this name. */
+function mayComeThroughSlot(model: Model, { use }: KnownUse, binding: Binding): boolean {
+  if (!raisedNames(model).has(binding.to.name)) return false;
+  let holdsSlot = false;
+  walkTemplate(use.node.children, (node) => {
+    holdsSlot ||= node.kind === 'outlet';
+  });
+  return holdsSlot;
+}
+
 const isOwnEvent = (binding: Binding): boolean => binding.to.kind !== 'model';
 
 /** A use listens for an event that the child never raises. */
@@ -50,7 +69,11 @@ export const eventNeverRaised: Rule = {
         ? deafListeners(known)
             .filter(
               (binding) =>
-                isOwnEvent(binding) && !heardBy.has(binding) && !keptFrom.has(binding) && !told.has(placeKey(known.use.file, binding.span)),
+                isOwnEvent(binding) &&
+                !mayComeThroughSlot(model, known, binding) &&
+                !heardBy.has(binding) &&
+                !keptFrom.has(binding) &&
+                !told.has(placeKey(known.use.file, binding.span)),
             )
             .map((binding) => toldOf(known, binding))
         : [],

@@ -30,7 +30,8 @@ export const defaultLacking: Rule = {
     [...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source' || component.facts.wrappedBy.length > 0) return [];
       return demandsOf(component).flatMap(({ prop, span }): Found[] => {
-        if (isFilledIn(component, prop)) return [];
+        // What it makes itself of what it is given, it may have made before that, too.
+        if (component.facts.element?.accessors?.includes(prop.name) || isFilledIn(component, prop)) return [];
         const without = usesOf(component.id).filter((known) => leavesOut(known, prop.key));
         if (without.length === 0) return [];
         const at = locate(component.file, span);

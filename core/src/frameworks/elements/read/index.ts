@@ -12,11 +12,19 @@ import { bare, dottedName, forEachChild, isFunction, keyName, resultOf, spanOf }
 import { readElement } from './class';
 import { looksLikeMarkup } from './markup';
 
-/** Tells whether a script belongs to this framework: it defines elements, or extends those of the platform or of the framework. */
+/** A function that makes a class of another one: `(Base) => class extends Base { … }`; those of components are of another framework. */
+const classMaker = /(?:=>|\breturn)\s*\(?\s*class\b[^{]*\bextends\s+(?!(?:\w+\.)?(?:Pure)?Component\b)[^{]*\{/;
+
+/** What only the class of an element has, or does. */
+const ofElement =
+  /\b(?:connectedCallback|disconnectedCallback|attributeChangedCallback|observedAttributes|dispatchEvent|requestUpdate|willUpdate|firstUpdated|shadowRoot|renderRoot|attachShadow)\b|\bstatic\s+(?:get\s+)?properties\b|\bhtml`/;
+
+const definesElement =
+  /\bcustomElements\b|\bextends\s+(?:\w+\s*\(\s*)*(?:HTML\w*Element|LitElement|ReactiveElement)\b|@customElement\s*\(|\bextends\s+\w+\s*\{[\s\S]*\b(?:connectedCallback|attributeChangedCallback|observedAttributes)\b/;
+
+/** Whether a module is of elements, by its text: it defines some, extends one, or makes a class of one that is an element's. */
 export const isElementsScript = (_: FilePath, text: string): boolean =>
-  /\bcustomElements\s*\.\s*define\s*\(|\bextends\s+(?:\w+\s*\(\s*)*(?:HTML\w*Element|LitElement|ReactiveElement)\b|@customElement\s*\(|\bextends\s+\w+\s*\{[\s\S]*\b(?:connectedCallback|attributeChangedCallback|observedAttributes)\b/.test(
-    text,
-  ) || /\bcustomElements\b/.test(text);
+  definesElement.test(text) || (classMaker.test(text) && ofElement.test(text));
 
 /** Reads a module of classes whose instances are elements, or one beside them. Never throws. */
 export function readElementsScript(file: FilePath, text: string): FileFacts {
