@@ -291,13 +291,18 @@ function linkContexts(files: ReadonlyMap<FilePath, FileFacts>, names: Names): Ma
   return contexts;
 }
 
+/** Whoever loads the file of an element has its tag, exported or not. */
+const isDefined = ({ globals = [] }: FileFacts, { element, local }: ComponentFacts): boolean =>
+  element !== undefined && globals.some(({ target }) => target === local);
+
 /** Folders of packages that put something on the screen by themselves. */
 function mountingPackages(files: ReadonlyMap<FilePath, FileFacts>, placed: readonly PlacedPage[], config: ProjectConfig): Set<string> {
-  // A package that others import shows pages of its parts beside them.
+  // A package that others import shows pages of its parts beside them; pages that only try its parts out are no application.
   const showing = placed.flatMap(({ file }) => {
     const info = packageOf(config, file);
     if (!info) return [''];
-    return info.exports.size === 0 && info.main === '' ? [info.directory] : [];
+    const isDemo = /(?:^|\/)(?:demos?|docs|examples?|playground)\//.test(file.slice(info.directory.length));
+    return info.exports.size === 0 && info.main === '' && !isDemo ? [info.directory] : [];
   });
   const mounting = [...files.values()].filter(
     (facts) => fileRole(facts.file) === 'source' && (facts.roots.some((root) => root.mounts) || facts.routes.length > 0),
@@ -347,7 +352,12 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
     // What is exported under another name, or wrapped, is offered as well.
     for (const one of file.aliases) if (exported.has(one.name)) exported.add(one.target.split('.')[0]);
     for (const facts of file.components)
-      add(file, facts, 'component', facts.isOffered === true || (library && exported.has(facts.local.split('.')[0])));
+      add(
+        file,
+        facts,
+        'component',
+        facts.isOffered === true || (library && (exported.has(facts.local.split('.')[0]) || isDefined(file, facts))),
+      );
     file.roots.forEach((root, index) => {
       const id = add(file, standIn(`<root ${index + 1}>`, root), root.mounts ? 'root' : 'route', false);
       if (root.of === undefined) return;
