@@ -237,6 +237,25 @@ table(
       'computed again',
       { App: '<script>let lock = $state(1); const twice = $derived(lock * 2);</script><p onclick={() => { lock = 2; }}>{twice}</p>' },
     ],
+    [
+      'an object that a statement keeps in step',
+      {
+        App: '<script>let rows = [];</script><button on:click={() => (rows = [1])}>x</button><Part {rows}/>',
+        Part: '<script>import { make } from "made"; export let rows; const held = make({ wide: true }); $: { if (rows) { held.rows = rows; } }</script><p>{held.rows}</p>',
+      },
+    ],
+    [
+      'an object that an effect keeps in step',
+      {
+        App: '<script>import { Held } from "made"; let lock = $state(1); const held = new Held({ wide: true }); $effect(() => { held.lock = lock; });</script><button onclick={() => (lock = 2)}>x</button><p>{held.lock}</p>',
+      },
+    ],
+    [
+      'what a function reads later that a statement calls',
+      {
+        App: '<script>let lock = 1; let wide = 2; let shown; async function load(one) { await one; shown = wide; } $: load(lock);</script><p on:click={() => { lock = 2; wide = 3; }}>{shown}</p>',
+      },
+    ],
     ['read before', svelteEffect('$effect(() => { const wanted = lock; load().then((rows) => { shown = rows[wanted]; }); });')],
     ['handed over', svelteEffect('$effect(() => { load(lock).then((rows) => { shown = rows; }); });')],
     ['what it writes itself', svelteEffect('$effect(() => { load().then((rows) => { shown = [...shown, rows]; }); });')],

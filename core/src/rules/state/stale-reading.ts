@@ -161,9 +161,12 @@ const isHandle = ({ facts }: Component, at: number): boolean =>
   /(?:El|Element|Ref|Node)$/.test(facts.values[at]?.name ?? '') ||
   (indexOf(facts).sinks.get(at) ?? []).some((sink) => sink.to === 'attribute' && /^(bind:this|ref|:ref)$/.test(sink.binding.written));
 
+/** A statement that runs again for the names that stand in it: what a function reads that it calls was never followed. */
+const followsNamesAlone = ({ facts }: Component, action: ActionFact): boolean => facts.followsAssignment === true && action.name === '$:';
+
 /** What an effect reads in a function that it calls, after the first await of that function. */
 function lateInCalled(model: Model, component: Component, action: ActionFact): Reading[] {
-  if (action.kind !== 'effect' || action.follows === undefined) return [];
+  if (action.kind !== 'effect' || action.follows === undefined || followsNamesAlone(component, action)) return [];
   const early = new Set([...action.reads, ...action.follows].map((reading) => reading.value));
   return action.calls.flatMap((call) => {
     const called = component.facts.actions[call];
@@ -173,7 +176,7 @@ function lateInCalled(model: Model, component: Component, action: ActionFact): R
 
 /** What a statement that should run again reads in the function it calls, while it follows nothing itself. */
 function hiddenIn(model: Model, component: Component, action: ActionFact): Reading[] {
-  if (!component.facts.followsAssignment || action.name !== '$:' || (action.follows ?? []).length > 0) return [];
+  if (!followsNamesAlone(component, action) || (action.follows ?? []).length > 0) return [];
   return hiddenInCalled(
     model,
     component,
@@ -257,7 +260,8 @@ export const staleReading: Rule = {
         ((isOnce || isSetUpOnce(component, index)) && shown.has(index) ? once(from) : [])
           // Of members of an object that is followed another rule speaks.
           .filter((one) => one.how !== 'called' && !component.facts.values[one.value]?.ofObject && !holdsStore(component, one))
-          .filter((one) => changes(model, component, one))
+          // What an effect puts into it keeps it in step.
+          .filter((one) => !actions.some((action) => contains(action.span, one.span)) && changes(model, component, one))
           .map((reading) => toFound(component, reading, { name, span, how: isTaken(component, reading) ? 'taken' : 'once' })),
       );
       const inFields = values.flatMap(({ name, span }, index) =>
