@@ -131,12 +131,14 @@ export const propsCatalogue = {
     severity: 'risk',
     about: 'broken binding',
     title: 'A component changes what it was given',
-    message: ({ component, prop, what }) =>
+    message: ({ component, prop, what, list = prop }) =>
       what === 'whole'
         ? `${component} writes ${prop}, which it was given.`
         : what === 'member'
           ? `${component} changes the inside of ${prop}, which it was given.`
-          : `${component} changes the list ${prop} that it was given.`,
+          : list === ''
+            ? `${component} changes a list within ${prop}, which it was given.`
+            : `${component} changes the list ${list} that it was given.`,
     consequence: ({ prop, what }, framework) =>
       what === 'whole'
         ? framework === 'vue'
@@ -147,9 +149,9 @@ export const propsCatalogue = {
           : framework === 'react'
             ? `The owner's list is another one now, and nobody is told: nothing renders again, and whoever compares ${prop} sees no change.`
             : `The owner's list changes without the owner: who else is given it sees the change too, and nobody can tell where it came from.`,
-    fix: ({ prop, what }) =>
-      what === 'list'
-        ? `Tell the owner what to change, or work on a copy: [...${prop}].`
+    fix: ({ prop, what, list = prop }) =>
+      what === 'list' && list !== ''
+        ? `Tell the owner what to change, or work on a copy: [...${list}].`
         : `Tell the owner what to change, or work on a copy of ${prop}.`,
     help: {
       what: 'A component writes a prop, or changes the inside of a list or an object that it got as one.',

@@ -1,6 +1,7 @@
+import { analyseFiles } from '../../../../testing/src/project';
 import { type Sources, table } from '../../../../testing/src/rules';
 import { loadCompilers } from '../../frameworks/registry';
-import { beforeAll } from 'vitest';
+import { beforeAll, expect, test } from 'vitest';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 
@@ -267,3 +268,13 @@ table(
     ['read', svelteProps('let { boat } = $props();', '<p onclick={() => boat.name}></p>')],
   ],
 );
+
+test.each([
+  ['items.shift();', 'Queue changes the list items that it was given.'],
+  ['items.first.boats.shift();', 'Queue changes the list items.first.boats that it was given.'],
+  ['items[0].boats.shift();', 'Queue changes a list within items, which it was given.'],
+])('what is changed is named as the component reaches it: %s', (code, says) => {
+  const { findings } = analyseFiles({ 'App.tsx': queue(`const go = () => { ${code} };`) });
+  const [first] = findings.filter(({ rule }) => rule === 'prop-written');
+  expect(first?.message).toBe(says);
+});

@@ -140,6 +140,10 @@ function ofStateWritten(model: Model, component: Component): Found[] {
   });
 }
 
+/** The list that is changed, as the component reaches it; empty where that is one of several. */
+const listNamed = (prop: string, path: readonly string[]): string =>
+  path.every((one) => /^[A-Za-z_$][\w$]*$/.test(one)) ? [prop, ...path].join('.') : '';
+
 function written(component: Component, change: ChangeFact, what: 'whole' | 'list' | 'member'): Found {
   const value = component.facts.values[change.value];
   const name = value?.name ?? '';
@@ -151,7 +155,7 @@ function written(component: Component, change: ChangeFact, what: 'whole' | 'list
     component: component.id,
     subject: name,
     at,
-    words: { component: component.name, prop: name, what },
+    words: { component: component.name, prop: name, what, list: listNamed(name, change.path ?? []) },
     evidence: [
       { at, text: what === 'whole' ? `${name} is written here.` : `${name} is changed in place.` },
       ...(prop ? [{ at: prop.declared, text: `${component.name} is given ${name}: it belongs to its owner.` }] : []),

@@ -261,7 +261,10 @@ export const staleReading: Rule = {
           // Of members of an object that is followed another rule speaks.
           .filter((one) => one.how !== 'called' && !component.facts.values[one.value]?.ofObject && !holdsStore(component, one))
           // What an effect puts into it keeps it in step.
-          .filter((one) => !actions.some((action) => contains(action.span, one.span)) && changes(model, component, one))
+          .filter(
+            (one) =>
+              !actions.some((action) => action.kind === 'effect' && contains(action.span, one.span)) && changes(model, component, one),
+          )
           .map((reading) => toFound(component, reading, { name, span, how: isTaken(component, reading) ? 'taken' : 'once' })),
       );
       const inFields = values.flatMap(({ name, span }, index) =>
