@@ -108,7 +108,7 @@ export function makeTraceWriter(model: Model, textOf: (file: FilePath) => string
     // Where components are elements, an event is heard along its way through the page.
     const sent =
       parsed.ask === 'hears' && 'component' in parsed.named && isElement(model, parsed.named.component)
-        ? heardElsewhere(text, model, parsed.named, flowOf, lineOf)
+        ? heardElsewhere({ of: text, asked: parsed.ask }, model, parsed.named, flowOf, lineOf)
         : undefined;
     if (sent) return sent;
     const told = parsed.ask === 'hears' && 'file' in parsed.named ? heardOfFile(text, model, parsed.named, flowOf, lineOf) : undefined;
@@ -118,7 +118,7 @@ export function makeTraceWriter(model: Model, textOf: (file: FilePath) => string
       // Where an event goes that no value stands for is who hears it.
       const heard =
         (parsed.ask === 'hears' || parsed.ask === 'goes') && 'component' in parsed.named
-          ? heardElsewhere(text, model, parsed.named, flowOf, lineOf)
+          ? heardElsewhere({ of: text, asked: parsed.ask }, model, parsed.named, flowOf, lineOf)
           : undefined;
       return heard ?? asked;
     }
@@ -134,9 +134,10 @@ const quoted = (names: readonly string[]): string => names.join(', ');
 
 /** Names near to one that is not there, for a message: the one clearly meant, else those that hold it or are held by it. */
 function nearNames(name: string, names: readonly string[]): string {
-  const meant = nearest(name, names);
+  const others = names.filter((one) => one !== name);
+  const meant = nearest(name, others);
   const lower = name.toLowerCase();
-  const alike = names.filter((one) => one.length > 1 && (one.toLowerCase().includes(lower) || lower.includes(one.toLowerCase())));
+  const alike = others.filter((one) => one.length > 1 && (one.toLowerCase().includes(lower) || lower.includes(one.toLowerCase())));
   const near = meant === undefined ? alike.slice(0, 5) : [meant];
   return near.length > 0 ? ` Near to it: ${quoted(near)}.` : '';
 }
@@ -355,7 +356,7 @@ type Hearing = {
   /** What an action sends under the name, who hears it, and what of these sends it on. */
   readonly follow: (flow: FlowQueries, frame: Frame, action: number, depth: number) => void;
   /** The answer; undefined where nothing is sent under the name. */
-  readonly answer: (of: string) => Answered | undefined;
+  readonly answer: (of: string, ask: Ask) => Answered | undefined;
 };
 
 function makeHearing(name: string, lineOf: LineOf): Hearing {
@@ -403,20 +404,20 @@ function makeHearing(name: string, lineOf: LineOf): Hearing {
       }
     }
   };
-  const answer: Hearing['answer'] = (of) => {
+  const answer: Hearing['answer'] = (of, ask) => {
     if (rungs.size === 0) return undefined;
     const all = [...rungs.values()];
     const isHeard = all.some(({ how }) => how === 'hears');
     const ends = isHeard ? [] : all.map(({ file, line }) => ({ why: 'unheard', file, line }));
     const lines = all.map((rung) => `${'  '.repeat(rung.depth)}${rung.component ?? rung.file} (${rung.file}:${rung.line}): ${rung.text}`);
-    return { entry: { of, ask: 'hears', rungs: all, ends }, text: `${[...lines, ...(isHeard ? [] : ['Nobody hears it.'])].join('\n')}\n` };
+    return { entry: { of, ask, rungs: all, ends }, text: `${[...lines, ...(isHeard ? [] : ['Nobody hears it.'])].join('\n')}\n` };
   };
   return { follow, answer };
 }
 
 /** Who hears what a component sends beside its props, on the document, along the page or on a channel; undefined where it sends nothing of that name. */
 function heardElsewhere(
-  of: string,
+  { of, asked }: { readonly of: string; readonly asked: Ask },
   model: Model,
   { component, name, parent }: Extract<NamedValue, { component: string }>,
   flowOf: (page: Page) => FlowQueries,
@@ -426,7 +427,7 @@ function heardElsewhere(
   for (const flow of pagesWith(model, component).map(flowOf))
     for (const place of placesNamed(flow.graph, component, parent))
       for (const frame of framesAt(flow.graph, place)) frame.body.actions.forEach((_, action) => hearing.follow(flow, frame, action, 0));
-  return hearing.answer(of);
+  return hearing.answer(of, asked);
 }
 
 /** Who hears what a module sends; undefined where it sends nothing of that name. */
@@ -441,7 +442,7 @@ function heardOfFile(
   for (const flow of model.pages.slice(0, mostPlaces).map(flowOf))
     for (const frame of flow.graph.frames)
       if (frame.file === file) frame.body.actions.forEach((_, action) => hearing.follow(flow, frame, action, 0));
-  return hearing.answer(of);
+  return hearing.answer(of, 'hears');
 }
 
 /** Who answers for a context at each place that was asked of. */

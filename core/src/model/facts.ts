@@ -923,6 +923,8 @@ export type TemplateUse = {
   readonly element?: string;
   /** The mark by which it is started in the browser, where the page around it is made on a server alone. */
   readonly startedBy?: NameFact;
+  /** It is made in the browser alone, where that mark starts it. */
+  readonly isOnlyStarted?: true;
   /** The component is handed on as a value, to be used elsewhere: `icon={Star}`. */
   readonly asValue?: true;
   /** Its component registers tags, and not this one: what the file declares is not meant by it. */

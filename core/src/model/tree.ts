@@ -37,6 +37,8 @@ export type Place = {
   readonly sharesHost?: true;
   /** A part of another framework on a page that a server makes: the mark by which it is started in the browser, empty for none. */
   readonly island?: string;
+  /** Of such a part: it is made in the browser alone. */
+  readonly isOnlyStarted?: true;
   /** Not unfolded further: it stands within itself, or, on a large page, what is below stands below another place already. */
   readonly cut?: 'recursion' | 'folded';
   /** With `folded`: the place below which the same is unfolded. */

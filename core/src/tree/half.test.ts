@@ -14,7 +14,8 @@ import Desk from '../islands/Desk.vue';
 import Gauge from '../islands/Gauge.svelte';
 const locks = ['Aldermoor'];
 ---
-<Strip locks={locks} /><Gate client:visible /><Desk client:only="vue" /><Gauge />`,
+<Strip locks={locks} /><Gate client:visible /><Desk client:only="vue" /><Gauge /><tow-pill></tow-pill>
+<script>import '../pill.js';</script>`,
   'src/parts/Strip.astro': `---
 const { locks } = Astro.props;
 ---
@@ -24,6 +25,8 @@ const { locks } = Astro.props;
   'src/islands/Bar.jsx': 'export default function Bar() { return <b>bar</b>; }',
   'src/islands/Desk.vue': '<template><p>desk</p></template>',
   'src/islands/Gauge.svelte': '<p>gauge</p>',
+  'src/pill.js':
+    "export class TowPill extends HTMLElement { connectedCallback() { this.textContent = 'pill'; } }\ncustomElements.define('tow-pill', TowPill);",
   'src/main.jsx': "import Bar from './islands/Bar.jsx';\ncreateRoot(document.body).render(<Bar />);",
 };
 
@@ -40,6 +43,7 @@ describe('where the parts of a page run that a server makes', () => {
     ['Bar', { runs: 'both', by: 'client:visible' }],
     ['Desk', { runs: 'browser', by: 'client:only' }],
     ['Gauge', { runs: 'unstarted' }],
+    ['TowPill', { runs: 'browser', by: 'its own script' }],
   ])('%s', (name, half) => expect(tree && halfOf(model, tree, placeOf(name))).toEqual(half));
 
   test('what stands in a script of the markup runs in the browser, the script at the top on the server', () => {

@@ -27,8 +27,10 @@ export function halfOf(model: Model, tree: Tree, index: PlaceIndex, at?: Locatio
   }
   // What stands in a part that is started is started with it.
   for (let place: typeof first | undefined = first; place; place = tree.places[place.parent]) {
+    // The class of an element of the page runs wherever its script is loaded.
+    if (model.components.get(place.component)?.facts.element) return { runs: 'browser', by: 'its own script' };
     if (place.island === '') return { runs: 'unstarted' };
-    if (place.island !== undefined) return { runs: /:only$/.test(place.island) ? 'browser' : 'both', by: place.island };
+    if (place.island !== undefined) return { runs: place.isOnlyStarted ? 'browser' : 'both', by: place.island };
   }
   return undefined;
 }

@@ -474,6 +474,7 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
   if (use?.node.onHost) place.onHost = use.node.element ?? '';
   if (use && sharesHost(unfolding, use, at)) place.sharesHost = true;
   if (isIsland(component, at)) place.island = use?.node.startedBy?.name ?? '';
+  if (isIsland(component, at) && use?.node.isOnlyStarted) place.isOnlyStarted = true;
   unfolding.places.push(place);
   if (use && isWithin(at.lineage, component.id)) {
     place.cut = 'recursion';

@@ -83,4 +83,10 @@ export const hostilePages: readonly (readonly [name: string, html: string])[] = 
   ['a shadow tree in the text', `<div><template shadowrootmode="open"><img src=x onerror="${hurt}"></template></div>`],
   ['names of what a page is measured by', '<form id="body"><input name="querySelectorAll"><input name="getBoundingClientRect"></form>'],
   ['letters that end a text', '<p>\u0000a</p><p>\ufeff\u202eb</p><p title="\u2028">c</p>'],
+  [
+    'what paints a picture',
+    `<svg><rect fill="url(${elsewhere}/f.svg#f)" mask="url('${elsewhere}/m.svg#m')" filter="url( ${elsewhere}/g.svg"/></svg>`,
+  ],
+  ['pictures without a space between', `<img srcset="a.png 1x,${elsewhere}/b.png 2x" alt="a">`],
+  ['an address within an address', `<a href="${elsewhere}//elsewhere.invalid/a">a</a>`],
 ];

@@ -74,7 +74,11 @@ export function hostOf<Api>(start: (name: string) => Worker): Host<Api> {
       running = undefined;
       late = reason instanceof NeverStarted ? late + 1 : 0;
     });
-    return Promise.race([mine.remote.then(({ api }) => question(api)), mine.ended]);
+    const asked = mine.remote.then(({ api }) => {
+      late = 0;
+      return question(api);
+    });
+    return Promise.race([asked, mine.ended]);
   }
 
   return {

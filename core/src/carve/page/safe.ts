@@ -17,6 +17,9 @@ const quoted = (text: string): string => escaped(text).replace(/"/g, '&quot;');
 export const animatesAddress = (label: string, name: string, value: string): boolean =>
   /^(?:animate\w*|set)$/i.test(label) && name.toLowerCase() === 'attributename' && /href$/i.test(value.trim());
 
+/** A value in which what a picture is painted with, cut by or filtered by is no address but of what is in the page. */
+export const withoutPaints = (value: string): string => value.replace(/url\(\s*(?!["']?#)[^)]*\)?/gi, 'none');
+
 function attribute(node: PageNode, name: string, value: string, resolve: Resolve): string {
   if (silenced.test(name) || animatesAddress(node.label, name, value) || !/^[^\s"'<>/=]+$/.test(name)) return '';
   if (name === 'style') return ` style="${quoted(safeDeclarations(value, resolve))}"`;
@@ -26,7 +29,7 @@ function attribute(node: PageNode, name: string, value: string, resolve: Resolve
   }
   // A link keeps the look of one and leads nowhere; a reference within the page is kept.
   if (/^(xlink:)?href$/i.test(name)) return node.label === 'a' ? ' href="#"' : value.startsWith('#') ? ` ${name}="${quoted(value)}"` : '';
-  return ` ${name}="${quoted(value)}"`;
+  return ` ${name}="${quoted(withoutPaints(value))}"`;
 }
 
 const openTag = (node: PageNode, resolve: Resolve): string =>

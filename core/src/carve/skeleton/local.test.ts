@@ -12,6 +12,8 @@ describe('an address leads nowhere outside', () => {
     ['//a.invalid/b', '/b'],
     ['\\\\a.invalid\\b', '/b'],
     ['ht\ttps://a.invalid/b', '/b'],
+    ['https://a.invalid//b.invalid/c', '/b.invalid/c'],
+    ['https:b.invalid/c', '#'],
     ['mailto:keeper@towpath.invalid', 'mailto:keeper@towpath.invalid'],
     ['data:image/png;base64,AA', 'data:image/png;base64,AA'],
     ['data:text/html,<p>', '#'],

@@ -1,6 +1,6 @@
 import { remembered } from '../../model/remembered';
 import type { PageNode, PageTree } from '../page/read';
-import { animatesAddress } from '../page/safe';
+import { animatesAddress, withoutPaints } from '../page/safe';
 import { safeDeclarations, safeRules } from '../page/style';
 
 /** Attributes whose value is an address, or a list of addresses with their sizes. */
@@ -20,16 +20,18 @@ export function localAddress(address: string): string {
     .filter((one) => one > ' ')
     .join('')
     .replace(/\\/g, '/');
-  if (/^(?:https?:)?\/\//i.test(plain)) return plain.replace(/^(?:https?:)?\/+[^/?#]*/i, '') || '/';
+  // A path that begins with two slashes would name another host.
+  if (/^(?:https?:)?\/\//i.test(plain)) return plain.replace(/^(?:https?:)?\/+[^/?#]*/i, '').replace(/^\/+/, '/') || '/';
   if (!/^[a-z][\w+.-]*:/i.test(plain)) return address;
   return /^(?:mailto|tel|sms):|^data:image\//i.test(plain) ? address : '#';
 }
 
+/** A list of addresses: each goes up to a space, what follows up to a comma is its size. */
 const localList = (list: string): string =>
-  list
-    .split(/,\s+/)
-    .map((one) => one.trim().replace(/^\S+/, localAddress))
-    .join(', ');
+  list.replace(
+    /([\s,]*)(\S*[^\s,])((?:\s+[^,]*)?,?)/g,
+    (_, before: string, address: string, size: string) => before + localAddress(address) + size,
+  );
 
 /** Rules that may lead elsewhere; all others stay letter for letter. */
 const mayLead = /\/\/|\\|@import|javascript:|data:(?!image\/)/i;
@@ -43,7 +45,7 @@ function localNode(node: PageNode): PageNode {
     if (acting.test(name) || animatesAddress(node.label, name, value)) return [];
     if (name === 'style') return [[name, mayLead.test(value) ? safeDeclarations(value, asWritten) : value]];
     if (/srcset$/i.test(name)) return [[name, localList(value)]];
-    return [[name, addressed.test(name) ? localAddress(value) : value]];
+    return [[name, addressed.test(name) ? localAddress(value) : withoutPaints(value)]];
   });
   return { ...node, attributes: Object.fromEntries(attributes) };
 }

@@ -1,3 +1,4 @@
+import { traitsOf } from '../../frameworks/registry';
 import type {
   ActionFact,
   Binding,
@@ -77,7 +78,7 @@ function withListeners(nodes: readonly TemplateNode[], all: readonly Placed[], f
 
 /** The facts of a page of static HTML, with the listeners that its scripts put on what they find in it; as they are where there are none. */
 export function withPageScripts(files: ReadonlyMap<FilePath, FileFacts>, names: Names, page: FileFacts): FileFacts {
-  if (!/\.html?$/.test(page.file) || page.components.length === 0) return page;
+  if (!traitsOf(page).areElements || !page.components.some(({ form }) => form === 'file')) return page;
   const all = listenersOf(files, names, page);
   if (all.length === 0) return page;
   const components = page.components.map((one): ComponentFacts => ({

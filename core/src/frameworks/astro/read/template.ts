@@ -314,7 +314,10 @@ function readUse(markup: AstroMarkup, element: AstroElement, scope: Scope, shown
     use.dynamic = readingsOf(body, node, scope);
   }
   const mark = element.attributes.find((one) => one.name.startsWith('client:'));
-  if (mark) use.startedBy = { name: mark.name, span: { start: mark.start, end: mark.end } };
+  if (mark) {
+    use.startedBy = { name: mark.name, span: { start: mark.start, end: mark.end } };
+    if (mark.name === 'client:only') use.isOnlyStarted = true;
+  }
   return use;
 }
 
