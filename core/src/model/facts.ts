@@ -255,6 +255,8 @@ export type BodyFacts = {
   readonly actions: readonly ActionFact[];
   /** Events whose subscriptions something in it ends: their names, `timer`, or an empty text for any; absent for none. */
   readonly endings?: readonly string[];
+  /** Stores are told to do something by names that constants hold: `{NAME}` stands for these. */
+  readonly toldByConstants?: true;
 };
 
 export type ComponentFacts = BodyFacts & {
@@ -484,6 +486,8 @@ export type ValueFact = {
   readonly action?: number;
   /** A function that a hook keeps from one rendering to the next. */
   readonly kept?: true;
+  /** What the module exports as its default, whatever it is called here. */
+  readonly isDefault?: true;
   /** A parameter: the action whose it is (absent for the body's own), and which, counted from 0. */
   readonly of?: number;
   readonly position?: number;
@@ -566,8 +570,8 @@ export type StoreReading =
   | { readonly gives: 'pair' | 'setter'; readonly store: number }
   /** What a function returns. */
   | { readonly gives: 'snapshot'; readonly snapshot: number }
-  /** What a selector makes of the one store that the application has. */
-  | { readonly gives: 'root'; readonly selector: number }
+  /** The one store that the application has, or what a selector makes of it. */
+  | { readonly gives: 'root'; readonly selector?: number }
   | { readonly gives: 'dispatch' };
 
 /** A source of values beyond the components: what is asked, and for what, as far as the text tells. */
@@ -596,7 +600,16 @@ export type Reading = {
   readonly takenAt?: Span;
   /** It only decides what becomes the value: a condition, what a list is filtered by, the key of an item. */
   readonly decides?: true;
+  /** A store that is part of another: what is told to the whole is told to it. */
+  readonly partOfStore?: PartOfStore;
 };
+
+/**
+ * How a store stands in another. `member`: its content is a member of the other's, and what is told to the whole reaches
+ * it as it is. `module`: its content is a member of `state`, and the names of its other parts begin with the key where it
+ * says so itself; `namespaced`: those of the other do.
+ */
+export type PartOfStore = { readonly kind: 'member' } | { readonly kind: 'module'; readonly key: string; readonly namespaced?: true };
 
 export type Held = { readonly at: readonly string[]; readonly how: How };
 

@@ -6,6 +6,7 @@ import type { FilePath } from '../../model/span';
 import type { Place, PlaceIndex, Tree } from '../../model/tree';
 import { addTo } from './add-to';
 import type { Indexed } from './sinks';
+import { makeToldNames } from './told-names';
 
 /** A body at one position: a component at a place, a hook called by one, or a module. */
 export type Frame = {
@@ -45,6 +46,7 @@ const none: readonly never[] = [];
 export function makeFrames(model: Model, tree: Tree): Frames {
   const frames: Frame[] = [];
   const hooksOf = makeHooksOf(model);
+  const told = makeToldNames(model);
   const hookFrames = new Map<string, Frame>();
   const modules = new Map<FilePath, Frame>();
   const roots = new Map<ComponentId, Frame>();
@@ -65,7 +67,7 @@ export function makeFrames(model: Model, tree: Tree): Frames {
           kind: 'hook',
           name: hook.fact.name === 'default' ? (at.frame.body.values[value]?.name ?? '') : hook.fact.name,
           file: hook.file,
-          body: hook.fact,
+          body: told(hook.file, hook.fact),
           place: from.place,
           ...(from.component ? { component: from.component } : {}),
           caller: { frame: at.frame.index, value },
@@ -80,14 +82,21 @@ export function makeFrames(model: Model, tree: Tree): Frames {
     const known = roots.get(id);
     const component = model.components.get(id);
     if (known || !component) return known;
-    const frame = add({ kind: 'component', name: component.name, file: component.file, body: component.facts, place: -1, component });
+    const frame = add({
+      kind: 'component',
+      name: component.name,
+      file: component.file,
+      body: told(component.file, component.facts),
+      place: -1,
+      component,
+    });
     roots.set(id, frame);
     addHooks(frame);
     return frame;
   };
   for (const place of tree.places) {
     const component = model.components.get(place.component);
-    const body = place.cut || !component ? { values: [], actions: [] } : component.facts;
+    const body = place.cut || !component ? { values: [], actions: [] } : told(component.file, component.facts);
     add({
       kind: 'component',
       name: component?.name ?? '',
@@ -102,7 +111,7 @@ export function makeFrames(model: Model, tree: Tree): Frames {
   }
   for (let at = 0; at < tree.places.length; at++) addHooks(frames[at] as Frame);
   for (const [file, facts] of model.files) {
-    if (facts.module) modules.set(file, add({ kind: 'module', name: file, file, body: facts.module, place: -1 }));
+    if (facts.module) modules.set(file, add({ kind: 'module', name: file, file, body: told(file, facts.module), place: -1 }));
   }
   for (const { owner, use: id } of [...tree.places, ...tree.providers]) {
     const use = owner < 0 && id ? useById(model, id) : undefined;

@@ -28,7 +28,7 @@ export type Graph = {
   readonly named: (frame: Frame, name: string) => Named;
   /** Values in other bodies that stand for a value of a module. */
   readonly aliasesOf: (frame: Frame, value: number) => readonly Spot[];
-  /** Values that a selector makes of the one store that the application has. */
+  /** Values that stand for the one store that the application has, or for what a selector makes of it. */
   readonly rootSelectors: () => readonly Spot[];
   /** The value of a module that a name stands for. */
   readonly moduleSpot: (frame: Frame, name: string) => { readonly frame: Frame; readonly value: number } | undefined;
@@ -133,7 +133,8 @@ export function valueNamed(body: BodyFacts, name: string): number {
     value.name === name && value.kind !== 'module' && value.kind !== 'param' && value.of === undefined;
   // A state is meant before what it starts from.
   const state = body.values.findIndex((value) => value.kind === 'state' && isNamed(value));
-  return state >= 0 ? state : body.values.findIndex(isNamed);
+  if (state >= 0) return state;
+  return name === 'default' ? body.values.findIndex((value) => value.isDefault || isNamed(value)) : body.values.findIndex(isNamed);
 }
 
 /** The value of a spot; undefined where the spot is not of this graph. */

@@ -1,4 +1,4 @@
-import type { How, Reading } from '../../model/facts';
+import type { How, PartOfStore, Reading } from '../../model/facts';
 
 /**
  * Which part of a value is followed: the members that lead to it, outermost first. `*` is any member
@@ -41,11 +41,36 @@ function passing(how: How, narrowed: boolean): Passing {
   return how === 'part' || narrowed ? 'part' : 'same';
 }
 
+/** What the part of a store is called by the store that holds it; undefined where the reading itself tells. */
+function inWhole(part: PartOfStore, track: Track): Track | undefined {
+  const [kind, name, ...rest] = track;
+  if (part.kind === 'member') return kind === 'dispatch' ? track : undefined;
+  if (kind === undefined) return [];
+  if (kind === 'state') return ['state', part.key, ...track.slice(1)];
+  if (name === undefined) return [kind];
+  const own = name.startsWith('/') ? part.key + name : name;
+  return [kind, part.namespaced ? `/${own}` : own, ...rest];
+}
+
+/** The other way round: what of a store is which part of one that it holds; undefined for none, and where the reading tells. */
+function inPart(part: PartOfStore, track: Track): Track | undefined {
+  const [kind, name, ...rest] = track;
+  if (part.kind === 'member') return kind === 'dispatch' ? track : undefined;
+  if (kind === undefined || name === undefined) return [...track];
+  if (kind === 'state') return name === part.key || name === '*' ? ['state', ...rest] : undefined;
+  if (part.namespaced && !name.startsWith('/')) return undefined;
+  const own = part.namespaced ? name.slice(1) : name;
+  return [kind, own.startsWith(`${part.key}/`) ? own.slice(part.key.length) : own, ...rest];
+}
+
 /**
  * What of a followed value goes on through a reading; undefined where the reading takes another
  * part. After access paths of bounded length, as in demand-driven data-flow analysis.
  */
 export function forward(reading: Reading, track: Track): Passed | undefined {
+  const part = reading.partOfStore && inWhole(reading.partOfStore, track);
+  if (part) return { track: part.slice(0, deepest), how: 'same' };
+  if (reading.partOfStore?.kind === 'module') return undefined;
   const how = reading.held?.how ?? reading.how;
   const path = taken(reading.path, how === 'spread' ? 'same' : how);
   const shared = common(path, track);
@@ -63,6 +88,9 @@ export function forward(reading: Reading, track: Track): Passed | undefined {
 
 /** What of its source a followed part of a made value comes from; undefined where the reading makes another part. */
 export function backward(reading: Reading, track: Track): Passed | undefined {
+  const part = reading.partOfStore && inPart(reading.partOfStore, track);
+  if (part) return { track: part, how: 'same' };
+  if (reading.partOfStore?.kind === 'module') return undefined;
   const how = reading.held?.how ?? reading.how;
   const at = reading.held?.at ?? [];
   const shared = common(at, track);

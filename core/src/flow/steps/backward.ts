@@ -1,4 +1,4 @@
-import type { ArgFact, Reading, TemplateNode, TemplateUse } from '../../model/facts';
+import type { ArgFact, Held, Reading, TemplateNode, TemplateUse } from '../../model/facts';
 import { defaultSlot, type MemberKey, memberName, memberOf, propKey } from '../../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../../model/given';
 import { useById } from '../../model/lookup';
@@ -10,10 +10,11 @@ import type { Frame } from '../graph/frames';
 import type { Graph, Spot } from '../graph/graph';
 import type { Indexed } from '../graph/sinks';
 import { isHandler } from './forward';
-import { localKind, type Step } from './step';
+import { isCommand, localKind, type Step } from './step';
 import { codeAt, givenTo, slotLabel } from '../graph/targets';
 import { backward, forward, type Passed, type Track } from '../graph/track';
 import type { FlowQueries } from './queries';
+import { selectorTracks } from './selectors';
 
 /** Where the value of a spot comes from: one step for each thing that it is made of. */
 export function backSteps(ways: FlowQueries, spot: Spot): Step[] {
@@ -25,7 +26,7 @@ export function backSteps(ways: FlowQueries, spot: Spot): Step[] {
   const here = { how: 'same', at, frame: frame.index, name: value.name } as const;
   switch (value.kind) {
     case 'prop':
-      return propBack(ways, frame, memberKeyOf(value), spot.track, value.span);
+      return propBack(ways, frame, memberKeyOf(value), spot.track, value.span, value.from);
     case 'rest':
     case 'props': {
       const [prop, ...track] = spot.track;
@@ -101,14 +102,16 @@ function madeFrom(frame: Frame, from: readonly Reading[], track: Track, kind?: S
     frame: frame.index,
     name: frame.body.values[reading.value]?.name ?? '',
     to: { frame: frame.index, value: reading.value, track: passed.track },
+    ...(reading.partOfStore?.kind === 'module' || isCommand(track) ? { silent: true as const } : {}),
   }));
 }
 
-/** A prop: what the use that made the place gives under that name. */
-function propBack({ graph }: FlowQueries, frame: Frame, key: MemberKey, track: Track, span: Span): Step[] {
+/** A prop: what the use that made the place gives under that name, else what stands `around` the component gives. */
+function propBack({ graph }: FlowQueries, frame: Frame, key: MemberKey, track: Track, span: Span, around: readonly Reading[] = []): Step[] {
   const given = givenTo(graph, frame, key);
   const prop = frame.component?.contract.members.get(key)?.name ?? memberName(key);
   const here = { how: 'same', at: codeAt(frame, span), frame: frame.index, name: prop } as const;
+  if (!given && around.length > 0) return madeFrom(frame, around, track);
   if (!given) return [{ kind: 'passes', ...here, ending: 'page' }];
   const { owner, use, binding } = given;
   if (binding) {
@@ -126,6 +129,7 @@ function propBack({ graph }: FlowQueries, frame: Frame, key: MemberKey, track: T
   }
   const spread = spreadBack(graph, owner, use, key, track);
   if (spread.length > 0) return spread;
+  if (around.length > 0) return madeFrom(frame, around, track);
   const fallback = frame.component?.contract.members.get(key)?.fallback;
   return [
     {
@@ -168,19 +172,36 @@ function spreadBack(graph: Graph, owner: Frame, use: TemplateUse, prop: MemberKe
   );
 }
 
+const isDone = ({ at: [part] }: Held): boolean => part === 'actions' || part === 'dispatch' || part === 'commit';
+
+/** Whether a store that is put together of several has a member from another one of these. */
+function isOfOtherPart(graph: Graph, { frame, value, track: [member] }: Spot): boolean {
+  const by = graph.frames[frame];
+  const own = by?.body.values[value];
+  const there = by && own?.kind === 'module' && own.source !== undefined ? graph.moduleSpot(by, own.source) : undefined;
+  const store = there ? there.frame.body.values[there.value] : own;
+  if (store?.shape !== 'part' || member === undefined) return false;
+  return !store.fields?.some(({ name }) => name === member) && !store.from.some(({ held }) => held?.at[0] === member);
+}
+
 /** A state: what it held first, and all that was put into it. */
 function stateBack(ways: FlowQueries, frame: Frame, given: Spot): Step[] {
   // `boats.reducer` of a slice stands for what the slice holds.
   const isReducer = frame.body.values[given.value]?.shape === 'slice' && given.track[0] === 'reducer';
   const spot = isReducer ? { ...given, track: given.track.slice(1) } : given;
   const value = frame.body.values[spot.value];
-  const first = madeFrom(frame, value?.from ?? [], spot.track, value?.shape === 'atom' ? undefined : 'starts');
+  // What a store does is nothing that it holds.
+  const held = spot.track.length > 0 ? (value?.from ?? []) : (value?.from ?? []).filter(({ held: at }) => !at || !isDone(at));
+  const made = madeFrom(frame, held, spot.track, value?.shape === 'atom' ? undefined : 'starts');
+  const first = made.filter(({ to }) => !to || !isOfOtherPart(ways.graph, to));
   const here = {
     how: 'same',
     at: codeAt(frame, value?.span ?? { start: 0, end: 0 }),
     frame: frame.index,
     name: value?.name ?? '',
   } as const;
+  const isElsewhere = value?.shape === 'root' && !value.fields?.some(({ name }) => name === spot.track[1]);
+  if (isCommand(spot.track) || (first.length === 0 && isElsewhere)) return first;
   const own: Step[] = first.length > 0 ? first : [{ kind: 'owns', ...here, ending: 'constant' }];
   return [...own, ...changedBy(ways, frame, spot)];
 }
@@ -292,10 +313,18 @@ function storeBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
       return madeFrom(frame, readingsAt(gives.store), spot.track.slice(1)).map((step): Step => ({ ...step, kind: 'takes' }));
     case 'snapshot':
       return madeFrom(frame, readingsAt(gives.snapshot), ['()', ...spot.track]).map((step): Step => ({ ...step, kind: 'takes' }));
-    case 'root':
-      return throughSelector(ways, frame, readingsAt(gives.selector), spot.track).flatMap((track) =>
-        rootStores(graph).map((root): Step => ({ ...base, name: 'store', to: { ...root, track } })),
+    case 'root': {
+      const { selector } = gives;
+      const tracks = selector === undefined ? [spot.track] : throughSelector(ways, frame, readingsAt(selector), spot.track);
+      return tracks.flatMap((track) =>
+        rootStores(graph).map((root): Step => ({
+          ...base,
+          name: 'store',
+          to: { ...root, track },
+          ...(selector === undefined ? { silent: true } : {}),
+        })),
       );
+    }
     default:
       return [];
   }
@@ -311,20 +340,8 @@ function rootStores(graph: Graph): Spot[] {
 }
 
 /** Which parts of its store a selector takes; the whole where its text does not tell. */
-function throughSelector(ways: FlowQueries, frame: Frame, selector: readonly Reading[], track: Track): Track[] {
-  return selector.flatMap((reading) =>
-    ways.runs({ frame: frame.index, value: reading.value, track: reading.path }).flatMap((run): Track[] => {
-      if (run.kind !== 'action') return [];
-      const param = ways.graph.indexOf(run.frame).params.get(run.action)?.get(0);
-      const results = (run.frame.body.actions[run.action]?.returns ?? []).filter((one) => one.value === param);
-      const tracks = results.flatMap((one): Track[] => {
-        const passed = backward(one, track);
-        return passed ? [passed.track] : [];
-      });
-      return tracks.length > 0 ? tracks : [[]];
-    }),
-  );
-}
+const throughSelector = (ways: FlowQueries, frame: Frame, selector: readonly Reading[], track: Track): Track[] =>
+  selector.flatMap((reading) => selectorTracks(ways, frame, reading, track));
 
 /** A taken context: what its nearest provider is given. */
 function contextBack({ graph }: FlowQueries, frame: Frame, spot: Spot): Step[] {

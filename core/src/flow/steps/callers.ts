@@ -8,7 +8,7 @@ import { channelKey } from './channels';
 import type { Frame } from '../graph/frames';
 import { type Spot, spotKey } from '../graph/graph';
 import type { Sink } from '../graph/sinks';
-import type { Step } from './step';
+import { calledName, isCommand, type Step } from './step';
 import { arrivals, codeAt } from '../graph/targets';
 import { forward } from '../graph/track';
 import type { Caller, FlowQueries } from './queries';
@@ -127,12 +127,14 @@ function calledAt(ways: FlowQueries, { spot, trail }: Task): Caller[] {
         name: memberName(site.raise.member),
       });
     } else if (site.by === 'call' && leadsTo(site.call.path, spot.track)) {
-      const name = [frame.body.values[site.call.value]?.name ?? '', ...site.call.path].join('.');
+      const name = calledName(frame.body.values[site.call.value]?.name ?? '', site.call.path);
       const told = site.call.actionType === undefined ? {} : { told: site.call.actionType };
       found.push({ by: 'call', frame, at: codeAt(frame, site.call.span), trail, args: site.call.args, action: site.action, name, ...told });
     }
   }
   for (const sink of index.sinks.get(spot.value) ?? []) {
+    // Who reads all that a store holds runs nothing of what it can be told.
+    if (sink.to === 'read' && isCommand(spot.track)) continue;
     if (sink.reading.how === 'called' && rendering.has(sink.to) && leadsTo(sink.reading.path, spot.track)) {
       const name = [frame.body.values[spot.value]?.name ?? '', ...sink.reading.path].join('.');
       found.push({ by: 'render', frame, at: codeAt(frame, sink.reading.span), trail, args: [], name });

@@ -11,10 +11,11 @@ import { channelKey, channelsOf, type Hearer, reaches } from './channels';
 import type { Frame } from '../graph/frames';
 import { type Graph, type Spot, valueOf } from '../graph/graph';
 import type { Sink } from '../graph/sinks';
-import { localKind, nameOf, type Step } from './step';
+import { calledName, isCommand, localKind, nameOf, type Step } from './step';
 import { arrivals, codeAt, handedTo, memberLabel, slotLabel } from '../graph/targets';
 import { forward, type Passed } from '../graph/track';
 import type { FlowQueries, Run } from './queries';
+import { selectorPasses } from './selectors';
 import { append } from '../../model/append';
 
 /** Where the value of a spot goes next: one step for each place that reads it. */
@@ -60,9 +61,15 @@ function aliasSteps(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
   if (shape !== 'root') return aliases;
   return [
     ...aliases,
-    ...graph.rootSelectors().flatMap((selector) => {
+    ...graph.rootSelectors().flatMap((selector): Step[] => {
       const there = graph.frames[selector.frame] ?? frame;
-      return selected(ways, there, selector.value, 0, { track: spot.track, how: 'same' }, { ...base, frame: there.index });
+      const { gives, span, name = '' } = valueOf(graph, selector) ?? {};
+      const passed: Passed = { track: spot.track, how: 'same' };
+      if (gives?.gives === 'root' && gives.selector !== undefined)
+        return selected(ways, there, selector.value, gives.selector, passed, { ...base, frame: there.index });
+      const to = { ...selector, track: spot.track };
+      const at = codeAt(there, span ?? { start: 0, end: 0 });
+      return isTaken(graph, there, to) ? [{ kind: 'takes', ...base, at, frame: there.index, name, to, silent: true }] : [];
     }),
   ];
 }
@@ -92,8 +99,11 @@ function heldStep(
   const source = frame.body.values[spot.value]?.kind;
   const isGiven = value?.kind === 'store' && (source === 'function' || source === 'derived' || source === 'state');
   const isHooked = value?.kind === 'hook' || value?.kind === 'context';
+  // That a store stands in another, or has a function under a name, is no way of its own.
+  const isPart = sink.reading.partOfStore?.kind === 'module' || (value?.kind === 'store' && isCommand(passed.track));
   return {
     kind: sink.to === 'value' ? localKind(passed.how) : isGiven ? 'gives' : 'starts',
+    ...(isPart ? { silent: true } : {}),
     ...here,
     name: value?.name ?? '',
     to: {
@@ -155,7 +165,7 @@ function sinkSteps(ways: FlowQueries, frame: Frame, sink: Sink, passed: Passed, 
         kind: 'calls',
         ...here,
         at: codeAt(frame, sink.call.span),
-        name: [frame.body.values[sink.call.value]?.name ?? '', ...track].join('.'),
+        name: calledName(frame.body.values[sink.call.value]?.name ?? '', track),
       });
     }
     case 'sent':
@@ -266,24 +276,17 @@ export function selected(
   passed: Passed,
   base: Pick<Step, 'how' | 'at' | 'frame'>,
 ): Step[] {
-  const { graph } = ways;
   const hook = frame.body.values[value];
-  const made = (hook?.args?.[position]?.readings ?? []).flatMap((reading) =>
-    ways.runs({ frame: frame.index, value: reading.value, track: reading.path }).flatMap((run): Step[] => {
-      if (run.kind !== 'action') return [];
-      const param = graph.indexOf(run.frame).params.get(run.action)?.get(0);
-      const results = (run.frame.body.actions[run.action]?.returns ?? []).filter((one) => one.value === param);
-      return results.flatMap((result): Step[] => {
-        const through = forward(result, passed.track);
-        if (!through) return [];
-        const at = codeAt(run.frame, result.span);
-        return [
-          { ...base, at, kind: 'takes', how: through.how, name: hook?.name ?? '', to: { frame: frame.index, value, track: through.track } },
-        ];
-      });
-    }),
+  return (hook?.args?.[position]?.readings ?? []).flatMap((reading) =>
+    selectorPasses(ways, frame, reading, passed.track).map(({ passed: through, frame: there, span }): Step => ({
+      ...base,
+      at: codeAt(there, span),
+      kind: 'takes',
+      how: through.how,
+      name: hook?.name ?? '',
+      to: { frame: frame.index, value, track: through.track },
+    })),
   );
-  return made;
 }
 
 /** A prop on a use: into every place that the use made; out of the project where the component is from outside. */
@@ -300,6 +303,8 @@ function propSteps(ways: FlowQueries, frame: Frame, use: TemplateUse, binding: B
       return passed.how === 'computed'
         ? [{ kind: 'reads', how: passed.how, at, frame: frame.index, name, ending: 'read', by: binding.to.name }]
         : [];
+    // Who is handed the application's store hands it to all.
+    if (target?.kind === 'outside' && binding.to.name === 'store' && /Provider$/.test(use.tag)) return [];
     const by = target?.kind === 'outside' ? `${use.tag} of ${target.module}` : use.tag;
     return [
       { kind: 'passes', how: passed.how, at, frame: frame.index, name, ending: target?.kind === 'outside' ? 'leaves' : 'unknown', by },

@@ -75,10 +75,23 @@ export function localKind(how: Passing): StepKind {
   return how === 'computed' ? 'derives' : how === 'part' || how === 'item' ? 'narrows' : 'renames';
 }
 
+/** What a store has under the name of a command: a function. */
+export const isCommand = ([kind, name]: readonly string[]): boolean => (kind === 'commit' || kind === 'dispatch') && name !== undefined;
+
+/** What is called, as people say it: a value with its member, or what a store is told. */
+export function calledName(value: string, path: readonly string[]): string {
+  const [command, told] = path;
+  if ((command === 'commit' || command === 'dispatch') && told !== undefined) return `${command} ${told.replace(/^\/|^.*#/, '')}`;
+  return [value, ...path].join('.');
+}
+
 /** The name of a spot's value, with the part that is followed. */
 export function nameOf(graph: Graph, spot: Spot): string {
   const value = valueOf(graph, spot);
-  const part = spot.track.filter((one) => one !== '()' && one !== '*');
+  const members = spot.track.filter((one) => one !== '()' && one !== '*');
+  // What a store holds that is told by names stands under `state`, which is no name of it.
+  const part = value?.kind === 'store' && value.fields && members[0] === 'state' ? members.slice(1) : members;
+  if (isCommand(part)) return calledName('', part);
   const own = ownValue(value?.parts, part[0] ?? '');
   if (own) return [own, ...part.slice(1)].join('.');
   const unnamed = (value?.kind === 'hook' || value?.kind === 'context') && /^use([A-Z]|$)/.test(value.name);

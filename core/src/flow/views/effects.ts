@@ -6,7 +6,7 @@ import type { Frame } from '../graph/frames';
 import { type Graph, type Spot, spotKey } from '../graph/graph';
 import { type Draft, draftOf } from './ladder';
 import { reducerStep, runsOnHearing } from '../steps/forward';
-import type { Step } from '../steps/step';
+import { calledName, type Step } from '../steps/step';
 import { codeAt } from '../graph/targets';
 import type { Run, FlowQueries } from '../steps/queries';
 
@@ -48,7 +48,7 @@ export function hangEffects(ways: FlowQueries, above: Draft, frame: Frame, actio
     const spot: Spot = { frame: frame.index, value: call.value, track: call.path };
     const runs = ways.runs(spot);
     if (!runs.some((run) => run.kind !== 'end')) continue;
-    const name = [frame.body.values[call.value]?.name ?? '', ...call.path].join('.');
+    const name = calledName(frame.body.values[call.value]?.name ?? '', call.path);
     const draft = draftOf(graph, { kind: 'calls', how: 'same', at: codeAt(frame, call.span), frame: frame.index, name }, name);
     hangRuns(ways, draft, spot, 'catches', seen);
     if (draft.below.length > 0) above.below.push(draft);

@@ -3,7 +3,8 @@ import { type MemberKey, memberName, memberOf } from '../../model/member';
 import type { Place } from '../../model/tree';
 import { ancestors } from '../../tree';
 import type { Frame } from '../graph/frames';
-import { type Graph, type Spot, valueNamed } from '../graph/graph';
+import { type Graph, type Spot, valueNamed, valueOf } from '../graph/graph';
+import { isCommand } from '../steps/step';
 import { contextName } from './strands/contexts';
 import { ownValue } from '../../model/own-value';
 
@@ -73,16 +74,27 @@ function ownSpots(frame: Frame, name: string): Spot[] {
   });
 }
 
-/** A member of a store that the module makes: one that its functions read or change. */
+/** A member of a store that the module makes: one that it holds, or that its functions read or change. */
 function storeSpots(frame: Frame, name: string): Spot[] {
   const { values, actions } = frame.body;
   const touches = actions.flatMap(({ reads, changes }) => [...reads, ...changes]);
   return values.flatMap((value, index) => {
-    const isMember =
-      value.kind === 'store' &&
-      (value.from.some(({ held }) => held?.at[0] === name) || touches.some((one) => one.value === index && one.path?.[0] === name));
-    return isMember ? [frameSpot(frame, index, [name])] : [];
+    if (value.kind !== 'store') return [];
+    // A store that is told by names keeps what it holds apart from what it computes and does.
+    for (const at of value.fields && (value.shape === 'module' || value.shape === 'root') ? [['state', name]] : [[name]]) {
+      const leads = (path: readonly string[] | undefined): boolean => at.every((one, depth) => path?.[depth] === one);
+      const isHeld = value.fields?.some((field) => field.name === name) || value.from.some(({ held }) => leads(held?.at));
+      if (isHeld || touches.some((one) => one.value === index && leads(one.path))) return [frameSpot(frame, index, at)];
+    }
+    return [];
   });
+}
+
+/** A part of what a hook gives, under the name that it has there: `const { data } = useBoats()`. */
+function takenSpots(graph: Graph, frame: Frame, name: string): Spot[] {
+  const { sinks } = graph.indexOf(frame);
+  const isTaken = (value: number): boolean => (sinks.get(value) ?? []).some(({ reading }) => reading.path[0] === name);
+  return frame.body.values.flatMap(({ kind }, index) => (kind === 'hook' && isTaken(index) ? [frameSpot(frame, index, [name])] : []));
 }
 
 /** The frames of a place: of its component, then of the hooks that it calls. */
@@ -102,6 +114,7 @@ export function spotsNamed(graph: Graph, place: Place, name: string): Spot[] {
     () => memberSpots(graph, own, (key) => key === name || memberName(key) === name),
     () => memberSpots(graph, own, (key) => memberOf(key).kind !== 'slot' && bare(memberName(key)) === bare(name)),
     ...frames.slice(1).map((frame) => () => ownSpots(frame, name)),
+    () => takenSpots(graph, own, name),
   ];
   for (const one of tries) {
     const found = one();
@@ -146,12 +159,21 @@ export const namesTaken = (graph: Graph, place: Place): string[] => takenAt(grap
 export function spotsOfFile(graph: Graph, file: string, name: string): Spot[] {
   const module = graph.moduleFrame(file);
   const own = module ? ownSpots(module, name) : [];
-  if (own.length > 0) return own;
   const member = module ? storeSpots(module, name) : [];
+  // What a store holds is meant before what it does, or what a function is given.
+  const isOther = own.every((spot) => valueOf(graph, spot)?.kind === 'param' || (member.length > 0 && isOfStore(module, spot.value)));
+  if (own.length > 0 && !isOther) return own;
   if (member.length > 0) return member;
+  if (own.length > 0) return own;
   const inHooks = graph.frames.flatMap((frame) => (frame.file === file && frame.kind === 'hook' ? ownSpots(frame, name) : []));
   return inHooks.length > 0 ? inHooks : readersOf(graph, file, name);
 }
+
+/** Whether a function is one that a store has under a name of its own. */
+const isOfStore = (module: Frame | undefined, value: number): boolean =>
+  module?.body.values.some(
+    (one) => one.kind === 'store' && one.from.some((from) => from.value === value && isCommand(from.held?.at ?? [])),
+  ) ?? false;
 
 /** What others know a constant of a module by: it holds nothing that lasts, so that its module has no body. */
 function readersOf(graph: Graph, file: string, name: string): Spot[] {

@@ -118,6 +118,8 @@ export type Body = {
   readonly dialect: Dialect;
   /** Values that stand for calls of hooks, so that each call is one value. */
   readonly hookValues: Map<t.Node, number>;
+  /** The value that stands for the one store of the application; absent where none is mentioned. */
+  central?: number;
   /** It is the module itself, not a component or a hook. */
   isModule?: true;
   /** What a hook gives; absent in a component. */
@@ -387,7 +389,23 @@ export function finishBody(body: Body): BodyFacts {
       raise.value !== undefined && body.tested.has(raise.value) ? { ...raise, optional: true } : raise,
     );
   }
-  return { values: body.values, actions: body.actions, ...(body.endings.size > 0 ? { endings: [...body.endings] } : {}) };
+  return {
+    values: body.values,
+    actions: body.actions,
+    ...(body.endings.size > 0 ? { endings: [...body.endings] } : {}),
+    ...(namesConstants(body) ? { toldByConstants: true as const } : {}),
+  };
+}
+
+/** Whether a store is told to do something by what a constant says. */
+function namesConstants({ values, actions, central, isModule }: Body): boolean {
+  const isConstant = ([command, told]: readonly string[]): boolean =>
+    (command === 'commit' || command === 'dispatch') && told?.includes('{') === true;
+  const calls = central !== undefined && actions.some(({ invokes }) => invokes.some(({ path }) => isConstant(path)));
+  return (
+    calls ||
+    (isModule === true && values.some(({ kind, from }) => kind === 'store' && from.some(({ held }) => held && isConstant(held.at))))
+  );
 }
 
 /** A function of the project, or what is made to be used as one, once its body has been read to its end: what it gives, and gives to all below. */

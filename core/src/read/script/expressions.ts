@@ -35,6 +35,7 @@ import {
   readName,
   weaken,
 } from './names';
+import { commandOf, commandsOfModule, dispatchedBy, toldTo } from './central';
 import { changedBack } from './param-changes';
 import { originOfCall, renewedBy } from './origins';
 import { type Aliased, hoisted, innerScope, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
@@ -586,10 +587,15 @@ function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readon
     readArguments(body, node, scope, sink, itemReadings(node, path, list));
     return;
   }
+  const command = commandsOfModule(body, node, method, spanOf(base));
+  if (command) {
+    readCommand(body, node, command, scope, sink);
+    return;
+  }
   const value = moduleValue(body, base.name, spanOf(base));
   const args = readArgs(body, node.arguments, scope, sink);
   sink.reads.push({ value, path, how: 'called', span });
-  (sink.invokes ??= []).push({ span: spanOf(node), value, path, args, ...toldTo(body, node, method) });
+  (sink.invokes ??= []).push({ span: spanOf(node), value, path, args, ...saidBy(body, node, method) });
 }
 
 /** Tells whether a module's name may be one of the project: relative, or by an alias. */
@@ -614,6 +620,11 @@ function readCalled(
     return;
   }
   const called = calledValue(body, meaning, path, spanOf(node.callee));
+  const command = meaning.kind === 'commands' ? meaning : called && commandOf(body, called.value, called.path);
+  if (command) {
+    readCommand(body, node, command, scope, sink);
+    return;
+  }
   if (called && called.path.length === 0) {
     const value = body.values[called.value];
     if (value?.kind === 'setter' && value.partner !== undefined) {
@@ -621,12 +632,13 @@ function readCalled(
       return;
     }
     const args = readArgs(body, node.arguments, scope, sink);
+    for (const one of dispatchedBy(body, node, value)) (sink.invokes ??= []).push({ ...one, span, args });
     if (value?.kind === 'prop') {
       if (optional) noteTest(body, called.value, spanOf(node));
       else noteDemanded(body, called.value, spanOf(node.callee));
       (sink.raises ??= []).push({ member: memberKeyOf(value), value: called.value, optional, span, args });
     } else {
-      (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args, ...toldTo(body, node) });
+      (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args, ...saidBy(body, node) });
       if (optional) noteTest(body, called.value, spanOf(node));
       else if (value?.kind === 'context' || value?.kind === 'hook') noteDemanded(body, called.value, spanOf(node.callee));
     }
@@ -687,10 +699,20 @@ function readCalled(
   const kind = called && body.values[called.value]?.kind;
   if (called && !known && !after && kind !== undefined && holdsFunctions.has(kind)) {
     const args = readArgs(body, node.arguments, scope, sink);
-    (sink.invokes ??= []).push({ span, value: called.value, path: called.path, args, ...toldTo(body, node, method) });
+    (sink.invokes ??= []).push({ span, value: called.value, path: called.path, args, ...saidBy(body, node, method) });
     return;
   }
   readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
+}
+
+/** A call that tells a store something runs what the store has under the name that it is told. */
+function readCommand(body: Body, node: Call, command: Extract<Meaning, { kind: 'commands' }>, scope: Scope, sink: Effects): void {
+  const { calls, given } = toldTo(body, node, command);
+  const args = readArgs(body, given, scope, sink);
+  for (const one of calls) {
+    sink.reads.push({ ...one, how: 'called', span: spanOf(node.callee) });
+    (sink.invokes ??= []).push({ ...one, span: spanOf(node), args });
+  }
 }
 
 /** An instance of a class, which was asked for by its name: `LevelService`, and no token, `LEVELS`. */
@@ -917,7 +939,7 @@ function withoutHead(reading: Reading): Reading {
 }
 
 /** What a call is told, where the text tells: the name of an action, the key of a query. */
-function toldTo(body: Body, node: Call, method?: string): Pick<CallFact, 'actionType' | 'renews'> {
+function saidBy(body: Body, node: Call, method?: string): Pick<CallFact, 'actionType' | 'renews'> {
   const actionType = toldBy(node.arguments[0]);
   const renews = renewedBy(body, node, method);
   return { ...(actionType === undefined ? {} : { actionType }), ...(renews === undefined ? {} : { renews }) };

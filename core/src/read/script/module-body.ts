@@ -1,11 +1,40 @@
 import type * as t from '@babel/types';
 import type { ModuleFacts, NameFact, Reading, ValueFact } from '../../model/facts';
-import { addAction, addValue, type Body, type Dialect, finishBody, mergeReadings, type ModuleScope, newBody, newEffects } from './body';
+import type { FilePath, Span } from '../../model/span';
+import {
+  addAction,
+  addValue,
+  type Body,
+  type Dialect,
+  finishBody,
+  mergeReadings,
+  type ModuleScope,
+  newBody,
+  newEffects,
+  moduleValue,
+} from './body';
 import { bindParams, readActionInto, readExpression, readFunctionInto, readingsOf, readStatement } from './expressions';
 import { plainMembersOf } from './lists';
 import { innerScope, type Meaning, type Scope } from './scope';
+import {
+  actionsGivenBy,
+  builtCases,
+  declareActionMaker,
+  declareKeySelector,
+  declareSelector,
+  declareThunk,
+  readRunByStore,
+  runByStore,
+  isActionMaker,
+  madeReducerOf,
+  readCases,
+  readReducer,
+  reducerOf,
+  tableCases,
+} from './reducers';
+import { type PlacedStore, readStoreModule, storeByFolder, storeModuleOf, storeOptionsOf } from './store-modules';
 import { type StoreShape, storeShapeOf } from './store-shapes';
-import { bare, type FunctionNode, isFunction, keyName, patternNames, resultOf, spanOf } from './syntax';
+import { bare, calleeName, type FunctionNode, isFunction, keyName, nameOfFile, patternNames, resultOf, spanOf } from './syntax';
 import { literalPattern } from '../../model/literal-pattern';
 import { append } from '../../model/append';
 
@@ -13,7 +42,7 @@ import { append } from '../../model/append';
 export type ModuleDeclaration = { readonly name: string; readonly node: t.Node; readonly nameSpan: { start: number; end: number } };
 
 const lasting =
-  /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\b(?:ref|reactive|shallowRef|shallowReactive)\s*[(<]|\baction\b|\bdispatch|\bemit|Storage\b|\.postMessage|\baxios\b|\bnanostores\b/;
+  /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\b(?:ref|reactive|shallowRef|shallowReactive)\s*[(<]|\baction\b|\bdispatch|\bmutations\b|\bcommit\b|\bnamespaced\b|\bemit|Storage\b|\.postMessage|\baxios\b|\bnanostores\b/;
 
 /** Tells whether the text of a module may hold something that lasts, or ask for something from outside. */
 export function mayLast(text: string): boolean {
@@ -29,13 +58,14 @@ type Reader = { readonly body: Body; readonly scope: Scope; readonly classes: Re
 
 /**
  * What a module holds and does beside its components and hooks: its variables, stores and
- * functions. Undefined where nothing of it lasts.
+ * functions. Undefined where nothing of it lasts. `file` tells what a store is called that it exports without a name.
  */
 export function readModuleBody(
   module: ModuleScope,
   statements: readonly t.Statement[],
   isApart: (name: string) => boolean,
   dialect: Dialect,
+  file: FilePath,
 ): ModuleFacts | undefined {
   const body = newBody(module, dialect);
   body.isModule = true;
@@ -45,12 +75,16 @@ export function readModuleBody(
     declarations.flatMap((one): [string, t.Class][] => (one.type === 'ClassDeclaration' && one.id ? [[one.id.name, one]] : [])),
   );
   const reader: Reader = { body, scope, classes };
+  const placed = storeByFolder(file, module, statements);
+  const isElsewhere = (name: string): boolean => isApart(name) || (placed?.names.has(name) ?? false);
+  if (placed) declarePlaced(reader, placed);
   for (const one of declarations)
-    if (one.type === 'FunctionDeclaration' && one.id && !isApart(one.id.name)) declareModuleFunction(reader, one.id.name, one, one.id);
+    if (one.type === 'FunctionDeclaration' && one.id && !isElsewhere(one.id.name)) declareModuleFunction(reader, one.id.name, one, one.id);
   for (const one of declarations) {
-    if (one.type === 'VariableDeclaration') for (const each of one.declarations) declareVariable(reader, each, one.kind, isApart);
+    if (one.type === 'VariableDeclaration') for (const each of one.declarations) declareVariable(reader, each, one.kind, isElsewhere);
     else if (one.type === 'ExpressionStatement') readLoose(reader, one);
   }
+  for (const one of statements) if (one.type === 'ExportDefaultDeclaration') declareDefault(reader, one, nameOfFile(file));
   const facts = finishBody(body);
   settleKinds(body);
   return lasts(facts) ? facts : undefined;
@@ -80,6 +114,69 @@ function isNamedElsewhere({ module, actions }: Body, index: number, { name, span
   );
 }
 
+/** A store, or a part of one, that stands in a folder for it: its key is the name of the file. */
+function declarePlaced({ body, scope }: Reader, { key, object }: PlacedStore): void {
+  const name = key ?? 'store';
+  const span = spanOf(object);
+  const value = addValue(body, { name, kind: 'store', span, from: [], shape: key === undefined ? 'root' : 'module', isDefault: true });
+  body.queue.push(() => readStoreModule(body, value, object, scope, key !== undefined));
+  if (key === undefined) return;
+  const partOfStore = { kind: 'module' as const, key };
+  addValue(body, { name: '', kind: 'store', span, from: [{ value, path: [], how: 'part', span, partOfStore }], shape: 'root' });
+}
+
+/** `export default createStore({ … })`: a store that has no name in its module. */
+function declareDefault(reader: Reader, { declaration }: t.ExportDefaultDeclaration, name: string): void {
+  const { body, scope } = reader;
+  const reading = centralOf(body, declaration);
+  if (!reading) return;
+  const own = name.charAt(0).toLowerCase() + name.slice(1);
+  const value = addValue(body, { name: own, kind: 'store', span: spanOf(declaration), from: [], shape: reading.shape, isDefault: true });
+  body.queue.push(() => reading.read(body, value, scope));
+}
+
+/** A function that a call makes for the store of an application: of actions, of what it holds, or one that the store runs. */
+function madeForStore(body: Body, name: string, at: Span, call: t.CallExpression, scope: Scope): number | undefined {
+  if (isActionMaker(call)) return declareActionMaker(body, name, at, call);
+  const [first] = call.arguments;
+  switch (calleeName(call)) {
+    case 'createAsyncThunk':
+      return declareThunk(body, name, at, call, scope);
+    case 'createSelector':
+    case 'createDraftSafeSelector':
+      return declareSelector(body, name, at, call, scope);
+    case 'createFeatureSelector':
+      return first?.type === 'StringLiteral' ? declareKeySelector(body, name, at, first.value) : undefined;
+    default:
+      return undefined;
+  }
+}
+
+type StoreReader = { readonly shape: string; readonly read: (body: Body, store: number, scope: Scope) => void };
+
+/** A store that an application has one of, or a part of it, by how it is written; undefined for all else. */
+function centralOf({ module }: Body, init: t.Node | undefined): StoreReader | undefined {
+  const part = storeModuleOf(init);
+  const options = part ?? storeOptionsOf(init);
+  if (options) return { shape: part ? 'module' : 'root', read: (body, store, scope) => readStoreModule(body, store, options, scope) };
+  const put = (body: Body, store: number, from: Reading[]): void => void Object.assign(body.values[store] ?? {}, { from });
+  const reducer = madeReducerOf(init);
+  if (reducer) return { shape: 'slice', read: (body, store, scope) => put(body, store, readReducer(body, store, reducer, scope)) };
+  const combined = rootShapeOf(module, init);
+  return combined && { shape: 'root', read: (body, store, scope) => put(body, store, fillStore(body, store, combined, scope)) };
+}
+
+/** `combineReducers({ … })`, `configureStore({ reducer })`, `createStore(reducer)` of the package for it. */
+function rootShapeOf({ imported }: Pick<ModuleScope, 'imported'>, init: t.Node | undefined): StoreShape | undefined {
+  const call = init && bare(init);
+  const shape = call && storeShapeOf(call);
+  if (shape) return shape.shape === 'root' ? shape : undefined;
+  const origin = call?.type === 'CallExpression' ? imported.get(calleeName(call) ?? '') : undefined;
+  const [first] = call?.type === 'CallExpression' ? call.arguments : [];
+  if (!first || !/^(?:redux|@reduxjs\/toolkit)$/.test(origin?.from ?? '') || !/createStore$/.test(origin?.imported ?? '')) return undefined;
+  return rootShapeOf({ imported }, first) ?? { shape: 'root', first };
+}
+
 function lasts(facts: ModuleFacts): boolean {
   return (
     facts.values.some((one) => one.kind === 'state' || one.kind === 'store' || one.kind === 'fetched' || one.shape !== undefined) ||
@@ -90,27 +187,53 @@ function lasts(facts: ModuleFacts): boolean {
 }
 
 function declareModuleFunction({ body, scope }: Reader, name: string, node: FunctionNode, at: t.Node): void {
+  const reducer = reducerOf(node);
+  const makes = reducer ? undefined : sliceMadeBy(node);
+  if (reducer || makes) {
+    const shape = reducer ? 'slice' : 'part';
+    const store = addValue(body, { name, kind: 'store', span: spanOf(at), from: [], shape });
+    scope.names.set(name, { kind: 'value', value: store, path: [] });
+    body.queue.push(() => {
+      const facts = body.values[store];
+      if (facts) facts.from = reducer ? readReducer(body, store, reducer, scope) : storeMadeBy(body, store, node, scope);
+    });
+    return;
+  }
   const action = addAction(body, name, 'handler', spanOf(node));
   const value = addValue(body, { name, kind: 'function', span: spanOf(at), from: [], action });
   scope.names.set(name, { kind: 'function', node, scope, action, value });
   body.queue.push(() => {
-    readActionInto(body, action, node, scope);
+    const run = runByStore(node);
+    if (run) readRunByStore(body, node, run, action, scope);
+    else readActionInto(body, action, node, scope);
     const cases = casesOf(node);
     const facts = body.actions[action];
     if (facts && cases.length > 0) facts.cases = cases;
+    actionsGivenBy(body, node, action, scope);
   });
+}
+
+/** `(set, get) => ({ … })`: what makes a part of a store, for one that is put together of several. */
+function sliceMadeBy(node: FunctionNode): boolean {
+  const [set] = node.params;
+  const result = resultOf(node);
+  return (
+    set?.type === 'Identifier' && set.name === 'set' && result !== undefined && result !== null && bare(result).type === 'ObjectExpression'
+  );
 }
 
 function readLoose({ body, scope }: Reader, statement: t.ExpressionStatement): void {
   body.queue.push(() => {
     const sink = newEffects();
     readStatement(body, statement, scope, sink);
-    const handsStoreOn = sink.reads.some((read) => body.values[read.value]?.shape !== undefined);
+    // The application's store is handed to what it is built with: everyone has it.
+    const reads = sink.reads.filter((read) => body.values[read.value]?.shape !== 'root');
+    const handsStoreOn = reads.some((read) => body.values[read.value]?.shape !== undefined);
     if (!sink.changes && !sink.invokes && !sink.sends && !sink.hears && !handsStoreOn) return;
     const action = addAction(body, 'when the module is loaded', 'lifecycle', spanOf(statement));
     const facts = body.actions[action];
     if (!facts) return;
-    facts.reads = sink.reads;
+    facts.reads = reads;
     if (sink.changes) facts.changes = sink.changes;
     if (sink.invokes) facts.invokes = sink.invokes;
     if (sink.sends) facts.sends = sink.sends;
@@ -130,6 +253,18 @@ function declareVariable(reader: Reader, declarator: t.VariableDeclarator, kind:
   const span = { start: declarator.id.start ?? 0, end: (declarator.id.start ?? 0) + name.length };
   if (isFunction(init)) {
     declareModuleFunction(reader, name, init, { ...declarator.id, start: span.start, end: span.end });
+    return;
+  }
+  const given = init?.type === 'CallExpression' ? madeForStore(body, name, span, init, scope) : undefined;
+  if (given !== undefined) {
+    scope.names.set(name, { kind: 'value', value: given, path: [] });
+    return;
+  }
+  const reading = centralOf(body, init);
+  if (reading) {
+    const value = addValue(body, { name, kind: 'store', span, from: [], shape: reading.shape });
+    scope.names.set(name, { kind: 'value', value, path: [] });
+    body.queue.push(() => reading.read(body, value, scope));
     return;
   }
   const shape = init && (storeShapeOf(init) ?? body.dialect.store?.(init));
@@ -223,8 +358,16 @@ function fillStore(body: Body, store: number, shape: StoreShape, scope: Scope): 
       if (facts) Object.assign(facts, { reads: sink.reads, changes: sink.changes ?? [], invokes: sink.invokes ?? [] });
     });
   }
-  for (const property of shape.handlers ?? []) from.push(handlerOf(body, store, property, scope));
-  return mergeReadings(from);
+  for (const property of shape.handlers ?? []) {
+    const handler = handlerOf(body, store, property, scope);
+    const told = handler.held?.at[1];
+    from.push(handler);
+    if (shape.prefix !== undefined && told !== undefined)
+      from.push({ ...handler, held: { at: ['dispatch', `${shape.prefix}/${told}`], how: 'same' } });
+  }
+  const { extra } = shape;
+  if (extra) append(from, readCases(body, store, isFunction(extra) ? builtCases(extra) : tableCases(extra), scope));
+  return shape.shape === 'root' ? from.map((one) => ({ ...one, partOfStore: { kind: 'member' as const } })) : mergeReadings(from);
 }
 
 /** `atom((get) => get(levels) * 2)`: made from what it gets. */
@@ -274,8 +417,27 @@ function storeMadeBy(body: Body, store: number, node: FunctionNode, scope: Scope
   const sink = newEffects();
   const result = resultOf(node);
   noteFields(body, store, result);
-  if (result) readExpression(body, result, inner, 'same', sink);
-  return sink.reads;
+  const object = result ? bare(result) : undefined;
+  const slices = object?.type === 'ObjectExpression' ? object.properties.flatMap((one) => sliceSpread(body, one, scope)) : [];
+  if (!object) return [];
+  const others =
+    object.type === 'ObjectExpression' && slices.length > 0
+      ? { ...object, properties: object.properties.filter((one) => sliceSpread(body, one, scope).length === 0) }
+      : object;
+  readExpression(body, others, inner, 'same', sink);
+  return [...slices, ...sink.reads];
+}
+
+/** `...createBoats(...all)` within a store that is put together of several: what that makes is the store's own. */
+function sliceSpread(body: Body, one: t.Node, scope: Scope): Reading[] {
+  const call = one.type === 'SpreadElement' ? bare(one.argument) : undefined;
+  if (call?.type !== 'CallExpression' || call.callee.type !== 'Identifier') return [];
+  const { name } = call.callee;
+  const own = scope.names.get(name);
+  const isOwn = own?.kind === 'value' && body.values[own.value]?.kind === 'store';
+  if (isOwn) return [{ value: own.value, path: [], how: 'same', span: spanOf(call) }];
+  if (!body.module.imported.has(name)) return [];
+  return [{ value: moduleValue(body, name, spanOf(call.callee)), path: [], how: 'same', span: spanOf(call) }];
 }
 
 /** A reducer of a slice: what it changes is the slice's own state. */

@@ -17,6 +17,14 @@ export type Chain = {
 
 const none: readonly never[] = [];
 
+/** What a store holds, `useLevels.getState()`, is meant by the store; all else as it is. */
+function openedStore(node: t.Node): t.Node {
+  const { callee } = node.type === 'CallExpression' && node.arguments.length === 0 ? node : { callee: undefined };
+  return callee?.type === 'MemberExpression' && keyName({ key: callee.property, computed: callee.computed }) === 'getState'
+    ? bare(callee.object)
+    : node;
+}
+
 /** `a.b?.[c].d` → base `a`, path `b`, `*`, `d`; and the computed keys to be read on their own. */
 export function memberChain(node: t.Node): Chain {
   const path: string[] = [];
@@ -31,7 +39,7 @@ export function memberChain(node: t.Node): Chain {
       (computed ??= []).push(at.property);
     } else path.push(keyName({ key: at.property, computed: false }) ?? '*');
     asserted = at.object.type === 'TSNonNullExpression';
-    at = bare(at.object);
+    at = openedStore(bare(at.object));
   }
   path.reverse();
   return { base: at, path, optional, computed: computed ?? none, asserted };
@@ -101,6 +109,7 @@ export function readMeaning(body: Body, given: Meaning, members: readonly string
     case 'gives':
     case 'writes':
     case 'calledGives':
+    case 'commands':
       break;
     case 'position':
       sink.position = true;

@@ -58,6 +58,6 @@ export function addModuleBody({ program, declared, module, facts }: ReadModule, 
   facts.shared = [...shared, ...program.body.flatMap((statement) => takenApart(statement, module))];
   facts.aliases = declared.filter(({ name }) => !apart.has(name)).flatMap(aliasOf);
   if (!mayLast(module.text)) return;
-  const body = readModuleBody(module, program.body, (name) => apart.has(name), dialect);
+  const body = readModuleBody(module, program.body, (name) => apart.has(name), dialect, facts.file);
   if (body) facts.module = body;
 }

@@ -27,6 +27,8 @@ export type Meaning =
   | { readonly kind: 'writes' }
   /** A function whose result is this: `get()`. */
   | { readonly kind: 'calledGives'; readonly meaning: Meaning }
+  /** A function that tells a store to do something by its name: `commit('add', boat)`; `prefix` stands before each name. */
+  | { readonly kind: 'commands'; readonly value: number; readonly command: 'commit' | 'dispatch'; readonly prefix: string }
   /** The position in a list. */
   | { readonly kind: 'position' }
   | { readonly kind: 'opaque' };

@@ -14,6 +14,10 @@ export type StoreShape = {
   /** Named functions that change it. */
   readonly handlers?: readonly (t.ObjectMethod | t.ObjectProperty)[];
   readonly reducer?: string;
+  /** What stands before the names of its handlers, where it is told them by name. */
+  readonly prefix?: string;
+  /** What it does when others are told something: a table of functions, or a function that adds them. */
+  readonly extra?: t.Node;
   /** A function that is run once and gives the members of the store. */
   readonly setup?: FunctionNode;
   /** Members by what they are: `state`, `getters`, `actions`. */
@@ -81,10 +85,14 @@ export function storeShapeOf(init: t.Node): StoreShape | undefined {
   if (maker.made === 'object' && (first?.type !== 'ObjectExpression' || node.arguments.length > 1)) return undefined;
   if (maker.shape === 'atom') return atomOf(node, first, options);
   const handlers = maker.handlers === undefined ? undefined : member(options, maker.handlers);
+  const extra = maker.shape === 'slice' ? member(options, 'extraReducers') : undefined;
+  const prefix = maker.shape === 'slice' ? member(options, 'name') : undefined;
   const ownSource = name === 'writable' && node.arguments.length > 1;
   return {
     shape: ownSource ? 'source' : maker.shape,
     ...(first ? { first } : {}),
+    ...(extra ? { extra } : {}),
+    ...(prefix?.type === 'StringLiteral' ? { prefix: prefix.value } : {}),
     ...(handlers?.type === 'ObjectExpression'
       ? { handlers: handlers.properties.filter((one): one is t.ObjectMethod | t.ObjectProperty => one.type !== 'SpreadElement') }
       : {}),
@@ -147,4 +155,10 @@ const hookShapes: Readonly<Record<string, StoreReading>> = {
 /** What a hook gives of a store, by the hook's name; undefined for hooks that read none. */
 export function storeReadingOf(hook: string): StoreReading | undefined {
   return ownValue(hookShapes, hook);
+}
+
+/** The same of hooks that an application gives types of its own: `useAppSelector`. */
+export function typedReadingOf(hook: string): StoreReading | undefined {
+  const [, kind] = /^use(?:App|Typed|Root|Store|Redux)(Selector|Dispatch)$/.exec(hook) ?? [];
+  return kind === undefined ? undefined : hookShapes[`use${kind}`];
 }

@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import type { ComponentFacts, NameFact, Reading, TemplateNode } from '../../../model/facts';
 import type { Span } from '../../../model/span';
+import { type Connected, readConnected } from './connected';
 import {
   addAction,
   addValue,
@@ -97,7 +98,13 @@ function memberFunction(member: Member): FunctionNode | undefined {
 }
 
 /** A class component: its props, its state member by member, its methods, and what `render` shows. */
-export function readClassComponent(module: ModuleScope, declared: Declared, node: ClassNode, file: string): ComponentFacts {
+export function readClassComponent(
+  module: ModuleScope,
+  declared: Declared,
+  node: ClassNode,
+  file: string,
+  connected?: Connected,
+): ComponentFacts {
   const states = new Map<string, number>();
   const state: ClassState = {
     of: (name, span) => {
@@ -128,6 +135,7 @@ export function readClassComponent(module: ModuleScope, declared: Declared, node
     else if (module.holdsMarkup(fn)) append(template, renderedBy(body, fn, scope));
   }
   for (const { name, span } of propsNamed(module, node)) propValue(body, name, span);
+  if (connected) readConnected(body, connected);
   const assembled = assemble(body, template, declared, 'class', file, undefined);
   // What it inherits from a class of one's own reads the same props.
   const facts: ComponentFacts = ownBase.test(dottedName(node.superClass) ?? '') ? assembled : { ...assembled, openness: 'open' };

@@ -27,6 +27,7 @@ import { hookValue } from './hooks';
 import { eventOf, propMember } from './names';
 import { bindProps } from '../../../read/script/props';
 import { setAgain } from './again';
+import { type Connected, readConnected } from './connected';
 import { markupOf, markupOfBlock } from './template';
 import { append } from '../../../model/append';
 
@@ -181,13 +182,20 @@ function nameOf(declared: Declared, file: string): string {
 }
 
 /** A function component's facts. */
-export function readFunctionComponent(module: ModuleScope, declared: Declared, node: FunctionNode, file: string): ComponentFacts {
+export function readFunctionComponent(
+  module: ModuleScope,
+  declared: Declared,
+  node: FunctionNode,
+  file: string,
+  connected?: Connected,
+): ComponentFacts {
   const body = newBody(module, reactDialect);
   const scope = innerScope();
   const [parameter, reference] = node.params;
   if (parameter) bindProps(body, parameter, scope);
   for (const found of reference ? patternNames(reference) : []) scope.names.set(found.name, { kind: 'opaque' });
   const template = readTemplate(body, node, scope);
+  if (connected) readConnected(body, connected);
   const facts = assemble(body, template, declared, 'function', file, propsTypeOf(declared));
   return node.async ? { ...facts, isAsync: true } : facts;
 }

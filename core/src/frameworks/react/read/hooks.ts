@@ -6,7 +6,7 @@ import { keptFunction, readArgs, readingsOf } from '../../../read/script/express
 import { computedFrom, declareAction, declareFunction } from '../../../read/script/functions';
 import { originOfHook } from '../../../read/script/origins';
 import { makesCollection } from '../../../read/script/lists';
-import { storeReadingOf } from '../../../read/script/store-shapes';
+import { storeReadingOf, typedReadingOf } from '../../../read/script/store-shapes';
 import { noteTested } from '../../../read/script/names';
 import { changedBack } from '../../../read/script/param-changes';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
@@ -175,7 +175,7 @@ function declareNamed(
   const whole = names.find((found) => found.path.length === 0 && !found.rest);
   const name = whole?.name ?? calleeName(call) ?? '';
   const origin = kind === 'hook' ? originOfHook(body, call, calleeName(call) ?? '') : undefined;
-  const gives = hookName(body, call) ? storeReadingOf(calleeName(call) ?? '') : undefined;
+  const gives = hookName(body, call) ? storeReadingOf(calleeName(call) ?? '') : typedReadingOf(calleeName(call) ?? '');
   const value = addValue(body, {
     name,
     kind,
@@ -223,7 +223,7 @@ function makeHookValue(body: Body, call: t.CallExpression, scope: Scope): number
   const sink = newEffects();
   const args = kind === 'context' ? [] : readArgs(body, call.arguments, scope, sink);
   const origin = kind === 'hook' ? originOfHook(body, call, name) : undefined;
-  const gives = hook ? storeReadingOf(name) : undefined;
+  const gives = hook ? storeReadingOf(name) : typedReadingOf(name);
   return addValue(body, {
     name,
     kind,

@@ -19,6 +19,7 @@ import { readTypeDeclaration } from '../../../read/script/types';
 import { readClassComponent } from './classes';
 import { isClassComponent, isComponent, readFunctionComponent, readHook } from './components';
 import { aliasOf, type Declared, declarationsOf } from '../../../read/script/declarations';
+import { type Connected, connectedIn, isConnecting } from './connected';
 import { readMaker } from './makers';
 import { markupFinder } from './markup';
 import { readPropTypes, withPropTypes } from './prop-types';
@@ -37,7 +38,8 @@ export function readReact(file: string, text: string): FileFacts {
   const module = moduleScope(program, text, declared, imports, markupFinder(text), (name) => surveyOnce().locals.has(name));
   const calls = mayHoldCalls(text) ? surveyOnce().calls : [];
   const routes = routesOf(module, program, shownByRoute);
-  const sorted = sortDeclared(module, declared, file, routes);
+  const connected = connectedIn(program, text);
+  const sorted = sortDeclared(module, declared, file, routes, connected);
   const propTypes = readPropTypes(program.body, text);
   const roots = calls.flatMap((call) => rootOf(module, call) ?? []);
   const framework = sorted.components.length > 0 || module.holdsMarkup(program) ? 'react' : 'script';
@@ -63,7 +65,9 @@ export function readReact(file: string, text: string): FileFacts {
     ...mixablesOf(declared),
     ...eventClassesOf(module, declared),
   };
-  const body = mayLast(text) ? readModuleBody(module, program.body, (name) => sorted.apart.has(name), channelDialect) : undefined;
+  const body = mayLast(text)
+    ? readModuleBody(module, program.body, (name) => sorted.apart.has(name) || isConnecting(connected, name), channelDialect, file)
+    : undefined;
   if (body) facts.module = body;
   const lists = nameLists(declared);
   if (lists.length > 0) facts.lists = lists;
@@ -107,7 +111,13 @@ type Sorted = {
 };
 
 /** Puts each declaration where it belongs. */
-function sortDeclared(module: ModuleScope, declared: readonly Declared[], file: string, routes: readonly RouteFact[]): Sorted {
+function sortDeclared(
+  module: ModuleScope,
+  declared: readonly Declared[],
+  file: string,
+  routes: readonly RouteFact[],
+  connected: ReadonlyMap<string, Connected>,
+): Sorted {
   const sorted: Sorted = { components: [], shared: [], aliases: [], makers: [], loose: [], holding: [], routes, apart: new Set() };
   for (const one of declared) {
     const { node } = one;
@@ -115,7 +125,7 @@ function sortDeclared(module: ModuleScope, declared: readonly Declared[], file: 
     const isHook = !isApart && isFunction(node) && /^use[A-Z]/.test(one.name);
     if (isApart || isHook || (node.type === 'CallExpression' && calleeName(node) === 'createContext')) sorted.apart.add(one.name);
     if (isApart) {
-      const facts = readComponent(module, one, file);
+      const facts = readComponent(module, one, file, connected.get(one.name));
       const twins = sorted.components.filter((known) => known.name === facts.name).length;
       sorted.components.push(twins > 0 ? { ...facts, name: `${facts.name}~${twins + 1}` } : facts);
     } else if (isHook && isFunction(node)) {
@@ -138,10 +148,10 @@ function sortDeclared(module: ModuleScope, declared: readonly Declared[], file: 
   return sorted;
 }
 
-function readComponent(module: ModuleScope, one: Declared, file: string): ComponentFacts {
+function readComponent(module: ModuleScope, one: Declared, file: string, connected?: Connected): ComponentFacts {
   return isClassComponent(one.node)
-    ? readClassComponent(module, one, one.node, file)
-    : readFunctionComponent(module, one, one.node as FunctionNode, file);
+    ? readClassComponent(module, one, one.node, file, connected)
+    : readFunctionComponent(module, one, one.node as FunctionNode, file, connected);
 }
 
 function sortValue(module: ModuleScope, one: Declared, sorted: Sorted): void {

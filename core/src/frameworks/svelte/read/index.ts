@@ -80,7 +80,7 @@ export function readSvelte(file: string, text: string): FileFacts {
     makers: [],
   };
   if (module && exports.length > 0 && mayLast(text)) {
-    const held = readModuleBody(scope, module, () => false, svelteDialect(newDeclared()));
+    const held = readModuleBody(scope, module, () => false, svelteDialect(newDeclared()), file);
     if (held) facts.module = held;
   }
   return facts;

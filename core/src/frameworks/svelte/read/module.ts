@@ -87,7 +87,7 @@ export function readSvelteScript(file: string, text: string): FileFacts {
   const isFollowed = (at: number): boolean => hooks.some(({ node }) => (node.start ?? 0) <= at && at < (node.end ?? 0));
   const loose = given.filter(({ span }) => !isFollowed(span.start));
   if (loose.length > 0) facts.gives = loose;
-  const body = mayLast(text) ? readModuleBody(module, program.body, (name) => apart.has(name), moduleDialect()) : undefined;
+  const body = mayLast(text) ? readModuleBody(module, program.body, (name) => apart.has(name), moduleDialect(), file) : undefined;
   if (body) facts.module = body;
   return facts;
 }

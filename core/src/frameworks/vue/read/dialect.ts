@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import { modelKey } from '../../../model/member';
 import { addCall, addValue, type Body, type Dialect, memberValue, type Effects } from '../../../read/script/body';
+import { centralStore } from '../../../read/script/central';
 import { channelDialect } from '../../../read/script/channels';
 import { keptFunction, readArgs, readExpression, readingsOf } from '../../../read/script/expressions';
 import { composableValue, computedFrom } from '../../../read/script/functions';
@@ -172,6 +173,7 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, setters: Ma
     return { value: makeComputed(body, name, first, span, scope, setters), boxed: true };
   if (api === 'inject' && first) return { value: makeTaken(body, name, call, scope), boxed: true };
   const source = dottedName(call.callee);
+  if (isStoreHook(body, source)) return { value: centralStore(body, span), boxed: false };
   if (!isComposable(calleeName(call)) || source === undefined) return undefined;
   const value = composableValue(body, name, source, call, scope);
   const facts = body.values[value];
@@ -179,6 +181,12 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, setters: Ma
     facts.args = facts.args.map((arg, at) => (isOpenedFirst(call.arguments[at], scope) ? { ...arg, byValue: true as const } : arg));
   return { value, boxed: true };
 }
+
+/** `useStore()` of the package whose store an application has one of. */
+const isStoreHook = ({ module }: Body, source: string | undefined): boolean => {
+  const origin = source === undefined ? undefined : module.imported.get(source);
+  return origin?.from === 'vuex' && origin.imported === 'useStore';
+};
 
 /** `useName(props.id)`, `useName(id.value)`: what could be followed is read before it is handed in. */
 function isOpenedFirst(given: t.Node | undefined, scope: Scope): boolean {

@@ -93,7 +93,7 @@ export function readVueScript(file: string, text: string): FileFacts {
   });
   if (given.length > 0) facts.gives = given;
   if (application.globals.length > 0) facts.globals = application.globals;
-  const body = mayLast(text) ? readModuleBody(module, program.body, (name) => apart.has(name), moduleDialect()) : undefined;
+  const body = mayLast(text) ? readModuleBody(module, program.body, (name) => apart.has(name), moduleDialect(), file) : undefined;
   if (body) facts.module = body;
   return facts;
 }

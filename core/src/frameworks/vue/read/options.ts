@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import type { Reading } from '../../../model/facts';
 import { addValue, type Body, newEffects, propValue } from '../../../read/script/body';
+import { centralStore } from '../../../read/script/central';
 import { keptFunction, readingsOf } from '../../../read/script/expressions';
 import { computedFrom, declareAction, declareFunction } from '../../../read/script/functions';
 import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
@@ -189,6 +190,7 @@ function stateMember(own: ReadonlyMap<string, Meaning>, name: string): Meaning |
 function platformMember(setup: Setup, name: string): Meaning | undefined {
   if (name === '$emit') return { kind: 'emits' };
   if (name === '$refs') return { kind: 'members', of: (ref, span) => ({ kind: 'value', value: handleNamed(setup, ref, span), path: [] }) };
+  if (name === '$store') return { kind: 'value', value: centralStore(setup.body, nowhere), path: [] };
   if (name === '$props') return { kind: 'props' };
   if (name === '$attrs') return { kind: 'value', value: attrsOf(setup.body, nowhere), path: [] };
   const { declared, body } = setup;
@@ -236,11 +238,17 @@ function declareFields(body: Body, within: t.Node, own: Map<string, Meaning>): v
 const begun = (options: t.ObjectExpression): t.Node[] =>
   options.properties.filter((one) => one.type !== 'SpreadElement' && lifecycles.test(keyName(one) ?? ''));
 
+/** `computed: mapState(useLevels, ['now'])`: all members are taken from a store. */
+function putTaken(body: Body, given: t.CallExpression, own: Map<string, Meaning>, scope: Scope): void {
+  for (const [name, meaning] of takenFromStores(body, given, scope) ?? []) own.set(name, meaning);
+}
+
 function declareFunctions({ body }: Setup, given: t.Node | undefined, own: Map<string, Meaning>, scope: Scope): void {
+  if (given?.type === 'CallExpression') putTaken(body, given, own, scope);
   if (given?.type !== 'ObjectExpression') return;
   for (const property of given.properties) {
     if (property.type === 'SpreadElement') {
-      for (const [name, meaning] of takenFromStores(body, property, scope) ?? []) own.set(name, meaning);
+      for (const [name, meaning] of takenFromStores(body, property.argument, scope) ?? []) own.set(name, meaning);
       continue;
     }
     const name = keyName(property);
@@ -263,10 +271,11 @@ function wrapped(given: t.Node): FunctionNode | undefined {
 }
 
 function declareComputed({ body, setters }: Setup, given: t.Node | undefined, own: Map<string, Meaning>, scope: Scope): void {
+  if (given?.type === 'CallExpression') putTaken(body, given, own, scope);
   if (given?.type !== 'ObjectExpression') return;
   for (const property of given.properties) {
     if (property.type === 'SpreadElement') {
-      for (const [name, meaning] of takenFromStores(body, property, scope) ?? []) own.set(name, meaning);
+      for (const [name, meaning] of takenFromStores(body, property.argument, scope) ?? []) own.set(name, meaning);
       continue;
     }
     const name = keyName(property);

@@ -15,6 +15,7 @@ import {
   propValue,
   type Effects,
 } from '../../../read/script/body';
+import { centralStore } from '../../../read/script/central';
 import { keptFunction, readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
 import { loadedByCall } from '../../../read/script/loaded';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
@@ -560,6 +561,8 @@ export function templateNames(setup: Setup): (name: string, span: Span) => Meani
         return { kind: 'props' };
       case '$attrs':
         return { kind: 'value', value: attrsOf(body, { start: 0, end: 0 }), path: [] };
+      case '$store':
+        return { kind: 'value', value: centralStore(body, span), path: [] };
       case '$slots':
       case '$refs':
       case '$el':

@@ -1,0 +1,413 @@
+import type * as t from '@babel/types';
+import type { ArgFact, CallFact, ChangeFact, Reading } from '../../model/facts';
+import type { Span } from '../../model/span';
+import { addAction, addValue, type Body, type Effects, fillAction, newEffects } from './body';
+import { actionNames, centralStore, commandNames } from './central';
+import { bindParams, keptFunction, readFunctionInto, readingsOf, readStatement } from './expressions';
+import { innerScope, type Meaning, type Scope } from './scope';
+import {
+  bare,
+  calleeName,
+  dottedName,
+  forEachChild,
+  type FunctionNode,
+  isFunction,
+  keyName,
+  patternNames,
+  resultOf,
+  spanOf,
+} from './syntax';
+
+/** What a store does when it is told something: the names by which it is told, and the code that then runs. */
+type Case = { readonly names: readonly string[]; readonly span: Span; readonly runs: readonly t.Statement[] | FunctionNode };
+
+/** A part of a store that is told by actions: what it holds first, and its cases. */
+export type Reducer = {
+  readonly first?: t.Node;
+  readonly cases: readonly Case[];
+  readonly state: readonly string[];
+  readonly action?: t.Node;
+};
+
+/**
+ * A function that is given a state and an action, and begins the state itself: `(state = initial, action) => …` with a
+ * `switch` or tests of the action's type. Undefined for all else.
+ */
+export function reducerOf(node: FunctionNode): Reducer | undefined {
+  const [state, action] = node.params;
+  if (state?.type !== 'AssignmentPattern' || state.left.type !== 'Identifier' || !action || node.body.type !== 'BlockStatement')
+    return undefined;
+  const cases = casesIn(node.body, action);
+  if (cases.length === 0) return undefined;
+  return { first: state.right, cases, state: [state.left.name, ...draftsIn(node.body)], action };
+}
+
+/** `createReducer(first, (builder) => builder.addCase(…))`, `createReducer(first, on(added, …))`, `handleActions({ … }, first)`. */
+export function madeReducerOf(given: t.Node | undefined): Reducer | undefined {
+  const call = given && bare(given);
+  if (call?.type !== 'CallExpression') return undefined;
+  const name = calleeName(call);
+  const [one, ...others] = call.arguments;
+  if (name === 'handleActions') return { ...firstOf(others[0]), cases: tableCases(one), state: [] };
+  if (name !== 'createReducer' || !one) return undefined;
+  const [second] = others;
+  const cases = isFunction(second)
+    ? builtCases(second)
+    : second?.type === 'ObjectExpression'
+      ? tableCases(second)
+      : others.flatMap((other) => listenedCase(other));
+  return { ...firstOf(one), cases, state: [] };
+}
+
+const firstOf = (node: t.Node | undefined): { first?: t.Node } => (node ? { first: node } : {});
+
+/** `{ [added]: (state, action) => … }`: a function for each name. */
+export function tableCases(given: t.Node | undefined): Case[] {
+  if (given?.type !== 'ObjectExpression') return [];
+  return given.properties.flatMap((one): Case[] => {
+    if (one.type === 'SpreadElement') return [];
+    const names = one.computed ? commandNames(one.key) : [keyName(one)].filter((name) => name !== undefined);
+    const runs = one.type === 'ObjectMethod' ? one : bare(one.value);
+    return isFunction(runs) ? [{ names: names.map(withoutType), span: spanOf(one), runs }] : [];
+  });
+}
+
+/** `(builder) => builder.addCase(added, (state, action) => …)`. */
+export function builtCases(builder: FunctionNode): Case[] {
+  const found: Case[] = [];
+  const visit = (node: t.Node): void => {
+    const [first, second] = node.type === 'CallExpression' ? node.arguments : [];
+    const isCase =
+      node.type === 'CallExpression' && node.callee.type === 'MemberExpression' && keyName({ key: node.callee.property }) === 'addCase';
+    if (isCase && first && isFunction(second))
+      found.push({ names: commandNames(first).map(withoutType), span: spanOf(second), runs: second });
+    forEachChild(node, visit);
+  };
+  visit(builder.body);
+  return found.reverse();
+}
+
+/** `on(added, removed, (state, { name }) => …)`. */
+function listenedCase(given: t.Node): Case[] {
+  const call = bare(given);
+  if (call.type !== 'CallExpression' || calleeName(call) !== 'on') return [];
+  const runs = call.arguments.at(-1);
+  const names = call.arguments.slice(0, -1).flatMap((one) => commandNames(one));
+  return isFunction(runs) ? [{ names, span: spanOf(call), runs }] : [];
+}
+
+/** A maker of actions stands for the name of those that it makes: `{added.type}` is `{added}`. */
+const withoutType = (name: string): string => name.replace(/\.type\}$/, '}');
+
+/** Whether an expression is the type of the action: `action.type`, or what takes it out. */
+function tells(action: t.Node): (given: t.Node) => boolean {
+  const whole = action.type === 'Identifier' ? action.name : undefined;
+  const taken = action.type === 'ObjectPattern' ? patternNames(action).find(({ path }) => path[0] === 'type')?.name : undefined;
+  return (given) => {
+    const name = dottedName(bare(given));
+    return name !== undefined && (name === taken || (whole !== undefined && name === `${whole}.type`));
+  };
+}
+
+/** All cases within the body of a reducer, wherever the type is asked for. */
+function casesIn(within: t.Node, action: t.Node): Case[] {
+  const isType = tells(action);
+  const found: Case[] = [];
+  const visit = (node: t.Node): void => {
+    if (node.type === 'SwitchStatement' && isType(node.discriminant)) {
+      let names: string[] = [];
+      for (const one of node.cases) {
+        if (one.test) names = [...names, ...commandNames(one.test)];
+        if (one.consequent.length === 0) continue;
+        if (names.length > 0) found.push({ names: names.map(withoutType), span: spanOf(one), runs: one.consequent });
+        names = [];
+      }
+      return;
+    }
+    if (node.type === 'IfStatement') {
+      const names = typesTested(node.test, isType);
+      if (names.length > 0) found.push({ names, span: spanOf(node), runs: [node.consequent] });
+    }
+    forEachChild(node, visit);
+  };
+  visit(within);
+  return found;
+}
+
+/** `action.type === ADDED || action.type === MOVED` → the names. */
+function typesTested(test: t.Node, isType: (given: t.Node) => boolean): string[] {
+  const node = bare(test);
+  if (node.type === 'LogicalExpression') return [...typesTested(node.left, isType), ...typesTested(node.right, isType)];
+  if (node.type !== 'BinaryExpression' || !/^===?$/.test(node.operator)) return [];
+  const [left, right] = [node.left, node.right];
+  return (isType(left) ? commandNames(right) : isType(right) ? commandNames(left) : []).map(withoutType);
+}
+
+/** Names by which functions that make a new state of an old one have the old one: `produce(state, (draft) => …)`. */
+function draftsIn(within: t.Node): string[] {
+  const found: string[] = [];
+  const visit = (node: t.Node): void => {
+    if (node.type === 'CallExpression' && calleeName(node) === 'produce')
+      for (const one of node.arguments) if (isFunction(one) && one.params[0]?.type === 'Identifier') found.push(one.params[0].name);
+    forEachChild(node, visit);
+  };
+  visit(within);
+  return found;
+}
+
+/** What a store holds that is told by actions: what it begins with, and what each name runs, under `dispatch`. */
+export function readReducer(body: Body, store: number, reducer: Reducer, scope: Scope): Reading[] {
+  const name = body.values[store]?.name ?? '';
+  const first = reducer.first ? readingsOf(body, reducer.first, scope) : [];
+  return [...first, ...reducer.cases.flatMap((one) => readCase(body, store, name, reducer, one, scope))];
+}
+
+/** Further cases of a store that is read already. */
+export function readCases(body: Body, store: number, cases: readonly Case[], scope: Scope): Reading[] {
+  const name = body.values[store]?.name ?? '';
+  return cases.flatMap((one) => readCase(body, store, name, { cases: [], state: [] }, one, scope));
+}
+
+function readCase(body: Body, store: number, name: string, reducer: Reducer, one: Case, scope: Scope): Reading[] {
+  const action = addAction(body, name, 'handler', one.span);
+  const value = addValue(body, {
+    name: `case ${one.names[0]?.replace(/^\{(?:.*\.)?|\}$/g, '') ?? ''}`,
+    kind: 'function',
+    span: one.span,
+    from: [],
+    action,
+  });
+  body.queue.push(() => {
+    const inner = innerScope(scope);
+    const state: Meaning = { kind: 'value', value: store, path: [] };
+    for (const each of reducer.state) inner.names.set(each, state);
+    const sink = newEffects();
+    const held = isStatements(one.runs) ? reducer.state : namesHeld(one.runs);
+    if (isStatements(one.runs)) {
+      // They are the function's own.
+      sink.depth = 1;
+      bindAction(body, action, reducer.action, inner);
+      for (const statement of one.runs) readStatement(body, statement, inner, sink);
+    } else {
+      const [first, told] = one.runs.params;
+      for (const each of first ? patternNames(first) : []) inner.names.set(each.name, { kind: 'value', value: store, path: each.path });
+      bindAction(body, action, told, inner);
+      readFunctionInto(body, one.runs, inner, sink, 2);
+    }
+    fillAction(body, action, { ...sink, changes: changesOf(store, one, held, sink) });
+  });
+  return one.names.map((told) => ({ value, path: [], how: 'computed', span: one.span, held: { at: ['dispatch', told], how: 'same' } }));
+}
+
+const namesHeld = ({ params: [first] }: FunctionNode): readonly string[] => (first?.type === 'Identifier' ? [first.name] : []);
+
+const isStatements = (runs: Case['runs']): runs is readonly t.Statement[] => Array.isArray(runs);
+
+/** What is dispatched is the first thing that whoever runs is given. */
+function bindAction(body: Body, action: number, pattern: t.Node | undefined, scope: Scope): void {
+  const names = pattern ? patternNames(pattern) : [];
+  const [only] = names;
+  if (!only) return;
+  const whole = names.find(({ path }) => path.length === 0);
+  const span = spanOf(whole?.node ?? only.node);
+  const value = addValue(body, { name: whole?.name ?? 'action', kind: 'param', span, from: [], of: action, position: 0 });
+  for (const found of names) scope.names.set(found.name, { kind: 'value', value, path: found.path });
+}
+
+/**
+ * What it gives back is what the store holds next; the old state as it is is no change. Where all that it gives back are
+ * the old state with some members anew, `{ ...state, list }`, only these change.
+ */
+function changesOf(
+  store: number,
+  run: Case,
+  names: readonly string[],
+  { changes, returns }: Pick<Effects, 'changes' | 'returns'>,
+): ChangeFact[] {
+  if (changes?.some((one) => one.value === store)) return [...changes];
+  const given = givenBack(run.runs).filter((one) => !(one.type === 'Identifier' && names.includes(one.name)));
+  if (given.length === 0) return [...(changes ?? [])];
+  const from = (returns ?? []).filter((one) => !(one.value === store && one.path.length === 0 && one.how !== 'computed'));
+  const [first] = given;
+  const members = given.map((one) => membersAnew(one, names));
+  const span = first ? spanOf(first) : run.span;
+  if (!members.every((one) => one !== undefined)) return [...(changes ?? []), { value: store, span, how: 'set', from }];
+  const changed = members.flat().map(({ name, span: at }): ChangeFact => ({
+    value: store,
+    span: at,
+    how: 'set',
+    path: [name],
+    from: from.flatMap((one) => (one.held?.at[0] === name && at.start <= one.span.start && one.span.end <= at.end ? [within(one)] : [])),
+  }));
+  return [...(changes ?? []), ...changed];
+}
+
+/** A reading as it stands within the member that it is given to. */
+function within({ held, ...one }: Reading): Reading {
+  if (!held) return one;
+  return held.at.length > 1 ? { ...one, held: { at: held.at.slice(1), how: held.how } } : { ...one, how: held.how };
+}
+
+/** What the statements of a case give back, and not what functions within them do. */
+function givenBack(runs: Case['runs']): t.Node[] {
+  const found: t.Node[] = [];
+  const visit = (node: t.Node): void => {
+    if (node.type === 'ReturnStatement' && node.argument) found.push(bare(node.argument));
+    if (!isFunction(node)) forEachChild(node, visit);
+  };
+  if (isStatements(runs)) runs.forEach(visit);
+  else if (runs.body.type === 'BlockStatement') runs.body.body.forEach(visit);
+  else found.push(bare(runs.body));
+  return found;
+}
+
+/** The members that an object has anew, where all else in it is the old state: `{ ...state, list: [] }`. */
+function membersAnew(node: t.Node, names: readonly string[]): { name: string; span: Span }[] | undefined {
+  if (node.type !== 'ObjectExpression') return undefined;
+  const isOld = (one: t.Node): boolean =>
+    one.type === 'SpreadElement' && one.argument.type === 'Identifier' && names.includes(one.argument.name);
+  if (!node.properties.some(isOld)) return undefined;
+  const others = node.properties.filter((one) => !isOld(one));
+  const members = others.map((one) => {
+    const name = one.type === 'SpreadElement' ? undefined : keyName(one);
+    return name === undefined ? undefined : { name, span: spanOf(one) };
+  });
+  return members.every((one) => one !== undefined) ? members : undefined;
+}
+
+/** `createAction('boats/add')`: a function that makes actions of a name. */
+export function isActionMaker(given: t.Node | undefined): boolean {
+  const call = given && bare(given);
+  if (call?.type !== 'CallExpression') return false;
+  return /^(?:createAction|actionCreatorFactory)$/.test(calleeName(call) ?? '') && bare(call.arguments[0] ?? call).type === 'StringLiteral';
+}
+
+/** What such a function does: it tells the store its name, with what it is given as `payload` or as the action itself. */
+export function declareActionMaker(body: Body, name: string, at: Span, call: t.CallExpression): number {
+  const action = addAction(body, name, 'handler', spanOf(call));
+  const value = addValue(body, { name, kind: 'function', span: at, from: [], action });
+  const given = addValue(body, { name: 'payload', kind: 'param', span: at, from: [], of: action, position: 0 });
+  const span = spanOf(call);
+  const isWhole = call.arguments[1]?.type === 'CallExpression' && calleeName(call.arguments[1]) === 'props';
+  const readings: Reading[] = [
+    { value: given, path: [], how: 'same', span, ...(isWhole ? {} : { held: { at: ['payload'], how: 'same' as const } }) },
+  ];
+  const facts = body.actions[action];
+  if (facts) facts.invokes = [{ span, value: centralStore(body, span), path: ['dispatch', `{${name}}`], args: [{ readings }] }];
+  return value;
+}
+
+/** `(id) => async (dispatch, getState) => …`: the function that the store runs, given by another; undefined for all else. */
+export function runByStore(node: FunctionNode): FunctionNode | undefined {
+  const result = node.params[0]?.type === 'Identifier' && node.params[0].name === 'dispatch' ? undefined : resultOf(node);
+  const made = result && bare(result);
+  const [first] = isFunction(made) ? made.params : [];
+  return isFunction(made) && first?.type === 'Identifier' && first.name === 'dispatch' ? made : undefined;
+}
+
+/** Gives the parameters of a function that the store runs their meaning: what tells it something, and what it holds. */
+export function bindStoreParams(body: Body, { params }: FunctionNode, scope: Scope): void {
+  const [dispatch, getState] = params;
+  const span = spanOf(dispatch ?? getState ?? ({ start: 0, end: 0 } as t.Node));
+  const value = centralStore(body, span);
+  if (dispatch?.type === 'Identifier') scope.names.set(dispatch.name, { kind: 'commands', value, command: 'dispatch', prefix: '' });
+  if (getState?.type === 'Identifier') scope.names.set(getState.name, { kind: 'calledGives', meaning: { kind: 'value', value, path: [] } });
+}
+
+/** Reads a function that gives one for the store to run as if it did what that does. */
+export function readRunByStore(body: Body, node: FunctionNode, run: FunctionNode, action: number, scope: Scope): void {
+  const inner = innerScope(scope);
+  bindParams(body, node, inner, action);
+  bindStoreParams(body, run, inner);
+  const sink = newEffects();
+  readFunctionInto(body, run, inner, sink, run.params.length);
+  fillAction(body, action, sink);
+}
+
+/** `createAsyncThunk('locks/load', async (id, { getState }) => …)`: what it does, and what it tells the store before and after. */
+export function declareThunk(body: Body, name: string, at: Span, call: t.CallExpression, scope: Scope): number {
+  const action = addAction(body, name, 'handler', spanOf(call));
+  const value = addValue(body, { name, kind: 'function', span: at, from: [], action });
+  const run = call.arguments[1] && bare(call.arguments[1]);
+  body.queue.push(() => {
+    const inner = innerScope(scope);
+    const sink = newEffects();
+    if (isFunction(run)) {
+      bindParams(body, run, inner, action);
+      const store = centralStore(body, at);
+      for (const found of run.params[1] ? patternNames(run.params[1]) : []) {
+        if (found.path[0] === 'dispatch') inner.names.set(found.name, { kind: 'commands', value: store, command: 'dispatch', prefix: '' });
+        if (found.path[0] === 'getState')
+          inner.names.set(found.name, { kind: 'calledGives', meaning: { kind: 'value', value: store, path: [] } });
+      }
+      readFunctionInto(body, run, inner, sink, run.params.length);
+    }
+    fillAction(body, action, sink);
+    const facts = body.actions[action];
+    if (!facts) return;
+    const payload = facts.returns.map((one): Reading => ({
+      ...one,
+      held: { at: ['payload', ...(one.held?.at ?? [])], how: one.held?.how ?? one.how },
+    }));
+    const tell = (when: string, readings: readonly Reading[]): CallFact => ({
+      span: spanOf(call),
+      value: centralStore(body, at),
+      path: ['dispatch', `{${name}.${when}}`],
+      args: [{ readings }],
+    });
+    facts.invokes = [...facts.invokes, tell('pending', []), tell('fulfilled', payload), tell('rejected', [])];
+  });
+  return value;
+}
+
+/** `createSelector([open, late], (open, late) => …)`: a function of what the store holds that is made of others. */
+export function declareSelector(body: Body, name: string, at: Span, call: t.CallExpression, scope: Scope): number {
+  const action = addAction(body, name, 'handler', spanOf(call));
+  const value = addValue(body, { name, kind: 'function', span: at, from: [], action });
+  const state = addValue(body, { name: 'state', kind: 'param', span: at, from: [], of: action, position: 0 });
+  const [first] = call.arguments;
+  const listed = first?.type === 'ArrayExpression' ? first.elements : call.arguments.slice(0, -1);
+  body.queue.push(() => {
+    const inputs = listed.flatMap((one): Reading[] => {
+      const node = one && one.type !== 'SpreadElement' ? bare(one) : undefined;
+      if (!node) return [];
+      return isFunction(node) ? [keptFunction(body, 'a part of the store', node, scope)] : readingsOf(body, node, scope);
+    });
+    const facts = body.actions[action];
+    if (!facts) return;
+    const args: ArgFact[] = [{ readings: [{ value: state, path: [], how: 'same', span: at }] }];
+    facts.invokes = inputs.map(({ value: input, path, span }) => ({ value: input, path, span, args }));
+    facts.returns = inputs.map(({ value: input, path, span }): Reading => ({ value: input, path, how: 'called', span }));
+  });
+  return value;
+}
+
+/** `createFeatureSelector('boats')`: the part of the store under a key. */
+export function declareKeySelector(body: Body, name: string, at: Span, key: string): number {
+  const action = addAction(body, name, 'handler', at);
+  const value = addValue(body, { name, kind: 'function', span: at, from: [], action });
+  const state = addValue(body, { name: 'state', kind: 'param', span: at, from: [], of: action, position: 0 });
+  const facts = body.actions[action];
+  if (facts) facts.returns = [{ value: state, path: [key], how: 'part', span: at }];
+  return value;
+}
+
+/** A function that gives an action by its name, `{ type: ADDED, … }`, makes it for the store to be told. */
+export function actionsGivenBy(body: Body, node: FunctionNode, action: number, scope: Scope): void {
+  const result = resultOf(node);
+  const object = result && bare(result);
+  if (object?.type !== 'ObjectExpression') return;
+  const names = actionNames(object);
+  const facts = body.actions[action];
+  if (names.length === 0 || !facts) return;
+  const span = spanOf(object);
+  const inner = innerScope(scope);
+  body.values.forEach((value, index) => {
+    if (value.kind === 'param' && value.of === action)
+      for (const found of patternNames(node.params[value.position ?? 0] ?? object))
+        inner.names.set(found.name, { kind: 'value', value: index, path: found.path });
+  });
+  const args: ArgFact[] = [{ readings: readingsOf(body, object, inner) }];
+  const store = centralStore(body, span);
+  facts.invokes = [...facts.invokes, ...names.map((name) => ({ span, value: store, path: ['dispatch', name], args }))];
+}
