@@ -63,11 +63,16 @@ function inPart(part: PartOfStore, track: Track): Track | undefined {
   return [kind, own.startsWith(`${part.key}/`) ? own.slice(part.key.length) : own, ...rest];
 }
 
+/** What is told to a table of stores, `{ boats, filter }`, is told to each of them. */
+const isToldInTable = ({ held, partOfStore }: Reading, [command, told]: Track): boolean =>
+  command === 'dispatch' && told !== undefined && told !== '()' && told !== '*' && !partOfStore && held?.at.length === 1;
+
 /**
  * What of a followed value goes on through a reading; undefined where the reading takes another
  * part. After access paths of bounded length, as in demand-driven data-flow analysis.
  */
 export function forward(reading: Reading, track: Track): Passed | undefined {
+  if (isToldInTable(reading, track)) return { track, how: 'same' };
   const part = reading.partOfStore && inWhole(reading.partOfStore, track);
   if (part) return { track: part.slice(0, deepest), how: 'same' };
   if (reading.partOfStore?.kind === 'module') return undefined;
@@ -88,6 +93,7 @@ export function forward(reading: Reading, track: Track): Passed | undefined {
 
 /** What of its source a followed part of a made value comes from; undefined where the reading makes another part. */
 export function backward(reading: Reading, track: Track): Passed | undefined {
+  if (isToldInTable(reading, track)) return { track, how: 'same' };
   const part = reading.partOfStore && inPart(reading.partOfStore, track);
   if (part) return { track: part, how: 'same' };
   if (reading.partOfStore?.kind === 'module') return undefined;

@@ -78,6 +78,7 @@ export function followFunction(ways: FlowQueries, start: readonly Task[]): Calle
     seen.add(key);
     append(found, calledAt(ways, task));
     for (const step of ways.onward(task.spot)) {
+      if (isCommand(task.spot.track) && !staysTold(ways, step)) continue;
       if (!step.to || step.how === 'computed' || step.kind === 'changes' || step.kind === 'starts') {
         if (!step.to || step.kind !== 'starts') continue;
       }
@@ -85,6 +86,12 @@ export function followFunction(ways: FlowQueries, start: readonly Task[]): Calle
     }
   }
   return found;
+}
+
+/** What a store can be told stays so where the store, a table of such or a name of it is meant, and not where all that it holds is handed on. */
+function staysTold({ graph }: FlowQueries, { to }: Step): boolean {
+  const kind = to && isCommand(to.track) ? graph.frames[to.frame]?.body.values[to.value]?.kind : undefined;
+  return kind === 'store' || kind === 'module' || kind === 'hook' || kind === 'derived' || kind === 'state';
 }
 
 /** Members of what a hook from outside gives that run the functions which the hook was handed; the empty one is what it gives itself. */

@@ -100,7 +100,7 @@ function heldStep(
   const isGiven = value?.kind === 'store' && (source === 'function' || source === 'derived' || source === 'state');
   const isHooked = value?.kind === 'hook' || value?.kind === 'context';
   // That a store stands in another, or has a function under a name, is no way of its own.
-  const isPart = sink.reading.partOfStore?.kind === 'module' || (value?.kind === 'store' && isCommand(passed.track));
+  const isPart = sink.reading.partOfStore?.kind === 'module' || isCommand(passed.track);
   return {
     kind: sink.to === 'value' ? localKind(passed.how) : isGiven ? 'gives' : 'starts',
     ...(isPart ? { silent: true } : {}),
@@ -480,7 +480,8 @@ function runSteps(ways: FlowQueries, callee: Spot, position: number, passed: Pas
         {
           ...base,
           via: trail,
-          ending: ending === 'function' ? 'leaves' : ending,
+          // A function of which only the name is known.
+          ending: ending === 'function' ? 'leaves' : ending === 'constant' ? 'unknown' : ending,
           ...(run.step.by === undefined ? {} : { by: run.step.by }),
         },
       ];

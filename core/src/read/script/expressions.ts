@@ -1072,6 +1072,9 @@ function readLocal(body: Body, node: t.VariableDeclarator, scope: Scope, sink: E
     scope,
     node.init ? { node: node.init, path: noPath, scope } : undefined,
   );
+  // All that the application's store holds is read where a member of it is.
+  const isStore = inner.reads.every(({ value, path }) => value === body.central && path.length === 0);
+  if (isStore) inner.reads.length = 0;
   mergeInto(sink, inner, 'computed');
 }
 

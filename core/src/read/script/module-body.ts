@@ -187,6 +187,13 @@ function lasts(facts: ModuleFacts): boolean {
 }
 
 function declareModuleFunction({ body, scope }: Reader, name: string, node: FunctionNode, at: t.Node): void {
+  const root = rootShapeOf(body.module, resultOf(node) ?? undefined);
+  if (root) {
+    const store = addValue(body, { name, kind: 'store', span: spanOf(at), from: [], shape: 'root' });
+    scope.names.set(name, { kind: 'value', value: store, path: [] });
+    body.queue.push(() => Object.assign(body.values[store] ?? {}, { from: fillStore(body, store, root, scope) }));
+    return;
+  }
   const reducer = reducerOf(node);
   const makes = reducer ? undefined : sliceMadeBy(node);
   if (reducer || makes) {

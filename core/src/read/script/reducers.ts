@@ -48,6 +48,17 @@ export function madeReducerOf(given: t.Node | undefined): Reducer | undefined {
   if (call?.type !== 'CallExpression') return undefined;
   const name = calleeName(call);
   const [one, ...others] = call.arguments;
+  const [run] = call.arguments;
+  if (
+    name === 'produce' &&
+    isFunction(run) &&
+    run.params[1] &&
+    run.params[0]?.type === 'Identifier' &&
+    run.body.type === 'BlockStatement'
+  ) {
+    const cases = casesIn(run.body, run.params[1]);
+    return cases.length === 0 ? undefined : { ...firstOf(call.arguments[1]), cases, state: [run.params[0].name], action: run.params[1] };
+  }
   if (name === 'handleActions') return { ...firstOf(others[0]), cases: tableCases(one), state: [] };
   if (name !== 'createReducer' || !one) return undefined;
   const [second] = others;
@@ -237,10 +248,14 @@ function changesOf(
     span: at,
     how: 'set',
     path: [name],
-    from: from.flatMap((one) => (one.held?.at[0] === name && at.start <= one.span.start && one.span.end <= at.end ? [within(one)] : [])),
+    from: from.flatMap((one) => (isWithin(one, name, at) ? [within(one)] : [])),
   }));
   return [...(changes ?? []), ...changed];
 }
+
+/** Whether a reading is of what a member is given: it stands there, as a member of an object where it is one. */
+const isWithin = ({ held, span }: Reading, name: string, at: Span): boolean =>
+  (held === undefined || held.at[0] === name) && at.start <= span.start && span.end <= at.end;
 
 /** A reading as it stands within the member that it is given to. */
 function within({ held, ...one }: Reading): Reading {
@@ -263,6 +278,7 @@ function givenBack(runs: Case['runs']): t.Node[] {
 
 /** The members that an object has anew, where all else in it is the old state: `{ ...state, list: [] }`. */
 function membersAnew(node: t.Node, names: readonly string[]): { name: string; span: Span }[] | undefined {
+  if (node.type === 'CallExpression') return membersSet(node, names);
   if (node.type !== 'ObjectExpression') return undefined;
   const isOld = (one: t.Node): boolean =>
     one.type === 'SpreadElement' && one.argument.type === 'Identifier' && names.includes(one.argument.name);
@@ -273,6 +289,27 @@ function membersAnew(node: t.Node, names: readonly string[]): { name: string; sp
     return name === undefined ? undefined : { name, span: spanOf(one) };
   });
   return members.every((one) => one !== undefined) ? members : undefined;
+}
+
+/** The members that methods set of a state that gives a new one each time: `state.set('list', next).delete('note')`. */
+function membersSet(call: t.CallExpression, names: readonly string[]): { name: string; span: Span }[] | undefined {
+  const { callee } = call;
+  if (
+    callee.type !== 'MemberExpression' ||
+    !/^(?:set|update|delete|remove|setIn|updateIn|deleteIn)$/.test(keyName({ key: callee.property }) ?? '')
+  )
+    return undefined;
+  const [first] = call.arguments;
+  const key = first?.type === 'ArrayExpression' ? first.elements[0] : first;
+  if (key?.type !== 'StringLiteral') return undefined;
+  const object = bare(callee.object);
+  const before =
+    object.type === 'Identifier' && names.includes(object.name)
+      ? []
+      : object.type === 'CallExpression'
+        ? membersSet(object, names)
+        : undefined;
+  return before && [...before, { name: key.value, span: { start: callee.property.start ?? 0, end: call.end ?? 0 } }];
 }
 
 /** `createAction('boats/add')`: a function that makes actions of a name. */

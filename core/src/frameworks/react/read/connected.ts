@@ -17,11 +17,14 @@ export type Connected = {
 export function connectedIn(program: t.Program, text: string): ReadonlyMap<string, Connected> {
   const found = new Map<string, Connected>();
   if (!/\bconnect\s*(?:<[^(]*>)?\(/.test(text)) return found;
+  const named = new Map<string, t.CallExpression>();
   const visit = (node: t.Node): void => {
-    if (node.type === 'CallExpression' && node.callee.type === 'CallExpression') {
-      const [inner] = node.arguments;
-      const call = connectIn(node.callee);
-      if (call && inner?.type === 'Identifier') found.set(inner.name, givenBy(call));
+    const kept = node.type === 'VariableDeclarator' && node.init ? connectCall(node.init) : undefined;
+    if (kept && node.type === 'VariableDeclarator' && node.id.type === 'Identifier') named.set(node.id.name, kept);
+    if (node.type === 'CallExpression') {
+      const call = connectIn(node.callee, named);
+      const inner = call && componentIn(node.arguments[0]);
+      if (call && inner !== undefined) found.set(inner, givenBy(call));
     }
     forEachChild(node, visit);
   };
@@ -35,12 +38,28 @@ export function isConnecting(connected: ReadonlyMap<string, Connected>, name: st
   return [...connected.values()].some(({ state, commands }) => isNamed(state) || isNamed(commands));
 }
 
-/** `connect(…)` itself, or among what is composed: `compose(withRouter, connect(…))`. */
-function connectIn(call: t.CallExpression): t.CallExpression | undefined {
-  const name = calleeName(call);
-  if (name === 'connect') return call;
-  if (!/^(?:compose|flow|flowRight)$/.test(name ?? '')) return undefined;
-  return call.arguments.find((one): one is t.CallExpression => one.type === 'CallExpression' && calleeName(one) === 'connect');
+const connectCall = (node: t.Node): t.CallExpression | undefined =>
+  node.type === 'CallExpression' && calleeName(node) === 'connect' ? node : undefined;
+
+/** `connect(…)` itself, by the name that it is kept under, or among what is composed: `compose(withRouter, connect(…))`. */
+function connectIn(callee: t.Node, named: ReadonlyMap<string, t.CallExpression>): t.CallExpression | undefined {
+  if (callee.type === 'Identifier') return named.get(callee.name);
+  if (callee.type !== 'CallExpression') return undefined;
+  const own = connectCall(callee);
+  if (own) return own;
+  if (!/^(?:compose|flow|flowRight)$/.test(calleeName(callee) ?? '')) return undefined;
+  for (const one of callee.arguments) {
+    const found = connectCall(one) ?? (one.type === 'Identifier' ? named.get(one.name) : undefined);
+    if (found) return found;
+  }
+  return undefined;
+}
+
+/** The component in the middle of what functions are put around: `withRouter(translate()(List))` → `List`. */
+function componentIn(given: t.Node | undefined): string | undefined {
+  const node = given && bare(given);
+  if (node?.type === 'Identifier') return node.name;
+  return node?.type === 'CallExpression' ? componentIn(node.arguments[0]) : undefined;
 }
 
 function givenBy(call: t.CallExpression): Connected {
