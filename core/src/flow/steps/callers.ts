@@ -27,7 +27,7 @@ export function findCallers(ways: FlowQueries, frame: Frame, action: number): Ca
   const attached = index.attached.get(action);
   if (attached) {
     const at = codeAt(frame, attached.binding.span);
-    if (attached.node.kind === 'element' || isElementUse(graph, attached.node))
+    if (attached.node.kind === 'element' || isElementUse(graph, frame, attached.node))
       found.push({
         by: 'platform',
         frame,
@@ -49,9 +49,11 @@ export function findCallers(ways: FlowQueries, frame: Frame, action: number): Ca
 }
 
 /** Whether what a use stands for is an element of the page, at which events of the document arrive. */
-function isElementUse({ model }: FlowQueries['graph'], use: TemplateUse): boolean {
+function isElementUse({ model, madeBy }: FlowQueries['graph'], frame: Frame, use: TemplateUse): boolean {
   const target = model.useOfNode.get(use)?.target;
   if (target?.kind === 'outside') return true;
+  // Which one it is, is chosen while it runs.
+  if (target?.kind === 'dynamic') return madeBy(frame, use).some(({ element }) => element !== undefined);
   return target?.kind === 'component' && model.components.get(target.id)?.facts.element !== undefined;
 }
 
@@ -176,7 +178,7 @@ function calledAt(ways: FlowQueries, { spot, trail }: Task): Caller[] {
       found.push({ by: 'handed', frame, at, trail, args: [], action: sink.action, name: frame.body.actions[sink.action]?.name ?? '' });
     } else if (sink.to === 'argument' && !graph.hookFrame(frame.index, sink.value) && !frame.body.values[sink.value]?.gives) {
       found.push({ by: 'outside', frame, at, trail, args: [], name: frame.body.values[sink.value]?.source ?? '' });
-    } else if (sink.to === 'prop' && sink.binding.direction === 'out' && isElementUse(graph, sink.use)) {
+    } else if (sink.to === 'prop' && sink.binding.direction === 'out' && isElementUse(graph, frame, sink.use)) {
       found.push({
         by: 'platform',
         frame,

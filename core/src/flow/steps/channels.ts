@@ -28,6 +28,19 @@ export function channelKeys(graph: Graph, frame: Frame, channel: Channel): reado
 /** The first of the keys; undefined for none. */
 export const channelKey = (graph: Graph, frame: Frame, channel: Channel): string | undefined => channelKeys(graph, frame, channel)[0];
 
+/** What people call what is sent: the event, or the channel where that has no events of its own. */
+export function channelText(event: string | undefined, carrier = ''): string {
+  if (event) return event;
+  return (
+    carrier
+      .replace(/^from:[^#]*#/, '')
+      .replace(/#default$|\(\)$/, '')
+      .split('/')
+      .at(-1)
+      ?.replace(/__c$/, '') ?? ''
+  );
+}
+
 /** A frame as a body in which names are looked for: a hook is given what its caller gives. */
 function namingOf(graph: Graph, { file, body, caller }: Frame): Naming {
   const from = caller && graph.frames[caller.frame];
@@ -45,7 +58,12 @@ function namingOf(graph: Graph, { file, body, caller }: Frame): Naming {
 export function carrierOf(model: Model, file: FilePath, { on, name = '' }: Channel): string | undefined {
   if (on !== 'channel') return 'document';
   if (name.startsWith('"')) return `"${channelName(model, file, name.slice(1, -1))}"`;
-  const [root = name, ...members] = name.replace(/\(\)$/, '').split('.');
+  const [, from] = /^(from:[^#]*#)/.exec(name) ?? [];
+  const [first = name, ...members] = name
+    .slice(from?.length ?? 0)
+    .replace(/\(\)$/, '')
+    .split('.');
+  const root = (from ?? '') + first;
   if (root.startsWith('$')) return isGlobal(model, root) ? globalCarrier(root) : undefined;
   const meant = model.named(file, root);
   if (meant.kind === 'outside') return `${meant.module}#${[meant.name, ...members].join('.')}`;

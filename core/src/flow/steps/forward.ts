@@ -7,7 +7,7 @@ import { useById } from '../../model/lookup';
 import { remembered } from '../../model/remembered';
 import { locate, type Location, type Span } from '../../model/span';
 import type { Provider } from '../../model/tree';
-import { channelKey, channelsOf, type Hearer, reaches } from './channels';
+import { channelKey, channelsOf, channelText, type Hearer, reaches } from './channels';
 import type { Frame } from '../graph/frames';
 import { type Graph, type Spot, valueOf } from '../graph/graph';
 import type { Sink } from '../graph/sinks';
@@ -554,7 +554,7 @@ function sentSteps(ways: FlowQueries, frame: Frame, sink: Extract<Sink, { to: 's
     how: passed.how,
     at: codeAt(frame, sink.send.span),
     frame: frame.index,
-    name: sink.send.channel.event || (sink.send.channel.name ?? ''),
+    name: channelText(sink.send.channel.event, sink.send.channel.name),
   };
   const hearers = key === undefined ? [] : (channelsOf(graph).hearers.get(key) ?? []);
   const reached = hearers.filter((hearer) => reaches(graph, { frame, action: sink.action, send: sink.send }, hearer));

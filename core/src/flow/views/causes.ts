@@ -5,7 +5,7 @@ import { type Draft, draftOf } from './ladder';
 import { nameOf, type Step } from '../steps/step';
 import { reducerStep } from '../steps/forward';
 import { codeAt } from '../graph/targets';
-import { type Sender } from '../steps/channels';
+import { channelText, type Sender } from '../steps/channels';
 import type { Caller, FlowQueries, Writer } from '../steps/queries';
 
 /** The states, stores and requests that a value comes from, with the steps to each. */
@@ -225,7 +225,7 @@ function isTimer(key: string | undefined): boolean {
 function hangSenders(ways: FlowQueries, above: Draft, caller: Extract<Caller, { by: 'channel' }>, seen: Set<string>): void {
   const { graph } = ways;
   const key = caller.channel;
-  const name = key?.split(' ').at(-1) || (key ?? '');
+  const name = channelText(key?.split(' ').at(-1), key?.trim());
   const senders = key === undefined ? [] : ways.senders(key, caller.frame);
   const heard: Step = { kind: 'hears', how: 'same', at: caller.at, frame: caller.frame.index, name };
   const draft = draftOf(

@@ -1,4 +1,4 @@
-import { channelKey, channelsOf, reaches } from '../steps/channels';
+import { channelKey, channelsOf, channelText, reaches } from '../steps/channels';
 import { memberName } from '../../model/member';
 import { followAll } from './follow';
 import type { SendFact } from '../../model/facts';
@@ -55,7 +55,7 @@ export function hangEffects(ways: FlowQueries, above: Draft, frame: Frame, actio
   }
   for (const send of facts.sends) {
     const channel = channelKey(graph, frame, send.channel);
-    const name = send.channel.event || (send.channel.name ?? '');
+    const name = channelText(send.channel.event, send.channel.name);
     const hearers = channel === undefined ? [] : (channelsOf(graph).hearers.get(channel) ?? []);
     const reached = hearers.filter((one) => reaches(graph, { frame, action, send }, one));
     const sent: Step = { kind: 'publishes', how: 'same', at: codeAt(frame, send.span), frame: frame.index, name };

@@ -14,6 +14,9 @@ type Renumbering = { readonly value: (index: number) => number; readonly action:
 /** The name by which a module of another file is meant. */
 export const foreignName = (file: FilePath, name: string): string => (/^(?:from|key|import):/.test(name) ? name : `from:${file}#${name}`);
 
+/** The same of a channel: a text, a member of the instance and what an application gives under a name are known everywhere. */
+const foreignChannel = (file: FilePath, name: string): string => (/^(?:["$]|this\.)/.test(name) ? name : foreignName(file, name));
+
 /** A copy of facts with other indexes, whose places lie in the file that they were read from. */
 function renumbered<T>(facts: T, by: Renumbering): T {
   const copy = (value: unknown, key: string, holder: object | undefined): unknown => {
@@ -32,6 +35,7 @@ function renumbered<T>(facts: T, by: Renumbering): T {
     const made: Record<string, unknown> = {};
     for (const [name, one] of Object.entries(value)) made[name] = copy(one, name, value);
     if (typeof made['start'] === 'number' && typeof made['end'] === 'number' && made['file'] === undefined) made['file'] = by.file;
+    if ('on' in value && value.on === 'channel' && typeof made['name'] === 'string') made['name'] = foreignChannel(by.file, made['name']);
     if ('kind' in value && typeof made['source'] === 'string') made['source'] = foreignName(by.file, made['source']);
     if ('kind' in value && value.kind === 'use' && typeof made['tag'] === 'string' && /^[A-Z]/.test(made['tag']))
       made['tag'] = foreignName(by.file, made['tag']);
