@@ -17,6 +17,7 @@ import { makeHolders } from './holders';
 import { joinRoutes, type LooseRoute, type RouteBody } from './routes';
 import { inferAliases, missingSpecifiers } from './aliases';
 import { makeResolver, packageOf, type ResolveModule } from './resolve';
+import { joinHanded } from './handed';
 import { fileRole } from './roles';
 import { makeTakes } from './takes';
 
@@ -48,8 +49,10 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
   const crossed = joinIslands(read, asRead);
   const before = crossed === read ? asRead : makeNames(crossed, resolver);
   const found = joinSelectors(crossed, before);
-  const files = joinElements(found, found === crossed ? before : makeNames(found, resolver), { files: found, dependenciesOf });
-  const names = files === crossed ? before : makeNames(files, resolver);
+  const elements = joinElements(found, found === crossed ? before : makeNames(found, resolver), { files: found, dependenciesOf });
+  const joined = elements === crossed ? before : makeNames(elements, resolver);
+  const files = joinHanded(elements, joined);
+  const names = files === elements ? joined : makeNames(files, resolver);
   const project: Project = { files, dependenciesOf };
   const { components, routes, placed, holdersOf } = linkComponents(project, names, config);
   const shellOfTable = (table: FilePath): FilePath | undefined =>

@@ -556,6 +556,10 @@ export type ArgFact = {
   readonly constant?: string;
   /** What is read is handed in as it is at that moment, where it could be followed. */
   readonly byValue?: true;
+  /** The texts that it may be, where it chooses between some. */
+  readonly texts?: readonly string[];
+  /** It is the function that raises the events of the component. */
+  readonly raises?: true;
   /** It is the component’s own element, or the instance of a class. */
   readonly isOwn?: true;
   /** Of an object that is made in place: its members that are flags. */

@@ -90,9 +90,10 @@ export function followFunction(ways: FlowQueries, start: readonly Task[]): Calle
   return found;
 }
 
-/** What a store can be told stays so where the store, a table of such or a name of it is meant, and not where all that it holds is handed on. */
+/** What a store can be told is followed as the store is, a table of such or a name of it, and from where it is read by its own name; not where all that the store holds is handed on. */
 function staysTold({ graph }: FlowQueries, { to }: Step): boolean {
-  const kind = to && isCommand(to.track) ? graph.frames[to.frame]?.body.values[to.value]?.kind : undefined;
+  if (!to || !isCommand(to.track)) return to?.track.length === 0;
+  const kind = graph.frames[to.frame]?.body.values[to.value]?.kind;
   return kind === 'store' || kind === 'module' || kind === 'hook' || kind === 'derived' || kind === 'state';
 }
 

@@ -277,13 +277,32 @@ export function readArgs(body: Body, given: readonly t.Node[], scope: Scope, sin
       return { readings: [reading], ...(action === undefined ? {} : { action }) };
     }
     if (node.type === 'ThisExpression') return { readings: [], isOwn: true };
+    if (node.type === 'Identifier' && lookUp(scope, node.name)?.kind === 'emits') {
+      body.raisesUnseen = true;
+      return { readings: [], raises: true };
+    }
     const inner = newEffects();
     readExpression(body, node, scope, one.type === 'SpreadElement' ? 'spread' : 'same', inner);
     mergeInto(sink, inner, 'computed');
     const constant = constantText(body, node);
     const flags = node.type === 'ObjectExpression' ? flagsOf(node) : undefined;
-    return { readings: inner.reads, ...(constant === undefined ? {} : { constant }), ...(flags ? { flags } : {}) };
+    const texts = node.type === 'ConditionalExpression' ? chosenTexts(node) : undefined;
+    return {
+      readings: inner.reads,
+      ...(constant === undefined ? {} : { constant }),
+      ...(texts ? { texts } : {}),
+      ...(flags ? { flags } : {}),
+    };
   });
+}
+
+/** The texts between which an expression chooses; undefined where it may be something else. */
+function chosenTexts(given: t.Node): string[] | undefined {
+  const node = bare(given);
+  if (node.type === 'StringLiteral') return [node.value];
+  if (node.type !== 'ConditionalExpression') return undefined;
+  const [one, other] = [chosenTexts(node.consequent), chosenTexts(node.alternate)];
+  return one && other && [...one, ...other];
 }
 
 /** The members of an object that are flags; undefined for none. */
