@@ -3,6 +3,7 @@ import type {
   ArgFact,
   BodyFacts,
   CallFact,
+  Channel,
   ComponentFacts,
   FileFacts,
   HearFact,
@@ -20,7 +21,15 @@ import type { Names } from './names';
 type Files = ReadonlyMap<FilePath, FileFacts>;
 
 /** A function of a module, as far as it is handed what it sends by: an element, the name of an event, what raises one. */
-type Helper = { readonly file: FilePath; readonly values: readonly ValueFact[]; readonly index: number; readonly action: ActionFact };
+type Helper = {
+  readonly file: FilePath;
+  readonly values: readonly ValueFact[];
+  readonly index: number;
+  readonly action: ActionFact;
+  /** How many calls of it were met, and how many of these told all that it sends. */
+  calls: number;
+  told: number;
+};
 
 /** A body with the file in which its names are looked for. */
 type Caller = { readonly file: FilePath; readonly body: BodyFacts };
@@ -42,7 +51,7 @@ function helpersOf(files: Files): Map<string, Helper> {
         ({ channel }) => isHanded(channel.element) || isHanded(channel.held?.value),
       );
       const byCall = action.invokes.some((call) => call.path.length === 0 && isHanded(call.value));
-      if (byChannel || byCall) found.set(`${file}#${name}`, { file, values: module.values, index, action });
+      if (byChannel || byCall) found.set(`${file}#${name}`, { file, values: module.values, index, action, calls: 0, told: 0 });
     });
   return found;
 }
@@ -149,6 +158,16 @@ function raisedFor(call: Call): { readonly member: MemberKey; readonly args: rea
   });
 }
 
+/** What is told to a function of a module by the name of an event goes where that function sends it, or listens. */
+function whereDone(helper: Helper | undefined, own: Channel, of: 'sends' | 'hears'): Channel {
+  const [only, ...more] = helper?.action[of] ?? [];
+  if (!helper || !only || more.length > 0 || !isOwnParam(helper.values, helper.index, only.channel.held?.value)) return own;
+  const { held: _, ...there } = only.channel;
+  return there.element === undefined && there.on !== 'element'
+    ? { ...there, ...(own.event === undefined ? {} : { event: own.event }) }
+    : own;
+}
+
 /** A body with what functions of modules send, hear and raise for it; the same where they do nothing. */
 function withHanded<Body extends BodyFacts>(helpers: ReadonlyMap<string, Helper>, names: Names, file: FilePath, body: Body): Body {
   const values: ValueFact[] = [...body.values];
@@ -164,7 +183,13 @@ function withHanded<Body extends BodyFacts>(helpers: ReadonlyMap<string, Helper>
       const helper = meant?.kind === 'shared' ? helpers.get(`${meant.file}#${meant.fact.name}`) : undefined;
       return helper ? [new Call(helper, call, { file, body }, names)] : [];
     });
-    const [sends, hears] = [calls.flatMap(sentFor), calls.flatMap(heardFor)];
+    for (const { helper } of calls) helper.calls++;
+    const sends = calls.flatMap((call) => {
+      const own = sentFor(call);
+      if (own.length >= call.helper.action.sends.length) call.helper.told++;
+      return own;
+    });
+    const hears = calls.flatMap(heardFor);
     const raises = calls.flatMap((one) =>
       raisedFor(one).map(({ member, args }): RaiseFact => ({
         member,
@@ -174,11 +199,45 @@ function withHanded<Body extends BodyFacts>(helpers: ReadonlyMap<string, Helper>
         args,
       })),
     );
-    if (sends.length + hears.length + raises.length === 0) return action;
+    const by = (name = ''): Helper | undefined => {
+      const meant = name.endsWith('()') ? names.meant(file, name.slice(0, -2)) : undefined;
+      return meant?.kind === 'shared' ? helpers.get(`${meant.file}#${meant.fact.name}`) : undefined;
+    };
+    const rightly = <Fact extends SendFact | HearFact>(facts: readonly Fact[], of: 'sends' | 'hears'): readonly Fact[] => {
+      const told = facts.map((one): Fact => {
+        const channel = whereDone(by(one.channel.name), one.channel, of);
+        return channel === one.channel ? one : { ...one, channel };
+      });
+      return told.every((one, at) => one === facts[at]) ? facts : told;
+    };
+    const [sent, heard] = [rightly(action.sends, 'sends'), rightly(action.hears, 'hears')];
+    const isSame = sent === action.sends && heard === action.hears && sends.length + hears.length + raises.length === 0;
+    if (isSame) return action;
     changed = true;
-    return { ...action, sends: [...action.sends, ...sends], hears: [...action.hears, ...hears], raises: [...action.raises, ...raises] };
+    return { ...action, sends: [...sent, ...sends], hears: [...heard, ...hears], raises: [...action.raises, ...raises] };
   });
   return changed ? { ...body, values, actions } : body;
+}
+
+/** A module without what its functions send for others alone, where all of these tell it themselves. */
+function withoutHanded(helpers: ReadonlyMap<string, Helper>, facts: FileFacts): FileFacts {
+  const { module } = facts;
+  if (!module) return facts;
+  const isTold = (index: number): boolean =>
+    module.values.some(({ kind, name, action }) => {
+      const helper = kind === 'function' && action === index ? helpers.get(`${facts.file}#${name}`) : undefined;
+      return helper !== undefined && helper.calls > 0 && helper.calls === helper.told;
+    });
+  const isHanded = (index: number, { channel }: SendFact): boolean =>
+    isOwnParam(module.values, index, channel.element) || isOwnParam(module.values, index, channel.held?.value);
+  let changed = false;
+  const actions = module.actions.map((action, index): ActionFact => {
+    const sends = action.sends.filter((send) => !isHanded(index, send));
+    if (sends.length === action.sends.length || !isTold(index)) return action;
+    changed = true;
+    return { ...action, sends };
+  });
+  return changed ? { ...facts, module: { ...module, actions } } : facts;
 }
 
 /** The contract of a component with all that is raised for it. */
@@ -204,9 +263,13 @@ export function joinHanded(files: Files, names: Names): Files {
   const all = [...files].map(([file, facts]): [FilePath, FileFacts] => {
     const components = facts.components.map((one) => (one.element ? one : withRaised(one, withHanded(helpers, names, file, one))));
     const shared = facts.shared.map((one) => (one.kind === 'hook' ? withHanded(helpers, names, file, one) : one));
-    const isSame = components.every((one, at) => one === facts.components[at]) && shared.every((one, at) => one === facts.shared[at]);
+    const module = facts.module && withHanded(helpers, names, file, facts.module);
+    const isSame =
+      module === facts.module &&
+      components.every((one, at) => one === facts.components[at]) &&
+      shared.every((one, at) => one === facts.shared[at]);
     changed ||= !isSame;
-    return [file, isSame ? facts : { ...facts, components, shared }];
+    return [file, isSame ? facts : { ...facts, components, shared, ...(module ? { module } : {}) }];
   });
-  return changed ? new Map(all) : files;
+  return changed ? new Map(all.map(([file, facts]) => [file, withoutHanded(helpers, facts)])) : files;
 }

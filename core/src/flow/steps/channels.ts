@@ -148,9 +148,9 @@ export function reaches(graph: Graph, from: Sender, to: Hearer): boolean {
   if (on === 'document') return heard === 'document' || (heard === 'window' && from.send.bubbles);
   const { bubbles } = from.send;
   const captures = to.hear.captures ?? false;
-  const sent = heldBy(graph, from.frame, from.send.channel) ?? sentWithin(graph, from);
+  const sent = elementsOf(graph, from.frame, from.send.channel) ?? sentWithin(graph, from);
   if (heard !== 'element') return (bubbles || captures) && leavesRoots(graph, from, sent);
-  const hearing = to.host === undefined ? heldBy(graph, to.frame, to.hear.channel) : [to.host];
+  const hearing = to.host === undefined ? elementsOf(graph, to.frame, to.hear.channel) : [to.host];
   const travel = { bubbles, composed: from.send.composed ?? true };
   if (sent && hearing && to.hear.channel.own === 'root')
     return sent.some((one) => hearing.some((bearer) => comesByRoot(graph.tree, one, bearer, travel)));
@@ -172,8 +172,9 @@ export function reaches(graph: Graph, from: Sender, to: Hearer): boolean {
 }
 
 /** Whether some listener on the way keeps an event from a host that it would come by. */
-function isStopped(graph: Graph, from: HostIndex, to: HostIndex, { hear }: Hearer, travel: Travel): boolean {
+function isStopped(graph: Graph, from: HostIndex, to: HostIndex, { frame: listens, hear }: Hearer, travel: Travel): boolean {
   const { tree, frames } = graph;
+  const key = channelKey(graph, listens, hear.channel) ?? '';
   if (hear.captures || hear.channel.event === undefined) return false;
   const stops = (frame: Frame | undefined, action: number | undefined, reading: Reading | undefined): boolean => {
     const at = action ?? (reading && reading.path.length === 0 ? frame?.body.values[reading.value]?.action : undefined);
@@ -191,7 +192,14 @@ function isStopped(graph: Graph, from: HostIndex, to: HostIndex, { hear }: Heare
         (one) => one.channel.own === 'element' && one.channel.event === hear.channel.event && stops(own, one.action, one.reading),
       ),
     );
-    if (inMarkup || byItself) return true;
+    const byScript = (channelsOf(graph).hearers.get(key) ?? []).some(
+      (one) =>
+        one.host === undefined &&
+        one.hear.channel.element !== undefined &&
+        stops(one.frame, one.hear.action, one.hear.reading) &&
+        elementsOf(graph, one.frame, one.hear.channel)?.includes(host.index) === true,
+    );
+    if (inMarkup || byItself || byScript) return true;
   }
   return false;
 }
@@ -212,7 +220,7 @@ function sentWithin({ tree }: Graph, { frame, send }: Sender): readonly HostInde
 }
 
 /** The elements that a channel means; undefined where that cannot be told. */
-function heldBy(graph: Graph, frame: Frame, { element, own }: Channel): readonly HostIndex[] | undefined {
+export function elementsOf(graph: Graph, frame: Frame, { element, own }: Channel): readonly HostIndex[] | undefined {
   const place = own === undefined ? undefined : graph.tree.places[frame.place];
   if (place?.element !== undefined) return [place.element];
   return element === undefined ? undefined : hostsHeldBy(graph, frame, element);

@@ -12,7 +12,9 @@ const isEnding = ({ name }: ActionFact): boolean => adapters.some(({ traits }) =
 function heardOf({ channel }: HearFact): string {
   if (channel.event === timerEvent) return 'a timer';
   const event = channel.event ? `${channel.event} ` : '';
-  return channel.on === 'channel' ? `${event}of ${channel.name?.replace(/^from:[^#]*#/, '') ?? 'a channel'}` : `${event}of the ${channel.on}`;
+  return channel.on === 'channel'
+    ? `${event}of ${channel.name?.replace(/^from:[^#]*#/, '') ?? 'a channel'}`
+    : `${event}of the ${channel.on}`;
 }
 
 /** Subscriptions that outlive the component; what it hears on its own elements dies with these. */

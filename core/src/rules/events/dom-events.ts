@@ -1,10 +1,11 @@
-import { channelKeys, channelsOf, type Graph, type Hearer, makeFlowQueries, reaches, type Sender } from '../../flow';
+import { channelKeys, channelsOf, elementsOf, type Graph, type Hearer, makeFlowQueries, reaches, type Sender } from '../../flow';
 import type { Binding, HearFact, SendFact } from '../../model/facts';
 import type { UseId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
+import { isNativeEvent } from '../../model/native-events';
 import type { FilePath, Span } from '../../model/span';
 import { remembered } from '../../model/remembered';
-import type { Host, PlaceIndex, Tree } from '../../model/tree';
+import type { Host, Tree } from '../../model/tree';
 import { heardName, unfold } from '../../tree';
 
 /** Where an event of the document is sent, and the component that sends it. */
@@ -44,16 +45,31 @@ export const placeKey = (file: FilePath, { start, file: own }: Span): string => 
 
 export const heardKey = (use: UseId, event: string): string => `${use} ${event}`;
 
-/** The table for a project; empty where no component is an element. */
+/** The table for a project; empty where no component is an element, and none sends an event to one that another listens for by script. */
 export const domEvents = remembered((model: Model): DomEvents => {
   const tables = newTables();
-  if (![...model.components.values()].some((one) => one.facts.element)) return tables;
+  const bySending = sendsToElements(model);
+  if (!bySending && ![...model.components.values()].some((one) => one.facts.element)) return tables;
   for (const page of model.pages) {
     const tree = unfold(model, page);
-    if (tree.places.some((place) => place.element !== undefined)) notePage(model, tree, tables);
+    if (bySending || tree.places.some((place) => place.element !== undefined)) notePage(model, tree, tables);
   }
   return tables;
 });
+
+/** Whether components that are no elements send an event of their own to an element, and others listen for it by script. */
+function sendsToElements(model: Model): boolean {
+  const sent = new Set<string>();
+  const heard = new Set<string>();
+  for (const { facts, fileRole } of model.components.values()) {
+    if (facts.element || fileRole !== 'source') continue;
+    for (const { sends, hears } of facts.actions) {
+      for (const { channel } of sends) if (channel.on === 'element' && channel.event !== undefined) sent.add(channel.event);
+      for (const { channel } of hears) if (channel.on === 'element' && channel.event !== undefined) heard.add(channel.event);
+    }
+  }
+  return [...sent].some((event) => heard.has(event) && !isNativeEvent(event));
+}
 
 function notePage(model: Model, tree: Tree, tables: Tables): void {
   const { graph } = makeFlowQueries(model, tree);
@@ -89,7 +105,7 @@ function noteHearer(graph: Graph, sender: Sender, hearer: Hearer, isKnown: boole
     return;
   }
   const component = sender.frame.component;
-  if (!listener || !component || tables.keptFrom.has(listener) || !standsBelow(graph, sender.frame.place, hearer)) return;
+  if (!listener || !component || tables.keptFrom.has(listener) || !standsBelow(graph, sender, hearer)) return;
   const { bubbles, composed = true } = sender.send;
   const by = !bubbles ? 'bubbles' : !composed ? 'root' : 'stopped';
   tables.keptFrom.set(listener, { component, send: sender.send, by });
@@ -103,13 +119,18 @@ function listenerOf({ tree }: Graph, { host, hear }: Hearer): Binding | HearFact
   return there?.node.bindings.find((one) => heardName(one) === hear.channel.event && one.nameSpan === hear.span);
 }
 
-/** Whether a place stands somewhere below the element that listens, whoever wrote what is between. */
-function standsBelow({ tree }: Graph, place: PlaceIndex, { host, frame }: Hearer): boolean {
-  const at = tree.places[place];
-  const wanted = host ?? tree.places[frame.place]?.element;
-  if (!at || wanted === undefined) return false;
-  for (let one = tree.hosts[at.element ?? at.host]; one; one = tree.hosts[one.parent]) if (one.index === wanted) return true;
-  return false;
+/** Whether what is sent begins somewhere below the element that listens, whoever wrote what is between. */
+function standsBelow(graph: Graph, { frame: from, send }: Sender, { host, frame, hear }: Hearer): boolean {
+  const { tree } = graph;
+  const at = tree.places[from.place];
+  const element = tree.places[frame.place]?.element;
+  const own = element === undefined ? [] : [element];
+  const wanted = host === undefined ? (elementsOf(graph, frame, hear.channel) ?? own) : [host];
+  const begins = elementsOf(graph, from, send.channel) ?? (at ? [at.element ?? at.host] : []);
+  return begins.some((start) => {
+    for (let one = tree.hosts[start]; one; one = tree.hosts[one.parent]) if (wanted.includes(one.index)) return true;
+    return false;
+  });
 }
 
 /** The places of a component by its uses are all known to the table. */

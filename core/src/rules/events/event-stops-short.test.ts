@@ -12,6 +12,14 @@ const sends = (options: string): string =>
 const hears = (target: string, options = ''): string =>
   `export function App() { useEffect(() => { const go = () => 1; ${target}.addEventListener('cleared', go${options}); return () => ${target}.removeEventListener('cleared', go${options}); }, []); return <Pill/>; }`;
 
+/** A part that sends through a function of the module, and the one around it that listens by script; what stands between may listen too. */
+const through = (given: string, between = ''): string =>
+  `const PICK = 'plot:pick';
+const tell = (el: any, name: string, detail: any, more?: any) => el.dispatchEvent(new CustomEvent(name, { detail, ...more }));
+function Plot() { const box = useRef(null); return <b ref={box} onClick={() => tell(box.current, PICK, 1${given})}/>; }
+function Bar() { const own = useRef(null); useEffect(() => { const el = own.current; const go = (e: any) => { ${between} }; el.addEventListener(PICK, go); return () => el.removeEventListener(PICK, go); }, []); return <i ref={own}><Plot/></i>; }
+export function App() { const frame = useRef(null); const [n, set] = useState(0); useEffect(() => { const el = frame.current; const hear = (e: any) => set(e.detail); el.addEventListener(PICK, hear); return () => el.removeEventListener(PICK, hear); }, []); return <main ref={frame}>{n}<Bar/></main>; }`;
+
 const vuePill = '<script setup>const emit = defineEmits(["clear"]);</script><template><p @click="emit(\'clear\')"/></template>';
 
 const go = '<script setup>const go = () => 1;</script>';
@@ -33,6 +41,7 @@ table(
     ],
     ['sent without bubbling', `${sends('')}${hears('window')}`, 'App cleared'],
     ['sent without bubbling, with details', `${sends(', { detail: 1 }')}${hears('document')}`, 'App cleared'],
+    ['a listener between keeps it', through(', { bubbles: true }', 'e.stopPropagation();'), 'App plot:pick'],
   ],
   [
     ['given to the part itself', `${pill}export function App() { return <section><Pill onClear={() => 1}/></section>; }`],
@@ -41,6 +50,7 @@ table(
       `function Pill({ onClick }: { onClick?: () => void }) { return <p onClick={() => onClick?.()}/>; }\nexport function App() { return <section onClick={() => 1}><Pill/></section>; }`,
     ],
     ['it bubbles', `${sends(', { bubbles: true }')}${hears('window')}`],
+    ['a listener between lets it go on', through(', { bubbles: true }', 'e.detail;')],
     ['it may bubble', `${sends(', { bubbles: far }')}${hears('window')}`],
     ['heard on the way down', `${sends('')}${hears('window', ', true')}`],
     ['heard on the way down, by name', `${sends('')}${hears('window', ', { capture: true }')}`],

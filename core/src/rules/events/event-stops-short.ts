@@ -2,6 +2,7 @@ import { spelling } from '../../contract';
 import type { Binding, TemplateNode } from '../../model/facts';
 import { deafListeners } from './deaf-listeners';
 import { domEvents, type Kept } from './dom-events';
+import { eventNames, uncalled } from '../../flow';
 import { bindingKey } from '../../model/given';
 import { causeAt } from '../precedence';
 
@@ -262,25 +263,29 @@ function onHosts({ model }: Check): Found[] {
     });
   };
   for (const owner of model.components.values()) {
-    if (owner.fileRole !== 'source' || !owner.facts.element) continue;
-    walkTemplate(owner.facts.template, (node) => {
-      for (const binding of node.kind === 'element' || node.kind === 'use' ? node.bindings : []) {
-        const kept = keptFrom.get(binding);
-        if (kept && !heardBy.has(binding) && !isNativeEvent(binding.to.name))
-          tell(
-            owner,
-            binding.to.name,
-            locate(owner.file, binding.nameSpan),
-            node.kind === 'element' || node.kind === 'use' ? tagText(node) : '',
-            kept,
-          );
-      }
-    });
+    if (owner.fileRole !== 'source') continue;
+    if (owner.facts.element)
+      walkTemplate(owner.facts.template, (node) => {
+        for (const binding of node.kind === 'element' || node.kind === 'use' ? node.bindings : []) {
+          const kept = keptFrom.get(binding);
+          if (kept && !heardBy.has(binding) && !isNativeEvent(binding.to.name))
+            tell(
+              owner,
+              binding.to.name,
+              locate(owner.file, binding.nameSpan),
+              node.kind === 'element' || node.kind === 'use' ? tagText(node) : '',
+              kept,
+            );
+        }
+      });
     for (const { hears } of owner.facts.actions)
       for (const hear of hears) {
         const kept = keptFrom.get(hear);
-        if (kept && !subscribed.has(hear) && !isNativeEvent(hear.channel.event ?? ''))
-          tell(owner, hear.channel.event ?? '', locate(owner.file, hear.span), hear.channel.own ? owner.name : 'an element', kept);
+        // What does not bubble to where another framework listens is told by itself.
+        if (!owner.facts.element && kept?.by !== 'stopped') continue;
+        const [event = ''] = eventNames(model, hear.channel, uncalled(owner.file, owner.facts.values)) ?? [];
+        if (kept && !subscribed.has(hear) && !isNativeEvent(event))
+          tell(owner, event, locate(owner.file, hear.span), hear.channel.own ? owner.name : 'an element', kept);
       }
   }
   return found;
