@@ -33,6 +33,7 @@ export { rungText } from './views/rung-text';
 export { commonOwner } from './views/owner';
 export { ladderLines, type LadderLine, type LaneMarks } from './views/fans';
 export { questionWords, subjectWords, traceText } from './views/trace-text';
+export { makeToldNames } from './graph/told-names';
 export { carrierOf, channelKeys, channelsOf, elementsOf, type Hearer, reaches, type Sender } from './steps/channels';
 export { runsOnHearing } from './steps/forward';
 export { eventNames, type Naming, uncalled } from './steps/event-names';

@@ -51,6 +51,7 @@ function withMentions(facts: FileFacts, text: string): FileFacts {
     ...given,
     ...(effects.length > 0 ? { effects } : {}),
     ...(later.length > 0 ? { later } : {}),
+    ...(/\bregisterModule\s*\(/.test(text) ? { addsStoreParts: true as const } : {}),
     ...(listens.length > 0 ? { listens } : {}),
     ...(listensOn.length > 0 ? { listensOn } : {}),
     ...(readsProps.length > 0 ? { readsProps } : {}),

@@ -41,6 +41,8 @@ export type FileFacts = {
   readonly effects?: readonly string[];
   /** Modules that its code loads while it runs, as written; absent for none. */
   readonly later?: readonly string[];
+  /** It adds parts to a store while it runs. */
+  readonly addsStoreParts?: true;
   /** Names of events that some code of the file listens for, whichever function it stands in; absent for none. */
   readonly listens?: readonly string[];
   /** Listeners that a script puts on what it asks the page for by a tag, an id or a class; absent for none. */
@@ -486,6 +488,8 @@ export type ValueFact = {
   readonly action?: number;
   /** A function that a hook keeps from one rendering to the next. */
   readonly kept?: true;
+  /** Of a store that is told by names: it may have more of these than the text tells. */
+  readonly isOpen?: true;
   /** What the module exports as its default, whatever it is called here. */
   readonly isDefault?: true;
   /** A parameter: the action whose it is (absent for the body's own), and which, counted from 0. */

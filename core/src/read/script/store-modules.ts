@@ -91,9 +91,15 @@ export function readStoreModule(body: Body, store: number, object: t.ObjectExpre
   ] as const)
     for (const [name, node, property] of functionsOf(body, part(kind))) from.push(readMember(module, name, node, property, command));
   append(from, readModules(module, part('modules')));
+  const isOpen = [object, part('mutations'), part('actions'), part('modules')].some((one) => one !== undefined && !isWritten(one));
   const facts = body.values[store];
   if (facts) facts.from = [...facts.from, ...from];
+  if (facts && isOpen) facts.isOpen = true;
 }
+
+/** Whether an object tells all its members by their names. */
+const isWritten = (node: t.Node): boolean =>
+  node.type === 'ObjectExpression' && node.properties.every((one) => one.type !== 'SpreadElement' && memberName(one) !== undefined);
 
 /** What a part of a store is written as: in place, or by the name of something that the module declares. */
 function meantBy({ module }: Body, property: t.ObjectProperty | t.ObjectMethod | undefined): t.Node | undefined {

@@ -8,12 +8,21 @@ export const channelsCatalogue = {
     about: 'broken binding',
     title: 'A message with one end',
     message: ({ component, event, does, near }) =>
-      does === 'sends'
-        ? `${component} sends ${event}, and nothing in the project waits for it${near ? `; ${near} is waited for` : ''}.`
-        : `${component} waits for ${event}, and nothing in the project sends it; ${near} is sent.`,
-    consequence: ({ does }) => (does === 'sends' ? 'It is sent into nothing.' : 'Its handler never runs.'),
-    fix: ({ event, near }) =>
-      near ? `Use one name at both ends: ${near} or ${event}.` : `Listen for ${event} where it matters, or stop sending it.`,
+      does === 'commits' || does === 'dispatches'
+        ? `${component} ${does} ${event}, which the store has nothing for${near ? `; it has ${near}` : ''}.`
+        : does === 'sends'
+          ? `${component} sends ${event}, and nothing in the project waits for it${near ? `; ${near} is waited for` : ''}.`
+          : `${component} waits for ${event}, and nothing in the project sends it; ${near} is sent.`,
+    consequence: ({ does }) =>
+      does === 'hears' ? 'Its handler never runs.' : does === 'sends' ? 'It is sent into nothing.' : 'Nothing in the store runs.',
+    fix: ({ event, near, does }) =>
+      does === 'commits' || does === 'dispatches'
+        ? near
+          ? `Tell it ${near}.`
+          : `Add ${event} to the store, or take this away.`
+        : near
+          ? `Use one name at both ends: ${near} or ${event}.`
+          : `Listen for ${event} where it matters, or stop sending it.`,
     help: {
       what: 'An event of the project’s own is sent over the document or the window with nobody to hear it, or waited for under a name that is close to one that is sent.',
       why: 'The two ends agree by a text alone. Nothing tells when one of them is renamed.',

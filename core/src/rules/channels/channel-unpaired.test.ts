@@ -139,3 +139,60 @@ describe('channel-unpaired, react', () => {
     ],
   ])('%s', (_, text, expected) => expect(found(text).sort()).toEqual([...expected].sort()));
 });
+
+/** An application with one store of a part, and a component that tells it something. */
+const told = (app: string, more: Readonly<Record<string, string>> = {}): Readonly<Record<string, string>> => ({
+  'package.json': '{}',
+  'src/main.js':
+    "import { createApp } from 'vue'; import App from './App.vue'; import store from './store'; createApp(App).use(store).mount('#app');",
+  'src/store.js':
+    "import { createStore } from 'vuex'; import boats from './boats';\nexport default createStore({ state: { n: 0 }, mutations: { reset(state) { state.n = 0; } }, actions: { load({ commit }) { commit('reset'); } }, modules: { boats } });",
+  'src/boats.js':
+    "export default { namespaced: true, state: () => ({ list: [] }), mutations: { add(state, boat) { state.list.push(boat); } }, actions: { fetch({ commit }) { commit('add', 1); } } };",
+  'src/App.vue': app,
+  ...more,
+});
+
+const tells = (call: string): string =>
+  `<template><button @click="go">{{ $store.state.boats.list }}</button></template>\n<script>\nexport default { methods: { go() { this.$store.${call}; } } };\n</script>`;
+
+const helper = (methods: string): string =>
+  `<template><button @click="add">x</button></template>\n<script>\nimport { mapMutations } from 'vuex';\nexport default { methods: { ${methods} } };\n</script>`;
+
+table(
+  'channel-unpaired',
+  'vue',
+  [
+    ['a mutation that the store has not', told(tells("commit('boats/ad', 1)")), 'App boats/ad'],
+    ['a mutation without the key of its part', told(tells("commit('add', 1)")), 'App add'],
+    ['an action that is a mutation', told(tells("dispatch('boats/add', 1)")), 'App boats/add'],
+    [
+      'a mutation that a helper takes, and the markup gives to an element',
+      told(helper("...mapMutations('boats', { add: 'append' })")),
+      'App boats/append',
+    ],
+  ],
+  [
+    ['a mutation of a part', told(tells("commit('boats/add', 1)"))],
+    ['an action of the whole', told(tells("dispatch('load')"))],
+    ['a mutation that a helper takes', told(helper("...mapMutations('boats', ['add'])"))],
+    [
+      'a part with a key within one without',
+      told(tells("commit('gates/open')"), {
+        'src/boats.js': "import gates from './gates';\nexport default { mutations: { add() {} }, modules: { gates } };",
+        'src/gates.js': 'export default { namespaced: true, mutations: { open(state) { state.on = true; } } };',
+      }),
+    ],
+    ['a name that is known while it runs', told(tells('commit(this.name, 1)'))],
+    [
+      'a part that is added while it runs',
+      told(tells("commit('late/add', 1)"), { 'src/late.js': "import store from './store'; store.registerModule('late', {});" }),
+    ],
+    [
+      'a part with more than the text tells',
+      told(tells("commit('boats/ad', 1)"), {
+        'src/boats.js': "import { more } from './more';\nexport default { namespaced: true, mutations: { ...more } };",
+      }),
+    ],
+  ],
+);

@@ -4,6 +4,7 @@ import { isOwnModule } from '../../read/script/expressions';
 import type { Model } from '../../model/model';
 import { channelEnds, type End } from './channel-ends';
 import { isNativeEvent } from '../../model/native-events';
+import { toldInVain } from './store-commands';
 
 import type { Found, Rule } from '../rule';
 
@@ -45,13 +46,14 @@ export const channelUnpaired: Rule = {
     // Functions of modules listen to the document as well, whoever calls them.
     const listened = [...model.files.values()].flatMap((file) => file.listens ?? []);
     const pairsBroadcasts = [...carriers].some(([carrier, ends]) => broadcastName(carrier) !== undefined && isPaired(ends));
-    return [...carriers].flatMap(([carrier, ends]) => {
+    const ofCarriers = [...carriers].flatMap(([carrier, ends]) => {
       if (carrier === 'document') return unpaired(ends, { listened, isOwn: (event) => !isNativeEvent(event), outsideSends: true });
       const broadcast = broadcastName(carrier);
       if (broadcast !== undefined) return pairsBroadcasts ? loneBroadcast(broadcast, ends) : [];
       if (!isOwnBus(model, carrier) || (!isPaired(ends) && !missesByALetter(ends))) return [];
       return unpaired(ends, { listened: [], isOwn: () => true, outsideSends: false });
     });
+    return [...ofCarriers, ...toldInVain(model)];
   },
 };
 
