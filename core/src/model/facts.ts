@@ -257,6 +257,8 @@ export type BodyFacts = {
   readonly actions: readonly ActionFact[];
   /** Events whose subscriptions something in it ends: their names, `timer`, or an empty text for any; absent for none. */
   readonly endings?: readonly string[];
+  /** Events that something in it would end by a function that it makes there, which is another one; absent for none. */
+  readonly vainEndings?: readonly string[];
   /** Stores are told to do something by names that constants hold: `{NAME}` stands for these. */
   readonly toldByConstants?: true;
 };
@@ -385,7 +387,13 @@ export type ElementFact = ClassFact & {
 };
 
 /** A state that is set each time it is rendered or an effect runs, which makes both happen again. */
-export type AgainFact = { readonly value: number; readonly span: Span; readonly by: 'rendering' | 'an effect' };
+export type AgainFact = {
+  readonly value: number;
+  readonly span: Span;
+  readonly by: 'rendering' | 'an effect';
+  /** It happens where the component is not given this: a default stands for it, which is another one each time. */
+  readonly unlessGiven?: MemberKey;
+};
 
 /** A name as it is written. */
 export type NameFact = {

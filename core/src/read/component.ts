@@ -39,7 +39,7 @@ export type ReadComponent = Pick<
  * functions of the body have been read too, with all that these raise.
  */
 export function assembleComponent(body: Body, read: (raises: readonly RaiseFact[]) => ReadComponent): ComponentFacts {
-  const { values, actions, endings, toldByConstants } = finishBody(body);
+  const { values, actions, endings, vainEndings, toldByConstants } = finishBody(body);
   const raises = raisesOf(body);
   const { eventName, exposes = [], ...told } = read(raises);
   addChangesWhileShown(body);
@@ -58,6 +58,7 @@ export function assembleComponent(body: Body, read: (raises: readonly RaiseFact[
   if (body.again.length > 0) facts.again = body.again;
   if (body.raisesUnseen) facts.raisesUnseen = true;
   if (endings) facts.endings = endings;
+  if (vainEndings) facts.vainEndings = vainEndings;
   if (toldByConstants) facts.toldByConstants = toldByConstants;
   return facts;
 }

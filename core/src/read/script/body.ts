@@ -80,6 +80,8 @@ export type Body = {
   propsEscape: boolean;
   /** Events whose subscriptions something in the body ends; empty text for any. */
   readonly endings: Set<string>;
+  /** Events whose subscriptions are taken away by another function than was added. */
+  readonly vainEndings: Set<string>;
   /** States that are set each time the component renders, or an effect of it runs. */
   readonly again: AgainFact[];
   /** The function that raises events is handed on. */
@@ -194,6 +196,7 @@ export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
     rendered: [],
     propsEscape: false,
     endings: new Set(),
+    vainEndings: new Set(),
     again: [],
     raisesUnseen: false,
     restTargets: [],
@@ -393,6 +396,7 @@ export function finishBody(body: Body): BodyFacts {
     values: body.values,
     actions: body.actions,
     ...(body.endings.size > 0 ? { endings: [...body.endings] } : {}),
+    ...(body.vainEndings.size > 0 ? { vainEndings: [...body.vainEndings] } : {}),
     ...(namesConstants(body) ? { toldByConstants: true as const } : {}),
   };
 }

@@ -65,8 +65,10 @@ function noteEnding(body: Body, node: Call, method: string, base: t.Node, scope:
   if (/^(clearInterval|clearTimeout|cancelAnimationFrame|cancelIdleCallback)$/.test(method)) body.endings.add(timerEvent);
   else if (maker !== undefined && observers.test(maker)) body.endings.add(maker);
   else if (/^(close|disconnect|abort|dispose|destroy|removeAllListeners|unsubscribe)$/.test(method)) body.endings.add('');
-  else if (undoing.has(method) && !(method === 'removeEventListener' && isMadeInPlace(node.arguments[1])))
-    body.endings.add(endedName(body, node.arguments[0], scope));
+  else if (undoing.has(method))
+    (method === 'removeEventListener' && isMadeInPlace(node.arguments[1]) ? body.vainEndings : body.endings).add(
+      endedName(body, node.arguments[0], scope),
+    );
 }
 
 type Callee = { readonly base: t.Node; readonly path: readonly string[] };

@@ -18,7 +18,7 @@ function heardOf({ channel }: HearFact): string {
 }
 
 /** Subscriptions that outlive the component; what it hears on its own elements dies with these. */
-function keptBy({ actions, endings = [] }: BodyFacts, action: ActionFact): HearFact[] {
+function keptBy({ actions, endings = [], vainEndings = [] }: BodyFacts, action: ActionFact): HearFact[] {
   if ((action.kind !== 'effect' && action.kind !== 'lifecycle') || isEnding(action)) return [];
   const ended = new Set(endings);
   // What an end of life calls may end anything; by itself it ends what it names.
@@ -30,6 +30,8 @@ function keptBy({ actions, endings = [] }: BodyFacts, action: ActionFact): HearF
     if (action.endsInPromise && !actions.some((one) => isEnding(one))) return true;
     if (ended.has('')) return false;
     if (unnamed && channel.on !== 'channel') return true;
+    // What takes another function away ends nothing.
+    if (vainEndings.includes(channel.event ?? '') && !ended.has(channel.event ?? '')) return true;
     // An observer is ended by its own name, and by no other effect that ends others by theirs.
     const isOther = /Observer$/.test(channel.event ?? '') && ended.size > 0;
     return !action.cleansUp && (isOther || !undoesElsewhere) && !ended.has(channel.event ?? '');

@@ -1,4 +1,5 @@
-import type { TemplateNode } from '../../model/facts';
+import type { AgainFact, TemplateNode } from '../../model/facts';
+import { bindingFor } from '../../model/given';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model, Use } from '../../model/model';
 import { contains, locate, type Span } from '../../model/span';
@@ -26,8 +27,8 @@ const alwaysRendered = remembered((component: Component, model: Model): readonly
 });
 
 /** State that is set each time, so that rendering or an effect never comes to rest. */
-function setEachTime(component: Component): Found[] {
-  return (component.facts.again ?? []).map(({ value, span, by }): Found => {
+function setEachTime(component: Component, again: readonly AgainFact[]): Found[] {
+  return again.map(({ value, span, by }): Found => {
     const state = component.facts.values[value];
     const at = locate(component.file, span);
     return {
@@ -47,9 +48,24 @@ function setEachTime(component: Component): Found[] {
   });
 }
 
+/** The same where some use leaves out what a default stands for, which is another one each time. */
+function setWhereLeftOut(model: Model): Found[] {
+  return [...model.components.values()].flatMap((component) => {
+    const again = (component.facts.again ?? []).filter(({ unlessGiven: key }) => {
+      const uses = key === undefined || component.fileRole !== 'source' ? [] : (model.usesOf.get(component.id) ?? []);
+      return uses.some(({ node }) => node.spreads.length === 0 && key !== undefined && !bindingFor(node, key));
+    });
+    return setEachTime(component, again);
+  });
+}
+
 /** Components render each other, or themselves, without a condition or a list between; or set state each time they do. */
 export const endlessRender: Rule = {
-  inComponent: setEachTime,
+  inComponent: (component) =>
+    setEachTime(
+      component,
+      (component.facts.again ?? []).filter(({ unlessGiven }) => unlessGiven === undefined),
+    ),
   inProject: ({ model }) => {
     const usesOf = (id: ComponentId): readonly Use[] => {
       const component = model.components.get(id);
@@ -71,7 +87,7 @@ export const endlessRender: Rule = {
       return undefined;
     };
     const told = new Set<ComponentId>();
-    return [...model.components.values()].flatMap((component): Found[] => {
+    const circles = [...model.components.values()].flatMap((component): Found[] => {
       if (component.fileRole !== 'source' || told.has(component.id)) return [];
       const circle = circleFrom(component.id);
       const [first] = circle ?? [];
@@ -93,5 +109,6 @@ export const endlessRender: Rule = {
         },
       ];
     });
+    return [...circles, ...setWhereLeftOut(model)];
   },
 };

@@ -1,9 +1,10 @@
 import type * as t from '@babel/types';
 import type { AgainFact } from '../../../model/facts';
+import { propMember } from './names';
 import { isAnother, reached } from '../../../read/script/again';
 import type { Body } from '../../../read/script/body';
 import { lookUp, type Scope } from '../../../read/script/scope';
-import { bare, isFunction, spanOf } from '../../../read/script/syntax';
+import { bare, isFunction, keyName, spanOf } from '../../../read/script/syntax';
 
 /** The state that a statement sets by its setter, and what it is set to; undefined for other statements. */
 function setBy(
@@ -19,6 +20,18 @@ function setBy(
 }
 
 /** Names of the body that stand for another list, object or function at each rendering. */
+/** Names that parameters take out, and that stand for another list, object or function at each rendering where nothing is given: each with its prop. */
+function anewWithout(props: t.Node | undefined): ReadonlyMap<string, string> {
+  const found = new Map<string, string>();
+  for (const one of props?.type === 'ObjectPattern' ? props.properties : []) {
+    const value = one.type === 'ObjectProperty' ? one.value : undefined;
+    const name = one.type === 'ObjectProperty' ? keyName(one) : undefined;
+    if (value?.type !== 'AssignmentPattern' || value.left.type !== 'Identifier' || name === undefined) continue;
+    if (isFunction(value.right) || /^(?:Object|Array|New)Expression$/.test(bare(value.right).type)) found.set(value.left.name, name);
+  }
+  return found;
+}
+
 function madeAnew(statements: readonly t.Statement[]): ReadonlySet<string> {
   const found = new Set<string>();
   for (const statement of statements) {
@@ -35,8 +48,9 @@ function madeAnew(statements: readonly t.Statement[]): ReadonlySet<string> {
  * States that a function component sets each time it renders, or in an effect that runs each time to
  * another value each time. Only what no condition may keep from happening.
  */
-export function setAgain(body: Body, statements: readonly t.Statement[], scope: Scope): AgainFact[] {
+export function setAgain(body: Body, statements: readonly t.Statement[], scope: Scope, props?: t.Node): AgainFact[] {
   const anew = madeAnew(statements);
+  const without = anewWithout(props);
   return reached(statements).flatMap((statement): AgainFact[] => {
     const set = setBy(body, statement, scope);
     if (set) return [{ value: set.state, span: spanOf(set.call), by: 'rendering' }];
@@ -53,11 +67,14 @@ export function setAgain(body: Body, statements: readonly t.Statement[], scope: 
         return meaning?.kind === 'value' && meaning.value === state && meaning.path.length === 0;
       });
     };
+    const defaults = followed?.type === 'ArrayExpression' ? followed.elements : [];
+    const [unless] = defaults.flatMap((one) => (one?.type === 'Identifier' ? (without.get(one.name) ?? []) : []));
     return reached(run.body.body).flatMap((inner): AgainFact[] => {
       const within = setBy(body, inner, scope);
-      return within && follows(within.state) && isAnother(within.state, within.to, scope)
-        ? [{ value: within.state, span: spanOf(within.call), by: 'an effect' }]
-        : [];
+      if (!within || !isAnother(within.state, within.to, scope, body.module.functions)) return [];
+      const fact = { value: within.state, span: spanOf(within.call), by: 'an effect' as const };
+      if (follows(within.state)) return [fact];
+      return unless === undefined ? [] : [{ ...fact, unlessGiven: propMember(unless) }];
     });
   });
 }

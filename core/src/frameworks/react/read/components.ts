@@ -206,7 +206,7 @@ export const reactDialect: Dialect = { ...channelDialect, hook: hookValue, membe
 export function readTemplate(body: Body, node: FunctionNode, scope: Scope): TemplateNode[] {
   if (node.body.type !== 'BlockStatement') return markupOf(body, node.body, scope);
   const template = markupOfBlock(body, node.body.body, scope, 'body');
-  append(body.again, setAgain(body, node.body.body, scope));
+  append(body.again, setAgain(body, node.body.body, scope, node.params[0]));
   return template;
 }
 

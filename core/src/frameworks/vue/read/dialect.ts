@@ -164,7 +164,8 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, setters: Ma
         span,
         from,
         ...shallow,
-        ...(boxed ? {} : { ofObject: true, ...plainMembersOf(first) }),
+        ...(boxed ? {} : { ofObject: true as const }),
+        ...plainMembersOf(first),
       }),
       boxed,
     };

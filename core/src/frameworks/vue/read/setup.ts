@@ -39,6 +39,7 @@ import { addProp, type DeclaredMembers, declareEvents, declareEventTypes, declar
 import { apiName, madeMeaning, madeValue } from './dialect';
 import type { Rendering } from './render';
 import { append } from '../../../model/append';
+import { literalPattern } from '../../../model/literal-pattern';
 
 /** What a variable is computed from is taken out of its refs, or out of the props, while setting up. */
 function isTakenOnce({ values, module }: Body, init: t.Node | undefined, from: readonly Reading[]): boolean {
@@ -218,6 +219,7 @@ function isByValue(source: t.Node, scope: Scope): boolean {
   if (source.type !== 'MemberExpression') return false;
   const { base, path } = memberChain(source);
   const meaning = base.type === 'Identifier' ? lookUp(scope, base.name) : undefined;
+  if (meaning?.kind === 'box') return meaning.path.length === 0 && path.length === 2 && path[0] === 'value';
   return path.length === 1 && (meaning?.kind === 'props' || (meaning?.kind === 'value' && meaning.path.length === 0));
 }
 
@@ -322,6 +324,12 @@ function declareMade(
   return true;
 }
 
+/** Whether a variable is written to after its declaration: it is one of its own then, whatever it was taken out of. */
+function isWrittenLater(text: string, { name, node }: PatternName): boolean {
+  const write = new RegExp(`(?<![.\\w$])${literalPattern(name)}\\s*(?:=(?![=>])|\\+\\+|--|[-+*/%]=)`, 'g');
+  return [...text.matchAll(write)].some(({ index }) => index > (node.end ?? 0));
+}
+
 /** Notes that a member is taken out of what is followed as a whole only. */
 function noteApart(value: Writable<ValueFact>, path: readonly string[]): void {
   const [member] = path;
@@ -408,7 +416,14 @@ function declareValue(
     const [only, ...others] = sink.reads;
     const value = only && body.values[only.value];
     const alias =
-      only && others.length === 0 && only.how === 'same' && only.path.length === 0 && !only.held && value && value.kind !== 'module';
+      !(kind !== 'const' && found.path.length > 0 && isWrittenLater(body.module.text, found)) &&
+      only &&
+      others.length === 0 &&
+      only.how === 'same' &&
+      only.path.length === 0 &&
+      !only.held &&
+      value &&
+      value.kind !== 'module';
     if (alias) {
       const whole = init?.type === 'Identifier' ? lookUp(scope, init.name) : undefined;
       if (whole?.kind === 'value' && value.kind === 'state' && found.path.length === 1) noteApart(value, found.path);
