@@ -2,6 +2,7 @@ import type { ActionFact, ChangeFact, ComponentFacts, ModuleFacts, Reading, Valu
 import { traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { indexOf } from '../../flow/graph/index-of';
+import { bindingFor, memberKeyOf } from '../../model/given';
 import { changerNamed } from '../../model/lookup';
 import { contains, type FilePath, locate, type Location, type Span } from '../../model/span';
 import type { Found, Rule } from '../rule';
@@ -71,6 +72,24 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
           ...(along === undefined ? {} : { along }),
         },
       ];
+    }),
+  );
+}
+
+/** Changes inside a property that an element begins itself, where nobody gives it: its own setter never runs. */
+function ownPropInPlace(model: Model, component: Component): Unseen[] {
+  const { facts, id } = component;
+  if (!facts.element) return [];
+  const uses = model.usesOf.get(id) ?? [];
+  const isSet = (name: string): boolean =>
+    [...model.files.values()].some(({ file, sets }) => file !== component.file && sets?.includes(name) === true);
+  return facts.actions.flatMap((action) =>
+    action.changes.filter(changesInside).flatMap((change): Unseen[] => {
+      const value = facts.values[change.value];
+      if (action.kind === 'render' || value?.kind !== 'prop' || value.plain || change.order === undefined || isSet(value.name)) return [];
+      const isGiven = uses.some(({ node }) => node.spreads.length > 0 || bindingFor(node, memberKeyOf(value)) !== undefined);
+      if (isGiven || setsOtherwise(facts, action, change.value) || !showsInside(facts, change)) return [];
+      return [{ name: value.name, change: change.span, declared: value.span, how: 'in-place' }];
     }),
   );
 }
@@ -490,6 +509,7 @@ export const changeUnseen: Rule = {
         ...all.map((unseen) => toFound(component, unseen, unseen.there)),
         ...reducedInPlace(model, component),
         ...handedInPlace(model, component).map((unseen) => toFound(component, unseen)),
+        ...(component.facts.element?.rendersByHand ? [] : ownPropInPlace(model, component)).map((unseen) => toFound(component, unseen)),
       ];
     }),
   ],

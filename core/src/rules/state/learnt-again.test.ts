@@ -94,3 +94,73 @@ table(
     ['all of it', watched('form')],
   ],
 );
+
+const timed = (list: string): string =>
+  `function useTick(run: () => void) { useEffect(() => { const id = setInterval(run, 500); return () => clearInterval(id); }, [${list}]); }\nexport function App() { const [step, setStep] = useState(1); const [n, setN] = useState(0); useTick(() => setN((one) => one + step)); return <p onClick={() => setStep(step + 1)}>{n}</p>; }`;
+
+table(
+  'stale-reading',
+  'react',
+  [['a function that a hook hands to a timer as it was at first', timed(''), 'App run']],
+  [['the hook follows the function', timed('run')]],
+);
+
+const asking = (change: string): string =>
+  `function Count() { const [n, setN] = useState(0); useEffect(() => { fetch('/api/boats').then((r) => r.json()).then((all) => setN(all.length)); }, []); return <b>{n}</b>; }\nfunction List() { const [rows, setRows] = useState<any[]>([]); useEffect(() => { fetch('/api/boats').then((r) => r.json()).then(setRows); }, []); ${change} return <ul onClick={add}>{rows.map((r) => <li key={r.id}>{r.id}</li>)}</ul>; }\nexport function App() { return <div><Count/><List/></div>; }`;
+
+table(
+  'two-truths',
+  'react',
+  [
+    [
+      'one puts what it is answered beside what it had',
+      asking("const add = () => fetch('/api/boats', { method: 'POST' }).then((r) => r.json()).then((one) => setRows([...rows, one]));"),
+      'List /api/boats',
+    ],
+  ],
+  [['both only ask', asking('const add = () => 1;')]],
+);
+
+const kept = (taking: string): Sources => ({
+  App: `<script setup>import { storeToRefs } from 'pinia'; import { useCounter } from './counter'; const store = useCounter(); ${taking}</script><template><button @click="store.add()">{{ count }}</button></template>`,
+  'counter.js':
+    "import { defineStore } from 'pinia'; export const useCounter = defineStore('counter', { state: () => ({ count: 0 }), actions: { add() { this.count++; } } });",
+});
+
+table(
+  'change-unseen',
+  'vue',
+  [['a member that is taken out of a store by its name', kept('const { count } = store;'), 'App count']],
+  [['a member that is taken out as one that is followed', kept('const { count } = storeToRefs(store);')]],
+);
+
+const element = (add: string, use = ''): Sources => ({
+  'package.json': '{}',
+  'index.html': `<!doctype html><html><head><script type="module" src="/src/main.js"></script></head><body><x-app></x-app>${use}</body></html>`,
+  'src/main.js': `import { LitElement, html } from 'lit';\nclass XApp extends LitElement { static properties = { rows: { type: Array } }; constructor() { super(); this.rows = []; } add() { ${add} } render() { return html\`<button @click=\${this.add}>\${this.rows.length}</button>\`; } }\ncustomElements.define('x-app', XApp);`,
+});
+
+table(
+  'change-unseen',
+  'vue',
+  [['the inside of a property that an element begins itself', element('this.rows.push(1);'), 'XApp rows']],
+  [
+    ['another list is put in its place', element('this.rows = [...this.rows, 1];')],
+    ['it is given from outside', element('this.rows.push(1);', '<x-app rows="[1]"></x-app>')],
+  ],
+);
+
+const data = (given: string, shown: string): Sources => ({
+  App: `<script>const first = { open: false }; export default { data: ${given} };</script><template><p @click="open = true">{{ ${shown} }}</p></template>`,
+});
+
+table(
+  'name-unknown',
+  'vue',
+  [['a name that the data has not', data('() => ({ open: false })', 'shut'), 'App shut']],
+  [
+    ['data that the module declares', data('() => first', 'open')],
+    ['data that a function makes', data('() => make()', 'shut')],
+    ['data with more than the text tells', data('() => ({ ...make(), open: false })', 'shut')],
+  ],
+);

@@ -326,6 +326,7 @@ function inHooks(model: Model, component: Component): Found[] {
       const read = [action, ...left, ...inner].flatMap((one) => [
         ...one.reads,
         ...one.invokes.map((call) => ({ ...call, how: 'same' as const })),
+        ...one.hears.flatMap(({ reading }) => reading ?? []),
       ]);
       return once(
         read.filter((reading) => {

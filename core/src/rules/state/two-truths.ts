@@ -88,7 +88,10 @@ function changesIt(body: BodyFacts, copy: Copy): boolean {
   return body.actions.some((action) =>
     action.changes.some(
       (change) =>
-        (change.value === copy.state && change.from.every((reading) => originOf(body, reading.value, 4) === undefined)) ||
+        (change.value === copy.state &&
+          // What is put beside what was there is no copy made anew.
+          (change.from.some(({ value }) => value === copy.state) ||
+            change.from.every((reading) => originOf(body, reading.value, 4) === undefined))) ||
         ((change.path?.length ?? 0) > 0 && isItemOf(body, change.value, copy.state)),
     ),
   );

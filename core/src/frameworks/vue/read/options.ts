@@ -115,7 +115,10 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   readInject(body, option('inject'), own);
   const data = option('data');
   const made = isFunction(data) ? resultOf(data) : data;
-  const known = made && bare(made);
+  const known = objectMeant(body, made);
+  // Members of what the text does not tell may be any.
+  const isTold = known?.type === 'ObjectExpression' && known.properties.every((one) => one.type !== 'SpreadElement');
+  if (data && !isTold) declared.open = true;
   if (known?.type === 'ObjectExpression') declareData(body, known, own, scope, isFunction(data) ? data : undefined);
   declareFunctions(setup, option('methods'), own, scope);
   declareComputed(setup, option('computed'), own, scope);
@@ -195,6 +198,12 @@ function platformMember(setup: Setup, name: string): Meaning | undefined {
   if (name === '$attrs') return { kind: 'value', value: attrsOf(setup.body, nowhere), path: [] };
   const { declared, body } = setup;
   return declared.props.has(name) ? { kind: 'value', value: propValue(body, name, { start: 0, end: 0 }), path: [] } : undefined;
+}
+
+/** An object that is written in place, or that the module declares under a name. */
+function objectMeant({ module }: Body, given: t.Node | null | undefined): t.Node | undefined {
+  const node = given && bare(given);
+  return node?.type === 'Identifier' ? (module.tables.get(node.name) ?? undefined) : (node ?? undefined);
 }
 
 /** `data() { return { open: false } }`: each member is a state. `maker` is the function, whose variables its members may read. */

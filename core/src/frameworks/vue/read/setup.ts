@@ -426,7 +426,8 @@ function declareValue(
       value.kind !== 'module';
     if (alias) {
       const whole = init?.type === 'Identifier' ? lookUp(scope, init.name) : undefined;
-      if (whole?.kind === 'value' && value.kind === 'state' && found.path.length === 1) noteApart(value, found.path);
+      const comesApart = (whole?.kind === 'value' && value.kind === 'state') || (whole !== undefined && value.kind === 'hook');
+      if (comesApart && found.path.length === 1) noteApart(value, found.path);
       const ofProps = isMemberOfProps(init, scope) ? takenOfProps(body, only.value, found) : undefined;
       const taken = ofProps ?? (whole?.kind === 'value' ? takenOut(body, only.value, found) : undefined);
       if (taken !== undefined) {
