@@ -91,8 +91,18 @@ const byParts: Files = {
     "import { useStore } from './store';\nimport { useShallow } from 'zustand/react/shallow';\nexport function App() {\n  const boats = useStore((state) => state.boats);\n  const { filter, setFilter } = useStore(useShallow((state) => ({ filter: state.filter, setFilter: state.setFilter })));\n  const add = useStore.getState().add;\n  return <div><b onClick={() => add('Ada')}>{boats}</b><i onClick={() => setFilter('late')}>{filter}</i></div>;\n}",
 };
 
+/** Actions, reducers and selectors of a store that a class asks for. */
+const bySelection: Files = {
+  'src/main.ts':
+    "import { bootstrapApplication } from '@angular/platform-browser';\nimport { provideStore } from '@ngrx/store';\nimport { App } from './app';\nimport { boatsReducer } from './boats';\nbootstrapApplication(App, { providers: [provideStore({ boats: boatsReducer })] });",
+  'src/boats.ts':
+    "import { createAction, createFeatureSelector, createReducer, createSelector, on, props } from '@ngrx/store';\nexport const addBoat = createAction('[Boats] add', props<{ name: string }>());\nexport const boatsReducer = createReducer({ list: [] as string[] }, on(addBoat, (state, { name }) => ({ ...state, list: [...state.list, name] })));\nexport const selectBoats = createFeatureSelector<any>('boats');\nexport const selectList = createSelector(selectBoats, (boats) => boats.list);",
+  'src/app.ts':
+    "import { Component, inject } from '@angular/core';\nimport { Store } from '@ngrx/store';\nimport { addBoat, selectList } from './boats';\n@Component({ selector: 'app-root', template: '<button (click)=\"add()\">{{ list().length }}</button>' })\nexport class App {\n  private store = inject(Store);\n  list = this.store.selectSignal(selectList);\n  add() { this.store.dispatch(addBoat({ name: 'Ada' })); }\n}",
+};
+
 /** Each of the projects by its kind. */
-export const centralProjects = { byModules, byFolder, byReducers, bySlices, byParts };
+export const centralProjects = { byModules, byFolder, byReducers, bySlices, byParts, bySelection };
 
 /** What is asked of the one store of an application. */
 export const central: readonly CentralCase[] = [
@@ -359,5 +369,29 @@ export const central: readonly CentralCase[] = [
       'App relays setFilter',
       "App calls useStore.setFilter | constant 'late'",
     ],
+  },
+  {
+    name: 'what a class selects',
+    files: bySelection,
+    of: 'src/boats.ts#list',
+    ask: 'changes',
+    rungs: [
+      'boats.ts owns boatsReducer.list',
+      'boats.ts changes boatsReducer',
+      'boats.ts catches boatsReducer',
+      'boats.ts calls dispatch addBoat',
+      'boats.ts catches addBoat',
+      'App calls addBoat',
+      'App catches add',
+      'App calls add',
+      'App starts click | platform button',
+    ],
+  },
+  {
+    name: 'what a class selects',
+    files: bySelection,
+    of: 'src/boats.ts#boatsReducer',
+    ask: 'goes',
+    rungs: ['boats.ts owns boatsReducer', 'main.ts starts store', 'App takes store', 'App starts list', 'App paints list | painted'],
   },
 ];

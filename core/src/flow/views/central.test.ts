@@ -7,7 +7,7 @@ import { check } from '../../rules';
 import { strandsOf, traceOf } from '..';
 import { parseNamedValue, placesNamed, spotsNamed, spotsOfFile } from './named';
 
-await loadCompilers(['App.vue']);
+await loadCompilers(['App.vue', { file: 'src/app.ts', text: "from '@angular/core'" }]);
 
 test.each(central.map((one) => [`${one.name}: ${one.of} ${one.ask}`, one] as const))('%s', (_, { files, of, ask, rungs }) => {
   const ways = waysOf(files);

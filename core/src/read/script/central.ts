@@ -75,6 +75,13 @@ export function commandOf(body: Body, value: number, path: readonly string[]): C
   return { kind: 'commands', value, command, prefix: '' };
 }
 
+/** Whether a call selects from a store that was asked for by its class: `store.select`, `store.selectSignal`. */
+export function isSelecting({ values, module }: Body, value: number, path: readonly string[]): boolean {
+  const source = values[value]?.kind === 'context' ? values[value].source : undefined;
+  const isStore = source !== undefined && module.imported.get(source.replace(/^key:/, ''))?.from === '@ngrx/store';
+  return isStore && path.length === 1 && /^select(?:Signal)?$/.test(path[0] ?? '');
+}
+
 /** Names by which actions of stores go: all else that an object calls its type is no action of one. */
 const madeForStores = /^[A-Z][A-Z0-9_]*$|\/|^\{(?:.*\.)?[A-Z][A-Z0-9_]*\}$/;
 

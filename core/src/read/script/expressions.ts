@@ -35,7 +35,7 @@ import {
   readName,
   weaken,
 } from './names';
-import { commandOf, commandsOfModule, dispatchedBy, toldTo } from './central';
+import { commandOf, commandsOfModule, dispatchedBy, isSelecting, toldTo } from './central';
 import { changedBack } from './param-changes';
 import { originOfCall, renewedBy } from './origins';
 import { type Aliased, hoisted, innerScope, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
@@ -644,6 +644,10 @@ function readCalled(
     readCommand(body, node, command, scope, sink);
     return;
   }
+  if (called && isSelecting(body, called.value, called.path)) {
+    readSelected(body, node, scope, sink);
+    return;
+  }
   if (called && called.path.length === 0) {
     const value = body.values[called.value];
     if (value?.kind === 'setter' && value.partner !== undefined) {
@@ -722,6 +726,18 @@ function readCalled(
     return;
   }
   readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
+}
+
+/** `store.select(selectOpen)`: what a selector makes of the one store that the application has; one value for each call. */
+function readSelected(body: Body, node: Call, scope: Scope, sink: Effects): void {
+  const span = spanOf(node);
+  let value = body.hookValues.get(node);
+  if (value === undefined) {
+    const args = readArgs(body, node.arguments, scope, newEffects());
+    value = addValue(body, { name: 'store', kind: 'hook', span, from: [], gives: { gives: 'root', selector: 0 }, args });
+    body.hookValues.set(node, value);
+  }
+  sink.reads.push({ value, path: noPath, how: 'same', span });
 }
 
 /** A call that tells a store something runs what the store has under the name that it is told. */

@@ -34,7 +34,19 @@ import {
 } from './reducers';
 import { type PlacedStore, readStoreModule, storeByFolder, storeModuleOf, storeOptionsOf } from './store-modules';
 import { type StoreShape, storeShapeOf } from './store-shapes';
-import { bare, calleeName, type FunctionNode, isFunction, keyName, nameOfFile, patternNames, resultOf, spanOf } from './syntax';
+import {
+  bare,
+  calleeName,
+  dottedName,
+  forEachChild,
+  type FunctionNode,
+  isFunction,
+  keyName,
+  nameOfFile,
+  patternNames,
+  resultOf,
+  spanOf,
+} from './syntax';
 import { literalPattern } from '../../model/literal-pattern';
 import { append } from '../../model/append';
 
@@ -42,7 +54,7 @@ import { append } from '../../model/append';
 export type ModuleDeclaration = { readonly name: string; readonly node: t.Node; readonly nameSpan: { start: number; end: number } };
 
 const lasting =
-  /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\b(?:ref|reactive|shallowRef|shallowReactive)\s*[(<]|\baction\b|\bdispatch|\bmutations\b|\bcommit\b|\bnamespaced\b|\bemit|Storage\b|\.postMessage|\baxios\b|\bnanostores\b/;
+  /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\b(?:ref|reactive|shallowRef|shallowReactive)\s*[(<]|\baction\b|\bdispatch|\bmutations\b|\bcommit\b|\bnamespaced\b|\bprovideSt|\bStoreModule\b|\bemit|Storage\b|\.postMessage|\baxios\b|\bnanostores\b/;
 
 /** Tells whether the text of a module may hold something that lasts, or ask for something from outside. */
 export function mayLast(text: string): boolean {
@@ -85,6 +97,7 @@ export function readModuleBody(
     else if (one.type === 'ExpressionStatement') readLoose(reader, one);
   }
   for (const one of statements) if (one.type === 'ExportDefaultDeclaration') declareDefault(reader, one, nameOfFile(file));
+  if (providesStore.test(module.text)) for (const one of statements) declareProvided(reader, one);
   const facts = finishBody(body);
   settleKinds(body);
   return lasts(facts) ? facts : undefined;
@@ -133,6 +146,35 @@ function declareDefault(reader: Reader, { declaration }: t.ExportDefaultDeclarat
   const own = name.charAt(0).toLowerCase() + name.slice(1);
   const value = addValue(body, { name: own, kind: 'store', span: spanOf(declaration), from: [], shape: reading.shape, isDefault: true });
   body.queue.push(() => reading.read(body, value, scope));
+}
+
+const providesStore = /\b(?:provideSt(?:ore|ate)|StoreModule)\b/;
+
+/** `provideStore({ boats })`, `StoreModule.forFeature('boats', boats)`: the parts of the store that an application has, wherever they are listed. */
+function declareProvided({ body, scope }: Reader, statement: t.Node): void {
+  const visit = (node: t.Node): void => {
+    const name = node.type === 'CallExpression' ? (dottedName(node.callee)?.split('.').at(-1) ?? '') : '';
+    const [first, second] = node.type === 'CallExpression' ? node.arguments.map((one) => bare(one)) : [];
+    const isWhole = /^(?:provideStore|forRoot)$/.test(name) && first?.type === 'ObjectExpression';
+    const isPart = /^(?:provideState|forFeature)$/.test(name) && first?.type === 'StringLiteral' && second !== undefined;
+    if (isWhole || isPart) {
+      const span = spanOf(node);
+      const value = addValue(body, { name: 'store', kind: 'store', span, from: [], shape: 'root' });
+      body.queue.push(() => {
+        const key = first.type === 'StringLiteral' ? [first.value] : [];
+        const read = isPart ? readingsOf(body, second, scope) : readingsOf(body, first, scope);
+        const from = read.map((one): Reading => ({
+          ...one,
+          ...(isPart ? { held: { at: [...key, ...(one.held?.at ?? [])], how: one.held?.how ?? one.how } } : {}),
+          partOfStore: { kind: 'member' },
+        }));
+        Object.assign(body.values[value] ?? {}, { from });
+      });
+      return;
+    }
+    forEachChild(node, visit);
+  };
+  visit(statement);
 }
 
 /** A function that a call makes for the store of an application: of actions, of what it holds, or one that the store runs. */
