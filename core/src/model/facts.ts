@@ -476,6 +476,8 @@ export type ValueKind =
 
 export type ValueFact = {
   readonly name: string;
+  /** What the body calls it, where that is another name. */
+  readonly alias?: string;
   /** A prop: the member that it holds, where that is not a prop of its name. */
   readonly member?: MemberKey;
   readonly kind: ValueKind;

@@ -422,6 +422,28 @@ ${leaf}export function App() { const [a] = useState(1); return <Row icon={Leaf} 
 /** Traces: where a value comes from. */
 export const origins: readonly TraceCase[] = [
   {
+    name: 'a request through a package',
+    files: mounted(
+      "import axios from 'axios';\nexport function App() { const [rows, setRows] = useState([]); useEffect(() => { axios.get('/boats').then(({ data }) => setRows(data)); }, []); return <p>{rows}</p>; }",
+    ),
+    of: 'App.rows',
+    ask: 'comes',
+    rungs: ['App owns rows', '  App owns rows | constant', 'App changes /boats', 'App owns /boats | asked fetch /boats'],
+  },
+  {
+    name: 'a request through what a module makes for it',
+    files: mounted(
+      "import { load } from './api';\nexport function App() { const [rows, setRows] = useState([]); useEffect(() => { load().then(setRows); }, []); return <p>{rows}</p>; }",
+      {
+        'src/api.ts':
+          "import axios from 'axios';\nconst api = axios.create({ baseURL: '/api' });\nexport async function load() { const answer = await api.get('/boats'); return answer.data; }",
+      },
+    ),
+    of: 'App.rows',
+    ask: 'comes',
+    rungs: ['App owns rows', '  App owns rows | constant', 'App changes load', 'api.ts derives api', 'api.ts owns api | asked fetch /api'],
+  },
+  {
     name: 'from state',
     files: mounted(`${leaf}export function App() { const [a] = useState(1); return <Leaf a={a}/>; }`),
     of: 'Leaf.a',

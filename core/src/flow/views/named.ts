@@ -64,7 +64,7 @@ function memberSpots(graph: Graph, frame: Frame, fits: (key: MemberKey) => boole
 function ownSpots(frame: Frame, name: string): Spot[] {
   const at = valueNamed(frame.body, name);
   if (at >= 0) return [frameSpot(frame, at)];
-  const any = frame.body.values.findIndex((value) => value.name === name);
+  const any = frame.body.values.findIndex((value) => value.name === name || value.alias === name);
   if (any >= 0) return [frameSpot(frame, any)];
   const field = ownValue(frame.component?.facts.ofClass?.names, name);
   if (field !== undefined) return [frameSpot(frame, field)];

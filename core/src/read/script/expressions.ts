@@ -37,7 +37,7 @@ import {
 } from './names';
 import { commandOf, commandsOfModule, dispatchedBy, isSelecting, toldTo } from './central';
 import { changedBack } from './param-changes';
-import { originOfCall, renewedBy } from './origins';
+import { originOfCall, originOfRequest, renewedBy } from './origins';
 import { type Aliased, hoisted, innerScope, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
 import { bare, dottedName, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
 import { append } from '../../model/append';
@@ -316,7 +316,7 @@ function flagsOf(node: t.ObjectExpression): Record<string, boolean> | undefined 
   return Object.keys(flags).length > 0 ? flags : undefined;
 }
 
-/** A constant as written: a text, a number, `true`, `null`. */
+/** A constant as written: a text, a number, `true`, `null`, and lists and objects of such. */
 export function constantText(body: Body, node: t.Node): string | undefined {
   switch (node.type) {
     case 'StringLiteral':
@@ -326,9 +326,19 @@ export function constantText(body: Body, node: t.Node): string | undefined {
       return excerpt(body.module, spanOf(node));
     case 'TemplateLiteral':
       return node.expressions.length === 0 ? excerpt(body.module, spanOf(node)) : undefined;
+    case 'ArrayExpression':
+    case 'ObjectExpression':
+      return isWholeConstant(body, node) ? excerpt(body.module, spanOf(node)) : undefined;
     default:
       return undefined;
   }
+}
+
+function isWholeConstant(body: Body, node: t.ArrayExpression | t.ObjectExpression): boolean {
+  if (node.type === 'ArrayExpression') return node.elements.every((one) => one !== null && constantText(body, bare(one)) !== undefined);
+  return node.properties.every(
+    (one) => one.type === 'ObjectProperty' && !one.computed && constantText(body, bare(one.value)) !== undefined,
+  );
 }
 
 function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, sink: Effects): void {
@@ -593,6 +603,13 @@ function settles(path: readonly string[]): boolean {
 function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readonly string[], scope: Scope, sink: Effects): void {
   const span = spanOf(node.callee);
   const imported = body.module.imported.get(base.name);
+  const asked = originOfRequest(body, node, base.name, path);
+  if (asked) {
+    const value = addValue(body, { name: asked.what, kind: 'fetched', span: spanOf(node), from: noReadings, origin: asked });
+    sink.reads.push({ value, path: noPath, how: 'same', span: spanOf(node) });
+    readArguments(body, node, scope, sink, []);
+    return;
+  }
   if (path.length > 0 && !imported) readName(body, base.name, path.slice(0, -1), 'computed', node.callee, scope, sink);
   const followed = imported
     ? isOwnModule(imported.from) || (body.dialect.ownModules?.test(imported.from) ?? false)

@@ -15,6 +15,7 @@ import {
 } from './body';
 import { bindParams, readActionInto, readExpression, readFunctionInto, readingsOf, readStatement } from './expressions';
 import { plainMembersOf } from './lists';
+import { requesterMade } from './origins';
 import { innerScope, type Meaning, type Scope } from './scope';
 import {
   actionsGivenBy,
@@ -54,7 +55,7 @@ import { append } from '../../model/append';
 export type ModuleDeclaration = { readonly name: string; readonly node: t.Node; readonly nameSpan: { start: number; end: number } };
 
 const lasting =
-  /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\b(?:ref|reactive|shallowRef|shallowReactive)\s*[(<]|\baction\b|\bdispatch|\bmutations\b|\bcommit\b|\bnamespaced\b|\bprovideSt|\bStoreModule\b|\bemit|Storage\b|\.postMessage|\baxios\b|\bnanostores\b/;
+  /\b(?:let|var)\s+\w|\bfetch\(|\bnew\s+[A-Z]\w*|\b(?:create|configure|atom|proxy|observable|selector|signal|define|make)\w*\s*(?:<[^(]*>)?\(|[lL]isteners|[sS]ubscri|[rR]educer|\b(?:writable|readable|derived)\b|\$state\b|\b(?:ref|reactive|shallowRef|shallowReactive)\s*[(<]|\baction\b|\bdispatch|\bmutations\b|\bcommit\b|\bnamespaced\b|\bprovideSt|\bStoreModule\b|\bemit|Storage\b|\.postMessage|\b(?:axios|ky|ofetch|superagent|got)\b|\bnanostores\b/;
 
 /** Tells whether the text of a module may hold something that lasts, or ask for something from outside. */
 export function mayLast(text: string): boolean {
@@ -302,6 +303,12 @@ function declareVariable(reader: Reader, declarator: t.VariableDeclarator, kind:
   const span = { start: declarator.id.start ?? 0, end: (declarator.id.start ?? 0) + name.length };
   if (isFunction(init)) {
     declareModuleFunction(reader, name, init, { ...declarator.id, start: span.start, end: span.end });
+    return;
+  }
+  const requester = requesterMade(body, init);
+  if (requester) {
+    const value = addValue(body, { name, kind: 'fetched', span, from: [], origin: requester });
+    scope.names.set(name, { kind: 'value', value, path: [] });
     return;
   }
   const given = init?.type === 'CallExpression' ? madeForStore(body, name, span, init, scope) : undefined;

@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
 import type { OriginFact } from '../../model/facts';
 import { type Body, excerpt } from './body';
-import { bare, dottedName, spanOf } from './syntax';
+import { bare, dottedName, keyName, spanOf } from './syntax';
 import { ownValue } from '../../model/own-value';
 
 type Asked = { readonly kind: OriginFact['kind']; readonly what: string };
@@ -54,6 +54,43 @@ export function originOfCall(
   const name = path.length === 0 ? base : `${base}.${path.join('.')}`;
   const kind = ownValue(platform, name);
   return kind && { kind, what: askedFor(body, call.arguments[0]) ?? name };
+}
+
+/** Packages by which requests are sent. */
+const requesting = /^(?:axios|redaxios|ky|got|superagent|wretch|ofetch|node-fetch|cross-fetch|isomorphic-fetch)$/;
+
+/** Whether a name of the module is that of a package by which requests are sent. */
+const sendsRequests = ({ module }: Body, name: string): boolean => requesting.test(module.imported.get(name)?.from ?? '');
+
+/** `axios.get('/boats')`, `ky('/boats')`: what is asked for through a package that is imported under a name; undefined for all other calls. */
+export function originOfRequest(
+  body: Body,
+  call: t.CallExpression | t.OptionalCallExpression,
+  base: string,
+  path: readonly string[],
+): Asked | undefined {
+  if (!sendsRequests(body, base) || path.length > 1 || /^(?:create|extend|isAxiosError|isCancel|all|spread)$/.test(path[0] ?? ''))
+    return undefined;
+  const [first] = call.arguments;
+  const given = first && bare(first);
+  return { kind: 'fetch', what: (given && askedFor(body, keyIn(given))) ?? [base, ...path].join('.') };
+}
+
+/** `axios.create({ baseURL: '/api' })`: something through which requests are sent, with what it asks at; undefined for all else. */
+export function requesterMade(body: Body, given: t.Node | undefined): Asked | undefined {
+  const call = given && bare(given);
+  const name = call?.type === 'CallExpression' ? (dottedName(call.callee) ?? '') : '';
+  const [base = '', method = '', ...more] = name.split('.');
+  if (call?.type !== 'CallExpression' || more.length > 0 || !/^(?:create|extend)$/.test(method) || !sendsRequests(body, base))
+    return undefined;
+  const options = call.arguments[0] && bare(call.arguments[0]);
+  const at =
+    options?.type === 'ObjectExpression'
+      ? options.properties.find(
+          (one): one is t.ObjectProperty => one.type === 'ObjectProperty' && /^(?:baseURL|prefixUrl)$/.test(keyName(one) ?? ''),
+        )
+      : undefined;
+  return { kind: 'fetch', what: (at && askedFor(body, at.value)) ?? base };
 }
 
 /** What a hook from outside asks for; undefined for hooks that are not known to. */

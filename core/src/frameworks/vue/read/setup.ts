@@ -562,6 +562,8 @@ function readModel({ body, declared }: Setup, call: t.CallExpression, pattern: t
   declared.events.set(`update:${name}`, span);
   declared.models.add(value);
   if (whole) scope.names.set(whole.name, { kind: 'box', value, path: [] });
+  const facts = body.values[value];
+  if (whole && facts && whole.name !== facts.name) facts.alias = whole.name;
 }
 
 /** What a template knows without anyone declaring it; `undefined` for names of the platform. */
