@@ -25,8 +25,9 @@ function isMadeAnew(given: t.Node, functions: ReadonlyMap<string, FunctionNode> 
   if (!called || called.async || called.generator) return false;
   if (called.body.type !== 'BlockStatement') return isMadeAnew(called.body, functions, depth + 1);
   const results = called.body.body.flatMap((one) => (one.type === 'ReturnStatement' ? [one.argument] : []));
+  const [result] = results;
   const isPlain = called.body.body.every((one) => /^(?:VariableDeclaration|ExpressionStatement|ReturnStatement)$/.test(one.type));
-  return isPlain && results.length === 1 && results[0] != null && isMadeAnew(results[0], functions, depth + 1);
+  return isPlain && results.length === 1 && result !== undefined && result !== null && isMadeAnew(result, functions, depth + 1);
 }
 
 /** Another value each time: a new list or object, or one made from what it was. */

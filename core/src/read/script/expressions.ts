@@ -656,15 +656,7 @@ function readCalled(
     return;
   }
   const called = calledValue(body, meaning, path, spanOf(node.callee));
-  const command = meaning.kind === 'commands' ? meaning : called && commandOf(body, called.value, called.path);
-  if (command) {
-    readCommand(body, node, command, scope, sink);
-    return;
-  }
-  if (called && isSelecting(body, called.value, called.path)) {
-    readSelected(body, node, scope, sink);
-    return;
-  }
+  if (readCentral(body, node, meaning, called, scope, sink)) return;
   if (called && called.path.length === 0) {
     const value = body.values[called.value];
     if (value?.kind === 'setter' && value.partner !== undefined) {
@@ -743,6 +735,22 @@ function readCalled(
     return;
   }
   readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
+}
+
+/** Reads a call of the one store that the application has: one that tells it something, or selects from it. False for all other calls. */
+function readCentral(
+  body: Body,
+  node: Call,
+  meaning: Meaning,
+  called: { readonly value: number; readonly path: readonly string[] } | undefined,
+  scope: Scope,
+  sink: Effects,
+): boolean {
+  const command = meaning.kind === 'commands' ? meaning : called && commandOf(body, called.value, called.path);
+  const selects = !command && called !== undefined && isSelecting(body, called.value, called.path);
+  if (command) readCommand(body, node, command, scope, sink);
+  if (selects) readSelected(body, node, scope, sink);
+  return command !== undefined || selects;
 }
 
 /** `store.select(selectOpen)`: what a selector makes of the one store that the application has; one value for each call. */
