@@ -19,7 +19,29 @@ export function calledForNothing(body: Body, given: t.Node, scope: Scope, depth 
   const inner = meaning?.kind === 'function' ? meaning.scope : scope;
   if (!run || run.generator) return undefined;
   if (run.body.type === 'BlockStatement') return returnsSomething(run) ? undefined : found;
-  return calledForNothing(body, run.body, inner, depth - 1) ? found : undefined;
+  return isNoFunction(run.body) || calledForNothing(body, run.body, inner, depth - 1) ? found : undefined;
+}
+
+/** An expression that surely gives a text, a number or a flag: `n++`, `open = !open`. */
+function isNoFunction(given: t.Node): boolean {
+  const node = bare(given);
+  switch (node.type) {
+    case 'UpdateExpression':
+    case 'UnaryExpression':
+    case 'BinaryExpression':
+    case 'TemplateLiteral':
+    case 'StringLiteral':
+    case 'NumericLiteral':
+    case 'BooleanLiteral':
+    case 'NullLiteral':
+      return true;
+    case 'AssignmentExpression':
+      return /^[-+*/%|&^]=$/.test(node.operator) || (node.operator === '=' && isNoFunction(node.right));
+    case 'ConditionalExpression':
+      return isNoFunction(node.consequent) && isNoFunction(node.alternate);
+    default:
+      return false;
+  }
 }
 
 /** What a call in place of a value calls, where other files tell what it gives: a function of a module, or one that a hook gave. */
@@ -38,9 +60,10 @@ export function callGiven(body: Body, given: t.Node, scope: Scope): GivenCall | 
   return { ...found, value: moduleValue(body, root, spanOf(call)), path };
 }
 
-/** Whether a function surely gives nothing that could be run later: it returns nothing, or a promise. */
+/** Whether a function surely gives nothing that could be run later: it returns nothing, a promise, or a text, a number or a flag. */
 export function givesNothing(run: FunctionNode, text: string): boolean {
-  if (run.generator || run.async || run.body.type !== 'BlockStatement') return !run.generator && run.async === true;
+  if (run.generator || run.async) return !run.generator;
+  if (run.body.type !== 'BlockStatement') return isNoFunction(run.body);
   return !/\breturn\b/.test(text.slice(run.body.start ?? 0, run.body.end ?? 0)) || !returnsSomething(run);
 }
 

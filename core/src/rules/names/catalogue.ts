@@ -36,7 +36,7 @@ export const namesCatalogue = {
             : 'The component throws as soon as it renders, or when the event is raised.',
     fix: ({ name, near, called, hidden }) => (called ? `Hand over a function: () => ${name}(…).` : declared(name, hidden, near)),
     help: {
-      what: 'Markup names a function for an event, and neither the script nor the framework has one of that name; or it calls a function that returns nothing, where it should name it.',
+      what: 'Markup names a function for an event, and neither the script nor the framework has one of that name; or it calls a function that gives no function back, where it should name it.',
       why: 'Renaming a function in the script does not rename it in the markup.',
       fault: '<button @click="clearAl">Clear</button>',
       sound: '<button @click="clearAll">Clear</button>',

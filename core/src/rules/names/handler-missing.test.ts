@@ -40,6 +40,12 @@ table(
   'handler-missing',
   'svelte',
   [
+    ['called, and it gives a number', svelteApp('let n = $state(0); const add = () => n++;', '<p onclick={add()}>{n}</p>'), 'App add'],
+    [
+      'called, and it gives a flag',
+      svelteApp('let on = $state(true); const flip = () => (on = !on);', '<p onclick={flip()}>{on}</p>'),
+      'App flip',
+    ],
     ['by name', svelteApp('const clearAll = () => 1;', '<p onclick={clearAl}>{clearAll}</p>'), 'App clearAl'],
     ['the older form', svelteApp('', '<p on:click={clear}/>'), 'App clear'],
     [
@@ -50,6 +56,8 @@ table(
   ],
   [
     ['declared', svelteApp('const clear = () => 1;', '<p onclick={clear}/>')],
+    ['called, and it gives a function', svelteApp('let n = $state(0); const add = () => () => n++;', '<p onclick={add()}>{n}</p>')],
+    ['called, and it gives what it is handed', svelteApp('const keep = (run) => run;', '<p onclick={keep(print)}/>')],
     ['imported', svelteApp('import { clear } from "./clear";', '<p onclick={clear}/>')],
     ['a prop', svelteApp('let { onclear } = $props();', '<p onclick={onclear}/>')],
     ['forwarded', svelteApp('', '<p on:click/>')],
