@@ -1,5 +1,6 @@
 import type { SpreadFact, TemplateNode } from '../../model/facts';
 import type { Writable } from '../../model/writable';
+import { eventKey } from '../../model/member';
 import { walkTemplate } from '../../model/walk';
 import { type Body, propMember } from '../script/body';
 import { formulaAfter } from '../script/formula';
@@ -14,8 +15,9 @@ export function noteSpreadKeys(body: Body, template: readonly TemplateNode[]): v
   walkTemplate(template, (node) => {
     if (node.kind !== 'use') return;
     for (const spread of node.spreads) {
-      const names = spread.keys || spread.ofEvents ? undefined : namesOf(body, spread);
-      if (names) (spread as Writable<SpreadFact>).keys = names.map((name) => propMember(body, name));
+      const names = spread.keys ? undefined : namesOf(body, spread);
+      // Names of events are those of the object, as they are.
+      if (names) (spread as Writable<SpreadFact>).keys = names.map((name) => (spread.ofEvents ? eventKey(name) : propMember(body, name)));
     }
   });
 }

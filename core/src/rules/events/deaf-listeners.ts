@@ -1,7 +1,7 @@
 import type { KnownUse } from '../../contract';
 
 import { adapterOf, traitsOf } from '../../frameworks/registry';
-import type { Binding } from '../../model/facts';
+import type { Binding, TemplateUse } from '../../model/facts';
 import { bindingKey, memberKeyOf } from '../../model/given';
 import { type MemberKey, memberOf } from '../../model/member';
 import type { Component } from '../../model/model';
@@ -18,7 +18,7 @@ export function listenedEvent({ to }: Binding): string | undefined {
 export const deafListeners = remembered(({ use, target }: KnownUse): readonly Binding[] => {
   const { contract, facts } = target;
   if (contract.openness === 'open' || facts.raisesUnseen) return [];
-  return use.node.bindings.filter((binding) => {
+  return [...use.node.bindings, ...listenersSpread(use.node)].filter((binding) => {
     const event = listenedEvent(binding);
     const key = bindingKey(binding);
     if (key === undefined) return false;
@@ -31,6 +31,22 @@ export const deafListeners = remembered(({ use, target }: KnownUse): readonly Bi
     return contract.openness === 'closed' || !isNativeEvent(event.toLowerCase());
   });
 });
+
+/** What an object of listeners listens for, where its names are told: each as a listener that stands where the object does. */
+function listenersSpread({ spreads }: TemplateUse): Binding[] {
+  return spreads.flatMap(({ ofEvents, keys = [], span, readings }) =>
+    ofEvents
+      ? keys.map((key): Binding => ({
+          to: memberOf(key),
+          written: memberOf(key).name,
+          span,
+          nameSpan: span,
+          direction: 'out',
+          readings: [...readings],
+        }))
+      : [],
+  );
+}
 
 /** An event that the component declares as its own, so that nothing else raises it, and never raises. */
 function isDeclaredInVain({ contract, facts }: Component, key: MemberKey): boolean {

@@ -41,6 +41,22 @@ table(
   'vue',
   [
     [
+      'a name of an object of listeners, as it is written there',
+      {
+        App: '<script setup>const hear = { "price-change": () => 1 };</script><template><Price v-on="hear"/></template>',
+        Price: '<script setup>const emit = defineEmits(["priceChange"]);</script><template><p @click="emit(\'priceChange\')"/></template>',
+      },
+      'App @price-change',
+    ],
+    [
+      'the same in place',
+      {
+        App: '<script setup>const go = () => 1;</script><template><Price v-on="{ \'price-change\': go }"/></template>',
+        Price: '<script setup>const emit = defineEmits(["priceChange"]);</script><template><p @click="emit(\'priceChange\')"/></template>',
+      },
+      'App @price-change',
+    ],
+    [
       'not among its events',
       {
         App: '<template><Pill @vanish="go"/></template><script setup>const go = () => 1;</script>',
@@ -97,6 +113,20 @@ table(
     ],
   ],
   [
+    [
+      'a name of an object of listeners that is raised so',
+      {
+        App: '<script setup>const hear = { priceChange: () => 1, click: () => 1 };</script><template><Price v-on="hear"/></template>',
+        Price: '<script setup>const emit = defineEmits(["priceChange"]);</script><template><p @click="emit(\'priceChange\')"/></template>',
+      },
+    ],
+    [
+      'an object of listeners of which the text does not tell the names',
+      {
+        App: '<script setup>import { hear } from "./hear";</script><template><Price v-on="hear"/></template>',
+        Price: '<script setup>const emit = defineEmits(["priceChange"]);</script><template><p @click="emit(\'priceChange\')"/></template>',
+      },
+    ],
     [
       'declared by a type that cannot be seen',
       {

@@ -1,6 +1,6 @@
 import type { AttributeNode, DirectiveNode, ElementNode, ExpressionNode, TemplateChildNode } from '@vue/compiler-dom';
 import { callGiven } from '../../../read/script/called';
-import { anySlot, defaultSlot, type MemberKey, memberOf } from '../../../model/member';
+import { anySlot, defaultSlot, type MemberKey, memberOf, eventKey } from '../../../model/member';
 import type * as t from '@babel/types';
 import type { Binding, BindingTarget, KeyFact, Reading, SpreadFact, TemplateNode, TemplateUse } from '../../../model/facts';
 import type { Span } from '../../../model/span';
@@ -23,7 +23,7 @@ import {
 import { keptFunction, readingsOf } from '../../../read/script/expressions';
 import { parseExpressionAt, parsePatternAt, type ScriptRange } from '../../../read/script/parse';
 import { innerScope, declaredIn, lookUp, type Scope } from '../../../read/script/scope';
-import { bare, isFunction, madeIn, patternNames } from '../../../read/script/syntax';
+import { bare, isFunction, madeIn, patternNames, objectNames } from '../../../read/script/syntax';
 import { camel, eventMember, pascal, propMember, propName, slotMember } from './names';
 import { append } from '../../../model/append';
 
@@ -464,7 +464,9 @@ function readEvent(
   const span = spanOf(found);
   if (arg === undefined) {
     const node = range && expressionAt(markup, range);
-    spreads.push({ span, readings: node ? readingsOf(markup.body, node, scope, 'spread') : [], ofEvents: true });
+    const names = node && 'type' in node ? objectNames(bare(node)) : undefined;
+    const keys = names ? { keys: names.map((name) => eventKey(name)) } : {};
+    spreads.push({ span, readings: node ? readingsOf(markup.body, node, scope, 'spread') : [], ofEvents: true, ...keys });
     return;
   }
   const member = memberOf(eventMember(arg));
