@@ -86,6 +86,7 @@ export {
   type Strands,
   type Subject,
   type SubjectId,
+  heldIn,
   subjectId,
   type SubjectKind,
   subjectOf,

@@ -37,7 +37,7 @@ export { makeToldNames } from './graph/told-names';
 export { carrierOf, channelKeys, channelsOf, elementsOf, type Hearer, reaches, type Sender } from './steps/channels';
 export { runsOnHearing } from './steps/forward';
 export { eventNames, type Naming, uncalled } from './steps/event-names';
-export { asTaken, isPutTogether, nameInModule } from './graph/stores';
+export { asTaken, isPutTogether, nameInModule, heldIn } from './graph/stores';
 export { contextName } from './views/strands/contexts';
 export {
   framesAt,

@@ -3,6 +3,7 @@ import {
   type FilePath,
   fileRole,
   type Graph,
+  heldIn,
   isPutTogether,
   listenersOf,
   listenerSubject,
@@ -22,6 +23,7 @@ import {
   type Trace,
   traceOf,
   traceText,
+  type ValueFact,
   type FlowQueries,
   whoAnswers,
 } from '@liana/core';
@@ -126,6 +128,12 @@ function isListed(graph: Graph, frame: Graph['frames'][number], at: number): boo
   }
 }
 
+/** The members of a store that an application has one of, by the way to each: what is worth following in it. Empty for all other values. */
+function membersListed(frame: Graph['frames'][number], value: ValueFact): readonly (readonly string[])[] {
+  const isCentral = frame.kind === 'module' && /^(?:module|root|slice|part)$/.test(value.shape ?? '');
+  return isCentral ? (value.fields ?? []).map(({ name }) => [...heldIn(value), name]) : [];
+}
+
 /** Parts of a name by which a value is a part of a machine, and rarely what somebody wants to follow. */
 const machinery = /cache|memo|timer|timeout|debounce|mounted|ref$|queryclient/i;
 
@@ -153,6 +161,11 @@ export function subjectsOf(graph: Graph, page: string, paths: readonly string[],
     }
     frame.body.values.forEach((value, at) => {
       if (!isListed(graph, frame, at)) return;
+      for (const member of membersListed(frame, value)) {
+        const subject = subjectOf(graph, { frame: frame.index, value: at, track: member });
+        if (!seen.has(subject.id)) found.push(entryOf(subject, page, paths));
+        seen.add(subject.id);
+      }
       const spot: Spot = { frame: frame.index, value: at, track: [] };
       const id = subjectId(graph, spot);
       if (seen.has(id)) return;

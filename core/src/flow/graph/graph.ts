@@ -1,7 +1,7 @@
 import type { BodyFacts, TemplateUse, ValueFact } from '../../model/facts';
 import type { SharedId } from '../../model/ids';
 import type { Model, Named } from '../../model/model';
-import type { FilePath, Span } from '../../model/span';
+import type { FilePath } from '../../model/span';
 import type { Place, Provider, Tree } from '../../model/tree';
 import { providerFor } from '../../tree';
 import { addTo } from './add-to';
@@ -145,9 +145,4 @@ export function valueOf(graph: Graph, spot: Spot): ValueFact | undefined {
 /** Names a spot within its graph. */
 export function spotKey(spot: Spot): string {
   return `${spot.frame} ${spot.value} ${spot.track.join('.')}`;
-}
-
-/** The text span of a value's declaration, in its frame's file. */
-export function spanOfValue(graph: Graph, spot: Spot): Span {
-  return valueOf(graph, spot)?.span ?? { start: 0, end: 0 };
 }

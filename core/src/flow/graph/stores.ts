@@ -1,4 +1,5 @@
 import type { BodyFacts, ValueFact } from '../../model/facts';
+import type { Span } from '../../model/span';
 
 /** A store that holds nothing but states of its module, and what is computed from them: each of these has a way of its own. */
 export function isPutTogether({ values, actions }: BodyFacts, store: number): boolean {
@@ -37,3 +38,14 @@ export function asHeld({ values }: BodyFacts, index: number): number {
 
 const twinOf = (values: BodyFacts['values'], { name, span }: ValueFact, kind: ValueFact['kind']): number =>
   values.findIndex((one) => one.kind === kind && one.name === name && one.span.start === span.start);
+
+/** Where a store keeps what it holds apart from what it can be told: under `state`; nowhere else for all other values. */
+export const heldIn = ({ kind, fields, shape }: ValueFact): readonly string[] =>
+  kind === 'store' && fields && (shape === 'module' || shape === 'root') ? ['state'] : [];
+
+/** The place of what is followed of a value: of a member that a store holds, where that begins; else the value's own. */
+export function spanOfPart(value: ValueFact, track: readonly string[]): Span {
+  const at = heldIn(value);
+  const leads = at.every((one, depth) => track[depth] === one);
+  return (leads ? value.fields?.find(({ name }) => name === track[at.length])?.span : undefined) ?? value.span;
+}

@@ -11,6 +11,7 @@ import type { Graph, Spot } from '../graph/graph';
 import type { Indexed } from '../graph/sinks';
 import { isHandler } from './forward';
 import { isCommand, localKind, type Step } from './step';
+import { spanOfPart } from '../graph/stores';
 import { codeAt, givenTo, slotLabel } from '../graph/targets';
 import { backward, forward, type Passed, type Track } from '../graph/track';
 import type { FlowQueries } from './queries';
@@ -196,7 +197,7 @@ function stateBack(ways: FlowQueries, frame: Frame, given: Spot): Step[] {
   const first = made.filter(({ to }) => !to || !isOfOtherPart(ways.graph, to));
   const here = {
     how: 'same',
-    at: codeAt(frame, value?.span ?? { start: 0, end: 0 }),
+    at: codeAt(frame, value ? spanOfPart(value, spot.track) : { start: 0, end: 0 }),
     frame: frame.index,
     name: value?.name ?? '',
   } as const;

@@ -2,6 +2,7 @@ import type { Location } from '../../model/span';
 import type { Graph, Spot } from '../graph/graph';
 import type { Passing } from '../graph/track';
 import { valueOf } from '../graph/graph';
+import { heldIn } from '../graph/stores';
 import { ownValue } from '../../model/own-value';
 
 /** What happens to a value or an event between two places of its way. */
@@ -90,7 +91,7 @@ export function nameOf(graph: Graph, spot: Spot): string {
   const value = valueOf(graph, spot);
   const members = spot.track.filter((one) => one !== '()' && one !== '*');
   // What a store holds that is told by names stands under `state`, which is no name of it.
-  const part = value?.kind === 'store' && value.fields && members[0] === 'state' ? members.slice(1) : members;
+  const part = value && heldIn(value).length > 0 && members[0] === 'state' ? members.slice(1) : members;
   if (isCommand(part)) return calledName('', part);
   const own = ownValue(value?.parts, part[0] ?? '');
   if (own) return [own, ...part.slice(1)].join('.');

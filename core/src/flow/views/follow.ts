@@ -1,6 +1,7 @@
 import { type Spot, spotKey, valueOf } from '../graph/graph';
 import { type Draft, draftOf, rungLimit } from './ladder';
 import { nameOf, type Step } from '../steps/step';
+import { spanOfPart } from '../graph/stores';
 import { codeAt } from '../graph/targets';
 import type { FlowQueries } from '../steps/queries';
 
@@ -8,7 +9,7 @@ import type { FlowQueries } from '../steps/queries';
 export function startOf({ graph }: FlowQueries, spot: Spot): Draft {
   const frame = graph.frames[spot.frame];
   const value = valueOf(graph, spot);
-  const at = frame && value ? codeAt(frame, value.span) : { file: '', start: 0, end: 0 };
+  const at = frame && value ? codeAt(frame, spanOfPart(value, spot.track)) : { file: '', start: 0, end: 0 };
   return draftOf(graph, { kind: 'owns', how: 'same', at, frame: spot.frame, name: nameOf(graph, spot), to: spot }, nameOf(graph, spot));
 }
 

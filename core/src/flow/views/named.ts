@@ -4,6 +4,7 @@ import type { Place } from '../../model/tree';
 import { ancestors } from '../../tree';
 import type { Frame } from '../graph/frames';
 import { type Graph, type Spot, valueNamed, valueOf } from '../graph/graph';
+import { heldIn } from '../graph/stores';
 import { isCommand } from '../steps/step';
 import { contextName } from './strands/contexts';
 import { ownValue } from '../../model/own-value';
@@ -81,12 +82,10 @@ function storeSpots(frame: Frame, name: string): Spot[] {
   return values.flatMap((value, index) => {
     if (value.kind !== 'store') return [];
     // A store that is told by names keeps what it holds apart from what it computes and does.
-    for (const at of value.fields && (value.shape === 'module' || value.shape === 'root') ? [['state', name]] : [[name]]) {
-      const leads = (path: readonly string[] | undefined): boolean => at.every((one, depth) => path?.[depth] === one);
-      const isHeld = value.fields?.some((field) => field.name === name) || value.from.some(({ held }) => leads(held?.at));
-      if (isHeld || touches.some((one) => one.value === index && leads(one.path))) return [frameSpot(frame, index, at)];
-    }
-    return [];
+    const at = [...heldIn(value), name];
+    const leads = (path: readonly string[] | undefined): boolean => at.every((one, depth) => path?.[depth] === one);
+    const isHeld = value.fields?.some((field) => field.name === name) || value.from.some(({ held }) => leads(held?.at));
+    return isHeld || touches.some((one) => one.value === index && leads(one.path)) ? [frameSpot(frame, index, at)] : [];
   });
 }
 

@@ -6,7 +6,7 @@ import type { PlaceIndex } from '../../model/tree';
 import { type Frame, isReadFrom } from '../graph/frames';
 import { type Graph, type Spot, valueOf } from '../graph/graph';
 import { nameOf } from '../steps/step';
-import { asHeld, asTaken } from '../graph/stores';
+import { asHeld, asTaken, spanOfPart } from '../graph/stores';
 import { codeAt, givenTo } from '../graph/targets';
 
 /**
@@ -86,7 +86,7 @@ export function subjectOf(graph: Graph, spot: Spot): Subject {
     kind,
     home: frame?.kind === 'module' ? frame.file : (frame?.name ?? ''),
     place: frame?.place ?? -1,
-    at: frame && value ? codeAt(frame, value.span) : { file: '', start: 0, end: 0 },
+    at: frame && value ? codeAt(frame, spanOfPart(value, spot.track)) : { file: '', start: 0, end: 0 },
   };
 }
 

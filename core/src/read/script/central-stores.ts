@@ -6,7 +6,7 @@ import { readingsOf } from './expressions';
 import { madeReducerOf, readReducer } from './reducers';
 import { declareActionMaker, declareKeySelector, declareSelector, declareThunk, isActionMaker } from './store-functions';
 import type { Scope } from './scope';
-import { fillStore } from './store-content';
+import { fillStore, noteFields } from './store-content';
 import { type PlacedStore, readStoreModule, storeModuleOf, storeOptionsOf } from './store-modules';
 import { type StoreShape, storeShapeOf } from './store-shapes';
 import { bare, calleeName, dottedName, forEachChild, type FunctionNode, resultOf, spanOf } from './syntax';
@@ -81,7 +81,14 @@ export function centralOf({ module }: Body, init: t.Node | undefined): StoreRead
   if (options) return { shape: part ? 'module' : 'root', read: (body, store, scope) => readStoreModule(body, store, options, scope) };
   const put = (body: Body, store: number, from: Reading[]): void => void Object.assign(body.values[store] ?? {}, { from });
   const reducer = madeReducerOf(init);
-  if (reducer) return { shape: 'slice', read: (body, store, scope) => put(body, store, readReducer(body, store, reducer, scope)) };
+  if (reducer)
+    return {
+      shape: 'slice',
+      read: (body, store, scope) => {
+        noteFields(body, store, reducer.first);
+        put(body, store, readReducer(body, store, reducer, scope));
+      },
+    };
   const combined = rootShapeOf(module, init);
   return combined && { shape: 'root', read: (body, store, scope) => put(body, store, fillStore(body, store, combined, scope)) };
 }

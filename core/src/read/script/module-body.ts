@@ -3,7 +3,7 @@ import type { ModuleFacts, Reading, ValueFact } from '../../model/facts';
 import type { FilePath } from '../../model/span';
 import { addAction, addValue, type Body, type Dialect, finishBody, type ModuleScope, newBody, newEffects } from './body';
 import { centralOf, declarePlaced, declareProvided, madeForStore, providesStore, rootShapeOf, sliceMadeBy } from './central-stores';
-import { fillStore, givesStore, membersOfClass, membersOfStore, storeMadeBy } from './store-content';
+import { fillStore, givesStore, membersOfClass, membersOfStore, noteFields, storeMadeBy } from './store-content';
 import { readActionInto, readingsOf, readStatement } from './expressions';
 import { requesterMade } from './origins';
 import { innerScope, type Scope } from './scope';
@@ -126,6 +126,7 @@ function declareModuleFunction({ body, scope }: Reader, name: string, node: Func
     scope.names.set(name, { kind: 'value', value: store, path: [] });
     body.queue.push(() => {
       const facts = body.values[store];
+      if (reducer) noteFields(body, store, reducer.first);
       if (facts) facts.from = reducer ? readReducer(body, store, reducer, scope) : storeMadeBy(body, store, node, scope);
     });
     return;

@@ -17,6 +17,7 @@ export function fillStore(body: Body, store: number, shape: StoreShape, scope: S
       ...(body.values[store] ?? { name: '', kind: 'store', span: { start: 0, end: 0 }, from: [] }),
       reducer: shape.reducer,
     };
+  if (shape.shape === 'slice') noteFields(body, store, shape.first);
   if (shape.setup) return membersMadeBy(body, shape.setup, scope);
   if (shape.options) return membersOfOptions(body, store, shape.options, scope);
   if (shape.first) {
@@ -72,8 +73,9 @@ function bindAtomParams(node: FunctionNode, scope: Scope): void {
 }
 
 /** The members of an object that are no functions, as the fields of the store that it becomes. Nothing where not all of them are told. */
-function noteFields(body: Body, store: number, given: t.Node | null | undefined): void {
-  const object = given && bare(given);
+export function noteFields(body: Body, store: number, given: t.Node | null | undefined): void {
+  const node = given && bare(given);
+  const object = node?.type === 'Identifier' ? body.module.tables.get(node.name) : node;
   const facts = body.values[store];
   if (!facts || object?.type !== 'ObjectExpression') return;
   const fields = object.properties.flatMap((one): NameFact[] | [undefined] => {
