@@ -280,7 +280,7 @@ export const svelteOwn: readonly TraceCase[] = [
     files: svState,
     of: 'app.svelte.js:form.boat',
     ask: 'goes',
-    rungs: ['app.svelte.js owns form.boat', 'App paints form | painted ×2'],
+    rungs: ['app.svelte.js owns form.boat', '  App paints form | painted', 'App paints form | painted'],
   },
   {
     name: 'what changes state of a module',
@@ -348,7 +348,13 @@ export const svelteOwn: readonly TraceCase[] = [
     ask: 'goes',
     rungs: ['App owns asked', 'App renames boats', 'App narrows { name }', 'App derives shown', 'App paints shown | painted'],
   },
-  { name: 'directives', files: svBlocks, of: 'App.kind', ask: 'goes', rungs: ['App owns kind', 'App paints kind | painted ×5'] },
+  {
+    name: 'directives',
+    files: svBlocks,
+    of: 'App.kind',
+    ask: 'goes',
+    rungs: ['App owns kind', '  App paints kind | painted ×2', 'App paints kind | painted ×3'],
+  },
   {
     name: 'a context through a function',
     files: svCtx,
@@ -418,7 +424,8 @@ export const svelteOwn: readonly TraceCase[] = [
       '  Leaf renames a',
       '  Leaf paints a | painted',
       'Tree renames depth',
-      '  Tree paints depth | painted ×2',
+      '  Tree paints depth | painted',
+      '  Tree paints depth | painted',
       'Tree derives depth | again',
     ],
   },

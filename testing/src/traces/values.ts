@@ -223,7 +223,7 @@ export function App() { const [a] = useState(1); return <Frame>{a}</Frame>; }`),
 export function App() { const [n] = useState(3); return <Node n={n}/>; }`),
     of: 'App.n',
     ask: 'goes',
-    rungs: ['App owns n', 'Node passes n', '  Node paints n | painted ×2', 'Node derives n | again'],
+    rungs: ['App owns n', 'Node passes n', '  Node paints n | painted', '  Node paints n | painted', 'Node derives n | again'],
   },
   {
     name: 'read in an effect',

@@ -482,6 +482,6 @@ export const vueOwn: readonly TraceCase[] = [
     files: vueElse,
     of: 'App.boat',
     ask: 'goes',
-    rungs: ['App owns boat', 'App paints boat | painted ×3'],
+    rungs: ['App owns boat', '  App paints boat | painted', 'App paints boat | painted ×2'],
   },
 ];

@@ -81,7 +81,8 @@ function gathered(drafts: readonly Draft[]): Draft[] {
   const known = new Map<string, number>();
   for (const draft of drafts) {
     const ends = draft.ending !== undefined && draft.below.length === 0;
-    const key = `${draft.kind} ${draft.place} ${draft.who} ${draft.name} ${draft.ending} ${draft.ending === 'leaves' ? draft.by : ''}`;
+    const said = draft.kind === 'paints' || draft.kind === 'reads' || draft.ending === 'leaves' ? draft.by : '';
+    const key = `${draft.kind} ${draft.place} ${draft.who} ${draft.name} ${draft.ending} ${said}`;
     const at = ends ? known.get(key) : undefined;
     const before = at === undefined ? undefined : found[at];
     if (at !== undefined && before) {
