@@ -1,5 +1,6 @@
 import type * as t from '@babel/types';
 import type {
+  ArgFact,
   Binding,
   ComponentFacts,
   EventFact,
@@ -21,6 +22,7 @@ import { branch, expressionAt, type Markup, outlet, repeat, shownText } from '..
 import { attributeNamed, type HtmlAttribute, type HtmlElement, type HtmlNode, parseHtml } from '../../../read/markup/html';
 import { slotsOf } from '../../../read/markup/contract';
 import { addAction, addValue, type Effects, fillAction, newBody, newEffects } from '../../../read/script/body';
+import { inDetail } from '../../../read/script/channels';
 import { readingsOf } from '../../../read/script/expressions';
 import { readModuleHead } from '../../../read/script/plain';
 import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
@@ -38,7 +40,14 @@ export function olderBeside(file: FilePath, all: Iterable<FilePath>): FilePath[]
   return [...all].filter((one) => own.includes(one)).sort();
 }
 
-type Functions = ReadonlyMap<string, { readonly node: FunctionNode; readonly action: number; readonly value: number }>;
+type OlderFunction = {
+  readonly node: FunctionNode;
+  readonly action: number;
+  readonly value: number;
+  /** Its parameters by their names: the event of an action, all that a helper is handed. */
+  readonly params: ReadonlyMap<string, number>;
+};
+type Functions = ReadonlyMap<string, OlderFunction>;
 
 type Older = {
   readonly markup: Markup;
@@ -54,9 +63,12 @@ const textAt = (text: string, attribute: HtmlAttribute | undefined): string | un
 
 const named = ({ text }: Markup, node: HtmlElement, name: string): string | undefined => textAt(text, attributeNamed(node, name));
 
+/** An action is called with the component, the event and the helper; a helper's function with what its caller writes. */
+const eventParameter = 1;
+
 /** The functions of a controller or a helper: `({ open: function (component, event, helper) { … } })`. */
-function functionsOf(markup: Markup, part: Part | undefined): Functions {
-  const found = new Map<string, { node: FunctionNode; action: number; value: number }>();
+function functionsOf(markup: Markup, part: Part | undefined, of: 'controller' | 'helper'): Functions {
+  const found = new Map<string, OlderFunction>();
   const table = part && expressionAt(markup, { start: part.offset, end: part.offset + part.text.trimEnd().replace(/;$/, '').length });
   const object = table && bare(table);
   for (const one of object?.type === 'ObjectExpression' ? object.properties : []) {
@@ -65,7 +77,13 @@ function functionsOf(markup: Markup, part: Part | undefined): Functions {
     if (name === undefined || !isFunction(node)) continue;
     const action = addAction(markup.body, name, 'handler', spanOf(one));
     const value = addValue(markup.body, { name, kind: 'function', span: spanOf(node), from: [], action });
-    found.set(name, { node, action, value });
+    const params = new Map<string, number>();
+    for (const [position, param] of node.params.entries()) {
+      if (param.type !== 'Identifier' || (of === 'controller' && position !== eventParameter)) continue;
+      const facts = { name: param.name, kind: 'param' as const, span: spanOf(param), from: [], of: action };
+      params.set(param.name, addValue(markup.body, { ...facts, position: of === 'controller' ? 0 : position }));
+    }
+    found.set(name, { node, action, value, params });
   }
   return found;
 }
@@ -83,10 +101,12 @@ export function readOlder(file: FilePath, text: string, beside: Beside): FileFac
   const controller = functionsOf(
     markup,
     unit.parts.find((one) => one.file.endsWith('Controller.js')),
+    'controller',
   );
   const helper = functionsOf(
     markup,
     unit.parts.find((one) => one.file.endsWith('Helper.js')),
+    'helper',
   );
   const written = new Set([...unit.text.matchAll(/\.set\(\s*['"]v\.(\w+)/g)].map(([, one = '']) => one));
   const attributes = new Map<string, number>();
@@ -104,11 +124,11 @@ export function readOlder(file: FilePath, text: string, beside: Beside): FileFac
   const older: Older = { markup, scope: innerScope(), controller, helper, attributes, missing: [] };
   older.scope.names.set('v', { kind: 'members', of: (one) => valueOf(attributes.get(one)) });
   older.scope.names.set('c', { kind: 'members', of: (one, span) => actionOf(older, one, span) });
-  for (const { node, action } of [...controller.values(), ...helper.values()])
+  for (const one of [...controller.values(), ...helper.values()])
     body.queue.push(() => {
       const sink = newEffects();
-      readWhatItDoes(older, node, sink);
-      fillAction(body, action, sink);
+      readWhatItDoes(older, one, sink);
+      fillAction(body, one.action, sink);
     });
   readHandlers(older, declared);
   const template = root ? readNodes(older, root.children, older.scope) : [];
@@ -201,55 +221,102 @@ function readHandlers(older: Older, declared: readonly HtmlElement[]): void {
   }
 }
 
+/** `component.get('v.level')`, `event.getParam('axles')`, a parameter: what an expression of a function reads; `own` are its variables. */
+function readsIn({ attributes }: Older, { params }: OlderFunction, own: ReadonlyMap<string, t.Node>, node: t.Node): Reading[] {
+  const found: Reading[] = [];
+  const seen = new Set<string>();
+  const visit = (one: t.Node, isWhole: boolean): void => {
+    const note = (value: number, path: readonly string[]): number =>
+      found.push({ value, path, how: !isWhole ? 'computed' : path.length > 0 ? 'part' : 'same', span: spanOf(one) });
+    if (one.type === 'Identifier') {
+      const param = params.get(one.name);
+      const held = own.get(one.name);
+      if (param !== undefined) note(param, []);
+      else if (held && !seen.has(one.name)) visit(bare(held), (seen.add(one.name), isWhole));
+      return;
+    }
+    const method =
+      one.type === 'CallExpression' && one.callee.type === 'MemberExpression' ? keyName({ key: one.callee.property }) : undefined;
+    if (one.type === 'CallExpression' && one.callee.type === 'MemberExpression') {
+      const object = bare(one.callee.object);
+      const [first] = one.arguments;
+      const text = first?.type === 'StringLiteral' ? first.value : undefined;
+      const param = object.type === 'Identifier' ? params.get(object.name) : undefined;
+      const value = method === 'get' ? attributeNamedBy(attributes, first) : undefined;
+      if (value !== undefined) note(value, []);
+      else if (method === 'getParam' && param !== undefined && text !== undefined) note(param, ['detail', text]);
+      else for (const argument of [object, ...one.arguments]) visit(argument, false);
+      return;
+    }
+    // What a member is called by is no name that is read.
+    forEachChild(one, (child) => {
+      if (one.type !== 'MemberExpression' || one.computed || child !== one.property) visit(child, false);
+    });
+  };
+  visit(bare(node), true);
+  return found;
+}
+
+/** `'v.level'`: the attribute that a call of `get` or `set` names. */
+function attributeNamedBy(attributes: Older['attributes'], given: t.Node | undefined): number | undefined {
+  const name = given?.type === 'StringLiteral' ? /^v\.(\w+)/.exec(given.value)?.[1] : undefined;
+  return name === undefined ? undefined : attributes.get(name);
+}
+
 /** What a function of a controller or a helper reads, sets, calls and fires. */
-function readWhatItDoes({ attributes, helper }: Older, fn: FunctionNode, sink: Effects): void {
-  const attributeIn = (one: t.Node | undefined): number | undefined => {
-    const text = one?.type === 'StringLiteral' ? /^v\.(\w+)/.exec(one.value)?.[1] : undefined;
-    return text === undefined ? undefined : attributes.get(text);
-  };
-  const readsIn = (node: t.Node): Reading[] => {
-    const found: Reading[] = [];
-    const visit = (one: t.Node): void => {
-      if (one.type === 'CallExpression' && one.callee.type === 'MemberExpression' && keyName({ key: one.callee.property }) === 'get') {
-        const value = attributeIn(one.arguments[0]);
-        if (value !== undefined) found.push({ value, path: [], how: 'computed', span: spanOf(one) });
-      }
-      forEachChild(one, visit);
-    };
-    visit(node);
-    return found;
-  };
+function readWhatItDoes(older: Older, fn: OlderFunction, sink: Effects): void {
+  const { helper } = older;
+  const own = new Map<string, t.Node>();
+  const reads = (node: t.Node | undefined): Reading[] => (node ? readsIn(older, fn, own, node) : []);
   const fired = new Map<string, string>();
+  const params = new Map<string, ArgFact>();
   const visit = (one: t.Node): void => {
     const made = one.type === 'VariableDeclarator' && one.id.type === 'Identifier' && one.init ? bare(one.init) : undefined;
     if (made && one.type === 'VariableDeclarator' && one.id.type === 'Identifier') {
       const event = eventGot(made);
-      if (event !== undefined) fired.set(one.id.name, event);
+      if (event === undefined) own.set(one.id.name, made);
+      else fired.set(one.id.name, event);
     }
     if (one.type === 'CallExpression' && one.callee.type === 'MemberExpression') {
       const method = keyName({ key: one.callee.property });
       const object = bare(one.callee.object);
       const [first, second] = one.arguments;
-      const value = method === 'set' ? attributeIn(first) : undefined;
-      if (value !== undefined) (sink.changes ??= []).push({ value, span: spanOf(one), how: 'assign', from: second ? readsIn(second) : [] });
-      const own = object.type === 'Identifier' && object.name === 'helper' ? helper : object.type === 'ThisExpression' ? helper : undefined;
-      const called = method === undefined ? undefined : own?.get(method);
+      const value = method === 'set' ? attributeNamedBy(older.attributes, first) : undefined;
+      if (value !== undefined) (sink.changes ??= []).push({ value, span: spanOf(one), how: 'assign', from: reads(second) });
+      const table = object.type === 'ThisExpression' || (object.type === 'Identifier' && object.name === 'helper') ? helper : undefined;
+      const called = method === undefined ? undefined : table?.get(method);
       if (called) {
         (sink.calls ??= []).push(called.action);
-        (sink.invokes ??= []).push({ value: called.value, span: spanOf(one), path: [], args: [] });
+        const args = one.arguments.map((arg): ArgFact => ({ readings: reads(arg) }));
+        (sink.invokes ??= []).push({ value: called.value, span: spanOf(one), path: [], args });
       }
-      const event = method === 'fire' ? (object.type === 'Identifier' ? fired.get(object.name) : eventGot(object)) : undefined;
+      const name = object.type === 'Identifier' ? object.name : '';
+      if (method === 'setParams' && first) params.set(name, { readings: inParams(first, reads) });
+      const event = method === 'fire' ? (fired.get(name) ?? eventGot(object)) : undefined;
       if (event !== undefined) {
         const travel = { bubbles: true, composed: true };
         const span = spanOf(one);
-        (sink.sends ??= []).push({ channel: { on: 'element', own: 'element', event }, ...travel, args: [], span });
-        (sink.raises ??= []).push({ member: eventKey(event), optional: true, span, args: [], travel });
+        const given = params.get(name);
+        const args = given ? [given] : [];
+        (sink.sends ??= []).push({ channel: { on: 'element', own: 'element', event }, ...travel, args, span });
+        (sink.raises ??= []).push({ member: eventKey(event), optional: true, span, args, travel });
       }
     }
     forEachChild(one, visit);
   };
-  visit(fn.body);
-  append(sink.reads, readsIn(fn.body));
+  visit(fn.node.body);
+  append(sink.reads, reads(fn.node.body));
+}
+
+/** `{ axles: component.get('v.axles') }`: what is read stands in the event's parameters by these names. */
+function inParams(given: t.Node, reads: (node: t.Node) => Reading[]): Reading[] {
+  const node = bare(given);
+  if (node.type !== 'ObjectExpression') return inDetail(reads(node));
+  return node.properties.flatMap((one): Reading[] => {
+    const name = one.type === 'ObjectProperty' ? keyName(one) : undefined;
+    if (one.type !== 'ObjectProperty' || name === undefined) return [];
+    return reads(one.value).map((read): Reading => ({ ...read, held: { at: ['detail', name], how: read.how } }));
+  });
 }
 
 /** `component.getEvent('passed')`, `$A.get('e.c:Passed')`: the event that a call makes. */
