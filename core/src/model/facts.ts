@@ -418,8 +418,6 @@ export type ProvideFact = {
   readonly key: string;
   readonly span: Span;
   readonly readings: readonly Reading[];
-  /** Only who stands in the same shadow tree can ask for it. */
-  readonly withinRoot?: true;
 };
 
 /** What users of a component may give it, as its own file tells: a prop, an event, a slot, the change half of a two-way binding. */
@@ -547,15 +545,18 @@ export type ValueFact = {
   readonly follows?: readonly Reading[];
   /** A comment says that the list is short on purpose. */
   readonly unfollowedOnPurpose?: true;
-  /** A taken context: how far is asked for it; absent for all that stand around. `host` up to the component whose markup it stands in, `beyond` from outside of itself. */
-  readonly asks?: 'self' | 'host' | 'beyond';
+  /**
+   * A taken context: how far is asked for it; absent for all that stand around. `host` up to the component whose markup it
+   * stands in, `beyond` from outside of itself, `root` by an event that does not leave the shadow tree.
+   */
+  readonly asks?: 'self' | 'host' | 'beyond' | 'root';
   /** A taken context: its absence is provided for (guard, default, optional reading). */
   readonly guarded?: boolean;
   /** It holds something that is lost where only plain data is sent: a function, what a class has of its own, a symbol. */
   readonly unsendable?: Unsendable;
   /** Its absence surely throws: destructured, a member read, or thrown on purpose. */
   readonly needed?: boolean;
-  /** A prop: the first place that reads a member of it, or calls it, while nothing anywhere asks whether it is there. */
+  /** A prop, or a field that holds nothing at first: the first place that reads a member of it, or calls it, while nothing anywhere asks whether it is there. */
   readonly demanded?: Span;
   /** That place is run whenever the component renders, or stands in its markup. */
   readonly demandedAlways?: true;
@@ -672,8 +673,10 @@ export type SendFact = {
   readonly composed?: boolean;
   /** Whoever sends it reads afterwards what others have put into it: it asks for something. */
   readonly asks?: true;
-  /** What comes back is used as if it were always there. */
+  /** What comes back is used at once as if it were always there. */
   readonly needsAnswer?: true;
+  /** Members of the class that keep what comes back; absent for none. */
+  readonly answerKept?: readonly string[];
   /** The class that it is made of, as the module names it: what it says stands there, and `args` is what it is made with. */
   readonly made?: string;
   readonly args: readonly ArgFact[];
@@ -938,8 +941,6 @@ export type TemplateUse = {
   readonly key: KeyFact;
   /** What stands between the tags. */
   readonly content: 'none' | 'markup' | 'text' | 'value' | 'function';
-  /** Of what is given to all below: only who stands in the same shadow tree can ask for it. */
-  readonly withinRoot?: true;
   /** Of what is given to all below: who gives it asks itself first. */
   readonly toSelf?: true;
   /** Of what is given to all below: content that comes from outside is not among these. */

@@ -78,8 +78,6 @@ export type Provider = {
   readonly at?: Location;
   /** The provider around it: index into the tree's `providers`, -1 for none. */
   readonly outer: number;
-  /** Only who stands in the same shadow tree as the element that provides can ask for it. */
-  readonly withinRoot?: true;
   /** It is asked when no element around has answered. */
   readonly isAround?: true;
   /** Content that the place is given cannot ask it. */

@@ -23,10 +23,9 @@ export function scopesFor(tree: Tree, place: Place): Provider[] {
   return scopesAround(tree, own.provider).filter((scope) => !(scope.ofMarkup && scope.owner === own.index));
 }
 
-/** Whether a place can ask a provider that stands around it: one that is asked by an event may be beyond a shadow root. */
-function isAsked(tree: Tree, place: Place | undefined, { withinRoot, owner }: Provider): boolean {
-  if (!withinRoot || place?.element === undefined) return true;
-  return eventPath(tree, place.element, { bubbles: true, composed: false }).some(({ host }) => host.place === owner);
+/** Whether an event that a place sends, and that does not leave the shadow tree, comes by a provider. */
+function isInRoot(tree: Tree, { element }: Place, { owner }: Provider): boolean {
+  return element === undefined || eventPath(tree, element, { bubbles: true, composed: false }).some(({ host }) => host.place === owner);
 }
 
 /**
@@ -38,10 +37,7 @@ export function resolve(tree: Tree, innermost: number, context: SharedId, place?
   const asked = inOrder(
     tree,
     scopes.filter(
-      (scope) =>
-        scope.context === context &&
-        isAsked(tree, place, scope) &&
-        (place === undefined || asks === undefined || isWithin(tree, place, scope, asks)),
+      (scope) => scope.context === context && (place === undefined || asks === undefined || isWithin(tree, place, scope, asks)),
     ),
   );
   const [answers, ...beyond] = asked;
@@ -71,8 +67,10 @@ export const providerFor = (tree: Tree, place: Place, context: SharedId, asks?: 
 /** Whether a question ends before what stands around the whole, so that not even a default answers it. */
 export const isBounded = (asks: Take['asks']): boolean => asks === 'self' || asks === 'host';
 
-/** Whether a provider lies within the bounds of a question: on the own element, up to the component whose markup it stands in, or not on the own element. */
-function isWithin(tree: Tree, place: Place, { owner, isAround, ofMarkup }: Provider, asks: NonNullable<Take['asks']>): boolean {
+/** Whether a provider lies within the bounds of a question: on the own element, up to the component whose markup it stands in, not on the own element, or in the same shadow tree. */
+function isWithin(tree: Tree, place: Place, scope: Provider, asks: NonNullable<Take['asks']>): boolean {
+  if (asks === 'root') return isInRoot(tree, place, scope);
+  const { owner, isAround, ofMarkup } = scope;
   const isOwn = elementOf(tree, owner) === elementOf(tree, place.index);
   if (asks === 'beyond') return !isOwn;
   if (isAround) return false;

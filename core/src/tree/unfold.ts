@@ -254,7 +254,6 @@ function visitUse(unfolding: Unfolding, node: Extract<TemplateNode, { kind: 'use
         owner: at.owner,
         use: use.id,
         outer: at.provider,
-        ...(node.withinRoot ? { withinRoot: true as const } : {}),
         ...(node.isAround ? { isAround: true as const } : {}),
       });
       push(unfolding, node.children, { ...at, provider: unfolding.providers.length - 1 });

@@ -8,31 +8,41 @@ type Files = ReadonlyMap<FilePath, FileFacts>;
 type Bodies = Pick<ComponentFacts, 'values' | 'actions'>;
 
 /** What an action hands back through the event that it handles: what it puts into it, or gives to a function that it carries. */
-function answersOf({ values, actions }: Bodies, action: number): readonly Reading[] | undefined {
+function answersOf({ values, actions }: Bodies, action: number, position = 0, depth = 0): readonly Reading[] | undefined {
   const facts = actions[action];
   const isEvent = (value: number): boolean => {
     const held = values[value];
-    return held?.kind === 'param' && held.of === action && held.position === 0;
+    return held?.kind === 'param' && held.of === action && held.position === position;
   };
   if (!facts) return undefined;
+  // Another function may do it for this one, that is handed the event.
+  const others =
+    depth > 3
+      ? []
+      : facts.invokes.flatMap(({ value, path, args }) => {
+          const called = path.length === 0 ? values[value]?.action : undefined;
+          const at = args.findIndex(({ readings }) => readings.some((one) => isEvent(one.value) && one.path.length === 0));
+          return called === undefined || at < 0 ? [] : [{ called, at }];
+        });
+  const byOther = others.flatMap(({ called, at }) => answersOf({ values, actions }, called, at, depth + 1) ?? []);
   const put = facts.changes.filter((change) => isEvent(change.value) && (change.path ?? []).length > 0);
   const given = facts.invokes.filter(
     ({ value, path }) => isEvent(value) && path.length > 0 && !/^(?:stop|prevent|composedPath|initEvent)/.test(path.at(-1) ?? ''),
   );
-  if (put.length === 0 && given.length === 0) return undefined;
-  return [...put.flatMap((one) => one.from), ...given.flatMap((one) => one.args.flatMap((arg) => arg.readings))];
+  if (put.length === 0 && given.length === 0) return byOther.length > 0 ? byOther : undefined;
+  return [...byOther, ...put.flatMap((one) => one.from), ...given.flatMap((one) => one.args.flatMap((arg) => arg.readings))];
 }
 
 /** The action that a subscription runs. */
 const runOf = ({ values }: Pick<ComponentFacts, 'values'>, { action, reading }: HearFact): number | undefined =>
   action ?? (reading && reading.path.length === 0 ? values[reading.value]?.action : undefined);
 
-/** Events by which something is asked for, with how far they go: out of shadow trees, or not; and all that are sent at all. */
-export type Asked = { readonly asked: ReadonlyMap<string, 'document' | 'root'>; readonly sent: ReadonlySet<string> };
+/** Events by which something is asked for, and all that are sent at all. */
+export type Asked = { readonly asked: ReadonlySet<string>; readonly sent: ReadonlySet<string> };
 
 /** The names of the events by which something is asked for, of all files. */
 export function askedNames(files: Files): Asked {
-  const asked = new Map<string, 'document' | 'root'>();
+  const asked = new Set<string>();
   const sent = new Set<string>();
   for (const { components } of files.values())
     for (const { actions } of components)
@@ -40,7 +50,7 @@ export function askedNames(files: Files): Asked {
         for (const send of sends) {
           const event = send.channel.event ?? '';
           sent.add(event);
-          if (isAsking(send)) asked.set(event, send.composed === false && asked.get(event) !== 'document' ? 'root' : 'document');
+          if (isAsking(send)) asked.add(event);
         }
   return { asked, sent };
 }
@@ -53,8 +63,7 @@ function answeredBy(files: Files, names: Names, file: FilePath, facts: Component
   const found = new Map<string, ProvideFact>();
   const add = (event: string, span: ProvideFact['span'], readings: readonly Reading[]): void => {
     // What nobody sends is answered for nobody.
-    if ((asked.has(event) || !sent.has(event)) && !found.has(event))
-      found.set(event, { key: `key:'${event}'`, span, readings, ...(asked.get(event) === 'root' ? { withinRoot: true as const } : {}) });
+    if ((asked.has(event) || !sent.has(event)) && !found.has(event)) found.set(event, { key: `key:'${event}'`, span, readings });
   };
   facts.actions.forEach((action) => {
     for (const hear of action.hears) {
@@ -113,6 +122,9 @@ function answeredFor(
 
 /** What a component asks for, as values that hold what comes back. */
 function takenBy({ actions, values }: ComponentFacts): ValueFact[] {
+  // A member that holds nothing until somebody answers, and of which another is read wherever it is.
+  const isDemanded = ({ answerKept }: SendFact): boolean =>
+    answerKept?.some((name) => values.some((one) => one.name === name && one.demanded !== undefined)) ?? false;
   const found = new Map<string, ValueFact>();
   for (const { sends } of actions)
     for (const send of sends) {
@@ -124,7 +136,8 @@ function takenBy({ actions, values }: ComponentFacts): ValueFact[] {
         span: send.span,
         from: [],
         source: `key:'${event}'`,
-        ...(send.needsAnswer ? { needed: true } : { guarded: true }),
+        ...(send.needsAnswer || isDemanded(send) ? { needed: true } : { guarded: true }),
+        ...(send.composed === false ? { asks: 'root' as const } : {}),
       });
     }
   return [...found.values()];

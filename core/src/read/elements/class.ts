@@ -194,17 +194,21 @@ function askedOfSelf(reader: ClassReader, name: string, span: Span | undefined):
   return meaning;
 }
 
+function isNothing(given: t.Node): boolean {
+  const node = bare(given);
+  return node.type === 'NullLiteral' || (node.type === 'Identifier' && node.name === 'undefined');
+}
+
 function declareMember({ body, members }: ClassReader, written: string, span: Span, role: Role, fallback?: t.Node): void {
   const name = role.as ?? written;
-  const given = fallback && { fallback: excerpt(body.module, spanOf(fallback)) };
-  const isNothing = fallback !== undefined && /^(?:undefined|null)$/.test(given?.fallback ?? '');
+  const set = fallback && !isNothing(fallback) ? fallback : undefined;
   members.set(name, {
     key: propKey(name),
     name,
     span,
     kind: 'value',
-    required: fallback && !isNothing ? 'no' : 'unknown',
-    ...(given && !isNothing ? given : {}),
+    required: set ? 'no' : 'unknown',
+    ...(set ? { fallback: excerpt(body.module, spanOf(set)) } : {}),
     ...role.member,
   });
 }
@@ -236,6 +240,7 @@ function declareField(reader: ClassReader, name: string, span: Span, role: Role,
     ...collection,
   });
   own.set(name, valueNamed(value));
+  if (!first || isNothing(first)) (body.unset ??= new Set()).add(value);
   if (first)
     body.queue.push(() => {
       const facts = body.values[value];

@@ -43,7 +43,7 @@ export function opennessOf(body: Body, open: boolean): { openness: Openness; thr
 /** What is given to all below stands around the template, outermost first. */
 export function provided(provides: readonly ProvideFact[], template: readonly TemplateNode[]): readonly TemplateNode[] {
   return provides.reduceRight<readonly TemplateNode[]>(
-    (inside, { key, span, readings, withinRoot }) => [
+    (inside, { key, span, readings }) => [
       {
         kind: 'use',
         tag: key,
@@ -54,7 +54,6 @@ export function provided(provides: readonly ProvideFact[], template: readonly Te
         children: inside,
         key: { kind: 'none' },
         content: 'markup',
-        ...(withinRoot ? { withinRoot } : {}),
       } satisfies TemplateUse,
     ],
     template,

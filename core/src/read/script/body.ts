@@ -104,6 +104,8 @@ export type Body = {
   attributeReads?: Set<string>;
   /** Who sees into the markup of a component that is an element; absent for all others. */
   root?: 'light' | 'open' | 'closed';
+  /** Fields of a class that hold nothing until they are set; absent for none. */
+  unset?: Set<number>;
   /** What a handle on the component gives. */
   readonly exposes: Reading[];
   /** Changes inside of what the component is given, wherever they stand. */
@@ -377,7 +379,7 @@ export function finishBody(body: Body): BodyFacts {
     const byPosition = positionMembers(value.formula ?? '');
     if (byPosition.length > 0) value.positionMembers = byPosition;
     const demanded = body.demanded.get(index);
-    const surely = value.kind === 'prop' ? surelyDemanded(body, index) : undefined;
+    const surely = value.kind === 'prop' || body.unset?.has(index) ? surelyDemanded(body, index) : undefined;
     if (surely) value.demanded = surely;
     // What a function reads that shows where it is called is read as often as the markup around it.
     const isLater = ({ span }: ActionFact): boolean => !body.rendered.some((one) => contains(one, span) && contains(span, one));

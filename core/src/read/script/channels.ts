@@ -242,12 +242,12 @@ function readDispatch(body: Body, node: Call, base: t.Node, path: readonly strin
   const made = madeAs(given, scope);
   if (!place || !made) return false;
   if (base.type !== 'Identifier' || lookUp(scope, base.name)) readExpression(body, node.callee, scope, 'computed', sink);
-  const asks = asksBack(body, given, made, node, scope) ? { asks: true as const } : {};
+  const back = answered(body, given, made, node, scope);
   const maker = dottedName(made.callee);
   const send: SendFact =
     maker !== undefined && body.module.names.has(maker.split('.')[0] ?? '')
-      ? { channel: place, bubbles: false, args: readArgs(body, made.arguments, scope, sink), made: maker, span: spanOf(node), ...asks }
-      : { ...sentWith(body, made, place, scope, sink), span: spanOf(node), ...asks };
+      ? { channel: place, bubbles: false, args: readArgs(body, made.arguments, scope, sink), made: maker, span: spanOf(node), ...back }
+      : { ...sentWith(body, made, place, scope, sink), span: spanOf(node), ...back };
   (sink.sends ??= []).push(send);
   noteRaise(body, send, sink);
   return true;
@@ -294,21 +294,46 @@ function noteRaise(body: Body, { channel, bubbles, composed = false, args, span,
   (sink.raises ??= []).push({ member: eventKey(channel.event), optional: true, span, args, travel: { bubbles, composed } });
 }
 
+/** What comes back to who sends an event. */
+type Answered = Pick<SendFact, 'asks' | 'needsAnswer' | 'answerKept'>;
+
+/** Members of the class that a stretch of text sets to something that `from` matches. */
+const keptIn = (text: string, from: string): string[] =>
+  [...text.matchAll(new RegExp(`\\bthis\\.(\\w+)\\s*=\\s*${from}`, 'g'))].map((one) => one[1] ?? '');
+
 /**
- * Whether who sends an event reads afterwards what others have put into it: `ask.detail.price` after the event `ask` was
- * sent, or the object that is its detail; or whether it carries a function by which they can answer.
+ * What others put into an event that somebody sends, as far as that reads it afterwards (`ask.detail.price`, or the object
+ * that is its detail), or give to a function that it carries. Nothing where nobody could answer.
  */
-function asksBack(body: Body, given: t.Node | undefined, made: t.NewExpression, sent: Call, scope: Scope): boolean {
+function answered(body: Body, given: t.Node | undefined, made: t.NewExpression, sent: Call, scope: Scope): Answered {
   const detail = objectMeant(made.arguments[1], scope)?.properties.find(
     (one): one is t.ObjectProperty => one.type === 'ObjectProperty' && keyName(one) === 'detail',
   )?.value;
   const carried = detail && objectMeant(detail, scope);
-  const isAnswer = (one: t.Node): boolean => isFunction(one) || (one.type === 'Identifier' && lookUp(scope, one.name)?.kind === 'function');
-  if (carried?.properties.some((one) => one.type === 'ObjectMethod' || (one.type === 'ObjectProperty' && isAnswer(bare(one.value)))))
-    return true;
-  const after = body.module.text.slice(sent.end ?? 0, (sent.end ?? 0) + 600);
+  const [hears] = (carried?.properties ?? []).flatMap((one) => {
+    const fn = one.type === 'ObjectProperty' ? functionMeant(one.value, scope) : one.type === 'ObjectMethod' ? one : undefined;
+    return fn ? [fn] : [];
+  });
+  const { text } = body.module;
+  const kept = (names: readonly string[]): Answered => ({ asks: true, ...(names.length > 0 ? { answerKept: names } : {}) });
+  if (hears) return kept(keptIn(text.slice(hears.start ?? 0, hears.end ?? 0), '(?!=)'));
+  const after = text.slice(sent.end ?? 0, (sent.end ?? 0) + 600);
   const names = [given, detail].flatMap((one) => (one?.type === 'Identifier' ? [one.name] : []));
-  return names.some((name) => new RegExp(`(?<![\\w$.])${name}\\s*(?:\\??\\.|\\[)(?!defaultPrevented|type\\b)`).test(after));
+  const read = names.find((name) => new RegExp(`(?<![\\w$.])${name}\\s*(?:\\??\\.|\\[)(?!defaultPrevented|type\\b)`).test(after));
+  if (read === undefined) return {};
+  const answer = `(?<![\\w$.])${read}\\.${read === names[0] && given?.type === 'Identifier' ? 'detail\\.' : ''}\\w+`;
+  const isNeeded =
+    new RegExp(`${answer}(?:\\.\\w|\\(|\\[)`).test(after) &&
+    !new RegExp(`(?:\\(\\s*!?\\s*|!)${answer}\\s*(?:\\)|&&|\\|\\|)|${answer}\\s*(?:\\?|&&|\\|\\||[!=]==?)`).test(after);
+  return { ...kept(keptIn(after, `${answer}\\s*[;\\n]`)), ...(isNeeded ? { needsAnswer: true } : {}) };
+}
+
+/** A function that is written in place, or that a name of the body stands for. */
+function functionMeant(given: t.Node, scope: Scope): t.Node | undefined {
+  const node = bare(given);
+  if (isFunction(node)) return node;
+  const meaning = node.type === 'Identifier' ? lookUp(scope, node.name) : undefined;
+  return meaning?.kind === 'function' ? meaning.node : undefined;
 }
 
 /** The table of functions that a loop goes through whose names and functions are given: `for (const [type, run] of Object.entries(listeners))`. */

@@ -19,7 +19,7 @@ import {
   type Effects,
   noteTest,
 } from './body';
-import { arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
+import { arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder, shufflingMethods } from './lists';
 import {
   bindLocal,
   type Chain,
@@ -528,7 +528,7 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
   if (body.dialect.call?.(body, node, { base, path }, scope, sink)) return;
   if (meaning) readCalled(body, node, meaning, members, optionalCall, how, scope, sink);
   else if (base.type === 'Identifier') {
-    if (body.module.names.has(base.name) && seesModule(scope)) readModuleCall(body, node, base, path, scope, sink);
+    if (body.module.names.has(base.name) && seesModule(scope)) readModuleCall(body, node, base, path, how, scope, sink);
     else {
       noteUndeclared(scope, { name: base.name, span: spanOf(base), ...(path.length > 0 ? { ofMember: true } : { ofCall: true }) });
       const origin = originOfCall(body, node, base.name, path);
@@ -540,7 +540,8 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
     }
   } else {
     const inner = newEffects();
-    readExpression(body, base, scope, how === 'item' ? 'item' : path.length === 0 || settles(path) ? 'same' : 'computed', inner);
+    const isKept = path.length === 0 || settles(path) || (how === 'same' && keepsMade(node));
+    readExpression(body, base, scope, how === 'item' ? 'item' : isKept ? 'same' : 'computed', inner);
     // What a call gives that is a prop itself: an attribute by its name.
     const [only, ...more] = inner.reads;
     const isAsked = base.type === 'CallExpression' && more.length === 0 && only?.how === 'same' && only.path.length === 0;
@@ -550,8 +551,16 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
     const isOfPart = isAsked && path.length > 1 && !settles(path) && body.values[only.value]?.kind === 'context';
     if (isOfPart) inner.reads.splice(0, 1, { ...only, path: path.slice(0, -1), how: 'computed' });
     mergeInto(sink, inner, 'same');
-    readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
+    readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads), how);
   }
+}
+
+/** `rows.map(make).filter(isOpen)`: a call that gives items of a list which is made beside it. */
+function keepsMade({ callee }: Call): boolean {
+  if (callee.type !== 'MemberExpression' || !shufflingMethods.has(keyName({ key: callee.property }) ?? '')) return false;
+  const list = bare(callee.object);
+  if (list.type !== 'CallExpression' || list.callee.type !== 'MemberExpression') return false;
+  return keyName({ key: list.callee.property }) === 'map' || keepsMade(list);
 }
 
 /** `lines.get()`: the store, or what may be one, that a call gives the content of. */
@@ -600,7 +609,7 @@ function settles(path: readonly string[]): boolean {
 }
 
 /** A call of, or on, something the module declares or imports. */
-function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readonly string[], scope: Scope, sink: Effects): void {
+function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readonly string[], how: How, scope: Scope, sink: Effects): void {
   const span = spanOf(node.callee);
   const imported = body.module.imported.get(base.name);
   const asked = originOfRequest(body, node, base.name, path);
@@ -620,7 +629,7 @@ function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readon
       ? [{ value: moduleValue(body, base.name, spanOf(base)), path: path.slice(0, -1), how: 'computed', span }]
       : [];
     if (imported) append(sink.reads, list);
-    readArguments(body, node, scope, sink, itemReadings(node, path, list));
+    readArguments(body, node, scope, sink, itemReadings(node, path, list), how);
     return;
   }
   const command = commandsOfModule(body, node, method, spanOf(base));
@@ -734,7 +743,7 @@ function readCalled(
     (sink.invokes ??= []).push({ span, value: called.value, path: called.path, args, ...saidBy(body, node, method) });
     return;
   }
-  readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads));
+  readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads), how);
 }
 
 /** Reads a call of the one store that the application has: one that tells it something, or selects from it. False for all other calls. */
@@ -859,7 +868,7 @@ function itemReadings(node: Call, path: readonly string[], list: readonly Readin
 /** Methods of a list whose argument says which of its items are given, or in which order. */
 const choosing: ReadonlySet<string> = new Set(['filter', 'find', 'findLast', 'sort', 'toSorted', 'slice', 'at']);
 
-function readArguments(body: Body, node: Call, scope: Scope, sink: Effects, items: readonly Reading[]): void {
+function readArguments(body: Body, node: Call, scope: Scope, sink: Effects, items: readonly Reading[], how: How = 'computed'): void {
   const { callee } = node;
   const method = 'object' in callee && 'property' in callee ? (memberChain(callee).path.at(-1) ?? '') : '';
   const same = 'object' in callee && itemMethods.has(method) ? { node: callee.object, path: ['*'], scope } : undefined;
@@ -867,7 +876,9 @@ function readArguments(body: Body, node: Call, scope: Scope, sink: Effects, item
   const given = choosing.has(method) ? newEffects() : sink;
   given.depth = sink.depth;
   for (const argument of node.arguments) {
-    if (isFunction(argument)) readCallback(body, argument, scope, given, items, same);
+    const made = method === 'map' && how === 'same' && isFunction(argument) ? objectMadeBy(argument) : undefined;
+    if (isFunction(argument) && made) readMade(body, argument, made, scope, given, items, same);
+    else if (isFunction(argument)) readCallback(body, argument, scope, given, items, same);
     else if (items.length > 0 && argument.type === 'Identifier' && readNamedCallback(body, argument, scope, given, items)) continue;
     else readExpression(body, argument, scope, argument.type === 'SpreadElement' ? 'spread' : 'computed', given);
   }
@@ -902,6 +913,44 @@ function readCallback(body: Body, node: FunctionNode, scope: Scope, sink: Effect
   readFunctionInto(body, node, inner, sink, first.length > 0 ? 1 : 0);
 }
 
+/** The object that a function makes in place as its one result; undefined for all other functions. */
+function objectMadeBy({ body }: FunctionNode): t.ObjectExpression | undefined {
+  if (body.type !== 'BlockStatement') {
+    const node = bare(body);
+    return node.type === 'ObjectExpression' ? node : undefined;
+  }
+  const last = body.body.at(-1);
+  const node = last?.type === 'ReturnStatement' && last.argument ? bare(last.argument) : undefined;
+  const returns = body.body.filter((one) => !/^(?:VariableDeclaration|ExpressionStatement)$/.test(one.type));
+  return node?.type === 'ObjectExpression' && returns.length === 1 ? node : undefined;
+}
+
+/** What `map` makes of each item, where that is an object: what is read for a member stands in that member of each. */
+function readMade(
+  body: Body,
+  node: FunctionNode,
+  made: t.ObjectExpression,
+  scope: Scope,
+  sink: Effects,
+  items: readonly Reading[],
+  same?: Aliased,
+): void {
+  const inner = innerScope(scope);
+  const [parameter] = node.params;
+  if (parameter && items.length > 0) bindLocal(parameter, items, inner, same);
+  bindOpaque(node, inner, items.length > 0 ? 1 : 0);
+  sink.depth++;
+  const held = newEffects();
+  held.depth = sink.depth;
+  if (node.body.type === 'BlockStatement') readBlock(body, node.body.body.slice(0, -1), inner, sink);
+  readExpression(body, made, inner, 'same', held);
+  sink.depth--;
+  for (const read of held.reads)
+    sink.reads.push({ ...read, held: { at: ['*', ...(read.held?.at ?? [])], how: read.held?.how ?? read.how } });
+  held.reads.length = 0;
+  mergeInto(sink, held, 'same');
+}
+
 function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Effects): void {
   const chain = memberChain(node);
   for (const key of chain.computed) readDeciding(body, key, scope, sink);
@@ -915,7 +964,9 @@ function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Effec
     const [first, ...rest] = own?.meaning.kind === 'members' ? own.path : [];
     const inner = own?.meaning.kind === 'members' && first !== undefined ? own.meaning.of(first, spanOf(node)) : own?.meaning;
     const left = own?.meaning.kind === 'members' ? rest : (own?.path ?? []);
-    if (inner?.kind === 'value' && left.length > 0 && /^(?:context|prop)$/.test(body.values[inner.value]?.kind ?? '')) {
+    const mayBeAbsent = (value: number): boolean =>
+      /^(?:context|prop)$/.test(body.values[value]?.kind ?? '') || body.unset?.has(value) === true;
+    if (inner?.kind === 'value' && left.length > 0 && mayBeAbsent(inner.value)) {
       if (!chain.optional) noteDemanded(body, inner.value, spanOf(node));
       else noteTest(body, inner.value, spanOf(node));
     }
