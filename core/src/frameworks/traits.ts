@@ -22,6 +22,11 @@ export type Traits = {
   readonly tableOutlet: RegExp;
   /** What runs again when a value changes: the component as a whole, or what reads the value. */
   readonly rerender: 'component' | 'reading';
+  /**
+   * When a component renders: with the one that wrote it and for state of its own, as a whole whenever a member of it is set,
+   * as a whole when its markup reads what changed, or that place of its markup alone.
+   */
+  readonly rendersOn: 'owner' | 'member' | 'template' | 'reading';
   /** Content for a slot runs while the component that has the slot renders, and not with its owner. */
   readonly slotsRunLate: boolean;
   /** How a change inside a list or an object held as state is noticed. Where it is by assignment, a component says so itself. */

@@ -1,9 +1,14 @@
-import type { TemplateUse } from '../../model/facts';
+import type { TemplateNode, TemplateUse, ValueKind } from '../../model/facts';
 import { traitsOf } from '../../frameworks/registry';
+import type { Traits } from '../../frameworks/traits';
+import { append } from '../../model/append';
+import { bindingKey, memberKeyOf } from '../../model/given';
 import { useById } from '../../model/lookup';
+import { remembered } from '../../model/remembered';
 import { contains, type Location, type Span } from '../../model/span';
 import type { PlaceIndex } from '../../model/tree';
-import { walkTemplate } from '../../model/walk';
+import { usesIn, walkTemplate } from '../../model/walk';
+import { addTo } from '../graph/add-to';
 import type { Frame } from '../graph/frames';
 import { type Graph, type Spot, spotKey, valueOf } from '../graph/graph';
 import type { Sink } from '../graph/sinks';
@@ -30,12 +35,16 @@ export type Impact = {
 
 type Reached = { readonly spots: Map<string, Spot>; readonly steps: readonly { readonly step: Step; readonly from: Spot }[] };
 
-/** All that a change of some values reaches, without the states that it is put into. */
-function reached(ways: FlowQueries, start: readonly Spot[]): Reached {
+/**
+ * All that a change of some values reaches, without the states that it is put into. `anew`: what is computed counts with
+ * all that it holds, as each part of it may be made anew.
+ */
+function reached(ways: FlowQueries, start: readonly Spot[], anew = false): Reached {
   const spots = new Map<string, Spot>();
   const steps: { step: Step; from: Spot }[] = [];
   const stack = [...start];
-  for (let spot = stack.pop(); spot && spots.size < 20_000; spot = stack.pop()) {
+  for (let next = stack.pop(); next && spots.size < 20_000; next = stack.pop()) {
+    const spot = anew && valueOf(ways.graph, next)?.kind === 'derived' ? { ...next, track: [] } : next;
     const key = spotKey(spot);
     if (spots.has(key)) continue;
     spots.set(key, spot);
@@ -92,12 +101,12 @@ const isTracked = ({ component }: Frame): boolean => component !== undefined && 
 /**
  * What renders, is computed and runs again when some states change. In React a component renders when
  * its own state changes, when a context or store it reads does, and when the component that wrote it
- * renders, unless a memo finds that all it is given is the same. In Vue and Svelte it does where its
- * template reads what changed; what such a template puts under a condition or in a list may come anew.
+ * renders, unless a memo finds that all it is given is the same. An element of Lit renders when a member
+ * of it is set, from within or from outside. In all others a component does where its template reads what
+ * changed; what such a template puts under a condition or in a list may come anew.
  */
 export function impactOf(ways: FlowQueries, states: readonly Spot[]): Impact {
   const { graph } = ways;
-  const { tree } = graph;
   const found = reachedByEffects(ways, states);
   const changed = new Map<number, Set<number>>();
   for (const spot of found.spots.values()) {
@@ -107,12 +116,14 @@ export function impactOf(ways: FlowQueries, states: readonly Spot[]): Impact {
   const renders = new Set<PlaceIndex>();
   const spared = new Set<PlaceIndex>();
   const stack: PlaceIndex[] = [];
-  for (const spot of [...states, ...found.spots.values()]) {
+  for (const spot of [...states, ...reachedAnew(ways, found)]) {
     const frame = graph.frames[spot.frame];
     const value = valueOf(graph, spot);
     if (!frame || frame.place < 0 || !value) continue;
-    if (frame.component && traitsOf(frame.component).rerender === 'reading') {
-      for (const place of repaintedBy(ways, frame, spot)) renders.add(place);
+    const rendersOn = rendersOnOf(frame);
+    if (rendersOn !== 'owner') {
+      if (rendersOn === 'member' && membersOfElements.has(value.kind)) renders.add(frame.place);
+      for (const place of rendersOn === 'member' ? putAnew(graph, frame, spot) : repaintedBy(ways, frame, spot)) renders.add(place);
       continue;
     }
     const isOwn =
@@ -120,19 +131,15 @@ export function impactOf(ways: FlowQueries, states: readonly Spot[]): Impact {
     const subscribes = value.kind === 'context' || value.kind === 'store' || (value.kind === 'hook' && isSubscription(frame, spot, ways));
     if (isOwn || subscribes) stack.push(frame.place);
   }
-  const below = new Map<PlaceIndex, PlaceIndex[]>();
-  for (const place of tree.places) {
-    const known = below.get(place.owner);
-    if (known) known.push(place.index);
-    else below.set(place.owner, [place.index]);
-  }
+  const below = placesBelow(graph);
   const start = new Set(stack);
   for (let place = stack.pop(); place !== undefined; place = stack.pop()) {
     if (renders.has(place)) continue;
     renders.add(place);
     for (const child of below.get(place) ?? []) {
-      if (renders.has(child)) continue;
-      const memo = graph.frames[child]?.component?.facts.memo ?? false;
+      const component = graph.frames[child]?.component;
+      if (renders.has(child) || (component && traitsOf(component).rendersOn !== 'owner')) continue;
+      const memo = component?.facts.memo ?? false;
       if (memo && !start.has(child) && staysSame(ways, child, changed)) spared.add(child);
       else stack.push(child);
     }
@@ -140,6 +147,58 @@ export function impactOf(ways: FlowQueries, states: readonly Spot[]): Impact {
   for (const place of renders) spared.delete(place);
   return { renders: [...renders].sort((a, b) => a - b), spared: [...spared].sort((a, b) => a - b), ...consequences(ways, found, renders) };
 }
+
+const rendersOnOf = ({ component }: Frame): Traits['rendersOn'] => (component ? traitsOf(component).rendersOn : 'owner');
+
+/** The places that each place has written, by its number. */
+const placesBelow = remembered(({ tree }: Graph): ReadonlyMap<PlaceIndex, readonly PlaceIndex[]> => {
+  const below = new Map<PlaceIndex, PlaceIndex[]>();
+  for (const place of tree.places) addTo(below, place.owner, place.index);
+  return below;
+});
+
+/** What is reached where all that is computed counts as made anew, and all that an element makes in place while it renders. */
+function reachedAnew(ways: FlowQueries, { spots }: Reached): readonly Spot[] {
+  const { graph } = ways;
+  const start = [...spots.values()];
+  const rendered = new Set<PlaceIndex>();
+  for (;;) {
+    const all = [...reached(ways, start, true).spots.values()];
+    const given = all.flatMap((spot): Spot[] => {
+      const frame = graph.frames[spot.frame];
+      const value = valueOf(graph, spot);
+      if (!frame || !value || rendered.has(frame.place)) return [];
+      const rendersOn = rendersOnOf(frame);
+      const isWhole =
+        rendersOn === 'member' ? membersOfElements.has(value.kind) : rendersOn === 'template' && isPainted(graph, frame, spot);
+      if (!isWhole) return [];
+      rendered.add(frame.place);
+      return (placesBelow(graph).get(frame.place) ?? []).flatMap((place) => givenAnew(graph, place));
+    });
+    if (given.length === 0) return all;
+    append(start, given);
+  }
+}
+
+/** Props of a place that its owner makes in place: each time that it renders they are others. */
+function givenAnew(graph: Graph, place: PlaceIndex): Spot[] {
+  const there = graph.tree.places[place];
+  const use = there?.use === undefined ? undefined : useById(graph.model, there.use);
+  const frame = graph.frames[place];
+  if (!use || !frame) return [];
+  const keys = new Set(use.node.bindings.flatMap((one) => (one.made !== undefined && one.to.kind !== 'listener' ? [bindingKey(one)] : [])));
+  return frame.body.values.flatMap((value, at) =>
+    value.kind === 'prop' && keys.has(memberKeyOf(value)) ? [{ frame: place, value: at, track: [] }] : [],
+  );
+}
+
+/** What an element renders for, whether or not its markup shows it. */
+const membersOfElements: ReadonlySet<ValueKind> = new Set<ValueKind>(['state', 'prop', 'context', 'store']);
+
+const isPainted = (graph: Graph, frame: Frame, spot: Spot): boolean =>
+  (graph.indexOf(frame).sinks.get(spot.value) ?? []).some(
+    (sink) => paintingSinks.has(sink.to) && forward(sink.reading, spot.track) !== undefined,
+  );
 
 /** The places that render because a template reads a value: its own, and those that it may put anew. */
 function repaintedBy({ graph }: FlowQueries, frame: Frame, spot: Spot): Set<PlaceIndex> {
@@ -153,10 +212,16 @@ function repaintedBy({ graph }: FlowQueries, frame: Frame, spot: Spot): Set<Plac
     // Content for a slot is part of this template, but run by the component that has the slot, while it renders.
     const around = slotsRunLate ? useAround(frame, sink.reading.span) : undefined;
     if (around) for (const place of placesOf(graph, frame.place, around)) places.add(place);
-    if (sink.to === 'decides') for (const place of placesWithin(graph, frame.place, sink.node.span)) places.add(place);
   }
+  for (const place of putAnew(graph, frame, spot)) places.add(place);
   return places;
 }
+
+/** The places that a template puts where a value decides, in a condition or a list: any of them may come anew. */
+const putAnew = (graph: Graph, frame: Frame, spot: Spot): PlaceIndex[] =>
+  (graph.indexOf(frame).sinks.get(spot.value) ?? []).flatMap((sink) =>
+    sink.to === 'decides' && forward(sink.reading, spot.track) ? placesWithin(graph, frame.place, sink.node) : [],
+  );
 
 /** The innermost use of a component whose content a reading stands in. */
 function useAround(frame: Frame, reading: Span): TemplateUse | undefined {
@@ -176,14 +241,14 @@ const placesOf = ({ model, tree }: Graph, owner: PlaceIndex, use: TemplateUse): 
 
 const paintingSinks: ReadonlySet<Sink['to']> = new Set(['prop', 'spread', 'attribute', 'attributes', 'shown', 'decides', 'handed']);
 
-/** The places whose use a component writes within a stretch of its template, and all below these. */
-function placesWithin({ model, tree }: Graph, owner: PlaceIndex, span: Span): PlaceIndex[] {
+/** The places whose use a component writes within a node of its template, and all below these. */
+function placesWithin({ model, tree }: Graph, owner: PlaceIndex, node: TemplateNode): PlaceIndex[] {
+  const inside: ReadonlySet<TemplateUse> = new Set(usesIn([node]));
   const found = new Set<PlaceIndex>();
   for (const place of tree.places) {
     const use = place.owner === owner && place.use !== undefined ? useById(model, place.use) : undefined;
-    const stands = use !== undefined && contains(span, use.node.span);
     // Places stand after the one they hang below.
-    if (stands || found.has(place.parent)) found.add(place.index);
+    if ((use && inside.has(use.node)) || found.has(place.parent)) found.add(place.index);
   }
   return [...found];
 }
@@ -213,7 +278,7 @@ function staysSame({ graph }: FlowQueries, place: PlaceIndex, changed: ReadonlyM
 
 function isStable(owner: Frame, binding: TemplateUse['bindings'][number], touched: ReadonlySet<number> | undefined): boolean {
   if (binding.constant !== undefined) return true;
-  if (binding.action !== undefined || binding.markup) return false;
+  if (binding.action !== undefined || binding.markup || binding.made !== undefined) return false;
   return binding.readings.every((reading) => {
     if (touched?.has(reading.value) || reading.held !== undefined) return false;
     return owner.body.values[reading.value]?.kind !== 'function' || isKept(owner, reading.value, touched);

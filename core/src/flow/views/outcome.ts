@@ -49,8 +49,9 @@ function rungsOf(ways: FlowQueries, frame: Frame, action: number): { rungs: Rung
   const states: Spot[] = [];
   const take = (spot: Spot): void => {
     const trace = traceOf(ways, spot, 'goes');
-    append(rungs, beforeChanges(trace.rungs));
-    for (const rung of trace.rungs) if (rung.kind === 'changes' && rung.spot) states.push(rung.spot);
+    const now = beforeChanges(trace.rungs);
+    append(rungs, now);
+    for (const rung of now) if (rung.kind === 'changes' && rung.spot) states.push(rung.spot);
   };
   if (value !== undefined) take({ frame: frame.index, value, track: [] });
   if (value !== undefined || !facts) return { rungs, states };

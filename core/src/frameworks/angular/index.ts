@@ -72,6 +72,7 @@ export const angular: Adapter = {
     routeOutlet,
     tableOutlet: routeOutlet,
     rerender: 'reading',
+    rendersOn: 'reading',
     slotsRunLate: false,
     mutation: 'seen',
     storesComeApart: false,

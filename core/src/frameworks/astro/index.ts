@@ -27,6 +27,7 @@ export const astro: Adapter = {
     routeOutlet: /^$/,
     tableOutlet: /^$/,
     rerender: 'reading',
+    rendersOn: 'reading',
     slotsRunLate: false,
     mutation: 'seen',
     storesComeApart: false,

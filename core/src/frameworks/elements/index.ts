@@ -29,6 +29,7 @@ export const elements: Adapter = {
   },
   traits: {
     ...elementTraits,
+    rendersOn: 'member',
     markup: 'expression',
     endOfLife: /^(?:disconnectedCallback|hostDisconnected)$/,
     startOfLife: /^(?:constructor|connectedCallback|firstUpdated)$/,

@@ -41,6 +41,7 @@ export const lwc: Adapter = {
   },
   traits: {
     ...elementTraits,
+    rendersOn: 'template',
     markup: 'directives',
     endOfLife: /^disconnectedCallback$/,
     startOfLife: /^(?:constructor|connectedCallback)$/,

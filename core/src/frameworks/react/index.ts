@@ -34,6 +34,7 @@ export const react: Adapter = {
     routeOutlet: /^Outlet$/,
     tableOutlet: /^(RouterProvider|DataBrowserRouter)$/,
     rerender: 'component',
+    rendersOn: 'owner',
     slotsRunLate: false,
     mutation: 'unseen',
     storesComeApart: false,

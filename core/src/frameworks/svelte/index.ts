@@ -42,6 +42,7 @@ export const svelte: Adapter = {
     routeOutlet: /^$/,
     tableOutlet: /^$/,
     rerender: 'reading',
+    rendersOn: 'reading',
     slotsRunLate: false,
     mutation: 'seen',
     storesComeApart: false,

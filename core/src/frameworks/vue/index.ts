@@ -55,6 +55,7 @@ export const vue: Adapter = {
     routeOutlet,
     tableOutlet: /^RouterView$/,
     rerender: 'reading',
+    rendersOn: 'template',
     slotsRunLate: true,
     mutation: 'seen',
     storesComeApart: true,

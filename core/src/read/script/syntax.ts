@@ -253,8 +253,13 @@ export function resultOf({ body }: FunctionNode): t.Node | undefined {
   return last?.argument ? bare(last.argument) : undefined;
 }
 
+/** Methods that make a list of another one, and only of lists. */
+const listMaking = /^(?:map|flatMap|filter|toSorted|toReversed|toSpliced)$/;
+
 /** What an expression makes in place; undefined for what it takes from elsewhere. */
 export function madeIn(node: t.Node): 'list' | 'object' | 'function' | undefined {
   if (isFunction(node)) return 'function';
+  if (node.type === 'CallExpression' && node.callee.type === 'MemberExpression' && !node.callee.computed)
+    return node.callee.property.type === 'Identifier' && listMaking.test(node.callee.property.name) ? 'list' : undefined;
   return node.type === 'ArrayExpression' ? 'list' : node.type === 'ObjectExpression' ? 'object' : undefined;
 }

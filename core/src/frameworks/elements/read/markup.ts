@@ -15,7 +15,17 @@ import { declareAction } from '../../../read/script/functions';
 import { madeByCall } from '../../../read/script/made-functions';
 import { bindLocal } from '../../../read/script/names';
 import { hoisted, innerScope, lookUp, type Scope } from '../../../read/script/scope';
-import { bare, dottedName, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from '../../../read/script/syntax';
+import {
+  bare,
+  dottedName,
+  forEachChild,
+  type FunctionNode,
+  isFunction,
+  keyName,
+  madeIn,
+  patternNames,
+  spanOf,
+} from '../../../read/script/syntax';
 import { append } from '../../../model/append';
 
 /** Markup of a class or a page that is being read. */
@@ -335,9 +345,8 @@ function readAttribute(markup: ElementMarkup, source: Source, one: HtmlAttribute
   if (givesMarkup(markup, node, scope) && isUse) binding.markup = markupOf(markup, node, scope);
   const readings = readingsOf(body, node, scope);
   const constant = /^(?:String|Numeric|Boolean|Null)Literal$/.test(node.type) ? excerpt(body.module, spanOf(node)) : undefined;
-  if (node.type === 'ArrayExpression') binding.made = 'list';
-  if (node.type === 'ObjectExpression') binding.made = 'object';
-  return { ...binding, readings, ...(constant === undefined ? {} : { constant }) };
+  const made = madeIn(node);
+  return { ...binding, readings, ...(made ? { made } : {}), ...(constant === undefined ? {} : { constant }) };
 }
 
 /** What runs when an event is heard: a function in place or by name, what a call makes, or an object with options. */
