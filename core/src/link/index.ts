@@ -18,6 +18,7 @@ import { joinRoutes, type LooseRoute, type RouteBody } from './routes';
 import { inferAliases, missingSpecifiers } from './aliases';
 import { makeResolver, packageOf, type ResolveModule } from './resolve';
 import { joinHanded } from './handed';
+import { joinSubscriptions } from './subscriptions';
 import { fileRole } from './roles';
 import { makeTakes } from './takes';
 
@@ -51,7 +52,8 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
   const found = joinSelectors(crossed, before);
   const elements = joinElements(found, found === crossed ? before : makeNames(found, resolver), { files: found, dependenciesOf });
   const joined = elements === crossed ? before : makeNames(elements, resolver);
-  const files = joinHanded(elements, joined);
+  const handed = joinHanded(elements, joined);
+  const files = joinSubscriptions(handed, joined);
   const names = files === elements ? joined : makeNames(files, resolver);
   const project: Project = { files, dependenciesOf };
   const { components, routes, placed, holdersOf } = linkComponents(project, names, config);

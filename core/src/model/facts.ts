@@ -696,6 +696,10 @@ export type HearFact = {
   readonly ends: boolean;
   /** It is heard on the way down to where it is raised, or may be: what does not bubble is heard too. */
   readonly captures?: true;
+  /** The method by which it is asked for, where that tells no event: `subscribe`. */
+  readonly by?: string;
+  /** It is a call of the project's own function, which stands among the calls: the way goes through that. */
+  readonly called?: true;
 };
 
 export type ActionKind = 'handler' | 'effect' | 'lifecycle' | 'computation' | 'render';

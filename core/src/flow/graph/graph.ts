@@ -142,6 +142,9 @@ export function valueOf(graph: Graph, spot: Spot): ValueFact | undefined {
   return graph.frames[spot.frame]?.body.values[spot.value];
 }
 
+/** Whether what is followed is one of the items of a list. */
+export const isAmong = ({ track }: Spot): boolean => track.includes('*');
+
 /** Names a spot within its graph. */
 export function spotKey(spot: Spot): string {
   return `${spot.frame} ${spot.value} ${spot.track.join('.')}`;

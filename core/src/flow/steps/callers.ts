@@ -6,7 +6,7 @@ import { adapterOf } from '../../frameworks/registry';
 import { atomSetters } from './atoms';
 import { channelKey } from './channels';
 import type { Frame } from '../graph/frames';
-import { type Spot, spotKey } from '../graph/graph';
+import { isAmong, type Spot, spotKey } from '../graph/graph';
 import type { Sink } from '../graph/sinks';
 import { calledName, isCommand, type Step } from './step';
 import { arrivals, codeAt } from '../graph/targets';
@@ -81,9 +81,9 @@ export function followFunction(ways: FlowQueries, start: readonly Task[]): Calle
     append(found, calledAt(ways, task));
     for (const step of ways.onward(task.spot)) {
       if (isCommand(task.spot.track) && !staysTold(ways, step)) continue;
-      if (!step.to || step.how === 'computed' || step.kind === 'changes' || step.kind === 'starts') {
-        if (!step.to || step.kind !== 'starts') continue;
-      }
+      // Into a list it is put to be called along with others.
+      const isKept = step.kind === 'changes' ? step.to !== undefined && isAmong(step.to) : step.how !== 'computed';
+      if (!step.to || (!isKept && step.kind !== 'starts')) continue;
       stack.push({ spot: step.to, trail: step.silent ? task.trail : [...task.trail, ...(step.via ?? []), step] });
     }
   }
@@ -175,7 +175,7 @@ function calledAt(ways: FlowQueries, { spot, trail }: Task): Caller[] {
         event: sink.binding.to.name,
         element: heardBy(sink.element.tag, sink.binding.to),
       });
-    } else if (sink.to === 'read' && passed.how !== 'item') {
+    } else if (sink.to === 'read' && passed.how !== 'item' && !isAmong(spot)) {
       found.push({ by: 'handed', frame, at, trail, args: [], action: sink.action, name: frame.body.actions[sink.action]?.name ?? '' });
     } else if (sink.to === 'argument' && !graph.hookFrame(frame.index, sink.value) && !frame.body.values[sink.value]?.gives) {
       found.push({ by: 'outside', frame, at, trail, args: [], name: frame.body.values[sink.value]?.source ?? '' });
@@ -193,7 +193,7 @@ function calledAt(ways: FlowQueries, { spot, trail }: Task): Caller[] {
   }
   frame.body.actions.forEach((action, at) => {
     for (const hear of action.hears) {
-      if (hear.reading?.value !== spot.value || !leadsTo(hear.reading.path, spot.track)) continue;
+      if (hear.called || hear.reading?.value !== spot.value || !leadsTo(hear.reading.path, spot.track)) continue;
       found.push({
         by: 'channel',
         frame,

@@ -103,7 +103,8 @@ export function channelsOf(graph: Graph): Channels {
   for (const frame of graph.frames) {
     frame.body.actions.forEach((action, index) => {
       for (const send of action.sends) put(senders, channelKeys(graph, frame, send.channel), { frame, action: index, send });
-      for (const hear of action.hears) put(hearers, channelKeys(graph, frame, hear.channel), { frame, action: index, hear });
+      for (const hear of action.hears)
+        if (!hear.called) put(hearers, channelKeys(graph, frame, hear.channel), { frame, action: index, hear });
     });
   }
   for (const hearer of hearersInMarkup(graph)) put(hearers, [`document ${hearer.hear.channel.event ?? ''}`], hearer);

@@ -1,4 +1,4 @@
-import { spotKey, valueOf, type Spot } from '../graph/graph';
+import { isAmong, spotKey, valueOf, type Spot } from '../graph/graph';
 import type { Step } from './step';
 import type { Run, FlowQueries } from './queries';
 
@@ -34,12 +34,14 @@ export function findRuns(ways: FlowQueries, start: Spot): Run[] {
       continue;
     }
     for (const step of ways.back(spot)) {
-      if (step.kind === 'changes') continue;
+      // Of a list, what was put into it may be called: those who asked to be told.
+      if (step.kind === 'changes' && !isAmong(spot)) continue;
       if (step.action !== undefined) {
         const there = graph.frames[step.frame];
         if (there) found.push({ kind: 'action', frame: there, action: step.action, name: step.name, trail: [...trail, step] });
       } else if (step.to) stack.push({ spot: step.to, trail: step.silent ? trail : [...trail, ...(step.via ?? []), step] });
-      else found.push({ kind: 'end', trail, step });
+      // What a list began with is no function that it holds.
+      else if (!isAmong(spot) || step.ending !== 'constant') found.push({ kind: 'end', trail, step });
     }
   }
   return found;

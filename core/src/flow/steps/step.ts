@@ -79,11 +79,11 @@ export function localKind(how: Passing): StepKind {
 /** What a store has under the name of a command: a function. */
 export const isCommand = ([kind, name]: readonly string[]): boolean => (kind === 'commit' || kind === 'dispatch') && name !== undefined;
 
-/** What is called, as people say it: a value with its member, or what a store is told. */
+/** What is called, as people say it: a value with its member, what a list holds by the list, or what a store is told. */
 export function calledName(value: string, path: readonly string[]): string {
   const [command, told] = path;
   if ((command === 'commit' || command === 'dispatch') && told !== undefined) return `${command} ${told.replace(/^\/|^.*#/, '')}`;
-  return [value, ...path].join('.');
+  return [value, ...path.filter((one) => one !== '*')].join('.');
 }
 
 /** The name of a spot's value, with the part that is followed. */

@@ -371,7 +371,9 @@ function readHear(body: Body, node: Call, base: t.Node, path: readonly string[],
   if (!run || (path.length === 0 && place.on === 'channel' && !named)) return false;
   if (base.type !== 'Identifier' || lookUp(scope, base.name)) readExpression(body, node.callee, scope, 'computed', sink);
   const channel: Channel = { ...place, ...(named ? eventOf(body, first, scope) : { event: '' }) };
-  (sink.hears ??= []).push(heard(body, run, scope, channel, node));
+  const method = path.at(-1);
+  const by = !named && place.on === 'channel' && method !== undefined ? { by: method } : {};
+  (sink.hears ??= []).push({ ...heard(body, run, scope, channel, node), ...by });
   return true;
 }
 

@@ -19,7 +19,7 @@ import {
   type Effects,
   noteTest,
 } from './body';
-import { arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder, shufflingMethods } from './lists';
+import { addingMethods, arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder, shufflingMethods } from './lists';
 import {
   bindLocal,
   type Chain,
@@ -698,6 +698,14 @@ function readCalled(
     (sink.invokes ??= []).push({ span, value: meaning.value, path: noPath, args });
     return;
   }
+  const listed = path.length === 0 && meaning.kind === 'local' ? itemOf(meaning.readings) : undefined;
+  if (listed) {
+    const args = readArgs(body, node.arguments, scope, sink);
+    const each = { value: listed.value, path: [...listed.path, '*'] };
+    (sink.invokes ??= []).push({ span, ...each, args });
+    sink.reads.push({ ...each, how: 'called', span: spanOf(node.callee) });
+    return;
+  }
   const method = path.at(-1);
   const inner = newEffects();
   const holder = called && body.values[called.value]?.kind;
@@ -715,28 +723,7 @@ function readCalled(
     inner,
   );
   mergeInto(sink, inner, 'same');
-  if (
-    method &&
-    called &&
-    (inPlaceMethods.has(method) || collectionMethods.has(method)) &&
-    (isHeld(body, called.value, method) || isInStore(body, node, method))
-  ) {
-    const given = newEffects();
-    const from = readArgs(body, node.arguments, scope, given).flatMap((one) => one.readings);
-    mergeInto(sink, given, 'same');
-    const whole = [...called.path].slice(0, -1);
-    const change: ChangeFact = {
-      value: called.value,
-      span,
-      how: 'in-place',
-      from,
-      ...(whole.length > 0 ? { path: whole } : {}),
-      ...listOrderOf(method),
-    };
-    (sink.changes ??= []).push(change);
-    if (body.values[called.value]?.kind === 'prop') body.givenChanged.push(change);
-    return;
-  }
+  if (method !== undefined && called && readListChange(body, node, called, method, scope, sink)) return;
   const kind = called && body.values[called.value]?.kind;
   if (called && !known && !after && kind !== undefined && holdsFunctions.has(kind)) {
     const args = readArgs(body, node.arguments, scope, sink);
@@ -744,6 +731,37 @@ function readCalled(
     return;
   }
   readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads), how);
+}
+
+/** Reads a call that changes the list or collection it is called on. False for all other calls, which are left untouched. */
+function readListChange(body: Body, node: Call, called: CalledValue, method: string, scope: Scope, sink: Effects): boolean {
+  if (!inPlaceMethods.has(method) && !collectionMethods.has(method)) return false;
+  if (!isHeld(body, called.value, method) && !isInStore(body, node, method)) return false;
+  const given = newEffects();
+  const read = readArgs(body, node.arguments, scope, given).flatMap((one) => one.readings);
+  mergeInto(sink, given, 'same');
+  const whole = called.path.slice(0, -1);
+  const change: ChangeFact = {
+    value: called.value,
+    span: spanOf(node),
+    how: 'in-place',
+    // What is taken out is not put in.
+    from: method === 'delete' ? [] : addingMethods.has(method) ? read.map(asItem) : read,
+    ...(whole.length > 0 ? { path: whole } : {}),
+    ...listOrderOf(method),
+  };
+  (sink.changes ??= []).push(change);
+  if (body.values[called.value]?.kind === 'prop') body.givenChanged.push(change);
+  return true;
+}
+
+/** A reading of what becomes an item of a list. */
+const asItem = (read: Reading): Reading => ({ ...read, held: { at: ['*', ...(read.held?.at ?? [])], how: read.held?.how ?? read.how } });
+
+/** The list of which a local is one item at a time; undefined for all other locals. */
+function itemOf(readings: readonly Reading[]): Reading | undefined {
+  const [only, ...more] = readings;
+  return only?.how === 'item' && more.length === 0 ? only : undefined;
 }
 
 /** Reads a call of the one store that the application has: one that tells it something, or selects from it. False for all other calls. */
@@ -844,12 +862,10 @@ function isInStore(body: Body, node: Call, method: string): boolean {
   );
 }
 
-function calledValue(
-  body: Body,
-  meaning: Meaning,
-  path: readonly string[],
-  span: Span,
-): { value: number; path: readonly string[] } | undefined {
+/** A value of the body, and the member of it that is called. */
+type CalledValue = { readonly value: number; readonly path: readonly string[] };
+
+function calledValue(body: Body, meaning: Meaning, path: readonly string[], span: Span): CalledValue | undefined {
   if (meaning.kind === 'value') return { value: meaning.value, path: [...meaning.path, ...path] };
   if (meaning.kind === 'props' && path.length > 0) return { value: propValue(body, path[0] as string, span), path: path.slice(1) };
   return undefined;
@@ -945,8 +961,7 @@ function readMade(
   if (node.body.type === 'BlockStatement') readBlock(body, node.body.body.slice(0, -1), inner, sink);
   readExpression(body, made, inner, 'same', held);
   sink.depth--;
-  for (const read of held.reads)
-    sink.reads.push({ ...read, held: { at: ['*', ...(read.held?.at ?? [])], how: read.held?.how ?? read.how } });
+  append(sink.reads, held.reads.map(asItem));
   held.reads.length = 0;
   mergeInto(sink, held, 'same');
 }

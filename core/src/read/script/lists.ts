@@ -15,6 +15,9 @@ export const itemMethods = words('map flatMap filter find findIndex findLast som
 /** Methods that change their receiver. */
 export const inPlaceMethods = words('push pop shift unshift splice sort reverse fill');
 
+/** Methods that put what they are handed into their receiver, each as one item. */
+export const addingMethods = words('push unshift add');
+
 /** Methods that change a map, a set, a date or search parameters, or a store that is held like one. */
 export const collectionMethods = words(
   'set add delete clear setKey append setDate setMonth setFullYear setHours setMinutes setSeconds setMilliseconds setTime setUTCDate setUTCMonth setUTCFullYear setUTCHours setUTCMinutes setUTCSeconds',

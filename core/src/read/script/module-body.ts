@@ -3,7 +3,7 @@ import type { ModuleFacts, Reading, ValueFact } from '../../model/facts';
 import type { FilePath } from '../../model/span';
 import { addAction, addValue, type Body, type Dialect, finishBody, type ModuleScope, newBody, newEffects } from './body';
 import { centralOf, declarePlaced, declareProvided, madeForStore, providesStore, rootShapeOf, sliceMadeBy } from './central-stores';
-import { fillStore, givesStore, membersOfClass, membersOfStore, noteFields, storeMadeBy } from './store-content';
+import { fillStore, givesStore, isOwnStore, membersOfInstance, membersOfStore, noteFields, storeMadeBy } from './store-content';
 import { readActionInto, readingsOf, readStatement } from './expressions';
 import { requesterMade } from './origins';
 import { innerScope, type Scope } from './scope';
@@ -197,7 +197,8 @@ function declareVariable(reader: Reader, declarator: t.VariableDeclarator, kind:
     return;
   }
   const shape = init && (storeShapeOf(init) ?? body.dialect.store?.(init));
-  const instance = init?.type === 'NewExpression' && init.callee.type === 'Identifier' ? reader.classes.get(init.callee.name) : undefined;
+  const ofClass = init?.type === 'NewExpression' && init.callee.type === 'Identifier' ? reader.classes.get(init.callee.name) : undefined;
+  const instance = ofClass ?? (!shape && isOwnStore(body, init) ? init : undefined);
   const maker =
     init?.type === 'CallExpression' && init.callee.type === 'Identifier' ? body.module.functions.get(init.callee.name) : undefined;
   const makes = givesStore(maker) ? maker : undefined;
@@ -227,7 +228,7 @@ function declareVariable(reader: Reader, declarator: t.VariableDeclarator, kind:
   } else if (instance) {
     facts.shape = 'instance';
     body.queue.push(() => {
-      facts.from = membersOfClass(body, value, instance, scope);
+      facts.from = membersOfInstance(body, value, instance, scope);
     });
   } else {
     facts.from = readingsOf(body, init, scope);

@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { NameFact, Reading } from '../../model/facts';
 import { append } from '../../model/append';
 import { addAction, addValue, type Body, mergeReadings, moduleValue, newEffects } from './body';
-import { bindParams, readActionInto, readExpression, readFunctionInto, readingsOf } from './expressions';
+import { keptFunction, bindParams, readActionInto, readExpression, readFunctionInto, readingsOf } from './expressions';
 import { plainMembersOf } from './lists';
 import { builtCases, readCases, tableCases } from './reducers';
 import { innerScope, type Meaning, type Scope } from './scope';
@@ -165,9 +165,28 @@ function sliceFunction(node: t.Node): FunctionNode | undefined {
 function membersMadeBy(body: Body, node: FunctionNode, scope: Scope): Reading[] {
   const inner = innerScope(scope);
   if (node.body.type !== 'BlockStatement') return readingsOf(body, node.body, inner);
-  body.dialect.setUp?.(body, node.body.body, inner);
+  if (body.dialect.setUp) body.dialect.setUp(body, node.body.body, inner);
+  else keepLocals(body, node.body.body, inner);
   const result = resultOf(node);
   return result ? readingsOf(body, result, inner) : [];
+}
+
+/** Variables and functions of a function that is run once live as long as what it gives. */
+function keepLocals(body: Body, statements: readonly t.Statement[], scope: Scope): void {
+  for (const statement of statements) {
+    if (statement.type === 'FunctionDeclaration' && statement.id) {
+      const reading = keptFunction(body, statement.id.name, statement, scope);
+      scope.names.set(statement.id.name, { kind: 'value', value: reading.value, path: [] });
+    }
+    for (const { id, init } of statement.type === 'VariableDeclaration' ? statement.declarations : []) {
+      if (id.type !== 'Identifier') continue;
+      const given = init ? bare(init) : undefined;
+      const value = isFunction(given)
+        ? keptFunction(body, id.name, given, scope).value
+        : addValue(body, { name: id.name, kind: 'state', span: spanOf(id), from: given ? readingsOf(body, given, scope) : [] });
+      scope.names.set(id.name, { kind: 'value', value, path: [] });
+    }
+  }
 }
 
 /** `{ state: () => ({ … }), getters: { … }, actions: { … } }`: members by what they are, each known to the others as `this`. */
@@ -234,14 +253,31 @@ export function givesStore(node: FunctionNode | undefined): node is FunctionNode
 /** A store that a function of the module makes: to be subscribed to means to hold what its inner store holds. */
 export function membersOfStore(body: Body, node: FunctionNode, scope: Scope): Reading[] {
   return membersMadeBy(body, node, scope).map((one) => {
-    if (one.held?.at[0] !== 'subscribe') return one;
+    if (one.held?.at[0] !== 'subscribe' || body.values[one.value]?.kind === 'function') return one;
     const { held, ...plain } = one;
     return { ...plain, how: held.how };
   });
 }
 
-/** An instance of a class of the module: its fields and methods are its members. */
-export function membersOfClass(body: Body, store: number, node: t.Class, scope: Scope): Reading[] {
+/** An object whose functions know it as `this`: what it holds, they change. */
+export function isOwnStore(body: Body, init: t.Node | undefined): init is t.ObjectExpression {
+  if (init?.type !== 'ObjectExpression') return false;
+  const hasMethod = init.properties.some(
+    (one) => one.type === 'ObjectMethod' || (one.type === 'ObjectProperty' && bare(one.value).type === 'FunctionExpression'),
+  );
+  return hasMethod && /\bthis\s*\??\./.test(body.module.text.slice(init.start ?? 0, init.end ?? 0));
+}
+
+type Member = t.ClassMethod | t.ClassProperty | t.ObjectMethod | t.ObjectProperty;
+
+/** A field or a method that each instance has. */
+const isMember = (node: t.Node): node is Member =>
+  node.type === 'ObjectMethod' ||
+  node.type === 'ObjectProperty' ||
+  ((node.type === 'ClassMethod' || node.type === 'ClassProperty') && node.static !== true);
+
+/** An instance of a class of the module, or an object that its functions know as `this`: its fields and methods are its members. */
+export function membersOfInstance(body: Body, store: number, node: t.Class | t.ObjectExpression, scope: Scope): Reading[] {
   const from: Reading[] = [];
   const before = body.own;
   const functions = new Map<string, Meaning>();
@@ -252,17 +288,18 @@ export function membersOfClass(body: Body, store: number, node: t.Class, scope: 
     if (before) body.own = before;
     else delete body.own;
   };
-  for (const member of node.body.body) {
-    if ((member.type !== 'ClassMethod' && member.type !== 'ClassProperty') || member.static) continue;
+  for (const member of node.type === 'ObjectExpression' ? node.properties : node.body.body) {
+    if (!isMember(member)) continue;
     const name = keyName(member) ?? '';
-    const given = member.type === 'ClassMethod' ? member : member.value ? bare(member.value) : undefined;
+    const isMethod = member.type === 'ClassMethod' || member.type === 'ObjectMethod';
+    const given = isMethod ? member : member.value ? bare(member.value) : undefined;
     const span = spanOf(member);
     if (isFunction(given) && name !== 'constructor') {
       const action = addAction(body, name, 'handler', span);
       const value = addValue(body, { name, kind: 'function', span: spanOf(member.key), from: [], action });
       functions.set(name, { kind: 'function', node: given, scope, action, value });
       body.queue.push(() => read(() => readActionInto(body, action, given, scope)));
-      const getter = member.type === 'ClassMethod' && member.kind === 'get';
+      const getter = isMethod && member.kind === 'get';
       from.push({ value, path: getter ? ['()'] : [], how: 'computed', span, held: { at: [name], how: 'same' } });
     } else if (given && !isFunction(given)) {
       read(() => {
