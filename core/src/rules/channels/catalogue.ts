@@ -12,7 +12,7 @@ export const channelsCatalogue = {
         ? `${component} ${does} ${event}, which the store has nothing for${near ? `; it has ${near}` : ''}.`
         : does === 'sends'
           ? `${component} sends ${event}, and nothing in the project waits for it${near ? `; ${near} is waited for` : ''}.`
-          : `${component} waits for ${event}, and nothing in the project sends it; ${near} is sent.`,
+          : `${component} waits for ${event}, and nothing in the project sends it${near ? `; ${near} is sent` : ''}.`,
     consequence: ({ does }) =>
       does === 'hears' ? 'Its handler never runs.' : does === 'sends' ? 'It is sent into nothing.' : 'Nothing in the store runs.',
     fix: ({ event, near, does }) =>

@@ -2,6 +2,7 @@ import { nearest } from '../../contract';
 import { adapters } from '../../frameworks/registry';
 import { isOwnModule } from '../../read/script/expressions';
 import type { Model } from '../../model/model';
+import type { Location } from '../../model/span';
 import { channelEnds, type End } from './channel-ends';
 import { isNativeEvent } from '../../model/native-events';
 import { toldInVain } from './store-commands';
@@ -25,8 +26,18 @@ function isOwnBus(model: Model, carrier: string): boolean {
   );
 }
 
-/** What people name a broadcast channel; an address is of something beyond the page. */
-const broadcastName = (carrier: string): string | undefined => /^"([^"/]+)"$/.exec(carrier)?.[1];
+/**
+ * Carriers that are known by a name alone, by what they are: broadcast channels, of which an address is of something beyond
+ * the page, and message channels, of which one with a prefix comes with a package of others.
+ */
+const namedCarriers = [/^"(?<name>[^"/]+)"$/, /^@salesforce\/messageChannel\/(?<name>(?!\w+?__\w+__c)\w+)#default$/];
+
+/** The name by which a carrier is known, and which of the kinds it is; undefined where it is no such carrier. */
+function namedCarrier(carrier: string): { kind: number; name: string } | undefined {
+  const names = namedCarriers.map((one) => one.exec(carrier)?.groups?.name);
+  const kind = names.findIndex((name) => name !== undefined);
+  return kind < 0 ? undefined : { kind, name: names[kind] ?? '' };
+}
 
 type Carried = { readonly sends: End[]; readonly hears: End[] };
 
@@ -45,15 +56,18 @@ export const channelUnpaired: Rule = {
     for (const end of hears) carried(end)?.hears.push(end);
     // Functions of modules listen to the document as well, whoever calls them.
     const listened = [...model.files.values()].flatMap((file) => file.listens ?? []);
-    const pairsBroadcasts = [...carriers].some(([carrier, ends]) => broadcastName(carrier) !== undefined && isPaired(ends));
+    const named = [...carriers].flatMap(([carrier, ends]) => {
+      const known = namedCarrier(carrier);
+      return known ? [{ ...known, ends }] : [];
+    });
     const ofCarriers = [...carriers].flatMap(([carrier, ends]) => {
       if (carrier === 'document') return unpaired(ends, { listened, isOwn: (event) => !isNativeEvent(event), outsideSends: true });
-      const broadcast = broadcastName(carrier);
-      if (broadcast !== undefined) return pairsBroadcasts ? loneBroadcast(broadcast, ends) : [];
+      if (namedCarrier(carrier)) return [];
       if (!isOwnBus(model, carrier) || (!isPaired(ends) && !missesByALetter(ends))) return [];
       return unpaired(ends, { listened: [], isOwn: () => true, outsideSends: false });
     });
-    return [...ofCarriers, ...toldInVain(model)];
+    const ofNamed = namedCarriers.flatMap((_, kind) => loneNamed(named.filter((one) => one.kind === kind)));
+    return [...ofCarriers, ...ofNamed, ...toldInVain(model)];
   },
 };
 
@@ -96,20 +110,44 @@ function unpaired({ sends, hears }: Carried, { listened, isOwn, outsideSends }: 
     ({ event, end, near }) => !missed.has(event) && (near !== undefined || !end.owner?.isPublic || !outsideSends),
   );
   return [
-    ...loneSends.flatMap(({ end, event, near }) => found(end, event, 'sends', near, hears)),
-    ...loneHears.flatMap(({ end, event, near }) => found(end, event, 'hears', near, sends)),
+    ...loneSends.flatMap(({ end, event, near }) => found(end, event, 'sends', near, placeOf(hears, near))),
+    ...loneHears.flatMap(({ end, event, near }) => found(end, event, 'hears', near, placeOf(sends, near))),
   ];
 }
 
-/** A broadcast channel of which the project has one end alone, where it has both of others. */
-function loneBroadcast(name: string, { sends, hears }: Carried): Found[] {
-  const [end] = sends.length === 0 ? hears : hears.length === 0 ? sends : [];
-  return end ? found(end, name, end === hears[0] ? 'hears' : 'sends', undefined, []) : [];
+/**
+ * Carriers of one kind of which the project has one end alone: those whose other end has nearly the same name, told where it is
+ * waited for, and where the project has both ends of others, each.
+ */
+function loneNamed(carriers: readonly { readonly name: string; readonly ends: Carried }[]): Found[] {
+  const sentAlone = carriers.filter(({ ends }) => ends.hears.length === 0);
+  const heardAlone = carriers.filter(({ ends }) => ends.sends.length === 0);
+  const hasPair = carriers.some(({ ends }) => isPaired(ends));
+  const missed = new Set<string>();
+  const ofHears = heardAlone.flatMap(({ name, ends: { hears } }): Found[] => {
+    const [end] = hears;
+    const near = nearest(
+      name,
+      sentAlone.map((one) => one.name),
+    );
+    if (!end || (near === undefined && !hasPair)) return [];
+    if (near !== undefined) missed.add(near);
+    const meant = sentAlone.find((one) => one.name === near)?.ends.sends[0];
+    return found(end, name, 'hears', near, meant?.at);
+  });
+  const ofSends = sentAlone.flatMap(({ name, ends: { sends } }): Found[] => {
+    const [end] = sends;
+    return end && hasPair && !missed.has(name) ? found(end, name, 'sends', undefined, undefined) : [];
+  });
+  return [...ofSends, ...ofHears];
 }
 
-function found({ owner, at }: End, event: string, does: 'sends' | 'hears', near: string | undefined, others: readonly End[]): Found[] {
+/** Where an event of that name is sent or waited for. */
+const placeOf = (ends: readonly End[], event: string | undefined): Location | undefined =>
+  event === undefined ? undefined : ends.find(({ events }) => events?.includes(event))?.at;
+
+function found({ owner, at }: End, event: string, does: 'sends' | 'hears', near: string | undefined, meant: Location | undefined): Found[] {
   if (owner?.fileRole !== 'source') return [];
-  const meant = near === undefined ? undefined : others.find(({ events }) => events?.includes(near));
   return [
     {
       rule: 'channel-unpaired',
@@ -119,7 +157,7 @@ function found({ owner, at }: End, event: string, does: 'sends' | 'hears', near:
       words: { component: owner.name, event, does, near: near ?? '' },
       evidence: [
         { at, text: does === 'sends' ? `${event} is sent.` : `${event} is waited for.` },
-        ...(meant ? [{ at: meant.at, text: `${near ?? ''} is what the other end says.` }] : []),
+        ...(meant ? [{ at: meant, text: `${near ?? ''} is what the other end says.` }] : []),
       ],
       touches: owner.id,
     },

@@ -66,7 +66,8 @@ export const eventUnheard: Rule = {
         // Where others listen, a use without a listener is an oversight only if the control is dead there.
         if (heard.length > 0 && !isDeadWithout(component.facts, event.key)) return [];
         const at = locate(component.file, raise.span);
-        const name = spelling(component, event.key);
+        // What travels through the document has one name at both of its ends.
+        const name = component.facts.element ? event.name : spelling(component, event.key);
         const owners = [...new Set(unheard.map((one) => one.owner.name))];
         return [
           {

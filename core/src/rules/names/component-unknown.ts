@@ -18,10 +18,14 @@ const olderNamed = remembered(
     new Map([...model.components.values()].filter(({ facts }) => facts.element?.isOlder).map((one) => [one.name.toLowerCase(), one])),
 );
 
+/** The bundle of the older framework that a tag names; undefined where it names none. */
+export const olderMeant = (model: Model, tag: string): Component | undefined =>
+  olderNamed(model).get(tag.replace(/^\w+-/, '').replace(/-/g, '').toLowerCase());
+
 /** Where components are elements, a tag that nothing defines stays an element that does nothing. */
 function unknownElement(model: Model, { file, node }: Use, owner: Component, tags: ReadonlyMap<string, Component>): Found[] {
   const at = locate(file, node.nameSpan);
-  const older = olderNamed(model).get(node.tag.replace(/^\w+-/, '').replace(/-/g, '').toLowerCase());
+  const older = olderMeant(model, node.tag);
   if (older)
     return [
       {

@@ -3,6 +3,7 @@ import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { directoryOf, joinPath } from '../../model/paths';
 import { ownComponents } from '../shared/all-uses';
+import { olderMeant } from '../names/component-unknown';
 import { headOf } from '../shared/head';
 import { listed } from '../shared/sentences';
 import { baseName } from '../state/stores';
@@ -27,7 +28,11 @@ function reached(model: Model): Set<ComponentId> {
     for (const step of page.chain) if (step.body) reach(step.body);
   }
   for (let id = stack.pop(); id; id = stack.pop())
-    for (const use of model.usesBy.get(id) ?? []) if (use.target.kind === 'component') reach(use.target.id);
+    for (const { target, node } of model.usesBy.get(id) ?? []) {
+      // One that cannot stand where it is used is told there.
+      const meant = target.kind === 'component' ? target.id : target.kind === 'unresolved' ? olderMeant(model, node.tag)?.id : undefined;
+      if (meant !== undefined) reach(meant);
+    }
   return found;
 }
 
