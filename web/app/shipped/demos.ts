@@ -6,4 +6,5 @@ export const demos = [
   { framework: 'angular', says: 'Signals and services, with an older module, a directive and a stream.' },
   { framework: 'astro', says: 'Pages of a server, with parts in React, Vue and Svelte that share a store.' },
   { framework: 'elements', says: 'Lit for most, two plain elements, and pages of static HTML.' },
+  { framework: 'lwc', says: 'Bundles of a platform, with events across shadow roots and a message channel.' },
 ] as const;

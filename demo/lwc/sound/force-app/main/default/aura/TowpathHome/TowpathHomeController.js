@@ -1,0 +1,5 @@
+({
+  handlePicked: function (component, event) {
+    component.set('v.picked', event.getParam('id'));
+  },
+});

@@ -1,0 +1,5 @@
+import { api, LightningElement } from 'lwc';
+
+export default class BoatBadge extends LightningElement {
+  @api name = '';
+}

@@ -1,0 +1,19 @@
+import { LightningElement } from 'lwc';
+
+const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** The time of day. */
+export default class ClockBadge extends LightningElement {
+  time = clock.format(new Date());
+  timer;
+
+  connectedCallback() {
+    this.timer = setInterval(() => {
+      this.time = clock.format(new Date());
+    }, 30_000);
+  }
+
+  disconnectedCallback() {
+    clearInterval(this.timer);
+  }
+}

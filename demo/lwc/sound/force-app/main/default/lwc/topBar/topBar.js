@@ -1,0 +1,3 @@
+import { LightningElement } from 'lwc';
+
+export default class TopBar extends LightningElement {}

@@ -1,0 +1,6 @@
+import { api, LightningElement } from 'lwc';
+
+export default class BoatBadge extends LightningElement {
+  @api name = '';
+  @api tone = 'plain';
+}

@@ -1,0 +1,21 @@
+export const locks = [
+  { id: 'aldermoor', name: 'Aldermoor Lock', rise: 2.1 },
+  { id: 'quarry', name: 'Quarry Rise', rise: 3.4 },
+  { id: 'saltings', name: 'Saltings Gate', rise: 1.6 },
+];
+
+export const firstPassages = [
+  { id: 'p1', lockId: 'aldermoor', boat: 'Marsh Heron', eta: '09:20', status: 'in lock' },
+  { id: 'p2', lockId: 'aldermoor', boat: 'Slow Answer', eta: '09:45', status: 'waiting' },
+  { id: 'p3', lockId: 'saltings', boat: 'Tin Kettle', eta: '10:10', status: 'waiting' },
+];
+
+export const firstNotices = [{ id: 'n1', text: 'Low water below Quarry Rise until 16:00.' }];
+
+export const firstShifts = [
+  { id: 's1', keeper: 'M. Oake', day: 'Monday', hours: '06–14' },
+  { id: 's2', keeper: 'R. Fenwright', day: 'Monday', hours: '14–22' },
+  { id: 's3', keeper: 'M. Oake', day: 'Tuesday', hours: '06–14' },
+];
+
+export const firstLevels = { aldermoor: 1.2, quarry: 2.8, saltings: 0.9 };

@@ -1,0 +1,5 @@
+import { api, LightningElement } from 'lwc';
+
+export default class ChartFrame extends LightningElement {
+  @api hours;
+}

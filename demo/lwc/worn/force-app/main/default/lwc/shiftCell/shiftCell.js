@@ -1,0 +1,9 @@
+import { api, LightningElement } from 'lwc';
+
+export default class ShiftCell extends LightningElement {
+  @api shift;
+
+  handleSwap() {
+    this.dispatchEvent(new CustomEvent('swap'));
+  }
+}

@@ -1,0 +1,5 @@
+import { api, LightningElement } from 'lwc';
+
+export default class TideNote extends LightningElement {
+  @api time = '';
+}
