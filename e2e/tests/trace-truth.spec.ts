@@ -1,5 +1,5 @@
 import { test } from '@playwright/test';
-import { type Act, acts, angularActs, astroActs, type PageName, paths } from '../truth/acts';
+import { type Act, acts, angularActs, astroActs, lwcActs, type PageName, paths } from '../truth/acts';
 import { checkTruth, type Interaction } from '../truth/check';
 
 /**
@@ -104,6 +104,20 @@ test.describe('what Liana says happens is what happens in the running applicatio
           if (file) return file.replace(/^.*\//, '').replace(/\.\w+$/, '');
         }
         return undefined;
+      },
+    });
+  });
+
+  test('Lightning web components', async ({ page }) => {
+    await checkTruth(page, {
+      framework: 'lwc',
+      interactions: lwcActs,
+      ownerOf: (node, isAttribute) => {
+        // An attribute of a part's own tag shows nothing by itself.
+        if (isAttribute && (node as Element).localName.includes('-')) return undefined;
+        const root = node.getRootNode();
+        const tag = root instanceof ShadowRoot ? root.host.localName : '';
+        return tag === '' ? undefined : tag.replace(/^c-/, '').replace(/-(\w)/g, (_, letter: string) => letter.toUpperCase());
       },
     });
   });

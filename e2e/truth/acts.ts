@@ -230,3 +230,54 @@ export const astroActs: readonly Interaction[] = [
     act: press('Book'),
   },
 ];
+
+const inLwc: readonly OwnAct[] = [
+  ['a notice is dismissed', 'TodayPage', 'noticeStrip', 'click', press('Dismiss')],
+  ['a lock is picked', 'TodayPage', 'lockCard', 'click', select],
+  ['a lock is filled', 'TodayPage', 'gateSwitch', 'click', press('Fill')],
+  ['a boat’s name is typed', 'TodayPage', 'passageForm', 'input', (page) => page.getByLabel('Boat').fill('Grey Wagtail')],
+  [
+    'another lock is chosen',
+    'TodayPage',
+    'passageForm',
+    'change',
+    async (page) => void (await page.getByRole('combobox').selectOption('quarry')),
+  ],
+  ['the time is changed', 'TodayPage', 'dateField', 'input', (page) => page.getByLabel('Arrives').fill('13:30')],
+  ['a passage is cleared', 'TodayPage', 'statusPill', 'click', press('Clear')],
+  ['the keeper signs off', 'TodayPage', 'keeperMenu', 'click', press('Sign off')],
+  ['a hint is opened', 'RosterPage', 'hintBubble', 'click', (page) => page.getByRole('button', { name: '?' }).click()],
+  ['a shift is swapped', 'RosterPage', 'shiftCell', 'click', press('Swap')],
+  ['a note is written', 'RosterPage', 'noteField', 'input', (page) => page.getByRole('textbox').first().fill('late')],
+];
+const lwcPages: Readonly<Record<PageName, string>> = { TodayPage: 'todayPage', LockPage: 'lockPage', RosterPage: 'rosterPage' };
+
+/** What can be done in the demo of Lightning web components: events that cross shadow roots, a message channel, requests that are answered. */
+export const lwcActs: readonly Interaction[] = [
+  ...inLwc.map(([name, page, component, event, act]): Interaction => ({
+    name,
+    at: paths[page],
+    page: lwcPages[page],
+    component,
+    events: [event],
+    act,
+  })),
+  {
+    name: 'the alarm is raised',
+    at: paths.TodayPage,
+    page: lwcPages.TodayPage,
+    component: 'alarmButton',
+    events: ['click'],
+    before: select,
+    act: press('Raise the alarm'),
+  },
+  {
+    name: 'a passage is booked',
+    at: paths.TodayPage,
+    page: lwcPages.TodayPage,
+    component: 'passageForm',
+    events: ['submit'],
+    before: (page) => page.getByLabel('Boat').fill('Grey Wagtail'),
+    act: press('Book'),
+  },
+];

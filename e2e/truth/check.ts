@@ -8,8 +8,9 @@ import { analyse, listenersOf, loadCompilers, makeFlowQueries, unfold, type Flow
 import { outcomeOf } from '../../core/src/flow/views/outcome';
 import type { Mark } from './instrument';
 import { astroBuilt, astroFolder } from '../astro';
+import { lwcBuilt, lwcFolder } from '../lwc';
 import { angularScript, besidePackages } from '../ngc';
-import { instrument, instrumentedClasses, instrumentedIslands, islandMarks } from './instrument';
+import { instrument, instrumentedBundle, instrumentedClasses, instrumentedIslands, islandMarks } from './instrument';
 
 // An address that counts as safe, so that the page has all that a page over TLS has; nothing listens there.
 const host = 'http://localhost:4399';
@@ -30,7 +31,7 @@ export type Interaction = {
 };
 
 export type Truth = {
-  readonly framework: 'react' | 'vue' | 'svelte' | 'elements' | 'angular' | 'astro';
+  readonly framework: 'react' | 'vue' | 'svelte' | 'elements' | 'angular' | 'astro' | 'lwc';
   readonly interactions: readonly Interaction[];
   /** Finds the component that wrote a node, or whose an attribute of it is; runs in the page. */
   readonly ownerOf: (node: Node, isAttribute?: boolean) => string | undefined;
@@ -46,6 +47,7 @@ async function buildMarked(root: string, framework: Truth['framework']): Promise
   const places = new Set<string>();
   if (framework === 'angular') return { folder: await compileMarked(root, places), places };
   if (framework === 'astro') return { folder: builtIslands(root, places), places };
+  if (framework === 'lwc') return { folder: builtBundles(root, places), places };
   const outDir = mkdtempSync(path.join(tmpdir(), 'towpath-marked-'));
   const before = process.env['NODE_ENV'];
   process.env['NODE_ENV'] = 'development';
@@ -97,6 +99,17 @@ function builtIslands(root: string, places: Set<string>): string {
   return astroBuilt(copy, ['--devOutput', '--mode', 'development']);
 }
 
+/** The same by the compiler of Lightning web components: from a copy of which the classes have their marks. */
+function builtBundles(root: string, places: Set<string>): string {
+  const copy = lwcFolder('marked', root);
+  for (const name of readdirSync(path.join(copy, 'force-app'), { recursive: true, encoding: 'utf8' })) {
+    const file = path.posix.join('force-app', name.replaceAll('\\', '/'));
+    const isClass = /\/lwc\/(\w+)\/\1\.js$/.test(file);
+    if (isClass) writeFileSync(path.join(copy, file), instrumentedBundle(file, readFileSync(path.join(root, file), 'utf8'), places));
+  }
+  return lwcBuilt(copy).folder;
+}
+
 const types: Readonly<Record<string, string>> = { '.html': 'text/html', '.js': 'text/javascript', '.css': 'text/css' };
 
 /** Serves a built application under an address that only this page knows. */
@@ -124,7 +137,16 @@ async function serve(page: Page, folder: string, ownerOf: Truth['ownerOf']): Pro
       else roots.push(root);
       return root;
     };
-    Object.assign(window, { __mark: (mark: unknown) => marks.push(mark), __told: told });
+    let mounts = 0;
+    Object.assign(window, {
+      __mark: (mark: unknown) => void (mounts === 0 && marks.push(mark)),
+      __mounts: (run: () => void) => {
+        mounts++;
+        run();
+        mounts--;
+      },
+      __told: told,
+    });
     document.addEventListener('DOMContentLoaded', () => {
       const observer = new MutationObserver((records) => {
         const written = new Map<Node, Set<string>>();
@@ -165,7 +187,9 @@ function filesOf(folder: string, prefix = ''): { file: string; text: string }[] 
   return readdirSync(path.join(folder, prefix), { withFileTypes: true }).flatMap((entry) => {
     const file = path.posix.join(prefix, entry.name);
     if (entry.isDirectory()) return entry.name === 'node_modules' ? [] : filesOf(folder, file);
-    return /\.(tsx?|jsx?|html|json|vue|svelte|astro)$/.test(file) ? [{ file, text: readFileSync(path.join(folder, file), 'utf8') }] : [];
+    return /\.(tsx?|jsx?|html|json|vue|svelte|astro|cmp|xml)$/.test(file)
+      ? [{ file, text: readFileSync(path.join(folder, file), 'utf8') }]
+      : [];
   });
 }
 

@@ -181,11 +181,27 @@ const isMemberOfThis = (target: AnyNode): boolean =>
 const lives = /^(?:constructor|connectedCallback|disconnectedCallback|attributeChangedCallback)$/;
 
 /**
+ * The class of a Lightning web component with the marks of an element; that it has rendered it tells by its life cycle. What
+ * is done while it is put onto the page is part of that, as in the other frameworks.
+ */
+export function instrumentedBundle(file: string, text: string, places: Set<string>): string {
+  const marked = instrumentedElements(file, text, places).replace(
+    /connectedCallback\(\) \{\n([\s\S]*?)\n {2}\}/,
+    'connectedCallback() {\n__mounts(() => {$1\n});\n  }',
+  );
+  const what = file.split('/').at(-2) ?? '';
+  return marked.replace(
+    /extends LightningElement \{/,
+    (head) => `${head}\n  renderedCallback() { __mark(${JSON.stringify({ kind: 'render', what } satisfies Mark)}); }\n`,
+  );
+}
+
+/**
  * A module of elements with a call of `__mark` in each rendering, each method and each listener in a template, each
  * assignment to a member, each change of what is provided, and each event that is sent; these places are put into `places`.
  */
 export function instrumentedElements(file: string, text: string, places: Set<string>): string {
-  const program = parse(text, { sourceType: 'module' }).program as unknown as AnyNode;
+  const program = parse(text, { sourceType: 'module', plugins: ['decorators'] }).program as unknown as AnyNode;
   const edits: Edit[] = [];
   const mark = (kind: Mark['kind'], node: AnyNode, what = `${file}:${node.start}`): string => {
     places.add(what);
@@ -198,7 +214,7 @@ export function instrumentedElements(file: string, text: string, places: Set<str
     const { node, parent } = at;
     let { owner, inside } = at;
     if (node.type === 'ClassDeclaration') owner = nameOf(node['id']);
-    const isMethod = node.type === 'ClassMethod' && !lives.test(nameOf(node['key']));
+    const isMethod = node.type === 'ClassMethod' && node['kind'] === 'method' && !lives.test(nameOf(node['key']));
     if (isMethod || (node.type === 'ArrowFunctionExpression' && (parent.type === 'TemplateLiteral' || parent.type === 'ClassProperty'))) {
       const body = node['body'] as AnyNode;
       const tells = isMethod && nameOf(node['key']) === 'render' ? mark('render', node, owner) : mark('run', node);
