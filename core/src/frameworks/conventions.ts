@@ -67,7 +67,7 @@ export type LinkConventions = {
   /** Specifiers that stand for a folder of each package without being configured there: `$lib` → `src/lib`. */
   readonly folders?: Readonly<Record<string, string>>;
   /** Modules that stand for files by their place alone, for a project's files: a namespace and a name. */
-  readonly moduleFile?: (files: ReadonlySet<FilePath>) => (specifier: string) => FilePath | undefined;
+  readonly moduleFile?: (files: ReadonlySet<FilePath>) => (specifier: string, from: FilePath) => FilePath | undefined;
   /** Classes that bring nothing to what extends them that users could give: by their packages, or by their names where nothing imports them. */
   readonly plainBases?: { readonly modules: RegExp; readonly names: RegExp };
   /** Events for which the platform listens, by their names. */

@@ -41,10 +41,11 @@ export function makeResolver(
   };
   return (from, specifier) => {
     const directory = directoryOf(from);
-    const key = `${specifier.startsWith('.') ? directory : scopeOf(directory)}\n${specifier}`;
+    const byPlace = conventional.map((fileOf) => fileOf(specifier, from)).find((one) => one !== undefined);
+    const key = `${specifier.startsWith('.') ? directory : scopeOf(directory)}\n${specifier}\n${byPlace ?? ''}`;
     const found = known.get(key);
     if (found) return found;
-    const resolved = withInferred(files, inferred, specifier, resolve(files, config, bySuffix, from, specifier, conventional));
+    const resolved = withInferred(files, inferred, specifier, resolve(files, config, bySuffix, from, specifier, byPlace));
     known.set(key, resolved);
     return resolved;
   };
@@ -89,7 +90,7 @@ function resolve(
   bySuffix: ReadonlyMap<string, FilePath>,
   from: FilePath,
   given: string,
-  conventional: readonly ((specifier: string) => FilePath | undefined)[],
+  byPlace: FilePath | undefined,
 ): Resolved {
   const specifier = given.replace(/\?.*$/, '');
   if (notCode.test(given)) return { kind: 'outside', module: given };
@@ -103,7 +104,7 @@ function resolve(
     byWorkspace(files, config.packages, specifier) ??
     byUsualAlias(files, config, from, specifier) ??
     bySuffix.get(specifier) ??
-    conventional.map((fileOf) => fileOf(specifier)).find((one) => one !== undefined);
+    byPlace;
   if (file) return { kind: 'file', file };
   return /^[~#]|^@\//.test(specifier) ? { kind: 'missing', specifier } : { kind: 'outside', module: specifier };
 }

@@ -262,6 +262,34 @@ describe('what is found in bundles', () => {
   test.each(faulty)('%s', (_, files, findings) => expect(found(files)).toEqual(findings));
 });
 
+test('of two projects in one folder each means its own bundles', () => {
+  const project = (folder: string, row: string): Files =>
+    Object.fromEntries(
+      Object.entries(
+        bundles({
+          board: {
+            exposed: true,
+            head: "import { first } from 'c/levels';\n",
+            js: '  level = first;',
+            html: '<c-row level={level}></c-row>',
+          },
+          row: { js: row, html: '<b>x</b>' },
+          levels: {},
+        }),
+      ).flatMap(([file, text]) =>
+        file.endsWith('levels.html') ? [] : [[`${folder}/${file}`, file.endsWith('levels.js') ? 'export const first = 1;' : text]],
+      ),
+    );
+  const files = { ...project('one', '  @api level;'), ...project('two', '  @api height;') };
+  expect(analyseFiles(files).findings.flatMap(({ rule, at }) => (/^prop-(?:unknown|spelt)$/.test(rule) ? [at.file] : []))).toEqual([
+    'two/force-app/main/default/lwc/board/board.html',
+  ]);
+  const { model } = analyseFiles(files);
+  expect(model.named('two/force-app/main/default/lwc/board/board.js', 'first')).toMatchObject({
+    file: 'two/force-app/main/default/lwc/levels/levels.js',
+  });
+});
+
 describe('bundles of the older framework', () => {
   const at = (name: string, file: string): string => `force-app/main/default/aura/${name}/${name}${file}`;
   const gate: Files = {
