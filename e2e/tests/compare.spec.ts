@@ -1,4 +1,6 @@
-import { readFileSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { choose, chooseFolder, openHome, small, writeFolder } from '../sources';
@@ -46,7 +48,8 @@ test('what stood before is kept when a project is read again, and a version that
   await expect(page.getByRole('treeitem', { name: /^App/ })).toBeVisible();
   await page.getByRole('link', { name: 'Compare' }).click();
   await expect(page.getByText(/There is nothing to compare with yet/)).toBeVisible();
-  await page.getByRole('button', { name: 'Keep this version' }).click();
+  await page.getByRole('button', { name: 'Versions to compare with' }).click();
+  await page.getByRole('menuitem', { name: 'Keep the project as it is now' }).click();
   await expect(page.getByText('The project as it is now is kept')).toBeVisible();
   await page.getByRole('combobox', { name: 'The earlier version' }).click();
   await page.getByRole('option', { name: /^kept / }).click();
@@ -54,6 +57,46 @@ test('what stood before is kept when a project is read again, and a version that
   await expect(page.getByText('No component was touched.')).toBeVisible();
   await page.getByRole('button', { name: 'not touched' }).click();
   await expect(page.getByRole('option')).toHaveCount(2);
+});
+
+test('a commit, a tag or what lies in a folder is added as a version', async ({ page }) => {
+  const folder = writeFolder('repository', small);
+  const git = (...args: string[]): void =>
+    void execFileSync('git', ['-C', folder, '-c', 'user.name=test', '-c', 'user.email=test@localhost', ...args]);
+  git('init', '-q', '-b', 'main');
+  git('add', '.');
+  git('commit', '-qm', 'Boats and their names');
+  git('tag', 'v1');
+  const app = path.join(folder, 'src/App.tsx');
+  writeFileSync(app, readFileSync(app, 'utf8').replace('<main ', '<main title="later" '));
+  git('commit', '-qam', 'A title');
+  git('gc', '-q');
+  await openHome(page);
+  await chooseFolder(page, folder);
+  await expect(page.getByRole('treeitem', { name: /^App/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Compare' }).click();
+  await page.getByRole('link', { name: 'Add a commit, a folder or an archive' }).click();
+  await page.getByLabel('Folder of the version').setInputFiles(folder);
+
+  const versions = page.getByRole('list', { name: /^Versions in / });
+  await expect(versions.getByRole('button')).toHaveText([/as it lies in the folder/, /^main/, /^v1/, /A title/, /Boats and their names/]);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => [id, nodes[0]?.html]),
+  ).toEqual([]);
+  const field = page.getByLabel('Branch, tag, commit, or words of its message');
+  await field.fill('no such thing');
+  await field.press('Enter');
+  await expect(page.getByRole('alert')).toHaveText(/has no branch, tag or commit that is called no such thing/);
+  await field.fill('v1');
+  await field.press('Enter');
+  await expect(page.getByRole('combobox', { name: 'The earlier version' })).toHaveText(/^v1, [0-9a-f]{8}: Boats and their names/);
+  await expect(page.getByRole('option').filter({ hasText: 'App' })).toBeVisible();
+  await expect(page).toHaveURL(/before=reading/);
+
+  await page.getByRole('button', { name: 'Versions to compare with' }).click();
+  await page.getByRole('menuitem', { name: 'Take the earlier version away' }).click();
+  await expect(page.getByText(/There is nothing to compare with yet/)).toBeVisible();
 });
 
 test('a version that is not kept any more is said', async ({ page }) => {

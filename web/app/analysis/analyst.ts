@@ -78,7 +78,7 @@ import {
 import { AnswerTable, type Kept, type Text } from './answer-table';
 import { database, type Origin, type StoredFile } from '../storage/database';
 import { saveProject } from '../storage/projects';
-import { textsOfReading } from '../storage/readings';
+import { addReading, textsOfReading } from '../storage/readings';
 import type {
   AlikeAnswer,
   CardAnswer,
@@ -100,6 +100,8 @@ import type {
 } from './answers';
 import { readAll, type TextUnit } from './pool';
 import { cancelledMessage, type ReportProgress } from './progress';
+import { type Commit, commitNamed, type Commits, commitsIn } from './git/commits';
+import { gitFilesOf } from './git/git-files';
 import { readProjectFile, type ReadProjectFile } from '../carving/project-file';
 import { lookAgain } from './follow';
 import { coreVersion } from './core-version';
@@ -548,6 +550,27 @@ export const analyst = {
     if (!files || mine !== job) throw new Cancelled(cancelledMessage);
     report({ stage: 'Saving', done: 0, total: 0 });
     await saveProject(projectId, name, origin, files, () => mine !== job);
+  },
+
+  /** The branches, tags and commits of what was handed in; undefined where it has no `.git`. Throws `GitError` where that cannot be read. */
+  async commits(given: Given): Promise<Commits | undefined> {
+    const files = await gitFilesOf(given);
+    return files && commitsIn(files);
+  },
+
+  /** The commit that a text names, in what was handed in; undefined where it names none. */
+  async commitNamed(given: Given, text: string): Promise<Commit | undefined> {
+    const files = await gitFilesOf(given);
+    return files && commitNamed(files, text);
+  },
+
+  /** Keeps what was handed in as a version of a project, to be compared with; the number of the reading. */
+  async addVersion(projectId: string, name: string, given: Given, report: ReportProgress): Promise<number> {
+    const mine = ++job;
+    const files = await takeSources(given, report, () => mine !== job);
+    if (!files || mine !== job) throw new Cancelled(cancelledMessage);
+    report({ stage: 'Saving', done: 0, total: 0 });
+    return addReading(projectId, name, files.files);
   },
 
   /** Reads a project file; the error names the entry and the field that is wrong. */

@@ -15,17 +15,25 @@ export async function handIn(name: string, origin: Origin, given: Given, project
   return projectId;
 }
 
+/** What files of an `<input>` are: a zip archive, a folder with its paths, or loose files; and the name that they have together. */
+export function givenIn(files: readonly File[]): { readonly name: string; readonly given: Given } {
+  const [only] = files;
+  if (only && files.length === 1 && /\.zip$/i.test(only.name)) {
+    return { name: only.name.replace(/\.zip$/i, ''), given: { kind: 'zip', content: only } };
+  }
+  const listed = files.map((content) => ({ file: content.webkitRelativePath || content.name, content }));
+  const top = listed[0]?.file.includes('/') ? (listed[0].file.split('/')[0] ?? '') : '';
+  return { name: top || (only?.name ?? 'Files'), given: { kind: 'files', files: listed } };
+}
+
 /** Files of an `<input>`: one zip archive, a folder with its paths, or loose files. */
 export async function handInFiles(files: readonly File[], projectId?: string): Promise<string> {
   const [only] = files;
   if (only && files.length === 1 && isProjectFile(only.name)) return handInProjectFile(only);
-  if (only && files.length === 1 && /\.zip$/i.test(only.name)) {
-    return handIn(only.name.replace(/\.zip$/i, ''), { kind: 'zip', name: only.name }, { kind: 'zip', content: only }, projectId);
-  }
-  const listed = files.map((content) => ({ file: content.webkitRelativePath || content.name, content }));
-  const top = listed[0]?.file.includes('/') ? (listed[0].file.split('/')[0] ?? '') : '';
-  const origin: Origin = top ? { kind: 'folder', name: top } : { kind: 'files', name: only?.name ?? 'files' };
-  return handIn(top || (only?.name ?? 'Files'), origin, { kind: 'files', files: listed }, projectId);
+  const { name, given } = givenIn(files);
+  const isFolder = only?.webkitRelativePath.includes('/') ?? false;
+  const kind = given.kind === 'zip' ? 'zip' : isFolder ? 'folder' : 'files';
+  return handIn(name, { kind, name: kind === 'folder' ? name : (only?.name ?? 'files') }, given, projectId);
 }
 
 /** A project file of Liana, as a new project: all of it or nothing. */

@@ -11,6 +11,8 @@ import {
 } from '@liana/core';
 import type { NewFiles } from '../storage/projects';
 import { digestOf } from './digest';
+import { filesOfCommit } from './git/commits';
+import { gitFilesOf } from './git/git-files';
 import type { ReportProgress } from './progress';
 import { unpack } from './zip';
 
@@ -19,6 +21,8 @@ export type Given =
   | { readonly kind: 'files'; readonly files: readonly { readonly file: string; readonly content: File }[] }
   | { readonly kind: 'handle'; readonly handle: FileSystemDirectoryHandle }
   | { readonly kind: 'zip'; readonly content: File }
+  /** A commit of what was handed in, by its hash. */
+  | { readonly kind: 'commit'; readonly of: Given; readonly hash: string }
   | { readonly kind: 'texts'; readonly files: readonly { readonly file: string; readonly text: string }[] };
 
 /** Given files hold no source that Liana reads. */
@@ -103,6 +107,12 @@ async function list(
         files: given.files.map(({ file, text }) => ({ file, size: text.length, bytes: async () => new TextEncoder().encode(text) })),
         skipped: {},
       };
+    case 'commit': {
+      const git = await gitFilesOf(given.of);
+      if (!git) throw new NothingFound('Nothing was taken: there is no .git in what was handed in.');
+      const { files } = await filesOfCommit(git, given.hash, report, isCancelled);
+      return { files, skipped: {} };
+    }
     case 'zip': {
       report({ stage: 'Unpacking', done: 0, total: 0 });
       const { entries, listed } = await unpack(

@@ -4,14 +4,13 @@ import { openProject, runWork, Stopped } from '../analysis/client';
 import { getAnalyst } from '../analysis/client';
 import type { Option } from '../parts/controls/Choice';
 import { getProject, listProjects } from '../storage/projects';
-import { listReadings, nameReading } from '../storage/readings';
+import { listReadings, nameReading, removeReading } from '../storage/readings';
+import { timeWords } from '../views/compare/commits';
 import { CompareView } from '../views/compare/CompareView';
 import { parseCompareState } from '../views/compare/state';
 import type { Route } from './+types/compare';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Compare · Liana' }];
-
-const timeWords = (at: number): string => new Date(at).toLocaleString('en', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** What the project can be compared with: itself as it is, its earlier readings, and the other projects of this browser. */
 async function sidesOf(projectId: string): Promise<Option[]> {
@@ -48,9 +47,12 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
   }
 }
 
-/** Keeps the project as it is under a name. */
+/** Keeps the project as it is under a name, or takes a kept version away. */
 export async function clientAction({ params, request }: Route.ClientActionArgs) {
-  const name = String((await request.formData()).get('name') ?? '').trim();
+  const form = await request.formData();
+  const removed = Number(form.get('remove') ?? Number.NaN);
+  if (Number.isInteger(removed)) await removeReading(params.projectId, removed);
+  const name = String(form.get('name') ?? '').trim();
   if (name !== '') await nameReading(params.projectId, name);
   return null;
 }

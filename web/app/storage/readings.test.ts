@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { database } from './database';
 import { saveFiles, saveProject } from './projects';
-import { listReadings, nameReading, readingsKept, textsOfReading } from './readings';
+import { addReading, listReadings, nameReading, readingsKept, removeReading, textsOfReading } from './readings';
 import { removeForGood } from './room';
 
 type Text = Readonly<Record<string, string>>;
@@ -59,6 +59,21 @@ describe('what stood before is kept', () => {
       'before the refactor',
       { 'a.ts': '0' },
     ]);
+  });
+  test('a version that is added has files of its own, and the project keeps those that it has', async () => {
+    await save({ 'a.ts': '1', 'b.ts': '2' });
+    const id = await addReading('p', 'v1', filesOf({ 'a.ts': 'old', 'b.ts': '2' }));
+    expect((await listReadings('p')).map((one) => [one.id, one.name])).toEqual([[id, 'v1']]);
+    expect(await readings()).toEqual([{ 'a.ts': 'old', 'b.ts': '2' }]);
+    expect((await database.texts.get(['p', 'a.ts']))?.text).toBe('1');
+  });
+  test('a version that is taken away leaves the others whole', async () => {
+    await save({ 'a.ts': '1' });
+    const one = await addReading('p', 'v1', filesOf({ 'a.ts': 'old', 'b.ts': 'shared' }));
+    await addReading('p', 'v2', filesOf({ 'a.ts': 'new', 'b.ts': 'shared' }));
+    await removeReading('p', one);
+    expect(await readings()).toEqual([{ 'a.ts': 'new', 'b.ts': 'shared' }]);
+    expect(await database.oldTexts.count()).toBe(2);
   });
   test('a text that is missing is said, not made up', async () => {
     await save({ 'a.ts': '1' });

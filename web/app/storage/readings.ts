@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { database, type StoredFile, type StoredReading } from './database';
+import type { NewFiles } from './projects';
 import { withRoom } from './room';
 
 /** So many readings are kept of a project, beside those that have a name. */
@@ -66,11 +67,10 @@ async function dropOldest(projectId: string): Promise<void> {
   const gone = new Set(unnamed.slice(readingsKept).flatMap(({ id }) => id ?? []));
   if (gone.size === 0) return;
   await database.readings.bulkDelete([...gone]);
-  const held = new Set(all.flatMap(({ id, files }) => (id !== undefined && gone.has(id) ? [] : files.map(({ hash }) => hash))));
-  await database.oldTexts
-    .where({ projectId })
-    .filter(({ hash }) => !held.has(hash))
-    .delete();
+  await dropTexts(
+    projectId,
+    all.filter(({ id }) => id === undefined || !gone.has(id)),
+  );
 }
 
 /** The earlier readings of a project, the latest first; what is not as Liana wrote it is left out. */
@@ -98,6 +98,38 @@ export async function nameReading(projectId: string, name: string): Promise<void
       });
     }),
   );
+}
+
+/** Keeps files that were handed in as a version of a project, which stays as it is; the number of the reading. Throws `StorageError` where they cannot be stored. */
+export async function addReading(projectId: string, name: string, files: NewFiles['files']): Promise<number> {
+  return withRoom(() =>
+    database.transaction('rw', database.readings, database.oldTexts, async () => {
+      await database.oldTexts.bulkPut(files.map(({ hash, text }) => ({ projectId, hash, text })));
+      return database.readings.add({
+        projectId,
+        readAt: Date.now(),
+        name,
+        files: files.map(({ file, hash, kind }) => ({ file, hash, kind })),
+      });
+    }),
+  );
+}
+
+/** Takes a version away, with the texts that no other one has. */
+export async function removeReading(projectId: string, id: number): Promise<void> {
+  await database.transaction('rw', database.readings, database.oldTexts, async () => {
+    await database.readings.delete(id);
+    await dropTexts(projectId, await database.readings.where({ projectId }).toArray());
+  });
+}
+
+/** Drops the texts that none of some readings has. */
+async function dropTexts(projectId: string, readings: readonly StoredReading[]): Promise<void> {
+  const held = new Set(readings.flatMap(({ files }) => files.map(({ hash }) => hash)));
+  await database.oldTexts
+    .where({ projectId })
+    .filter(({ hash }) => !held.has(hash))
+    .delete();
 }
 
 /** The texts of a reading; those of files that are as they were come from the project itself. Undefined where one is no longer kept. */

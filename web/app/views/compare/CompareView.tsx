@@ -1,10 +1,10 @@
-import Button from '@mui/material/Button';
 import { counted } from '@liana/core';
 import { type KeyboardEvent, useMemo, useRef, useEffect } from 'react';
 import { Link, useFetcher, useNavigate } from 'react-router';
 import type { VersionDetail, VersionsAnswer } from '../../analysis/answers';
 import { getAnalyst } from '../../analysis/client';
 import type { VersionForm } from '../../analysis/versions';
+import type { Origin } from '../../storage/database';
 import { ActMenu } from '../../parts/controls/ActMenu';
 import { Choice, type Option } from '../../parts/controls/Choice';
 import { Toggle } from '../../parts/controls/Toggle';
@@ -12,12 +12,13 @@ import { useTell } from '../../parts/Notices';
 import { useUrlParams } from '../../parts/useUrlParams';
 import { ChangeMark } from '../../theme/Glyph';
 import { download, fileName } from '../carve/download';
+import { AddVersion } from './AddVersion';
 import { type CompareState, groupsOf, type Listed, noteOf, parseCompareState, withCompare } from './state';
 import { VersionCard } from './VersionCard';
 import { Ways } from './Ways';
 
 type Props = {
-  project: { readonly id: string; readonly name: string };
+  project: { readonly id: string; readonly name: string; readonly origin: Origin };
   /** Sides that can be chosen. */
   sides: readonly Option[];
   compared: VersionsAnswer | undefined;
@@ -72,6 +73,23 @@ export function CompareView({ project, sides, compared, wrong, chosen }: Props) 
     );
     tell('The project as it is now is kept, to be compared with later.');
   };
+  const reading = /^reading:(\d+)$/.exec(state.before ?? '')?.[1];
+  const remove =
+    reading === undefined
+      ? undefined
+      : (): void => {
+          void fetcher.submit({ remove: reading }, { method: 'post' }).then(() => set({ before: undefined, component: undefined }));
+          tell(`${wordsOf(`reading:${reading}`)} is no longer kept.`);
+        };
+  if (state.adding)
+    return (
+      <AddVersion
+        project={project}
+        folder={project.origin.kind === 'folder' ? project.origin.handle : undefined}
+        onAdded={(added) => void navigate(`?${withCompare(params, { add: undefined, before: `reading:${added}`, component: undefined })}`)}
+        onLeave={() => set({ add: undefined })}
+      />
+    );
   return (
     <>
       <CompareControls
@@ -80,6 +98,7 @@ export function CompareView({ project, sides, compared, wrong, chosen }: Props) 
         summary={compared?.summary}
         onSet={set}
         onKeep={keep}
+        onRemove={remove}
         onExport={(form, ending) => void exportAs(form, ending)}
       />
       {wrong !== undefined && (
@@ -90,7 +109,7 @@ export function CompareView({ project, sides, compared, wrong, chosen }: Props) 
           </section>
         </div>
       )}
-      {!compared && wrong === undefined && <NoSide hasOther={sides.length > 1} />}
+      {!compared && wrong === undefined && <NoSide hasOther={sides.length > 1} addTo={`?${withCompare(params, { add: 'yes' })}`} />}
       {compared && (
         <div className="findings-area">
           <section className="sheet" aria-label="Components">
@@ -113,11 +132,13 @@ type ControlsProps = {
   summary: string | undefined;
   onSet: (change: Readonly<Record<string, string | undefined>>) => void;
   onKeep: () => void;
+  /** Absent where the earlier side is not a version that is kept. */
+  onRemove: (() => void) | undefined;
   onExport: (form: VersionForm, ending: string) => void;
 };
 
 /** Which two are compared, what is listed, and what can be taken away from here. */
-function CompareControls({ state, sides, summary, onSet, onKeep, onExport }: ControlsProps) {
+function CompareControls({ state, sides, summary, onSet, onKeep, onRemove, onExport }: ControlsProps) {
   return (
     <div className="controls">
       <span>Before</span>
@@ -143,9 +164,15 @@ function CompareControls({ state, sides, summary, onSet, onKeep, onExport }: Con
         </Toggle>
       )}
       <span className="findings-more">
-        <Button size="small" variant="outlined" color="inherit" onClick={onKeep}>
-          Keep this version
-        </Button>
+        <ActMenu
+          words="Versions"
+          label="Versions to compare with"
+          acts={[
+            { words: 'Add a commit, a folder or an archive', run: () => onSet({ add: 'yes' }) },
+            { words: 'Keep the project as it is now', run: onKeep },
+            ...(onRemove ? [{ words: 'Take the earlier version away', run: onRemove }] : []),
+          ]}
+        />
         {summary !== undefined && (
           <ActMenu
             words="Export"
@@ -259,7 +286,7 @@ function Whole({ compared }: { compared: VersionsAnswer }) {
   );
 }
 
-function NoSide({ hasOther }: { hasOther: boolean }) {
+function NoSide({ hasOther, addTo }: { hasOther: boolean; addTo: string }) {
   return (
     <div className="work-area" style={{ gridTemplateColumns: '1fr' }}>
       <section className="sheet empty">
@@ -267,7 +294,10 @@ function NoSide({ hasOther }: { hasOther: boolean }) {
         <p>
           {hasOther
             ? 'Choose what stood before. Liana then tells what no longer holds, what changed for whom, and where values go now.'
-            : 'There is nothing to compare with yet. Each time this project is read again, what stood before is kept. You can also open the other version as a project of its own, from a folder or an archive.'}
+            : 'There is nothing to compare with yet. Each time this project is read again, what stood before is kept. You can also open the other version as a project of its own.'}
+        </p>
+        <p>
+          <Link to={addTo}>Add a commit, a folder or an archive</Link> to compare this project with.
         </p>
       </section>
     </div>

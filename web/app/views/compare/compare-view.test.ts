@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { VersionsAnswer } from '../../analysis/answers';
+import type { Commit } from '../../analysis/git/commits';
+import { chosenCommits, versionName } from './commits';
 import { groupsOf, type Listed, noteOf, parseCompareState, withCompare } from './state';
 
 const one = (name: string, status: Listed['status'], holds: boolean | null = true, contract = 0, alike = 0.9): Listed => ({
@@ -24,13 +26,14 @@ const answer = (...components: readonly Listed[]): VersionsAnswer => ({
 
 describe('the state in the URL', () => {
   test.each([
-    ['', { before: undefined, after: 'now', component: undefined, untouched: false }],
+    ['', { before: undefined, after: 'now', component: undefined, untouched: false, adding: false }],
     [
       'before=reading:3&after=project:x&component=a%23B&untouched=yes',
-      { before: 'reading:3', after: 'project:x', component: 'a#B', untouched: true },
+      { before: 'reading:3', after: 'project:x', component: 'a#B', untouched: true, adding: false },
     ],
-    ['before=reading:x&after=strange', { before: undefined, after: 'now', component: undefined, untouched: false }],
-    ['before=project:', { before: undefined, after: 'now', component: undefined, untouched: false }],
+    ['before=reading:x&after=strange', { before: undefined, after: 'now', component: undefined, untouched: false, adding: false }],
+    ['add=yes', { before: undefined, after: 'now', component: undefined, untouched: false, adding: true }],
+    ['before=project:', { before: undefined, after: 'now', component: undefined, untouched: false, adding: false }],
   ])('%s', (text, state) => {
     expect(parseCompareState(new URLSearchParams(text))).toEqual(state);
   });
@@ -71,4 +74,32 @@ test.each([
   [one('A', 'same'), ''],
 ])('what stands beside a line: %#', (listed, words) => {
   expect(noteOf(listed)).toBe(words);
+});
+
+describe('commits to choose from', () => {
+  const commit = (kind: Commit['kind'], name: string, title: string, hash = 'a'.repeat(40)): Commit => ({ kind, name, title, hash, at: 0 });
+  const all = [
+    commit('branch', 'main', 'Queue by the keeper'),
+    commit('tag', 'v1', 'First'),
+    commit('commit', 'beef0123', 'Locks and their queue', `beef0123${'0'.repeat(32)}`),
+  ];
+  test.each([
+    ['', ['main', 'v1', 'beef0123']],
+    ['queue', ['main', 'beef0123']],
+    ['QUEUE locks', ['beef0123']],
+    ['beef01230000', ['beef0123']],
+    ['bee', ['beef0123']],
+    ['nothing', []],
+  ])('%s', (text, names) => {
+    expect(chosenCommits(all, text).shown.map(({ name }) => name)).toEqual(names);
+  });
+  test('no more than can be read, and how many more there are', () => {
+    const many = Array.from({ length: 100 }, (_, at) => commit('commit', `c${at}`, 'x'));
+    expect(chosenCommits(many, '')).toMatchObject({ more: 60 });
+    expect(chosenCommits(many, '').shown).toHaveLength(40);
+  });
+  test('the name of a version tells which commit it is', () => {
+    expect(versionName(commit('tag', 'v1', 'First'))).toBe('v1, aaaaaaaa: First');
+    expect(versionName(commit('commit', 'beef0123', 'x'.repeat(60)))).toBe(`beef0123: ${'x'.repeat(39)}…`);
+  });
 });

@@ -9,6 +9,8 @@ export type CompareState = {
   readonly component: string | undefined;
   /** Whether components that were not touched are listed too. */
   readonly untouched: boolean;
+  /** Whether a version is being added. */
+  readonly adding: boolean;
 };
 
 const sideIn = (text: string | null): SideId | undefined =>
@@ -21,6 +23,7 @@ export function parseCompareState(params: URLSearchParams): CompareState {
     after: sideIn(params.get('after')) ?? 'now',
     component: params.get('component') ?? undefined,
     untouched: params.get('untouched') === 'yes',
+    adding: params.get('add') === 'yes',
   };
 }
 
