@@ -10,16 +10,22 @@ const require = createRequire(import.meta.url);
 /** A folder in which what is compiled finds the packages of this project. */
 export const besidePackages = (name: string): string => fileURLToPath(new URL(`../node_modules/.${name}`, import.meta.url));
 
+/** What Angular's own compiler says against an application, whose code it writes to a folder; empty for nothing. */
+export function ngcErrors(tsconfig: string, outDir: string): string {
+  const manifest = require.resolve('@angular/compiler-cli/package.json');
+  const { bin } = JSON.parse(readFileSync(manifest, 'utf8')) as { bin: { ngc: string } };
+  const ngc = path.join(path.dirname(manifest), bin.ngc);
+  const done = spawnSync(process.execPath, [ngc, '-p', tsconfig, '--outDir', outDir], { encoding: 'utf8' });
+  return done.status === 0 ? '' : done.stdout + done.stderr;
+}
+
 /**
  * An application as one script: compiled by Angular's own compiler, which throws here with all that it refuses, and put
  * together from its `main.js`.
  */
 export async function angularScript(tsconfig: string, outDir: string): Promise<string> {
-  const manifest = require.resolve('@angular/compiler-cli/package.json');
-  const { bin } = JSON.parse(readFileSync(manifest, 'utf8')) as { bin: { ngc: string } };
-  const ngc = path.join(path.dirname(manifest), bin.ngc);
-  const done = spawnSync(process.execPath, [ngc, '-p', tsconfig, '--outDir', outDir], { encoding: 'utf8' });
-  if (done.status !== 0) throw new Error(done.stdout + done.stderr);
+  const errors = ngcErrors(tsconfig, outDir);
+  if (errors !== '') throw new Error(errors);
   const { outputFiles } = await build({
     stdin: { contents: "import '@angular/compiler';\nimport './main.js';", resolveDir: outDir },
     bundle: true,

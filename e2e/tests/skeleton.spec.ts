@@ -1,5 +1,5 @@
 import { execFileSync, spawn } from 'node:child_process';
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
@@ -20,9 +20,10 @@ import {
 import { expect, type Page, test } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { kebab } from '../../core/src/write/case';
-import { planOf } from '../../testing/src/carve';
+import { drawnPlan, drawnPlans, planOf } from '../../testing/src/carve';
 import { markedPages } from '../../testing/src/pages';
 import { astroBuilt, astroFolder, astroModule } from '../astro';
+import { angularScript, besidePackages, ngcErrors } from '../ngc';
 
 const demo = fileURLToPath(new URL('../../demo/pages/', import.meta.url));
 // Within the repository, so that React is found as in any project.
@@ -53,7 +54,7 @@ type Written = { readonly plan: Plan; readonly skeleton: Skeleton; readonly out:
 
 /** Writes the skeleton of the demo's finished plan into a folder, and reads it back: it is the plan, and nothing is wrong with it. */
 async function writeSkeleton(framework: string, out: string, sources: RegExp): Promise<Written> {
-  await loadCompilers(['a.vue', 'a.svelte']);
+  await loadCompilers(['a.vue', 'a.svelte', 'a.component.html']);
   const parsed = parsePlan(JSON.parse(readFileSync(`${demo}plan.json`, 'utf8')));
   if ('wrong' in parsed) throw new Error(parsed.wrong);
   const { plan } = parsed;
@@ -117,6 +118,53 @@ test('the Astro skeleton of the demo’s finished plan, built by Astro, shows th
     return route.fulfill({ path: path.join(built, pathname, path.extname(pathname) === '' ? 'index.html' : '') });
   });
   await comparePages(page, 'astro', plan, (name, index) => `http://localhost:4317/${index === 0 ? '' : kebab(name)}`);
+});
+
+test('the Angular skeleton of the demo’s finished plan, built by its own compiler, shows the pages it came from, and read back it is the plan', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  const folder = besidePackages('skeleton-angular');
+  rmSync(folder, { recursive: true, force: true });
+  const { plan, out } = await writeSkeleton('angular', folder, /src\/.*\.(ts|html)$/);
+  const script = await angularScript(path.join(out, 'tsconfig.json'), path.join(out, 'build'));
+  const document = readFileSync(path.join(out, 'src/index.html'), 'utf8')
+    .replace('</head>', '<link rel="stylesheet" href="/page.css" /></head>')
+    .replace('</body>', '<script type="module" src="/main.js"></script></body>');
+  await page.route('http://localhost:4318/**', (route) => {
+    const { pathname } = new URL(route.request().url());
+    if (pathname === '/main.js') return route.fulfill({ body: script, contentType: 'text/javascript' });
+    if (pathname === '/page.css') return route.fulfill({ path: path.join(out, 'src/page.css') });
+    return route.fulfill({ body: document, contentType: 'text/html' });
+  });
+  await comparePages(page, 'angular', plan, (name) => `http://localhost:4318/?page=${name}`);
+});
+
+test('Angular’s compiler has nothing against the skeletons of very different pages', async () => {
+  test.setTimeout(240_000);
+  const folder = besidePackages('skeletons-angular');
+  rmSync(folder, { recursive: true, force: true });
+  const writer = skeletonWriters.find((one) => one.framework === 'angular');
+  const plans = [
+    ...Object.values(markedPages).map((html) => planOf({ SomePage: html })),
+    ...drawnPlans.map(([, outline, values]) => ({ plan: drawnPlan(outline, values), pages: new Map<SheetId, PageTree>() })),
+  ];
+  const names = plans.map(({ plan, pages }, index) => {
+    for (const { file, text } of writer?.write(skeletonOf(plan, pages)) ?? []) {
+      const target = path.join(folder, `plan-${index}`, file);
+      mkdirSync(path.dirname(target), { recursive: true });
+      writeFileSync(target, text);
+    }
+    return `plan-${index}`;
+  });
+  const settings = JSON.parse(readFileSync(path.join(folder, 'plan-0', 'tsconfig.json'), 'utf8')) as { compilerOptions: object };
+  writeFileSync(
+    path.join(folder, 'tsconfig.json'),
+    JSON.stringify({ ...settings, compilerOptions: { ...settings.compilerOptions, rootDir: '.' }, include: ['plan-*/src/**/*.ts'] }),
+  );
+  writeFileSync(path.join(folder, 'main.ts'), '');
+  expect(names.length).toBeGreaterThan(5);
+  expect(ngcErrors(path.join(folder, 'tsconfig.json'), path.join(folder, 'built'))).toBe('');
 });
 
 test('Astro’s compiler has nothing against the skeletons of very different pages', async () => {

@@ -16,6 +16,10 @@ export type TemplateWords = {
   readonly shown: (code: string) => string;
   /** An attribute with an expression as its value. */
   readonly bound: (name: string, code: string) => string;
+  /** An attribute that stands there where an expression is true; the value `Boolean(…)` where the language can be called. */
+  readonly flag?: (name: string, code: string) => string;
+  /** An attribute with an expression as text; the value `String(…)` where the language can be called. */
+  readonly told?: (name: string, code: string) => string;
   /** An attribute whose name means something to the framework. */
   readonly odd: (name: string, code: string) => string;
   readonly isOdd: (name: string) => boolean;
@@ -23,6 +27,8 @@ export type TemplateWords = {
   readonly attribute: (text: string) => string;
   readonly expression: (expression: Expression) => string;
   readonly slot: (name: string) => string;
+  /** The element that a part’s use is written as; its own name where it is not said. */
+  readonly tag?: (part: string) => string;
   /** An attribute that a part’s use has of itself, as a mark of where it runs. Empty for none. */
   readonly use?: (part: string) => string;
   /** What a part’s use is given. Empty for what has no value. */
@@ -96,7 +102,12 @@ export class TemplateWriter {
         return this.framed(this.words.when(markup), markup.children, depth, extra);
       case 'use': {
         const given = markup.given.map((one) => this.words.given(markup.part, one));
-        return this.tag(markup.part, [extra, this.words.use?.(markup.part) ?? '', ...given], markup.content, depth);
+        return this.tag(
+          this.words.tag?.(markup.part) ?? markup.part,
+          [extra, this.words.use?.(markup.part) ?? '', ...given],
+          markup.content,
+          depth,
+        );
       }
       case 'element':
         return this.element(markup, depth, extra);
@@ -120,7 +131,8 @@ export class TemplateWriter {
   private tag(name: string, attributes: readonly string[], children: readonly Markup[], depth: number): string[] {
     const pad = '  '.repeat(depth);
     const open = `<${[name, ...attributes.filter(Boolean)].join(' ')}`;
-    if (children.length === 0) return [`${pad}${open} />`];
+    const closesItself = voids.has(name) || /^[A-Z]|-/.test(name);
+    if (children.length === 0) return [`${pad}${open}${closesItself ? ' />' : `></${name}>`}`];
     return [`${pad}${open}>`, ...this.lines(children, depth + 1), `${pad}</${name}>`];
   }
 
@@ -130,7 +142,7 @@ export class TemplateWriter {
     const attributes = [
       extra,
       ...markup.attributes.map((one) => this.attribute(tag, one)),
-      ...markup.shows.map((name) => this.words.bound(`data-${kebab(name)}`, `String(${this.words.expression({ name })})`)),
+      ...markup.shows.map((name) => this.told(`data-${kebab(name)}`, this.words.expression({ name }))),
       ...this.listeners(tag, markup.events),
     ].filter(Boolean);
     const open = `<${[tag, ...attributes].join(' ')}`;
@@ -159,7 +171,12 @@ export class TemplateWriter {
     }
     const code = words.expression(given);
     if (words.isOdd(name)) return words.odd(name, code);
-    return words.bound(name, jsxAttribute(tag, name).kind === 'flag' ? `Boolean(${code})` : code);
+    if (jsxAttribute(tag, name).kind !== 'flag') return words.bound(name, code);
+    return words.flag?.(name, code) ?? words.bound(name, `Boolean(${code})`);
+  }
+
+  private told(name: string, code: string): string {
+    return this.words.told?.(name, code) ?? this.words.bound(name, `String(${code})`);
   }
 
   private listeners(tag: string, events: readonly string[]): string[] {

@@ -119,7 +119,7 @@ export const noteComment = (note: string): string[] =>
 export function filesBeside(
   skeleton: Skeleton,
   write: {
-    readonly part: (part: SkeletonPart) => SkeletonFile;
+    readonly part: (part: SkeletonPart) => SkeletonFile | readonly SkeletonFile[];
     readonly context: (value: { readonly name: string; readonly type: string }) => SkeletonFile;
     readonly store: (value: { readonly name: string; readonly type: string }) => SkeletonFile;
   },
@@ -127,7 +127,7 @@ export function filesBeside(
   const { parts } = skeleton;
   const listed = listedParts(skeleton);
   return [
-    ...parts.map(write.part),
+    ...parts.flatMap(write.part),
     ...parts.filter((part) => listed.has(part.name)).map(itemFile),
     ...parts.filter((part) => part.sample.length > 0).map((part) => sampleFile(part, skeleton, 'items')),
     ...parts.flatMap((part) => part.state.filter((one) => one.provided)).map(write.context),

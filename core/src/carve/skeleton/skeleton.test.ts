@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { drawnPlan, filesOf, planOf } from '../../../../testing/src/carve';
+import { type Markup, skeletonWriters } from '.';
 
 const fileOf = (files: readonly { file: string; text: string }[], name: string): string =>
   files.find(({ file }) => file.endsWith(`/${name}`))?.text ?? `no ${name}`;
@@ -186,5 +187,96 @@ describe('in Astro', () => {
     expect(fileOf(shelled, 'AppShell.astro')).toContain('<slot />');
     const sometimes = filesOf(drawnPlan('TodayPage\n  LockList\n  LockPanel ?\n', []), new Map(), 'astro');
     expect(fileOf(sometimes, 'TodayPage.astro')).toContain('{hasLockPanel && <>');
+  });
+});
+
+describe('in Angular', () => {
+  const html = `<main><ul class="lock-list">
+  <li class="lock-card"><h3>Aldermoor {1}</h3><span class="pill late">2 late</span></li>
+  <li class="lock-card"><h3>Quarry Rise</h3><span class="pill">clear</span><p>Shut until <b>noon</b>.</p></li>
+</ul></main>`;
+
+  test('a part is the element that it is, by an attribute, with its own class and what is bound to it', () => {
+    const { plan, pages } = planOf({ TodayPage: html });
+    const files = filesOf(plan, pages, 'angular');
+    expect(fileOf(files, 'lock-list.ts')).toBe(`import { Component, input } from '@angular/core';
+import type { LockCardItem } from '../items/LockCard';
+import { LockCard } from './lock-card';
+
+@Component({
+  selector: '[appLockList]',
+  imports: [LockCard],
+  host: {
+    class: 'lock-list',
+  },
+  template: \`
+    @for (lock of locks(); track lock.id) {
+      <li appLockCard [title]="lock.title" [hasText]="lock.hasText" [tone]="lock.tone" [text]="lock.text"></li>
+    }
+  \`,
+})
+export class LockList {
+  readonly locks = input.required<LockCardItem[]>();
+}
+`);
+    expect(fileOf(files, 'lock-card.ts')).toContain('<h3>{{ title() }}</h3>');
+    expect(fileOf(files, 'lock-card.ts')).toContain('@if (hasText()) {');
+    expect(fileOf(files, 'pill.ts')).toContain("'[class]': 'tone()'");
+    expect(fileOf(files, 'today-page.ts')).toContain('protected readonly locks = locks;');
+  });
+  test('what a user does raises an output, and is heard where the value lives', () => {
+    const files = filesOf(
+      drawnPlan('TodayPage\n  LockList\n    LockCard\n  LockPanel\n', [['chosen', 'LockPanel LockCard', 'LockCard']]),
+      new Map(),
+      'angular',
+    );
+    expect(fileOf(files, 'lock-card.ts')).toContain("'(click)': 'changeChosen.emit(chosen())'");
+    expect(fileOf(files, 'lock-list.ts')).toContain('(changeChosen)="changeChosen.emit($event)"');
+    expect(fileOf(files, 'today-page.ts')).toContain('(changeChosen)="chosen.set($event)"');
+    expect(fileOf(files, 'today-page.ts')).toContain("protected readonly chosen = signal<string>('');");
+  });
+  test('a context is provided by its home and injected, a store is imported', () => {
+    const given = filesOf(
+      drawnPlan('BookPage\n  Desk\n    Side\n      Shelf\n        Stamp\n  Wall\n', [['word', 'Stamp Wall', 'Wall']]),
+      new Map(),
+      'angular',
+    );
+    expect(fileOf(given, 'book-page.ts')).toContain("providers: [{ provide: wordKey, useFactory: () => signal<string>('') }],");
+    expect(fileOf(given, 'stamp.ts')).toContain('protected readonly word = inject(wordKey);');
+    expect(fileOf(given, 'shelf.ts')).not.toContain('word');
+    const stored = filesOf(drawnPlan('TodayPage\n  Gauge\n  Gate\n', [['level', 'Gauge', 'Gate', 'pages']]), new Map(), 'angular');
+    expect(fileOf(stored, 'level.ts')).toContain("export const level = signal<string>('');");
+    expect(fileOf(stored, 'gate.ts')).toContain('level.set(');
+  });
+  test('a slot, a condition, and several pages', () => {
+    const shelled = filesOf(drawnPlan('TodayPage\n  AppShell\n    LockList (children)\n', []), new Map(), 'angular');
+    expect(fileOf(shelled, 'app-shell.ts')).toContain('<ng-content />');
+    const sometimes = filesOf(drawnPlan('TodayPage\n  LockList\n  LockPanel ?\n', []), new Map(), 'angular');
+    expect(fileOf(sometimes, 'today-page.ts')).toContain('@if (hasLockPanel) {');
+    const { plan, pages } = planOf({ TodayPage: '<main><p>a</p></main>', LockPage: '<main><p>{{ b }} @ {c}</p></main>' });
+    const several = filesOf(plan, pages, 'angular');
+    expect(fileOf(several, 'app.ts')).toContain("@case ('LockPage') {");
+    expect(fileOf(several, 'lock-page.ts')).toContain('<p>&#123;&#123; b &#125;&#125; &#64; &#123;c&#125;</p>');
+  });
+  test('parts of a drawing say that they are', () => {
+    const element = (tag: string, children: readonly Markup[] = []): Markup => ({
+      kind: 'element',
+      tag,
+      attributes: [],
+      events: [],
+      shows: [],
+      children,
+    });
+    const chart = {
+      ...{ name: 'Chart', role: 'part' as const, note: '', props: [], events: [], slots: [], state: [], taken: [], sample: [], uses: [] },
+      markup: [element('svg', [element('path'), element('foreignObject', [element('p')])])],
+    };
+    const files = skeletonWriters
+      .find(({ framework }) => framework === 'angular')
+      ?.write({
+        ...{ name: 'Towpath', style: '', root: {}, body: {}, pictures: [] },
+        parts: [chart],
+      });
+    expect(fileOf(files ?? [], 'chart.ts')).toMatch(/<svg:path><\/svg:path>\s*<svg:foreignObject>\s*<p><\/p>/);
   });
 });

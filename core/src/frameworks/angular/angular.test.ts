@@ -931,3 +931,18 @@ test('what people do is named by the element, the window, or what the component 
   const names = graph.frames.flatMap((frame) => listenersOf(frame).map((one) => listenerSubject(one).name));
   expect(names.sort()).toEqual(['click on <button>', 'click on its own element', 'resize on the window']);
 });
+
+test('a field that stands for a value of another module is that value', () => {
+  const store = (name: string): string => `import { signal } from '@angular/core';\nexport const ${name} = signal('');\n`;
+  const files = parts(
+    {
+      App: {
+        head: "import { levels } from './levels';\n",
+        js: '  protected readonly levels = levels;',
+        template: '{{ levels() }}<button (click)="levels.set(\'a\')">x</button>',
+      },
+    },
+    {},
+  );
+  expect(found({ ...files, 'src/levels.ts': store('levels') })).toEqual([]);
+});

@@ -6,6 +6,7 @@ import { plainConventions } from '../conventions';
 import { registeredTags } from './link';
 import { loadCompiler, parseTemplate } from './parser';
 import { routeOutlet } from './tags';
+import { angularSkeleton } from './write/skeleton';
 import { filesBeside, isAngularScript, readAngularScript, readAngularTemplate } from './read';
 
 const byClass: Readonly<Record<string, string>> = {
@@ -111,4 +112,5 @@ export const angular: Adapter = {
     beforeName: `(?<![\\w$.'"])(?:this\\.)?`,
     package: '@angular/core',
   },
+  skeleton: angularSkeleton,
 };

@@ -709,7 +709,7 @@ function readCalled(
   const method = path.at(-1);
   const inner = newEffects();
   const holder = called && body.values[called.value]?.kind;
-  const isCollected = (holder === 'hook' || holder === 'context') && method !== undefined && collectionMethods.has(method);
+  const isCollected = (holder === 'hook' || holder === 'context' || holder === 'module') && method !== undefined && collectionMethods.has(method);
   const ownMethod = isCollected || (called?.path.length === 1 && isInstance(body, called.value));
   const known = method !== undefined && arrayMethods.has(method) && !ownMethod;
   if (!optional && called && called.path.length > 0) noteDemanded(body, called.value, spanOf(node.callee));
@@ -817,6 +817,7 @@ const holdsFunctions: ReadonlySet<ValueKind> = new Set<ValueKind>([
   'derived',
   'handed',
   'item',
+  'module',
 ]);
 
 /** `get(levels)`, `set(levels, next)`, `get().levels`: calls of what the maker of a store hands in. */

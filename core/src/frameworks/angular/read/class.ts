@@ -15,7 +15,17 @@ import {
   type ReadClass,
   type Role,
 } from '../../../read/elements/class';
-import { addAction, addValue, type Body, excerpt, fillAction, memberValue, newEffects, propValue } from '../../../read/script/body';
+import {
+  addAction,
+  addValue,
+  type Body,
+  excerpt,
+  fillAction,
+  memberValue,
+  moduleValue,
+  newEffects,
+  propValue,
+} from '../../../read/script/body';
 import { readArgs, readExpression, readingsOf } from '../../../read/script/expressions';
 import { computedFrom } from '../../../read/script/functions';
 import { makesCollection } from '../../../read/script/lists';
@@ -185,6 +195,8 @@ type Made =
       readonly call: t.CallExpression | t.NewExpression;
       readonly first?: t.Node;
     }
+  /** Another name for something of the module: `protected readonly levels = levels`. */
+  | { readonly kind: 'alias'; readonly of: t.Identifier }
   | { readonly kind: 'query'; readonly selector: string; readonly ofContent: boolean; readonly isTemplate: boolean };
 
 /** What makes a field of a class; undefined for an ordinary one. */
@@ -206,6 +218,7 @@ function madeBy(body: Body, member: ClassMember): Made | undefined {
   }
   if (!value || decorators.has('Input')) return undefined;
   const node = bare(value);
+  if (isAlias(body, member, node)) return { kind: 'alias', of: node };
   if (node.type === 'NewExpression') {
     const maker = streamName(module, node.callee);
     const [first] = node.arguments;
@@ -257,6 +270,18 @@ function madeBy(body: Body, member: ClassMember): Made | undefined {
         : undefined;
     }
   }
+}
+
+/** A field that nothing writes and that stands for a value of this module or another one. */
+function isAlias({ module }: Body, member: ClassMember, node: t.Node): node is t.Identifier {
+  const isReadonly = member.type === 'ClassProperty' && member.readonly === true;
+  return (
+    isReadonly &&
+    node.type === 'Identifier' &&
+    /^[a-z_$]/.test(node.name) &&
+    module.names.has(node.name) &&
+    !module.functions.has(node.name)
+  );
 }
 
 /** A field that holds what comes of a stream, or the stream itself in another guise. */
@@ -370,6 +395,9 @@ function declare(
       ]);
       return;
     }
+    case 'alias':
+      stands(moduleValue(body, made.of.name, spanOf(made.of)));
+      return;
     case 'stream':
       later(add({ kind: 'derived' }), () => streamFrom(body, made.call, scope));
       return;
