@@ -409,6 +409,8 @@ export type NameFact = {
   readonly mayBeGiven?: true;
   /** A script adds it as a listener of this event. */
   readonly listener?: string;
+  /** What is asked with it, from outside of the component: the source of a wire. */
+  readonly asks?: string;
   /** Who has it, where markup does not see what these have; absent where nobody has it. */
   readonly hidden?: 'platform' | 'module';
 };

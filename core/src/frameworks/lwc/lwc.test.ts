@@ -63,7 +63,23 @@ describe('the tree of a bundle', () => {
 describe('what is found in bundles', () => {
   type Case = readonly [name: string, files: Files, findings: readonly string[]];
   const board = (html: string, js = "  lock = { id: 'a', name: 'Saltings' };\n  pick() {}"): Bundle => ({ exposed: true, js, html });
+  const wired = (asked: string): Bundle => ({
+    head: "import read from '@salesforce/apex/Lock.read';\n",
+    js: `  @api recordId;\n  @wire(read, { lockId: ${asked}, of: '$later.id' }) day;\n  later = { id: 1 };`,
+    html: '{day.data}',
+  });
   const sound: Case[] = [
+    ['a wire that is asked with members, wherever they stand', bundles({ board: { ...wired("'$recordId'"), exposed: true } }), []],
+    [
+      'a timer that asks whether it is to go on',
+      bundles({
+        board: board(
+          '{n}',
+          '  n = 0;\n  isOn = true;\n  connectedCallback() { setInterval(() => { if (this.isOn) this.n++; }, 1000); }\n  disconnectedCallback() { this.isOn = false; }',
+        ),
+      }),
+      [],
+    ],
     ['all that a row needs', bundles({ board: board('<c-lock-row lock={lock} is-open onpick={pick}></c-lock-row>'), lockRow: row }), []],
     [
       'attributes of the platform by the names of their properties',
@@ -159,6 +175,21 @@ describe('what is found in bundles', () => {
       ['handler-missing picked'],
     ],
     ['a name that the class has not', bundles({ board: board('<p>{depth}</p>') }), ['name-unknown depth']],
+    [
+      'a wire that is asked with what the class has not',
+      bundles({ board: { ...wired("'$recordID'"), exposed: true } }),
+      ['name-unknown recordID'],
+    ],
+    [
+      'a timer of which the end of life only forgets the number',
+      bundles({
+        board: board(
+          '{n}',
+          '  n = 0;\n  connectedCallback() { this.timer = setInterval(() => { this.n++; }, 1000); }\n  disconnectedCallback() { this.timer = undefined; }\n  timer;',
+        ),
+      }),
+      ['subscription-kept a timer'],
+    ],
     [
       'a bundle that is not there',
       bundles({ board: board('<c-lock-rwo lock={lock}></c-lock-rwo>'), lockRow: row }),

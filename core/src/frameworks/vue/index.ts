@@ -50,6 +50,7 @@ export const vue: Adapter = {
   traits: {
     markup: 'directives',
     propsByDeclaration: true,
+    startOfLife: /^(?:onBeforeMount|onMounted|created|beforeMount|mounted)$/,
     endOfLife:
       /^(on(Before)?Unmount(ed)?|onScopeDispose|onDeactivated|beforeUnmount|unmounted|beforeDestroy|destroyed|onWatcherCleanup|onCleanup)$/,
     routeOutlet,

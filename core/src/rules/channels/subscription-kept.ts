@@ -22,9 +22,15 @@ function keptBy({ actions, endings = [], vainEndings = [] }: BodyFacts, action: 
   if ((action.kind !== 'effect' && action.kind !== 'lifecycle') || isEnding(action)) return [];
   const ended = new Set(endings);
   // What an end of life calls may end anything; by itself it ends what it names.
-  const endsOthers = (one: ActionFact): boolean => ended.size === 0 || one.invokes.length + one.calls.length + one.changes.length > 0;
-  const undoesElsewhere = actions.some((one) => one !== action && (one.cleansUp || (isEnding(one) && endsOthers(one))));
-  return action.hears.filter(({ ends, unnamed, channel }) => {
+  const endsOthers = (one: ActionFact, hear: HearFact): boolean =>
+    one.invokes.length + one.calls.length > 0 ||
+    (ended.size > 0
+      ? one.changes.length > 0
+      : one.reads.some(({ how }) => how === 'called') || one.changes.some(({ value }) => mayAskFor(actions, hear, value)));
+  const isUndoneElsewhere = (hear: HearFact): boolean =>
+    actions.some((one) => one !== action && (one.cleansUp || (isEnding(one) && endsOthers(one, hear))));
+  return action.hears.filter((hear) => {
+    const { ends, unnamed, channel } = hear;
     if (ends || channel.on === 'element' || channel.name?.startsWith('this.')) return false;
     // What comes in a promise is never called, whatever it would end.
     if (action.endsInPromise && !actions.some((one) => isEnding(one))) return true;
@@ -34,8 +40,14 @@ function keptBy({ actions, endings = [], vainEndings = [] }: BodyFacts, action: 
     if (vainEndings.includes(channel.event ?? '') && !ended.has(channel.event ?? '')) return true;
     // An observer is ended by its own name, and by no other effect that ends others by theirs.
     const isOther = /Observer$/.test(channel.event ?? '') && ended.size > 0;
-    return !action.cleansUp && (isOther || !undoesElsewhere) && !ended.has(channel.event ?? '');
+    return !action.cleansUp && (isOther || !isUndoneElsewhere(hear)) && !ended.has(channel.event ?? '');
   });
+}
+
+/** Whether what is heard is handled by a function that may ask for a value: one that cannot be seen may ask for any. */
+function mayAskFor(actions: readonly ActionFact[], { action }: HearFact, value: number): boolean {
+  const run = action === undefined ? undefined : actions[action];
+  return !run || run.calls.length > 0 || run.reads.some((one) => one.value === value);
 }
 
 /** Subscribed at the start of a component's life and not undone at its end. */

@@ -27,7 +27,10 @@ export const elementWords: Readonly<Partial<Record<RuleId, ElementWords>>> = {
     fix: ({ tag, near }) => (near ? `Write ${near}.` : `Define ${tag}, and import what defines it, or take it away.`),
   },
   'name-unknown': {
-    consequence: ({ name }) => `The template reads undefined for ${name} without a word, and shows nothing there.`,
+    consequence: ({ name, how, asks }) =>
+      how === 'asked-with'
+        ? `${name} is undefined for ever, and with that ${asks} is never asked.`
+        : `The template reads undefined for ${name} without a word, and shows nothing there.`,
     fix: ({ name, near }) => (near ? `Write ${near} instead of ${name}.` : `Give the class a member ${name}, or take it away.`),
   },
   'handler-missing': {

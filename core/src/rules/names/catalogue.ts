@@ -50,10 +50,12 @@ export const namesCatalogue = {
     severity: 'fault',
     about: 'broken binding',
     title: 'Markup reads a name that nothing declares',
-    message: ({ component, name, near, hidden, how }) =>
-      how === 'looked-up'
-        ? `A script of ${component} asks the page for ${name}, which no markup of it has${near ? `; ${near} is there` : ''}.`
-        : `The markup of ${component} reads ${name}, ${unseen(hidden, near)}.`,
+    message: ({ component, name, near, hidden, how, asks }) =>
+      how === 'asked-with'
+        ? `${component} asks ${asks} with ${name}, ${unseen(hidden, near)}.`
+        : how === 'looked-up'
+          ? `A script of ${component} asks the page for ${name}, which no markup of it has${near ? `; ${near} is there` : ''}.`
+          : `The markup of ${component} reads ${name}, ${unseen(hidden, near)}.`,
     consequence: ({ name, throws, how }, framework) =>
       how === 'looked-up'
         ? 'What it asks for is null: the script throws, and what stands behind it does not run.'

@@ -69,7 +69,7 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
         const own = [...new Set(facts.values.map((value) => value.name))];
         const mixed = mixedIn(model, component);
         const found = (facts.undeclared ?? []).flatMap(
-          ({ name, span, ofMember, ofCall, ofSelf, mayBeGiven, listener: added, hidden }): Found[] => {
+          ({ name, span, ofMember, ofCall, ofSelf, mayBeGiven, listener: added, hidden, asks }): Found[] => {
             if (mayBeGiven && (rule === 'name-unknown' || isGivenSomewhere(check, component, name))) return [];
             if (mixed === undefined || mixed.has(name) || everywhere.has(name)) return [];
             const listener = ofMember ? undefined : (added ?? listenerAt(component, { span, ...(ofCall ? { ofCall } : {}) }));
@@ -92,9 +92,18 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
                   silent: ofSelf ? 'yes' : '',
                   throws: ofMember ? 'reading from it' : ofCall ? 'calling it' : '',
                   hidden: hidden ?? '',
+                  ...(asks === undefined ? {} : { how: 'asked-with', asks }),
                 },
                 evidence: [
-                  { at, text: listener === undefined ? `The markup reads ${name}.` : `${listener} is given ${name}.` },
+                  {
+                    at,
+                    text:
+                      asks !== undefined
+                        ? `${asks} is asked with ${name}.`
+                        : listener === undefined
+                          ? `The markup reads ${name}.`
+                          : `${listener} is given ${name}.`,
+                  },
                   ...(meant ? [{ at: locate(component.file, meant.span), text: `${meant.name} is declared here.` }] : []),
                 ],
                 ...(near === undefined ? {} : { edits: [{ ...at, was: name, text: near }] }),

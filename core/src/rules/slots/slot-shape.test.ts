@@ -20,10 +20,33 @@ table(
     ['a function for markup', `${list('return <ul>{children}</ul>;')}${uses('<List>{(one) => <b/>}</List>')}`, 'App children'],
     ['markup for a named function', `${list('return <ul>{rows.map((one) => row(one))}</ul>;')}${uses('<List row={<b/>}/>')}`, 'App row'],
     ['a named function for markup', `${list('return <ul>{row}</ul>;')}${uses('<List row={(one) => <b>{one}</b>}/>')}`, 'App row'],
+    [
+      'a member that is not handed out',
+      `${list('return <ul>{rows.map((one) => row({ item: one, at: 1 }))}</ul>;')}${uses('<List row={({ boat }) => <b>{boat.name}</b>}/>')}`,
+      'App row',
+    ],
+    [
+      'a parameter too many',
+      `${list('return <ul>{rows.map((one) => row(one))}</ul>;')}${uses('<List row={(one, at) => <b>{at}</b>}/>')}`,
+      'App row',
+    ],
     ['several for one', `${list('return <ul>{Children.only(children)}</ul>;')}${uses('<List><b/><i/></List>')}`, 'App children'],
   ],
   [
     ['a function for a function', `${list('return <ul>{rows.map((one) => children(one))}</ul>;')}${uses('<List>{(one) => <b/>}</List>')}`],
+    [
+      'members that are handed out',
+      `${list('return <ul>{rows.map((one) => row({ item: one, at: 1 }))}</ul>;')}${uses('<List row={({ item }) => <b>{item.name}</b>}/>')}`,
+    ],
+    [
+      'members of what is spread',
+      `${list('return <ul>{rows.map((one) => row({ ...one, at: 1 }))}</ul>;')}${uses('<List row={({ item }) => <b>{item}</b>}/>')}`,
+    ],
+    ['members of a value', `${list('return <ul>{rows.map((one) => row(one))}</ul>;')}${uses('<List row={({ item }) => <b>{item}</b>}/>')}`],
+    [
+      'a parameter that one of two places hands out',
+      `${list('return <ul>{row(1)}{row(1, 2)}</ul>;')}${uses('<List row={(one, at) => <b>{at}</b>}/>')}`,
+    ],
     ['markup for markup', `${list('return <ul>{children}</ul>;')}${uses('<List><b/></List>')}`],
     ['either will do', `${list('return <ul>{typeof children === "function" ? children(1) : children}</ul>;')}${uses('<List><b/></List>')}`],
     ['handed on', `${list('return <Out a={children}>{children}</Out>;')}${uses('<List>{(one) => <b/>}</List>')}`],

@@ -20,7 +20,8 @@ type Given = {
   readonly hands: readonly number[];
   readonly parts: number;
 };
-type Misfit = { readonly at: Span; readonly given: string; readonly wants: string; readonly outlet: Outlet };
+/** `reads`: what is given is read of what the slot hands out. */
+type Misfit = { readonly at: Span; readonly given: string; readonly wants: string; readonly outlet: Outlet; readonly reads?: true };
 
 const indexOf = remembered((facts: ComponentFacts) => indexBody(facts));
 
@@ -78,13 +79,14 @@ function shapeOf(target: Component, slot: MemberKey, outlets: readonly Outlet[])
 }
 
 /** Of a component that is open, only that it takes exactly one child is known. */
-function misfitOfProps(target: Component, given: Given, outlets: readonly Outlet[], isOpen: boolean): Misfit | undefined {
+function misfitOfProps({ owner, target }: KnownUse, given: Given, outlets: readonly Outlet[], isOpen: boolean): Misfit | undefined {
   const [outlet] = outlets;
   if (!outlet) return undefined;
   if (outlets.every((one) => one.only) && given.form === 'markup' && given.parts > 1)
     return { at: given.span, given: `${given.parts} children`, wants: 'exactly one', outlet };
   const shape = isOpen ? undefined : shapeOf(target, given.slot, outlets);
-  if (shape === undefined || shape === given.form) return undefined;
+  if (shape === undefined) return undefined;
+  if (shape === given.form) return shape === 'function' ? misfitOfReadings(owner, given, outlets) : undefined;
   return shape === 'function'
     ? { at: given.span, given: 'markup', wants: 'a function that gives it', outlet }
     : { at: given.span, given: 'a function', wants: 'markup', outlet };
@@ -98,21 +100,22 @@ function misfitInTemplates({ owner, target }: KnownUse, given: Given, outlets: r
   if (!outlet) return undefined;
   if (traitsOf(target).handingSlotsApart && given.form === 'markup' && outlets.every((one) => one.slotProps.length > 0))
     return { at: given.span, given: 'markup', wants: 'content that takes what it hands out', outlet };
+  // Where content is called by its place in the markup alone, it is handed what stands there.
+  if (outlets.some((one) => !one.names && one.reading === undefined) && !traitsOf(target).madeOnce) return undefined;
+  return misfitOfReadings(owner, given, outlets);
+}
+
+/** What content reads that none of some outlets hands it: a member of their one object, or a parameter too many. */
+function misfitOfReadings(owner: Component, given: Given, outlets: readonly Outlet[]): Misfit | undefined {
+  const [outlet] = outlets;
+  if (!outlet) return undefined;
   const readings = (at: number): readonly Reading[] => readingsOfHanded(owner.facts).get(given.hands[at] ?? -1) ?? [];
-  const names = new Set<string>();
-  for (const one of outlets) {
-    if (!one.names) {
-      // Where content is called by its place in the markup alone, it is handed what stands there.
-      if (one.reading === undefined && !traitsOf(target).madeOnce) return undefined;
-      continue;
-    }
-    for (const name of one.names) names.add(camel(name));
-  }
+  const names = new Set(outlets.flatMap((one) => (one.names ?? []).map(camel)));
   if (outlets.every((one) => one.names)) {
     const read = readings(0).find(({ path: [name] }) => name !== undefined && name !== '*' && !names.has(camel(name)));
     const name = read?.path[0];
     return read && name !== undefined
-      ? { at: read.span, given: name, wants: names.size > 0 ? [...names].join(', ') : 'nothing', outlet }
+      ? { at: read.span, given: name, wants: names.size > 0 ? [...names].join(', ') : 'nothing', outlet, reads: true }
       : undefined;
   }
   const most = Math.max(...outlets.map((one) => one.slotProps.length));
@@ -125,6 +128,7 @@ function misfitInTemplates({ owner, target }: KnownUse, given: Given, outlets: r
         given: owner.facts.values[given.hands[extra] ?? -1]?.name ?? '',
         wants: most === 0 ? 'nothing' : `${most} value${most === 1 ? '' : 's'}`,
         outlet,
+        reads: true,
       }
     : undefined;
 }
@@ -170,7 +174,7 @@ function misfitsOf(known: KnownUse): Found[] {
   const nameOf = (slot: MemberKey): string => spelling(target, slot);
   return contentsOf(known).flatMap((given): Found[] => {
     const outlets = outletsOf(target.facts).get(given.slot) ?? [];
-    const misfit = isProp ? misfitOfProps(target, given, outlets, isOpen) : misfitInTemplates(known, given, outlets);
+    const misfit = isProp ? misfitOfProps(known, given, outlets, isOpen) : misfitInTemplates(known, given, outlets);
     if (!misfit) return [];
     const at = locate(use.file, misfit.at);
     return [
@@ -179,15 +183,24 @@ function misfitsOf(known: KnownUse): Found[] {
         component: owner.id,
         subject: isProp ? nameOf(given.slot) : misfit.given,
         at,
-        words: { target: target.name, slot: nameOf(given.slot), given: misfit.given, wants: misfit.wants, reads: isProp ? '' : 'yes' },
+        words: {
+          target: target.name,
+          slot: nameOf(given.slot),
+          given: misfit.given,
+          wants: misfit.wants,
+          reads: misfit.reads || !isProp ? 'yes' : '',
+        },
         evidence: [
           {
             at,
-            text: isProp ? `${owner.name} gives ${misfit.given}.` : `${owner.name} reads ${misfit.given} of what the slot hands out.`,
+            text:
+              isProp && !misfit.reads
+                ? `${owner.name} gives ${misfit.given}.`
+                : `${owner.name} reads ${misfit.given} of what the slot hands out.`,
           },
           {
             at: locate(target.file, misfit.outlet.span),
-            text: isProp ? `${target.name} takes ${misfit.wants}.` : `${target.name} hands out ${misfit.wants} here.`,
+            text: isProp && !misfit.reads ? `${target.name} takes ${misfit.wants}.` : `${target.name} hands out ${misfit.wants} here.`,
           },
         ],
         touches: target.id,

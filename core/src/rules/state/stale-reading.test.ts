@@ -101,6 +101,14 @@ table(
       'Gauge level',
     ],
     [
+      'computed once, when it is mounted',
+      vueShown('import { ref } from "vue"; const level = ref(1);', '<p @click="level++"/><Gauge :level="level"/>', {
+        Gauge:
+          '<script setup>import { onMounted, ref } from "vue"; const props = defineProps({ level: Number }); const text = ref(0); onMounted(() => { text.value = props.level + 1; });</script><template><b>{{ text }}</b></template>',
+      }),
+      'Gauge level',
+    ],
+    [
       'computed once from a ref',
       vueShown('import { ref } from "vue"; const n = ref(1); const twice = n.value * 2;', '<p @click="n++">{{ twice }}</p>'),
       'App n',
@@ -117,6 +125,13 @@ table(
     ['in a timer', vueEffect('watchEffect(() => { setTimeout(() => { shown.value = [lock.value]; }, 100); });'), 'App lock'],
   ],
   [
+    [
+      'computed when it is mounted, and set by something else as well',
+      vueShown('import { ref } from "vue"; const level = ref(1);', '<p @click="level++"/><Gauge :level="level"/>', {
+        Gauge:
+          '<script setup>import { onMounted, ref } from "vue"; const props = defineProps({ level: Number }); const text = ref(0); onMounted(() => { text.value = props.level + 1; }); const more = () => { text.value++; };</script><template><b @click="more">{{ text }}</b></template>',
+      }),
+    ],
     [
       'computed again',
       vueShown(

@@ -129,7 +129,7 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
     unknown: hasOwnBases ? 'inherited' : 'nothing',
   };
   const ofClass = readElementClass(body, node, rules);
-  readWires(body, node, ofClass);
+  const unwired = readWires(body, node, ofClass);
   exposeMethods(body, node, ofClass);
   const refs = new Map<string, number>();
   const refOf = (ref: string, span: Span): number => {
@@ -140,7 +140,7 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
     return value;
   };
   ofClass.own.set('refs', { kind: 'members', of: (ref, span) => ({ kind: 'value', value: refOf(ref, span), path: [] }) });
-  const undeclared: NameFact[] = [];
+  const undeclared: NameFact[] = hasOwnBases ? [] : unwired.filter(({ name }) => !ofClass.written.has(name));
   const scope = templateScope(ofClass, undeclared, hasOwnBases, body);
   const problems: Problem[] = [];
   const template = unit.parts.flatMap((part) => {
@@ -228,8 +228,13 @@ function templateScope({ own, written }: ReadClass, undeclared: NameFact[], isIn
   return innerScope(scope);
 }
 
-/** `@wire(getJars, { minimum: '$minimum' }) jars`: what a source outside of the component gives, asked anew when what it is asked with changes. */
-function readWires(body: Body, node: ClassNode, { own }: ReadClass): void {
+/**
+ * `@wire(getJars, { minimum: '$minimum' }) jars`: what a source outside of the component gives, asked anew when what it is
+ * asked with changes. Gives the names that it is asked with and that the class has not.
+ */
+function readWires(body: Body, node: ClassNode, { own }: ReadClass): NameFact[] {
+  const missing: NameFact[] = [];
+  const declared = new Set(node.body.body.flatMap((one) => ('key' in one ? (keyName(one) ?? []) : [])));
   for (const member of node.body.body) {
     if (member.type !== 'ClassProperty' && member.type !== 'ClassMethod') continue;
     const wire = decoratorsOf(member).get('wire');
@@ -240,7 +245,12 @@ function readWires(body: Body, node: ClassNode, { own }: ReadClass): void {
     const followed = (config?.type === 'ObjectExpression' ? config.properties : []).flatMap((one) => {
       const given = one.type === 'ObjectProperty' ? bare(one.value) : undefined;
       const path = given?.type === 'StringLiteral' && given.value.startsWith('$') ? given.value.slice(1).split('.') : undefined;
-      const meaning = path?.[0] === undefined ? undefined : body.own?.(path[0], spanOf(one));
+      const [first] = path ?? [];
+      const meaning = first === undefined ? undefined : own.get(first);
+      if (given && first !== undefined && !meaning && !declared.has(first)) {
+        const start = (given.start ?? 0) + 2;
+        missing.push({ name: first, span: { start, end: start + first.length }, ofSelf: true, asks: what });
+      }
       return meaning?.kind === 'value' && path
         ? [{ value: meaning.value, path: path.slice(1), how: 'computed' as const, span: spanOf(one) }]
         : [];
@@ -265,6 +275,7 @@ function readWires(body: Body, node: ClassNode, { own }: ReadClass): void {
     const value = addValue(body, { name, kind: 'fetched', span, from: followed, origin: { kind: 'query', what }, ...sourced(body, what) });
     own.set(name, { kind: 'value', value, path: [] });
   }
+  return missing;
 }
 
 const sourced = (body: Body, what: string): { source?: string } => (body.module.names.has(what) ? { source: what } : {});

@@ -227,7 +227,19 @@ function slotCall(body: Body, node: Call, scope: Scope): TemplateNode[] | undefi
   const hands = handedReadings(body, node.arguments, scope);
   if (node.type === 'OptionalCallExpression') noteTest(body, reading.value, spanOf(node));
   else noteDemanded(body, reading.value, spanOf(node.callee));
-  return [{ kind: 'outlet', slot: memberKeyOf(value), reading: { ...reading, how: 'called' }, span: spanOf(node), slotProps: hands }];
+  const names = node.arguments.length === 1 ? namesHanded(node.arguments[0]) : undefined;
+  const slot = memberKeyOf(value);
+  return [
+    { kind: 'outlet', slot, reading: { ...reading, how: 'called' }, span: spanOf(node), slotProps: hands, ...(names ? { names } : {}) },
+  ];
+}
+
+/** The members of an object that is made in place; undefined where something is spread into it, or it is no object. */
+function namesHanded(given: t.Node | undefined): string[] | undefined {
+  const object = given && bare(given);
+  if (object?.type !== 'ObjectExpression') return undefined;
+  const names = object.properties.flatMap((one) => (one.type === 'SpreadElement' ? [] : (keyName(one) ?? [])));
+  return names.length === object.properties.length ? names : undefined;
 }
 
 /** Whether a name is another one of the function that creates elements. */
