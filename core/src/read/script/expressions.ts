@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
+import { append } from '../../model/append';
+import type { ArgFact, ChangeFact, How, Reading } from '../../model/facts';
 import { memberKeyOf } from '../../model/given';
-import { takenFrom } from '../../model/taken';
-import type { ArgFact, CallFact, ChangeFact, How, OriginFact, Reading, ValueFact, ValueKind } from '../../model/facts';
 import { contains, type Span } from '../../model/span';
 import type { Writable } from '../../model/writable';
 import {
@@ -9,17 +9,44 @@ import {
   addCall,
   addValue,
   type Body,
+  type Effects,
   excerpt,
   fillAction,
   mergeReadings,
   moduleValue,
   newEffects,
   noteDemanded,
-  propValue,
-  type Effects,
   noteTest,
 } from './body';
-import { addingMethods, arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder, shufflingMethods } from './lists';
+import {
+  asItem,
+  type Call,
+  calledValue,
+  type CalledValue,
+  choosing,
+  connections,
+  holdsFunctions,
+  isHeld,
+  isHookCall,
+  isInstance,
+  isInStore,
+  isOwnModule,
+  itemOf,
+  itemReadings,
+  keepsMade,
+  listOrderOf,
+  memberMeant,
+  objectMadeBy,
+  saidBy,
+  settles,
+  stopsEvents,
+  throws,
+  toldBy,
+  withoutHead,
+} from './call-meaning';
+import { commandOf, commandsOfModule, dispatchedBy, isSelecting, toldTo } from './central';
+import { chosenTexts, constantText, flagsOf } from './constants';
+import { addingMethods, arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
 import {
   bindLocal,
   type Chain,
@@ -27,20 +54,19 @@ import {
   howOf,
   marksOf,
   memberChain,
-  unaliased,
   mergeInto,
   noteTested,
   ownMeaning,
   readMeaning,
   readName,
+  unaliased,
   weaken,
 } from './names';
-import { commandOf, commandsOfModule, dispatchedBy, isSelecting, toldTo } from './central';
+import { originOfCall, originOfRequest } from './origins';
 import { changedBack } from './param-changes';
-import { originOfCall, originOfRequest, renewedBy } from './origins';
-import { type Aliased, hoisted, innerScope, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
-import { bare, dottedName, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
-import { append } from '../../model/append';
+import { type Aliased, hoisted, innerScope, lookUp, type Meaning, noteUndeclared, type Scope, seesModule, unboxed } from './scope';
+import { bare, forEachChild, type FunctionNode, isFunction, keyName, patternNames, spanOf } from './syntax';
+import { noteChainWrite, noteWrite } from './writes';
 
 const noPath: readonly string[] = [];
 
@@ -228,15 +254,6 @@ export function readActionInto(body: Body, action: number, node: FunctionNode, s
   if (stopsEvents(node.body.type === 'BlockStatement' ? node.body.body : [node.body])) facts.stops = true;
 }
 
-/** Whether what runs keeps an event from going further: `event.stopPropagation()` among its own statements, so that it is always reached. */
-export function stopsEvents(statements: readonly t.Node[]): boolean {
-  return statements.some((one) => {
-    const call = bare(one.type === 'ExpressionStatement' ? one.expression : one);
-    const { callee } = call.type === 'CallExpression' ? call : { callee: undefined };
-    return callee?.type === 'MemberExpression' && /^stop(?:Immediate)?Propagation$/.test(keyName({ key: callee.property }) ?? '');
-  });
-}
-
 /** Makes each parameter of a function a value of the body; without an action they are the body's own. */
 export function bindParams(body: Body, node: FunctionNode, scope: Scope, action?: number): void {
   for (const [position, parameter] of node.params.entries()) {
@@ -296,51 +313,6 @@ export function readArgs(body: Body, given: readonly t.Node[], scope: Scope, sin
   });
 }
 
-/** The texts between which an expression chooses; undefined where it may be something else. */
-function chosenTexts(given: t.Node): string[] | undefined {
-  const node = bare(given);
-  if (node.type === 'StringLiteral') return [node.value];
-  if (node.type !== 'ConditionalExpression') return undefined;
-  const [one, other] = [chosenTexts(node.consequent), chosenTexts(node.alternate)];
-  return one && other && [...one, ...other];
-}
-
-/** The members of an object that are flags; undefined for none. */
-function flagsOf(node: t.ObjectExpression): Record<string, boolean> | undefined {
-  const flags: Record<string, boolean> = {};
-  for (const one of node.properties) {
-    const name = one.type === 'ObjectProperty' ? keyName(one) : undefined;
-    const value = one.type === 'ObjectProperty' ? bare(one.value) : undefined;
-    if (name !== undefined && value?.type === 'BooleanLiteral') flags[name] = value.value;
-  }
-  return Object.keys(flags).length > 0 ? flags : undefined;
-}
-
-/** A constant as written: a text, a number, `true`, `null`, and lists and objects of such. */
-export function constantText(body: Body, node: t.Node): string | undefined {
-  switch (node.type) {
-    case 'StringLiteral':
-    case 'NumericLiteral':
-    case 'BooleanLiteral':
-    case 'NullLiteral':
-      return excerpt(body.module, spanOf(node));
-    case 'TemplateLiteral':
-      return node.expressions.length === 0 ? excerpt(body.module, spanOf(node)) : undefined;
-    case 'ArrayExpression':
-    case 'ObjectExpression':
-      return isWholeConstant(body, node) ? excerpt(body.module, spanOf(node)) : undefined;
-    default:
-      return undefined;
-  }
-}
-
-function isWholeConstant(body: Body, node: t.ArrayExpression | t.ObjectExpression): boolean {
-  if (node.type === 'ArrayExpression') return node.elements.every((one) => one !== null && constantText(body, bare(one)) !== undefined);
-  return node.properties.every(
-    (one) => one.type === 'ObjectProperty' && !one.computed && constantText(body, bare(one.value)) !== undefined,
-  );
-}
-
 function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, sink: Effects): void {
   if (body.dialect.assign?.(body, node, scope, sink)) return;
   const inner = newEffects();
@@ -376,95 +348,6 @@ function targetsOf(left: t.Node): t.Node[] {
   }
 }
 
-/** `state.x = …`, `local = …`: a change of a value of the body, where it is one. */
-export function noteWrite(body: Body, target: t.Node, scope: Scope, span: Span, from: readonly Reading[], sink: Effects): void {
-  noteChainWrite(body, memberChain(target), scope, span, from, sink);
-}
-
-function noteChainWrite(body: Body, written: Chain, given: Scope, span: Span, from: readonly Reading[], sink: Effects): void {
-  const { chain, scope } = unaliased(written, given);
-  const { base } = chain;
-  const own = base.type === 'ThisExpression' ? ownMeaning(body, chain.path, scope, span) : undefined;
-  if (base.type !== 'Identifier' && !own) return;
-  const name = base.type === 'Identifier' ? base.name : '';
-  const found = own ? own.meaning : lookUp(scope, name);
-  const { meaning, path } = found ? unboxed(found, own ? own.path : chain.path) : { meaning: found, path: chain.path };
-  if (!meaning && body.module.names.has(name)) {
-    const value = moduleValue(body, name, spanOf(base));
-    (sink.changes ??= []).push({ value, span, how: path.length > 0 ? 'in-place' : 'assign', from, ...(path.length > 0 ? { path } : {}) });
-    return;
-  }
-  const isParam = meaning?.kind === 'value' && body.values[meaning.value]?.kind === 'param';
-  if (meaning && path.length === 0 && name !== '' && (meaning.kind === 'local' || isParam)) {
-    rebind(scope, name, meaning, from);
-    return;
-  }
-  const [prop, ...members] = path;
-  if (meaning?.kind === 'props' && prop !== undefined && prop !== '*') {
-    const how = members.length > 0 ? 'in-place' : 'assign';
-    const to = members.length > 0 ? { path: members } : { toProps: true as const };
-    (sink.changes ??= []).push({ value: propValue(body, prop, span), span, how, from, ...to });
-  }
-  if (meaning?.kind !== 'value') return;
-  const value = body.values[meaning.value];
-  if (!value || body.dialect.write?.(body, meaning.value, [...meaning.path, ...path], from, span, sink)) return;
-  if (value.kind === 'derived' && path.length === 0) {
-    value.from = [...value.from, ...from];
-    if (value.plain) (sink.changes ??= []).push({ value: meaning.value, span, how: 'assign', from });
-  } else if (value.unfollowed) {
-    (sink.changes ??= []).push({ value: meaning.value, span, how: 'in-place', from, path: [...meaning.path, ...path] });
-    return;
-  } else if (value.kind === 'derived')
-    value.from = [
-      ...value.from,
-      ...from.map((one): Reading => ({ ...one, how: 'computed', held: { at: path, how: one.held?.how ?? one.how } })),
-    ].slice(0, 40);
-  const whole = [...meaning.path, ...path];
-  // The box that is followed, and not what it holds.
-  const isBoxItself = found?.kind === 'box' && found.path.length === 0 && !own && chain.path.length === 0;
-  // A member of the object of all state is set by what sets state, and not by hand.
-  const isByHand = own?.ofState === true && !body.rendersOnDemand;
-  if (value.kind === 'prop' && !body.dialect.propsWritable && (own || body.dialect.propsReadOnly) && whole.length === 0) {
-    (sink.changes ??= []).push({ value: meaning.value, span, how: 'assign', from, toProps: true });
-    return;
-  }
-  if (!takesWrites.has(value.kind) && (whole.length === 0 || !sharesItsInside(value))) return;
-  (sink.changes ??= []).push({
-    value: meaning.value,
-    span,
-    how: whole.length > 0 || isByHand ? 'in-place' : 'assign',
-    from,
-    ...(whole.length > 0 ? { path: whole } : {}),
-    ...(chain === written ? {} : { byAlias: true as const }),
-    ...(whole.length === 0 && (value.ofObject || isBoxItself) ? { replaces: true as const } : {}),
-  });
-}
-
-/** A local, or a parameter, is given another value: from here on it may be either, and is another name for nothing. */
-function rebind(scope: Scope, name: string, meaning: Meaning, from: readonly Reading[]): void {
-  const span: Span = { start: 0, end: 0 };
-  const before: readonly Reading[] =
-    meaning.kind === 'local'
-      ? meaning.readings
-      : meaning.kind === 'value'
-        ? [{ value: meaning.value, path: meaning.path, how: howOf(meaning.path, 'same'), span: from[0]?.span ?? span }]
-        : [];
-  const readings = [...before, ...from.filter((one) => !before.includes(one))].slice(0, 20);
-  for (let at: Scope | undefined = scope; at; at = at.outer) {
-    if (!at.names.has(name)) continue;
-    at.names.set(name, { kind: 'local', readings });
-    return;
-  }
-}
-
-const takesWrites: ReadonlySet<ValueKind> = new Set<ValueKind>(['state', 'ref', 'prop', 'store', 'module', 'item']);
-
-/** A value that is a part of another, or is handed in: who writes to its inside writes to that. */
-function sharesItsInside({ kind, from, once }: ValueFact): boolean {
-  if (kind === 'handed' || kind === 'context' || kind === 'hook' || kind === 'param') return true;
-  return kind === 'derived' && from.some(({ how, held }) => !held && (how === 'item' || how === 'part' || (once && how === 'same')));
-}
-
 /** `new X(…)`: a connection is where values come from; anything else is made from what it is given. */
 function readMaking(body: Body, node: t.NewExpression, scope: Scope, sink: Effects): void {
   const name = node.callee.type === 'Identifier' ? node.callee.name : '';
@@ -487,23 +370,6 @@ function readMaking(body: Body, node: t.NewExpression, scope: Scope, sink: Effec
     sink.reads.push({ value, path: noPath, how: 'same', span: spanOf(node) });
   }
   forEachChild(node, (child) => readExpression(body, child, scope, child.type === 'SpreadElement' ? 'spread' : 'computed', sink));
-}
-
-const connections: ReadonlyMap<string, OriginFact['kind']> = new Map([
-  ['BroadcastChannel', 'message'],
-  ['WebSocket', 'message'],
-  ['EventSource', 'message'],
-  ['Worker', 'message'],
-  ['MessageChannel', 'message'],
-  ['URLSearchParams', 'url'],
-]);
-
-type Call = t.CallExpression | t.OptionalCallExpression;
-
-/** A member of an object whose members are values of their own, with what is asked of it. */
-function memberMeant(found: ReturnType<typeof unboxed>, span: Span): ReturnType<typeof unboxed> {
-  const [name, ...rest] = found.path;
-  return found.meaning.kind === 'members' && name !== undefined ? unboxed(found.meaning.of(name, span), rest) : found;
 }
 
 function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects): void {
@@ -555,14 +421,6 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
   }
 }
 
-/** `rows.map(make).filter(isOpen)`: a call that gives items of a list which is made beside it. */
-function keepsMade({ callee }: Call): boolean {
-  if (callee.type !== 'MemberExpression' || !shufflingMethods.has(keyName({ key: callee.property }) ?? '')) return false;
-  const list = bare(callee.object);
-  if (list.type !== 'CallExpression' || list.callee.type !== 'MemberExpression') return false;
-  return keyName({ key: list.callee.property }) === 'map' || keepsMade(list);
-}
-
 /** `lines.get()`: the store, or what may be one, that a call gives the content of. */
 function storeGivenBy(body: Body, given: t.Node, scope: Scope): number | undefined {
   const { base, path } =
@@ -603,11 +461,6 @@ function noteAssigned(body: Body, node: Call, { base, path }: Chain, scope: Scop
   noteChainWrite(body, { ...written, path: [...written.path, '*'] }, scope, spanOf(node), from, sink);
 }
 
-/** `a.then(…)`, `(await a).json()`: what comes is still what was asked for. */
-function settles(path: readonly string[]): boolean {
-  return path.every((one) => one === 'then' || one === 'json' || one === 'catch' || one === 'finally');
-}
-
 /** A call of, or on, something the module declares or imports. */
 function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readonly string[], how: How, scope: Scope, sink: Effects): void {
   const span = spanOf(node.callee);
@@ -641,11 +494,6 @@ function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readon
   const args = readArgs(body, node.arguments, scope, sink);
   sink.reads.push({ value, path, how: 'called', span });
   (sink.invokes ??= []).push({ span: spanOf(node), value, path, args, ...saidBy(body, node, method) });
-}
-
-/** Tells whether a module's name may be one of the project: relative, or by an alias. */
-export function isOwnModule(from: string): boolean {
-  return /^[.~#/]|^@\/|^\$/.test(from);
 }
 
 /** A call of, or on, something the body knows. */
@@ -709,7 +557,8 @@ function readCalled(
   const method = path.at(-1);
   const inner = newEffects();
   const holder = called && body.values[called.value]?.kind;
-  const isCollected = (holder === 'hook' || holder === 'context' || holder === 'module') && method !== undefined && collectionMethods.has(method);
+  const isCollected =
+    (holder === 'hook' || holder === 'context' || holder === 'module') && method !== undefined && collectionMethods.has(method);
   const ownMethod = isCollected || (called?.path.length === 1 && isInstance(body, called.value));
   const known = method !== undefined && arrayMethods.has(method) && !ownMethod;
   if (!optional && called && called.path.length > 0) noteDemanded(body, called.value, spanOf(node.callee));
@@ -755,15 +604,6 @@ function readListChange(body: Body, node: Call, called: CalledValue, method: str
   return true;
 }
 
-/** A reading of what becomes an item of a list. */
-const asItem = (read: Reading): Reading => ({ ...read, held: { at: ['*', ...(read.held?.at ?? [])], how: read.held?.how ?? read.how } });
-
-/** The list of which a local is one item at a time; undefined for all other locals. */
-function itemOf(readings: readonly Reading[]): Reading | undefined {
-  const [only, ...more] = readings;
-  return only?.how === 'item' && more.length === 0 ? only : undefined;
-}
-
 /** Reads a call of the one store that the application has: one that tells it something, or selects from it. False for all other calls. */
 function readCentral(
   body: Body,
@@ -802,24 +642,6 @@ function readCommand(body: Body, node: Call, command: Extract<Meaning, { kind: '
   }
 }
 
-/** An instance of a class, which was asked for by its name: `LevelService`, and no token, `LEVELS`. */
-const isInstance = ({ dialect, values }: Body, at: number): boolean =>
-  dialect.asksInstances === true && values[at]?.kind === 'context' && /^key:[A-Z]+[a-z]/.test(values[at].source ?? '');
-
-/** Values whose members may be functions that somebody else put there. */
-const holdsFunctions: ReadonlySet<ValueKind> = new Set<ValueKind>([
-  'hook',
-  'context',
-  'ref',
-  'param',
-  'store',
-  'prop',
-  'derived',
-  'handed',
-  'item',
-  'module',
-]);
-
 /** `get(levels)`, `set(levels, next)`, `get().levels`: calls of what the maker of a store hands in. */
 function readStoreCall(body: Body, node: Call, meaning: Meaning, path: readonly string[], how: How, scope: Scope, sink: Effects): void {
   const [target, ...given] = node.arguments;
@@ -832,58 +654,6 @@ function readStoreCall(body: Body, node: Call, meaning: Meaning, path: readonly 
     for (const read of inner.reads) (sink.changes ??= []).push({ value: read.value, span: spanOf(node), how: 'set', from });
   }
 }
-
-function listOrderOf(method: string): { order?: 'append' | 'reorder' } {
-  if (method === 'push') return { order: 'append' };
-  return ['splice', 'sort', 'reverse', 'unshift', 'shift'].includes(method) ? { order: 'reorder' } : {};
-}
-
-/** Lists that the body holds; collections only where the module does, since elsewhere `set` is many things. */
-function isHeld(body: Body, value: number, method: string): boolean {
-  const kind = body.values[value]?.kind;
-  if (!inPlaceMethods.has(method))
-    return (body.isModule === true && (kind === 'state' || kind === 'store')) || body.values[value]?.collection === true;
-  return (
-    kind === 'state' ||
-    kind === 'prop' ||
-    kind === 'store' ||
-    body.values[value]?.unfollowed === true ||
-    takenFrom(body, value) !== undefined
-  );
-}
-
-/** `$rows.push(row)`: what a store holds is changed, and the store is not told. */
-function isInStore(body: Body, node: Call, method: string): boolean {
-  const { base } = memberChain(node.callee);
-  return (
-    inPlaceMethods.has(method) &&
-    base.type === 'Identifier' &&
-    body.dialect.storeMark !== undefined &&
-    base.name.startsWith(body.dialect.storeMark)
-  );
-}
-
-/** A value of the body, and the member of it that is called. */
-type CalledValue = { readonly value: number; readonly path: readonly string[] };
-
-function calledValue(body: Body, meaning: Meaning, path: readonly string[], span: Span): CalledValue | undefined {
-  if (meaning.kind === 'value') return { value: meaning.value, path: [...meaning.path, ...path] };
-  if (meaning.kind === 'props' && path.length > 0) return { value: propValue(body, path[0] as string, span), path: path.slice(1) };
-  return undefined;
-}
-
-/** What the first parameter of a list callback stands for. */
-function itemReadings(node: Call, path: readonly string[], list: readonly Reading[]): Reading[] {
-  const method = path.at(-1);
-  if (!method) return [];
-  if (method === 'then') return [...list];
-  if (!itemMethods.has(method)) return [];
-  const span = spanOf(node.callee);
-  return list.map((one) => ({ ...one, how: one.how === 'called' ? 'called' : 'item', span }));
-}
-
-/** Methods of a list whose argument says which of its items are given, or in which order. */
-const choosing: ReadonlySet<string> = new Set(['filter', 'find', 'findLast', 'sort', 'toSorted', 'slice', 'at']);
 
 function readArguments(body: Body, node: Call, scope: Scope, sink: Effects, items: readonly Reading[], how: How = 'computed'): void {
   const { callee } = node;
@@ -928,18 +698,6 @@ function readCallback(body: Body, node: FunctionNode, scope: Scope, sink: Effect
   const [parameter] = node.params;
   if (parameter && first.length > 0) bindLocal(parameter, first, inner, same);
   readFunctionInto(body, node, inner, sink, first.length > 0 ? 1 : 0);
-}
-
-/** The object that a function makes in place as its one result; undefined for all other functions. */
-function objectMadeBy({ body }: FunctionNode): t.ObjectExpression | undefined {
-  if (body.type !== 'BlockStatement') {
-    const node = bare(body);
-    return node.type === 'ObjectExpression' ? node : undefined;
-  }
-  const last = body.body.at(-1);
-  const node = last?.type === 'ReturnStatement' && last.argument ? bare(last.argument) : undefined;
-  const returns = body.body.filter((one) => !/^(?:VariableDeclaration|ExpressionStatement)$/.test(one.type));
-  return node?.type === 'ObjectExpression' && returns.length === 1 ? node : undefined;
 }
 
 /** What `map` makes of each item, where that is an object: what is read for a member stands in that member of each. */
@@ -1007,9 +765,6 @@ function readChain(body: Body, node: t.Node, how: How, scope: Scope, sink: Effec
   }
 }
 
-/** Hooks are called under no condition, so that what they give is read each time. */
-const isHookCall = (node: t.Node): boolean => node.type === 'CallExpression' && /(?:^|\.)use[A-Z]/.test(dottedName(node.callee) ?? '');
-
 function isCall(node: t.Node): boolean {
   return node.type === 'CallExpression' || node.type === 'OptionalCallExpression';
 }
@@ -1057,31 +812,6 @@ function changeMembers(node: Call, store: number, inner: Effects, sink: Effects)
     (sink.changes ??= []).push({ value: store, span: spanOf(node), how: 'set', from, path: [name] });
   }
   return true;
-}
-
-function withoutHead(reading: Reading): Reading {
-  const { held, ...plain } = reading;
-  if (!held) return plain;
-  return held.at.length > 1 ? { ...plain, held: { at: held.at.slice(1), how: held.how } } : { ...plain, how: held.how };
-}
-
-/** What a call is told, where the text tells: the name of an action, the key of a query. */
-function saidBy(body: Body, node: Call, method?: string): Pick<CallFact, 'actionType' | 'renews'> {
-  const actionType = toldBy(node.arguments[0]);
-  const renews = renewedBy(body, node, method);
-  return { ...(actionType === undefined ? {} : { actionType }), ...(renews === undefined ? {} : { renews }) };
-}
-
-/** `dispatch({ type: 'book', … })`, `dispatch('book')` → `book`. */
-function toldBy(given: t.Node | undefined): string | undefined {
-  const node = given && bare(given);
-  if (node?.type === 'StringLiteral') return node.value;
-  if (node?.type !== 'ObjectExpression') return undefined;
-  for (const property of node.properties) {
-    if (property.type === 'ObjectProperty' && keyName(property) === 'type' && property.value.type === 'StringLiteral')
-      return property.value.value;
-  }
-  return undefined;
 }
 
 /** Gives the parameters of a function no meaning beyond their names. */
@@ -1151,12 +881,6 @@ export function readStatement(body: Body, node: t.Statement, scope: Scope, sink:
       if (node.type.startsWith('TS')) return;
       readParts(body, node, innerScope(scope), sink);
   }
-}
-
-/** Tells whether a branch ends by throwing. */
-export function throws(node: t.Statement): boolean {
-  if (node.type === 'BlockStatement') return node.body.some(throws);
-  return node.type === 'ThrowStatement';
 }
 
 function readReturn(body: Body, argument: t.Node, scope: Scope, sink: Effects): void {

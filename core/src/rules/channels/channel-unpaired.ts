@@ -1,6 +1,6 @@
 import { nearest } from '../../contract';
 import { adapters } from '../../frameworks/registry';
-import { isOwnModule } from '../../read/script/expressions';
+import { isOwnModule } from '../../read/script/call-meaning';
 import type { Model } from '../../model/model';
 import type { Location } from '../../model/span';
 import { channelEnds, type End } from './channel-ends';

@@ -20,8 +20,8 @@ import {
   readFunctionInto,
   readingsOf,
   readStatement,
-  throws,
 } from '../../../read/script/expressions';
+import { throws } from '../../../read/script/call-meaning';
 import { bindLocal, noteTested, demand, memberChain } from '../../../read/script/names';
 import { hoisted, innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import {

@@ -12,7 +12,8 @@ import {
   propValue,
   type Effects,
 } from '../../../read/script/body';
-import { isOwnModule, readArgs, readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
+import { readArgs, readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
+import { isOwnModule } from '../../../read/script/call-meaning';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
 import { mergeInto, partsOf } from '../../../read/script/names';
 import { namedBy } from '../../../read/markup/taken';
