@@ -1006,6 +1006,22 @@ export const svelteForms: readonly Form[] = [
   },
   {
     rule: 'endless-render',
+    form: 'an effect makes a list of the one that it sets',
+    files: {
+      'App.svelte': part(
+        `let log = $state([]);\nlet n = $state(0);\n$effect(() => {\n  ¶log = [...log, 'n is ' + n];\n});`,
+        `<button onclick={() => n++}>More</button><p>{log.length > 3 ? 'many' : 'few'}</p>`,
+      ),
+    },
+    sound: {
+      'App.svelte': part(
+        `import { untrack } from 'svelte';\nlet log = $state([]);\nlet n = $state(0);\n$effect(() => {\n  const line = 'n is ' + n;\n  log = untrack(() => [...log, line]);\n});`,
+        `<button onclick={() => n++}>More</button><p>{log.length > 3 ? 'many' : 'few'}</p>`,
+      ),
+    },
+  },
+  {
+    rule: 'endless-render',
     form: 'an effect lengthens the list that it reads',
     files: {
       'App.svelte': part(

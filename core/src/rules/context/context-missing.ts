@@ -1,6 +1,7 @@
 import type { Component, Model, Use } from '../../model/model';
 import { contextName } from '../../flow';
 import { locate } from '../../model/span';
+import { isIdle } from '../redundant/component-idle';
 import { listed } from '../shared/sentences';
 import type { Check, Found, Rule } from '../rule';
 
@@ -38,10 +39,10 @@ const withoutDefault = ({ facts }: Component, context: string): string =>
     ? `${context} is declared here, and nobody is given one without a provider.`
     : `${context} is made without a usable default.`;
 
-/** A component that stands on no page provides it: something that is not seen puts that one around the pages. */
+/** A component that stands on no page provides it: something that is not seen may put that one around the pages, unless nothing renders it. */
 function isGivenOffPages({ model, pages }: Check, context: string): boolean {
   const gives = ({ target }: Use): boolean => target.kind === 'provider' && target.context === context;
-  return [...model.usesBy].some(([owner, uses]) => uses.some(gives) && pages.pagesOf(owner).length === 0);
+  return [...model.usesBy].some(([owner, uses]) => uses.some(gives) && pages.pagesOf(owner).length === 0 && !isIdle(model, owner));
 }
 
 function providersOf(model: Model, context: string): Found['evidence'] {

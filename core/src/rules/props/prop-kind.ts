@@ -83,23 +83,29 @@ function asText({ target }: KnownUse, { asAttribute, readings, constant }: Bindi
   return /^(?:same|part)$/.test(only.how) && kinds !== undefined && (kinds.has('list') || kinds.has('object')) && !kinds.has('text');
 }
 
+/** A list or an object that is made in place and given as an attribute. */
+const isMadeText = ({ target }: KnownUse, { asAttribute, made }: Binding): boolean =>
+  asAttribute === 'text' && (made === 'list' || made === 'object') && traitsOf(target).attributesConvert === true;
+
 /** What is made in place is of a kind that the prop does not take. */
 function misfit(known: KnownUse, binding: Binding): Found[] {
   const { use, owner, target } = known;
   const key = bindingKey(binding);
   const prop = key && membersAt(known).get(key);
-  const made = binding.made ?? (asText(known, binding, prop) ? 'list' : undefined);
+  // As an attribute of an element it becomes a text, whatever it is.
+  const isText = isMadeText(known, binding) || (binding.made === undefined && asText(known, binding, prop));
+  const made = binding.made ?? (isText ? 'list' : undefined);
   if (
     !made ||
     !prop?.kinds ||
     binding.markup ||
     binding.direction !== 'in' ||
-    (binding.made !== undefined && prop.kinds.has(made)) ||
+    (!isText && prop.kinds.has(made)) ||
+    (isText && prop.kinds.has('text')) ||
     prop.kinds.size === 0
   )
     return [];
   // A list is an object too, and a function may stand for either.
-  const isText = binding.made === undefined;
   if ((!isText && prop.kinds.has('object')) || (made === 'function' && prop.kinds.has('list'))) return [];
   const at = locate(use.file, binding.span);
   return [

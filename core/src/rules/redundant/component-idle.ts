@@ -2,6 +2,7 @@ import type { FileFacts } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { directoryOf, joinPath } from '../../model/paths';
+import { remembered } from '../../model/remembered';
 import { ownComponents } from '../shared/all-uses';
 import { olderMeant } from '../names/component-unknown';
 import { headOf } from '../shared/head';
@@ -135,33 +136,48 @@ function onlyBelow(model: Model, start: Component, idle: ReadonlySet<ComponentId
   );
 }
 
+type Idle = { readonly unreached: ReadonlySet<ComponentId>; readonly idle: readonly Component[] };
+
+/** Components that no page reaches, and of these the ones that nothing else uses, mentions or finds by its name. */
+const idleIn = remembered((model: Model): Idle => {
+  const none: Idle = { unreached: new Set(), idle: [] };
+  if (!model.pages.some((page) => page.above === 'known')) return none;
+  const live = reached(model);
+  const unreached = ownComponents(model).filter((one) => !live.has(one.id));
+  if (unreached.length === 0) return none;
+  const known = mentioned(model);
+  const isWhole = importedWhole(model);
+  const idle = unreached.filter(
+    (component) =>
+      !known.has(component.id) &&
+      !isWhole(component) &&
+      isOffered(model, component) &&
+      !byName.test(component.file) &&
+      !(model.usesOf.get(component.id) ?? []).some((use) => use.owner !== component.id),
+  );
+  return { unreached: new Set(unreached.map(({ id }) => id)), idle };
+});
+
+/** Whether nothing renders a component, as far as can be told. */
+export const isIdle = (model: Model, id: ComponentId): boolean => idleIn(model).idle.some((one) => one.id === id);
+
 /** Nothing renders a component, from any page. */
 export const componentIdle: Rule = {
   inProject: ({ model }) => {
-    if (!model.pages.some((page) => page.above === 'known')) return [];
-    const live = reached(model);
-    const unreached = ownComponents(model).filter((one) => !live.has(one.id));
-    if (unreached.length === 0) return [];
-    const known = mentioned(model);
-    const isWhole = importedWhole(model);
-    const idle = new Set(unreached.map((one) => one.id));
-    return unreached.flatMap((component): Found[] => {
-      if (known.has(component.id) || isWhole(component) || !isOffered(model, component) || byName.test(component.file)) return [];
-      if ((model.usesOf.get(component.id) ?? []).some((use) => use.owner !== component.id)) return [];
-      const only = onlyBelow(model, component, idle);
+    const { unreached, idle } = idleIn(model);
+    return idle.map((component): Found => {
+      const only = onlyBelow(model, component, unreached);
       const at = headOf(component);
-      return [
-        {
-          rule: 'component-idle',
-          component: component.id,
-          subject: component.name,
-          at,
-          words: { component: component.name, only: only.length > 0 ? `, and with it ${listed(only)}` : '' },
-          evidence: [{ at, text: `No page renders ${component.name}, and nothing else uses it.` }],
-          goes: [{ count: 1 + only.length, what: 'component' }],
-          touches: component.id,
-        },
-      ];
+      return {
+        rule: 'component-idle',
+        component: component.id,
+        subject: component.name,
+        at,
+        words: { component: component.name, only: only.length > 0 ? `, and with it ${listed(only)}` : '' },
+        evidence: [{ at, text: `No page renders ${component.name}, and nothing else uses it.` }],
+        goes: [{ count: 1 + only.length, what: 'component' }],
+        touches: component.id,
+      };
     });
   },
 };

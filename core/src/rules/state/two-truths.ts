@@ -11,10 +11,15 @@ type Copy = { readonly origin: OriginFact; readonly state: number; readonly name
 /** Only what is asked for by the same words is the same. */
 const isNamed = ({ kind, what }: OriginFact): boolean =>
   (kind === 'fetch' && /^(\w+ )?[\w./:-]*\/[\w./:?=&-]*$/.test(what)) ||
-  (kind === 'storage' && /^[\w.:/-]+$/.test(what) && !/Storage\b/.test(what));
+  (kind === 'storage' && /^[\w.:/-]+$/.test(what) && !/Storage\b/.test(what)) ||
+  // A method of the server, by its class.
+  (kind === 'query' && /^[A-Z]\w*\.\w+$/.test(what));
 
 const copiesIn = remembered((body: BodyFacts): readonly Copy[] =>
   body.values.flatMap((value, state): Copy[] => {
+    // What a wire gives is shown as it came.
+    if (value.kind === 'fetched' && value.origin?.kind === 'query' && isNamed(value.origin))
+      return [{ origin: value.origin, state, name: value.name, span: value.span }];
     if (value.kind !== 'state' || value.shape !== undefined) return [];
     const sources = [
       ...value.from,
@@ -47,8 +52,11 @@ function askedByFunctions(model: Model, { facts, file }: Component): Copy[] {
   return facts.values.flatMap(({ kind, shape, name, span }, state): Copy[] => {
     if (kind !== 'state' || shape !== undefined) return [];
     const calledIn = (from: readonly Reading[]): number | undefined => {
-      const called = from.filter((one) => one.how === 'called' && facts.values[one.value]?.kind === 'module');
-      return called.length === 1 ? called[0]?.value : undefined;
+      const called = new Set(
+        from.flatMap((one) => (one.how === 'called' && facts.values[one.value]?.kind === 'module' ? [one.value] : [])),
+      );
+      const [only] = called;
+      return called.size === 1 ? only : undefined;
     };
     const asked = (called: number | undefined): Copy[] => {
       const held = called === undefined ? undefined : facts.values[called];

@@ -263,7 +263,7 @@ function readWires(body: Body, node: ClassNode, { own }: ReadClass): NameFact[] 
         kind: 'fetched',
         span,
         from: followed,
-        origin: { kind: 'query', what },
+        origin: { kind: 'query', what: askedOf(body, what) },
         ...sourced(body, what),
       });
       body.queue.push(() => {
@@ -272,10 +272,23 @@ function readWires(body: Body, node: ClassNode, { own }: ReadClass): NameFact[] 
       });
       continue;
     }
-    const value = addValue(body, { name, kind: 'fetched', span, from: followed, origin: { kind: 'query', what }, ...sourced(body, what) });
+    const value = addValue(body, {
+      name,
+      kind: 'fetched',
+      span,
+      from: followed,
+      origin: { kind: 'query', what: askedOf(body, what) },
+      ...sourced(body, what),
+    });
     own.set(name, { kind: 'value', value, path: [] });
   }
   return missing;
+}
+
+/** What a wire asks, by the name that the platform has for it: a method of the server by its class. */
+function askedOf({ module }: Body, name: string): string {
+  const from = module.imported.get(name)?.from;
+  return from?.startsWith('@salesforce/apex/') ? from.slice('@salesforce/apex/'.length) : name;
 }
 
 const sourced = (body: Body, what: string): { source?: string } => (body.module.names.has(what) ? { source: what } : {});

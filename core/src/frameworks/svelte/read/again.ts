@@ -3,7 +3,7 @@ import type { AgainFact } from '../../../model/facts';
 import { isAnother, reached } from '../../../read/script/again';
 import type { Body } from '../../../read/script/body';
 import { lookUp, type Scope } from '../../../read/script/scope';
-import { bare, isFunction, spanOf } from '../../../read/script/syntax';
+import { bare, forEachChild, isFunction, spanOf } from '../../../read/script/syntax';
 
 /** The list held as state that a call lengthens or shortens: to do that it reads how long the list is. */
 function grownBy(body: Body, { callee }: t.CallExpression, scope: Scope): number | undefined {
@@ -15,7 +15,20 @@ function grownBy(body: Body, { callee }: t.CallExpression, scope: Scope): number
   return isFollowed && meaning?.kind === 'value' && /^(?:push|pop|shift|unshift|splice)$/.test(method) ? meaning.value : undefined;
 }
 
-/** States that an effect, which follows what it reads, writes from themselves: `count += 1`, `count = count + 1`. */
+/** Whether an expression reads a state where it stands: what is in a function may be read without being followed, or never. */
+function readsNow(root: t.Node, state: number, scope: Scope): boolean {
+  let found = false;
+  const stack: t.Node[] = [root];
+  for (let node = stack.pop(); node && !found; node = stack.pop()) {
+    if (isFunction(node)) continue;
+    const meaning = node.type === 'Identifier' ? lookUp(scope, node.name) : undefined;
+    found = meaning?.kind === 'value' && meaning.value === state;
+    forEachChild(node, (child) => stack.push(child));
+  }
+  return found;
+}
+
+/** States that an effect, which follows what it reads, writes from themselves: `count += 1`, `rows = [...rows, row]`. */
 export function writtenAgain(body: Body, run: t.Node, scope: Scope): AgainFact[] {
   if (!isFunction(run) || run.body.type !== 'BlockStatement') return [];
   return reached(run.body.body).flatMap((statement): AgainFact[] => {
@@ -28,7 +41,7 @@ export function writtenAgain(body: Body, run: t.Node, scope: Scope): AgainFact[]
     const itself =
       node.type === 'UpdateExpression' ||
       (node.type === 'AssignmentExpression' &&
-        (/^[+-]=$/.test(node.operator) || (isAnother(meaning.value, node.right, scope) && bare(node.right).type === 'BinaryExpression')));
+        (/^[+-]=$/.test(node.operator) || (isAnother(meaning.value, node.right, scope) && readsNow(node.right, meaning.value, scope))));
     return itself ? [{ value: meaning.value, span: spanOf(node), by: 'an effect' }] : [];
   });
 }
