@@ -107,6 +107,7 @@ import { lookAgain } from './follow';
 import { coreVersion } from './core-version';
 import { checkKey, type Checked, keepCheck, keptCheck } from './kept-checks';
 import { pageToBegin } from './page-order';
+import { planSide } from './plan-side';
 import { cutExcerpt, cutWhole } from './excerpt';
 import { alikeIn, comparedIn, filesOf, likestPair } from './overlap';
 import { answerTrace, entryOf, shownTrace, subjectsOf } from './traced';
@@ -330,6 +331,7 @@ async function sideOf(projectId: string, id: SideId, report: ReportProgress, isC
     const { model, checked } = await ensure(projectId, report);
     return made(model, checked.findings, await textsNow(projectId));
   }
+  if (id === 'plan') return planSide(projectId, frameworksOf((await ensure(projectId, report)).model));
   const linked = (
     facts: Map<FilePath, FileFacts>,
     files: readonly Pick<StoredFile, 'file' | 'kind'>[],
@@ -383,7 +385,11 @@ async function sideOf(projectId: string, id: SideId, report: ReportProgress, isC
 /** Two sides compared, once for all that is asked of them. */
 async function versionsOf(projectId: string, before: SideId, after: SideId, report: ReportProgress = () => undefined): Promise<Versions> {
   const readAt = async (id: SideId): Promise<number> =>
-    id.startsWith('reading:') ? 0 : ((await database.projects.get(id === 'now' ? projectId : id.slice('project:'.length)))?.readAt ?? 0);
+    id === 'plan'
+      ? ((await database.plans.get(projectId))?.savedAt ?? 0)
+      : id.startsWith('reading:')
+        ? 0
+        : ((await database.projects.get(id === 'now' ? projectId : id.slice('project:'.length)))?.readAt ?? 0);
   const key = `${projectId} ${before} ${await readAt(before)} ${after} ${await readAt(after)}`;
   if (versions?.key === key) return versions.made;
   // What has to be read of the project itself is read before, as work of its own.

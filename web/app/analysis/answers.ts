@@ -199,7 +199,7 @@ export type ComparedAnswer = {
 export type WhatIfAnswer = { readonly slots: readonly string[]; readonly whatIf: WhatIf };
 
 /** One of the two sides of a comparison, as it stands in the URL: the project as it is, an earlier reading of it, another project. */
-export type SideId = 'now' | `reading:${number}` | `project:${string}`;
+export type SideId = 'now' | 'plan' | `reading:${number}` | `project:${string}`;
 
 /** Two versions compared, for the list at the left. */
 export type VersionsAnswer = {

@@ -4,6 +4,7 @@ import { openProject, runWork, Stopped } from '../analysis/client';
 import { getAnalyst } from '../analysis/client';
 import type { Option } from '../parts/controls/Choice';
 import { getProject, listProjects } from '../storage/projects';
+import { loadPlan } from '../storage/plans';
 import { listReadings, nameReading, removeReading } from '../storage/readings';
 import { timeWords } from '../views/compare/commits';
 import { CompareView } from '../views/compare/CompareView';
@@ -14,9 +15,14 @@ export const meta: Route.MetaFunction = () => [{ title: 'Compare · Liana' }];
 
 /** What the project can be compared with: itself as it is, its earlier readings, and the other projects of this browser. */
 async function sidesOf(projectId: string): Promise<Option[]> {
-  const [readings, { projects }] = await Promise.all([listReadings(projectId), listProjects()]);
+  const [readings, { projects }, { plan }] = await Promise.all([
+    listReadings(projectId),
+    listProjects(),
+    loadPlan({ id: projectId, name: '' }),
+  ]);
   return [
     { value: 'now', words: 'this project, as it is now' },
+    ...(plan.parts.length > 0 ? [{ value: 'plan', words: 'its plan, as the skeleton would be' }] : []),
     ...readings.map(({ id, name, readAt }): Option => ({
       value: `reading:${id ?? 0}`,
       words: name ?? `read on ${timeWords(readAt)}`,

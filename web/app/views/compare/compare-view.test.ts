@@ -32,6 +32,7 @@ describe('the state in the URL', () => {
       { before: 'reading:3', after: 'project:x', component: 'a#B', untouched: true, adding: false },
     ],
     ['before=reading:x&after=strange', { before: undefined, after: 'now', component: undefined, untouched: false, adding: false }],
+    ['before=plan&after=now', { before: 'plan', after: 'now', component: undefined, untouched: false, adding: false }],
     ['add=yes', { before: undefined, after: 'now', component: undefined, untouched: false, adding: true }],
     ['before=project:', { before: undefined, after: 'now', component: undefined, untouched: false, adding: false }],
   ])('%s', (text, state) => {

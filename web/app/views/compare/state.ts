@@ -14,7 +14,9 @@ export type CompareState = {
 };
 
 const sideIn = (text: string | null): SideId | undefined =>
-  text !== null && (text === 'now' || /^reading:\d+$/.test(text) || /^project:.+$/.test(text)) ? (text as SideId) : undefined;
+  text !== null && (text === 'now' || text === 'plan' || /^reading:\d+$/.test(text) || /^project:.+$/.test(text))
+    ? (text as SideId)
+    : undefined;
 
 /** Reads the state out of the URL. Whatever is not understood counts as not said. */
 export function parseCompareState(params: URLSearchParams): CompareState {
