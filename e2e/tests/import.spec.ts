@@ -35,6 +35,16 @@ for (const [framework, words, slot] of [
   });
 }
 
+test('the demo in Lightning web components opens, with bundles of both frameworks, and its faults are found', async ({ page }) => {
+  await page.goto('/demo?framework=lwc');
+  await expect(page.getByRole('treeitem', { name: /^passageRow/ }).first()).toBeVisible();
+  await expect(page.getByRole('treeitem', { name: /^noticeStrip/ })).toContainText('in appShell’s default slot');
+  await page.getByRole('link', { name: /^Findings/ }).click();
+  await expect(page.getByRole('option', { name: /passageRow is given stauts/ })).toBeVisible();
+  await expect(page.getByRole('option', { name: /lockPage uses LockBanner/ })).toBeVisible();
+  await expect(page.getByText('could not be read or checked in full')).toHaveCount(0);
+});
+
 test('the sound demo has nothing to find', async ({ page }) => {
   await page.goto('/demo?edition=sound');
   await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();

@@ -15,6 +15,7 @@ import type {
 import { memberKeyOf } from '../model/given';
 import { eventKey, type MemberKey, memberName } from '../model/member';
 import type { FilePath } from '../model/span';
+import { withBodies } from './bodies';
 import { textNamed } from './elements/helpers';
 import type { Names } from './names';
 
@@ -259,17 +260,9 @@ function withRaised(before: ComponentFacts, after: ComponentFacts): ComponentFac
 export function joinHanded(files: Files, names: Names): Files {
   const helpers = helpersOf(files);
   if (helpers.size === 0) return files;
-  let changed = false;
-  const all = [...files].map(([file, facts]): [FilePath, FileFacts] => {
-    const components = facts.components.map((one) => (one.element ? one : withRaised(one, withHanded(helpers, names, file, one))));
-    const shared = facts.shared.map((one) => (one.kind === 'hook' ? withHanded(helpers, names, file, one) : one));
-    const module = facts.module && withHanded(helpers, names, file, facts.module);
-    const isSame =
-      module === facts.module &&
-      components.every((one, at) => one === facts.components[at]) &&
-      shared.every((one, at) => one === facts.shared[at]);
-    changed ||= !isSame;
-    return [file, isSame ? facts : { ...facts, components, shared, ...(module ? { module } : {}) }];
-  });
-  return changed ? new Map(all.map(([file, facts]) => [file, withoutHanded(helpers, facts)])) : files;
+  const body = <Body extends BodyFacts>(facts: Body, file: FilePath): Body => withHanded(helpers, names, file, facts);
+  const component = (facts: ComponentFacts, file: FilePath): ComponentFacts =>
+    facts.element ? facts : withRaised(facts, body(facts, file));
+  const all = withBodies(files, { component, body });
+  return all === files ? files : new Map([...all].map(([file, facts]) => [file, withoutHanded(helpers, facts)]));
 }

@@ -1,5 +1,6 @@
 import type { ActionFact, BodyFacts, CallFact, FileFacts, HearFact, ValueFact } from '../model/facts';
 import type { FilePath } from '../model/span';
+import { withBodies } from './bodies';
 import type { Names } from './names';
 
 type Files = ReadonlyMap<FilePath, FileFacts>;
@@ -50,17 +51,6 @@ function withCalls<Body extends BodyFacts>(files: Files, names: Names, file: Fil
  * where nothing does so.
  */
 export function joinSubscriptions(files: Files, names: Names): Files {
-  let changed = false;
-  const all = [...files].map(([file, facts]): [FilePath, FileFacts] => {
-    const components = facts.components.map((one) => withCalls(files, names, file, one));
-    const shared = facts.shared.map((one) => (one.kind === 'hook' ? withCalls(files, names, file, one) : one));
-    const module = facts.module && withCalls(files, names, file, facts.module);
-    const isSame =
-      module === facts.module &&
-      components.every((one, at) => one === facts.components[at]) &&
-      shared.every((one, at) => one === facts.shared[at]);
-    changed ||= !isSame;
-    return [file, isSame ? facts : { ...facts, components, shared, ...(module ? { module } : {}) }];
-  });
-  return changed ? new Map(all) : files;
+  const body = <Body extends BodyFacts>(facts: Body, file: FilePath): Body => withCalls(files, names, file, facts);
+  return withBodies(files, { component: body, body });
 }

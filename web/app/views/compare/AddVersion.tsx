@@ -1,11 +1,12 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { messageOf } from '@liana/core';
-import { type ChangeEvent, useRef, useState } from 'react';
+import { useState } from 'react';
 import { getAnalyst, runWork, Stopped } from '../../analysis/client';
 import type { Commit, Commits } from '../../analysis/git/commits';
 import { givenIn, permitFolder } from '../../analysis/hand-in';
 import type { Given } from '../../analysis/sources';
+import { PickSource } from '../../parts/controls/PickSource';
 import { chosenCommits, timeWords, versionName } from './commits';
 
 type Props = {
@@ -18,7 +19,6 @@ type Props = {
 };
 
 type Source = { readonly name: string; readonly given: Given };
-type FolderPicker = { showDirectoryPicker?: (options: { mode: 'read' }) => Promise<FileSystemDirectoryHandle> };
 
 /** Adds a side to compare with: a folder or an archive as it lies there, or a commit of its repository. The project stays as it is. */
 export function AddVersion({ project, folder, onAdded, onLeave }: Props) {
@@ -95,19 +95,7 @@ type SourcesProps = {
 
 /** Where a version may come from. */
 function Sources({ folder, onLook, onAttempt }: SourcesProps) {
-  const folders = useRef<HTMLInputElement>(null);
-  const archives = useRef<HTMLInputElement>(null);
   const lookIn = (handle: FileSystemDirectoryHandle): void => onLook({ name: handle.name, given: { kind: 'handle', handle } });
-  const chooseFolder = (): void => {
-    const { showDirectoryPicker } = window as unknown as FolderPicker;
-    if (showDirectoryPicker) onAttempt(async () => lookIn(await showDirectoryPicker.call(window, { mode: 'read' })));
-    else folders.current?.click();
-  };
-  const take = (event: ChangeEvent<HTMLInputElement>): void => {
-    const files = [...(event.target.files ?? [])];
-    event.target.value = '';
-    if (files.length > 0) onLook(givenIn(files));
-  };
   return (
     <p className="add-version-from">
       {folder && (
@@ -123,14 +111,12 @@ function Sources({ folder, onLook, onAttempt }: SourcesProps) {
           The folder of this project
         </Button>
       )}
-      <Button variant={folder ? 'outlined' : 'contained'} onClick={chooseFolder}>
-        Choose a folder
-      </Button>
-      <Button variant="outlined" onClick={() => archives.current?.click()}>
-        Choose a zip archive
-      </Button>
-      <input ref={folders} type="file" hidden aria-label="Folder of the version" {...{ webkitdirectory: '' }} multiple onChange={take} />
-      <input ref={archives} type="file" hidden aria-label="Zip archive of the version" accept=".zip,application/zip" onChange={take} />
+      <PickSource
+        labels={{ folder: 'Folder of the version', archive: 'Zip archive of the version' }}
+        isMain={!folder}
+        onFolder={(ask) => onAttempt(async () => lookIn(await ask()))}
+        onFiles={(files) => onLook(givenIn(files))}
+      />
     </p>
   );
 }
