@@ -11,6 +11,7 @@ import type { Knot, Strand } from '../../model/strand';
 import type { Place, PlaceIndex, Tree } from '../../model/tree';
 import { componentText } from '../../model/tag-text';
 import { conditionOf, type Half, halfOf, providerFor, scriptsOf } from '../../tree';
+import { type ModuleOf, moduleOf } from './module-of';
 import type { SubjectId } from './subject';
 
 /** What the card beside the tree tells of one place. */
@@ -25,6 +26,8 @@ export type PlaceCard = {
   readonly slot?: { readonly name: string; readonly of: string };
   /** Where it runs, on a page that a server makes, and whether scripts of its markup run in the browser. */
   readonly half?: Half & { readonly scripts: boolean };
+  /** The module of the framework that declares it; absent where it stands alone. */
+  readonly module?: ModuleOf;
   readonly repeats: readonly string[];
   readonly branches: readonly string[];
   readonly use?: Location;
@@ -222,6 +225,7 @@ export function placeCard(model: Model, tree: Tree, strands: readonly Strand[], 
   const holder = model.components.get(tree.places[place.slot?.of ?? -1]?.component as ComponentId);
   const slotOf = place.slot && refTo(model, tree, place.slot.of);
   const half = halfOf(model, tree, index);
+  const module = moduleOf(model, component.id);
   return {
     place: index,
     component: component.id,
@@ -232,6 +236,7 @@ export function placeCard(model: Model, tree: Tree, strands: readonly Strand[], 
     ...(parent ? { parent } : {}),
     ...(place.slot && slotOf ? { slot: { name: slotLabel(holder ? { component: holder } : {}, place.slot.key), of: slotOf.name } } : {}),
     ...(half ? { half: { ...half, scripts: scriptsOf(component).length > 0 } } : {}),
+    ...(module ? { module } : {}),
     repeats: place.repeats.map((repeat) => repeat.item || repeat.over),
     branches: place.branches.map(conditionOf),
     ...(use ? { use: locate(use.file, use.node.nameSpan) } : {}),

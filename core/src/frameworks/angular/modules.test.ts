@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { parts } from '../../../../testing/src/parts';
 import { analyseFiles, type Files, rows, treeOf } from '../../../../testing/src/project';
+import { placeCard } from '../../flow';
 import { loadCompilers } from '../registry';
 
 beforeAll(() => loadCompilers(['app.component.html']));
@@ -196,4 +197,22 @@ describe('applications of modules', () => {
     const { model } = analyseFiles(application({ table }));
     expect(model.pages.map(({ name, path }) => `${name} ${path}`)).toEqual(['LockPage /locks', 'LockPage /locks/gauge']);
   });
+});
+
+test('the card of a component tells which module declares it, and whether that hands it on', () => {
+  const files: Files = {
+    'src/main.ts': `import { platformBrowserDynamic } from '@angular/platform-browser-dynamic';\nimport { AppModule } from './app.module';\nplatformBrowserDynamic().bootstrapModule(AppModule);`,
+    'src/app.ts': declared('app-root', "template: '<app-gauge></app-gauge><app-alone></app-alone>'", 'export class App {}'),
+    'src/gauge.ts': declared('app-gauge', "template: 'x'", 'export class Gauge {}'),
+    'src/alone.ts': `${core}@Component({ selector: 'app-alone', template: 'x' })\nexport class Alone {}`,
+    'src/gauge.module.ts': `${core}import { Gauge } from './gauge';\n@NgModule({ declarations: [Gauge], exports: [Gauge] })\nexport class GaugeModule {}`,
+    'src/app.module.ts': `${core}import { App } from './app';\nimport { Alone } from './alone';\nimport { GaugeModule } from './gauge.module';\n@NgModule({ declarations: [App], imports: [GaugeModule, Alone], bootstrap: [App] })\nexport class AppModule {}`,
+  };
+  const { model } = analyseFiles(files);
+  const tree = treeOf(model, 'App');
+  const told = tree.places.flatMap(({ index }) => {
+    const card = placeCard(model, tree, [], index);
+    return card ? [`${card.name} ${card.module ? `${card.module.name} ${card.module.offers}` : 'alone'}`] : [];
+  });
+  expect(told.filter((one) => !one.startsWith('<'))).toEqual(['App AppModule false', 'Gauge GaugeModule true', 'Alone alone']);
 });

@@ -12,9 +12,14 @@ export function placedWords(card: PlaceCard): string {
   if (card.repeats.length > 0) parts.push(`Rendered once for each ${card.repeats.join(' of each ')}.`);
   if (card.branches.length > 0) parts.push(`Only if ${card.branches.join(', and if ')}.`);
   if (card.half) parts.push(halfWords(card.half));
+  if (card.module) parts.push(moduleWords(card.module));
   if (card.places > 1) parts.push(`It stands at ${card.places} places on this page.`);
   return parts.join(' ');
 }
+
+/** Which module of the framework declares a component, and for whom. */
+const moduleWords = ({ name, offers }: NonNullable<PlaceCard['module']>): string =>
+  offers ? `Declared in ${name}, which hands it to whatever brings that in.` : `Declared in ${name}, which keeps it to itself.`;
 
 /** Where a component runs, on a page that a server makes. */
 function halfWords(half: NonNullable<PlaceCard['half']>): string {

@@ -318,6 +318,14 @@ describe('words of the card', () => {
       'Placed by App, which also owns it. It is made on the server, and runs in the browser once it is started (client:idle).',
     ],
     [
+      { module: { name: 'LocksModule', offers: false } },
+      'Placed by App, which also owns it. Declared in LocksModule, which keeps it to itself.',
+    ],
+    [
+      { module: { name: 'LocksModule', offers: true } },
+      'Placed by App, which also owns it. Declared in LocksModule, which hands it to whatever brings that in.',
+    ],
+    [
       { half: { runs: 'browser', by: 'client:only', scripts: false } },
       'Placed by App, which also owns it. It is made in the browser alone (client:only).',
     ],
