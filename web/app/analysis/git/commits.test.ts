@@ -3,7 +3,7 @@ import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, wr
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { commitsIn, filesOfCommit, GitError } from './commits';
+import { commitNamed, commitsIn, filesOfCommit, GitError } from './commits';
 import { filesByPath, type GitFiles } from './git-files';
 
 const root = mkdtempSync(path.join(tmpdir(), 'commits-'));
@@ -147,5 +147,60 @@ describe('what cannot be read is said', () => {
     rmSync(path.join(root, '.git/objects', tree.slice(0, 2), tree.slice(2)), { force: true });
     await expect(textsAt(hash)).rejects.toThrow(GitError);
     await expect(textsAt(hash)).rejects.toThrow(/The folder src\/ cannot be read/);
+  });
+});
+
+test('of a repository of 5,000 commits no more is read than is asked for', async () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'many-commits-'));
+  try {
+    const run = (args: readonly string[], input = ''): void =>
+      void execFileSync('git', ['-C', folder, ...args], { input, stdio: ['pipe', 'ignore', 'ignore'] });
+    run(['init', '-q', '-b', 'main']);
+    const commits = Array.from({ length: 5000 }, (_, at) => {
+      const [title, body] = [`Change ${at}`, `export const Part${at % 50} = () => <p>${at}</p>;\n`];
+      const head = `commit refs/heads/main\nmark :${at + 1}\ncommitter test <test@localhost> ${1_700_000_000 + at} +0000\ndata ${title.length}\n${title}\n`;
+      return `${head}${at > 0 ? `from :${at}\n` : ''}M 100644 inline src/part${at % 50}.jsx\ndata ${body.length}\n${body}\n`;
+    });
+    run(['fast-import', '--quiet'], commits.join(''));
+    run(['tag', 'v1', 'HEAD~4000']);
+    run(['gc', '-q']);
+    let reads = 0;
+    const all = new Map<string, () => Promise<Uint8Array>>();
+    for (const name of readdirSync(folder, { recursive: true, encoding: 'utf8' })) {
+      const whole = path.join(folder, name);
+      if (!statSync(whole).isFile()) continue;
+      all.set(name, async () => {
+        reads++;
+        return new Uint8Array(readFileSync(whole));
+      });
+    }
+    const files = filesByPath(all) as GitFiles;
+    const { all: listed } = await commitsIn(files);
+    expect(listed.filter(({ kind }) => kind === 'commit').length).toBe(300);
+    const tag = listed.find(({ name }) => name === 'v1');
+    const first = await commitNamed(files, 'v1');
+    expect(first?.hash).toBe(tag?.hash);
+    const texts = await textsAt(first?.hash ?? '', files);
+    expect(Object.keys(texts)).toHaveLength(50);
+    expect(texts['src/part49.jsx']).toContain('<p>999</p>');
+    // The references, one pack and its index, each a few times.
+    expect(reads).toBeLessThan(40);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}, 60_000);
+
+describe('a commit by a name', () => {
+  test.each([
+    ['v1', 'First'],
+    ['side', 'Lock 25'],
+    ['no-such-thing', undefined],
+    ['', undefined],
+  ])('%s', async (name, title) => {
+    expect((await commitNamed(handedIn() as GitFiles, name))?.title).toBe(title);
+  });
+  test('that is the beginning of its hash', async () => {
+    const hash = git('rev-parse', 'v1');
+    expect((await commitNamed(handedIn() as GitFiles, hash.slice(0, 7)))?.hash).toBe(hash);
   });
 });
