@@ -272,12 +272,16 @@ export const stateCatalogue = {
     severity: 'tidy',
     about: 'redundant abstraction',
     title: 'The same state kept twice in step',
-    message: ({ first, second, state }) => `${first} and ${second} each keep ${state} and are kept in step by hand.`,
-    consequence: ({ owner, state }) => `${owner} has ${state} already; the copies follow it one rendering late, and may miss a change.`,
+    message: ({ first, second, state }) =>
+      `${first === second ? `Two places of ${first}` : `${first} and ${second}`} each keep ${state} and are kept in step by hand.`,
+    consequence: ({ owner, state, how }) =>
+      how === 'told'
+        ? `${owner} tells each of them what the other does; a change that it does not hear of leaves them apart.`
+        : `${owner} has ${state} already; the copies follow it one rendering late, and may miss a change.`,
     fix: ({ owner, first, second, state }) =>
-      `Keep ${state} in ${owner} alone; let ${first} and ${second} show what they are given and raise what changes.`,
+      `Keep ${state} in ${owner} alone; let ${first === second ? first : `${first} and ${second}`} show what ${first === second ? 'it is' : 'they are'} given and raise what changes.`,
     help: {
-      what: 'Two components beside each other keep a state of their own, take it over from the same value of their owner by an effect, and change it themselves.',
+      what: 'Two components beside each other keep a state of their own, take it over from the same value of their owner by an effect, and change it themselves; or their owner tells each of them what the other one raises.',
       why: 'There are three copies of one thing. Each effect shows the old value first.',
       fault:
         'function DateField({ day }) {\n  const [own, setOwn] = useState(day);\n  useEffect(() => setOwn(day), [day]);\n  …\n}\n\n// and DayTitle does the same',

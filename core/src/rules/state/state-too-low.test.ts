@@ -162,3 +162,93 @@ table(
     ],
   ],
 );
+
+const vueTold = (method = 'const follow = (to) => { own.value = to; };'): string =>
+  `${setup(`const emit = defineEmits(['changed']); const own = ref(0); const more = () => { own.value++; emit('changed', own.value); }; ${method} defineExpose({ follow });`)}<template><i @click="more">{{ own }}</i></template>`;
+
+const svelteTold = (method = 'own = to;'): string =>
+  `<script>let { onchanged } = $props(); let own = $state(0); export function follow(to) { ${method} }</script><i onclick={() => { own++; onchanged(own); }}>{own}</i>`;
+
+const told = (name: string, method = 'setOwn(to)'): string =>
+  `const ${name} = forwardRef(function ${name}({ onChanged }, ref) { const [own, setOwn] = useState(0); useImperativeHandle(ref, () => ({ follow(to) { ${method}; } })); return <i onClick={() => { setOwn(own + 1); onChanged(own + 1); }}>{own}</i>; });\n`;
+
+table(
+  'state-too-low',
+  'vue',
+  [
+    [
+      'two places of one part, told of each other',
+      {
+        App: vueApp(
+          '<A ref="a" @changed="(n) => b.follow(n)"/><A ref="b" @changed="(n) => a.follow(n)"/>',
+          'const a = ref(); const b = ref();',
+        ),
+        A: vueTold(),
+      },
+      'A own',
+    ],
+  ],
+  [
+    [
+      'one told of the other alone',
+      {
+        App: vueApp('<A ref="a" @changed="(n) => b.follow(n)"/><A ref="b" @changed="(n) => n"/>', 'const a = ref(); const b = ref();'),
+        A: vueTold(),
+      },
+    ],
+    [
+      'a function that keeps nothing of it',
+      {
+        App: vueApp(
+          '<A ref="a" @changed="(n) => b.follow(n)"/><A ref="b" @changed="(n) => a.follow(n)"/>',
+          'const a = ref(); const b = ref();',
+        ),
+        A: vueTold('const follow = (to) => { console.log(to); };'),
+      },
+    ],
+  ],
+);
+
+table(
+  'state-too-low',
+  'svelte',
+  [
+    [
+      'two parts, told of each other',
+      {
+        App: '<script>let a; let b;</script><A bind:this={a} onchanged={(n) => b.follow(n)}/><B bind:this={b} onchanged={(n) => a.follow(n)}/>',
+        A: svelteTold(),
+        B: svelteTold(),
+      },
+      'B own',
+    ],
+  ],
+  [
+    [
+      'a function that puts something else there',
+      {
+        App: '<script>let a; let b;</script><A bind:this={a} onchanged={(n) => b.follow(n)}/><B bind:this={b} onchanged={(n) => a.follow(n)}/>',
+        A: svelteTold('own = 0;'),
+        B: svelteTold('own = 0;'),
+      },
+    ],
+  ],
+);
+
+table(
+  'state-too-low',
+  'react',
+  [
+    [
+      'two parts, told of each other by their handles',
+      `${told('A')}${told('B')}${app('<A ref={a} onChanged={(n) => b.current.follow(n)}/><B ref={b} onChanged={(n) => a.current.follow(n)}/>', 'const a = useRef(null); const b = useRef(null);')}`,
+      'B own',
+    ],
+  ],
+  [
+    [
+      'handles that only focus',
+      `${told('A', 'focus(to)')}${told('B', 'focus(to)')}${app('<A ref={a} onChanged={(n) => b.current.follow(n)}/><B ref={b} onChanged={(n) => a.current.follow(n)}/>', 'const a = useRef(null); const b = useRef(null);')}`,
+    ],
+  ],
+);
