@@ -152,6 +152,14 @@ table(
   ],
   [
     [
+      'a function that ends it, handed to the end of life',
+      {
+        App: '<Part/>',
+        Part: '<script>import { onDestroy, onMount } from "svelte"; import { level } from "./level"; let stop; onMount(() => { stop = level.subscribe(() => 1); }); onDestroy(stop);</script><p></p>',
+        'level.js': 'import { writable } from "svelte/store"; export const level = writable(1);',
+      },
+    ],
+    [
       'returned',
       {
         App: '<Part/>',

@@ -26,7 +26,8 @@ function keptBy({ actions, endings = [], vainEndings = [] }: BodyFacts, action: 
     one.invokes.length + one.calls.length > 0 ||
     (ended.size > 0
       ? one.changes.length > 0
-      : one.reads.some(({ how }) => how === 'called') || one.changes.some(({ value }) => mayAskFor(actions, hear, value)));
+      : // What it is handed, or reads, may be what ends something.
+        one.reads.length > 0 || one.changes.some(({ value }) => mayAskFor(actions, hear, value)));
   const isUndoneElsewhere = (hear: HearFact): boolean =>
     actions.some((one) => one !== action && (one.cleansUp || (isEnding(one) && endsOthers(one, hear))));
   return action.hears.filter((hear) => {

@@ -212,20 +212,26 @@ export const stateCatalogue = {
     severity: 'risk',
     about: 'broken binding',
     title: 'Two copies of one thing',
-    message: ({ what, first, second, page, kind }) =>
-      kind === 'copies'
-        ? `${second} copies ${what} once and changes its copy, and ${what} is changed as well.`
-        : `${first} and ${second} each keep a copy of ${what} on ${page}.`,
-    consequence: ({ what, first, second, kind }) =>
-      kind === 'copies'
-        ? `After the first change of either, ${second} shows something else than ${what} holds.`
-        : `When one of them changes its copy, ${first} and ${second} show different things on one screen.`,
-    fix: ({ what, first, second, kind }) =>
-      kind === 'copies'
-        ? `Read ${what} itself where it is shown, and change it in the store alone.`
-        : `Ask for ${what} once, above ${first} and ${second} or in a store, and give it to both.`,
+    message: ({ what, first, second, page, kind, copy }) =>
+      kind === 'copies-state'
+        ? `${second} begins ${copy} with what ${what} holds, and changes both apart from then on.`
+        : kind === 'copies'
+          ? `${second} copies ${what} once and changes its copy, and ${what} is changed as well.`
+          : `${first} and ${second} each keep a copy of ${what} on ${page}.`,
+    consequence: ({ what, first, second, kind, copy }) =>
+      kind === 'copies-state'
+        ? `What is put into ${what} later never comes to ${copy}.`
+        : kind === 'copies'
+          ? `After the first change of either, ${second} shows something else than ${what} holds.`
+          : `When one of them changes its copy, ${first} and ${second} show different things on one screen.`,
+    fix: ({ what, first, second, kind, copy }) =>
+      kind === 'copies-state'
+        ? `Compute ${copy} from ${what}, and keep only what makes it differ.`
+        : kind === 'copies'
+          ? `Read ${what} itself where it is shown, and change it in the store alone.`
+          : `Ask for ${what} once, above ${first} and ${second} or in a store, and give it to both.`,
     help: {
-      what: 'Two components of one page ask for the same address, or read the same key of the browser’s storage, each into a state of its own, and one of them changes its copy; or a component copies a store into a state once, and both are changed afterwards.',
+      what: 'Two components of one page ask for the same address, or read the same key of the browser’s storage, each into a state of its own, and one of them changes its copy; or a component copies a store, or a state of its own, into a state once, and both are changed afterwards.',
       why: 'A count in the bar says three, the list below has two rows. Both are right about their own copy.',
       fault:
         "// in TopBar and in PassageQueue\nconst [passages, setPassages] = useState([]);\nuseEffect(() => {\n  fetch('/api/passages').then((r) => r.json()).then(setPassages);\n}, []);",

@@ -100,3 +100,37 @@ table(
     ['not asked for', { App: '<Bar/><Queue/>', Bar: '<p></p>', Queue: svelteReads('rows = [];') }],
   ],
 );
+
+const copied = (script: string): string =>
+  `export function App() { const [visits, setVisits] = useState(['wren', 'tit']); ${script} return <p>{visits.length}{shown.join()}<b onClick={() => setVisits([...visits, 'wren'])}/></p>; }`;
+
+table(
+  'two-truths',
+  'react',
+  [
+    [
+      'a state copied into another, and both changed',
+      copied(
+        'const [shown, setShown] = useState(visits); const hide = () => setShown((all) => all.slice(1)); useEffect(() => { on(hide); }, []);',
+      ),
+      'App shown',
+    ],
+  ],
+  [
+    ['a copy that nobody changes', copied('const [shown] = useState(visits);')],
+    [
+      'a copy that is kept in step',
+      copied('const [shown, setShown] = useState(visits); useEffect(() => { setShown(visits); }, [visits]);'),
+    ],
+    [
+      'a draft, which goes back',
+      copied(
+        'const [shown, setShown] = useState(visits); const more = () => setShown([]); const keep = () => setVisits(shown); on(more, keep);',
+      ),
+    ],
+    [
+      'what is to differ by its name',
+      copied('const [shown, draft] = [visits, 1]; const [draftVisits, setDraft] = useState(visits); on(() => setDraft([]), draftVisits);'),
+    ],
+  ],
+);

@@ -1,4 +1,4 @@
-import type { BodyFacts, OriginFact, Reading } from '../../model/facts';
+import type { BodyFacts, ChangeFact, OriginFact, Reading } from '../../model/facts';
 import type { ComponentId } from '../../model/ids';
 import type { Component, Model } from '../../model/model';
 import { type FilePath, locate, type Location } from '../../model/span';
@@ -179,9 +179,65 @@ export const twoTruths: Rule = {
         },
       ];
     });
-    return [...apart, ...[...model.components.values()].flatMap((component) => storeCopies(model, component))];
+    return [
+      ...apart,
+      ...[...model.components.values()].flatMap((component) => [...storeCopies(model, component), ...stateCopies(component)]),
+    ];
   },
 };
+
+/** Names of what is to differ from where it came from: what is being edited, or what was there before. */
+const meantApart = /^(?:draft|edit|pending|temp|tmp|initial|original|saved|prev|previous|last|old|local|form|new|next)/i;
+
+/** States of a component that start from another one of it, while both are changed apart from each other. */
+function stateCopies(component: Component): Found[] {
+  if (component.fileRole !== 'source' || component.role !== 'component' || component.facts.element) return [];
+  const { values, actions } = component.facts;
+  const changesOf = (state: number): ChangeFact[] => actions.flatMap(({ changes }) => changes.filter(({ value }) => value === state));
+  return values.flatMap((copy, index): Found[] => {
+    const [only, ...more] = copy.from;
+    const source = only && values[only.value];
+    const isCopy = only !== undefined && more.length === 0 && !only.held && only.path.length === 0 && /^(?:same|spread)$/.test(only.how);
+    if (copy.kind !== 'state' || copy.shape !== undefined || !isCopy || source?.kind !== 'state' || source.shape !== undefined) return [];
+    if (meantApart.test(copy.name) || meantApart.test(source.name)) return [];
+    const [ofCopy, ofSource] = [changesOf(index), changesOf(only.value)];
+    const [first] = ofCopy;
+    const [second] = ofSource;
+    const reads = (readings: readonly Reading[], state: number): boolean => readings.some(({ value }) => value === state);
+    const isSynced =
+      ofCopy.some(({ from }) => reads(from, only.value)) ||
+      actions.some(({ follows = [], changes }) => reads(follows, only.value) && changes.some(({ value }) => value === index));
+    // A draft goes back, or up to who uses the component; and who else can set it cannot be seen.
+    const goesOn =
+      ofSource.some(({ from }) => reads(from, index)) ||
+      actions.some(({ raises, invokes }) =>
+        [...raises, ...invokes].some(({ args = [] }) => args.some((arg) => reads(arg.readings, index))),
+      ) ||
+      values.some(
+        ({ kind, partner }, at) =>
+          kind === 'setter' &&
+          partner === index &&
+          actions.some(({ reads: all }) => all.some((one) => one.value === at && one.how !== 'called')),
+      );
+    if (!first || !second || isSynced || goesOn) return [];
+    const at = locate(component.file, copy.span);
+    return [
+      {
+        rule: 'two-truths',
+        component: component.id,
+        subject: copy.name,
+        at,
+        words: { what: source.name, first: source.name, second: component.name, page: '', kind: 'copies-state', copy: copy.name },
+        evidence: [
+          { at, text: `${copy.name} starts from ${source.name}.` },
+          { at: locate(component.file, second.span), text: `${source.name} is changed here, and ${copy.name} is not.` },
+          { at: locate(component.file, first.span), text: `${copy.name} is changed here, and ${source.name} is not.` },
+        ],
+        touches: component.id,
+      },
+    ];
+  });
+}
 
 /** States that start from a store, and are changed by the component while the store is changed elsewhere. */
 function storeCopies(model: Model, component: Component): Found[] {
