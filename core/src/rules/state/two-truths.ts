@@ -191,8 +191,10 @@ const meantApart = /^(?:draft|edit|pending|temp|tmp|initial|original|saved|prev|
 
 /** States of a component that start from another one of it, while both are changed apart from each other. */
 function stateCopies(component: Component): Found[] {
+  const { values, actions, openness, mixins = [], bases = [], undeclared = [] } = component.facts;
   if (component.fileRole !== 'source' || component.role !== 'component' || component.facts.element) return [];
-  const { values, actions } = component.facts;
+  // What comes with another one may stand beside the state that is read, and is not seen there.
+  if (openness === 'open' || mixins.length + bases.length + undeclared.length > 0) return [];
   const changesOf = (state: number): ChangeFact[] => actions.flatMap(({ changes }) => changes.filter(({ value }) => value === state));
   return values.flatMap((copy, index): Found[] => {
     const [only, ...more] = copy.from;
