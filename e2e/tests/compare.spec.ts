@@ -99,6 +99,20 @@ test('a commit, a tag or what lies in a folder is added as a version', async ({ 
   await expect(page.getByText(/There is nothing to compare with yet/)).toBeVisible();
 });
 
+test('a repository without a commit says so, and is added as it lies there', async ({ page }) => {
+  const folder = writeFolder('new-repository', small);
+  execFileSync('git', ['-C', folder, 'init', '-q', '-b', 'main']);
+  await openHome(page);
+  await chooseFolder(page, folder);
+  await expect(page.getByRole('treeitem', { name: /^App/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Compare' }).click();
+  await page.getByRole('link', { name: 'Add a commit, a folder or an archive' }).click();
+  await page.getByLabel('Folder of the version').setInputFiles(folder);
+  await expect(page.getByText(/^No branch, tag or commit of .* can be listed\.$/)).toBeVisible();
+  await page.getByRole('button', { name: /as it lies in the folder/ }).click();
+  await expect(page.getByText('No component was touched.')).toBeVisible();
+});
+
 test('a version that is not kept any more is said', async ({ page }) => {
   await page.goto('/demo');
   await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();

@@ -243,6 +243,13 @@ export class LockList {
     );
     expect(fileOf(given, 'book-page.ts')).toContain("providers: [{ provide: wordKey, useFactory: () => signal<string>('') }],");
     expect(fileOf(given, 'stamp.ts')).toContain('protected readonly word = inject(wordKey);');
+    const two = drawnPlan('BookPage\n  Desk\n    Side\n      Shelf\n        Stamp\n  Wall\n', [
+      ['word', 'Stamp Wall', 'Wall'],
+      ['ink', 'Stamp Wall', 'Wall'],
+    ]);
+    expect(fileOf(filesOf(two, new Map(), 'angular'), 'book-page.ts')).toContain(
+      "  providers: [\n    { provide: wordKey, useFactory: () => signal<string>('') },\n    { provide: inkKey, useFactory: () => signal<string>('') },\n  ],\n",
+    );
     expect(fileOf(given, 'shelf.ts')).not.toContain('word');
     const stored = filesOf(drawnPlan('TodayPage\n  Gauge\n  Gate\n', [['level', 'Gauge', 'Gate', 'pages']]), new Map(), 'angular');
     expect(fileOf(stored, 'level.ts')).toContain("export const level = signal<string>('');");

@@ -106,6 +106,14 @@ async function repositoryOf(files: GitFiles): Promise<Repository> {
   return { git: await loadGit(), at: { fs: fileSystem(files), dir, gitdir, cache: {} } };
 }
 
+const listed = (kind: Commit['kind'], name: string, hash: string, { message, committer }: Git.CommitObject): Commit => ({
+  kind,
+  name,
+  hash,
+  title: message.split('\n')[0] ?? '',
+  at: committer.timestamp * 1000,
+});
+
 /** The branches, the tags and the latest commits of the current branch of a repository. Throws `GitError` where it is none. */
 export async function commitsIn(files: GitFiles): Promise<Commits> {
   const { git, at } = await repositoryOf(files);
@@ -114,7 +122,7 @@ export async function commitsIn(files: GitFiles): Promise<Commits> {
     try {
       const oid = await git.resolveRef({ ...at, ref });
       const { oid: hash, commit } = await git.readCommit({ ...at, oid });
-      return [{ kind, name, hash, title: commit.message.split('\n')[0] ?? '', at: commit.committer.timestamp * 1000 }];
+      return [listed(kind, name, hash, commit)];
     } catch (error) {
       problems.push(`${name}: ${messageOf(error)}`);
       return [];
@@ -132,14 +140,7 @@ export async function commitsIn(files: GitFiles): Promise<Commits> {
   for (const name of tracked.flat()) all.push(...(await commitAt('branch', name, `refs/remotes/${name}`)));
   for (const name of await git.listTags(at)) all.push(...(await commitAt('tag', name, `refs/tags/${name}`)));
   try {
-    for (const { oid, commit } of await git.log({ ...at, depth: most }))
-      all.push({
-        kind: 'commit',
-        name: oid.slice(0, 8),
-        hash: oid,
-        title: commit.message.split('\n')[0] ?? '',
-        at: commit.committer.timestamp * 1000,
-      });
+    for (const { oid, commit } of await git.log({ ...at, depth: most })) all.push(listed('commit', oid.slice(0, 8), oid, commit));
   } catch (error) {
     problems.push(`HEAD: ${messageOf(error)}`);
   }
@@ -153,13 +154,7 @@ export async function commitNamed(files: GitFiles, text: string): Promise<Commit
     const ref = text.trim();
     const oid = await git.resolveRef({ ...at, ref }).catch(() => git.expandOid({ ...at, oid: ref }));
     const { oid: hash, commit } = await git.readCommit({ ...at, oid });
-    return {
-      kind: 'commit',
-      name: hash.slice(0, 8),
-      hash,
-      title: commit.message.split('\n')[0] ?? '',
-      at: commit.committer.timestamp * 1000,
-    };
+    return listed('commit', hash.slice(0, 8), hash, commit);
   } catch {
     return undefined;
   }
@@ -169,7 +164,7 @@ export async function commitNamed(files: GitFiles, text: string): Promise<Commit
 export type CommitFile = { readonly file: string; readonly size: number; readonly bytes: () => Promise<Uint8Array> };
 
 /**
- * The files of a commit that Liana reads, by their paths in it, and how many modules of other repositories were left out.
+ * The files of a commit that Liana reads, by their paths in it, and the modules of other repositories that are left out.
  * Folders that are never looked into are not walked. Throws `GitError` where the commit or one of its trees cannot be read.
  */
 export async function filesOfCommit(

@@ -152,11 +152,13 @@ function CommitList({ source, commits, onTake, onChoose, onNamed }: CommitListPr
         slotProps={{ htmlInput: { 'aria-label': 'Branch, tag, commit, or words of its message', 'aria-describedby': 'commits-shown' } }}
       />
       <p id="commits-shown" role="status">
-        {shown.length === 0
-          ? `None of those listed fits. Press Enter to look for ${text.trim()} in the whole repository.`
-          : more > 0
-            ? `${more.toLocaleString('en')} more fit; go on typing to see them.`
-            : ''}
+        {commits.all.length === 0 && text.trim() === ''
+          ? `No branch, tag or commit of ${source.name} can be listed.`
+          : shown.length === 0
+            ? `None of those listed fits. Press Enter to look for ${text.trim()} in the whole repository.`
+            : more > 0
+              ? `${more.toLocaleString('en')} more fit; go on typing to see them.`
+              : ''}
       </p>
       <ul className="commit-list" aria-label={`Versions in ${source.name}`}>
         {text.trim() === '' && (

@@ -217,7 +217,7 @@ function partFiles(part: SkeletonPart, skeleton: Skeleton): SkeletonFile[] {
     `selector: '${root ? `[${attributeName(part.name)}]` : tagName(part.name)}',`,
     ...(uses.length > 0 ? [`imports: [${uses.join(', ')}],`] : []),
     ...(hasUnknown ? ['schemas: [CUSTOM_ELEMENTS_SCHEMA],'] : []),
-    ...provided.map(({ name, type }) => `providers: [{ provide: ${name}Key, useFactory: () => signal<${type}>(${initial(type)}) }],`),
+    ...providersOf(provided),
     ...(host.length > 0 ? ['host: {', ...host.map((one) => `  ${one},`), '},'] : []),
     ...template,
     ...(root ? [] : ["styles: ':host { display: contents; }',"]),
@@ -227,7 +227,7 @@ function partFiles(part: SkeletonPart, skeleton: Skeleton): SkeletonFile[] {
     '',
     ...noteComment(part.note),
     '@Component({',
-    ...joinedProviders(settings).map((line) => `  ${line}`),
+    ...settings.map((line) => `  ${line}`),
     '})',
     `export class ${part.name} {`,
     ...members.map((line) => (line === '' ? '' : `  ${line}`)),
@@ -241,14 +241,11 @@ function partFiles(part: SkeletonPart, skeleton: Skeleton): SkeletonFile[] {
   ];
 }
 
-/** Several values that a part provides stand in one list. */
-function joinedProviders(settings: readonly string[]): string[] {
-  const provides = settings.filter((line) => line.startsWith('providers: ['));
-  if (provides.length < 2) return [...settings];
-  const all = provides.map((line) => `  ${line.slice('providers: ['.length, -2)},`);
-  const at = settings.findIndex((line) => line.startsWith('providers: ['));
-  const rest = settings.filter((line) => !line.startsWith('providers: ['));
-  return [...rest.slice(0, at), 'providers: [', ...all, '],', ...rest.slice(at)];
+/** What a part provides, one value to a line where it is several. */
+function providersOf(provided: SkeletonPart['state']): string[] {
+  const all = provided.map(({ name, type }) => `{ provide: ${name}Key, useFactory: () => signal<${type}>(${initial(type)}) }`);
+  if (all.length < 2) return all.map((one) => `providers: [${one}],`);
+  return ['providers: [', ...all.map((one) => `  ${one},`), '],'];
 }
 
 function contextFile({ name, type }: { name: string; type: string }): SkeletonFile {
