@@ -1,5 +1,5 @@
 export { type NameAdvice, checkName } from './names';
-export { boxesLike, looksAlike } from './picture/like';
+export { boxesLike } from './picture/like';
 export { agreement, area, bottom, type Box, groundOf, holds, type Pixels, right, shared } from './picture/pixels';
 export { type Edges, edgesOf, type PictureRegion, regionsOf, snap } from './picture/regions';
 export { findGroups, findLikes, type Group } from './page/groups';

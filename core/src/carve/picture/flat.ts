@@ -6,6 +6,8 @@ export type Patches = {
   readonly fills: readonly Box[];
   /** The boxes of what is no large patch: words (joined from their letters), icons, photographs, frames. */
   readonly marks: readonly Box[];
+  /** What lines of one colour enclose on four sides, with the lines; their corners may be round. */
+  readonly frames: readonly Box[];
 };
 
 /** Letters that stand this near make one word; lines of text stay apart. */
@@ -14,6 +16,10 @@ const fillLeast = 60;
 /** Patches of so many pixels are ground; what is smaller is drawn on it. */
 const groundLeast = 260;
 const boxesMost = 20_000;
+const lineThick = 3;
+const lineLeast = 16;
+const cornerMost = 24;
+const linesMost = 6000;
 
 /** Disjoint sets (Tarjan 1975), by their least members. */
 class Sets {
@@ -110,13 +116,20 @@ function componentsOf(
 
 /** Finds the patches of a picture. Empty lists for a picture of one colour, or of no size. */
 export function patchesOf({ width, height, data }: Pixels): Patches {
-  if (width === 0 || height === 0) return { fills: [], marks: [] };
+  if (width === 0 || height === 0) return { fills: [], marks: [], frames: [] };
   const colour = (at: number): number => ((data[at * 4] ?? 0) << 16) | ((data[at * 4 + 1] ?? 0) << 8) | (data[at * 4 + 2] ?? 0);
   const runs = runsOf(width, height, colour);
   const flat = componentsOf(runs, height, 0);
   const fills: Box[] = [];
+  const colours = new Map<number, number>();
+  for (let at = 0; at < runs.from.length; at++) colours.set(flat.of[at] ?? -1, runs.value[at] ?? 0);
   for (const { box, count } of flat.all.values())
     if (count >= fillLeast && box.width >= 6 && box.height >= 5 && count * 4 >= area(box) && area(box) < width * height) fills.push(box);
+  const lines = [...flat.all].flatMap(([root, { box }]) =>
+    Math.min(box.width, box.height) <= lineThick && Math.max(box.width, box.height) >= lineLeast
+      ? [{ box, colour: colours.get(root) ?? 0 }]
+      : [],
+  );
   const isGround = new Uint8Array(width * height);
   for (let at = 0; at < runs.from.length; at++) {
     if ((flat.all.get(flat.of[at] ?? -1)?.count ?? 0) < groundLeast) continue;
@@ -132,7 +145,7 @@ export function patchesOf({ width, height, data }: Pixels): Patches {
   const marks: Box[] = [];
   for (const { box } of drawn.all.values()) if (box.width >= 4 && box.height >= 4) marks.push(box);
   const largest = (boxes: Box[]): Box[] => (boxes.length > boxesMost ? boxes.sort((a, b) => area(b) - area(a)).slice(0, boxesMost) : boxes);
-  return { fills: largest(fills), marks: largest(marks) };
+  return { fills: largest(fills), marks: largest(marks), frames: framesOf(lines) };
 }
 
 /** Fills short gaps between letters of a row, so that a word is one. */
@@ -145,4 +158,35 @@ function closeGaps(isGround: Uint8Array, width: number, height: number): void {
       last = x;
     }
   }
+}
+
+/** Frames: two lines of one colour over each other, of one length, with two of the same colour between their ends; round corners leave gaps. */
+function framesOf(all: readonly { readonly box: Box; readonly colour: number }[]): Box[] {
+  if (all.length > linesMost) return [];
+  const near = (one: number, two: number, by: number): boolean => Math.abs(one - two) <= by;
+  const across = all.filter(({ box }) => box.width > box.height).sort((a, b) => a.box.y - b.box.y);
+  const upright = all.filter(({ box }) => box.height > box.width);
+  const frames: Box[] = [];
+  for (const [at, { box: top, colour }] of across.entries()) {
+    const sides = upright.filter((side) => side.colour === colour && side.box.y >= top.y && side.box.y <= top.y + cornerMost);
+    const left = sides.find(({ box }) => box.x <= top.x && top.x - box.x <= cornerMost);
+    const end =
+      left &&
+      sides.find(
+        ({ box }) =>
+          right(box) >= right(top) && near(right(box) - right(top), top.x - left.box.x, 2) && near(box.height, left.box.height, 2),
+      );
+    if (!left || !end) continue;
+    const foot = across
+      .slice(at + 1)
+      .find(
+        ({ box, colour: other }) =>
+          other === colour &&
+          near(box.x, top.x, 2) &&
+          near(box.width, top.width, 4) &&
+          near(box.y - left.box.y - left.box.height, left.box.y - top.y, 4),
+      );
+    if (foot) frames.push({ x: left.box.x, y: top.y, width: right(end.box) - left.box.x, height: foot.box.y + foot.box.height - top.y });
+  }
+  return frames;
 }

@@ -213,7 +213,187 @@ describe('things without a card of their own', () => {
   });
 });
 
+describe('things of one make', () => {
+  const like = (pixels: Pixels, given: Painted[0]): number[][] =>
+    boxesLike(pixels, regionsOf(pixels), boxOf(given)).map((box) => [box.x, box.y, box.width, box.height]);
+  const letters = (x: number, y: number, width: number, colour: Colour = ink): Painted[] =>
+    Array.from({ length: Math.floor(width / 5) }, (_, at): Painted => [[x + at * 5, y, 3, 8], colour]);
+  /** A box with round corners, row by row. */
+  const rounded = ([x, y, width, height]: Painted[0], radius: number, colour: Colour): Painted[] =>
+    Array.from({ length: height }, (_, row): Painted => {
+      const down = Math.max(0, radius - row - 0.5, row + 0.5 - (height - radius));
+      const cut = down === 0 ? 0 : Math.round(radius - Math.sqrt(Math.max(0, radius * radius - down * down)));
+      return [[x + cut, y + row, width - 2 * cut, 1], colour];
+    });
+  const outlined = ([x, y, width, height]: Painted[0], colour: Colour, within: Colour = white): Painted[] => [
+    [[x, y, width, height], colour],
+    [[x + 1, y + 1, width - 2, height - 2], within],
+  ];
+  const line: Colour = [205, 205, 205];
+  const green: Colour = [60, 140, 90];
+  const red: Colour = [180, 60, 50];
+  type Case = readonly [title: string, painted: readonly Painted[], given: Painted[0], found: readonly Painted[0][]];
+  const circles = (places: readonly (readonly [x: number, y: number, size: number, colour: Colour])[]): Painted[] =>
+    places.flatMap(([x, y, size, colour]) => [
+      ...rounded([x, y, size, size], size / 2, colour),
+      ...letters(x + size / 2 - 4, y + size / 2 - 4, 10, white),
+    ]);
+  const cases: readonly Case[] = [
+    [
+      'a filled button and those with a line around them',
+      [
+        [[20, 20, 120, 36], red],
+        ...letters(50, 34, 60, white),
+        ...outlined([160, 20, 100, 36], ink),
+        ...letters(185, 34, 50),
+        ...outlined([20, 120, 90, 36], ink),
+        ...letters(45, 134, 40),
+        [[20, 80, 300, 20], grey],
+      ],
+      [20, 20, 120, 36],
+      [
+        [20, 20, 120, 36],
+        [160, 20, 100, 36],
+        [20, 120, 90, 36],
+      ],
+    ],
+    [
+      'circles with letters, in two sizes and many tones, but no square of that size',
+      [
+        ...circles([
+          [20, 20, 32, green],
+          [80, 20, 32, red],
+          [20, 90, 24, [70, 76, 145]],
+          [80, 90, 24, green],
+        ]),
+        [[200, 20, 32, 32], red],
+        ...letters(212, 32, 10, white),
+      ],
+      [20, 20, 32, 32],
+      [
+        [20, 20, 32, 32],
+        [80, 20, 32, 32],
+        [20, 90, 24, 24],
+        [80, 90, 24, 24],
+      ],
+    ],
+    [
+      'days of a month, each with a line around it that its neighbour shares, some of another tone and height',
+      [0, 1, 2, 3].flatMap((at) =>
+        [0, 1].flatMap((row) => outlined([20 + at * 90, 20 + row * 79, 91, row === 0 ? 80 : 100], line, at === 0 ? grey : white)),
+      ),
+      [20, 20, 91, 80],
+      [0, 1].flatMap((row) => [0, 1, 2, 3].map((at): Painted[0] => [20 + at * 90, 20 + row * 79, 91, row === 0 ? 80 : 100])),
+    ],
+    [
+      'cards with a picture over a ground, one of them without',
+      [
+        ...[20, 240, 460].flatMap((x, at): Painted[] => [
+          ...(at === 1
+            ? []
+            : Array.from({ length: 60 }, (_, row): Painted => [
+                [x, 20 + row, 200, 1],
+                [40 + row * 3, 90, 200 - row * 2],
+              ])),
+          [[x, 80, 200, 100], white],
+          ...letters(x + 14, 100, 80 + at * 20),
+          ...letters(x + 14, 130, 120 - at * 20),
+        ]),
+      ],
+      [20, 20, 200, 160],
+      [
+        [20, 20, 200, 160],
+        [460, 20, 200, 160],
+        [240, 80, 200, 100],
+      ],
+    ],
+    [
+      'fields of two widths under their labels, one with a hint',
+      [
+        [20, 20, 400],
+        [20, 120, 180],
+        [240, 120, 180],
+      ].flatMap(([x = 0, y = 0, width = 0], at): Painted[] => [
+        ...letters(x, y + 2, 50 + at * 10),
+        ...outlined([x, y + 20, width, 36], line),
+        ...letters(x + 10, y + 34, 60),
+        ...(at === 2 ? letters(x, y + 62, 80) : []),
+      ]),
+      [20, 20, 400, 58],
+      [
+        [20, 20, 400, 58],
+        [20, 120, 180, 58],
+        [240, 120, 180, 73],
+      ],
+    ],
+    [
+      'stars of one colour, in two sizes, and no words of that width',
+      [
+        ...[20, 80, 140].flatMap((y) =>
+          Array.from({ length: 5 }, (_, at): Painted => [
+            [30 + at * 12, y, 9, 9],
+            [222, 160, 30],
+          ]),
+        ),
+        ...Array.from({ length: 5 }, (_, at): Painted => [
+          [200 + at * 15, 20, 12, 12],
+          [222, 160, 30],
+        ]),
+        ...letters(30, 200, 57),
+      ],
+      [30, 20, 57, 9],
+      [
+        [30, 20, 57, 9],
+        [200, 20, 76, 12],
+        [30, 80, 57, 9],
+        [30, 140, 57, 9],
+      ],
+    ],
+    [
+      'two kinds in frames of one size: those with nothing in common inside are left out',
+      [
+        ...[20, 240].flatMap((x): Painted[] => [
+          ...outlined([x, 20, 200, 120], line),
+          [[x + 15, 36, 40, 40], green],
+          ...letters(x + 70, 40, 90),
+          ...letters(x + 15, 100, 60),
+        ]),
+        ...outlined([20, 160, 200, 120], line),
+        ...Array.from({ length: 4 }, (_, at): Painted => [[50, 180 + at * 22, 20, 16], red]),
+        ...Array.from({ length: 4 }, (_, at): Painted => [[130, 180 + at * 22, 20, 16], red]),
+      ],
+      [20, 20, 200, 120],
+      [
+        [20, 20, 200, 120],
+        [240, 20, 200, 120],
+      ],
+    ],
+  ];
+  test.each(cases)('%s', (_, painted, given, found) => {
+    expect(like(picture(700, 320, [244, 244, 242], ...painted), given)).toEqual(found.map((box) => [...box]));
+  });
+});
+
 describe('patches', () => {
+  test('a line around two fills, with round corners, is a frame', () => {
+    const corners: Painted[] = [
+      [[40, 20, 120, 1], ink],
+      [[40, 119, 120, 1], ink],
+      [[36, 24, 1, 92], ink],
+      [[163, 24, 1, 92], ink],
+      [[37, 21, 126, 40], grey],
+    ];
+    expect(patchesOf(picture(200, 140, white, ...corners)).frames).toEqual([boxOf([36, 20, 128, 100])]);
+  });
+  test('lines of two colours are no frame', () => {
+    const lines: Painted[] = [
+      [[40, 20, 120, 1], ink],
+      [[40, 119, 120, 1], grey],
+      [[36, 24, 1, 92], ink],
+      [[163, 24, 1, 92], ink],
+    ];
+    expect(patchesOf(picture(200, 140, white, ...lines)).frames).toEqual([]);
+  });
   test('fills and what is drawn on them', () => {
     const { fills, marks } = patchesOf(picture(200, 100, white, [[20, 20, 120, 60], grey], [[40, 40, 30, 8], ink], [[73, 40, 20, 8], ink]));
     expect(fills).toContainEqual(boxOf([20, 20, 120, 60]));
@@ -225,7 +405,7 @@ describe('patches', () => {
     ['one colour', picture(30, 30, white)],
     ['no size', { width: 0, height: 0, data: new Uint8Array(0) }],
   ])('none in a picture of %s', (_, pixels) => {
-    expect(patchesOf(pixels)).toEqual({ fills: [], marks: [] });
+    expect(patchesOf(pixels)).toEqual({ fills: [], marks: [], frames: [] });
   });
 });
 

@@ -37,6 +37,11 @@ export function holds(outer: Box, inner: Box, slack = 0): boolean {
   );
 }
 
+/** Tells whether two boxes share no more than a tenth of the smaller one: neighbours in a table share a line. */
+export function isApart(one: Box, other: Box): boolean {
+  return area(shared(one, other)) <= Math.min(area(one), area(other)) * 0.1;
+}
+
 export type Colour = readonly [red: number, green: number, blue: number];
 
 /** A pixel's colour over white. */
