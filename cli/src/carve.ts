@@ -1,5 +1,15 @@
 import { readFile } from 'node:fs/promises';
-import { type Box, boxesLike, decodeFile, readPage, regionsOf, suggestionReport, suggestParts, messageOf } from '@liana/core';
+import {
+  type Box,
+  boxesLike,
+  decodeFile,
+  partsOfPicture,
+  readPage,
+  regionsOf,
+  suggestionReport,
+  suggestParts,
+  messageOf,
+} from '@liana/core';
 import { Command, InvalidArgumentError } from 'commander';
 import { PNG } from 'pngjs';
 
@@ -20,8 +30,10 @@ async function bytesOf(file: string): Promise<Buffer> {
   });
 }
 
-/** What the picture shows: the regions a drawn box would hold on to, or the boxes alike to the given one. */
-function carvePicture(file: string, bytes: Buffer, like: Box | undefined): { items: number[][] } {
+/** What the picture shows: the boxes alike to the given one, or the regions a drawn box would hold on to, and the parts that it suggests. */
+type PictureFound = { items: number[][]; parts?: { name: string; parent: string | null; reason: string; boxes: number[][] }[] };
+
+function carvePicture(file: string, bytes: Buffer, like: Box | undefined): PictureFound {
   let picture: PNG;
   try {
     picture = PNG.sync.read(bytes);
@@ -31,8 +43,10 @@ function carvePicture(file: string, bytes: Buffer, like: Box | undefined): { ite
   if (like && (like.x + like.width > picture.width || like.y + like.height > picture.height))
     throw new InputError(`The box reaches out of the picture, which is ${picture.width} × ${picture.height}.`);
   const regions = regionsOf(picture);
-  const boxes = like ? boxesLike(picture, regions, like) : regions.map(({ box }) => box);
-  return { items: boxes.map((box) => [box.x, box.y, box.width, box.height]) };
+  const numbers = (boxes: readonly Box[]): number[][] => boxes.map((box) => [box.x, box.y, box.width, box.height]);
+  if (like) return { items: numbers(boxesLike(picture, regions, like)) };
+  const parts = partsOfPicture(picture).map(({ name, parent, reason, boxes }) => ({ name, parent, reason, boxes: numbers(boxes) }));
+  return { items: numbers(regions.map(({ box }) => box)), parts };
 }
 
 const isPicture = (bytes: Buffer): boolean => bytes.subarray(1, 4).toString('latin1') === 'PNG';
@@ -49,7 +63,13 @@ const program = new Command('carve')
         if (!isPicture(bytes))
           throw new InputError(`${file} is no PNG picture; the shell reads only PNG. The browser reads JPEG, WebP and AVIF too.`);
         const found = carvePicture(file, bytes, options.like);
-        process.stdout.write(options.json ? `${JSON.stringify(found)}\n` : found.items.map((box) => `${box.join(',')}\n`).join(''));
+        const lines = found.parts
+          ? found.parts.map(
+              ({ name, parent, boxes, reason }) =>
+                `${name}${parent ? ` in ${parent}` : ''}: ${reason} (${boxes.map((box) => box.join(',')).join(' ')})\n`,
+            )
+          : found.items.map((box) => `${box.join(',')}\n`);
+        process.stdout.write(options.json ? `${JSON.stringify(found)}\n` : lines.join(''));
         return;
       }
       if (options.like) throw new InputError('--like is for pictures; in a page, repeats are found by themselves.');

@@ -153,6 +153,39 @@ test('undo goes back over more than fifty steps, and redo forth again', async ({
   await expect.poll(left).toBeGreaterThan(start + 20);
 });
 
+test('a picture: what stands out and what repeats is suggested, taken by keys alone, named, and is a skeleton', async ({ page }) => {
+  await startPlan(page);
+  await drop(page, 'today.png');
+  await expect(page.locator('.page-area img')).toBeVisible();
+  const press = async (role: 'button', named: RegExp | string): Promise<void> => {
+    await page.getByRole(role, { name: named }).first().focus();
+    await page.keyboard.press('Enter');
+  };
+  await press('button', 'Suggest parts');
+  await expect(page.getByText('told from the picture alone')).toBeVisible();
+  const all = page.getByRole('button', { name: /^Take all \d+$/ });
+  const offered = Number((await all.textContent())?.match(/\d+/)?.[0]);
+  expect(offered).toBeGreaterThanOrEqual(5);
+  await page
+    .getByRole('button', { name: /^Leave / })
+    .last()
+    .focus();
+  await page.keyboard.press('Enter');
+  await expect(all).toHaveText(`Take all ${offered - 1}`);
+  await press('button', /^Take all/);
+  await expect(page.getByText('Nothing is left to take.')).toBeVisible();
+  // A card stands several times, and has props for what stands in it.
+  const card = page.getByRole('treeitem', { name: /^Card\d* ×/ }).first();
+  await card.click();
+  await page.getByRole('button', { name: 'Part', exact: true }).click();
+  await expect(page.getByLabel('Props')).toHaveValue(/title: string/);
+  await page.getByLabel('Name', { exact: true }).fill('LockCard');
+  await page.getByLabel('Name', { exact: true }).press('Enter');
+  await expect(page.getByRole('treeitem', { name: /^LockCard ×/ })).toBeVisible();
+  const files = await skeletonOf(page);
+  expect(Object.keys(files).filter((path) => path.endsWith('.tsx')).length).toBeGreaterThanOrEqual(offered - 1);
+});
+
 test('a reload in the middle of the work loses nothing', async ({ page }) => {
   await startPlan(page);
   await drop(page, 'today.png');

@@ -1,6 +1,7 @@
 export { type NameAdvice, checkName } from './names';
 export { boxesLike } from './picture/like';
 export { agreement, area, bottom, type Box, groundOf, holds, type Pixels, right, shared } from './picture/pixels';
+export { type PicturePart, type PictureWhy, partsOfPicture } from './picture/suggest';
 export { type Edges, edgesOf, type PictureRegion, regionsOf, snap } from './picture/regions';
 export { findGroups, findLikes, type Group } from './page/groups';
 export { listName, type ProposedProp, proposeProps } from './page/props';
@@ -12,7 +13,7 @@ export { type SuggestedGroup, type SuggestedPart, suggestionReport, type Suggest
 export { type Sample, type Variation, type VariationKind, variationKinds, variationsOf } from './page/vary';
 export { matchPlan, matchWords, type PartMatch, type PlanMatch } from './match';
 export { planFromCode } from './plan-from-code';
-export { type Adopted, adoptParts, boxesByOrder, proposedFor, withProposedProps } from './plan/adopt';
+export { type Adopted, adoptParts, adoptPictureParts, boxesByOrder, proposedFor, withProposedProps } from './plan/adopt';
 export { type Candidate, candidatesOf, type LooksLike } from './plan/candidates';
 export * from './plan/edit';
 export { closestOwner, type Home, homeOf, homeWords, hopWords, whoWords } from './plan/home';

@@ -5,8 +5,10 @@ import {
   edgesOf,
   findLikes,
   type PageTree,
+  type PicturePart,
   type PictureRegion,
   type Pixels,
+  partsOfPicture,
   readPage,
   regionsOf,
   type SuggestedPart,
@@ -92,6 +94,15 @@ export const carver = {
 
   suggest(tree: PageTree): readonly SuggestedPart[] {
     return suggestParts(tree).parts;
+  },
+
+  /** The parts that a picture suggests, which is studied where it was not yet. */
+  async suggestFromPicture(key: string, picture: Blob): Promise<readonly PicturePart[]> {
+    await carver.study(key, picture);
+    const known = studied.get(key);
+    const share = shares.get(key) ?? 1;
+    if (!known) return [];
+    return partsOfPicture(known.pixels).map((part) => ({ ...part, boxes: part.boxes.map((box) => scaled(box, 1 / share)) }));
   },
 
   /** Elements like one, in its own page and in others. */

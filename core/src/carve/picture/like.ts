@@ -3,13 +3,13 @@ import { likeByRegions } from './like-regions';
 import { likeHeaded, likeShape, shapeMeant } from './like-shapes';
 import { likeColumns, likeDrawing, likeMark, likePart, likeStart } from './like-starts';
 import type { PictureRegion } from './regions';
-import { type Mark, piecesIn, type Scene, sceneOf } from './scene';
+import { type Mark, piecesIn, type Scene, sceneOf, type Shape } from './scene';
 import type { Found } from './steps';
 
 const inOrder = (boxes: readonly Box[]): Box[] => [...boxes].sort((a, b) => (Math.abs(a.y - b.y) > 4 ? a.y - b.y : a.x - b.x));
 
 /** The given box and those found, the best first, that overlap none before them; in the order of reading. */
-function apart(given: Box, found: readonly Found[]): Box[] {
+export function apart(given: Box, found: readonly Found[]): Box[] {
   const chosen: Box[] = [given];
   for (const { box } of [...found].sort((a, b) => b.score - a.score || area(b.box) - area(a.box)))
     if (chosen.every((one) => isApart(one, box))) chosen.push(box);
@@ -40,6 +40,11 @@ function ofOneContent(scene: Scene, given: Box, boxes: readonly Box[]): Box[] {
   const parts = boxes.map((box) => ({ box, share: box === given ? 1 : sharedContent(scene, given, box) }));
   const isKnown = parts.some(({ box, share }) => box !== given && share >= 0.5);
   return parts.filter(({ share }) => !isKnown || share > 0.05).map(({ box }) => box);
+}
+
+/** A shape and those of one make with it, in the order of reading. */
+export function boxesOfMake(scene: Scene, shape: Shape): Box[] {
+  return ofOneContent(scene, shape.box, apart(shape.box, likeShape(scene, shape)));
 }
 
 /**

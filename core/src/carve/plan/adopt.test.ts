@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { readPage } from '../page/read';
 import { suggestParts } from '../page/suggest';
-import { adoptParts, boxesByOrder, proposedFor } from './adopt';
+import { adoptParts, adoptPictureParts, boxesByOrder, proposedFor } from './adopt';
 import { addSheet, changePart } from './edit';
 import { emptyPlan, nameOf, partNamed, type Plan } from './plan';
 import { planTree } from './plan-tree';
@@ -61,5 +61,28 @@ describe('taking parts over from a page', () => {
     const oneByOne = parts.reduce((plan, part) => adoptParts(plan, sheet, page, [part], boxesByOrder(page)), start);
     const words = (plan: Plan): string[] => plan.parts.map((part) => `${part.name}: ${part.props.map((prop) => prop.name).join()}`);
     expect(words(oneByOne)).toEqual(words(atOnce));
+  });
+});
+
+describe('taking parts over from a picture', () => {
+  const panel = { x: 0, y: 0, width: 400, height: 300 };
+  const cards = [20, 160].map((y) => ({ x: 20, y, width: 300, height: 100 }));
+  const title = { name: 'title', type: 'string', optional: false };
+  const parts = [
+    { name: 'Panel', boxes: [panel], parent: null, why: 'panel', reason: '', props: [] },
+    { name: 'Card', boxes: cards, parent: 'Panel', why: 'card', reason: '', props: [title] },
+  ] as const;
+  test('parts stand at their boxes, nested as they lie, with their props', () => {
+    const plan = adoptPictureParts(start, sheet, parts);
+    expect(planTree(plan).nodes.map((node) => `${node.depth} ${nameOf(plan, node.part)} ×${node.times}`)).toEqual([
+      '0 TodayPage ×1',
+      '1 Panel ×1',
+      '2 Card ×2',
+    ]);
+    expect(propsOf(plan, 'Card')).toEqual(['title']);
+  });
+  test('a name that is taken gets a number: it need not be the same part', () => {
+    const plan = adoptPictureParts(adoptPictureParts(start, sheet, parts), sheet, [{ ...parts[1], boxes: [panel] }]);
+    expect(plan.parts.map((part) => part.name)).toEqual(['TodayPage', 'Panel', 'Card', 'Card2']);
   });
 });

@@ -3,6 +3,8 @@ import type { PageTree } from '../page/read';
 import { elementAt, selectorOf } from '../page/selector';
 import { variationsOf } from '../page/vary';
 import type { Box } from '../picture/pixels';
+import type { PicturePart } from '../picture/suggest';
+import { freeName } from '../../write/case';
 import { changePart, markPart } from './edit';
 import type { PartId, Plan, PlannedProp, SheetId } from './plan';
 
@@ -29,6 +31,20 @@ export function adoptParts(plan: Plan, sheet: SheetId, page: PageTree, parts: re
     const part = before.parts.find((one) => one.name === name);
     return part ? withProposedProps(before, part.id, sheet, page) : before;
   }, handedOn);
+}
+
+/** Takes parts over from a picture, with their props. A name that a part of the plan has already gets a number: pictures do not say what is the same. */
+export function adoptPictureParts(plan: Plan, sheet: SheetId, parts: readonly PicturePart[]): Plan {
+  return parts.reduce((before, { name, boxes, props }) => {
+    const free = freeName(name, new Set(before.parts.map((one) => one.name)));
+    const marked = markPart(
+      before,
+      sheet,
+      free,
+      boxes.map((box) => ({ box })),
+    );
+    return changePart(marked.plan, marked.part, { props });
+  }, plan);
 }
 
 /** Takes away the props that were proposed for what is now a part of its own inside. What was written by hand stays. */

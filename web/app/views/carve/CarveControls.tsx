@@ -72,7 +72,7 @@ export function CarveControls(props: Props) {
         )
       )}
       {act('Add a page', () => props.onBring('new'))}
-      {sheet.kind === 'html' && act('Suggest parts', props.onSuggest)}
+      {act('Suggest parts', props.onSuggest)}
       {act('Find repeats', props.onRepeats, !props.hasChoice)}
       {act('Rows', () => props.onSplit('rows'), !props.hasChoice)}
       {act('Columns', () => props.onSplit('columns'), !props.hasChoice)}

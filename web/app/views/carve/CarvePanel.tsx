@@ -40,7 +40,7 @@ export function CarvePanel({ carving }: { carving: Carving }) {
 }
 
 function Panel({ carving }: { carving: Carving }) {
-  const { state, editor, plan, tree, sheet, shown, boxes, part, go, choosePart } = carving;
+  const { state, editor, plan, tree, sheet, shown, looks, boxes, part, go, choosePart } = carving;
   const { edit } = editor;
   switch (state.show) {
     case 'part':
@@ -52,7 +52,7 @@ function Panel({ carving }: { carving: Carving }) {
     case 'values':
       return <Values carving={carving} />;
     case 'suggested':
-      return <SuggestedPanel plan={plan} sheet={sheet} shown={shown} boxes={boxes} onEdit={edit} />;
+      return <SuggestedPanel plan={plan} sheet={sheet} shown={shown} looks={looks} boxes={boxes} onEdit={edit} />;
     case 'strands':
       return <StrandsPanel plan={plan} tree={tree} chosen={part?.id} onPart={choosePart} />;
     case 'skeleton':

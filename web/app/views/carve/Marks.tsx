@@ -41,7 +41,7 @@ export function Marks({ plan, sheet, regions, chosen, scale, boxOf, drawn, onCho
     return `${nameOf(plan, region.part)}${look && look.times > 1 && look.isFirst ? ` ×${look.times}` : ''}`;
   };
   const labels = placeLabels(
-    named.map((region) => ({ id: region.id, text: wordsOf(region), box: onScreen(boxOf(region)) })),
+    named.map((region) => ({ id: region.id, text: wordsOf(region), box: onScreen(boxOf(region)), isChosen: chosen.has(region.id) })),
     sheet.width * scale,
   );
   return (

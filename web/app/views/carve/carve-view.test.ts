@@ -31,6 +31,23 @@ describe('labels', () => {
       });
     }
   });
+  test('a name covers no low mark, not even its own; the chosen one is shown all the same', () => {
+    const [above, row, under] = ['above', 'row', 'under'].map((id, at) => ({
+      id,
+      text: 'Row',
+      box: { x: 10, y: 40 + at * 30, width: 300, height: 30 },
+    }));
+    if (!above || !row || !under) throw new Error('no rows');
+    const pill = { id: 'pill', text: 'Pill', box: { x: 20, y: 40, width: 40, height: 16 } };
+    const panel = { id: 'panel', text: 'Panel', box: { x: 10, y: 20, width: 300, height: 200 } };
+    const hidden = (...labels: Parameters<typeof placeLabels>[0]): string[] =>
+      placeLabels(labels, 640).flatMap((label) => (label.isHidden ? [label.id] : []));
+    expect(hidden(row)).toEqual([]);
+    expect(hidden(above, row, under)).toEqual(['row']);
+    expect(hidden({ ...row, isChosen: true }, above, under)).toEqual([]);
+    const placed = placeLabels([panel, pill], 640).find((label) => label.id === 'panel');
+    expect(placed && (placed.y + 19 <= 40 || placed.y >= 56)).toBe(true);
+  });
   test('one alone stands above its box, at the top of the page within it', () => {
     const at = (y: number): number[] =>
       placeLabels([{ id: 'a', text: 'A', box: { x: 10, y, width: 90, height: 90 } }], 640).map((label) => label.y);
