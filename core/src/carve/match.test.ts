@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { analyse } from '../analyse';
 import { loadCompilers } from '../frameworks/registry';
+import { demoFiles } from '../../../testing/src/files';
 import { analyseFiles } from '../../../testing/src/project';
 import { board, demoPage, drawnPlan, drawnPlans, filesOf, planOf } from '../../../testing/src/carve';
 import { planFrom, valueOf } from '../../../testing/src/plan';
@@ -50,6 +51,53 @@ describe.each(['react', 'vue', 'svelte'])('a skeleton in %s read back is the pla
   test.each(drawnPlans)('drawn on a picture: %s', (_, outline, values) => {
     const plan = drawnPlan(outline, values);
     expect(readBack(plan, new Map(), framework).problems).toEqual([]);
+  });
+});
+
+describe('parts whose names say nothing are found by what they render', () => {
+  /** The demo's pages as suggested, with every part named by a number alone and without its contract. */
+  const blind = (): { plan: Plan; pages: Map<SheetId, PageTree>; wasNamed: ReadonlyMap<string, string> } => {
+    const { plan, pages } = planOf({ TodayPage: demoPage('today'), LockPage: demoPage('lock'), RosterPage: demoPage('roster') });
+    const wasNamed = new Map<string, string>();
+    const parts = plan.parts.map((part, at) => {
+      const name = part.role === 'page' ? part.name : `Thing${at}`;
+      wasNamed.set(name, part.name);
+      return { ...part, name, ...(part.role === 'page' ? {} : { props: [], events: [] }) };
+    });
+    return { plan: { ...plan, parts }, pages, wasNamed };
+  };
+  const expected = [
+    'TopBar→TopBar',
+    'LockList→LockList',
+    'LockCard→LockCard',
+    'Gauge→LevelGauge',
+    'PassageRow→PassageRow',
+    'Pill→StatusPill',
+  ];
+  const more = ['Hint→HintBubble', 'SidePanel→LockPanel', 'LevelChart→LevelChart', 'PassageQueue→PassageQueue', 'ShiftTable→ShiftTable'];
+  test.each(['react', 'vue', 'svelte'] as const)('in the demo in %s, and none is taken for another', (framework) => {
+    const { plan, pages, wasNamed } = blind();
+    const { model } = analyseFiles(demoFiles(`${framework}/sound`));
+    const { parts } = matchPlan(skeletonOf(plan, pages), model);
+    const found = parts.flatMap((part) =>
+      part.found === 'by what it renders' ? [`${wasNamed.get(part.part) ?? ''}→${part.componentName}`] : [],
+    );
+    const notice = found.filter((one) => one.startsWith('Notice'));
+    expect(found.filter((one) => !notice.includes(one)).sort()).toEqual([...expected, ...more].sort());
+    expect(notice.every((one) => one === 'Notice→NoticeStrip')).toBe(true);
+  });
+  test('a part that none is tells the one that renders most of what it does', () => {
+    const { plan, pages, wasNamed } = blind();
+    const { model } = analyseFiles(demoFiles('react/sound'));
+    const field = matchPlan(skeletonOf(plan, pages), model).parts.find((part) => wasNamed.get(part.part) === 'Field');
+    expect([field?.found, field?.near?.name]).toEqual(['missing', 'DateField']);
+    expect(field?.near?.alike).toBeCloseTo(0.5, 1);
+  });
+  test('a bare element is no evidence', () => {
+    const html = '<main><button>One</button><p>words</p><button>Two</button></main>';
+    const { plan, pages } = planOf({ SomePage: html });
+    const { model } = analyseFiles({ 'src/Alarm.tsx': 'export function Alarm() { return <button>now</button>; }' });
+    expect(matchPlan(skeletonOf(plan, pages), model).parts.filter((part) => part.component !== undefined)).toEqual([]);
   });
 });
 

@@ -4,14 +4,19 @@ import { counted, listed } from '../rules/shared/sentences';
 import { bareEvent, isCallback, memberLabel } from './member-names';
 import type { Skeleton, SkeletonPart } from './skeleton';
 import { callbackName, camelCase } from '../write/case';
+import { plannedRendered, renderedBy, renderLikeness, signWeights } from './rendered';
 
 /** How a planned part stands in the code. */
 export type PartMatch = {
   readonly part: string;
-  /** By its name, by a contract and place that fit no other part, or not at all. */
-  readonly found: 'by name' | 'by contract' | 'missing';
+  /** By its name, by what it renders or a contract that fit no other part as well, or not at all. */
+  readonly found: 'by name' | 'by what it renders' | 'by contract' | 'missing';
   readonly component?: ComponentId;
   readonly componentName: string;
+  /** How much of what it renders is the same, 0 to 1; absent for a part of a picture. */
+  readonly alike?: number;
+  /** For a missing part, the component that renders most of what it does: it may do. Absent where none renders a third. */
+  readonly near?: { readonly component: ComponentId; readonly name: string; readonly alike: number };
   /** What differs, in sentences; empty where plan and code agree. */
   readonly differs: readonly string[];
 };
@@ -70,6 +75,9 @@ function alike(one: Contract, other: Contract): number {
 }
 
 const alikeEnough = 0.6;
+/** So much of what it renders makes a part and a component one; so much makes the component worth a look. */
+const rendersEnough = 0.5;
+const nearFrom = 0.33;
 
 /** Components that can be parts: those of the source, neither tests nor the markup that mounts them. */
 function candidates(model: Model): Component[] {
@@ -77,44 +85,63 @@ function candidates(model: Model): Component[] {
 }
 
 /**
- * Compares a plan with a project: which parts exist, by name or by a contract that fits, and in what
- * they differ. Several components of one name: the one whose contract fits best is meant.
+ * Compares a plan with a project: which parts exist, by name, by what they render or by a contract that
+ * fits, and in what they differ. Several components of one name: the one whose contract fits best is meant.
  */
 export function matchPlan(skeleton: Skeleton, model: Model): PlanMatch {
   const components = candidates(model);
   const taken = new Set<ComponentId>();
-  const chosen = new Map<SkeletonPart, { component: Component; found: 'by name' | 'by contract' }>();
-  const best = (part: SkeletonPart, among: readonly Component[]): { component: Component; likeness: number } | undefined =>
-    among
-      .filter((component) => !taken.has(component.id))
-      .map((component) => ({ component, likeness: alike(planned(part), written(model, component)) }))
-      .sort((a, b) => b.likeness - a.likeness)[0];
+  const chosen = new Map<SkeletonPart, { component: Component; found: 'by name' | 'by what it renders' | 'by contract' }>();
+  const contracts = new Map(components.map((component) => [component, written(model, component)]));
+  const rendered = new Map(components.map((component) => [component, renderedBy(model, component)]));
+  const weight = signWeights([...rendered.values()]);
+  const looks = new Map(skeleton.parts.map((part) => [part, plannedRendered(part)]));
+  const nothing = new Map<string, number>();
+  const looksLike = (part: SkeletonPart, component: Component): number =>
+    renderLikeness(looks.get(part) ?? nothing, rendered.get(component) ?? nothing, weight);
+  const takes = (part: SkeletonPart, component: Component): number =>
+    alike(planned(part), contracts.get(component) ?? written(model, component));
+  const choose = (part: SkeletonPart, component: Component, found: 'by name' | 'by what it renders' | 'by contract'): void => {
+    chosen.set(part, { component, found });
+    taken.add(component.id);
+  };
   for (const part of skeleton.parts) {
-    const named = best(
-      part,
-      components.filter((component) => component.name === part.name),
-    );
-    if (!named) continue;
-    chosen.set(part, { component: named.component, found: 'by name' });
-    taken.add(named.component.id);
+    const named = components
+      .filter((component) => component.name === part.name && !taken.has(component.id))
+      .sort((a, b) => takes(part, b) + looksLike(part, b) - takes(part, a) - looksLike(part, a))[0];
+    if (named) choose(part, named, 'by name');
   }
-  for (const part of skeleton.parts) {
-    if (chosen.has(part)) continue;
-    const fitting = best(part, components);
-    if (!fitting || fitting.likeness < alikeEnough) continue;
-    chosen.set(part, { component: fitting.component, found: 'by contract' });
-    taken.add(fitting.component.id);
-  }
+  // The surest pairs first: a part that is much like two components is the one that no other part is liker.
+  const pairs = skeleton.parts
+    .filter((part) => !chosen.has(part))
+    .flatMap((part) =>
+      components.flatMap((component) => {
+        const [look, contract] = [looksLike(part, component), takes(part, component)];
+        const isFound = look >= rendersEnough || contract >= alikeEnough;
+        return isFound ? [{ part, component, look, contract, worth: look + contract * 0.5 }] : [];
+      }),
+    )
+    .sort((a, b) => b.worth - a.worth);
+  for (const { part, component, look } of pairs)
+    if (!chosen.has(part) && !taken.has(component.id))
+      choose(part, component, look >= rendersEnough ? 'by what it renders' : 'by contract');
+  const nearest = (part: SkeletonPart): Pick<PartMatch, 'near'> => {
+    const best = components
+      .map((component) => ({ component: component.id, name: component.name, alike: looksLike(part, component) }))
+      .reduce<PartMatch['near']>((most, one) => (one.alike > (most?.alike ?? nearFrom) ? one : most), undefined);
+    return best ? { near: best } : {};
+  };
   const nameInCode = new Map([...chosen].map(([part, { component }]) => [part.name, component.name]));
   return {
     parts: skeleton.parts.map((part): PartMatch => {
       const match = chosen.get(part);
-      if (!match) return { part: part.name, found: 'missing', componentName: '', differs: [] };
+      if (!match) return { part: part.name, found: 'missing', componentName: '', differs: [], ...nearest(part) };
       return {
         part: part.name,
         found: match.found,
         component: match.component.id,
         componentName: match.component.name,
+        ...((looks.get(part)?.size ?? 0) > 0 ? { alike: looksLike(part, match.component) } : {}),
         differs: differences(part, match.component, model, nameInCode, chosen),
       };
     }),

@@ -17,9 +17,18 @@ type Props = {
 
 const foundWords: Readonly<Record<PartMatch['found'], string>> = {
   'by name': '',
+  'by what it renders': 'by what it renders',
   'by contract': 'by its contract',
   missing: 'not in the code',
 };
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** How a component was found for a part, and how much of what the part renders it renders too. */
+function howFound({ found, alike }: PartMatch): string {
+  const share = alike === undefined ? '' : `${percent(alike)} alike`;
+  return [foundWords[found], share].filter((one) => one !== '').join(', ');
+}
 
 /** The plan against the project's code: what is there, what is missing, what differs. */
 export function MatchPanel({ projectId, hasSource, skeleton, plan, onPlan, onPart }: Props) {
@@ -66,7 +75,14 @@ export function MatchPanel({ projectId, hasSource, skeleton, plan, onPlan, onPar
                   {part.componentName} in the tree
                 </Link>
               )}{' '}
-              <small>{part.found === 'by contract' ? foundWords[part.found] : ''}</small>
+              {part.component !== undefined && <small>{howFound(part)}</small>}
+              {part.near && (
+                <small className="why">
+                  It renders {percent(part.near.alike)} of what{' '}
+                  <Link to={`/projects/${projectId}/tree?component=${encodeURIComponent(part.near.component)}`}>{part.near.name}</Link>{' '}
+                  does, which may do instead.
+                </small>
+              )}
               {part.differs.map((says) => (
                 <small key={says} className="why">
                   {says}
