@@ -119,20 +119,39 @@ export function SuggestedPanel({ plan, sheet, shown, looks, boxes, onEdit }: Pro
       />
     );
   return (
+    <OfferedParts
+      parts={open}
+      isPicture={shown.kind === 'picture'}
+      onTake={(names) => take(new Set(names))}
+      onLeave={(name) => setLeft(new Set([...left, name]))}
+    />
+  );
+}
+
+type OfferedProps = {
+  parts: readonly Place[];
+  isPicture: boolean;
+  onTake: (names: readonly string[]) => void;
+  onLeave: (name: string) => void;
+};
+
+/** Parts that can be taken, all at once or one by one. */
+function OfferedParts({ parts, isPicture, onTake, onLeave }: OfferedProps) {
+  return (
     <>
       <h2>Suggested parts</h2>
-      {shown.kind === 'picture' && (
+      {isPicture && (
         <p>
           These are told from the picture alone, by what stands out and what repeats. Their names say what they look like; give them yours.
         </p>
       )}
       <p>
-        <Button size="small" variant="contained" onClick={() => take(new Set(open.map((part) => part.name)))}>
-          Take all {open.length}
+        <Button size="small" variant="contained" onClick={() => onTake(parts.map((part) => part.name))}>
+          Take all {parts.length}
         </Button>
       </p>
       <ul className="plain-list suggested">
-        {open.map((part) => (
+        {parts.map((part) => (
           <li key={part.name}>
             <span>
               <b>{part.name}</b>
@@ -140,10 +159,10 @@ export function SuggestedPanel({ plan, sheet, shown, looks, boxes, onEdit }: Pro
               {part.parent && <small> in {part.parent}</small>}
               <small className="why">{part.reason}</small>
             </span>
-            <Button size="small" onClick={() => take(new Set([part.name]))} aria-label={`Take ${part.name}`}>
+            <Button size="small" onClick={() => onTake([part.name])} aria-label={`Take ${part.name}`}>
               Take
             </Button>
-            <Button size="small" color="inherit" onClick={() => setLeft(new Set([...left, part.name]))} aria-label={`Leave ${part.name}`}>
+            <Button size="small" color="inherit" onClick={() => onLeave(part.name)} aria-label={`Leave ${part.name}`}>
               Leave
             </Button>
           </li>
