@@ -153,6 +153,12 @@ function cardScore(pixels: Pixels, given: Shape, other: Shape): number {
 const cardFrom = 0.42;
 const sureFrom = 0.65;
 
+/** The box of a shape as the given one has it: the chosen card of a column has an outline that the others lack, and is as wide as they are without it. */
+function boxAs(given: Shape, { box, fill }: Shape): Box {
+  const isInLine = near(fill.x, given.box.x, 1) && near(fill.width, given.box.width, 1);
+  return isInLine && !near(box.width, given.box.width, 1) ? fill : box;
+}
+
 /** Things of one make as the given shape, without it; not apart yet. Empty for what is like nothing. */
 export function likeShape(scene: Scene, given: Shape): { box: Box; score: number }[] {
   const { pixels, shapes } = scene;
@@ -165,7 +171,7 @@ export function likeShape(scene: Scene, given: Shape): { box: Box; score: number
     const least = sure.filter(({ shape }) => isOneTone(shape, given)).length >= 2 ? sureFrom : cardFrom;
     return scored
       .map(({ shape, score }) => ({
-        box: shape.box,
+        box: boxAs(given, shape),
         score:
           score < cardFrom && sure.some((one) => !isOneTone(one.shape, given) && cardScore(pixels, one.shape, shape) === 1) ? 0.9 : score,
       }))

@@ -166,7 +166,7 @@ const strayFrom = 0.86;
 const startsAlike = 0.5;
 
 /** Things without a frame: looked for wherever something stands as the first line of the given one does, or its second. */
-export function likeStart(scene: Scene, given: Box, onlyInLine: boolean): Found[] {
+export function likeStart(scene: Scene, given: Box): Found[] {
   const { pixels } = scene;
   const own = piecesIn(scene, given);
   const leads = leadsOf(own).filter((lead) => lead.marks.length > 0);
@@ -195,7 +195,7 @@ export function likeStart(scene: Scene, given: Box, onlyInLine: boolean): Found[
     if (box.x < -1 || box.y < -1 || right(box) > pixels.width + 2 || bottom(box) > pixels.height + given.height / 2) return;
     if (!isApart(box, given)) return;
     const isInLine = near(box.x, given.x, 2) || (near(box.y, given.y, 2) && given.width < pixels.width / 2);
-    if (!isInLine && (onlyInLine || isSmall || isBare)) return;
+    if (!isInLine && (isSmall || isBare)) return;
     const begins = Math.max(...leads.map((lead, at) => leadLikeness(scene, given, lead, box, isInLine) - at * 0.05));
     if (begins < (isInLine ? inLineFrom : 1) || cutsThrough(scene, box)) return;
     const looks = stepLikeness(steps, map, box);

@@ -8,6 +8,9 @@ import type { Found } from './steps';
 
 const inOrder = (boxes: readonly Box[]): Box[] => [...boxes].sort((a, b) => (Math.abs(a.y - b.y) > 4 ? a.y - b.y : a.x - b.x));
 
+/** What is a shape has its exact box, which beginnings alone do not tell. */
+const surer = 2;
+
 /** The given box and those found, the best first, that overlap none before them; in the order of reading. */
 export function apart(given: Box, found: readonly Found[]): Box[] {
   const chosen: Box[] = [given];
@@ -62,8 +65,9 @@ export function boxesLike(pixels: Pixels, regions: readonly PictureRegion[], giv
   );
   if (shape && !(mark && agreement(mark, given) > agreement(shape.box, given))) {
     const made = likeShape(scene, shape);
-    // The chosen one of a list has a ground that the others lack: these begin as it does, in one line with it.
-    const found = made.length > 3 ? made : [...made, ...likeStart(scene, shape.box, false)];
+    // The chosen one of a list has a ground that the others lack: these begin as it does.
+    const found =
+      made.length > 3 ? made : [...made.map(({ box, score }) => ({ box, score: score + surer })), ...likeStart(scene, shape.box)];
     return found.length > 0 ? ofOneContent(scene, shape.box, apart(shape.box, found)) : likeByRegions(pixels, regions, given);
   }
   const isSquare = mark && mark.width < mark.height * 1.3 && mark.height < mark.width * 1.3;
@@ -73,7 +77,7 @@ export function boxesLike(pixels: Pixels, regions: readonly PictureRegion[], giv
     () => likeHeaded(scene, given),
     () => likePart(scene, given),
     () => {
-      const begun = likeStart(scene, given, false);
+      const begun = likeStart(scene, given);
       return [...begun, ...likeColumns(scene, given, begun)];
     },
   ];

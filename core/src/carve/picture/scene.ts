@@ -18,6 +18,8 @@ export type Mark = {
 export type Shape = {
   /** With its frame. */
   readonly box: Box;
+  /** Without it. */
+  readonly fill: Box;
   /** The colour of its ground. */
   readonly tone: Colour;
   readonly isFramed: boolean;
@@ -61,7 +63,15 @@ export function sceneOf(pixels: Pixels): Scene {
   const byRow = byTop(drawn);
   const shapes = outer.map(({ fill, box, isFramed }): Shape => {
     const tone = groundOf(pixels, fill);
-    return { box, tone, isFramed, radius: radiusOf(pixels, box), isBlank: isBlank(pixels, box, tone), content: contentOf(byRow, fill) };
+    return {
+      box,
+      fill,
+      tone,
+      isFramed,
+      radius: radiusOf(pixels, box),
+      isBlank: isBlank(pixels, box, tone),
+      content: contentOf(byRow, fill),
+    };
   });
   const scene: Scene = { pixels, marks: drawn, shapes, pieces: piecesOf(byRow, shapes) };
   scenesKept.set(pixels, scene);

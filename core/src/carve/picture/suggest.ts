@@ -204,12 +204,14 @@ function rowsIn(scene: Scene, column: Box): Box[] {
       bands.push({ x: left, y: column.y + y, width: end - left, height: foot - y });
       y = foot;
     }
+    const across = bands.map((band) => acrossOf(steps, band));
     for (const [at, first] of bands.entries()) {
-      const across = acrossOf(steps, first);
+      const own = across[at] ?? new Float64Array(0);
       const run = [first];
-      for (const band of bands.slice(at + 1)) {
-        const isOfHeight = band.height < first.height * 2.2 && first.height < band.height * 2.2;
-        if (!isOfHeight || correlation(across, acrossOf(steps, band), across.length) < 0.7) break;
+      for (let next = at + 1; next < bands.length; next++) {
+        const [band, theirs] = [bands[next], across[next]];
+        if (!band || !theirs || band.height >= first.height * 2.2 || first.height >= band.height * 2.2) break;
+        if (correlation(own, theirs, own.length) < 0.7) break;
         run.push(band);
       }
       const counts = run.map((band) => inner.filter((box) => holds(band, box, 1)).length);
