@@ -11,7 +11,7 @@ const inOrder = (boxes: readonly Box[]): Box[] => [...boxes].sort((a, b) => (Mat
 /** What is a shape has its exact box, which beginnings alone do not tell. */
 const surer = 2;
 
-/** The given box and those found, the best first, that overlap none before them; in the order of reading. */
+/** The given box and those found, the best first, that share no more than a tenth with one before them; in the order of reading. */
 export function apart(given: Box, found: readonly Found[]): Box[] {
   const chosen: Box[] = [given];
   for (const { box } of [...found].sort((a, b) => b.score - a.score || area(b.box) - area(a.box)))
@@ -52,7 +52,7 @@ export function boxesOfMake(scene: Scene, shape: Shape): Box[] {
 
 /**
  * The boxes of a picture that are like the given one, the given one among them (as the box it stands
- * for where there is one), in the order of reading; boxes do not overlap. What has a ground or a frame
+ * for where there is one), in the order of reading; boxes share no more than a tenth. What has a ground or a frame
  * of its own is looked for among those of one make; one drawing by its size; what has neither, by what
  * its first line is, wherever something begins so, and by the rows of its column.
  */

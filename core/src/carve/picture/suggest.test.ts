@@ -60,7 +60,7 @@ describe('parts of a picture', () => {
   });
   test('each says why, and stands where it stands', () => {
     const [, found] = partsOfPicture(picture(700, 320, grey, ...bar, ...cards));
-    expect(found?.reason).toBe('3 times: frames or grounds of one make, with several things in each');
+    expect(found?.reason).toBe('3 times: frames or grounds of one make');
     expect(found?.boxes).toEqual([20, 220, 420].map((x) => ({ x, y: 80, width: 180, height: 120 })));
   });
   test('rows of a column without frames', () => {

@@ -27,15 +27,15 @@ export type PicturePart = {
 type Found = { readonly boxes: readonly Box[]; readonly why: PictureWhy };
 
 const words: Readonly<Record<PictureWhy, { name: string; one: string; many: string }>> = {
-  bar: { name: 'PageBar', one: 'reaches from side to side', many: 'bars of one make' },
+  bar: { name: 'PageBar', one: 'reaches from one side to the other, or nearly', many: 'bars of one make' },
   panel: { name: 'Panel', one: 'has a ground or a frame of its own', many: 'panels of one make' },
-  card: { name: 'Card', one: 'a card', many: 'frames or grounds of one make, with several things in each' },
-  row: { name: 'Row', one: 'a row', many: 'rows of one column that begin alike' },
+  card: { name: 'Card', one: 'a card', many: 'frames or grounds of one make' },
+  row: { name: 'Row', one: 'a row', many: 'rows of one column with something at the same places' },
   field: { name: 'Field', one: 'a label over a box', many: 'labels over boxes of one make' },
-  button: { name: 'Button', one: 'a button', many: 'one line of words in boxes of one height and corner' },
-  pill: { name: 'Pill', one: 'a small mark', many: 'a few words on small grounds of one height and corner' },
-  sign: { name: 'Sign', one: 'a sign', many: 'signs of one size and corner' },
-  picture: { name: 'Picture', one: 'a picture', many: 'pictures of one size' },
+  button: { name: 'Button', one: 'a button', many: 'boxes of one make with a line in them' },
+  pill: { name: 'Pill', one: 'a small mark', many: 'small grounds of one make with a line on them' },
+  sign: { name: 'Sign', one: 'a sign', many: 'small shapes of one make' },
+  picture: { name: 'Picture', one: 'a picture', many: 'pictures of one make' },
 };
 
 const near = (one: number, two: number, by: number): boolean => Math.abs(one - two) <= by;
