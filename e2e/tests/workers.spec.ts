@@ -149,22 +149,32 @@ test('a worker that ends before it has started is replaced at once', async ({ pa
 });
 
 test('Stop replaces a worker that is too busy to hear of it', async ({ page }) => {
+  await page.addInitScript(() => {
+    new BroadcastChannel('busy').onmessage = () => Object.assign(window, { isBusy: true });
+  });
   await slowly(
     page,
     'model.worker',
     `const digest = crypto.subtle.digest.bind(crypto.subtle);
     let times = 0;
     crypto.subtle.digest = (...all) => {
-      if (++times === 40) for (const until = Date.now() + 300_000; Date.now() < until; );
+      if (++times === 40) {
+        new BroadcastChannel('busy').postMessage(true);
+        for (const until = Date.now() + 300_000; Date.now() < until; );
+      }
       return digest(...all);
     };`,
   );
   await openHome(page);
   await page.getByLabel('Zip archive', { exact: true }).setInputFiles(source);
-  await page.getByRole('status').filter({ hasText: 'Bringing in large' }).getByRole('button', { name: 'Stop' }).click();
+  const stop = page.getByRole('status').filter({ hasText: 'Bringing in large' }).getByRole('button', { name: 'Stop' });
+  // One that is not busy yet would hear of it, and stay.
+  await page.waitForFunction(() => 'isBusy' in window);
+  // The worker that takes its place may start at once, and is as any other.
+  await page.unrouteAll();
+  await stop.click();
   await expect(page.getByText('Stopped before it was finished. Nothing was changed.')).toBeVisible();
   // What is asked next is answered: the worker is another one.
-  await page.unrouteAll();
   await page.getByRole('button', { name: 'Open the worn demo in React' }).click();
   await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
 });
