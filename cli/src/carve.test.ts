@@ -51,6 +51,11 @@ describe('a picture', () => {
     expect(items).toContainEqual([160, 670, 960, 210]);
     expect(items).toContainEqual([0, 0, 1280, 49]);
   });
+  test('prints the parts that it suggests, as JSON and as lines', () => {
+    const { parts } = JSON.parse(run(`${pages}today.png`, '--json').stdout) as { parts: { name: string; boxes: number[][] }[] };
+    expect(parts.find((part) => part.name === 'Card')?.boxes).toHaveLength(3);
+    expect(run(`${pages}today.png`).stdout).toMatch(/^Card: 3 times: frames or grounds of one make \(.*160,422,960,232/m);
+  });
 });
 
 describe('what cannot be read is said in a line, with status 2', () => {

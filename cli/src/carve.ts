@@ -30,9 +30,9 @@ async function bytesOf(file: string): Promise<Buffer> {
   });
 }
 
-/** What the picture shows: the boxes alike to the given one, or the regions a drawn box would hold on to, and the parts that it suggests. */
 type PictureFound = { items: number[][]; parts?: { name: string; parent: string | null; reason: string; boxes: number[][] }[] };
 
+/** What the picture shows: the boxes alike to the given one, or the regions a drawn box would hold on to, and the parts that it suggests. */
 function carvePicture(file: string, bytes: Buffer, like: Box | undefined): PictureFound {
   let picture: PNG;
   try {

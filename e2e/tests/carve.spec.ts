@@ -153,7 +153,7 @@ test('undo goes back over more than fifty steps, and redo forth again', async ({
   await expect.poll(left).toBeGreaterThan(start + 20);
 });
 
-test('a picture: what stands out and what repeats is suggested, taken by keys alone, named, and is a skeleton', async ({ page }) => {
+test('a picture: what stands out and what repeats is suggested, taken, named, and is a skeleton', async ({ page }) => {
   await startPlan(page);
   await drop(page, 'today.png');
   await expect(page.locator('.page-area img')).toBeVisible();

@@ -94,10 +94,14 @@ describe('parts whose names say nothing are found by what they render', () => {
     expect(field?.near?.alike).toBeCloseTo(0.5, 1);
   });
   test('a bare element is no evidence', () => {
-    const html = '<main><button>One</button><p>words</p><button>Two</button></main>';
-    const { plan, pages } = planOf({ SomePage: html });
-    const { model } = analyseFiles({ 'src/Alarm.tsx': 'export function Alarm() { return <button>now</button>; }' });
-    expect(matchPlan(skeletonOf(plan, pages), model).parts.filter((part) => part.component !== undefined)).toEqual([]);
+    const { plan, pages, wasNamed } = blind();
+    const found = (text: string): string[] =>
+      matchPlan(skeletonOf(plan, pages), analyseFiles({ 'src/Bell.tsx': text }).model).parts.flatMap((part) =>
+        part.component === undefined ? [] : [wasNamed.get(part.part) ?? ''],
+      );
+    expect(found('export function Bell() { return <button>now</button>; }')).toEqual([]);
+    // The same with a class that one part has is that part.
+    expect(found('export function Bell() { return <span className="pill">now</span>; }')).toEqual(['Pill']);
   });
 });
 

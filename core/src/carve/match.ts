@@ -6,16 +6,18 @@ import type { Skeleton, SkeletonPart } from './skeleton';
 import { callbackName, camelCase } from '../write/case';
 import { plannedRendered, renderedBy, renderLikeness, signWeights } from './rendered';
 
+type How = 'by name' | 'by what it renders' | 'by contract';
+
 /** How a planned part stands in the code. */
 export type PartMatch = {
   readonly part: string;
   /** By its name, by what it renders or a contract that fit no other part as well, or not at all. */
-  readonly found: 'by name' | 'by what it renders' | 'by contract' | 'missing';
+  readonly found: How | 'missing';
   readonly component?: ComponentId;
   readonly componentName: string;
-  /** How much of what it renders is the same, 0 to 1; absent for a part of a picture. */
+  /** How alike is what both render themselves, 0 to 1; absent for a part of a picture. */
   readonly alike?: number;
-  /** For a missing part, the component that renders most of what it does: it may do. Absent where none renders a third. */
+  /** For a missing part, the component that is most alike in what it renders; absent where none is so by a third. */
   readonly near?: { readonly component: ComponentId; readonly name: string; readonly alike: number };
   /** What differs, in sentences; empty where plan and code agree. */
   readonly differs: readonly string[];
@@ -86,12 +88,12 @@ function candidates(model: Model): Component[] {
 
 /**
  * Compares a plan with a project: which parts exist, by name, by what they render or by a contract that
- * fits, and in what they differ. Several components of one name: the one whose contract fits best is meant.
+ * fits, and in what they differ. Several components of one name: the one that fits best in both is meant.
  */
 export function matchPlan(skeleton: Skeleton, model: Model): PlanMatch {
   const components = candidates(model);
   const taken = new Set<ComponentId>();
-  const chosen = new Map<SkeletonPart, { component: Component; found: 'by name' | 'by what it renders' | 'by contract' }>();
+  const chosen = new Map<SkeletonPart, { component: Component; found: How }>();
   const contracts = new Map(components.map((component) => [component, written(model, component)]));
   const rendered = new Map(components.map((component) => [component, renderedBy(model, component)]));
   const weight = signWeights([...rendered.values()]);
@@ -101,7 +103,7 @@ export function matchPlan(skeleton: Skeleton, model: Model): PlanMatch {
     renderLikeness(looks.get(part) ?? nothing, rendered.get(component) ?? nothing, weight);
   const takes = (part: SkeletonPart, component: Component): number =>
     alike(planned(part), contracts.get(component) ?? written(model, component));
-  const choose = (part: SkeletonPart, component: Component, found: 'by name' | 'by what it renders' | 'by contract'): void => {
+  const choose = (part: SkeletonPart, component: Component, found: How): void => {
     chosen.set(part, { component, found });
     taken.add(component.id);
   };

@@ -1,4 +1,4 @@
-import { area, type Box, type Pixels, right } from './pixels';
+import { area, type Box, near, type Pixels, right } from './pixels';
 
 /** Patches of one exact colour, and what stands out from them: the boxes of fills, frames, words and pictures. */
 export type Patches = {
@@ -163,7 +163,6 @@ function closeGaps(isGround: Uint8Array, width: number, height: number): void {
 /** Frames: two lines of one colour over each other, of one length, with two of the same colour between their ends; round corners leave gaps. */
 function framesOf(all: readonly { readonly box: Box; readonly colour: number }[]): Box[] {
   if (all.length > linesMost) return [];
-  const near = (one: number, two: number, by: number): boolean => Math.abs(one - two) <= by;
   const across = all.filter(({ box }) => box.width > box.height).sort((a, b) => a.box.y - b.box.y);
   const upright = all.filter(({ box }) => box.height > box.width);
   const frames: Box[] = [];

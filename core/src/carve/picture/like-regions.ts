@@ -1,4 +1,19 @@
-import { agreement, area, bottom, type Box, colourAt, differs, groundOf, holds, isFar, type Pixels, right, shared } from './pixels';
+import {
+  agreement,
+  area,
+  bottom,
+  type Box,
+  byReading,
+  colourAt,
+  differs,
+  groundOf,
+  holds,
+  isFar,
+  type Pixels,
+  right,
+  shared,
+  standsWith,
+} from './pixels';
 import { looksAlike } from './ink';
 import type { PictureRegion } from './regions';
 
@@ -11,12 +26,6 @@ function fitsSize(given: Box, other: Box): boolean {
   if (sameColumn) return within(given.height, other.height, 5);
   if (sameRow) return within(given.width, other.width, 1.6);
   return near(given.width, other.width, 0.12) && within(given.height, other.height, 1.5);
-}
-
-/** Standing in one column, or one row, of things of one size speaks for being the same. */
-function standsWith(given: Box, other: Box): boolean {
-  const same = (one: number, two: number): boolean => Math.abs(one - two) <= 2;
-  return (same(given.x, other.x) && same(given.width, other.width)) || (same(given.y, other.y) && same(given.height, other.height));
 }
 
 /** Alike enough to be the same part; smaller things have less to tell them by. */
@@ -118,5 +127,5 @@ function alikeTo(pixels: Pixels, regions: readonly PictureRegion[], start: Box):
     .sort((a, b) => b.score - a.score || area(b.box) - area(a.box));
   const chosen: Box[] = [start];
   for (const { box } of scored) if (!chosen.some((one) => area(shared(one, box)) > 0)) chosen.push(box);
-  return chosen.sort((a, b) => (Math.abs(a.y - b.y) > 4 ? a.y - b.y : a.x - b.x));
+  return chosen.sort(byReading);
 }

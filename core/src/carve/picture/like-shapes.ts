@@ -1,8 +1,7 @@
-import { agreement, bottom, type Box, colourAt, differs, isApart, isFar, type Pixels, right } from './pixels';
+import { agreement, bottom, type Box, colourAt, differs, isApart, isFar, near, type Pixels, right, standsWith } from './pixels';
 import { looksAlike } from './ink';
 import { type Mark, outsideOf, type Scene, type Shape } from './scene';
-
-const near = (one: number, two: number, by: number): boolean => Math.abs(one - two) <= by;
+import type { Found } from './steps';
 
 /** Grounds that are further apart than this are two tones. */
 const tonesApart = 6;
@@ -29,12 +28,6 @@ const isSquare = ({ box }: Shape): boolean => near(box.width, box.height, Math.m
 const isRound = (shape: Shape): boolean => isSquare(shape) && shape.radius >= shape.box.height * 0.36;
 const isSmall = ({ box }: Shape): boolean => box.height <= sizesSmall.height && box.width <= sizesSmall.width;
 const isOneTone = (one: Shape, other: Shape): boolean => differs(one.tone, other.tone) <= tonesApart;
-
-/** Standing in one column or row of things of one width or height. */
-export function standsWith(given: Box, other: Box): boolean {
-  const same = (one: number, two: number): boolean => Math.abs(one - two) <= 2;
-  return (same(given.x, other.x) && same(given.width, other.width)) || (same(given.y, other.y) && same(given.height, other.height));
-}
 
 const cornersFit = (given: Shape, other: Shape): boolean =>
   near(given.radius, other.radius, Math.max(3.6, Math.min(given.box.height, given.box.width) * 0.12));
@@ -96,9 +89,9 @@ function isOfOtherSize({ pixels }: Scene, given: Shape, other: Shape): boolean {
 }
 
 /**
- * What the found ones themselves say of their kind. Where those of the given tone have one sign in them,
- * others that differ in tone and sign are something else; so are, where they stand in one column and
- * have one width, others that differ in tone, width and place.
+ * What the found ones themselves say of their kind. Where most of those of the given tone have the given
+ * sign in them, those with another are something else; so are, where all of them stand in one column and
+ * have one width, others that differ in tone, width and place; and a column of another tone and width.
  */
 function ofLearntKind(given: Shape, found: readonly Shape[]): Shape[] {
   const own = [given, ...found.filter((shape) => isOneTone(given, shape))];
@@ -137,14 +130,13 @@ function ofLearntKind(given: Shape, found: readonly Shape[]): Shape[] {
 function cardScore(pixels: Pixels, given: Shape, other: Shape): number {
   const [a, b] = [given.box, other.box];
   if (near(a.width, b.width, 1) && near(a.height, b.height, 1) && cornersFit(given, other)) return 1;
-  const isColumn = near(b.width, a.width, Math.max(3, a.width * 0.03)) && b.height < a.height * 5 + 8 && a.height < b.height * 5 + 8;
+  const isOfHeight = b.height * 2.2 >= a.height && b.height <= a.height * 3;
+  const isColumn = near(b.width, a.width, Math.max(3, a.width * 0.03));
   const isRow = near(b.height, a.height, 3) && near(b.y, a.y, 3) && b.width < a.width * 1.8 && a.width < b.width * 1.8;
-  if (!isColumn && !isRow) return 0;
+  if (!isOfHeight || (!isColumn && !isRow)) return 0;
   const outside = (box: Box) => colourAt(pixels, Math.max(0, box.x - 3), Math.min(pixels.height - 1, box.y + (box.height >> 1)));
-  if (b.height * 2.2 < a.height || a.height * 3 < b.height) return 0;
   const isTone = !isOneTone(given, other) || differs(outside(b), outside(a)) > 40;
-  const isOfHeight = b.height < a.height * 3 + 8 && a.height < b.height * 3 + 8;
-  if (!isTone && isColumn && isOfHeight && a.width < pixels.width * 0.8 && cornersFit(given, other)) return 1;
+  if (!isTone && isColumn && a.width < pixels.width * 0.8 && cornersFit(given, other)) return 1;
   const [own, line] = [firstLine(given), firstLine(other)];
   const sameRoom = near(line.left, own.left, 6) && near(line.top, own.top, 12);
   return looksAlike(pixels, a, b) * 0.6 + (sameRoom ? 0.4 : 0) + (standsWith(a, b) ? 0.15 : 0) - (isTone ? 0.35 : 0);
@@ -160,7 +152,7 @@ function boxAs(given: Shape, { box, fill }: Shape): Box {
 }
 
 /** Things of one make as the given shape, without it; not apart yet. Empty for what is like nothing. */
-export function likeShape(scene: Scene, given: Shape): { box: Box; score: number }[] {
+export function likeShape(scene: Scene, given: Shape): Found[] {
   const { pixels, shapes } = scene;
   const others = shapes.filter((shape) => shape !== given && isApart(shape.box, given.box));
   if (!isSmall(given)) {
@@ -218,7 +210,7 @@ function headOf({ pixels }: Scene, box: Box, most: number): number {
 }
 
 /** Cards with a picture over a ground of their own: known by their grounds, and as high as their pictures. Empty where the given box is none. */
-export function likeHeaded(scene: Scene, given: Box): { box: Box; score: number }[] {
+export function likeHeaded(scene: Scene, given: Box): Found[] {
   const body = bodyOf(scene, given);
   if (!body) return [];
   const likeBody = scene.shapes.filter(

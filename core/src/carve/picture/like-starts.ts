@@ -1,16 +1,14 @@
-import { agreement, area, bottom, type Box, differs, groundOf, holds, isApart, right, shared } from './pixels';
+import { agreement, area, bottom, type Box, differs, groundOf, holds, isApart, near, right, shared, standsWith } from './pixels';
 import { endOfRow, likeRows, stripOf } from './like-rows';
 import { type Mark, piecesIn, radiusOf, type Scene, type Shape } from './scene';
-import { standsWith } from './like-shapes';
 import { type Found, likeness, stepsOf, stepLikeness } from './steps';
 
-const near = (one: number, two: number, by: number): boolean => Math.abs(one - two) <= by;
 const middleOf = ({ y, height }: Box): number => y + height / 2;
 
-/** The first line of a thing: what stands before its first word, and that word, from the left. */
+/** The first line of a thing: what stands before its first word, and that word, from the left (`marks`); and what follows (`rest`). */
 type Lead = { readonly marks: readonly Mark[]; readonly rest: readonly Mark[] };
 
-/** The first lines of a thing, and the second where something stands under the first: a sign may stand over a name. */
+/** The first line of a thing, and the second where words stand under the first: a sign may stand over a name. */
 function leadsOf(marks: readonly Mark[]): Lead[] {
   const first = leadOf(marks);
   const used = new Set([...first.marks, ...first.rest]);
@@ -106,7 +104,7 @@ function leadLikeness(scene: Scene, given: Box, lead: Lead, box: Box, isInLine: 
   return matched / lead.marks.length - more.length * 0.3 - restApart(scene, given, lead, box);
 }
 
-/** Tells whether some piece after the first word begins at the same place, and none that the given one has is at another: a time and what happens then. */
+/** Tells whether some piece after the first word begins at the same place: what happens, after its time. */
 function goesOnAlike(scene: Scene, given: Box, lead: Lead, box: Box): boolean {
   const index = indexOf(scene);
   return lead.rest.some((mark) =>
@@ -116,7 +114,7 @@ function goesOnAlike(scene: Scene, given: Box, lead: Lead, box: Box): boolean {
   );
 }
 
-/** Columns after the first word: what is lost where the other has none of them, or has some where the given one has none; 0 to 0.4. */
+/** Columns after the first word: what is lost where the other has none of them, or has some where the given one has none; 0 or 0.45. */
 function restApart(scene: Scene, given: Box, lead: Lead, box: Box): number {
   if (lead.marks.length > 1) return 0;
   const last = lead.marks[0];

@@ -1,12 +1,10 @@
-import { agreement, area, type Box, differs, isApart, type Pixels, right } from './pixels';
+import { agreement, area, type Box, byReading, differs, isApart, near, type Pixels, right } from './pixels';
 import { likeByRegions } from './like-regions';
 import { likeHeaded, likeShape, shapeMeant } from './like-shapes';
 import { likeColumns, likeDrawing, likeMark, likePart, likeStart } from './like-starts';
 import type { PictureRegion } from './regions';
 import { type Mark, piecesIn, type Scene, sceneOf, type Shape } from './scene';
 import type { Found } from './steps';
-
-const inOrder = (boxes: readonly Box[]): Box[] => [...boxes].sort((a, b) => (Math.abs(a.y - b.y) > 4 ? a.y - b.y : a.x - b.x));
 
 /** What is a shape has its exact box, which beginnings alone do not tell. */
 const surer = 2;
@@ -16,14 +14,13 @@ export function apart(given: Box, found: readonly Found[]): Box[] {
   const chosen: Box[] = [given];
   for (const { box } of [...found].sort((a, b) => b.score - a.score || area(b.box) - area(a.box)))
     if (chosen.every((one) => isApart(one, box))) chosen.push(box);
-  return inOrder(chosen);
+  return chosen.sort(byReading);
 }
 
 /** How much of what stands in a box stands in another too: pieces of one kind, height and tone at one distance from its left or right edge, 0 to 1. */
 function sharedContent(scene: Scene, one: Box, other: Box): number {
   const [own, theirs] = [piecesIn(scene, one), piecesIn(scene, other)];
   if (own.length < 3 || theirs.length < 3) return 1;
-  const near = (a: number, b: number, by: number): boolean => Math.abs(a - b) <= by;
   const isIn = (piece: Mark, from: Box, pieces: readonly Mark[], to: Box): boolean =>
     pieces.some(
       (mark) =>

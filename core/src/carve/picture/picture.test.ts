@@ -1,28 +1,10 @@
 import { describe, expect, test } from 'vitest';
+import { boxOf, green, grey, ink, line, type Painted, picture, white, word } from '../../../../testing/src/picture';
 import { patchesOf } from './flat';
 import { boxesLike } from './like';
-import { agreement, type Box, type Colour, groundOf, holds, type Pixels } from './pixels';
+import { agreement, type Colour, groundOf, holds, type Pixels } from './pixels';
 import { edgesOf, regionsOf, snap } from './regions';
 
-const white: Colour = [255, 255, 255];
-const grey: Colour = [238, 240, 236];
-const ink: Colour = [30, 40, 36];
-
-type Painted = readonly [box: readonly [x: number, y: number, width: number, height: number], colour: Colour];
-
-/** A picture of plain boxes, painted one over the other. */
-function picture(width: number, height: number, ground: Colour, ...painted: readonly Painted[]): Pixels {
-  const data = new Uint8ClampedArray(width * height * 4);
-  const fill = ([x, y, across, down]: Painted[0], [red, green, blue]: Colour): void => {
-    for (let row = y; row < y + down; row++)
-      for (let column = x; column < x + across; column++) data.set([red, green, blue, 255], (row * width + column) * 4);
-  };
-  fill([0, 0, width, height], ground);
-  for (const [box, colour] of painted) fill(box, colour);
-  return { width, height, data };
-}
-
-const boxOf = ([x, y, width, height]: Painted[0]): Box => ({ x, y, width, height });
 /** Lines of words: short dark stretches, their lengths told by a seed. */
 function words(x: number, y: number, seed: number, lines: number): Painted[] {
   return Array.from({ length: lines }, (_, line): Painted => [[x, y + line * 22, 60 + ((seed * 37 + line * 53) % 90), 8], ink]);
@@ -151,12 +133,9 @@ describe('boxes alike', () => {
 describe('things without a card of their own', () => {
   const like = (pixels: Pixels, given: Painted[0]): number[][] =>
     boxesLike(pixels, regionsOf(pixels), boxOf(given)).map((box) => [box.x, box.y, box.width, box.height]);
-  /** A line of letters: strokes of three pixels with two between. */
-  const letters = (x: number, y: number, width: number): Painted[] =>
-    Array.from({ length: Math.floor(width / 5) }, (_, at): Painted => [[x + at * 5, y, 3, 8], ink]);
   const pillAt = (x: number, y: number, width: number, colour: Colour): Painted[] => [
     [[x, y, width, 20], colour],
-    ...letters(x + 8, y + 6, width - 16),
+    ...word(x + 8, y + 6, width - 16),
   ];
 
   test('pills of one height and room, in any tone and length, wherever they stand', () => {
@@ -178,9 +157,9 @@ describe('things without a card of their own', () => {
 
   test('rows without lines between them, one of two lines of text', () => {
     const rows: Painted[] = [10, 50, 90, 150].flatMap((y, seed): Painted[] => [
-      ...letters(20, y, 80 + seed * 10),
-      ...letters(300, y, 50),
-      ...(seed === 2 ? letters(20, y + 12, 60) : []),
+      ...word(20, y, 80 + seed * 10),
+      ...word(300, y, 50),
+      ...(seed === 2 ? word(20, y + 12, 60) : []),
     ]);
     const found = like(picture(420, 200, white, ...rows), [10, 0, 380, 28]);
     expect(found.map(([, y]) => y)).toEqual([0, 40, 80, 140]);
@@ -193,7 +172,7 @@ describe('things without a card of their own', () => {
         [24, y + 10, 16, 16],
         [90, 90, 90],
       ],
-      ...letters(50, y + 13, 70 + seed * 10),
+      ...word(50, y + 13, 70 + seed * 10),
     ]);
     const page = picture(
       300,
@@ -216,8 +195,6 @@ describe('things without a card of their own', () => {
 describe('things of one make', () => {
   const like = (pixels: Pixels, given: Painted[0]): number[][] =>
     boxesLike(pixels, regionsOf(pixels), boxOf(given)).map((box) => [box.x, box.y, box.width, box.height]);
-  const letters = (x: number, y: number, width: number, colour: Colour = ink): Painted[] =>
-    Array.from({ length: Math.floor(width / 5) }, (_, at): Painted => [[x + at * 5, y, 3, 8], colour]);
   /** A box with round corners, row by row. */
   const rounded = ([x, y, width, height]: Painted[0], radius: number, colour: Colour): Painted[] =>
     Array.from({ length: height }, (_, row): Painted => {
@@ -229,25 +206,23 @@ describe('things of one make', () => {
     [[x, y, width, height], colour],
     [[x + 1, y + 1, width - 2, height - 2], within],
   ];
-  const line: Colour = [205, 205, 205];
-  const green: Colour = [60, 140, 90];
   const red: Colour = [180, 60, 50];
   type Case = readonly [title: string, painted: readonly Painted[], given: Painted[0], found: readonly Painted[0][]];
   const circles = (places: readonly (readonly [x: number, y: number, size: number, colour: Colour])[]): Painted[] =>
     places.flatMap(([x, y, size, colour]) => [
       ...rounded([x, y, size, size], size / 2, colour),
-      ...letters(x + size / 2 - 4, y + size / 2 - 4, 10, white),
+      ...word(x + size / 2 - 4, y + size / 2 - 4, 10, white),
     ]);
   const cases: readonly Case[] = [
     [
       'a filled button and those with a line around them',
       [
         [[20, 20, 120, 36], red],
-        ...letters(50, 34, 60, white),
+        ...word(50, 34, 60, white),
         ...outlined([160, 20, 100, 36], ink),
-        ...letters(185, 34, 50),
+        ...word(185, 34, 50),
         ...outlined([20, 120, 90, 36], ink),
-        ...letters(45, 134, 40),
+        ...word(45, 134, 40),
         [[20, 80, 300, 20], grey],
       ],
       [20, 20, 120, 36],
@@ -267,7 +242,7 @@ describe('things of one make', () => {
           [80, 90, 24, green],
         ]),
         [[200, 20, 32, 32], red],
-        ...letters(212, 32, 10, white),
+        ...word(212, 32, 10, white),
       ],
       [20, 20, 32, 32],
       [
@@ -296,8 +271,8 @@ describe('things of one make', () => {
                 [40 + row * 3, 90, 200 - row * 2],
               ])),
           [[x, 80, 200, 100], white],
-          ...letters(x + 14, 100, 80 + at * 20),
-          ...letters(x + 14, 130, 120 - at * 20),
+          ...word(x + 14, 100, 80 + at * 20),
+          ...word(x + 14, 130, 120 - at * 20),
         ]),
       ],
       [20, 20, 200, 160],
@@ -314,10 +289,10 @@ describe('things of one make', () => {
         [20, 120, 180],
         [240, 120, 180],
       ].flatMap(([x = 0, y = 0, width = 0], at): Painted[] => [
-        ...letters(x, y + 2, 50 + at * 10),
+        ...word(x, y + 2, 50 + at * 10),
         ...outlined([x, y + 20, width, 36], line),
-        ...letters(x + 10, y + 34, 60),
-        ...(at === 2 ? letters(x, y + 62, 80) : []),
+        ...word(x + 10, y + 34, 60),
+        ...(at === 2 ? word(x, y + 62, 80) : []),
       ]),
       [20, 20, 400, 58],
       [
@@ -339,7 +314,7 @@ describe('things of one make', () => {
           [200 + at * 15, 20, 12, 12],
           [222, 160, 30],
         ]),
-        ...letters(30, 200, 57),
+        ...word(30, 200, 57),
       ],
       [30, 20, 57, 9],
       [
@@ -355,8 +330,8 @@ describe('things of one make', () => {
         ...[20, 240].flatMap((x): Painted[] => [
           ...outlined([x, 20, 200, 120], line),
           [[x + 15, 36, 40, 40], green],
-          ...letters(x + 70, 40, 90),
-          ...letters(x + 15, 100, 60),
+          ...word(x + 70, 40, 90),
+          ...word(x + 15, 100, 60),
         ]),
         ...outlined([20, 160, 200, 120], line),
         ...Array.from({ length: 4 }, (_, at): Painted => [[50, 180 + at * 22, 20, 16], red]),

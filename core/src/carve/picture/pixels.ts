@@ -42,6 +42,19 @@ export function isApart(one: Box, other: Box): boolean {
   return area(shared(one, other)) <= Math.min(area(one), area(other)) * 0.1;
 }
 
+/** Tells whether two numbers differ by no more than `by`. */
+export const near = (one: number, other: number, by: number): boolean => Math.abs(one - other) <= by;
+
+/** Orders boxes as one reads them: from the top, and in one line from the left. */
+export const byReading = (one: Box, other: Box): number => (near(one.y, other.y, 4) ? one.x - other.x : one.y - other.y);
+
+/** Tells whether two boxes stand in one column or row of things of one width or height. */
+export function standsWith(given: Box, other: Box): boolean {
+  return (
+    (near(given.x, other.x, 2) && near(given.width, other.width, 2)) || (near(given.y, other.y, 2) && near(given.height, other.height, 2))
+  );
+}
+
 export type Colour = readonly [red: number, green: number, blue: number];
 
 /** A pixel's colour over white. */

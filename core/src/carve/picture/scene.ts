@@ -1,4 +1,18 @@
-import { agreement, area, bottom, type Box, type Colour, colourAt, differs, groundOf, holds, isFar, type Pixels, right } from './pixels';
+import {
+  agreement,
+  area,
+  bottom,
+  type Box,
+  byReading,
+  type Colour,
+  colourAt,
+  differs,
+  groundOf,
+  holds,
+  isFar,
+  type Pixels,
+  right,
+} from './pixels';
 import { patchesOf } from './flat';
 
 /** What a mark is: words, a sign (icon, letter, number of one digit), or a picture of many colours. */
@@ -22,6 +36,7 @@ export type Shape = {
   readonly fill: Box;
   /** The colour of its ground. */
   readonly tone: Colour;
+  /** It has a line around it, or is made of several fills. */
   readonly isFramed: boolean;
   /** Radius of its corners, in pixels, within about two. */
   readonly radius: number;
@@ -330,12 +345,10 @@ function contentOf(byRow: readonly Mark[], fill: Box): Mark[] {
       mark.box.x <= fill.x + 1 || mark.box.y <= fill.y || right(mark.box) >= right(fill) - 1 || bottom(mark.box) >= bottom(fill);
     if (!touches && holds(fill, mark.box)) found.push(mark);
   }
-  return found.sort((a, b) => (Math.abs(a.box.y - b.box.y) > 4 ? a.box.y - b.box.y : a.box.x - b.box.x));
+  return found.sort((a, b) => byReading(a.box, b.box));
 }
 
 /** The pieces that stand in a box, in the order of reading. */
 export function piecesIn({ pieces }: Scene, box: Box, slack = 1): Mark[] {
-  return pieces
-    .filter((mark) => holds(box, mark.box, slack))
-    .sort((a, b) => (Math.abs(a.box.y - b.box.y) > 4 ? a.box.y - b.box.y : a.box.x - b.box.x));
+  return pieces.filter((mark) => holds(box, mark.box, slack)).sort((a, b) => byReading(a.box, b.box));
 }

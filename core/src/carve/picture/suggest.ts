@@ -4,7 +4,7 @@ import type { PlannedProp } from '../plan/plan';
 import { correlation } from './ink';
 import { likeMark } from './like-starts';
 import { apart, boxesOfMake } from './like';
-import { agreement, area, bottom, type Box, type Colour, differs, holds, isApart, isFar, type Pixels, right, shared } from './pixels';
+import { agreement, area, bottom, type Box, type Colour, differs, holds, isApart, isFar, near, type Pixels, right, shared } from './pixels';
 import { type Mark, outsideOf, piecesIn, type Scene, sceneOf, type Shape } from './scene';
 import { regionsOf } from './regions';
 import { acrossOf, stepsOf } from './steps';
@@ -24,7 +24,7 @@ export type PicturePart = {
   readonly props: readonly PlannedProp[];
 };
 
-type Found = { readonly boxes: readonly Box[]; readonly why: PictureWhy };
+type Thing = { readonly boxes: readonly Box[]; readonly why: PictureWhy };
 
 const words: Readonly<Record<PictureWhy, { name: string; one: string; many: string }>> = {
   bar: { name: 'PageBar', one: 'reaches from one side to the other, or nearly', many: 'bars of one make' },
@@ -37,8 +37,6 @@ const words: Readonly<Record<PictureWhy, { name: string; one: string; many: stri
   sign: { name: 'Sign', one: 'a sign', many: 'small shapes of one make' },
   picture: { name: 'Picture', one: 'a picture', many: 'pictures of one make' },
 };
-
-const near = (one: number, two: number, by: number): boolean => Math.abs(one - two) <= by;
 
 /** Tells whether a shape is no letter's inside and no patch of a photograph. */
 function stands({ marks, pixels }: Scene, { box }: Shape): boolean {
@@ -143,8 +141,8 @@ function fieldsOf({ pieces }: Scene, boxes: readonly Box[]): Box[] | undefined {
 }
 
 /** Things of one make: shapes, and pictures of one size; the largest first. */
-function repeats(scene: Scene): Found[] {
-  const found: Found[] = [];
+function repeats(scene: Scene): Thing[] {
+  const found: Thing[] = [];
   const seen: Box[] = [];
   const isKnown = (box: Box): boolean => seen.some((one) => agreement(one, box) > 0.7);
   const add = (boxes: readonly Box[], why: PictureWhy): void => {
@@ -237,10 +235,10 @@ function withRoom(rows: readonly Box[], column: Box): Box[] {
 }
 
 /** Regions with a look of their own that do not repeat: bars from side to side, columns, panels. */
-function regions(scene: Scene, known: readonly Found[]): Found[] {
+function regions(scene: Scene, known: readonly Thing[]): Thing[] {
   const { pixels } = scene;
   const isKnown = (box: Box): boolean => known.some(({ boxes }) => boxes.some((one) => agreement(one, box) > 0.75));
-  const found: Found[] = [];
+  const found: Thing[] = [];
   for (const shape of [...scene.shapes].sort((a, b) => area(b.box) - area(a.box))) {
     const { box } = shape;
     const isLarge = box.width >= 150 && box.height >= 36 && area(box) >= 14_000;
@@ -287,7 +285,7 @@ export function partsOfPicture(pixels: Pixels): PicturePart[] {
   const large = regions(scene, made);
   const page = { x: 0, y: 0, width: pixels.width, height: pixels.height };
   const isTaken = (box: Box): boolean => made.some(({ boxes }) => boxes.some((one) => agreement(one, box) > 0.6));
-  const rows: Found[] = [];
+  const rows: Thing[] = [];
   const pieces = regionsOf(pixels)
     .map(({ box }) => box)
     .filter((box) => box.width >= 140 && box.height >= 80 && !isTaken(box));

@@ -24,7 +24,7 @@ const foundWords: Readonly<Record<PartMatch['found'], string>> = {
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
-/** How a component was found for a part, and how much of what the part renders it renders too. */
+/** How a component was found for a part, and how alike is what both render. */
 function howFound({ found, alike }: PartMatch): string {
   const share = alike === undefined ? '' : `${percent(alike)} alike`;
   return [foundWords[found], share].filter((one) => one !== '').join(', ');
@@ -78,9 +78,8 @@ export function MatchPanel({ projectId, hasSource, skeleton, plan, onPlan, onPar
               {part.component !== undefined && <small>{howFound(part)}</small>}
               {part.near && (
                 <small className="why">
-                  It renders {percent(part.near.alike)} of what{' '}
-                  <Link to={`/projects/${projectId}/tree?component=${encodeURIComponent(part.near.component)}`}>{part.near.name}</Link>{' '}
-                  does, which may do instead.
+                  What it renders is {percent(part.near.alike)} alike with{' '}
+                  <Link to={`/projects/${projectId}/tree?component=${encodeURIComponent(part.near.component)}`}>{part.near.name}</Link>.
                 </small>
               )}
               {part.differs.map((says) => (

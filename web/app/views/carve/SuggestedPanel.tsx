@@ -38,35 +38,31 @@ async function suggestedFor(shown: ShownSheet, file: string, looks: readonly Sto
 
 /** The suggestion for what is shown, or what went wrong; undefined while it is looked for. `again` looks once more. */
 function useSuggested({ shown, sheet, looks }: Pick<Props, 'shown' | 'sheet' | 'looks'>) {
-  const [found, setFound] = useState<{ of: unknown; value: Suggested; wrong?: string }>();
+  const [found, setFound] = useState<{ of: ShownSheet; value: Suggested; wrong?: string }>();
   const [tries, setTries] = useState(0);
   const file = sheet?.file ?? '';
-  // What a suggestion is for: the page as it was read, or the picture's address.
-  const subject = shown.kind === 'html' ? shown.page : shown.kind === 'picture' ? shown.url : undefined;
   useEffect(() => {
-    if (subject === undefined) return;
+    if (!isShown(shown)) return;
     let isCurrent = true;
-    const settle = (value: Suggested, wrong?: string): void => {
-      if (isCurrent) setFound({ of: subject, value, ...(wrong === undefined ? {} : { wrong }) });
-    };
     suggestedFor(shown, file, looks)
-      .then((value) => settle(value))
-      .catch((error: unknown) => settle({ of: 'page', parts: [] }, messageOf(error)));
+      .then((value) => isCurrent && setFound({ of: shown, value }))
+      .catch((error: unknown) => isCurrent && setFound({ of: shown, value: { of: 'page', parts: [] }, wrong: messageOf(error) }));
     return () => {
       isCurrent = false;
     };
-    // `shown` is made anew at each rendering; its subject says whether it is another.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [subject, file, looks, tries]);
-  return { subject, found: found && found.of === subject ? found : undefined, again: () => setTries(tries + 1) };
+  }, [shown, file, looks, tries]);
+  return { found: found && found.of === shown ? found : undefined, again: () => setTries(tries + 1) };
 }
+
+/** Tells whether there is something to suggest parts for. */
+const isShown = (shown: ShownSheet): boolean => shown.kind === 'html' || shown.kind === 'picture';
 
 /** What Liana would make of a page: each part to take or to leave, with its reason. */
 export function SuggestedPanel({ plan, sheet, shown, looks, boxes, onEdit }: Props) {
-  const { subject, found, again } = useSuggested({ shown, sheet, looks });
+  const { found, again } = useSuggested({ shown, sheet, looks });
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
 
-  if (!sheet || subject === undefined) return <Words says="No page to suggest parts for." />;
+  if (!sheet || !isShown(shown)) return <Words says="No page to suggest parts for." />;
   if (!found) return <p role="status">Looking for parts …</p>;
   if (found.wrong !== undefined)
     return (

@@ -24,7 +24,8 @@ const widthOf = (text: string): number => Math.ceil(text.length * 7) + 14;
 /**
  * Finds a place for each label at its box: above the top left corner, along the top edge, within, and
  * then at the other corners. No two labels cover each other, and none covers a low mark; one without
- * room is not shown, as its mark and the tree say what it is. Those that come first choose first. Boxes are in pixels of the screen, `right` is the area's width.
+ * room is not shown, as its mark and the tree say what it is; a chosen one is shown though it covers one.
+ * Those that come first choose first. Boxes are in pixels of the screen, `right` is the area's width.
  */
 export function placeLabels(labels: readonly Label[], right: number): PlacedLabel[] {
   const taken: Box[] = [];
