@@ -260,6 +260,7 @@ function surfaceOf(facts: FileFacts): string | undefined {
     facts.roots.length > 0 ||
     facts.routes.length > 0 ||
     facts.globals !== undefined ||
+    facts.registersOthers ||
     facts.gives !== undefined ||
     facts.makers.length > 0
   )

@@ -33,6 +33,8 @@ export type FileFacts = {
   readonly makers: readonly MakerFact[];
   /** Components that this module registers for all templates; absent for none. */
   readonly globals?: readonly GlobalFact[];
+  /** It registers components for all templates under names that its text does not tell: those that it loads (`later`), or any. */
+  readonly registersOthers?: 'loaded' | 'any';
   /** Keys under which functions of the module give something to all below a component that calls them; absent for none. */
   readonly gives?: readonly GivenFact[];
   /** Absent where the module holds nothing that lasts and does nothing that lasts. */
@@ -189,8 +191,8 @@ export type EventClassFact = {
 /** A key under which a function of the module gives something, and the call that does. */
 export type GivenFact = { readonly key: string; readonly span: Span };
 
-/** An object of options, by its module name, and all names that stand in it as members. */
-export type MixableFact = { readonly name: string; readonly members: readonly string[] };
+/** An object of options, by its module name, all names that stand in it as members, and what is mixed into it in its turn. */
+export type MixableFact = { readonly name: string; readonly members: readonly string[]; readonly mixins?: readonly string[] };
 
 /** A parameter, counted from 0, whose inside a function of the module changes: the first place that does. */
 export type ChangerFact = {

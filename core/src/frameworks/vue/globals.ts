@@ -1,4 +1,5 @@
 import type { FileFacts } from '../../model/facts';
+import { directoryOf, isWithin, joinPath } from '../../model/paths';
 import type { FilePath } from '../../model/span';
 import type { Project, TagTarget } from '../conventions';
 import { isConfigured } from './pages';
@@ -41,6 +42,7 @@ export function registeredTags({ files, dependenciesOf }: Project): (file: FileP
   for (const file of files.keys())
     if (/(^|\/)components\/.*\.vue$/.test(file) && [...(dependenciesOf(file) ?? [])].some((one) => taking.test(one))) byFolder = true;
   const said = bySaidName(files);
+  const others = byRegistering(files);
   const conventional = byFile || byFolder ? byPlace(files, byFolder) : new Map<string, FilePath>();
   const themes = themesOf(files);
   return (file, tag) => {
@@ -54,7 +56,7 @@ export function registeredTags({ files, dependenciesOf }: Project): (file: FileP
     const named = byFolder && rest.length > 0 && prefix.length <= 3 ? conventional.get(rest.join('')) : undefined;
     const place = conventional.get(plain) ?? conventional.get(tag) ?? named;
     if (place !== undefined) return { kind: 'export', file: place, name: 'default' };
-    const own = said.get(tag);
+    const own = said.get(tag) ?? others.get(tag);
     if (own !== undefined) return { kind: 'export', file: own, name: 'default' };
     const needs = [...(dependenciesOf(file) ?? [])];
     const from = known.find((one) => one.tags.has(tag) && (needs.length === 0 || needs.some((name) => one.needs.test(name))));
@@ -77,6 +79,41 @@ function bySaidName(files: ReadonlyMap<FilePath, FileFacts>): Map<string, FilePa
     }
   for (const name of several) found.delete(name);
   return found;
+}
+
+/**
+ * Components by their own names or those of their files, where some module registers what it goes through: what that module
+ * loads by folders, or whatever it is handed. Without names that several have.
+ */
+function byRegistering(files: ReadonlyMap<FilePath, FileFacts>): Map<string, FilePath> {
+  const found = new Map<string, FilePath | undefined>();
+  const registering = [...files.values()].filter((one) => one.registersOthers);
+  if (registering.length === 0) return new Map();
+  const folders = registering.map(({ file, later = [], registersOthers }) =>
+    registersOthers === 'any' ? [] : later.flatMap((pattern) => folderOf(file, pattern) ?? []),
+  );
+  // A module that names no folder may be handed any of them.
+  const isAny = folders.some((some) => some.length === 0);
+  for (const { file, components } of files.values()) {
+    if (!isAny && !folders.flat().some((folder) => isWithin(folder, file) || file.includes(`/${folder}/`))) continue;
+    for (const { form, saidName, local } of components) {
+      if (form !== 'file' && saidName === undefined) continue;
+      const [name = '', parent = ''] = file
+        .replace(/\.\w+$/, '')
+        .split('/')
+        .reverse();
+      const names = new Set([...(form === 'file' ? [pascal(/^index$/i.test(name) ? parent : name)] : []), ...(saidName ? [saidName] : [])]);
+      if (local === 'default') for (const one of names) found.set(one, found.has(one) ? undefined : file);
+    }
+  }
+  return new Map([...found].flatMap(([name, file]) => (file === undefined ? [] : [[name, file] as const])));
+}
+
+/** The folder that a pattern of files begins with, or that is gone through as a whole. Undefined for a single file. */
+function folderOf(file: FilePath, pattern: string): FilePath | undefined {
+  if (!pattern.includes('*') && /\.\w+$/.test(pattern)) return undefined;
+  const folder = pattern.replace(/[^/]*\*.*$/, '');
+  return joinPath(folder.startsWith('.') ? directoryOf(file) : '', folder.replace(/^[@~]\//, ''));
 }
 
 /** The layout of the one theme of a project: what a module named `theme`, or its only default, holds as `Layout`; undefined for none or several. */

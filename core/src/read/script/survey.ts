@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import { isCapitalised, patternNames, pushChildren } from './syntax';
 
 export type Survey = {
-  /** Calls at any depth that put markup on the screen or make routes. */
+  /** Calls at any depth that put markup on the screen, make routes or register components. */
   readonly calls: readonly t.CallExpression[];
   /** Capitalised names declared inside functions: a tag of that name is known only while running. */
   readonly locals: ReadonlySet<string>;
@@ -21,6 +21,7 @@ const noteworthy = new Set([
   'createRouter',
   'mount',
   'provide',
+  'component',
 ]);
 
 /** Tells whether a text may hold one of the calls that a survey collects. */

@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
 import type { FileFacts, NameFact } from '../../model/facts';
 import type { Declared } from './declarations';
-import { bare, forEachChild, holdsFunction, isFunction, patternNames, spanOf } from './syntax';
+import { bare, forEachChild, holdsFunction, isFunction, keyName, patternNames, spanOf } from './syntax';
 
 /** Names that a function or a block binds for all that stands in it. */
 type Bound = { readonly names: ReadonlySet<string>; readonly outer?: Bound };
@@ -97,11 +97,28 @@ export function memberNames(roots: readonly t.Node[]): Set<string> {
   return found;
 }
 
+/** What is mixed into an object of options, by names of its module; undefined where its text does not tell all of its members. */
+function mixedInto(object: t.ObjectExpression): string[] | undefined {
+  const mixed: string[] = [];
+  for (const property of object.properties) {
+    const name = property.type === 'SpreadElement' ? undefined : keyName(property);
+    if (name === undefined || name === 'extends' || name === 'setup') return undefined;
+    if (name !== 'mixins') continue;
+    const list = property.type === 'ObjectProperty' ? bare(property.value) : undefined;
+    for (const one of list?.type === 'ArrayExpression' ? list.elements : [null]) {
+      if (one?.type !== 'Identifier') return undefined;
+      mixed.push(one.name);
+    }
+  }
+  return mixed;
+}
+
 /** The objects of a module that may be mixed into components, since they hold functions, as facts of its file. */
 export function mixablesOf(declared: readonly Pick<Declared, 'name' | 'node'>[]): Pick<FileFacts, 'mixables'> {
   const mixables = declared.flatMap(({ name, node }) => {
     const object = bare(node);
-    return object.type === 'ObjectExpression' && holdsFunction(object) ? [{ name, members: [...memberNames([object])] }] : [];
+    const mixins = object.type === 'ObjectExpression' && holdsFunction(object) ? mixedInto(object) : undefined;
+    return mixins ? [{ name, members: [...memberNames([object])], ...(mixins.length > 0 ? { mixins } : {}) }] : [];
   });
   return mixables.length > 0 ? { mixables } : {};
 }

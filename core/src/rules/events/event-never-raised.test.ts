@@ -114,6 +114,13 @@ table(
   ],
   [
     [
+      'raised when a transition ends',
+      {
+        App: '<template><Pill @gone="go"/></template><script setup>const go = () => 1;</script>',
+        Pill: '<script setup>const emit = defineEmits(["gone"]);</script><template><transition @after-leave="emit(\'gone\')"><p v-if="false"/></transition></template>',
+      },
+    ],
+    [
       'a name of an object of listeners that is raised so',
       {
         App: '<script setup>const hear = { priceChange: () => 1, click: () => 1 };</script><template><Price v-on="hear"/></template>',

@@ -120,6 +120,15 @@ table(
     ['a global that the framework does not let through', vueApp('', '<p>{{ window.innerWidth }}</p>'), 'App window'],
     ['the same in a handler', vueApp('', '<p @click="localStorage.clear()"/>'), 'App localStorage'],
     [
+      'beside what is mixed into what is mixed in',
+      {
+        ...options('mixins: [hours]', '<p>{{ text }}{{ eta }}{{ txet }}</p>', "import hours from './hours';"),
+        'hours.js': "import base from './base'; export default { mixins: [base], data() { return { eta: 1 }; } };",
+        'base.js': 'export default { data() { return { text: 1 }; } };',
+      },
+      'App txet',
+    ],
+    [
       'beside what is mixed in',
       {
         ...options('mixins: [hours]', '<p>{{ text }}{{ txet }}</p>', "import hours from './hours';"),
@@ -139,6 +148,32 @@ table(
         'hours.js': 'export default { computed: { text() { return 1; } } };',
       },
     ],
+    [
+      'mixed into what is mixed in, from outside',
+      {
+        ...options('mixins: [hours]', '<p>{{ text }}</p>', "import hours from './hours';"),
+        'hours.js': "import base from 'out'; export default { mixins: [base], data() { return { eta: 1 }; } };",
+      },
+    ],
+    [
+      'mixed in with the members of something else',
+      {
+        ...options('mixins: [hours]', '<p>{{ text }}</p>', "import hours from './hours';"),
+        'hours.js': "import { base } from 'out'; export default { ...base, data() { return { eta: 1 }; } };",
+      },
+    ],
+    [
+      'given by a call, beside what is mixed in',
+      {
+        ...options(
+          'mixins: [hours], setup() { return useTide(); }',
+          '<p>{{ text }}</p>',
+          "import hours from './hours'; import { useTide } from 'out';",
+        ),
+        'hours.js': 'export default { data() { return { eta: 1 }; } };',
+      },
+    ],
+    ['given by a call', options('setup() { return useTide(); }', '<p>{{ text }}</p>', "import { useTide } from 'out';")],
     ['mixed in from outside', options('mixins: [hours]', '<p>{{ text }}</p>', "import hours from 'out';")],
     [
       'given to all',

@@ -2,7 +2,7 @@ import { isGiven, nearest } from '../../contract';
 import type { Binding, GivenCall, NameFact } from '../../model/facts';
 import { causeOfName } from '../precedence';
 import type { Component, Model } from '../../model/model';
-import { contains, locate, type Location, type Span } from '../../model/span';
+import { contains, type FilePath, locate, type Location, type Span } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
 
 import { type MemberKey, propKey } from '../../model/member';
@@ -30,22 +30,26 @@ function listenerAt(component: Component, { span, ofCall }: Pick<NameFact, 'span
   return found;
 }
 
-/** Names that are mixed into a component; undefined where not all that is mixed in can be seen. */
-function mixedIn(model: Model, { facts, file }: Pick<Component, 'facts' | 'file'>, depth = 4): ReadonlySet<string> | undefined {
+/** Names that are mixed into what stands in a file; undefined where not all that is mixed in can be seen. */
+function mixedIn(model: Model, file: FilePath, mixins: readonly string[], depth = 4): ReadonlySet<string> | undefined {
   const names = new Set<string>();
-  for (const one of facts.mixins ?? []) {
+  for (const one of mixins) {
     const meant = model.named(file, one);
+    const mixin = meant.kind === 'component' ? model.components.get(meant.id) : undefined;
     const mixable =
       meant.kind === 'value' || meant.kind === 'hook'
         ? model.files.get(meant.file)?.mixables?.find(({ name }) => name === (meant.kind === 'hook' ? meant.fact.name : meant.name))
         : undefined;
+    const within = mixin?.file ?? (meant.kind === 'value' || meant.kind === 'hook' ? meant.file : undefined);
+    // What is open though nothing is mixed into it has members that its text does not tell.
+    const isSeen =
+      mixable !== undefined || (mixin !== undefined && (mixin.contract.openness !== 'open' || mixin.facts.mixins !== undefined));
+    const further =
+      isSeen && within !== undefined && depth > 0 ? mixedIn(model, within, (mixable ?? mixin?.facts)?.mixins ?? [], depth - 1) : undefined;
+    if (!further) return undefined;
     for (const name of mixable?.members ?? []) names.add(name);
-    if (mixable) continue;
-    const mixin = meant.kind === 'component' ? model.components.get(meant.id) : undefined;
-    const further = mixin && depth > 0 ? mixedIn(model, mixin, depth - 1) : undefined;
-    if (!mixin || !further) return undefined;
-    for (const { name } of mixin.facts.values) names.add(name);
-    for (const { name } of mixin.contract.members.values()) names.add(name);
+    for (const { name } of mixin?.facts.values ?? []) names.add(name);
+    for (const { name } of mixin?.contract.members.values() ?? []) names.add(name);
     for (const name of further) names.add(name);
   }
   return names;
@@ -67,7 +71,7 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
       return asked.flatMap((component) => {
         const { facts } = component;
         const own = [...new Set(facts.values.map((value) => value.name))];
-        const mixed = mixedIn(model, component);
+        const mixed = mixedIn(model, component.file, facts.mixins ?? []);
         const found = (facts.undeclared ?? []).flatMap(
           ({ name, span, ofMember, ofCall, ofSelf, mayBeGiven, listener: added, hidden, asks }): Found[] => {
             if (mayBeGiven && (rule === 'name-unknown' || isGivenSomewhere(check, component, name))) return [];

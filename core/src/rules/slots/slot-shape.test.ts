@@ -97,6 +97,13 @@ table(
       ),
     ],
     [
+      'named as a listener would be',
+      vue(
+        '<script setup>const go = () => 1;</script><template><p><slot name="row" :on-click="go"/></p></template>',
+        '<Row><template #row="one"><b @click="one.onClick"/></template></Row>',
+      ),
+    ],
+    [
       'a whole object',
       vue(
         '<script setup>const all = {};</script><template><p><slot name="row" v-bind="all"/></p></template>',

@@ -167,6 +167,12 @@ table(
     ['before and after', vueEffect('watchEffect(async () => { load(lock.value); await load(); shown.value = [lock.value]; });')],
     ['in what is awaited', vueEffect('watchEffect(async () => { shown.value = await load(lock.value); });')],
     ['what it writes itself', vueEffect('watchEffect(async () => { const rows = await load(); shown.value = [...shown.value, rows]; });')],
+    [
+      'a watcher among options, which follows what it is named after',
+      {
+        App: '<script>export default { data: () => ({ lock: 1, picked: 1, shown: [] }), watch: { async lock() { await load(); this.shown = [this.picked]; } }, methods: { pick() { this.lock = 2; this.picked = 2; } } };</script><template><p @click="pick">{{ shown }}</p></template>',
+      },
+    ],
     ['a handler', vueEffect('const go = async () => { await load(); shown.value = [lock.value]; };')],
     [
       'it never changes',

@@ -231,7 +231,7 @@ function staleBy(
     if (readings.length > 0) return { how: 'watched', readings };
   }
   // Where what is followed is said apart from it, nothing that it reads is meant to be.
-  const isSaidApart = action.follows?.some(({ span }) => !contains(action.span, span));
+  const isSaidApart = action.follows?.some(({ span }) => !action.reads.some((one) => one.span.start === span.start));
   if (action.follows === undefined || action.runsOnce || isSaidApart) return { how: 'late', readings: [] };
   const late = once([...lateIn(model, component, action), ...lateInCalled(model, component, action)]);
   return late.length > 0 ? { how: 'late', readings: late } : { how: 'hidden', readings: hiddenIn(model, component, action) };

@@ -21,7 +21,7 @@ export type DeclaredMembers = {
   readonly eventTypes: TypeExpr[];
   /** Where the props are declared. */
   propsSpan: Span;
-  /** Names of props or events are not all known. */
+  /** Names of props or events are not all known, whatever is mixed in. */
   open: boolean;
   /** Attributes that are not declared go to the root of the template by themselves. */
   inheritAttrs: boolean;
@@ -32,6 +32,9 @@ export type DeclaredMembers = {
   /** Module names of the objects that are mixed in, where all of them are named. */
   readonly mixins: string[];
 };
+
+/** Whether a component may have members that its file does not name: its own text leaves them open, or something is mixed in. */
+export const isOpen = ({ open, mixins }: DeclaredMembers): boolean => open || mixins.length > 0;
 
 export function newDeclared(): DeclaredMembers {
   return {

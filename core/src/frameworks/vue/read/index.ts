@@ -17,13 +17,13 @@ import { memberNames, unboundNames } from '../../../read/script/unbound';
 import { nameOfFile } from '../../../read/script/syntax';
 import { readTypeDeclaration } from '../../../read/script/types';
 import { opennessOf, provided, slotsOf } from '../../../read/markup/contract';
-import { fieldOf, newDeclared, membersOf } from './contract';
+import { fieldOf, isOpen, newDeclared, membersOf } from './contract';
 import { vueDialect } from './dialect';
 import { camel, eventMember, pascal } from './names';
 import { optionsOf, readOptions } from './options';
 import { attrsOf, newSetup, readSetup, type Setup, templateNames } from './setup';
 import { readRender } from './render';
-import { readChildren, type VueMarkup } from './template';
+import { isSeeThrough, readChildren, type VueMarkup } from './template';
 import { append } from '../../../model/append';
 
 type Block = {
@@ -177,7 +177,7 @@ function ownName({ declared }: Setup): [string, string][] {
 function registersTags({ options, declared }: Setup): boolean {
   const listed = options && fieldOf(options, 'components');
   const isListed = !listed || (listed.type === 'ObjectExpression' && listed.properties.every((one) => one.type !== 'SpreadElement'));
-  return options !== undefined && !declared.open && isListed;
+  return options !== undefined && !isOpen(declared) && isListed;
 }
 
 /** Finds who is meant by a tag: an import or a registered name, by any of its spellings; the file's own name for itself. */
@@ -223,14 +223,13 @@ export function assemble(
   return assembleComponent(body, () => {
     const { propsType, eventTypes } = declared;
     const [eventsType, ...more] = eventTypes;
-    const isSeen =
-      (!declared.open || declared.mixins.length > 0) && (propsType === undefined || isWrittenHere(propsType, setup.statements));
+    const isSeen = !declared.open && (propsType === undefined || isWrittenHere(propsType, setup.statements));
     const unknown = [...inner.undeclared, ...(declared.mixins.length > 0 ? setup.guessed : [])];
     const undeclared = isSeen && unknown.length > 0 ? trulyUndeclared(unknown, seenByMarkup, declaredBy(setup)).map(hiddenIn(body)) : [];
     return {
       ...named,
       form: 'file',
-      ...opennessOf(body, declared.open),
+      ...opennessOf(body, isOpen(declared)),
       template: provided(declared.provides, template),
       slots,
       members: membersOf(body, declared, slots),
@@ -301,7 +300,7 @@ function opened(names: ReadonlyMap<string, Meaning>): Map<string, Meaning> {
 function withAttrs(body: Body, nodes: readonly TemplateNode[]): readonly TemplateNode[] {
   if (nodes.length > 1 && !nodes.every((one) => one.kind === 'branch')) return nodes;
   return nodes.map((node): TemplateNode => {
-    if (node.kind === 'branch' || (node.kind === 'element' && node.tag === ''))
+    if (node.kind === 'branch' || (node.kind === 'element' && (node.tag === '' || isSeeThrough(node.tag))))
       return { ...node, children: withAttrs(body, node.children) };
     if ((node.kind !== 'element' && node.kind !== 'use') || node.tag === 'Teleport' || node.tag === 'Suspense') return node;
     const span: Span = node.nameSpan;

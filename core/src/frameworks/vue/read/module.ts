@@ -4,7 +4,7 @@ import type * as t from '@babel/types';
 import { voidsOf } from '../../../read/script/called';
 import { changersOf } from '../../../read/script/param-changes';
 import { parseTemplate } from '../parser';
-import type { AliasFact, ComponentFacts, FileFacts, GlobalFact, Problem, RootFact, SharedFact, TemplateUse } from '../../../model/facts';
+import type { AliasFact, ComponentFacts, FileFacts, Problem, RootFact, SharedFact, TemplateUse } from '../../../model/facts';
 import type { Writable } from '../../../model/writable';
 import { addValue, type Dialect, finishBody, hookFact, type ModuleScope, newBody } from '../../../read/script/body';
 import { aliasOf, type Declared as Declaration, declarationsOf } from '../../../read/script/declarations';
@@ -35,6 +35,7 @@ import { vueDialect, isComposable } from './dialect';
 import { assemble, componentsOf } from '.';
 import { pascal } from './names';
 import { boundSetup, isComponentObject, isMixin, membersGiven, optionsIn, readOptions } from './options';
+import { mayRegister, registrationsOf } from './registrations';
 import { rendersSomething } from './render';
 import { newSetup, readSetup } from './setup';
 import type { VueMarkup } from './template';
@@ -54,7 +55,7 @@ function mixesIn(text: string): boolean {
 /** Tells whether a script belongs to this framework: it imports from it, or from what is made for it alone. */
 export function isVueScript(text: string): boolean {
   const imports = /from\s*['"](?:[^'"]+\.vue|vue|vue-demi|@vue\/[\w-]+|vue-router|pinia|vuex|@vueuse\/[\w-]+|#imports|#app|nuxt\/app)['"]/;
-  return imports.test(text) || givesGlobalProperties(text) || installs(text) || mixesIn(text);
+  return imports.test(text) || givesGlobalProperties(text) || installs(text) || mixesIn(text) || mayRegister(text);
 }
 
 /** Reads a script of a project in this framework: composables, stores, keys, component objects, routes, the application. Never throws. */
@@ -67,7 +68,6 @@ export function readVueScript(file: string, text: string): FileFacts {
   const found: Found = { components: [], shared: [], aliases: [], statements: program.body };
   for (const one of declared) sortDeclared(module, one, file, problems as Problem[], apart, found);
   const { calls } = survey(program);
-  const application = applicationOf(module, calls, program.body);
   const facts: Writable<FileFacts> = {
     file,
     framework: found.components.length > 0 ? 'vue' : 'script',
@@ -77,7 +77,7 @@ export function readVueScript(file: string, text: string): FileFacts {
     types: kept(program.body, readTypeDeclaration),
     components: found.components,
     shared: [...found.shared, ...program.body.flatMap((statement) => takenApart(statement, module))],
-    roots: application.roots,
+    roots: rootsOf(module, calls, program.body),
     routes: routesOf(module, program),
     ambient: kept(program.body, ambientOf),
     aliases: found.aliases,
@@ -85,6 +85,7 @@ export function readVueScript(file: string, text: string): FileFacts {
     ...changersOf(module),
     ...voidsOf(module),
     ...mixablesOf(declared),
+    ...registrationsOf(calls.filter((call) => methodOf(call) === 'component')),
   };
   const given = calls.flatMap((call) => {
     const [key, value] = call.arguments;
@@ -92,7 +93,6 @@ export function readVueScript(file: string, text: string): FileFacts {
     return name === undefined ? [] : [{ key: name.slice('key:'.length), span: spanOf(call) }];
   });
   if (given.length > 0) facts.gives = given;
-  if (application.globals.length > 0) facts.globals = application.globals;
   const body = mayLast(text) ? readModuleBody(module, program.body, (name) => apart.has(name), moduleDialect(), file) : undefined;
   if (body) facts.module = body;
   return facts;
@@ -253,22 +253,11 @@ export function readComposable(module: ModuleScope, one: Declaration, node: Func
   return hookFact(one, body, result ? readingsOf(body, result, scope) : [], declared.provides);
 }
 
-/** `createApp(App).use(router).provide(key, value).component('PassageRow', PassageRow).mount('#app')`. */
-function applicationOf(
-  module: ModuleScope,
-  calls: readonly t.CallExpression[],
-  statements: readonly t.Statement[],
-): { roots: RootFact[]; globals: GlobalFact[] } {
+/** `createApp(App).use(router).provide(key, value).mount('#app')`. */
+function rootsOf(module: ModuleScope, calls: readonly t.CallExpression[], statements: readonly t.Statement[]): RootFact[] {
   const roots: RootFact[] = [];
-  const globals: GlobalFact[] = [];
   const made = calls.filter((call) => /^create(SSR)?App$/.test(calleeName(call) ?? ''));
   const all = made.length > 0 ? surveyed(statements) : [];
-  for (const one of all) {
-    const [first, second] = one.arguments;
-    const target = second && dottedName(bare(second));
-    if (methodOf(one) === 'component' && first?.type === 'StringLiteral' && target !== undefined)
-      globals.push({ name: pascal(first.value), target, span: spanOf(one) });
-  }
   for (const call of made) {
     const [shown, given] = call.arguments;
     const tag = shown && dottedName(bare(shown));
@@ -331,7 +320,7 @@ function applicationOf(
     }
     roots.push({ span, mounts: true, template: [template], ...finishBody(body) });
   }
-  return { roots, globals };
+  return roots;
 }
 
 function methodOf(call: t.CallExpression): string {

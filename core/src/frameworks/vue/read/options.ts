@@ -102,8 +102,8 @@ export function readOptions(setup: Setup, options: t.ObjectExpression, scope: Sc
   if (emits) declareEvents(declared, emits);
   const mixins = option('mixins');
   const takesOver = Boolean(option('extends')) || options.properties.some((one) => one.type === 'SpreadElement');
-  if (mixins || takesOver) declared.open = true;
   if (mixins && !takesOver) append(declared.mixins, namedIn(mixins));
+  if (takesOver || (mixins && declared.mixins.length === 0)) declared.open = true;
   for (const name of declared.mixins)
     setup.mixed.push(addValue(body, { name, kind: 'hook', span: spanOf(mixins ?? options), from: [], source: name }));
   const inherit = option('inheritAttrs');
@@ -389,6 +389,7 @@ function readSetupOption(setup: Setup, run: FunctionNode, own: Map<string, Meani
   const result = resultOf(run);
   const given = result && bare(result);
   if (isFunction(given)) setup.render = { run: given, scope: inner };
+  else if (given && given.type !== 'ObjectExpression') declared.open = true;
   if (given?.type !== 'ObjectExpression') return;
   for (const property of given.properties) {
     if (property.type === 'SpreadElement') {

@@ -35,7 +35,16 @@ import {
   spanOf,
 } from '../../../read/script/syntax';
 import { watchedAgain } from './again';
-import { addProp, type DeclaredMembers, declareEvents, declareEventTypes, declareProps, declarePropsType, fieldOf } from './contract';
+import {
+  addProp,
+  type DeclaredMembers,
+  declareEvents,
+  declareEventTypes,
+  declareProps,
+  declarePropsType,
+  fieldOf,
+  isOpen,
+} from './contract';
 import { apiName, madeMeaning, madeValue } from './dialect';
 import type { Rendering } from './render';
 import { append } from '../../../model/append';
@@ -591,7 +600,7 @@ export function templateNames(setup: Setup): (name: string, span: Span) => Meani
     if (body.module.names.has(name) && !setup.options) return undefined;
     const prop = declared.props.get(name) ? body.propValues.get(propMember(name)) : undefined;
     if (prop !== undefined) return { kind: 'value', value: prop, path: [] };
-    const unknown = declared.open || (declared.propsType && declared.propsType.kind !== 'object');
+    const unknown = isOpen(declared) || (declared.propsType && declared.propsType.kind !== 'object');
     if (!unknown || name.startsWith('$') || platform.has(name)) return undefined;
     if (span.end > 0) setup.guessed.push({ name, span });
     return mixedIn(setup, name, span) ?? { kind: 'value', value: propValue(body, name, declared.propsSpan), path: [] };

@@ -41,7 +41,9 @@ export type VueMarkup = Markup & {
 };
 
 /** Parts of the framework that show their content and nothing else. */
-const showing = new Set(['KeepAlive', 'Transition', 'BaseTransition', 'keep-alive', 'transition']);
+const showing = new Set(['KeepAlive', 'Transition', 'BaseTransition']);
+/** Tells whether a tag is a part of the framework that only shows what stands in it, which attributes go on to. */
+export const isSeeThrough = (tag: string): boolean => showing.has(pascal(tag));
 /** Parts of the framework that show their content elsewhere or later: attributes do not go on to it. */
 const apart = new Set(['Teleport', 'Suspense', 'TransitionGroup', 'teleport', 'suspense', 'transition-group']);
 const noKey: KeyFact = { kind: 'none' };
@@ -139,7 +141,7 @@ function readTag(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNo
   const { tag } = node;
   if (outlets.has(tag)) return [readOutlet(markup, node, scope)];
   if (tag === 'template' && !constantAttribute(node, 'lang')) return readChildren(markup, node.children, scope);
-  if (showing.has(tag)) return [fragment(node, readContent(markup, node, scope).children)];
+  if (isSeeThrough(tag)) return [readSeeThrough(markup, node, scope)];
   if (apart.has(tag)) return [readElement(markup, { ...node, tag: pascal(tag) }, scope)];
   if (tag === 'component' || tag === 'Component') return readDynamic(markup, node, scope);
   // A tag of the platform is that, whatever the script imports under a like name.
@@ -163,10 +165,6 @@ function heldBy({ body }: VueMarkup, node: ElementNode, scope: Scope): number | 
   return undefined;
 }
 
-function fragment(node: ElementNode, children: readonly TemplateNode[]): TemplateNode {
-  return { kind: 'element', tag: '', span: spanOf(node), nameSpan: nameSpanOf(node), bindings: [], spreads: [], children, key: noKey };
-}
-
 function nameSpanOf(node: ElementNode): Span {
   const start = node.loc.start.offset + 1;
   return { start, end: start + node.tag.length };
@@ -176,6 +174,13 @@ function readElement(markup: VueMarkup, node: ElementNode, scope: Scope): Templa
   const attributes = readAttributes(markup, node, scope, true);
   const children = readChildren(markup, node.children, scope);
   return { kind: 'element', tag: node.tag, span: spanOf(node), nameSpan: nameSpanOf(node), ...attributes, children };
+}
+
+/** What stands in it is shown as it is; what it is given, and what it tells, is its own. */
+function readSeeThrough(markup: VueMarkup, node: ElementNode, scope: Scope): TemplateNode {
+  const attributes = readAttributes(markup, node, scope, true);
+  const { children } = readContent(markup, node, scope);
+  return { kind: 'element', tag: pascal(node.tag), span: spanOf(node), nameSpan: nameSpanOf(node), ...attributes, children };
 }
 
 function readUse(markup: VueMarkup, node: ElementNode, tag: string, scope: Scope, dynamic: readonly Reading[] = []): TemplateUse {
@@ -230,8 +235,14 @@ function readOutlet(markup: VueMarkup, node: ElementNode, scope: Scope): Templat
     scope,
     false,
   );
-  return outlet(slot, spanOf(node), bindings, spreads, readChildren(markup, node.children, scope), hasText(node));
+  return outlet(slot, spanOf(node), bindings.map(asHanded), spreads, readChildren(markup, node.children, scope), hasText(node));
 }
+
+/** What a slot hands out are members of an object, whatever they are named: `:on-click` is `onClick`. */
+const asHanded = (binding: Binding): Binding =>
+  binding.to.kind === 'event' && binding.direction === 'in'
+    ? { ...binding, to: { kind: 'prop', name: camel(`on-${binding.to.name}`) } }
+    : binding;
 
 function nameOf(prop: AttributeNode | DirectiveNode): string | undefined {
   return prop.type === attribute ? prop.name : prop.name === 'bind' ? argOf(prop as DirectiveNode) : undefined;

@@ -166,7 +166,7 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
     [' : open', 'p'],
   ],
   ['a teleport as root loses it', `<template><Teleport to="body"><p/></Teleport></template>`, [' : closed', 'Teleport', '  p']],
-  ['root within a transition', `<template><Transition><p/></Transition></template>`, [' : platform', '<>', '  p']],
+  ['root within a transition', `<template><Transition><p/></Transition></template>`, [' : platform', 'Transition', '  p']],
   ['the default slot', `<template><div><slot/></div></template>`, ['slot:default{} : platform', 'div', '  {slot:default}']],
   [
     'named slots, with fallback and values',
@@ -261,7 +261,7 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
   [
     'built-in parts',
     `<template><Teleport to="body"><KeepAlive><Suspense><p/></Suspense></KeepAlive></Teleport></template>`,
-    [' : closed', 'Teleport', '  <>', '    Suspense', '      p'],
+    [' : closed', 'Teleport', '  KeepAlive', '    Suspense', '      p'],
   ],
   [
     'slots of a use',
