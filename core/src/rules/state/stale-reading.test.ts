@@ -170,7 +170,7 @@ table(
     [
       'a watcher among options, which follows what it is named after',
       {
-        App: '<script>export default { data: () => ({ lock: 1, picked: 1, shown: [] }), watch: { async lock() { await load(); this.shown = [this.picked]; } }, methods: { pick() { this.lock = 2; this.picked = 2; } } };</script><template><p @click="pick">{{ shown }}</p></template>',
+        App: '<script>export default { data: () => ({ lock: 1, picked: 1, shown: [] }), watch: { lock() { this.look(); } }, methods: { async look() { await load(); this.shown = [this.picked]; }, pick() { this.lock = 2; this.picked = 2; } } };</script><template><p @click="pick">{{ shown }}</p></template>',
       },
     ],
     ['a handler', vueEffect('const go = async () => { await load(); shown.value = [lock.value]; };')],
