@@ -305,6 +305,8 @@ export type ComponentFacts = BodyFacts & {
   readonly isAsync?: true;
   /** Objects whose members are added to it: their module names; absent for none. Its own undeclared names may be theirs. */
   readonly mixins?: readonly string[];
+  /** Of what a function makes around a component: the tag by which its template shows that; absent for all others. */
+  readonly hole?: string;
   /** States that it sets each time, so that it never comes to rest; absent for none. */
   readonly again?: readonly AgainFact[];
   /** Lists and objects that it holds are noticed only where the variable itself is written. */

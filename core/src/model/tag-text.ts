@@ -1,8 +1,9 @@
 import type { BindingTarget, TemplateElement, TemplateUse } from './facts';
 
-/** The name that people know a part of markup by: the tag as it is written, of what is found by a tag or a selector that tag, of others the component. */
+/** The name that people know a part of markup by: the tag as it is written, of what is found by a tag or a selector that tag, of others the component, if it is known before it runs. */
 export function tagText(node: TemplateElement | TemplateUse): string {
   if (node.kind === 'element') return node.tag === '' ? 'a fragment' : `<${node.tag}>`;
+  if (node.kind === 'use' && node.tag === '') return 'a part chosen while running';
   return node.element === undefined ? componentText(node.tag) : `<${node.element}>`;
 }
 

@@ -11,7 +11,7 @@ function withHole(facts: ComponentFacts, hole: string, name: string): ComponentF
   const template = JSON.parse(JSON.stringify(facts.template), (key, value: unknown) =>
     key === 'tag' && value === hole ? name : value,
   ) as ComponentFacts['template'];
-  return { ...facts, template, through: facts.through.map((one) => (one === hole ? name : one)) };
+  return { ...facts, template, hole: name, through: facts.through.map((one) => (one === hole ? name : one)) };
 }
 
 /** Answers what components become that are handed to functions. */

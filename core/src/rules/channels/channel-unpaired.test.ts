@@ -137,6 +137,17 @@ describe('channel-unpaired, react', () => {
       "export function App() { const r = useRef(null); return <p ref={r} onClick={() => r.current.dispatchEvent(new CustomEvent('alarm'))}/>; }",
       [],
     ],
+    [
+      'heard by a hook of that name, from a package of the project',
+      {
+        'package.json': '{ "name": "@towpath/board" }',
+        'App.tsx':
+          "import { useEvent } from '@towpath/board/useEvent';\nfunction Bell() { return <b onClick={() => document.dispatchEvent(new Event('alarm'))}/>; }\nexport function App() { const [n, set] = useState(0); useEvent('alarm', () => set(1)); return <p><Bell/>{n}</p>; }",
+        'useEvent.ts':
+          'export function useEvent(name, run) { useEffect(() => { document.addEventListener(name, run); return () => document.removeEventListener(name, run); }); }',
+      },
+      [],
+    ],
   ])('%s', (_, text, expected) => expect(found(text).sort()).toEqual([...expected].sort()));
 });
 

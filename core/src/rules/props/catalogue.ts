@@ -71,7 +71,7 @@ export const propsCatalogue = {
     severity: 'risk',
     about: 'broken binding',
     title: 'An optional prop is read as if it were given',
-    message: ({ component, prop, count, owners }) => `${component} relies on ${prop}, which ${count} in ${owners} leaves out.`,
+    message: ({ component, prop, count, owners }) => `${component} relies on ${prop}, left out by ${count} in ${owners}.`,
     consequence: ({ component, prop }) =>
       `${prop} is declared as optional, and reading it as ${component} does throws where it is undefined.`,
     fix: ({ component, prop, owners }) => `Give ${prop} a default in ${component} or ask whether it is there, or pass it in ${owners}.`,

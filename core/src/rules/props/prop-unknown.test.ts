@@ -108,6 +108,10 @@ table(
     ],
   ],
   [
+    [
+      'given by a function that makes a component around any other',
+      'const withTone = (Inner) => (props) => <Inner {...props} tone="calm"/>;\nfunction Row({ eta }) { return <p>{eta}</p>; }\nfunction Card({ tone }) { return <p>{tone}</p>; }\nconst Calm = withTone(Row);\nconst CalmCard = withTone(Card);\nexport function App() { return <main><Calm eta={1}/><CalmCard/></main>; }',
+    ],
     ['declared', `${row}export function App() { return <Row eta="1" boat="b"/>; }`],
     [
       'the rest reaches an element',

@@ -13,6 +13,9 @@ function isOfOtherRule({ target }: KnownUse, { to, direction }: Binding): boolea
   return to.kind !== 'prop' || (direction === 'two-way' && traitsOf(target).twoWay === 'event');
 }
 
+/** A function that makes a component around any other gives each the same, whether it takes that or not. */
+const isOfMaker = ({ owner, use }: KnownUse): boolean => owner.facts.hole !== undefined && use.node.tag === owner.facts.hole;
+
 /** A use gives a prop that the component neither declares nor lets through, or markup a property that its element does not have. */
 export const propUnknown: Rule = {
   inComponent: (component) =>
@@ -31,7 +34,7 @@ export const propUnknown: Rule = {
         };
       }),
   ofUse: (known) =>
-    unknownBindings(known)
+    (isOfMaker(known) ? [] : unknownBindings(known))
       .filter((binding) => !isOfOtherRule(known, binding))
       .map((binding): Found => {
         const { use, owner, target } = known;

@@ -44,6 +44,10 @@ table(
       'its own state',
       'function Queue() { const [items, setItems] = useState([]); const go = () => { items.push(1); setItems([...items]); }; return <ul onClick={go}>{items.length}</ul>; }\nexport function App() { return <Queue/>; }',
     ],
+    [
+      'a router, to which a place is pushed',
+      'export function App({ history }) { return <b onClick={() => { history.push("/locks"); }}/>; }',
+    ],
     ['only its own name for it', queue('const go = () => print(1); items = items ?? [];')],
   ],
 );

@@ -29,10 +29,15 @@ function writtenBy(component: Component, change: ChangeFact): 'whole' | 'list' |
 const ofLists =
   /^(?:\d+|\*|length|at|concat|entries|every|fill|filter|find\w*|flat\w*|forEach|includes|indexOf|join|keys|lastIndexOf|map|reduce\w*|slice|some|sort|reverse|splice|toReversed|toSorted|toSpliced|push|pop|shift|unshift|values|with)$/;
 
-/** What is pushed to or sorted may be a list, as far as its type and what else is read of it tell: a stack of pages is none. */
-function mayBeList(component: Component, { value, path = [] }: ChangeFact): boolean {
+/** What many know a router by, to which a place is pushed. */
+const ofRouter = /^(?:history|router|navigat(?:ion|or)|route)$/i;
+
+/** What is pushed to or sorted may be a list, as far as its name, its type and what else is read of it tell: a stack of pages is none. */
+function mayBeList(component: Component, change: ChangeFact): boolean {
+  const { value, path = [] } = change;
   const prop = component.facts.values[value];
   if (!prop || path.length > 0) return true;
+  if (change.order === 'append' && ofRouter.test(prop.name)) return false;
   const { kinds } = component.contract.members.get(memberKeyOf(prop)) ?? {};
   if (kinds && kinds.size > 0 && !kinds.has('list')) return false;
   const sinks = indexOf(component.facts).sinks.get(value) ?? [];

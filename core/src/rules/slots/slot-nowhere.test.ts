@@ -83,6 +83,14 @@ table(
       },
     ],
     [
+      'an empty text',
+      {
+        'App.vue':
+          '<script>import { h } from "vue"; import Panel from "./Panel.vue"; export default { render() { return h("main", [h(Panel, { a: 1 }, "")]); } };</script>',
+        Panel: '<script setup>defineProps(["a"]);</script><template><p>{{ a }}</p></template>',
+      },
+    ],
+    [
       'a render function',
       {
         App: '<template><Panel>x</Panel></template>',

@@ -62,6 +62,14 @@ table(
       `export function App() { ${stateA} useEffect(() => { const id = setInterval(() => setA((before) => before + 1), 100); return () => clearInterval(id); }, []); return <p>{a}</p>; }`,
     ],
     ['followed', `export function App() { ${stateA} useEffect(() => { print(a); }, [a]); return <p onClick={() => setA(2)}/>; }`],
+    [
+      'what it sets itself, through a copy of it',
+      `export function App({ word }) { ${stateA} useEffect(() => { const next = { ...a }; next.word = word; setA(next); }, [word]); return <p onClick={() => setA({})}>{word}</p>; }`,
+    ],
+    [
+      'what a class begins with of its own state',
+      'class App extends Component { state = { a: 1 }; componentDidMount() { this.props.load(this.state.a); } render() { return <p onClick={() => this.setState({ a: 2 })}>{this.state.a}</p>; } }',
+    ],
     ['no list at all', `export function App() { ${stateA} useEffect(() => { print(a); }); return <p onClick={() => setA(2)}/>; }`],
     ['the setter', `export function App() { ${stateA} useEffect(() => { setA(2); }, []); return <p>{a}</p>; }`],
     [

@@ -114,6 +114,8 @@ function staleIn(model: Model, component: Component, { follows, unfollowedOnPurp
   if (!follows || unfollowedOnPurpose) return [];
   const seen = new Set<number>();
   return reads.filter((reading) => {
+    // What a class begins with it goes on with where it sets its state.
+    if (component.facts.form === 'class' && component.facts.values[reading.value]?.kind === 'state') return false;
     if (reading.latest || reading.how === 'called' || seen.has(reading.value) || isFollowed(reading, follows)) return false;
     // What is made of all that is followed is the same while these are.
     const made = component.facts.values[reading.value];
@@ -126,10 +128,8 @@ function staleIn(model: Model, component: Component, { follows, unfollowedOnPurp
 
 /** What an action reads, with the functions that it leaves behind to run later: of timers and of what it hears. */
 function readsOf({ facts: { actions } }: Component, action: ActionFact): Reading[] {
-  // What it sets by itself is meant to be the value that it had.
-  const own = action.reads.filter(
-    (reading) => !action.changes.some((change) => change.value === reading.value && contains(change.span, reading.span)),
-  );
+  // What it sets by itself is meant to be the value that it had: following it, it would run again for what it did.
+  const own = action.reads.filter((reading) => !action.changes.some((change) => change.value === reading.value));
   const left = action.hears.flatMap((hear) => (hear.action === undefined ? [] : (actions[hear.action] ?? [])));
   return [...own, ...left.filter((one) => contains(action.span, one.span)).flatMap((one) => one.reads)];
 }

@@ -16,8 +16,8 @@ import { append } from '../../../model/append';
 /** Hooks whose result is a pair: a value, and what changes it. */
 const pairs = new Set(['useState', 'useReducer', 'useOptimistic', 'useActionState', 'useFormState']);
 const effects = new Set(['useEffect', 'useLayoutEffect', 'useInsertionEffect']);
-const computed = new Set(['useMemo', 'useDeferredValue', 'useEvent']);
-const functions = new Set(['useCallback', 'useEffectEvent']);
+const computed = new Set(['useMemo', 'useDeferredValue']);
+const functions = new Set(['useCallback', 'useEffectEvent', 'useEvent']);
 const taking = new Set(['useContext', 'use']);
 
 /** The framework's hook that a call is; undefined for hooks of the project and all other calls. */

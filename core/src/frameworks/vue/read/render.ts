@@ -252,7 +252,7 @@ function madeNode(reader: Reader, node: Call, scope: Scope): TemplateNode {
       ? 'function'
       : below.children.length > 0
         ? 'markup'
-        : content && bare(content).type !== 'ObjectExpression'
+        : content && isShown(bare(content))
           ? 'text'
           : 'none',
   };
@@ -260,6 +260,10 @@ function madeNode(reader: Reader, node: Call, scope: Scope): TemplateNode {
   if (dynamic && dynamic.length > 0) use.dynamic = dynamic;
   return use;
 }
+
+/** Content by itself, and not several for slots or an empty text. */
+const isShown = (content: t.Node): boolean =>
+  content.type !== 'ObjectExpression' && !(content.type === 'StringLiteral' && content.value === '');
 
 /** A second argument is what a tag is given, unless it can only be content. */
 function isProps(node: t.Node, scope: Scope, isElement: boolean): boolean {
