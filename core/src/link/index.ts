@@ -261,6 +261,7 @@ function surfaceOf(facts: FileFacts): string | undefined {
     facts.routes.length > 0 ||
     facts.globals !== undefined ||
     facts.registersOthers ||
+    facts.addsRoutes !== undefined ||
     facts.gives !== undefined ||
     facts.makers.length > 0
   )

@@ -527,6 +527,16 @@ describe('pages', () => {
     expect(pages(files)).toEqual(['A  mounted', 'B  mounted']);
   });
 
+  test('what a module makes of a component for others, which is no tag', () => {
+    const files = {
+      'src/index.ts':
+        "import { mount } from 'out';\nimport bellComponent from './Bell';\nimport { Chip } from './Chip';\nexport const bell = mount(bellComponent, { name: 'bell' });\nexport const Wide = mount(Chip);",
+      'src/Bell.tsx': 'export default function Bell() { return <p/>; }',
+      'src/Chip.tsx': 'export function Chip() { return <p/>; }',
+    };
+    expect(pages(files)).toEqual(['Bell  mounted', 'Chip  alone']);
+  });
+
   test('the component that pages by file stand in, and the layout that they name', () => {
     const files = {
       'package.json': '{ "dependencies": { "nuxt": "4" } }',

@@ -3,7 +3,7 @@ import type { ComponentId } from '../model/ids';
 import { propKey } from '../model/member';
 import type { Component, Model, NamedOutlet, Page, RouteStep, Use } from '../model/model';
 import { mountsTable, showsNextRoute } from '../frameworks/route-tags';
-import type { TemplateNode } from '../model/facts';
+import type { AliasFact, TemplateNode } from '../model/facts';
 import { isRouteUse, showing } from '../model/routes';
 import type { FilePath } from '../model/span';
 import { walkTemplate } from '../model/walk';
@@ -353,14 +353,17 @@ function nameOfPlaced(linked: Linked, file: FilePath): string | undefined {
   return (facts?.components.find((one) => one.local === local) ?? facts?.components[0])?.name;
 }
 
-/** What modules offer to be loaded later, and nothing in the project comes to: whoever loads it mounts it. */
+/** What a name stands for that is no tag, since it is written small, and that some function made of a component: who asks for it mounts it. */
+const isMadeForOthers = ({ name, wrappedBy }: AliasFact): boolean => wrappedBy.length > 0 && /^[a-z]/.test(name);
+
+/** What modules offer to be loaded later, or made of a component, and nothing in the project comes to: whoever takes it mounts it. */
 function loadedByOthers(linked: Linked, pages: readonly Page[]): Page[] {
   const seen = reachable(linked, pages.flatMap(startsOf));
   return [...linked.files.values()].flatMap(({ file, aliases, exports }): Page[] => {
     const offered = new Set(exports.filter((one) => one.from === undefined).map((one) => one.local));
     if (fileRole(file) !== 'source') return [];
     return aliases
-      .filter((one) => one.from !== undefined && offered.has(one.name))
+      .filter((one) => (one.from !== undefined || isMadeForOthers(one)) && offered.has(one.name))
       .flatMap((one): Page[] => {
         const id = linked.componentNamed(file, one.name);
         const component = id === undefined || seen.has(id) ? undefined : linked.components.get(id);

@@ -43,6 +43,8 @@ export type FileFacts = {
   readonly effects?: readonly string[];
   /** Modules that its code loads while it runs, as written; absent for none. */
   readonly later?: readonly string[];
+  /** Routes that it adds to those that stand in files; absent for none. */
+  readonly addsRoutes?: readonly AddedRoute[];
   /** It adds parts to a store while it runs. */
   readonly addsStoreParts?: true;
   /** Names of events that some code of the file listens for, whichever function it stands in; absent for none. */
@@ -221,6 +223,9 @@ export type ExportFact = {
   readonly from?: string;
   readonly span: Span;
 };
+
+/** A route that a script adds to those that stand in files: its path, and the file that it shows, as far as its path is told. */
+export type AddedRoute = { readonly path: string; readonly shows: string };
 
 export type AliasFact = {
   readonly name: string;

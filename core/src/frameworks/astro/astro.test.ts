@@ -177,6 +177,22 @@ const heardAtDocument = (options: string): Files => ({
   'src/parts/Heard.astro': "<p/><script>document.addEventListener('picked', () => {});</script>",
 });
 
+describe('pages that a script adds', () => {
+  test.each([
+    ['by a path that is put together', "entrypoint: path.join(root, 'src/auth/login.astro')", ['/login/:to']],
+    ['beside the script', "entrypoint: './auth/login.astro'", ['/login/:to']],
+    ['of a package', "entrypoint: '@towpath/board/auth/login.astro'", ['/login/:to']],
+    ['that is not there', "entrypoint: './auth/logout.astro'", []],
+  ])('%s', (_, entry, expected) => {
+    const { model } = analyseFiles({
+      'src/add.ts': `export default ({ injectRoute }) => { injectRoute({ pattern: '/login/[to]', ${entry} }); };`,
+      'src/auth/login.astro': '<p/>',
+      'src/lib/other.astro': '<p/>',
+    });
+    expect(model.pages.flatMap(({ path }) => (path === '' ? [] : [path]))).toEqual(expected);
+  });
+});
+
 describe('pages and parts of other frameworks', () => {
   test('a part that shows itself', () => {
     const { model } = analyseFiles({

@@ -29,6 +29,9 @@ export function addsProps(wrapper: Wrapper): boolean {
   return !transparent.has(wrapper.name);
 }
 
+/** A name that a component has: with a capital, or, of one that is only handed on, `rowComponent`. */
+const namesComponent = (name: string): boolean => isCapitalised(name) || /[a-z\d]Component$/.test(name);
+
 /** `memo(forwardRef(function X() {}))` → the function, and `memo`, `forwardRef`. */
 function unwrap(node: t.Node): { node: t.Node; wrappers: readonly Wrapper[] } {
   let inner = bare(node);
@@ -44,7 +47,7 @@ function unwrap(node: t.Node): { node: t.Node; wrappers: readonly Wrapper[] } {
         isFunction(given) ||
         given.type === 'CallExpression' ||
         given.type === 'ClassExpression' ||
-        (given.type === 'Identifier' && isCapitalised(given.name))
+        (given.type === 'Identifier' && namesComponent(given.name))
       );
     });
     if (!name || !first || /^(create[A-Z]|use[A-Z]|require$|render$|assign$)/.test(name)) return { node: inner, wrappers };
