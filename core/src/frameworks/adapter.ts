@@ -16,8 +16,8 @@ export type Adapter = {
   readonly files?: RegExp;
   /** Packages of its own, by which a script says for sure that it belongs to it, whatever else it imports. */
   readonly ownPackages: RegExp;
-  /** Whether a script belongs to it that imports none of those of any framework. */
-  readonly readsScript: (file: FilePath, text: string) => boolean;
+  /** Whether a script belongs to it that imports none of those of any framework; absent where it reads no scripts. */
+  readonly readsScript?: (file: FilePath, text: string) => boolean;
   /** The facts of one of its files or scripts, read with those beside it. May throw; the parser of its own files was loaded before. */
   readonly read: (file: FilePath, text: string, beside: Beside) => FileFacts;
   /** The files that are read with one of its own or its scripts, of those in its folder; absent where each is read alone. */

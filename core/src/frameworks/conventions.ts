@@ -15,6 +15,8 @@ export type PlacedPage = {
   readonly file: FilePath;
   readonly path: string;
   readonly body: BodyFacts & { readonly template: readonly TemplateNode[] };
+  /** A script adds it to the pages of whatever application takes that in. */
+  readonly isAdded?: boolean;
   /** What the outlets in it show, from the outside in; absent where it has none. */
   readonly chain?: readonly PlacedPage['body'][];
 };
@@ -54,6 +56,11 @@ export type LinkConventions = {
   readonly eventOf: (prop: string) => string | undefined;
   /** The prop by which a component is customarily given a style class. */
   readonly classProp: string;
+  /** The facts of a project as the versions that its packages declare mean them, by the first number of each; the same files where all mean what is newest. */
+  readonly inDeclaredVersion?: (
+    files: ReadonlyMap<FilePath, FileFacts>,
+    majorOf: (file: FilePath, name: string) => number | undefined,
+  ) => ReadonlyMap<FilePath, FileFacts>;
   /** Pages that are put together from files. */
   readonly placedPages?: (project: Project) => readonly PlacedPage[];
   /** Static pages into which another framework puts its own: they are no components. */

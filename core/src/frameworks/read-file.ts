@@ -10,7 +10,6 @@ import {
   namesSetOutside,
   openedNames,
   propsReadOutside,
-  routesAdded,
   unmentionedProps,
 } from '../read/mentions';
 import type { Beside } from '../read/elements/unit';
@@ -25,7 +24,6 @@ import { messageOf } from '../model/message-of';
 function withMentions(facts: FileFacts, text: string): FileFacts {
   const effects = text.includes('import') ? importedForEffects(text) : [];
   const later = /import\s*\(|\.glob|require/.test(text) ? loadedLater(text) : [];
-  const addsRoutes = text.includes('injectRoute') ? routesAdded(text) : [];
   const listens = text.includes('addEventListener') ? listenedNames(text) : [];
   // A component reads its own.
   const listensOn = facts.components.length === 0 ? listenersOnPage(text) : [];
@@ -53,7 +51,6 @@ function withMentions(facts: FileFacts, text: string): FileFacts {
     ...given,
     ...(effects.length > 0 ? { effects } : {}),
     ...(later.length > 0 ? { later } : {}),
-    ...(addsRoutes.length > 0 ? { addsRoutes } : {}),
     ...(/\bregisterModule\s*\(/.test(text) ? { addsStoreParts: true as const } : {}),
     ...(listens.length > 0 ? { listens } : {}),
     ...(listensOn.length > 0 ? { listensOn } : {}),

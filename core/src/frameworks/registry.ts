@@ -47,8 +47,8 @@ export function readerOf(file: FilePath, text: () => string): Adapter | undefine
 
 function readerOfScript(file: FilePath, text: string): Adapter | undefined {
   const imported = Array.from(text.matchAll(/\bfrom\s*['"]([^'"\n]+)['"]/g), ([, name = '']) => name);
-  const byImports = adapters.find(({ ownPackages }) => imported.some((name) => ownPackages.test(name)));
-  return byImports ?? adapters.find((adapter) => adapter.readsScript(file, text));
+  const byImports = adapters.find(({ ownPackages, readsScript }) => readsScript && imported.some((name) => ownPackages.test(name)));
+  return byImports ?? adapters.find((adapter) => adapter.readsScript?.(file, text));
 }
 
 /** Tells whether some reader understands files of this name. */

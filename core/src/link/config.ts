@@ -14,6 +14,8 @@ export type PackageInfo = {
   readonly exports: ReadonlyMap<string, string>;
   readonly main: string;
   readonly dependencies: ReadonlySet<string>;
+  /** The version that it declares of each, as written. */
+  readonly versions: ReadonlyMap<string, string>;
 };
 
 /** `paths` of a `tsconfig.json`, with `*` for any stretch, targets relative to the project. */
@@ -62,8 +64,8 @@ function mapOf(value: unknown): Map<string, string> {
 }
 
 function readPackage(config: ConfigFile, json: Json): PackageInfo {
-  const names = ['dependencies', 'devDependencies', 'peerDependencies', 'optionalDependencies'].flatMap((key) =>
-    Object.keys(objectOf(ownValue(json, key))),
+  const declared = ['dependencies', 'devDependencies', 'peerDependencies', 'optionalDependencies'].flatMap((key) =>
+    Object.entries(objectOf(ownValue(json, key))),
   );
   return {
     directory: directoryOf(config.file),
@@ -71,7 +73,8 @@ function readPackage(config: ConfigFile, json: Json): PackageInfo {
     imports: mapOf(json['imports']),
     exports: mapOf(json['exports']),
     main: stringOf(json['source']) || stringOf(json['module']) || stringOf(json['main']),
-    dependencies: new Set(names),
+    dependencies: new Set(declared.map(([name]) => name)),
+    versions: new Map(declared.map(([name, version]) => [name, stringOf(version)])),
   };
 }
 

@@ -45,10 +45,11 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
   const config = readConfig(configs);
   const ambient = new Set([...read.values()].flatMap((facts) => facts.ambient.map((one) => one.module)));
   const resolver = resolverOf(read, config, ambient);
-  const asRead = makeNames(read, resolver);
+  const meant = inDeclaredVersions(read, config);
+  const asMeant = makeNames(meant, resolver);
   const dependenciesOf: Project['dependenciesOf'] = (file) => packageOf(config, file)?.dependencies;
-  const crossed = joinIslands(read, asRead);
-  const before = crossed === read ? asRead : makeNames(crossed, resolver);
+  const crossed = joinIslands(meant, asMeant);
+  const before = crossed === meant ? asMeant : makeNames(crossed, resolver);
   const found = joinSelectors(crossed, before);
   const elements = joinElements(found, found === crossed ? before : makeNames(found, resolver), { files: found, dependenciesOf });
   const joined = elements === crossed ? before : makeNames(elements, resolver);
@@ -88,6 +89,15 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
     unreadConfigs: config.unread,
     linkage,
   };
+}
+
+/** The facts of a project as the versions of its frameworks mean them. */
+function inDeclaredVersions(files: ReadonlyMap<FilePath, FileFacts>, config: ProjectConfig): ReadonlyMap<FilePath, FileFacts> {
+  const majorOf = (file: FilePath, name: string): number | undefined => {
+    const [first] = /\d+/.exec(packageOf(config, file)?.versions.get(name) ?? '') ?? [];
+    return first === undefined ? undefined : Number(first);
+  };
+  return adapters.reduce((found, { link: conventions }) => conventions.inDeclaredVersion?.(found, majorOf) ?? found, files);
 }
 
 /** The resolver of a project, with the aliases that its specifiers tell where no configuration does. */
@@ -390,7 +400,8 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
     const stand = (name: string, body: typeof one.body): ComponentFacts =>
       standIn(name, { ...body, span: { start: 0, end: 0 }, mounts: true });
     const chain = (one.chain ?? []).map((body, index) => add(own, stand(`<page ${one.path} ${index + 1}>`, body), 'route', false));
-    return [{ file: one.file, path: one.path, body: add(own, stand(`<page ${one.path}>`, one.body), 'root', false), chain }];
+    const above = one.isAdded ? ('unknown' as const) : ('known' as const);
+    return [{ file: one.file, path: one.path, above, body: add(own, stand(`<page ${one.path}>`, one.body), 'root', false), chain }];
   });
   return { components, routes: joinRoutes(routes, names), placed, holdersOf: makeHolders(holding, names) };
 }

@@ -1,7 +1,8 @@
 import { traitsOf } from '../frameworks/registry';
-import type { Binding, ComponentFacts, FileFacts, TemplateNode, TemplateUse } from '../model/facts';
+import type { Binding, ComponentFacts, FileFacts, TemplateUse } from '../model/facts';
 import { isSlotKey, keyOfMember, memberName, memberOf, propKey } from '../model/member';
 import type { FilePath } from '../model/span';
+import { mapUses } from '../model/walk';
 import type { Names } from './names';
 
 type Files = ReadonlyMap<FilePath, FileFacts>;
@@ -25,7 +26,7 @@ export function joinIslands(files: Files, names: Names): Files {
   return found;
 
   function withCrossing(component: ComponentFacts, file: FilePath): ComponentFacts {
-    const template = mapped(component.template, (use) => crossed(use, file));
+    const template = mapUses(component.template, (use) => crossed(use, file));
     return template === component.template ? component : { ...component, template };
   }
 
@@ -46,37 +47,4 @@ function placeFor({ to }: Binding, { members }: ComponentFacts, isJoined: boolea
   const name = memberName(key);
   const prop = propKey(isJoined ? joined(name) : name);
   return isJoined || members.some((one) => one.key === prop) ? memberOf(prop) : to;
-}
-
-/** A template with some of its uses in another form; the same one where none is. */
-function mapped(nodes: readonly TemplateNode[], change: (use: TemplateUse) => TemplateUse): readonly TemplateNode[] {
-  const next = nodes.map((node) => nodeWith(node, change));
-  return next.every((one, index) => one === nodes[index]) ? nodes : next;
-}
-
-function nodeWith(node: TemplateNode, change: (use: TemplateUse) => TemplateUse): TemplateNode {
-  switch (node.kind) {
-    case 'text':
-      return node;
-    case 'outlet': {
-      const fallback = node.fallback && mapped(node.fallback, change);
-      return fallback === node.fallback ? node : { ...node, ...(fallback ? { fallback } : {}) };
-    }
-    case 'repeat':
-    case 'branch': {
-      const children = mapped(node.children, change);
-      return children === node.children ? node : { ...node, children };
-    }
-    case 'element':
-    case 'use': {
-      const children = mapped(node.children, change);
-      const bindings = node.bindings.map((one): Binding => {
-        const markup = one.markup && mapped(one.markup, change);
-        return markup === one.markup || !markup ? one : { ...one, markup };
-      });
-      const isSame = children === node.children && bindings.every((one, index) => one === node.bindings[index]);
-      const inner = isSame ? node : { ...node, children, bindings };
-      return inner.kind === 'use' ? change(inner) : inner;
-    }
-  }
 }

@@ -537,6 +537,16 @@ describe('pages', () => {
     expect(pages(files)).toEqual(['Bell  mounted', 'Chip  alone']);
   });
 
+  test('what a script adds by its file', () => {
+    const files = {
+      'gatsby-node.js':
+        "exports.createPages = ({ actions }) => { const post = require.resolve('./src/templates/post.jsx'); actions.createPage({ path: `/log/${slug}`, component: post }); actions.createPage({ path: '/', component: require.resolve('./src/templates/home') }); };",
+      'src/templates/post.jsx': 'export default function Post() { return <p/>; }',
+      'src/templates/home.jsx': 'export default function Home() { return <p/>; }',
+    };
+    expect(pages(files).sort()).toEqual(['Home / file', 'Post /log/:slug file']);
+  });
+
   test('the component that pages by file stand in, and the layout that they name', () => {
     const files = {
       'package.json': '{ "dependencies": { "nuxt": "4" } }',

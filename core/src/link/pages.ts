@@ -33,6 +33,7 @@ type Linked = {
 export type PlacedBody = {
   readonly file: FilePath;
   readonly path: string;
+  readonly above: Page['above'];
   readonly body: ComponentId;
   readonly chain: readonly ComponentId[];
 };
@@ -324,10 +325,10 @@ export function findPages(linked: Linked): Page[] {
     (component) => component.role === 'root' && component.fileRole === 'source' && !placed.has(component.id),
   );
   const pages = roots.filter((root) => showsSomething(linked, root)).flatMap((root) => pagesOfRoot(linked, root, tables, seenTables));
-  for (const { file, path, body, chain } of linked.placed) {
+  for (const { file, path, above, body, chain } of linked.placed) {
     const name = nameOfPlaced(linked, file) ?? path;
     const steps = chain.map((step) => ({ path: '', body: step }));
-    pages.push({ id: `${file}#${name}`, name, file, path, entry: body, chain: steps, above: 'known', why: 'file' });
+    pages.push({ id: `${file}#${name}`, name, file, path, entry: body, chain: steps, above, why: 'file' });
   }
   tables.forEach((tree, index) => {
     const route = routes[index];

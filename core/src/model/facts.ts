@@ -310,6 +310,8 @@ export type ComponentFacts = BodyFacts & {
   readonly isAsync?: true;
   /** Objects whose members are added to it: their module names; absent for none. Its own undeclared names may be theirs. */
   readonly mixins?: readonly string[];
+  /** The prop and the event that a two-way binding without a name means, where the component says which. */
+  readonly boundBy?: { readonly prop: string; readonly event: string };
   /** Of what a function makes around a component: the tag by which its template shows that; absent for all others. */
   readonly hole?: string;
   /** States that it sets each time, so that it never comes to rest; absent for none. */

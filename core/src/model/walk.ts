@@ -1,4 +1,4 @@
-import type { TemplateNode, TemplateUse } from './facts';
+import type { Binding, TemplateNode, TemplateUse } from './facts';
 import { append } from './append';
 
 /** Children of a template node, in the order of the text: markup in its bindings, then its content. */
@@ -37,4 +37,37 @@ export function usesIn(nodes: readonly TemplateNode[]): TemplateUse[] {
     if (node.kind === 'use') uses.push(node);
   });
   return uses;
+}
+
+/** A template with some of its uses in another form; the same one where none is. */
+export function mapUses(nodes: readonly TemplateNode[], change: (use: TemplateUse) => TemplateUse): readonly TemplateNode[] {
+  const next = nodes.map((node) => nodeWith(node, change));
+  return next.every((one, index) => one === nodes[index]) ? nodes : next;
+}
+
+function nodeWith(node: TemplateNode, change: (use: TemplateUse) => TemplateUse): TemplateNode {
+  switch (node.kind) {
+    case 'text':
+      return node;
+    case 'outlet': {
+      const fallback = node.fallback && mapUses(node.fallback, change);
+      return fallback === node.fallback ? node : { ...node, ...(fallback ? { fallback } : {}) };
+    }
+    case 'repeat':
+    case 'branch': {
+      const children = mapUses(node.children, change);
+      return children === node.children ? node : { ...node, children };
+    }
+    case 'element':
+    case 'use': {
+      const children = mapUses(node.children, change);
+      const bindings = node.bindings.map((one): Binding => {
+        const markup = one.markup && mapUses(one.markup, change);
+        return markup === one.markup || !markup ? one : { ...one, markup };
+      });
+      const isSame = children === node.children && bindings.every((one, index) => one === node.bindings[index]);
+      const inner = isSame ? node : { ...node, children, bindings };
+      return inner.kind === 'use' ? change(inner) : inner;
+    }
+  }
 }

@@ -1,4 +1,4 @@
-import type { AddedRoute, ComponentFacts, PageListener } from '../model/facts';
+import type { ComponentFacts, PageListener } from '../model/facts';
 import { type MemberKey, memberOf } from '../model/member';
 import { literalPattern } from '../model/literal-pattern';
 
@@ -18,15 +18,6 @@ export const importedForEffects = (text: string): string[] =>
 /** Names of events that some code listens for: `addEventListener('towpath:alarm', …)`. */
 export function listenedNames(text: string): string[] {
   return [...new Set([...text.matchAll(/\baddEventListener\(\s*(['"`])([^'"`\n]+)\1/g)].map((match) => match[2] ?? ''))];
-}
-
-/** Routes that a script adds to those that stand in files: `injectRoute({ pattern: '/login', entrypoint: path.join(root, 'src/login.astro') })`. */
-export function routesAdded(text: string): AddedRoute[] {
-  return [...text.matchAll(/\binjectRoute\(\s*\{([^{}]*)\}/g)].flatMap(([, given = '']) => {
-    const path = /\bpattern:\s*(['"`])([^'"`\n]+)\1/.exec(given)?.[2];
-    const shows = /\bentrypoint:(?:(?!\bpattern:)[\s\S])*?(['"`])([^'"`\n]+\.\w+)\1/.exec(given)?.[2];
-    return path === undefined || shows === undefined ? [] : [{ path, shows }];
-  });
 }
 
 const asksPage = String.raw`document\s*\.\s*(querySelector|querySelectorAll|getElementById)(?:<[^>]*>)?\(\s*(?<quote>['"])([^'"\n]+)\k<quote>\s*\)`;

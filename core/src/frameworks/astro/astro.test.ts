@@ -177,6 +177,17 @@ const heardAtDocument = (options: string): Files => ({
   'src/parts/Heard.astro': "<p/><script>document.addEventListener('picked', () => {});</script>",
 });
 
+test('a script is of another framework or of none, whatever it imports', () => {
+  const plain = readFile(
+    'src/lib/boats.ts',
+    "import { getCollection } from 'astro:content';\nexport const boats = () => getCollection('boats');",
+  );
+  expect([plain.framework, plain.exports.map(({ exported }) => exported)]).toEqual(['script', ['boats']]);
+  const part =
+    "import type { CollectionEntry } from 'astro:content';\nexport function Row({ boat }: { boat: CollectionEntry<'boats'> }) { return <p>{boat.id}</p>; }";
+  expect(readFile('src/parts/Row.tsx', part).components.map(({ name }) => name)).toEqual(['Row']);
+});
+
 describe('pages that a script adds', () => {
   test.each([
     ['by a path that is put together', "entrypoint: path.join(root, 'src/auth/login.astro')", ['/login/:to']],

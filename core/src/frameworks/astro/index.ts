@@ -10,9 +10,8 @@ export const astro: Adapter = {
   id: 'astro',
   name: 'Astro',
   files: /\.astro$|(?:^|\/)src\/pages\/.*\.mdx?$|(?:^|\/)src\/content\/.*\.mdx$/,
+  // Scripts beside these pages are of other frameworks, or of none: no `readsScript`.
   ownPackages: /^astro(?:\/|:|$)/,
-  // Scripts beside these pages are of other frameworks, or of none.
-  readsScript: () => false,
   read: (file, text) => (file.endsWith('.astro') ? readAstro(file, text) : readText(file, text)),
   load: () => Promise.resolve(),
   parseBare: (_, text) => void parseMarkup(text, frontmatterOf(text)?.end ?? 0),

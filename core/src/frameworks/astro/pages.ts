@@ -1,8 +1,7 @@
 import type { ComponentFacts, FileFacts, ValueFact } from '../../model/facts';
 import { type FilePath, locate, type Span } from '../../model/span';
 import { memberOf } from '../../model/member';
-import { directoryOf, joinPath, nearestFile } from '../../model/paths';
-import { bodyOf as bodyOfUse, useOfFile, useOfTag } from '../placed';
+import { addedRoutes, bodyOf as bodyOfUse, useOfFile, useOfTag } from '../placed';
 import type { PlacedPage, Project } from '../conventions';
 
 const page = /^(?:.*\/)?src\/pages\/(.+)\.(?:astro|mdx?|html)$/;
@@ -19,30 +18,15 @@ function pathOf(below: string): string {
 
 /** The pages of a project: files in a folder of that name, but for those whose names or folders begin with a line, and those that a script adds. */
 export function placedPages({ files }: Project): PlacedPage[] {
-  const added = new Map<FilePath, string>();
-  for (const { file, addsRoutes = [] } of files.values())
-    for (const { path, shows } of addsRoutes) {
-      const shown = fileShown(files, file, shows);
-      if (shown !== undefined && !added.has(shown)) added.set(shown, path.replace(/\[(?:\.\.\.)?([^\]]*)\]/g, ':$1'));
-    }
+  const added = addedRoutes(files);
   return [...files].flatMap(([file, facts]: readonly [FilePath, FileFacts]) => {
     const below = page.exec(file)?.[1];
-    const path = below === undefined || /(?:^|\/)_/.test(below) ? added.get(file) : pathOf(below);
+    const isAdded = below === undefined || /(?:^|\/)_/.test(below);
+    const path = isAdded ? added.get(file) : pathOf(below);
     const [component] = facts.components;
     if (path === undefined || facts.framework !== 'astro' || !component) return [];
-    return [{ file, path, body: bodyOf(file, facts, component) }];
+    return [{ file, path, isAdded, body: bodyOf(file, facts, component) }];
   });
-}
-
-/** The file whose path ends as a script says, without the name of a package before it; of several the nearest. */
-function fileShown(files: Project['files'], from: FilePath, said: string): FilePath | undefined {
-  const inside = said.replace(/^(?:\.{1,2}\/)+|^\//, '');
-  const inPackage = said.startsWith('@') ? inside.split('/').slice(2).join('/') : inside.split('/').slice(1).join('/');
-  for (const end of said.startsWith('.') ? [joinPath(directoryOf(from), said), inside] : [inside, inPackage]) {
-    const found = end === '' ? [] : [...files.keys()].filter((one) => one === end || one.endsWith(`/${end}`));
-    if (found.length > 0) return nearestFile(from, found);
-  }
-  return undefined;
 }
 
 /** A page is given what the function of its file says that lists its addresses; nothing where there is none. */

@@ -2,7 +2,7 @@ import type { TemplateNode, TemplateUse } from '../../model/facts';
 import { directoryOf } from '../../model/paths';
 import type { FilePath, Span } from '../../model/span';
 import type { PlacedPage, Project } from '../conventions';
-import { bodyOf, defaultOf, useOfFile, useOfTag } from '../placed';
+import { addedRoutes, bodyOf, defaultOf, useOfFile, useOfTag } from '../placed';
 
 const nowhere: Span = { start: 0, end: 0 };
 const script = '\\.[jt]sx?$';
@@ -24,6 +24,7 @@ export function placedPages(project: Project): PlacedPage[] {
     const names = project.dependenciesOf(file);
     return names === undefined || names.size === 0 ? otherwise : [...names].some((one) => name.test(one));
   };
+  const added = addedRoutes(files);
   return all.flatMap((file): PlacedPage[] => {
     const facts = files.get(file);
     if (defaultOf(facts) === undefined || facts?.components.length === 0) return [];
@@ -35,6 +36,9 @@ export function placedPages(project: Project): PlacedPage[] {
     const route = inRoutes.exec(file);
     const hasTable = route && findIn(files, `${route[1] ?? ''}/routes`) !== undefined;
     if (route && !hasTable && needs(file, /^@(react-router|remix-run)\//, false)) return [flatPage(files, file, route)];
+    const path = added.get(file);
+    if (path !== undefined && facts?.framework === 'react')
+      return [{ file, path, isAdded: true, body: bodyOf([useOfFile(file, file, [])]) }];
     return [];
   });
 }

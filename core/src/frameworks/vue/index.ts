@@ -2,6 +2,7 @@ import { modelKey } from '../../model/member';
 import { parseScriptBare, type ScriptLang } from '../../read/script/parse';
 import type { Adapter } from '../adapter';
 import { registeredTags } from './globals';
+import { inDeclaredVersion } from './older';
 import { loadParser, parseTemplate } from './parser';
 import { layoutNamed, placedPages, routeOutlet } from './pages';
 import { readVue } from './read';
@@ -44,6 +45,7 @@ export const vue: Adapter = {
     classProp: 'class',
     changesOf: (prop) => [modelKey(prop)],
     registeredTags,
+    inDeclaredVersion,
     givesRoute: (module, name) => /^(vue-router|nuxt)/.test(module) && name === 'useRoute',
     placedPages,
   },

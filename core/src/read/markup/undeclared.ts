@@ -7,8 +7,8 @@ export const platformNames: ReadonlySet<string> = new Set([
   ...Object.keys(globals.browser),
   'undefined',
   'arguments',
-  'global',
   'process',
+  ...Object.keys(globals.commonjs),
 ]);
 
 /**

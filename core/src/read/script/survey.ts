@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import { addingRoutes } from './added-routes';
 import { isCapitalised, patternNames, pushChildren } from './syntax';
 
 export type Survey = {
@@ -22,11 +23,12 @@ const noteworthy = new Set([
   'mount',
   'provide',
   'component',
+  ...addingRoutes,
 ]);
 
 /** Tells whether a text may hold one of the calls that a survey collects. */
 export function mayHoldCalls(text: string): boolean {
-  return /\b(?:render|hydrate(?:Root)?|create(?:Browser|Hash|Memory)Router|useRoutes|create(?:SSR)?App|createRouter|mount|provide)\s*(?:<[^(]*>)?\(/.test(
+  return /\b(?:render|hydrate(?:Root)?|create(?:Browser|Hash|Memory)Router|useRoutes|create(?:SSR)?App|createRouter|mount|provide|injectRoute|createPage)\s*(?:<[^(]*>)?\(/.test(
     text,
   );
 }

@@ -91,6 +91,7 @@ table(
       'export function App({ a }) { const say = () => { try { a(); } catch (error) { return <p>{error.message}</p>; } }; return <p>{say()}</p>; }',
     ],
     ['the platform’s', 'export function App() { return <p>{window.location.href}{Math.max(1, 2)}{new Date().getDate()}</p>; }'],
+    ['what bundlers know', 'export function App() { return <img src={require("./a.png")} alt=""/>; }'],
     ['put in when it is built', 'export function App() { return <p>{VERSION}{__BUILD__}</p>; }'],
     [
       'declared for all',

@@ -100,6 +100,11 @@ table(
       'function Row({ eta }) { return <p>{eta}</p>; }\nexport function App() { return <Row eta="1" tone="calm"/>; }',
       'App tone',
     ],
+    [
+      'a name that only some runtimes of markup turn into a class',
+      'function Row({ className }) { return <p className={className}/>; }\nexport function App() { return <Row sx={{ mt: 4 }}/>; }',
+      'App sx',
+    ],
     ['no parameter at all', 'function Row() { return <p/>; }\nexport function App() { return <Row tone="calm"/>; }', 'App tone'],
     [
       'the rest goes to a component that does not take it',
@@ -108,6 +113,10 @@ table(
     ],
   ],
   [
+    [
+      'what a runtime of markup turns into a class',
+      '/** @jsx jsx */\nimport { jsx } from "theme-ui";\nfunction Row({ className }) { return <p className={className}/>; }\nexport function App() { return <Row sx={{ mt: 4 }}/>; }',
+    ],
     [
       'given by a function that makes a component around any other',
       'const withTone = (Inner) => (props) => <Inner {...props} tone="calm"/>;\nfunction Row({ eta }) { return <p>{eta}</p>; }\nfunction Card({ tone }) { return <p>{tone}</p>; }\nconst Calm = withTone(Row);\nconst CalmCard = withTone(Card);\nexport function App() { return <main><Calm eta={1}/><CalmCard/></main>; }',

@@ -105,6 +105,14 @@ function constantOf(body: Body, node: t.Node): string | undefined {
   }
 }
 
+/** Runtimes of markup that turn these into a class before the component is given its props. */
+const styledByRuntime =
+  /@jsx(?:ImportSource)?\s+(?:jsx\b|@emotion\/react|@?theme-ui)|from\s*['"](?:@emotion\/react|theme-ui|@theme-ui\/[\w-]+)['"]/;
+
+/** The prop that a component is given for what stands in markup under a name. */
+const givenAs = (body: Body, name: string, tag: string): string =>
+  (name === 'sx' || name === 'css') && isComponentTag(tag) && styledByRuntime.test(body.module.text) ? 'className' : name;
+
 function bindingOf(
   body: Body,
   name: string,
@@ -116,7 +124,7 @@ function bindingOf(
   markup: ReadMarkup,
 ): Binding {
   const binding: Writable<Binding> = {
-    ...targetOf(tag, name),
+    ...targetOf(tag, givenAs(body, name, tag)),
     written: name,
     span: spanOf(whole),
     nameSpan: spanOf(nameNode),
@@ -124,6 +132,11 @@ function bindingOf(
     readings: none,
   };
   const node = value && bare(value);
+  // Of what becomes a class nothing is left but that it is one.
+  if (node && givenAs(body, name, tag) !== name) {
+    binding.readings = readingsOf(body, node, scope);
+    return binding;
+  }
   const constant = node ? constantOf(body, node) : 'true';
   if (!node || constant !== undefined) {
     binding.constant = constant ?? 'true';

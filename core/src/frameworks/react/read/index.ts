@@ -2,6 +2,7 @@ import type * as t from '@babel/types';
 import type { AliasFact, ComponentFacts, FileFacts, MakerFact, NameFact, RootFact, RouteFact, SharedFact } from '../../../model/facts';
 import { contains } from '../../../model/span';
 import { platformNames, trulyUndeclared } from '../../../read/markup/undeclared';
+import { addedRoutesOf } from '../../../read/script/added-routes';
 import { mixablesOf, unboundNames } from '../../../read/script/unbound';
 import type { Writable } from '../../../model/writable';
 import { eventClassesOf } from '../../../read/script/event-classes';
@@ -64,6 +65,7 @@ export function readReact(file: string, text: string): FileFacts {
     ...voidsOf(module),
     ...mixablesOf(declared),
     ...eventClassesOf(module, declared),
+    ...addedRoutesOf(calls, program),
   };
   const body = mayLast(text)
     ? readModuleBody(module, program.body, (name) => sorted.apart.has(name) || isConnecting(connected, name), channelDialect, file)

@@ -25,9 +25,17 @@ import { append } from '../../../model/append';
 type Parsed = { readonly root: AST.Root | undefined; readonly problems: Problem[] };
 type CompileError = { message?: string; position?: [number, number]; start?: { character?: number } };
 
+/** A component with nothing in its style, where that is in another language than the platform's; all places stay. */
+const withoutStyle = (text: string): string =>
+  text.replace(
+    /(<style\b[^>]*\blang\s*=\s*(["']?)(?!css\b)\w+\2[^>]*>)([\s\S]*?)(?=<\/style>)/g,
+    (_, head: string, __, content: string) => head + content.replace(/[^\n]/g, ' '),
+  );
+
 /** Parses a component; where that fails, once more without what cannot be parsed. */
-function parsed(text: string): Parsed {
+function parsed(whole: string): Parsed {
   const parse = parser();
+  const text = withoutStyle(whole);
   try {
     return { root: parse(text, { modern: true }), problems: [] };
   } catch (error) {

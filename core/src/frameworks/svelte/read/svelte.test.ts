@@ -67,6 +67,11 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
     ['a? : platform', 'p', '  text'],
   ],
   ['all that is left, older', `<script>export let a;</script><p {...$$restProps}>{a}</p>`, ['a<>! : platform', 'p', '  text']],
+  [
+    'beside a style in another language',
+    `<script>export let a;</script><p>{a}</p><style lang="scss">// no style of the platform\n$gap: 8px; @mixin wide($by) { &.#{$by} { top: auto; } }</style>`,
+    ['a<>! : closed', 'p', '  text'],
+  ],
   ['all, older', `<p {...$$props}/>`, [' : platform', 'p']],
   [
     'dispatched',

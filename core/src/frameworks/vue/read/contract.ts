@@ -1,6 +1,6 @@
 import type * as t from '@babel/types';
 import { type MemberKey, memberName, memberOf } from '../../../model/member';
-import type { MemberFact, ProvideFact, SlotFact } from '../../../model/facts';
+import type { ComponentFacts, MemberFact, ProvideFact, SlotFact } from '../../../model/facts';
 import type { Span } from '../../../model/span';
 import type { TypeExpr } from '../../../model/types';
 import type { Writable } from '../../../model/writable';
@@ -27,6 +27,8 @@ export type DeclaredMembers = {
   inheritAttrs: boolean;
   /** The name that its options say; absent where they say none. */
   saidName?: string;
+  /** What a two-way binding without a name means; absent where its options do not say. */
+  boundBy?: NonNullable<ComponentFacts['boundBy']>;
   /** What is given to all below, outermost first. */
   readonly provides: ProvideFact[];
   /** Module names of the objects that are mixed in, where all of them are named. */

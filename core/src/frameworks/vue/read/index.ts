@@ -149,6 +149,7 @@ function readComponent(source: Source): ComponentFacts {
     problems,
     event: '$event',
     component: componentsOf(module, new Map([...ownName(setup), ...locals, ...setup.lazy]), name, registersTags(setup)),
+    isNewer: statements.length > 0,
     registers: registersTags(setup),
   };
   if (source.broken) declared.open = true;
@@ -239,6 +240,7 @@ export function assemble(
       ...(undeclared.length > 0 ? { undeclared } : {}),
       ...(registersTags(setup) ? { registersTags: true } : {}),
       ...(declared.saidName === undefined ? {} : { saidName: pascal(declared.saidName) }),
+      ...(declared.boundBy ? { boundBy: declared.boundBy } : {}),
       ...(declared.mixins.length > 0 ? { mixins: declared.mixins } : {}),
     };
   });

@@ -21,6 +21,7 @@ import {
   bare,
   calleeName,
   dottedName,
+  forEachChild,
   type FunctionNode,
   isFunction,
   keyName,
@@ -283,18 +284,7 @@ function rootsOf(module: ModuleScope, calls: readonly t.CallExpression[], statem
               : [],
           )
         : [];
-    const use = (name: string, at: t.Node, own: TemplateUse['bindings'], children: readonly TemplateUse[]): TemplateUse => ({
-      kind: 'use',
-      tag: name,
-      span: spanOf(at),
-      nameSpan: spanOf(at),
-      bindings: own,
-      spreads: [],
-      children,
-      key: { kind: 'none' },
-      content: children.length > 0 ? 'markup' : 'none',
-    });
-    let template = use(tag, shown, bindings, []);
+    let template = useOf(tag, shown, bindings, []);
     for (const one of all) {
       const [first, second] = one.arguments;
       const method = methodOf(one);
@@ -302,7 +292,7 @@ function rootsOf(module: ModuleScope, calls: readonly t.CallExpression[], statem
       const key = method === 'provide' ? keyOf(first) : undefined;
       const at = spanOf(second);
       if (key !== undefined)
-        template = use(
+        template = useOf(
           key,
           one,
           [
@@ -320,7 +310,51 @@ function rootsOf(module: ModuleScope, calls: readonly t.CallExpression[], statem
     }
     roots.push({ span, mounts: true, template: [template], ...finishBody(body) });
   }
+  return [...roots, ...olderRoots(module, statements)];
+}
+
+/** A use of a component that no markup writes. */
+const useOf = (tag: string, at: t.Node, bindings: TemplateUse['bindings'], children: readonly TemplateUse[]): TemplateUse => ({
+  kind: 'use',
+  tag,
+  span: spanOf(at),
+  nameSpan: spanOf(at),
+  bindings,
+  spreads: [],
+  children,
+  key: { kind: 'none' },
+  content: children.length > 0 ? 'markup' : 'none',
+});
+
+/** `new Vue({ router, render: (h) => h(App) }).$mount('#app')`, and the same with a template that is the tag of a component. */
+function olderRoots(module: ModuleScope, statements: readonly t.Statement[]): RootFact[] {
+  if (!module.text.includes('new Vue')) return [];
+  const roots: RootFact[] = [];
+  const visit = (node: t.Node): void => {
+    const [options] = node.type === 'NewExpression' && dottedName(node.callee) === 'Vue' ? node.arguments : [];
+    const shown = options && shownBy(bare(options));
+    if (shown) {
+      const use = useOf(shown.tag, shown.at, [], []);
+      roots.push({ span: spanOf(node), mounts: true, template: [use], ...finishBody(newBody(module)) });
+    }
+    forEachChild(node, visit);
+  };
+  statements.forEach(visit);
   return roots;
+}
+
+/** The component that options show and nothing else: by `render`, or by a template of its tag alone. */
+function shownBy(options: t.Node): { tag: string; at: t.Node } | undefined {
+  const render = fieldOf(options, 'render');
+  const made = isFunction(render) ? resultOf(render) : undefined;
+  const call = made && bare(made);
+  const [shown] = call?.type === 'CallExpression' ? call.arguments : [];
+  const tag = shown && dottedName(bare(shown));
+  if (shown && tag !== undefined) return { tag, at: shown };
+  const template = fieldOf(options, 'template');
+  const [, only] =
+    (template?.type === 'StringLiteral' && /^\s*<([A-Z]\w*|[a-z]+(?:-\w+)*)\s*(?:\/>|><\/\1>)\s*$/.exec(template.value)) || [];
+  return template && only ? { tag: pascal(only), at: template } : undefined;
 }
 
 function methodOf(call: t.CallExpression): string {

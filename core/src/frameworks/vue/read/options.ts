@@ -364,7 +364,10 @@ function readProvide({ body, declared }: Setup, given: t.Node | undefined, scope
 /** The two-way prop of a component of the framework's second version. */
 function readModelOption({ declared }: Setup, given: t.Node | undefined): void {
   const event = fieldOf(given, 'event');
+  const prop = fieldOf(given, 'prop');
   if (event?.type === 'StringLiteral') declared.events.set(event.value, spanOf(event));
+  const text = (node: t.Node | undefined, customary: string): string => (node?.type === 'StringLiteral' ? node.value : customary);
+  if (event || prop) declared.boundBy = { prop: text(prop, 'value'), event: text(event, 'input') };
 }
 
 /** The names that a setup function has: its props, and what its context is taken apart into. */

@@ -248,13 +248,7 @@ function madeNode(reader: Reader, node: Call, scope: Scope): TemplateNode {
     spreads,
     children: below.children,
     key,
-    content: below.hands
-      ? 'function'
-      : below.children.length > 0
-        ? 'markup'
-        : content && isShown(bare(content))
-          ? 'text'
-          : 'none',
+    content: below.hands ? 'function' : below.children.length > 0 ? 'markup' : content && isShown(bare(content)) ? 'text' : 'none',
   };
   if (below.hands) use.slotProps = below.hands;
   if (dynamic && dynamic.length > 0) use.dynamic = dynamic;

@@ -24,6 +24,7 @@ import { keptFunction, readingsOf } from '../../../read/script/expressions';
 import { parseExpressionAt, parsePatternAt, type ScriptRange } from '../../../read/script/parse';
 import { innerScope, declaredIn, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, isFunction, madeIn, patternNames, objectNames } from '../../../read/script/syntax';
+import { withSlotDirectives } from './older-slots';
 import { camel, eventMember, pascal, propMember, propName, slotMember } from './names';
 import { append } from '../../../model/append';
 
@@ -36,6 +37,8 @@ const attribute = 6;
 export type VueMarkup = Markup & {
   /** The module name that a tag stands for; undefined for one that the file does not know. */
   readonly component: (tag: string) => string | undefined;
+  /** Its script is written as only the newer version knows it. */
+  readonly isNewer?: boolean;
   /** Only what is registered is a tag. */
   readonly registers?: boolean;
 };
@@ -267,7 +270,7 @@ function readContent(markup: VueMarkup, node: ElementNode, scope: Scope): Conten
   const rest: TemplateChildNode[] = [];
   let children: TemplateNode[] = [];
   let hands: number[] | undefined;
-  for (const child of node.children) {
+  for (const child of withSlotDirectives(node.children, markup.isNewer === true)) {
     const tag = (child.type as number) === element ? (child as ElementNode) : undefined;
     const slot = tag?.tag === 'template' ? directive(tag, 'slot') : undefined;
     if (!tag || !slot) {

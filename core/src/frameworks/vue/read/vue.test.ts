@@ -269,6 +269,16 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
     [' : through Card', 'Card(slot:head, slot:*, …)', '  p', '  b'],
   ],
   [
+    'slots of a use, in the older way',
+    `<script>import Card from './Card.vue'; export default { components: { Card } };</script><template><Card><template slot="head" slot-scope="{ boat }"><p>{{ boat }}</p></template><b slot="foot">x</b><i slot-scope="one">{{ one.eta }}</i></Card></template>`,
+    [' : through Card', 'Card(slot:head, slot:foot, …)', '  p', '    text', '  b', '  i', '    text'],
+  ],
+  [
+    'an attribute of the platform, in a script that only the newer version has',
+    `<script setup>import Card from './Card.vue';</script><template><Card><b slot="foot">x</b></Card></template>`,
+    [' : through Card', 'Card(…)', '  b'],
+  ],
+  [
     'every kind of binding',
     `<script setup>import Row from './Row.vue'; const a = {}; const go = () => {};</script><template><Row a :b="a" :c v-bind="a" v-model="a.x" v-model:t.trim="a.t" @go="go" @stop.once="a.n++" v-on="a" v-show="a" data-x="1" some-prop="2" class="k"/></template>`,
     [

@@ -1,0 +1,46 @@
+import { describe, expect, test } from 'vitest';
+import { analyseFiles, type Files, findingLines, rows, treeOf } from '../../../../testing/src/project';
+import { loadCompilers } from '../registry';
+
+await loadCompilers(['App.vue']);
+
+const field = (options = ''): string =>
+  `<script>export default { ${options} props: ['value', 'checked'], methods: { enter(e) { this.$emit('input', e.target.value); this.$emit('tick', true); } } };</script><template><p><input :value="value" :checked="checked" @input="enter"></p></template>`;
+
+const app = (files: Files): Files => ({
+  'App.vue':
+    '<script>import Field from "./Field.vue"; export default { components: { Field }, data: () => ({ word: "" }) };</script><template><Field v-model="word"/></template>',
+  'Field.vue': field(),
+  ...files,
+});
+
+const two: Files = { 'package.json': '{ "dependencies": { "vue": "^2.6.14" } }' };
+const three: Files = { 'package.json': '{ "dependencies": { "vue": "^3.4.0" } }' };
+
+describe('a two-way binding without a name', () => {
+  const told = (files: Files): string[] => findingLines(analyseFiles(files).findings).filter((line) => !/unused|unheard|idle/.test(line));
+
+  test.each<[string, Files, readonly string[]]>([
+    ['is the value and its input in version 2', app(two), []],
+    ['and what the component names for it', app({ ...two, 'Field.vue': field("model: { prop: 'checked', event: 'tick' },") }), []],
+    ['is another prop in version 3', app(three), ['two-way-half App modelValue']],
+    ['is told by the export that only version 2 has', app({ 'main.js': "import Vue from 'vue'; Vue.use(kit);" }), []],
+    [
+      'lacks its prop in version 2',
+      app({ ...two, 'Field.vue': '<script>export default { props: ["text"] };</script><template><p>{{ text }}</p><b/></template>' }),
+      ['prop-unknown App value', 'event-never-raised App @input'],
+    ],
+  ])('%s', (_, files, expected) => {
+    expect(told(files).sort()).toEqual([...expected].sort());
+  });
+});
+
+test.each([
+  ['by a function', "new Vue({ router, render: (h) => h(App) }).$mount('#app');"],
+  ['by a method', "new Vue({ el: '#app', render(create) { return create(App); } });"],
+  ['by a template', "new Vue({ el: '#app', components: { App }, template: '<App/>' });"],
+])('an application of version 2 shows its component %s', (_, start) => {
+  const { model } = analyseFiles({ ...app(two), 'main.js': `import Vue from 'vue'; import App from './App.vue'; ${start}` });
+  expect(model.pages.map(({ name, why }) => `${name} ${why}`)).toEqual(['App mounted']);
+  expect(rows(model, treeOf(model, 'App'))).toBe('App\n  Field');
+});
