@@ -56,8 +56,11 @@ export type LinkConventions = {
   readonly eventOf: (prop: string) => string | undefined;
   /** The prop by which a component is customarily given a style class. */
   readonly classProp: string;
-  /** The facts of a project as the versions that its packages declare mean them, by the first number of each; the same files where all mean what is newest. */
-  readonly inDeclaredVersion?: (
+  /**
+   * The facts of a project with what they mean beyond their text: by the versions that its packages declare (the first number
+   * of each), and by what its configuration imports. The same files where their text says it all.
+   */
+  readonly asMeant?: (
     files: ReadonlyMap<FilePath, FileFacts>,
     majorOf: (file: FilePath, name: string) => number | undefined,
   ) => ReadonlyMap<FilePath, FileFacts>;

@@ -45,7 +45,7 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
   const config = readConfig(configs);
   const ambient = new Set([...read.values()].flatMap((facts) => facts.ambient.map((one) => one.module)));
   const resolver = resolverOf(read, config, ambient);
-  const meant = inDeclaredVersions(read, config);
+  const meant = asMeantBy(read, config);
   const asMeant = makeNames(meant, resolver);
   const dependenciesOf: Project['dependenciesOf'] = (file) => packageOf(config, file)?.dependencies;
   const crossed = joinIslands(meant, asMeant);
@@ -91,13 +91,13 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
   };
 }
 
-/** The facts of a project as the versions of its frameworks mean them. */
-function inDeclaredVersions(files: ReadonlyMap<FilePath, FileFacts>, config: ProjectConfig): ReadonlyMap<FilePath, FileFacts> {
+/** The facts of a project as the conventions of its frameworks mean them. */
+function asMeantBy(files: ReadonlyMap<FilePath, FileFacts>, config: ProjectConfig): ReadonlyMap<FilePath, FileFacts> {
   const majorOf = (file: FilePath, name: string): number | undefined => {
     const [first] = /\d+/.exec(packageOf(config, file)?.versions.get(name) ?? '') ?? [];
     return first === undefined ? undefined : Number(first);
   };
-  return adapters.reduce((found, { link: conventions }) => conventions.inDeclaredVersion?.(found, majorOf) ?? found, files);
+  return adapters.reduce((found, { link: conventions }) => conventions.asMeant?.(found, majorOf) ?? found, files);
 }
 
 /** The resolver of a project, with the aliases that its specifiers tell where no configuration does. */

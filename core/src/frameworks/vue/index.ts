@@ -1,6 +1,7 @@
 import { modelKey } from '../../model/member';
 import { parseScriptBare, type ScriptLang } from '../../read/script/parse';
 import type { Adapter } from '../adapter';
+import { withAutoImports } from './auto-imports';
 import { registeredTags } from './globals';
 import { inDeclaredVersion } from './older';
 import { loadParser, parseTemplate } from './parser';
@@ -45,7 +46,7 @@ export const vue: Adapter = {
     classProp: 'class',
     changesOf: (prop) => [modelKey(prop)],
     registeredTags,
-    inDeclaredVersion,
+    asMeant: (files, majorOf) => withAutoImports(inDeclaredVersion(files, majorOf)),
     givesRoute: (module, name) => /^(vue-router|nuxt)/.test(module) && name === 'useRoute',
     placedPages,
   },

@@ -39,7 +39,19 @@ export function placedPages(project: Project): PlacedPage[] {
     const file = `${root}error.vue`;
     return files.has(file) ? [{ file, path: '(error)', body: bodyOf([useOfFile(file, file, [])]) }] : [];
   });
-  return [...pages, ...errors];
+  return [...pages, ...errors, ...withoutPages(files, roots)];
+}
+
+/** The application's own component where its configuration stands and no pages do: it is all that is shown. */
+function withoutPages(files: Project['files'], roots: ReadonlySet<FilePath>): PlacedPage[] {
+  return [...files.keys()].filter(isConfigured).flatMap((config): PlacedPage[] => {
+    const root = config.slice(0, config.lastIndexOf('/') + 1);
+    const app = [`${root}app.vue`, `${root}app/app.vue`, `${root}App.vue`].find((one) => files.has(one));
+    if (app === undefined || roots.has(root) || roots.has(`${root}app/`)) return [];
+    const layout = layoutOf(files, app, app.slice(0, app.lastIndexOf('/') + 1), app);
+    const shown = [app, ...(layout === undefined ? [] : [layout])].map((one) => bodyOf([useOfFile(app, one, [])]));
+    return [{ file: app, path: '/', body: shown[0] ?? bodyOf([]), chain: shown.slice(1) }];
+  });
 }
 
 /** Whether a file configures the framework that takes its pages, layouts and components from folders. */

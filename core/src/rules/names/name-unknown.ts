@@ -61,6 +61,15 @@ function isGivenSomewhere(check: Check, component: Component, name: string): boo
   return !uses || uses.some((known) => isGiven(known, propKey(name)));
 }
 
+/** So many names that nothing declares are no slip: something that cannot be seen gives them. */
+const mostSlips = 5;
+
+/** Whether more of the names that a component reads are declared nowhere than are declared, and these are many. */
+function comesFromElsewhere({ facts }: Component): boolean {
+  const unknown = new Set((facts.undeclared ?? []).filter(({ asks }) => asks === undefined).map(({ name }) => name));
+  return unknown.size > mostSlips && unknown.size > facts.values.length;
+}
+
 function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
   return {
     inProject: (check) => {
@@ -72,6 +81,7 @@ function undeclaredNames(rule: 'name-unknown' | 'handler-missing'): Rule {
         const { facts } = component;
         const own = [...new Set(facts.values.map((value) => value.name))];
         const mixed = mixedIn(model, component.file, facts.mixins ?? []);
+        if (comesFromElsewhere(component)) return [];
         const found = (facts.undeclared ?? []).flatMap(
           ({ name, span, ofMember, ofCall, ofSelf, mayBeGiven, listener: added, hidden, asks }): Found[] => {
             if (mayBeGiven && (rule === 'name-unknown' || isGivenSomewhere(check, component, name))) return [];

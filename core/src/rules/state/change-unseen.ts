@@ -192,7 +192,10 @@ function runsLater(facts: ComponentFacts, at: number): boolean {
 /** Plain variables that show and are written later; while a component is set up nothing is shown yet. */
 function plainWritten(component: Component): Unseen[] {
   const { facts } = component;
-  const isMadeAnew = traitsOf(component).rerender === 'component';
+  const { areElements, rerender } = traitsOf(component);
+  const isMadeAnew = rerender === 'component';
+  // What a class extends that nobody sees may declare it as a property.
+  if (areElements && component.contract.openness === 'open') return [];
   return facts.values.flatMap((value, index): Unseen[] => {
     if ((!value.plain && !value.unfollowed) || !shownIn(facts).has(String(index))) return [];
     const change = facts.actions

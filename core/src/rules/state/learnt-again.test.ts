@@ -150,6 +150,20 @@ table(
   ],
 );
 
+/** An element that shows a field which nothing in it declares. */
+const extending = (base: string): Sources => ({
+  'package.json': '{}',
+  'index.html': '<!doctype html><html><head><script type="module" src="/src/main.js"></script></head><body><x-app></x-app></body></html>',
+  'src/main.js': `import { LitElement, html } from 'lit';\nimport { inputMixin } from 'out';\nclass XApp extends ${base} { render() { return html\`<button @click=\${() => { this.focused = true; }}>\${this.focused}</button>\`; } }\ncustomElements.define('x-app', XApp);`,
+});
+
+table(
+  'change-unseen',
+  'vue',
+  [['a field of an element that nothing declares', extending('LitElement'), 'XApp focused']],
+  [['a field that what it extends may declare', extending('inputMixin(LitElement)')]],
+);
+
 const data = (given: string, shown: string): Sources => ({
   App: `<script>const first = { open: false }; export default { data: ${given} };</script><template><p @click="open = true">{{ ${shown} }}</p></template>`,
 });
@@ -159,6 +173,12 @@ table(
   'vue',
   [['a name that the data has not', data('() => ({ open: false })', 'shut'), 'App shut']],
   [
+    [
+      'most of what it reads, which something that cannot be seen gives',
+      {
+        App: '<script>export default { data: () => ({ merge: true }) };</script><template><p :id="fieldId" :class="classes">{{ text }}{{ hint }}{{ rows }}{{ attrs }}</p></template>',
+      },
+    ],
     ['data that the module declares', data('() => first', 'open')],
     ['data that a function makes', data('() => make()', 'shut')],
     ['data with more than the text tells', data('() => ({ ...make(), open: false })', 'shut')],

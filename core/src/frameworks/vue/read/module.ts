@@ -140,7 +140,9 @@ function sortDeclared(module: ModuleScope, one: Declaration, file: string, probl
     found.components.push(readFunctional(module, one, node, file, problems, found.statements));
     return;
   }
-  if (isFunction(node) && isComposable(one.name)) {
+  // A function without a name is known by that of its file.
+  const known = one.name === 'default' ? nameOfFile(file).replace(/^./, (letter) => letter.toLowerCase()) : one.name;
+  if (isFunction(node) && isComposable(known)) {
     apart.add(one.name);
     found.shared.push(readComposable(module, one, node));
     return;
