@@ -322,7 +322,11 @@ function mountingPackages(files: ReadonlyMap<FilePath, FileFacts>, placed: reado
     return info.exports.size === 0 && info.main === '' && !isDemo ? [info.directory] : [];
   });
   const mounting = [...files.values()].filter(
-    (facts) => fileRole(facts.file) === 'source' && (facts.roots.some((root) => root.mounts) || facts.routes.length > 0),
+    (facts) =>
+      fileRole(facts.file) === 'source' &&
+      (facts.roots.some((root) => root.mounts) || facts.routes.length > 0) &&
+      // What a package says that others may import is for others, though some of it puts itself on the screen.
+      (packageOf(config, facts.file)?.exports.size ?? 0) === 0,
   );
   return new Set([...showing, ...mounting.map((facts) => packageOf(config, facts.file)?.directory ?? '')]);
 }

@@ -140,6 +140,8 @@ describe('paths and roles', () => {
     ['.storybook/preview.tsx', 'story'],
     ['src/latest/App.tsx', 'source'],
     ['src/contest.tsx', 'source'],
+    ['src/docs/example.jsx', 'story'],
+    ['src/examples/App.tsx', 'source'],
   ];
   test.each(roles)('%s is %s', (file, role) => {
     expect(fileRole(file)).toBe(role);

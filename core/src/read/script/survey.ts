@@ -45,6 +45,9 @@ export function survey(program: t.Program): Survey {
       case 'VariableDeclarator':
         noteLocal(node.id, locals);
         break;
+      case 'ClassDeclaration':
+        if (node.id) noteLocal(node.id, locals);
+        break;
       case 'FunctionDeclaration':
         if (node.id) noteLocal(node.id, locals);
         for (const parameter of node.params) noteLocal(parameter, locals);

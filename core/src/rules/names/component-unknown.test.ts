@@ -13,6 +13,10 @@ table(
     ['a member of nothing', 'export function App() { return <Card.Head/>; }', 'App Card.Head'],
   ],
   [
+    [
+      'a class of a function around it',
+      'export function keep(Inner) { class Keeper extends Component { render() { return <Inner/>; } } return forwardRef(function Kept(props, ref) { return <Keeper props={props} at={ref}/>; }); }',
+    ],
     ['imported from outside', "import { LevelGauge } from 'out';\nexport function App() { return <LevelGauge/>; }"],
     ['imported from a file that is not there', "import { LevelGauge } from './gone';\nexport function App() { return <LevelGauge/>; }"],
     ['held by a prop', 'export function App({ as: Tag }) { return <Tag/>; }'],

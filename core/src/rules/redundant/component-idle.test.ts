@@ -87,6 +87,34 @@ table(
         '<i/>',
       ),
     ],
+    [
+      'handed on by the file that the package begins with, from which others in it take something too',
+      reactFiles(
+        {
+          'src/Old.tsx': "import { tone } from '.';\nexport function Old() { return <p className={tone}/>; }",
+          'src/index.ts': "export const tone = 'calm';\nexport { Old } from './Old';",
+        },
+        '<i/>',
+      ),
+    ],
+    [
+      'of a package that says what others may import, and puts some of it on the screen itself',
+      reactFiles(
+        { 'package.json': '{ "exports": { "./*": "./src/*.tsx" } }', 'src/Old.tsx': 'export function Old() { return <p/>; }' },
+        '<i/>',
+      ),
+    ],
+    [
+      'as most are: the pages that are known are not what the project is for',
+      reactFiles(
+        Object.fromEntries(
+          Array.from({ length: 11 }, (_, at) => [`src/Part${at}.tsx`, `export function Part${at}() { return <p>{${at}}</p>; }`]),
+        ),
+        '<i/>',
+      ),
+    ],
+    ['a declaration', reactFiles({ 'src/Old.d.ts': 'export default class Old extends React.Component {}' }, '<i/>')],
+    ['an example', reactFiles({ 'src/docs/example.jsx': 'export default function Example() { return <p/>; }' }, '<i/>')],
     ['a library', { 'package.json': '{}', 'src/Old.tsx': 'export function Old() { return <p/>; }' }],
     ['a test', reactFiles({ 'src/Old.test.tsx': 'export function Old() { return <p/>; }' }, '<i/>')],
   ],

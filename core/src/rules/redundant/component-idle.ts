@@ -14,6 +14,9 @@ import type { Found, Rule } from '../rule';
 const byName =
   /(?:^|\/)(?:[+_][^/]*|app|App|error|layout|loading|not-found|template|default|root|entry[^/]*|main|index)\.\w+$|(?:^|\/)(?:pages|layouts|routes|app)\//;
 
+/** Files that only declare what another one has. */
+const declares = /\.d\.[cm]?ts$/;
+
 /** Components that some page renders, or that code mentions in a way that may render them. */
 function reached(model: Model): Set<ComponentId> {
   const found = new Set<ComponentId>();
@@ -84,6 +87,9 @@ function takenFiles(model: Model): (file: string) => boolean {
   return (file) => paths.has(bare(file)) || ends.has(baseName(bare(file)));
 }
 
+/** What a package begins with is there for others, whoever else takes something from it. */
+const entry = /^(?:src\/)?index\.\w+$/;
+
 /** Files that are imported or handed on as a whole, or loaded while the code runs: any of their components may be meant. */
 function importedWhole(model: Model): (component: Component) => boolean {
   const names = new Set<string>();
@@ -100,7 +106,7 @@ function importedWhole(model: Model): (component: Component) => boolean {
   // Nobody in the project takes anything from such a file: it is there for others.
   const isTaken = takenFiles(model);
   for (const { file, exports } of handing)
-    if (!isTaken(file)) for (const one of exports) if (one.from !== undefined) names.add(baseName(one.from));
+    if (!isTaken(file) || entry.test(file)) for (const one of exports) if (one.from !== undefined) names.add(baseName(one.from));
   for (let grew = true; grew;) {
     const before = names.size;
     for (const facts of handing)
@@ -153,9 +159,12 @@ const idleIn = remembered((model: Model): Idle => {
       !isWhole(component) &&
       isOffered(model, component) &&
       !byName.test(component.file) &&
+      !declares.test(component.file) &&
       !(model.usesOf.get(component.id) ?? []).some((use) => use.owner !== component.id),
   );
-  return { unreached: new Set(unreached.map(({ id }) => id)), idle };
+  // Where so much stands idle, the pages that are known are not what the project is for.
+  const isLibrary = idle.length > 10 && idle.length * 3 > ownComponents(model).length;
+  return { unreached: new Set(unreached.map(({ id }) => id)), idle: isLibrary ? [] : idle };
 });
 
 /** Whether nothing renders a component, as far as can be told. */

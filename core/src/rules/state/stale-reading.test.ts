@@ -67,6 +67,10 @@ table(
       `export function App({ word }) { ${stateA} useEffect(() => { const next = { ...a }; next.word = word; setA(next); }, [word]); return <p onClick={() => setA({})}>{word}</p>; }`,
     ],
     [
+      'what a class begins with, and follows each time it was given something',
+      'class Row extends Component { componentDidMount() { if (!this.props.off) listen(); } componentDidUpdate(before) { if (before.off !== this.props.off) listen(); } render() { return <p/>; } }\nexport function App() { const [off, setOff] = useState(false); return <main onClick={() => setOff(true)}><Row off={off}/></main>; }',
+    ],
+    [
       'what a class begins with of its own state',
       'class App extends Component { state = { a: 1 }; componentDidMount() { this.props.load(this.state.a); } render() { return <p onClick={() => this.setState({ a: 2 })}>{this.state.a}</p>; } }',
     ],

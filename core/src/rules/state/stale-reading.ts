@@ -107,6 +107,17 @@ function isFollowed(reading: Reading, follows: readonly Reading[]): boolean {
   );
 }
 
+/** What a class begins with it goes on with: where it sets its state, or in what runs each time it was given something. */
+function goesOn(component: Component, { value }: Reading): boolean {
+  const { values, actions } = component.facts;
+  const { endOfLife } = traitsOf(component);
+  if (values[value]?.kind === 'state') return true;
+  return actions.some(
+    ({ kind, name, runsOnce, reads }) =>
+      kind === 'lifecycle' && !runsOnce && !endOfLife.test(name) && reads.some((reading) => reading.value === value),
+  );
+}
+
 /** What is read by something that runs again, or is made again, only when one of a list is another. */
 type Listed = Pick<ActionFact, 'follows' | 'unfollowedOnPurpose'>;
 
@@ -114,8 +125,7 @@ function staleIn(model: Model, component: Component, { follows, unfollowedOnPurp
   if (!follows || unfollowedOnPurpose) return [];
   const seen = new Set<number>();
   return reads.filter((reading) => {
-    // What a class begins with it goes on with where it sets its state.
-    if (component.facts.form === 'class' && component.facts.values[reading.value]?.kind === 'state') return false;
+    if (component.facts.form === 'class' && goesOn(component, reading)) return false;
     if (reading.latest || reading.how === 'called' || seen.has(reading.value) || isFollowed(reading, follows)) return false;
     // What is made of all that is followed is the same while these are.
     const made = component.facts.values[reading.value];
