@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { analyseFiles, type Files, findingLines, rows, treeOf } from '../../../../testing/src/project';
+import { tracedIn } from '../../../../testing/src/trace';
 import { loadCompilers } from '../registry';
 
 await loadCompilers(['App.vue']);
@@ -33,6 +34,19 @@ describe('a two-way binding without a name', () => {
   ])('%s', (_, files, expected) => {
     expect(told(files).sort()).toEqual([...expected].sort());
   });
+});
+
+test('a prop that is bound both ways by its name', () => {
+  const files = app({
+    ...two,
+    'App.vue':
+      '<script>import Field from "./Field.vue"; export default { components: { Field }, data: () => ({ open: false }) };</script><template><main><Field :open.sync="open"/>{{ open }}</main></template>',
+    'Field.vue':
+      '<script>export default { props: ["open"], methods: { shut() { this.$emit("update:open", false); } } };</script><template><p @click="shut">{{ open }}</p></template>',
+    'main.js': "import Vue from 'vue'; import App from './App.vue'; new Vue({ render: (h) => h(App) }).$mount('#app');",
+  });
+  expect(findingLines(analyseFiles(files).findings)).toEqual([]);
+  expect(tracedIn(files, 'App.open', 'changes').at(-1)).toMatch(/^ *Field starts click \| platform p$/);
 });
 
 test.each([

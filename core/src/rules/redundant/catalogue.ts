@@ -7,12 +7,12 @@ export const redundantCatalogue = {
     severity: 'tidy',
     about: 'redundant abstraction',
     title: 'Two components that are nearly one',
-    message: ({ first, second, alike, across }) => `${first} and ${second} are ${alike} alike${across ? ', in two frameworks' : ''}.`,
+    message: ({ all, alike, across }) => `${all} are ${alike} alike${across ? ', in two frameworks' : ''}.`,
     consequence: ({ first, second, holes }) => `What is changed in ${first} has to be changed in ${second} too. They differ in ${holes}.`,
-    fix: ({ first, second, across }) =>
+    fix: ({ all, across, places, together }) =>
       across
-        ? `Keep one of ${first} and ${second} as soon as one framework can show both; until then change both together.`
-        : `Keep one of ${first} and ${second}, with what differs as its props, and use it in both places.`,
+        ? `Keep one of ${all} as soon as one framework can show ${together}; until then change ${together} together.`
+        : `Keep one of ${all}, with what differs as its props, and use it in ${places}.`,
     help: {
       what: 'Two components have nearly the same markup, take nearly the same props and keep the same state, perhaps under other names.',
       why: 'A second one was made because adapting the first looked like more work. From then on every repair has to be made twice, and one of them is forgotten.',

@@ -123,6 +123,14 @@ test('twins of one framework are told by themselves, and with one of another fra
   ]);
 });
 
+test('three that are alike are named in one row', () => {
+  const parts = ['A', 'B', 'C'].map((name) => card(name, inner).replace('className="' + name + '"', 'className="card"')).join('');
+  const found = twinsIn(
+    filesOf('react', `${parts}export function App() { return <main><A label="1"/><B label="2"/><C label="3"/></main>; }`),
+  );
+  expect(found).toEqual(['A, B and C are 100 % alike.']);
+});
+
 test.each([
   ['classes', inner],
   ['classes and parts that one alone has', `${inner}<hr/>`],

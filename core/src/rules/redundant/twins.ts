@@ -60,6 +60,9 @@ export const twins: Rule = {
           words: {
             first: first.name,
             second: others,
+            all: listed(all.map((one) => one.name)),
+            places: more.length > 0 ? 'all places' : 'both places',
+            together: more.length > 0 ? 'all of them' : 'both',
             alike: `${Math.round(100 * likeness)} %`,
             across: all.some((one) => one.framework !== first.framework) ? 'yes' : '',
             holes: differencesOf(model, first, second),

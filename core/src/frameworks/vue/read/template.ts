@@ -450,6 +450,22 @@ function readBound(
     if (component !== undefined) binding.component = component;
   }
   bindings.push(binding);
+  // The older way to bind both ways by a name: what it tells by `update:` is written back.
+  if (native || !node || !range || !found.modifiers.some((one) => one.content === 'sync')) return;
+  const name = camel(arg);
+  const action = writing(markup, name, node, [], range, scope);
+  binding.direction = 'two-way';
+  const { written, modifiers } = binding;
+  bindings.push({
+    to: { kind: 'model', name },
+    written,
+    ...(modifiers ? { modifiers } : {}),
+    span,
+    nameSpan,
+    direction: 'out',
+    readings: [],
+    action,
+  });
 }
 
 /** `:boat` is `:boat="boat"`. */
