@@ -1,5 +1,5 @@
 import { analyseFiles, findingLines } from '../../../../testing/src/project';
-import { filesOf, table } from '../../../../testing/src/rules';
+import { filesOf, type Sources, table } from '../../../../testing/src/rules';
 import { loadCompilers } from '../../frameworks/registry';
 import { beforeAll, describe, expect, test } from 'vitest';
 
@@ -101,7 +101,7 @@ table(
 );
 
 describe('channel-unpaired, react', () => {
-  const found = (text: string): string[] =>
+  const found = (text: Sources): string[] =>
     findingLines(analyseFiles(filesOf('react', text)).findings).filter((line) => line.startsWith('channel-unpaired '));
   test.each([
     ['two names for one', alarm('alarm-raised', 'alarm-rased'), ['channel-unpaired Badge alarm-rased']],
