@@ -12,4 +12,4 @@ export { type ComparedUser, usersOf } from './users';
 export { matchComponents, type Pair, wordsShared } from './match';
 export { type CodePart, codeOf, comparedIn, componentAt, type Side } from './side';
 export type { Standing } from './ways';
-export { askedMove, isWithin as standsIn, type Move, parseMove, type WhatIf, whatIf, whatIfAt } from './what-if';
+export { askedMove, type Lift, isWithin as standsIn, type Move, parseMove, type Stand, type WhatIf, whatIf, whatIfAll } from './what-if';

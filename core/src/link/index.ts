@@ -3,7 +3,7 @@ import { type ComponentId, componentId, sharedId, type SharedId, useId } from '.
 import type { Component, ConfigFile, Context, Model, Named, Target, Use, UseCounts } from '../model/model';
 import { type FilePath, locate } from '../model/span';
 import { usesIn } from '../model/walk';
-import { type ProjectConfig, readConfig } from './config';
+import { type PackageInfo, type ProjectConfig, readConfig } from './config';
 import { makeContracts } from './contracts';
 import type { PlacedPage, Project } from '../frameworks/conventions';
 import { adapters } from '../frameworks/registry';
@@ -12,6 +12,7 @@ import { joinIslands } from './islands';
 import { joinSelectors } from './selectors';
 import { makeTags, type Tags } from './tags';
 import { laterName, type MadeComponent, makeNames, type Meant, type Names } from './names';
+import { offeredBy } from './offered';
 import { findPages, type PlacedBody } from './pages';
 import { makeHolders } from './holders';
 import { joinRoutes, type LooseRoute, type RouteBody } from './routes';
@@ -344,6 +345,11 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
   const takes = makeTakes(names);
   const pages = adapters.flatMap((adapter) => adapter.link.placedPages?.(project) ?? []);
   const mounting = mountingPackages(files, pages, config);
+  const offering = new Map<PackageInfo, ReturnType<typeof offeredBy>>();
+  const offeredOf = (info: PackageInfo): ReturnType<typeof offeredBy> => {
+    if (!offering.has(info)) offering.set(info, offeredBy(info, files, names));
+    return offering.get(info);
+  };
   const components = new Map<ComponentId, Component>();
   const routes: LooseRoute[] = [];
   const holding = new Map<FilePath, Map<string, ComponentId>>();
@@ -368,7 +374,9 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
   const shells = new Set(adapters.flatMap((adapter) => [...(adapter.link.shells?.(project) ?? [])]));
   for (const file of files.values()) {
     if (shells.has(file.file)) continue;
-    const library = !mounting.has(packageOf(config, file.file)?.directory ?? '');
+    const info = packageOf(config, file.file);
+    const library = !mounting.has(info?.directory ?? '');
+    const offered = library && info ? offeredOf(info) : undefined;
     const exported = new Set(file.exports.filter((one) => one.from === undefined).map((one) => one.local.split('.')[0]));
     // What is exported under another name, or wrapped, is offered as well.
     for (const one of file.aliases) if (exported.has(one.name)) exported.add(one.target.split('.')[0]);
@@ -377,7 +385,9 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
         file,
         facts,
         'component',
-        facts.isOffered === true || (library && (exported.has(facts.local.split('.')[0]) || isDefined(file, facts))),
+        facts.isOffered === true ||
+          (library &&
+            (isDefined(file, facts) || (offered?.has(componentId(file.file, facts.name)) ?? exported.has(facts.local.split('.')[0])))),
       );
     file.roots.forEach((root, index) => {
       const id = add(file, standIn(`<root ${index + 1}>`, root), root.mounts ? 'root' : 'route', false);

@@ -136,12 +136,47 @@ function byPaths(files: ReadonlySet<FilePath>, all: readonly PathsInfo[], from: 
   return undefined;
 }
 
+/** The folder of a build. */
+const built = /(^|\/)(dist|lib|build|build-module|es|esm|cjs|out)\//;
+const ending = /(\.d)?\.[cm]?[jt]sx?$/;
+
 /** A published path may name the build: its source stands beside it. */
 function sourceOf(files: ReadonlySet<FilePath>, path: FilePath): FilePath | undefined {
   const direct = fileAt(files, path);
   if (direct) return direct;
-  const source = path.replace(/(^|\/)(dist|lib|build|build-module|es|esm|cjs|out)\//, '$1src/').replace(/(\.d)?\.[cm]?[jt]sx?$/, '');
+  const source = path.replace(built, '$1src/').replace(ending, '');
   return source === path ? undefined : fileAt(files, source);
+}
+
+/**
+ * The files that a package names in `exports` for others to import. Undefined where that cannot be told: it names none,
+ * or one of them is code that is not among the files.
+ */
+export function entriesOf(files: ReadonlySet<FilePath>, info: PackageInfo): ReadonlySet<FilePath> | undefined {
+  const found = new Set<FilePath>();
+  for (const [pattern, target] of info.exports) {
+    if (target === '' || notCode.test(target) || isStyles.test(target)) continue;
+    const path = joinPath(info.directory, target);
+    const given =
+      pattern.includes('*') || target.endsWith('/') ? filesOf(files, target.endsWith('/') ? `${path}/*` : path) : [sourceOf(files, path)];
+    for (const file of given) {
+      if (file === undefined) return undefined;
+      found.add(file);
+    }
+    if (given.length === 0) return undefined;
+  }
+  return found.size > 0 ? found : undefined;
+}
+
+/** A folder of styles that a package lets others import. */
+const isStyles = /style|css|theme|assets|fonts/i;
+
+/** The files that a target with `*` means, or whose build it means. */
+function filesOf(files: ReadonlySet<FilePath>, pattern: string): FilePath[] {
+  const patterns = [pattern, pattern.replace(built, '$1src/')];
+  return [...files].filter((file) =>
+    patterns.some((one) => starOf(one, file) !== undefined || starOf(one.replace(ending, ''), file.replace(ending, '')) !== undefined),
+  );
 }
 
 function byPackageImports(files: ReadonlySet<FilePath>, info: PackageInfo | undefined, specifier: string): FilePath | undefined {

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from 'vitest';
-import { loadCompilers } from '../frameworks/registry';
-import { analyseFiles, type Files } from '../../../testing/src/project';
-import { askedMove, parseMove, type WhatIf } from './what-if';
+import { loadCompilers } from '../../frameworks/registry';
+import { analyseFiles, type Files } from '../../../../testing/src/project';
+import { askedMove, parseMove, type WhatIf } from '.';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte', 'app.component.html']));
 
