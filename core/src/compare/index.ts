@@ -12,4 +12,16 @@ export { type ComparedUser, usersOf } from './users';
 export { matchComponents, type Pair, wordsShared } from './match';
 export { type CodePart, codeOf, comparedIn, componentAt, type Side } from './side';
 export type { Standing } from './ways';
-export { askedMove, type Lift, isWithin as standsIn, type Move, parseMove, type Stand, type WhatIf, whatIf, whatIfAll } from './what-if';
+export {
+  askedMove,
+  type Lift,
+  isWithin as standsIn,
+  type Move,
+  type OtherTrees,
+  parseMove,
+  type Stand,
+  standOf,
+  type WhatIf,
+  whatIf,
+  whatIfAll,
+} from './what-if';

@@ -1,7 +1,7 @@
-import type { Model } from '../../model/model';
-import type { PlaceIndex, Provider, Tree } from '../../model/tree';
+import type { Context, Model } from '../../model/model';
+import type { Place, PlaceIndex, Provider, Tree } from '../../model/tree';
 import { isBounded, resolve } from '../../tree';
-import { isWithin } from './stand';
+import { isWithin, spotAt } from './stand';
 
 /** Who answers for a context that a component asks for, now and then; null for nobody. */
 export type Answered = {
@@ -10,6 +10,12 @@ export type Answered = {
   readonly before: string | null;
   readonly after: string | null;
 };
+
+/** Another answer that the part would get where the component that it is written into stands as well. */
+export type Elsewhere = { readonly page: string; readonly component: string; readonly key: string; readonly after: string | null };
+
+/** The trees of the pages on which a component may stand as well, by their names. */
+export type OtherTrees = () => Iterable<{ readonly page: string; readonly tree: Tree }>;
 
 /**
  * Who answers in one tree and in another, for all that a part asks for, and what stands in it. Of a question that ends at
@@ -37,5 +43,41 @@ export function answersOf(model: Model, before: Tree, after: Tree, moved: PlaceI
       found.set(Object.values(answer).join(' '), answer);
     }
   }
+  return [...found.values()];
+}
+
+/**
+ * Whoever a part is written into has it at each of its places: the answers that it gets at another one, where they are
+ * not those that it gets at `target`. What is answered within the part is the same everywhere.
+ */
+export function elsewhereOf(model: Model, before: Tree, moved: PlaceIndex, target: Place, trees: OtherTrees): Elsewhere[] {
+  const part = before.places[moved];
+  const asked = new Map<string, { readonly component: string; readonly context: Context['id'] }>();
+  for (const place of part ? before.places.filter((one) => isWithin(before, part, one)) : []) {
+    const component = model.components.get(place.component);
+    for (const { context, asks } of component?.consumes ?? []) {
+      const by = resolve(before, place.provider, context, place, asks).answers;
+      const owner = by && before.places[by.owner];
+      const isInside = part !== undefined && owner !== undefined && isWithin(before, part, owner);
+      if (!isInside && !isBounded(asks)) asked.set(`${place.component} ${context}`, { component: component?.name ?? '', context });
+    }
+  }
+  if (asked.size === 0) return [];
+  const nameOf = (tree: Tree, spot: number, context: Context['id']): string | null => {
+    const by = resolve(tree, spot, context).answers;
+    return (by && model.components.get(tree.places[by.owner]?.component ?? ('' as never))?.name) || null;
+  };
+  const here = spotAt(before, target, undefined).provider;
+  const found = new Map<string, Elsewhere>();
+  for (const { page, tree } of trees())
+    for (const place of tree.places) {
+      if (place.component !== target.component) continue;
+      const there = spotAt(tree, place, undefined).provider;
+      for (const { component, context } of asked.values()) {
+        const after = nameOf(tree, there, context);
+        const one = { page, component, key: model.contexts.get(context)?.name ?? '', after };
+        if (after !== nameOf(before, here, context)) found.set(Object.values(one).join(' '), one);
+      }
+    }
   return [...found.values()];
 }

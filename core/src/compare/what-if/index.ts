@@ -2,12 +2,13 @@ import { nearest } from '../../contract';
 import { ancestors, unfold } from '../../tree';
 import type { Model } from '../../model/model';
 import type { Place, Tree } from '../../model/tree';
-import { type Answered, answersOf } from './answers';
+import { type Answered, answersOf, type Elsewhere, elsewhereOf, type OtherTrees } from './answers';
 import { type Given, givenAt } from './given';
 import { hearersOf } from './heard';
 import { type Move, moveWords, parseMove, type Refused, type Stand } from './move';
 import { isWithin, movedTree, type Spot, spotAt } from './stand';
 
+export type { OtherTrees } from './answers';
 export type { Lift } from './lift';
 export { type Move, parseMove, type Stand } from './move';
 export { isWithin } from './stand';
@@ -17,6 +18,10 @@ export type WhatIf = Given & {
   readonly move: string;
   /** Who answers for each context that the moved part, or anything in it, asks for; null for nobody. */
   readonly answers: readonly Answered[];
+  /** Other answers at other places of the component that it would be written into. */
+  readonly elsewhere: readonly Elsewhere[];
+  /** The part renders the component that would write it, so that each would render the other, without an end where no condition makes one. */
+  readonly endless: boolean;
 };
 
 /** The answers to a move that is asked for in words. */
@@ -25,11 +30,19 @@ export function askedMove(model: Model, text: string): WhatIf | Refused {
   return 'wrong' in move ? move : whatIf(model, move);
 }
 
-/**
- * What would become of a part of the page if it stood elsewhere. Refused, with near names, where no
- * page has such a place; the first page that has both is meant.
- */
+/** What would become of a part of the page if it stood elsewhere. Refused, with near names, where no page has such a place. */
 export function whatIf(model: Model, move: Move): WhatIf | Refused {
+  const found = standOf(model, move);
+  if ('wrong' in found) return found;
+  const trees: OtherTrees = () => model.pages.map((page) => ({ page: page.name, tree: unfold(model, page) }));
+  return whatIfAll(model, found.tree, [found.stand], trees)[0] ?? { wrong: `${move.component} cannot stand in itself.` };
+}
+
+/**
+ * The places that a move is about, by names: on the first page that has both. Refused, with near names, where no page
+ * has such a place.
+ */
+export function standOf(model: Model, move: Move): { readonly tree: Tree; readonly stand: Stand } | Refused {
   let hasPart = false;
   for (const page of model.pages) {
     const tree = unfold(model, page);
@@ -41,10 +54,8 @@ export function whatIf(model: Model, move: Move): WhatIf | Refused {
       moved,
       tree.places.filter((place) => nameOf(model, place) === move.to && !isWithin(tree, moved, place)),
     );
-    const [answer] = target
-      ? whatIfAll(model, tree, [{ moved: moved.index, target: target.index, ...(move.slot === undefined ? {} : { slot: move.slot }) }])
-      : [];
-    if (answer) return answer;
+    if (target)
+      return { tree, stand: { moved: moved.index, target: target.index, ...(move.slot === undefined ? {} : { slot: move.slot }) } };
   }
   const names = [...new Set([...model.components.values()].map(({ name }) => name))];
   const asked = hasPart ? move.to : names.includes(move.component) ? move.from : move.component;
@@ -74,9 +85,10 @@ function nearestTo(tree: Tree, from: Place, among: readonly Place[]): Place | un
 /**
  * What would become of some places of a tree if all of them stood elsewhere, one answer for each move, against what is
  * now. The moves come one after the other: a later one finds the part where an earlier one left it. Undefined for a
- * move that cannot be: into what stands in the part itself, or of a place that is not there.
+ * move that cannot be: into what stands in the part itself, or of a place that is not there. `trees` are
+ * those of all pages, asked for only where the part asks for something.
  */
-export function whatIfAll(model: Model, tree: Tree, stands: readonly Stand[]): (WhatIf | undefined)[] {
+export function whatIfAll(model: Model, tree: Tree, stands: readonly Stand[], trees: OtherTrees): (WhatIf | undefined)[] {
   let then = tree;
   const made = stands.map((stand): { stand: Stand; spot: Spot; words: string } | undefined => {
     const [moved, target] = [then.places[stand.moved], then.places[stand.target]];
@@ -96,9 +108,13 @@ export function whatIfAll(model: Model, tree: Tree, stands: readonly Stand[]): (
     // Who writes it then may have moved as well.
     const owner = then.places[then.places[one.stand.moved]?.owner ?? -1] ?? one.spot.owner;
     const given = givenAt(model, tree, one.stand, { ...one.spot, owner: tree.places[owner.index] ?? owner });
+    const [part, target] = [tree.places[one.stand.moved], tree.places[one.stand.target]];
+    const isOwn = one.stand.slot === undefined && target !== undefined;
     return {
       move: one.words,
       answers: answersOf(model, tree, then, one.stand.moved),
+      elsewhere: isOwn ? elsewhereOf(model, tree, one.stand.moved, target, trees) : [],
+      endless: tree.places.some((place) => place.component === owner.component && part !== undefined && isWithin(tree, part, place)),
       ...given,
       heardBy: [...given.heardBy, ...hearersOf(model, tree, then, one.stand.moved)],
     };

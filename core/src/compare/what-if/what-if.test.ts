@@ -12,7 +12,7 @@ const told = (files: Files, move: string): Omit<WhatIf, 'move'> => {
   const { move: _, ...rest } = found;
   return rest;
 };
-const nothing = { answers: [], lost: [], another: [], unheard: [], heardBy: [], unchanged: [] };
+const nothing = { answers: [], elsewhere: [], endless: false, lost: [], another: [], unheard: [], heardBy: [], unchanged: [] };
 
 const react: Files = {
   'src/unit.js': "import { createContext } from 'react'; export const UnitContext = createContext('m');",

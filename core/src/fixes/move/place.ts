@@ -1,0 +1,130 @@
+import { markupOf } from '../../frameworks/registry';
+import type { TemplateNode, TemplateUse } from '../../model/facts';
+import { bindingFor } from '../../model/given';
+import { propKey } from '../../model/member';
+import type { Component } from '../../model/model';
+import type { Span } from '../../model/span';
+import { contentSpan } from '../../overlap';
+import { CannotWrite, type Rewrite } from '../rewrite';
+import { endOf, everyNode, indentAt, type Source, startOf, startsLine } from '../source';
+
+/** What holds a stretch of markup in script that has markup in it: between tags, in braces of its own, or in some expression. */
+function heldIn({ program }: Source, span: Span): { readonly how: 'tags' | 'braces' | 'expression'; readonly holder: Span } {
+  let found: ReturnType<typeof heldIn> = { how: 'expression', holder: span };
+  everyNode(program, (node, parents) => {
+    if (startOf(node) !== span.start || endOf(node) !== span.end || !node.type.startsWith('JSX')) return;
+    const holder = parents.at(-1);
+    const isElement = (type: string | undefined): boolean => type === 'JSXElement' || type === 'JSXFragment';
+    if (!holder) return;
+    const holderSpan = { start: startOf(holder), end: endOf(holder) };
+    if (isElement(holder.type)) found = { how: 'tags', holder: holderSpan };
+    else if (holder.type === 'JSXExpressionContainer' && isElement(parents.at(-2)?.type)) found = { how: 'braces', holder: holderSpan };
+  });
+  return found;
+}
+
+/** The stretch to be taken out so that a use stands there no more; with its lines, where it has them for itself. Throws where more would have to go. */
+export function cutSpan(source: Source, use: Span, component: Component): Span {
+  const { text } = source;
+  let { start, end } = use;
+  if (markupOf(source.framework) === 'expression') {
+    const { how, holder } = heldIn(source, use);
+    if (how === 'expression')
+      throw new CannotWrite(`${component.name} writes it as part of an expression, which would have to go as well.`);
+    if (how === 'braces') ({ start, end } = holder);
+  } else if (component.facts.template.length === 1 && component.facts.template[0]?.span.start === start)
+    throw new CannotWrite(`It is all that ${component.name} renders.`);
+  const rest = /^[^\S\n]*\r?\n/.exec(text.slice(end))?.[0];
+  if (rest === undefined || !startsLine(text, start)) return { start, end };
+  return { start: text.lastIndexOf('\n', start - 1) + 1, end: end + rest.length };
+}
+
+/** Some lines with another white space before all but the first. */
+function reindented(body: string, before: string, after: string): string {
+  const [first = '', ...lines] = body.split('\n');
+  return [first, ...lines.map((line) => (line.startsWith(before) ? after + line.slice(before.length) : line))].join('\n');
+}
+
+/** Markup that is to be put in, and the white space before its lines where it stands now. */
+export type Body = { readonly text: string; readonly indent: string };
+
+/** Puts markup at the end of what stands between two tags. */
+function putInside(rewrite: Rewrite, source: Source, content: Span, { text: body, indent }: Body): void {
+  const { text } = source;
+  const inner = text.slice(content.start, content.end);
+  const at = content.start + inner.trimEnd().length;
+  if (!inner.includes('\n') || !text.slice(at, content.end).includes('\n')) return rewrite.insert(source, content.end, body);
+  const first = /\n([^\S\n]*)\S/.exec(inner)?.[1];
+  const own = first ?? `${indentAt(text, content.end)}  `;
+  rewrite.insert(source, at, `\n${own}${reindented(body, indent, own)}`);
+}
+
+/** Puts markup between the tags of an element or a use, which gets tags for it where it closes itself. */
+function putBetween(rewrite: Rewrite, source: Source, { span, nameSpan }: Pick<TemplateUse, 'span' | 'nameSpan'>, body: Body): void {
+  const { text } = source;
+  const content = contentSpan(text, span);
+  if (content) return putInside(rewrite, source, content, body);
+  const close = /\s*\/>$/.exec(text.slice(span.start, span.end))?.[0];
+  if (close === undefined) throw new CannotWrite(`Nothing can be put into ${text.slice(nameSpan.start, nameSpan.end)}.`);
+  const tag = text.slice(nameSpan.start, nameSpan.end);
+  const own = startsLine(text, span.start) ? indentAt(text, span.start) : undefined;
+  const inner = own === undefined ? body.text : `\n${own}  ${reindented(body.text, body.indent, `${own}  `)}\n${own}`;
+  rewrite.put(source, { start: span.end - close.length, end: span.end }, `>${inner}</${tag}>`);
+}
+
+/** Puts markup at the end of what a component renders. Throws where it has no element of its own that could hold it. */
+export function putInMarkup(rewrite: Rewrite, source: Source, { name, facts }: Component, body: Body): void {
+  const { template } = facts;
+  const [first, ...more] = template.filter((node) => node.kind !== 'text' || node.readings.length > 0);
+  const last = more.at(-1);
+  if (first?.kind === 'element' && !last) {
+    const content = contentSpan(source.text, first.span);
+    if (!content) throw new CannotWrite(`The element that ${name} renders has nothing between tags.`);
+    return putInside(rewrite, source, content, body);
+  }
+  if (!first) throw new CannotWrite(`${name} renders nothing that it could stand in.`);
+  if (!last) throw new CannotWrite(`${name} has no element of its own: where in it that would stand is for you to say.`);
+  putBeside(rewrite, source, last, name, body);
+}
+
+/** Puts markup behind the last of several that stand beside each other. */
+function putBeside(rewrite: Rewrite, source: Source, { span }: TemplateNode, name: string, { text: body, indent }: Body): void {
+  if (markupOf(source.framework) === 'expression') {
+    const { how, holder } = heldIn(source, span);
+    const inner = contentSpan(source.text, holder);
+    if (how !== 'tags' || !inner) throw new CannotWrite(`Where in ${name} it would stand is for you to say: what it renders depends.`);
+    return putInside(rewrite, source, inner, { text: body, indent });
+  }
+  const own = indentAt(source.text, span.start);
+  rewrite.insert(source, span.end, startsLine(source.text, span.start) ? `\n${own}${reindented(body, indent, own)}` : body);
+}
+
+const isContent = (slot: string): boolean => slot === 'default' || slot === 'children';
+
+/** Puts markup into a slot of a use. `isOlder`: slots are filled in the older form of a framework that has two. Throws where it holds something in a way that cannot be added to. */
+export function putInSlot(rewrite: Rewrite, source: Source, use: TemplateUse, slot: string, body: Body, isOlder: boolean): void {
+  const { text } = source;
+  const markup = markupOf(source.framework);
+  if (use.content === 'function' || use.content === 'value')
+    throw new CannotWrite(`What stands between the tags of ${text.slice(use.nameSpan.start, use.nameSpan.end)} is given by code.`);
+  const inside = contentSpan(text, use.span);
+  const content = inside ? text.slice(inside.start, inside.end) : '';
+  if (isContent(slot)) {
+    if (markup === 'directives' && /<template\s+(?:#|v-slot)/.test(content) && /<template\s+(?:#default|v-slot(?![:\w]))/.test(content))
+      throw new CannotWrite('Its content stands in a template of its own.');
+    return putBetween(rewrite, source, use, body);
+  }
+  if (markup === 'expression') {
+    if (bindingFor(use, propKey(slot))) throw new CannotWrite(`${slot} holds something there already.`);
+    return rewrite.insert(source, use.nameSpan.end, ` ${slot}={${body.text}}`);
+  }
+  if (new RegExp(`(?:#|v-slot:|slot="|\\{#snippet )${slot}\\b`).test(content))
+    throw new CannotWrite(`${slot} holds something there already.`);
+  const filled =
+    markup === 'directives'
+      ? `<template #${slot}>${body.text}</template>`
+      : isOlder
+        ? `<svelte:fragment slot="${slot}">${body.text}</svelte:fragment>`
+        : `{#snippet ${slot}()}${body.text}{/snippet}`;
+  putBetween(rewrite, source, use, { ...body, text: filled });
+}
