@@ -35,9 +35,11 @@ const nameOf = (model: Model, place: Place | undefined): string => (place && mod
 
 /** Who answers, in the source as it is then, for what was asked of a move: what differs, in words. */
 function differences(model: Model, tree: Tree, answered: WhatIf, to: string, part: string): string[] {
-  const moved = tree.places.filter(
-    (place) => nameOf(model, place) === part && [place.parent, place.owner].some((at) => nameOf(model, tree.places[at]) === to),
-  );
+  const moved = tree.places.filter((place) => {
+    if (nameOf(model, place) !== part) return false;
+    for (let at = tree.places[place.parent]; at; at = tree.places[at.parent]) if (nameOf(model, at) === to) return true;
+    return nameOf(model, tree.places[place.owner]) === to;
+  });
   if (moved.length === 0) return [`${part} does not stand in ${to}`];
   const within = (outer: Place, inner: Place): boolean => {
     for (let at: Place | undefined = inner; at; at = tree.places[at.parent]) if (at === outer) return true;

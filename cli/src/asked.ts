@@ -5,6 +5,10 @@ import {
   type Model,
   nearest,
   type Page,
+  parseMove,
+  patchOf,
+  proposeMoves,
+  standOf,
   treeEntry,
   treeText,
   type WhatIf,
@@ -58,9 +62,9 @@ export function answerAsked(folder: Folder, model: Model, { tree, trees, trace, 
     if ('wrong' in answered) missing.push(answered.wrong);
     else traces.push(answered);
   }
-  const moves: WhatIf[] = [];
+  const moves: AnsweredMove[] = [];
   for (const move of whatIf) {
-    const answered = askedMove(model, move);
+    const answered = answerMove(model, move, textOf);
     if ('wrong' in answered) missing.push(answered.wrong);
     else moves.push(answered);
   }
@@ -71,10 +75,26 @@ export function answerAsked(folder: Folder, model: Model, { tree, trees, trace, 
       ...(trace.length > 0 ? { traces: traces.map(({ entry }) => entry) } : {}),
       ...(whatIf.length > 0 ? { whatIf: moves } : {}),
     },
-    text: [...entries.map(treeText), ...traces.map(({ text }) => text), ...moves.map(whatIfText)].join('\n'),
+    text: [...entries.map(treeText), ...traces.map(({ text }) => text), ...moves.map(moveText)].join('\n'),
     missing,
   };
 }
+
+/** What would become of a move, with the patch that makes it, or why that is not written. */
+export type AnsweredMove = WhatIf & ({ readonly patch: string } | { readonly notWritten: string });
+
+function answerMove(model: Model, text: string, textOf: (file: string) => string | undefined): AnsweredMove | { readonly wrong: string } {
+  const move = parseMove(text);
+  const found = 'wrong' in move ? move : standOf(model, move);
+  const answered = askedMove(model, text);
+  if ('wrong' in found) return found;
+  if ('wrong' in answered) return answered;
+  const proposal = proposeMoves(model, found.tree, [found.stand], [answered], textOf);
+  return { ...answered, ...('edits' in proposal ? { patch: patchOf(proposal.edits, textOf) } : { notWritten: proposal.wrong }) };
+}
+
+const moveText = (move: AnsweredMove): string =>
+  `${whatIfText(move)}${'patch' in move ? move.patch : `  The edits for it are not written: ${move.notWritten}\n`}`;
 
 function noPage(model: Model, asked: string): string {
   const names = [...new Set(model.pages.map((page) => page.name))];

@@ -169,11 +169,22 @@ describe('what if', () => {
         "import { useState } from 'react'; export function App() { const [n] = useState(1); return <main><Row n={n}/><Box/></main>; }\nconst Row = ({ n }) => <b>{n}</b>;\nconst Box = () => <p/>;",
     });
     expect((await run(runAnalyse, folder, '--what-if', 'Row@App>Box')).out).toBe(
-      'Row@App>Box\n  Row would not be given n: n is not known there.\n',
+      'Row@App>Box\n  n of Row would not be given: n is state of App, which would have to hand it down.\n  The edits for it are not written: Row would not be given n: where that is to come from is for you to say.\n',
     );
     expect(JSON.parse((await run(runAnalyse, folder, '--json', '--what-if', 'Row@App>Box')).out)).toMatchObject({
       whatIf: [{ move: 'Row@App>Box', lost: [{ component: 'Row', name: 'n', of: 'n' }], unchanged: [] }],
     });
+    const [written] = (
+      JSON.parse((await run(runAnalyse, folder, '--json', '--what-if', 'Box@App>Row')).out) as { whatIf: { patch: string }[] }
+    ).whatIf;
+    expect(written?.patch.split('\n')).toEqual(
+      expect.arrayContaining([
+        '--- a/src/App.jsx',
+        '+++ b/src/App.jsx',
+        '-const Row = ({ n }) => <b>{n}</b>;',
+        '+const Row = ({ n }) => <b>{n}<Box/></b>;',
+      ]),
+    );
     expect(await run(runAnalyse, folder, '--what-if', 'Rows')).toMatchObject({
       code: 2,
       err: '"Rows" is no move: write Component@Parent>Target, with #slot where it is to stand in one.\n',

@@ -1,3 +1,4 @@
+import type { AnsweredMove } from './asked';
 import { performance } from 'node:perf_hooks';
 import {
   acceptedInSource,
@@ -21,7 +22,6 @@ import {
   type TraceEntry,
   type TreeEntry,
   unfold,
-  type WhatIf,
 } from '@liana/core';
 import type { Folder } from './folder';
 
@@ -48,7 +48,7 @@ export type Report = {
   readonly trees?: readonly TreeEntry[];
   readonly traces?: readonly TraceEntry[];
   /** What would become of the moves that were asked for. */
-  readonly whatIf?: readonly WhatIf[];
+  readonly whatIf?: readonly AnsweredMove[];
 };
 
 type PageReport = {

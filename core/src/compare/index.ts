@@ -15,6 +15,7 @@ export type { Standing } from './ways';
 export {
   askedMove,
   type Lift,
+  lostWords,
   isWithin as standsIn,
   type Move,
   type OtherTrees,

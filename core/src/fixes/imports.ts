@@ -1,4 +1,4 @@
-import { adapterOf } from '../frameworks/registry';
+import { adapterOf, markupOf } from '../frameworks/registry';
 import type * as t from '@babel/types';
 import type { FilePath } from '../model/span';
 import { applyEdits } from './patch';
@@ -158,7 +158,14 @@ export function dropUnusedImports(rewrite: Rewrite, source: Source): void {
   if (edits.length === 0) return;
   const without = (text: string): string => text.replace(/^[^\S\n]*import\s[^'"]*from\s*['"][^'"]+['"];?/gm, '');
   const [before, after] = [without(source.text), without(applyEdits(source.text, edits))];
-  const stands = (text: string, name: string): boolean => new RegExp(`(?<![\\w$])${literalPattern(name)}(?![\\w$])`).test(text);
+  // Tags may be written with hyphens in some markup: `<tide-card/>` is TideCard.
+  const hyphened = (name: string): string => name.replace(/(?<=[a-z\d])[A-Z]/g, '-$&').toLowerCase();
+  const isTag = (text: string, name: string): boolean =>
+    markupOf(source.framework) === 'directives' &&
+    /^[A-Z]/.test(name) &&
+    new RegExp(`<${literalPattern(hyphened(name))}(?![\\w-])`).test(text);
+  const stands = (text: string, name: string): boolean =>
+    new RegExp(`(?<![\\w$])${literalPattern(name)}(?![\\w$])`).test(text) || isTag(text, name);
   for (const statement of statements) {
     const gone = statement.specifiers.filter(({ local }) => stands(before, local.name) && !stands(after, local.name));
     if (gone.length === 0) continue;

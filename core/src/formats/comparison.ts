@@ -1,4 +1,12 @@
-import type { ComparedComponent, ContractChange, ProjectComparison, Side, Status, WhatIf } from '../compare';
+import {
+  type ComparedComponent,
+  type ContractChange,
+  lostWords,
+  type ProjectComparison,
+  type Side,
+  type Status,
+  type WhatIf,
+} from '../compare';
 import { type FindingEntry, findingEntries, findingsSarif } from './findings';
 import { append } from '../model/append';
 
@@ -233,14 +241,19 @@ export const comparisonSarif = (after: Side, { breaks }: ProjectComparison): str
   findingsSarif(findingEntries(after.model, breaks, after.textOf));
 
 /** What would become of a move, in lines. */
-export function whatIfText({ move, answers, lost, another, unheard, heardBy, unchanged }: WhatIf): string {
+export function whatIfText({ move, answers, elsewhere, endless, lost, another, unheard, heardBy, unchanged }: WhatIf): string {
   const lines = [
+    ...(endless ? ['  It renders who would write it: each would render the other, without an end where no condition makes one.'] : []),
     ...answers.map(({ component, key, before, after }) =>
       before === after
         ? `  ${key} of ${component} would still be answered by ${after ?? 'nobody'}.`
         : `  ${key} of ${component} would be answered by ${after ?? 'nobody'}; now it is by ${before ?? 'nobody'}.`,
     ),
-    ...lost.map(({ component, name, of }) => `  ${component} would not be given ${name}${of === '' ? '' : `: ${of} is not known there`}.`),
+    ...elsewhere.map(
+      ({ page, component, key, after }) =>
+        `  On ${page} it would stand as well, and ${key} of ${component} would be answered by ${after ?? 'nobody'}.`,
+    ),
+    ...lost.map((one) => `  ${one.name} of ${one.component} ${lostWords(one)}`),
     ...another.map(({ component, name, of }) => `  ${component} would be given another value for ${name}: the ${of} that is known there.`),
     ...unheard.map(({ component, event }) => `  Nobody would hear ${event} of ${component}.`),
     ...heardBy.map(({ component, event, by }) => `  ${by} would hear ${event} of ${component}.`),

@@ -30,6 +30,7 @@ import {
   lineStarts,
   makeFlowQueries,
   memberName,
+  type Model,
   type MergeNames,
   isConfig,
   isListenerId,
@@ -41,6 +42,8 @@ import {
   type Linked,
   type Location,
   orderColumns,
+  type OtherTrees,
+  type Place,
   type PlacedProblem,
   problemsOf,
   type Page,
@@ -48,6 +51,7 @@ import {
   loadCompilers,
   patchOf,
   propose,
+  proposeMoves,
   placeCard,
   placePaths,
   pagesOfComponents,
@@ -59,9 +63,9 @@ import {
   type Side,
   spotAt,
   spotOf,
+  type Stand,
   type Standings,
   standingsOf,
-  standsIn,
   strandsOf,
   subjectOf,
   type SourceFile,
@@ -72,7 +76,7 @@ import {
   type TriageMark,
   unfold,
   whatHappens,
-  whatIfAt,
+  whatIfAll,
   type FlowQueries,
 } from '@liana/core';
 import { AnswerTable, type Kept, type Text } from './answer-table';
@@ -442,6 +446,27 @@ async function lineOf(held: Opened, at: Location): Promise<number> {
 }
 
 /** A page's tree with the answers about its values. */
+/** Does something that takes the texts of files: which it takes is known only on the way, so that those that are missed are fetched, and it is done again. */
+async function withTexts<Result>(held: Opened, run: (textOf: (file: FilePath) => string | undefined) => Result): Promise<Result> {
+  const texts = new Map<FilePath, Text>();
+  for (;;) {
+    const missed = new Set<FilePath>();
+    const result = run((file) => {
+      if (!texts.has(file) && held.model.files.has(file)) missed.add(file);
+      return texts.get(file)?.text;
+    });
+    if (missed.size === 0) return result;
+    for (const [file, text] of await textsOf(held, missed)) texts.set(file, text);
+  }
+}
+
+/** Names of the slots of a component that stands at a place: those of its contract, and those that it shows. */
+function slotsOf(model: Model, place: Place | undefined): string[] {
+  const component = place && model.components.get(place.component);
+  const slots = [...(component?.contract.members.values() ?? [])].flatMap(({ kind, name }) => (kind === 'slot' ? [name] : []));
+  return [...new Set([...slots, ...(component?.facts.slots.map(({ key }) => memberName(key)) ?? [])])];
+}
+
 function unfolded({ answers, model }: Opened, page: Page): Kept['ways'] {
   return answers.get('ways', page.id, () => {
     const tree = unfold(model, page);
@@ -626,23 +651,25 @@ export const analyst = {
     };
   },
 
-  /** What would become of a place if it stood at another; undefined where it cannot stand there: in itself, or where it stands. */
-  async whatIf(
-    projectId: string,
-    pageId: string,
-    moved: number,
-    target: number,
-    slot: string | undefined,
-  ): Promise<WhatIfAnswer | undefined> {
+  /** What would become of some places of a page if all of them stood elsewhere; undefined where the page is not there. */
+  async whatIf(projectId: string, pageId: string, stands: readonly Stand[]): Promise<WhatIfAnswer | undefined> {
     const held = await ensure(projectId);
     const page = pageById(held, pageId);
-    const { tree } = page ? unfolded(held, page) : { tree: undefined };
-    const [from, to] = [tree?.places[moved], tree?.places[target]];
-    if (!tree || !from || !to || standsIn(tree, from, to)) return undefined;
-    const component = held.model.components.get(to.component);
-    const slots = [...(component?.contract.members.values() ?? [])].flatMap(({ kind, name }) => (kind === 'slot' ? [name] : []));
-    const own = component?.facts.slots.map(({ key }) => memberName(key)) ?? [];
-    return { slots: [...new Set([...slots, ...own])], whatIf: whatIfAt(held.model, tree, from, to, slot) };
+    if (!page) return undefined;
+    const { tree } = unfolded(held, page);
+    const trees: OtherTrees = () => held.model.pages.map((one) => ({ page: one.name, tree: unfolded(held, one).tree }));
+    const answers = whatIfAll(held.model, tree, stands, trees);
+    const files = stands.flatMap(({ moved, target }) =>
+      [tree.places[moved], tree.places[tree.places[moved]?.owner ?? -1], tree.places[target]].flatMap(
+        (place) => (place && held.model.components.get(place.component)?.file) ?? [],
+      ),
+    );
+    await loadCompilers(files);
+    const proposal = await withTexts(held, (textOf): ProposalAnswer => {
+      const proposed = proposeMoves(held.model, tree, stands, answers, textOf);
+      return 'edits' in proposed ? { says: proposed.says, patch: patchOf(proposed.edits, textOf) } : proposed;
+    });
+    return { moves: stands.map(({ target }, at) => ({ slots: slotsOf(held.model, tree.places[target]), whatIf: answers[at] })), proposal };
   },
 
   async findings(projectId: string): Promise<readonly FindingView[]> {
@@ -677,19 +704,10 @@ export const analyst = {
     if (!finding || !isProposed(finding.rule)) return undefined;
     // A new component is read before it is proposed.
     await loadCompilers([finding.at.file]);
-    // Which files it takes is known only on the way: those that are missed are fetched, and it is asked again.
-    const texts = new Map<FilePath, Text>();
-    for (;;) {
-      const missed = new Set<FilePath>();
-      const textIn = (file: FilePath): string | undefined => {
-        if (!texts.has(file) && held.model.files.has(file)) missed.add(file);
-        return texts.get(file)?.text;
-      };
-      const proposal = propose(held.model, finding, textIn);
-      if (missed.size === 0)
-        return proposal && 'edits' in proposal ? { says: proposal.says, patch: patchOf(proposal.edits, textIn) } : proposal;
-      for (const [file, text] of await textsOf(held, missed)) texts.set(file, text);
-    }
+    return withTexts(held, (textOf) => {
+      const proposal = propose(held.model, finding, textOf);
+      return proposal && 'edits' in proposal ? { says: proposal.says, patch: patchOf(proposal.edits, textOf) } : proposal;
+    });
   },
 
   /** Some findings, in their order and with their severity as given, as a file of some form. */

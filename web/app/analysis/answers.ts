@@ -195,8 +195,13 @@ export type ComparedAnswer = {
   readonly finding?: string;
 };
 
-/** What would become of a place elsewhere, and the slots that there are for it. */
-export type WhatIfAnswer = { readonly slots: readonly string[]; readonly whatIf: WhatIf };
+/** What would become of some places that stood elsewhere. */
+export type WhatIfAnswer = {
+  /** For each move: the slots of what the place would stand in, and what would come of it; undefined where it cannot stand there. */
+  readonly moves: readonly { readonly slots: readonly string[]; readonly whatIf: WhatIf | undefined }[];
+  /** All the moves as a patch, or why they cannot be written. */
+  readonly proposal: ProposalAnswer;
+};
 
 /** One of the two sides of a comparison, as it stands in the URL: the project as it is, an earlier reading of it, another project. */
 export type SideId = 'now' | 'plan' | `reading:${number}` | `project:${string}`;

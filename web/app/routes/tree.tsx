@@ -5,6 +5,7 @@ import { loadPlan } from '../storage/plans';
 import { getProject } from '../storage/projects';
 import { TreeView } from '../views/tree/TreeView';
 import { askForCode } from '../views/tree/code-asked';
+import { standsAsked, withAnswers } from '../views/tree/stands';
 import { parseTreeState, placeAtPath, treeLink } from '../views/tree/state';
 import type { TreeAnswer } from '../analysis/answers';
 import type { Route } from './+types/tree';
@@ -47,15 +48,26 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
       code: [],
       part: undefined,
       moved: undefined,
-      answered: undefined,
+      stands: [],
+      proposal: undefined,
     };
   const place = placeAtPath(tree.rows, state.place);
   const card = place === undefined ? undefined : await getAnalyst().card(project.id, tree.page.id, place);
   const moved = placeAtPath(tree.rows, state.move);
+  const standing = standsAsked(tree.rows, state, place);
   const answered =
-    moved === undefined || place === undefined || moved === place
+    standing.length === 0
       ? undefined
-      : await getAnalyst().whatIf(project.id, tree.page.id, moved, place, state.slot);
+      : await getAnalyst().whatIf(
+          project.id,
+          tree.page.id,
+          standing.map((one) => ({
+            moved: one.moved,
+            target: one.target,
+            ...(one.state.slot === undefined ? {} : { slot: one.state.slot }),
+          })),
+        );
+  const stands = withAnswers(standing, answered);
   const asked = askForCode(state, tree, card);
   const excerpts = await getAnalyst().excerpts(
     project.id,
@@ -67,7 +79,7 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
   });
   const { plan } = await loadPlan(project);
   const part = plan.parts.find((one) => one.name === card?.card.name);
-  return { summary, project, tree, state, place, card, code, part: part?.id, moved, answered };
+  return { summary, project, tree, state, place, card, code, part: part?.id, moved, stands, proposal: answered?.proposal };
 }
 
 export default function Tree({ loaderData }: Route.ComponentProps) {

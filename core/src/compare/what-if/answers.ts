@@ -67,12 +67,12 @@ export function elsewhereOf(model: Model, before: Tree, moved: PlaceIndex, targe
     const by = resolve(tree, spot, context).answers;
     return (by && model.components.get(tree.places[by.owner]?.component ?? ('' as never))?.name) || null;
   };
-  const here = spotAt(before, target, undefined).provider;
+  const here = spotAt(model, before, target, undefined).provider;
   const found = new Map<string, Elsewhere>();
   for (const { page, tree } of trees())
     for (const place of tree.places) {
       if (place.component !== target.component) continue;
-      const there = spotAt(tree, place, undefined).provider;
+      const there = spotAt(model, tree, place, undefined).provider;
       for (const { component, context } of asked.values()) {
         const after = nameOf(tree, there, context);
         const one = { page, component, key: model.contexts.get(context)?.name ?? '', after };

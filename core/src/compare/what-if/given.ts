@@ -1,5 +1,5 @@
 import { heardName } from '../../tree';
-import type { Binding, Reading, TemplateUse } from '../../model/facts';
+import type { Binding, Reading, TemplateNode, TemplateUse } from '../../model/facts';
 import { bindingKey, isListener } from '../../model/given';
 import { useById } from '../../model/lookup';
 import { memberName, memberOf } from '../../model/member';
@@ -64,7 +64,10 @@ export function givenAt(model: Model, tree: Tree, { moved: index, target: goal, 
     }
     for (const { readings, keys } of node.spreads) {
       const missing = readings.find((reading) => !isKnown(reading.value));
-      if (missing) for (const key of keys ?? []) found.lost.push({ component, name: memberName(key), ...lostOf(missing) });
+      if (!missing) continue;
+      const names = keys ?? [];
+      for (const key of names) found.lost.push({ component, name: memberName(key), ...lostOf(missing) });
+      if (names.length === 0) found.lost.push({ component, name: `…${nameRead(from, missing)}`, ...lostOf(missing) });
     }
   };
   const isWritten = writtenWith(model, moved);
@@ -75,18 +78,23 @@ export function givenAt(model: Model, tree: Tree, { moved: index, target: goal, 
     told.add(own.node);
     tell(model.components.get(place.component)?.name ?? '', place, own.node);
   }
-  // What stands between the tags beside components: texts, elements, loops and conditions.
-  walkTemplate(use.node.children, (node) => {
-    if (node.kind === 'use') return;
-    const readings = node.kind === 'element' ? node.bindings.flatMap(readingsOf) : node.kind === 'outlet' ? [] : node.readings;
-    const missing = readings.find((reading) => !isKnown(reading.value));
-    if (!missing) return;
-    const one = { component: model.components.get(moved.component)?.name ?? '', name: 'children', ...lostOf(missing) };
-    if (!found.lost.some((other) => other.name === one.name && other.component === one.component && other.of === one.of))
-      found.lost.push(one);
-  });
+  // What stands between the tags, or in markup that is given as a value, beside components: texts, elements, loops and conditions.
+  const tellMarkup = (name: string, markup: readonly TemplateNode[]): void =>
+    walkTemplate(markup, (node) => {
+      if (node.kind === 'use' || node.kind === 'outlet') return;
+      const readings = node.kind === 'element' ? node.bindings.flatMap(readingsOf) : node.readings;
+      const missing = readings.find((reading) => !isKnown(reading.value));
+      if (!missing) return;
+      const one = { component: model.components.get(moved.component)?.name ?? '', name, ...lostOf(missing) };
+      if (!found.lost.some((other) => other.name === one.name && other.component === one.component && other.of === one.of))
+        found.lost.push(one);
+    });
+  tellMarkup('children', use.node.children);
+  for (const { markup, written, to: target } of use.node.bindings) if (markup) tellMarkup(bindingKeyName(target, written), markup);
   return found;
 }
+
+const bindingKeyName = ({ name }: Binding['to'], written: string): string => name || written;
 
 /** What an action of a body needs of that body: what it reads, changes and calls, without its own parameters. */
 function actionReadings({ facts }: Component, index: number): Reading[] {

@@ -8,6 +8,7 @@ import { hearersOf } from './heard';
 import { type Move, moveWords, parseMove, type Refused, type Stand } from './move';
 import { isWithin, movedTree, type Spot, spotAt } from './stand';
 
+export { lostWords } from './words';
 export type { OtherTrees } from './answers';
 export type { Lift } from './lift';
 export { type Move, parseMove, type Stand } from './move';
@@ -93,7 +94,7 @@ export function whatIfAll(model: Model, tree: Tree, stands: readonly Stand[], tr
   const made = stands.map((stand): { stand: Stand; spot: Spot; words: string } | undefined => {
     const [moved, target] = [then.places[stand.moved], then.places[stand.target]];
     if (!moved || !target || moved.parent < 0 || isWithin(then, moved, target)) return undefined;
-    const spot = spotAt(then, target, stand.slot);
+    const spot = spotAt(model, then, target, stand.slot);
     const words = moveWords({
       component: nameOf(model, moved),
       from: nameOf(model, tree.places[tree.places[stand.moved]?.parent ?? -1]),

@@ -1,3 +1,4 @@
+import type { ValueFact } from '../../model/facts';
 import type { Model } from '../../model/model';
 import type { Place, Tree } from '../../model/tree';
 import { traitsOf } from '../../frameworks/registry';
@@ -5,10 +6,10 @@ import { type Ground, originOf } from './known';
 
 /** Where a value would have to live so that it reaches markup at its new place, and through whom it would be handed. */
 export type Lift = {
-  /** Who holds it now, and by what name; it is state of that component, or something else that it makes or has. */
+  /** Who holds it now, by what name, and as what. */
   readonly held: string;
   readonly as: string;
-  readonly isState: boolean;
+  readonly kind: ValueFact['kind'];
   /** The nearest component that owns both: who holds it now, and whoever would write the part. */
   readonly lives: string;
   /** Who would hand it on, from there down to who would write the part, without these two. */
@@ -34,7 +35,7 @@ export function liftOf(model: Model, tree: Tree, { from, writer, newWriter }: Gr
   return {
     held: holder.name,
     as: fact.name,
-    isState: fact.kind === 'state',
+    kind: fact.kind,
     lives: nameOf(lives),
     through: below.slice(1, Math.max(at, 1)).map(nameOf).reverse(),
     ...(more > 0 ? { again: more } : {}),

@@ -1,7 +1,10 @@
+import type { TemplateNode, TemplateUse } from '../../model/facts';
+import type { UseId } from '../../model/ids';
 import { useById } from '../../model/lookup';
 import { memberName, slotKey } from '../../model/member';
 import type { Model } from '../../model/model';
 import type { Host, Place, Tree } from '../../model/tree';
+import { templateChildren } from '../../model/walk';
 import { ancestors } from '../../tree';
 import type { Stand } from './move';
 
@@ -16,19 +19,45 @@ const isNamed = (name: string, asked: string): boolean =>
   name === asked || (/^(default|children)$/.test(name) && /^(default|children)$/.test(asked));
 
 /** Where a place would stand that is written into another one's markup, or into a slot of that by whoever wrote its use. */
-export function spotAt(tree: Tree, target: Place, slot: string | undefined): Spot {
+export function spotAt(model: Model, tree: Tree, target: Place, slot: string | undefined): Spot {
   const inSlot =
     slot === undefined
       ? undefined
       : tree.places.find((place) => place.slot?.of === target.index && isNamed(memberName(place.slot.key), slot));
   const own = tree.places.find((place) => place.owner === target.index && place.parent === target.index);
-  const beside = slot === undefined ? own : (inSlot ?? own);
+  const beside = slot === undefined ? own : inSlot;
+  const shown = slot === undefined || inSlot ? undefined : shownIn(model, tree, target, slot);
   return {
     parent: target,
     owner: slot === undefined ? target : (tree.places[target.owner] ?? target),
-    provider: beside?.provider ?? lastProvider(tree, target),
-    host: beside?.host ?? target.element ?? target.host,
+    provider: beside?.provider ?? shown ?? lastProvider(tree, target),
+    host: beside?.host ?? own?.host ?? target.element ?? target.host,
   };
+}
+
+/** The innermost provider around what a place shows of a slot that holds nothing yet; undefined where it does not show it. */
+function shownIn(model: Model, tree: Tree, target: Place, slot: string, depth = 0): number | undefined {
+  const around = usesAround(model.components.get(target.component)?.facts.template ?? [], slot);
+  if (!around || depth > 20) return undefined;
+  const isNode = (id: UseId | undefined, node: TemplateUse): boolean => id !== undefined && useById(model, id)?.node === node;
+  for (const node of [...around].reverse()) {
+    const provider = tree.providers.findLastIndex(({ owner, use }) => owner === target.index && isNode(use, node));
+    if (provider >= 0) return provider;
+    const place = tree.places.find(({ owner, use }) => owner === target.index && isNode(use, node));
+    if (place) return shownIn(model, tree, place, 'children', depth + 1) ?? place.provider;
+  }
+  const own = tree.providers.findLastIndex(({ owner, use }) => owner === target.index && use === undefined);
+  return own >= 0 ? own : target.provider;
+}
+
+/** The uses around the place where a template shows a slot, outermost first; undefined where it does not. */
+function usesAround(nodes: readonly TemplateNode[], slot: string): readonly TemplateUse[] | undefined {
+  for (const node of nodes) {
+    if (node.kind === 'outlet' && isNamed(memberName(node.slot), slot)) return [];
+    const inner = usesAround(templateChildren(node), slot);
+    if (inner) return node.kind === 'use' ? [node, ...inner] : inner;
+  }
+  return undefined;
 }
 
 /** The innermost provider within a place: those that it makes for what is in it, or those around it. */

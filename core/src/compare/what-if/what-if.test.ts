@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { loadCompilers } from '../../frameworks/registry';
 import { analyseFiles, type Files } from '../../../../testing/src/project';
-import { askedMove, parseMove, type WhatIf } from '.';
+import { askedMove, lostWords, parseMove, standOf, type WhatIf, whatIfAll } from '.';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte', 'app.component.html']));
 
@@ -125,6 +125,155 @@ test('elements hear what comes up to them', () => {
     'index.html': '<quay-board></quay-board><script type="module" src="/src/parts.js"></script>',
   };
   expect(told(files, 'BerthRow@QuayBoard>NightDeck').heardBy).toEqual([{ component: 'BerthRow', event: 'berth-taken', by: 'QuayBoard' }]);
+});
+
+describe('where a lost value would have to live', () => {
+  const files: Files = {
+    'src/App.jsx': `import { useState, memo } from 'react';
+export function App() { return <main><Side/><Main/></main>; }
+function Main() { const [n, setN] = useState(1); const twice = n * 2; return <div><Row n={n} twice={twice} onPick={() => setN(2)}/><Deep m={n}/></div>; }
+function Side() { return <nav><Inner/></nav>; }
+function Inner() { return <p><Leaf/></p>; }
+const Leaf = () => <i></i>;
+const Kept = memo(() => <u/>);
+const Deep = ({ m }) => <s><Tag n={m}/></s>;
+const Tag = ({ n }) => <b>{n}</b>;
+const Row = ({ n, twice, onPick }) => <b onClick={onPick}>{n}{twice}<Kept/></b>;`,
+  };
+  test.each<[string, string, string[]]>([
+    [
+      'in the nearest owner of both, handed on by those between',
+      'Row@Main>Leaf',
+      [
+        'n would not be given: n is state of Main. It would have to live in App, and Side and Inner would hand it on. At each change at least 4 places more would render.',
+        'twice would not be given: twice is computed in Main. It would have to live in App, and Side and Inner would hand it on.',
+      ],
+    ],
+    [
+      'where it is, handed down',
+      'Row@Main>Tag',
+      ['twice would not be given: twice is computed in Main, which would have to hand it down through Deep.'],
+    ],
+    [
+      'with whoever holds it by another name',
+      'Tag@Deep>Main',
+      ['n would not be given: m, there n, is state of Main, which would have to hand it down.'],
+    ],
+  ])('%s', (_, move, expected) => {
+    expect(told(files, move).lost.map((one) => `${one.name} ${lostWords(one)}`)).toEqual(expected);
+  });
+  test('what a component asks for can be asked for there', () => {
+    const asking: Files = {
+      'src/tide.js': "import { useState } from 'react'; export function useTide() { const [level] = useState(0); return level; }",
+      'src/App.jsx':
+        "import { useTide } from './tide'; export function App() { const level = useTide(); return <main><Gauge level={level}/><Box/></main>; }\nconst Gauge = ({ level }) => <b>{level}</b>;\nconst Box = () => <p></p>;",
+    };
+    const [lost] = told(asking, 'Gauge@App>Box').lost;
+    expect(lost && lostWords(lost)).toBe('would not be given: App asks for level. Whoever would write it could ask for it as well.');
+  });
+  test('an item of a loop lives nowhere else', () => {
+    const looped: Files = {
+      'src/App.jsx':
+        'export function App() { const all = [1, 2]; return <main>{all.map((one) => <Row key={one} n={one}/>)}<Box/></main>; }\nconst Row = ({ n }) => <b>{n}</b>;\nconst Box = () => <p></p>;',
+    };
+    const [lost] = told(looped, 'Row@App>Box').lost;
+    expect(lost && lostWords(lost)).toBe('would not be given: one is not known there.');
+  });
+});
+
+describe('what is written within the part goes with it', () => {
+  const part =
+    'const Row = ({ n }) => <b>{n}</b>;\nconst Box = () => <p></p>;\nconst Card = ({ children, foot }) => <div>{children}{foot}</div>;';
+  test.each<[string, string, string[]]>([
+    ['a component between its tags', '<Card><Row n={n}/></Card>', ['Row n']],
+    ['a text between its tags', '<Card>{n}</Card>', ['Card children']],
+    ['markup that is given as a value', '<Card foot={<i>{n}</i>}/>', ['Card foot']],
+    ['names of which it takes all', '<Card {...n}/>', ['Card …n']],
+    ['a loop brings its items', '<Card>{[1, 2].map((one) => <Row key={one} n={one}/>)}</Card>', []],
+    ['a loop over what is not known there', '<Card>{n.map((one) => <Row key={one} n={one}/>)}</Card>', ['Row n', 'Card children']],
+  ])('%s', (_, markup, expected) => {
+    const files: Files = {
+      'src/App.jsx': `import { useState } from 'react'; export function App() { const [n] = useState([]); return <main>${markup}<Box/></main>; }\n${part}`,
+    };
+    expect(told(files, 'Card@App>Box').lost.map(({ component, name }) => `${component} ${name}`)).toEqual(expected);
+  });
+});
+
+describe('in a slot that holds nothing yet', () => {
+  test.each<[string, string, string | null]>([
+    ['what is around it there answers', '<UnitContext.Provider value="ft">{children}</UnitContext.Provider>', 'Shell'],
+    ['also of a component that shows it', '<Deck>{children}</Deck>', 'Deck'],
+    ['what stands beside it does not', '<><UnitContext.Provider value="ft"><p/></UnitContext.Provider>{children}</>', null],
+  ])('%s', (_, markup, after) => {
+    const files: Files = {
+      ...react,
+      'src/App.jsx': `import { UnitContext } from './unit'; import { Row } from './Row'; export const App = () => <main><Row n={1} label="a"/><Shell/></main>;
+const Shell = ({ children }) => ${markup};
+const Deck = ({ children }) => <UnitContext.Provider value="ft">{children}</UnitContext.Provider>;`,
+    };
+    expect(told(files, 'Row@App>Shell#children').answers).toEqual([{ component: 'Row', key: 'UnitContext', before: null, after }]);
+  });
+});
+
+describe('whoever it is written into stands elsewhere as well', () => {
+  const files: Files = {
+    ...react,
+    'src/App.jsx': `import { UnitContext } from './unit'; import { Row } from './Row';
+export const App = () => <main><UnitContext.Provider value="ft"><Row n={1} label="a"/><Box/></UnitContext.Provider><Rest/></main>;
+const Rest = () => <p><Box/></p>;
+const Box = () => <p></p>;`,
+  };
+  test('with another answer', () => {
+    expect(told(files, 'Row@App>Box')).toMatchObject({
+      answers: [{ component: 'Row', key: 'UnitContext', before: 'App', after: 'App' }],
+      elsewhere: [{ page: 'App', component: 'Row', key: 'UnitContext', after: null }],
+    });
+  });
+  test('a slot of one use is that of no other', () => {
+    expect(told(files, 'Row@App>Box#children').elsewhere).toEqual([]);
+  });
+});
+
+test('a part that renders who would write it is said to have no end', () => {
+  const files: Files = {
+    'src/App.jsx':
+      'export const App = () => <main><Outer/><Leaf/></main>;\nconst Outer = () => <div><Leaf/></div>;\nconst Leaf = () => <p></p>;',
+  };
+  expect(told(files, 'Outer@App>Leaf')).toMatchObject({ endless: true });
+  expect(told(files, 'Leaf@Outer>App')).toMatchObject({ endless: false });
+});
+
+describe('several moves', () => {
+  const files: Files = {
+    'src/unit.js': "import { createContext } from 'react'; export const UnitContext = createContext('m');",
+    'src/App.jsx': `import { useContext } from 'react'; import { UnitContext } from './unit';
+export const App = () => <main><Row/><Box/><Deck/></main>;
+const Row = () => <b>{useContext(UnitContext)}</b>;
+const Box = () => <p><i/></p>;
+const Deck = () => <UnitContext.Provider value="ft"><Lamp/></UnitContext.Provider>;
+const Lamp = () => <i></i>;`,
+  };
+  /** What is answered to moves that are made together; null for one that cannot be. */
+  const together = (...moves: string[]): (WhatIf['answers'] | null)[] => {
+    const { model } = analyseFiles(files);
+    const found = moves.map((text) => {
+      const move = parseMove(text);
+      const stand = 'wrong' in move ? move : standOf(model, move);
+      if ('wrong' in stand) throw new Error(stand.wrong);
+      return stand;
+    });
+    const [first] = found;
+    const stands = found.map(({ stand }) => stand);
+    return first ? whatIfAll(model, first.tree, stands, () => []).map((one) => one?.answers ?? null) : [];
+  };
+  const by = (after: string | null): WhatIf['answers'] => [{ component: 'Row', key: 'UnitContext', before: null, after }];
+  test('each is answered with the others made, against what is now', () => {
+    expect(together('Row@App>Box')).toEqual([by(null)]);
+    expect(together('Row@App>Box', 'Box@App>Deck')).toEqual([by('Deck'), []]);
+  });
+  test('one that another makes impossible is not made', () => {
+    expect(together('Row@App>Box', 'Box@App>Row')).toEqual([by(null), null]);
+  });
 });
 
 describe('what cannot be asked is said', () => {

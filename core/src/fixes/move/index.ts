@@ -8,7 +8,7 @@ import { literalPattern } from '../../model/literal-pattern';
 import { useById } from '../../model/lookup';
 import type { Component, Model } from '../../model/model';
 import type { Tree } from '../../model/tree';
-import { usesIn, walkTemplate } from '../../model/walk';
+import { templateChildren, usesIn } from '../../model/walk';
 import { counted } from '../../rules';
 import { dropUnusedImports, putImport, wayTo, writeImports } from '../imports';
 import { applyEdits } from '../patch';
@@ -51,14 +51,16 @@ function refuseUnreadable({ file, text }: Source, after: string): void {
 /** Throws where the part would not be what it is: the reason, in a sentence. */
 function refuseOther(name: string, answered: WhatIf): void {
   if (answered.endless) throw new CannotWrite(`${name} renders who would write it: each would render the other without an end.`);
+  const unanswered = answered.answers.find(({ before, after }) => before !== null && after === null);
+  if (unanswered) throw new CannotWrite(`Nobody would answer ${unanswered.key} of ${unanswered.component}.`);
   const nobody = answered.elsewhere.find(({ after }) => after === null);
   if (nobody) throw new CannotWrite(`On ${nobody.page} nobody would answer ${nobody.key} of ${nobody.component}.`);
   const [lost] = answered.lost;
-  if (lost) throw new CannotWrite(`${lost.component} would not be given ${lost.name}: say first where that comes from.`);
+  if (lost) throw new CannotWrite(`${lost.component} would not be given ${lost.name}: where that is to come from is for you to say.`);
   const [another] = answered.another;
   if (another) throw new CannotWrite(`${another.component} would be given another value for ${another.name}.`);
   const [unheard] = answered.unheard;
-  if (unheard) throw new CannotWrite(`Nobody would hear ${unheard.event} of ${unheard.component}: ${name} needs a listener first.`);
+  if (unheard) throw new CannotWrite(`Nobody would hear ${unheard.event} of ${unheard.component}: who is to is for you to say.`);
 }
 
 /** Writes one move; what else it would do, in a sentence, empty for nothing. */
@@ -67,7 +69,7 @@ function writeMove(rewrite: Rewrite, tree: Tree, stand: Stand, answered: WhatIf 
   const [moved, target] = [tree.places[stand.moved], tree.places[stand.target]];
   const use = moved?.use && useById(model, moved.use);
   const from = use && model.components.get(use.owner);
-  const spot = target && spotAt(tree, target, stand.slot);
+  const spot = target && spotAt(model, tree, target, stand.slot);
   const to = spot && model.components.get(spot.owner.component);
   const part = moved && model.components.get(moved.component);
   if (!use || !from || !to || !target || !part) throw new CannotWrite('It is not there any more.');
@@ -108,15 +110,22 @@ function isOlder(rewrite: Rewrite, model: Model, id: Component['id']): boolean {
 
 /** Throws where a list or a condition is around the use that would not be around its new place. */
 function refuseGuarded(from: Component, use: TemplateUse, goal: TemplateUse | undefined, name: string): void {
-  const holds = ({ span }: TemplateNode, inner: TemplateUse): boolean => span.start <= inner.span.start && span.end >= inner.span.end;
-  walkTemplate(from.facts.template, (node) => {
-    if ((node.kind !== 'repeat' && node.kind !== 'branch') || !holds(node, use) || (goal && holds(node, goal))) return;
-    throw new CannotWrite(
-      node.kind === 'repeat'
-        ? `${name} stands in a list there: what becomes of that is for you to say.`
-        : `${name} stands under a condition there: what becomes of that is for you to say.`,
-    );
-  });
+  const stays = new Set(goal ? around(from.facts.template, goal) : []);
+  for (const node of around(from.facts.template, use) ?? []) {
+    if ((node.kind !== 'repeat' && node.kind !== 'branch') || stays.has(node)) continue;
+    const where = node.kind === 'repeat' ? 'in a list' : 'under a condition';
+    throw new CannotWrite(`${name} stands ${where} there: what becomes of that is for you to say.`);
+  }
+}
+
+/** The nodes around one of a template, outermost first; undefined where it is not there. */
+function around(nodes: readonly TemplateNode[], wanted: TemplateUse): readonly TemplateNode[] | undefined {
+  for (const node of nodes) {
+    if (node === wanted) return [];
+    const inner = around(templateChildren(node), wanted);
+    if (inner) return [node, ...inner];
+  }
+  return undefined;
 }
 
 /** Imports what the markup names of its file, where it would stand. Throws where a name means another thing there, or cannot be had. */

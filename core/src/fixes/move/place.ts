@@ -5,6 +5,7 @@ import { propKey } from '../../model/member';
 import type { Component } from '../../model/model';
 import type { Span } from '../../model/span';
 import { contentSpan } from '../../overlap';
+import { takenProps } from '../contract';
 import { CannotWrite, type Rewrite } from '../rewrite';
 import { endOf, everyNode, indentAt, type Source, startOf, startsLine } from '../source';
 
@@ -12,7 +13,7 @@ import { endOf, everyNode, indentAt, type Source, startOf, startsLine } from '..
 function heldIn({ program }: Source, span: Span): { readonly how: 'tags' | 'braces' | 'expression'; readonly holder: Span } {
   let found: ReturnType<typeof heldIn> = { how: 'expression', holder: span };
   everyNode(program, (node, parents) => {
-    if (startOf(node) !== span.start || endOf(node) !== span.end || !node.type.startsWith('JSX')) return;
+    if (startOf(node) !== span.start || endOf(node) !== span.end || (node.type !== 'JSXElement' && node.type !== 'JSXFragment')) return;
     const holder = parents.at(-1);
     const isElement = (type: string | undefined): boolean => type === 'JSXElement' || type === 'JSXFragment';
     if (!holder) return;
@@ -23,10 +24,34 @@ function heldIn({ program }: Source, span: Span): { readonly how: 'tags' | 'brac
   return found;
 }
 
+/** Throws where a use is written in a function or a snippet with parameters of its own, whose names hold in it alone. */
+function refuseInner(source: Source, { start, end }: Span, component: Component): void {
+  const { text } = source;
+  if (markupOf(source.framework) === 'blocks') {
+    const opened = text.lastIndexOf('{#snippet', start);
+    const isIn = opened >= 0 && text.lastIndexOf('{/snippet}', start) < opened;
+    if (isIn && !/^\{#snippet\s+[\w$]+\(\s*\)/.test(text.slice(opened)))
+      throw new CannotWrite('It stands in a snippet with parameters of its own.');
+  }
+  if (markupOf(source.framework) !== 'expression') return;
+  const { run } = takenProps(source, component);
+  everyNode(source.program, (node, parents) => {
+    if (startOf(node) !== start || endOf(node) !== end || node.type !== 'JSXElement') return;
+    const at = parents.findLastIndex((one) => 'params' in one && Array.isArray(one.params));
+    const inner = parents[at];
+    // What a list is made with, and what hands content out, is followed as part of the markup.
+    if (parents[at - 1]?.type === 'CallExpression' || parents[at - 1]?.type === 'JSXExpressionContainer') return;
+    const isRender = inner?.type === 'ClassMethod' && inner.key.type === 'Identifier' && inner.key.name === 'render';
+    if (inner && inner !== run && !isRender && (inner as { params: unknown[] }).params.length > 0)
+      throw new CannotWrite('It stands in a function with parameters of its own.');
+  });
+}
+
 /** The stretch to be taken out so that a use stands there no more; with its lines, where it has them for itself. Throws where more would have to go. */
 export function cutSpan(source: Source, use: Span, component: Component): Span {
   const { text } = source;
   let { start, end } = use;
+  refuseInner(source, use, component);
   if (markupOf(source.framework) === 'expression') {
     const { how, holder } = heldIn(source, use);
     if (how === 'expression')

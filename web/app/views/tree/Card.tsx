@@ -1,12 +1,14 @@
 import { counted, type Question, type Strand } from '@liana/core';
+import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import type { CardAnswer, TreeAnswer, WhatIfAnswer } from '../../analysis/answers';
+import type { CardAnswer, ProposalAnswer, TreeAnswer } from '../../analysis/answers';
 import { Code } from '../../parts/Code';
 import { useTraceName } from '../../parts/useTraceName';
 import { drawnKinds, KnotMark, knotWords, strandColour, strandWords } from '../../theme/Glyph';
 import { traceLink } from '../trace/state';
 import { eventWords, placedWords, propWords, takeWords } from './card-words';
-import { pathOf } from './state';
+import type { ShownStand } from './stands';
+import { pathOf, type withState } from './state';
 import type { CodeShown } from './TreeView';
 import { WhatIfPart } from './WhatIfPart';
 
@@ -22,9 +24,9 @@ type Props = {
   onKnot: (strand: string, place: number) => void;
   onPlace: (place: number) => void;
   moved: number | undefined;
-  answered: WhatIfAnswer | undefined;
-  slot: string | undefined;
-  onChange: (change: { move?: string | undefined; slot?: string | undefined; place?: string | undefined }) => void;
+  stands: readonly ShownStand[];
+  proposal: ProposalAnswer | undefined;
+  onChange: (change: Parameters<typeof withState>[1]) => void;
 };
 
 const mostKnots = 60;
@@ -196,8 +198,13 @@ function PlacePart({
 }
 
 /** What is chosen, in words and in code: a strand with its knots, a component with its contract. */
-export function Card({ projectId, tree, answer, strand, place, code, part, onKnot, moved, answered, slot, onChange }: Props) {
+export function Card({ projectId, tree, answer, strand, place, code, part, onKnot, moved, stands, proposal, onChange }: Props) {
   const trace = useTraceName(projectId, tree.page.id);
+  const card = useRef<HTMLElement>(null);
+  // A question is answered at the top.
+  useEffect(() => {
+    if (moved !== undefined) card.current?.scrollTo(0, 0);
+  }, [moved]);
   const shownCode = code.map((one) => (
     <Code
       key={one.excerpt.file + one.excerpt.firstLine}
@@ -208,8 +215,10 @@ export function Card({ projectId, tree, answer, strand, place, code, part, onKno
     />
   ));
   return (
-    <aside className="card" id="card" tabIndex={-1} aria-label="What is chosen">
-      {moved !== undefined && <WhatIfPart tree={tree} moved={moved} place={place} answered={answered} slot={slot} onChange={onChange} />}
+    <aside className="card" id="card" ref={card} tabIndex={-1} aria-label="What is chosen">
+      {(moved !== undefined || stands.length > 0) && (
+        <WhatIfPart tree={tree} moved={moved} stands={stands} proposal={proposal} onChange={onChange} />
+      )}
       {strand && <StrandPart projectId={projectId} strand={strand} tree={tree} place={place} onKnot={onKnot} />}
       {strand && shownCode}
       {strand && answer && <hr style={{ border: 0, borderTop: '1px solid var(--line)', margin: '18px 0' }} />}

@@ -27,7 +27,18 @@ export function Controls({ summary, tree, state, place, onChange }: Props) {
         pages={summary.pages}
         page={tree.page}
         onChoose={(page) =>
-          onChange({ page, place: undefined, strand: undefined, closed: undefined, open: undefined, apart: undefined, rows: undefined })
+          onChange({
+            page,
+            place: undefined,
+            strand: undefined,
+            closed: undefined,
+            open: undefined,
+            apart: undefined,
+            rows: undefined,
+            move: undefined,
+            slot: undefined,
+            stands: undefined,
+          })
         }
       />
       <span style={{ color: 'var(--faint)' }}>{sizeWords(tree)}</span>

@@ -25,7 +25,7 @@ type StrandProps = { drawn: DrawnStrand; first: number; last: number; isFaded: b
 
 /** One strand: its line in stretches, and its knots. */
 function StrandLine({ drawn, first, last, isFaded, isChosen, onChoose }: StrandProps) {
-  const { strand, x, segments, knots, fromAbove } = drawn;
+  const { strand, x, segments, before, knots, fromAbove } = drawn;
   const colour = strandColour(strand.kind, strand.loose !== undefined);
   const dash = strand.loose === undefined ? dashes[strand.kind] : '3 5';
   const top = Math.min(...knots.map((knot) => knot.line));
@@ -44,6 +44,21 @@ function StrandLine({ drawn, first, last, isFaded, isChosen, onChoose }: StrandP
           strokeDasharray="1 4"
         />
       )}
+      {before
+        .filter((segment) => segment.to >= first - 1 && segment.from <= last + 1)
+        .map(({ from, to }) => (
+          <line
+            key={`before ${from}-${to}`}
+            x1={x}
+            x2={x}
+            y1={from < 0 ? 0 : Math.max(yOf(from, first), -rowHeight)}
+            y2={Math.min(yOf(to, first), yOf(last + 1, first))}
+            stroke={colour}
+            strokeWidth={width}
+            strokeDasharray={dash}
+            opacity={0.3}
+          />
+        ))}
       {segments
         .filter((segment) => segment.to >= first - 1 && segment.from <= last + 1)
         .map((segment) => {
@@ -62,17 +77,17 @@ function StrandLine({ drawn, first, last, isFaded, isChosen, onChoose }: StrandP
       {fromAbove && first === 0 && <rect x={x - 8} y={0} width={16} height={9} rx={3} fill={colour} />}
       {knots
         .filter((knot) => knot.line >= first && knot.line <= last)
-        .map(({ knot, line, folded }) => {
+        .map(({ knot, line, folded, isGone }) => {
           const y = yOf(line, first);
           const { kind, leaf } = drawnKinds(knot.kinds);
           return (
-            <g key={knot.place} className="knot" onClick={() => onChoose(strand.id, knot.place)}>
+            <g key={knot.place} className="knot" opacity={isGone ? 0.35 : undefined} onClick={() => onChoose(strand.id, knot.place)}>
               <title>{`${knot.name}: ${knot.kinds.map((one) => knotWords[one]).join(', ')}`}</title>
               <rect x={x - 12} y={y - 14} width={26} height={28} fill="transparent" />
               {folded && kind !== 'loose' ? (
                 <circle cx={x} cy={y} r={2.2} fill={colour} />
               ) : (
-                <KnotGlyph kind={kind} x={x} y={y} colour={colour} />
+                <KnotGlyph kind={kind} x={x} y={y} colour={kind === 'loose' ? 'var(--loose)' : colour} />
               )}
               {leaf && !folded && <LeafGlyph x={x} y={y} colour={colour} />}
             </g>

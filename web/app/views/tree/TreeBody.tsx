@@ -1,4 +1,6 @@
 import { shiftOf } from './large';
+import { MoveLines } from './MoveLines';
+import { type ShownStand, standingAs } from './stands';
 import { StrandLayer } from './StrandLayer';
 import { type KeyContext, onTreeKey } from './tree-keys';
 import { TreeRow } from './TreeRow';
@@ -7,12 +9,13 @@ import type { TreeDrawing } from './useTreeDrawing';
 type Props = Pick<KeyContext, 'tree' | 'place'> & {
   drawing: TreeDrawing;
   strand: string | undefined;
-  acts: Pick<KeyContext, 'choosePlace' | 'chooseKnot' | 'fold' | 'go'>;
+  stands: readonly ShownStand[];
+  acts: Pick<KeyContext, 'choosePlace' | 'chooseKnot' | 'fold' | 'go'> & { readonly moveTo: (from: number, to: number) => void };
   onHover: (place: number | undefined) => void;
 };
 
 /** The rows that are in view, with the strands beside them; moved through by keys. */
-export function TreeBody({ tree, drawing, place, strand, acts, onHover }: Props) {
+export function TreeBody({ tree, drawing, place, strand, stands, acts, onHover }: Props) {
   const { layout, lines, items, names, area, top, bottom, touched } = drawing;
   return (
     <div
@@ -33,25 +36,29 @@ export function TreeBody({ tree, drawing, place, strand, acts, onHover }: Props)
       {items.map((item) => {
         const visible = layout.rows[item.index];
         if (!visible) return null;
-        const { key, row, y, isOpen } = visible;
+        const { key, row, y, isOpen, stands: standsHow } = visible;
+        const own = standingAs(row);
         return (
-          <div key={key} role="presentation" onMouseEnter={() => onHover(row.place)}>
+          <div key={key} role="presentation" onMouseEnter={() => onHover(own)}>
             <TreeRow
               row={row}
               y={y}
               isOpen={isOpen}
               isChosen={row.place === place}
+              stands={standsHow}
               isFaded={touched !== undefined && !touched.has(row.place)}
               lines={lines[item.index] ?? []}
               hasChildrenShown={isOpen === true && row.sameAs === undefined}
               position={item.index + 1}
               count={layout.rows.length}
               onChoose={acts.choosePlace}
+              onMove={acts.moveTo}
               onFold={acts.fold}
             />
           </div>
         );
       })}
+      <MoveLines stands={stands} drawing={drawing} />
       <StrandLayer
         strands={drawing.drawn}
         left={names}

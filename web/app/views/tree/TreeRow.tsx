@@ -1,8 +1,9 @@
 import { memo } from 'react';
 import type { Row } from '../../analysis/answers';
 import { SeverityMark } from '../../theme/Glyph';
-import { rowHeight } from './drawing';
+import { rowHeight, type VisibleRow } from './drawing';
 import { indent } from './large';
+import { standingAs } from './stands';
 
 type Props = {
   row: Row;
@@ -10,6 +11,8 @@ type Props = {
   isOpen: boolean | undefined;
   isChosen: boolean;
   isFaded: boolean;
+  /** It would stand here, or no longer. */
+  stands: VisibleRow['stands'];
   /** For each level above, whether its line goes on below this row. */
   lines: readonly boolean[];
   hasChildrenShown: boolean;
@@ -17,6 +20,8 @@ type Props = {
   count: number;
   onChoose: (place: number) => void;
   onFold: (place: number) => void;
+  /** It was dragged onto another row. */
+  onMove: (from: number, to: number) => void;
 };
 
 /** The lines that lead from a parent to its children, and the component's mark. */
@@ -46,14 +51,33 @@ function Guides({ row, lines, hasChildrenShown }: Pick<Props, 'row' | 'lines' | 
   );
 }
 
-function TreeRowPlain({ row, y, isOpen, isChosen, isFaded, lines, hasChildrenShown, position, count, onChoose, onFold }: Props) {
-  const classes = ['tree-row', isChosen && 'chosen', isFaded && 'faded'].filter(Boolean).join(' ');
+/** What is said of a row beside its name. */
+const standsWords = { there: 'would stand here', gone: 'would stand elsewhere' } as const;
+
+const dragged = 'application/x-liana-place';
+
+function TreeRowPlain(props: Props) {
+  const { row, y, isOpen, isChosen, isFaded, stands, lines, hasChildrenShown, position, count, onChoose, onFold, onMove } = props;
+  const canMove = row.parent >= 0 && stands === undefined;
+  const classes = ['tree-row', isChosen && 'chosen', isFaded && 'faded', stands].filter(Boolean).join(' ');
   return (
     <div
       className={classes}
       role="presentation"
       style={{ transform: `translateY(${y - rowHeight / 2}px)` }}
-      onClick={() => onChoose(row.place)}
+      onClick={() => onChoose(standingAs(row))}
+      draggable={canMove}
+      onDragStart={(event) => {
+        event.dataTransfer.setData(dragged, `${row.place}`);
+        event.dataTransfer.effectAllowed = 'move';
+      }}
+      onDragOver={(event) => {
+        if (stands === undefined && event.dataTransfer.types.includes(dragged)) event.preventDefault();
+      }}
+      onDrop={(event) => {
+        const from = event.dataTransfer.getData(dragged);
+        if (from !== '' && Number(from) !== row.place) onMove(Number(from), row.place);
+      }}
     >
       <div
         id={`row-${row.place}`}
@@ -65,7 +89,7 @@ function TreeRowPlain({ row, y, isOpen, isChosen, isFaded, lines, hasChildrenSho
         aria-setsize={count}
         aria-selected={isChosen}
         {...(isOpen === undefined ? {} : { 'aria-expanded': isOpen })}
-        aria-label={[row.name, row.guard, row.worst && `has a ${row.worst}`].filter(Boolean).join(', ')}
+        aria-label={[row.name, row.guard, row.worst && `has a ${row.worst}`, stands && standsWords[stands]].filter(Boolean).join(', ')}
       >
         <Guides row={row} lines={lines} hasChildrenShown={hasChildrenShown} />
         <span className="name">{row.name}</span>

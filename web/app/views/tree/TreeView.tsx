@@ -1,11 +1,12 @@
 import { useCallback, useRef, useState } from 'react';
-import type { CardAnswer, Excerpt, Summary, TreeAnswer, WhatIfAnswer } from '../../analysis/answers';
+import type { CardAnswer, Excerpt, ProposalAnswer, Summary, TreeAnswer } from '../../analysis/answers';
 import { KnotMark, knotWords } from '../../theme/Glyph';
 import { useUrlParams } from '../../parts/useUrlParams';
 import { BorderHandle } from './BorderHandle';
 import { Card } from './Card';
 import { Controls } from './Controls';
 import { NoComponents } from './NoComponents';
+import type { ShownStand } from './stands';
 import { pathOf, type TreeState, withState } from './state';
 import { Strip } from './Strip';
 import { TreeBody } from './TreeBody';
@@ -25,17 +26,19 @@ type Props = {
   code: readonly CodeShown[];
   /** The planned part that the chosen component is, by its name. */
   part: string | undefined;
-  /** The place of which it is asked what if it stood elsewhere, and what would come of that at the chosen one. */
+  /** The place of which it is asked what if it stood elsewhere. */
   moved: number | undefined;
-  answered: WhatIfAnswer | undefined;
+  /** Places that would stand elsewhere, with what would come of it, and the edits to do it. */
+  stands: readonly ShownStand[];
+  proposal: ProposalAnswer | undefined;
 };
 
 /** The component tree of a page, with its strands hanging beside the rows. */
-export function TreeView({ summary, project, tree, state, place, card, code, part, moved, answered }: Props) {
+export function TreeView({ summary, project, tree, state, place, card, code, part, moved, stands, proposal }: Props) {
   const [params, change] = useUrlParams();
   const scroll = useRef<HTMLDivElement>(null);
   const [hovered, setHovered] = useState<number>();
-  const drawing = useTreeDrawing(scroll, tree, state, place, hovered);
+  const drawing = useTreeDrawing(scroll, tree, state, place, hovered, stands);
 
   const go = useCallback(
     (next: Parameters<typeof withState>[1], replace = false) =>
@@ -45,6 +48,11 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
   const choosePlace = useCallback((next: number) => tree && go({ place: pathOf(tree.rows, next), strand: undefined }), [go, tree]);
   const chooseKnot = useCallback(
     (strand: string, next: number) => tree && go({ strand, place: next >= 0 ? pathOf(tree.rows, next) : undefined }),
+    [go, tree],
+  );
+  const moveTo = useCallback(
+    (from: number, to: number) =>
+      tree && go({ move: pathOf(tree.rows, from), place: pathOf(tree.rows, to), slot: undefined, strand: undefined }),
     [go, tree],
   );
   const { open, closed } = state;
@@ -77,7 +85,8 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
               drawing={drawing}
               place={place}
               strand={state.strand}
-              acts={{ choosePlace, chooseKnot, fold, go }}
+              stands={stands}
+              acts={{ choosePlace, chooseKnot, fold, go, moveTo }}
               onHover={setHovered}
             />
           </div>
@@ -97,8 +106,8 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
           onKnot={chooseKnot}
           onPlace={choosePlace}
           moved={moved}
-          answered={answered}
-          slot={state.slot}
+          stands={stands}
+          proposal={proposal}
           onChange={go}
         />
       </div>

@@ -1,68 +1,154 @@
+import { lostWords, type WhatIf } from '@liana/core';
 import Button from '@mui/material/Button';
-import type { TreeAnswer, WhatIfAnswer } from '../../analysis/answers';
+import type { ProposalAnswer, TreeAnswer } from '../../analysis/answers';
 import { Choice } from '../../parts/controls/Choice';
-import { pathOf } from './state';
+import { FixDiff } from '../findings/FixDiff';
+import type { ShownStand } from './stands';
+import { standsText, type withState } from './state';
 
 type Props = {
   tree: TreeAnswer;
-  /** The place that would stand elsewhere. */
-  moved: number;
-  /** The chosen place: where it would stand. */
-  place: number | undefined;
-  answered: WhatIfAnswer | undefined;
-  slot: string | undefined;
-  onChange: (change: { move?: string | undefined; slot?: string | undefined; place?: string | undefined }) => void;
+  /** The place of which it is asked what if it stood elsewhere; undefined for none. */
+  moved: number | undefined;
+  /** Places that would stand elsewhere, the one that is asked about last. */
+  stands: readonly ShownStand[];
+  /** All of it as a patch, or why there is none. */
+  proposal: ProposalAnswer | undefined;
+  onChange: (change: Parameters<typeof withState>[1]) => void;
 };
 
-/** What would come of it if a place stood in the chosen row. Nothing is written. */
-export function WhatIfPart({ tree, moved, place, answered, slot, onChange }: Props) {
-  const name = tree.rows[moved]?.name ?? '';
-  const target = place === undefined || place === moved ? undefined : tree.rows[place];
-  const isIn = target !== undefined && answered === undefined;
+/** What would come of it if places stood elsewhere. Nothing is written. */
+export function WhatIfPart({ tree, moved, stands, proposal, onChange }: Props) {
+  const asked = stands.find((one) => one.isAsked);
+  const kept = stands.filter((one) => !one.isAsked);
+  const write = (next: readonly ShownStand[]): string | undefined => standsText(next.map(({ state }) => state));
   return (
     <section className="what-if" aria-label="What if">
-      <h2>
-        What if {name} stood {target ? `in ${target.name}` : 'elsewhere'}
-      </h2>
-      {!target && <p>Choose the row that it would stand in, with the mouse or the arrow keys.</p>}
-      {isIn && <p>It cannot stand there: {target.name} stands in it.</p>}
-      {target && answered && (
+      {moved !== undefined && !asked && (
         <>
-          <p className="row-of-controls">
-            <span>written</span>
-            <Choice
-              label="Where in it"
-              value={slot ?? ''}
-              most={240}
-              options={[
-                { value: '', words: 'in its own markup' },
-                ...answered.slots.map((one) => ({ value: one, words: `in its slot ${one}` })),
-              ]}
-              onChoose={(value) => onChange({ slot: value === '' ? undefined : value, place: pathOf(tree.rows, target.place) })}
-            />
-          </p>
-          <Answers answered={answered} />
+          <h2>What if {tree.rows[moved]?.name} stood elsewhere</h2>
+          <p>Choose the row that it would stand in, with the mouse or the arrow keys.</p>
         </>
       )}
-      <p>
-        <Button size="small" variant="outlined" color="inherit" onClick={() => onChange({ move: undefined, slot: undefined })}>
-          As it is
-        </Button>
-      </p>
+      {asked && (
+        <Stand
+          tree={tree}
+          stand={asked}
+          onSlot={(slot) => onChange({ slot, place: asked.state.to })}
+          acts={
+            asked.whatIf && (
+              <Button
+                size="small"
+                variant="contained"
+                onClick={() => onChange({ stands: write(stands), move: undefined, slot: undefined, place: asked.state.from })}
+              >
+                Let it stand there
+              </Button>
+            )
+          }
+        />
+      )}
+      {moved !== undefined && (
+        <p>
+          <Button size="small" variant="outlined" color="inherit" onClick={() => onChange({ move: undefined, slot: undefined })}>
+            Leave it where it is
+          </Button>
+        </p>
+      )}
+      {kept.map((stand) => (
+        <Stand
+          key={`${stand.state.from} ${stand.state.to}`}
+          tree={tree}
+          stand={stand}
+          onSlot={(slot) =>
+            onChange({
+              stands: write(
+                kept.map((one) => {
+                  const { from, to } = one.state;
+                  return one === stand ? { ...one, state: { from, to, ...(slot === undefined ? {} : { slot }) } } : one;
+                }),
+              ),
+            })
+          }
+          acts={
+            <Button
+              size="small"
+              variant="outlined"
+              color="inherit"
+              aria-label={`Take back that ${tree.rows[stand.moved]?.name ?? ''} stands in ${tree.rows[stand.target]?.name ?? ''}`}
+              onClick={() => onChange({ stands: write(kept.filter((one) => one !== stand)) })}
+            >
+              Take it back
+            </Button>
+          }
+        />
+      ))}
+      {proposal && stands.some((one) => one.whatIf) && <Patch proposal={proposal} count={stands.length} />}
+      {kept.length > 0 && (
+        <p>
+          <Button
+            size="small"
+            variant="outlined"
+            color="inherit"
+            onClick={() => onChange({ stands: undefined, move: undefined, slot: undefined })}
+          >
+            All as it is
+          </Button>
+        </p>
+      )}
     </section>
   );
 }
 
-function Answers({ answered: { whatIf } }: { answered: WhatIfAnswer }) {
-  const { answers, lost, another, unheard, heardBy, unchanged } = whatIf;
+type StandProps = {
+  tree: TreeAnswer;
+  stand: ShownStand;
+  onSlot: (slot: string | undefined) => void;
+  acts: React.ReactNode;
+};
+
+function Stand({ tree, stand: { moved, target, state, slots, whatIf }, onSlot, acts }: StandProps) {
+  const [name, into] = [tree.rows[moved]?.name ?? '', tree.rows[target]?.name ?? ''];
+  return (
+    <>
+      <h2>
+        What if {name} stood in {into}
+      </h2>
+      {!whatIf && <p>It cannot stand there: {into} stands in it, or would.</p>}
+      {whatIf && (
+        <>
+          <p className="row-of-controls">
+            <span>written</span>
+            <Choice
+              label={`Where ${name} would be written`}
+              value={state.slot ?? ''}
+              most={240}
+              options={[{ value: '', words: 'in its own markup' }, ...slots.map((one) => ({ value: one, words: `in its slot ${one}` }))]}
+              onChoose={(value) => onSlot(value === '' ? undefined : value)}
+            />
+          </p>
+          <Answers whatIf={whatIf} />
+        </>
+      )}
+      {acts && <p>{acts}</p>}
+    </>
+  );
+}
+
+function Answers({ whatIf }: { whatIf: WhatIf }) {
+  const { answers, elsewhere, endless, lost, another, unheard, heardBy, unchanged } = whatIf;
   const others = answers.filter(({ before, after }) => before !== after);
   const same = answers.filter(({ before, after }) => before === after);
-  const stays = [...unchanged.map(({ name }) => name), ...same.map(({ key }) => key)];
+  const stays = [...new Set([...unchanged.map(({ name }) => name), ...same.map(({ key }) => key)])];
+  const isNothing = lost.length + another.length + unheard.length + others.length + heardBy.length + elsewhere.length === 0 && !endless;
   return (
     <ul className="plain-list" aria-label="What would be otherwise">
-      {lost.map(({ component, name, of }) => (
-        <li key={`lost ${component} ${name}`} className="rust">
-          <b className="mono">{name}</b> would not be given{of === '' ? '' : `: ${of} is not known there`}.
+      {endless && (
+        <li className="rust">It renders who would write it: each would render the other, without an end where no condition makes one.</li>
+      )}
+      {lost.map((one) => (
+        <li key={`lost ${one.component} ${one.name}`} className="rust">
+          <b className="mono">{one.name}</b> {lostWords(one)}
         </li>
       ))}
       {another.map(({ component, name, of }) => (
@@ -76,8 +162,13 @@ function Answers({ answered: { whatIf } }: { answered: WhatIfAnswer }) {
         </li>
       ))}
       {others.map(({ component, key, before, after }) => (
-        <li key={`answers ${component} ${key}`}>
+        <li key={`answers ${component} ${key}`} className={after === null ? 'rust' : undefined}>
           <b className="mono">{key}</b> of {component}: {after ?? 'nobody'} would answer; now {before ?? 'nobody'} does.
+        </li>
+      ))}
+      {elsewhere.map(({ page, component, key, after }) => (
+        <li key={`elsewhere ${page} ${component} ${key} ${after ?? ''}`} className={after === null ? 'rust' : undefined}>
+          On {page} it would stand as well: {after ?? 'nobody'} would answer <b className="mono">{key}</b> of {component} there.
         </li>
       ))}
       {heardBy.map(({ component, event, by }) => (
@@ -86,9 +177,24 @@ function Answers({ answered: { whatIf } }: { answered: WhatIfAnswer }) {
         </li>
       ))}
       {stays.length > 0 && <li>As now: {stays.join(', ')}.</li>}
-      {lost.length + another.length + unheard.length + answers.length + heardBy.length + unchanged.length === 0 && (
-        <li>Nothing would be otherwise.</li>
-      )}
+      {isNothing && stays.length === 0 && <li>Nothing would be otherwise.</li>}
     </ul>
+  );
+}
+
+/** The edits to do it. */
+function Patch({ proposal, count }: { proposal: ProposalAnswer; count: number }) {
+  return (
+    <>
+      <h3>{count === 1 ? 'To move it' : `To make these ${count} moves`}</h3>
+      {'wrong' in proposal ? (
+        <p>Not written for you: {proposal.wrong}</p>
+      ) : (
+        <>
+          {proposal.says !== '' && <p>{proposal.says}</p>}
+          <FixDiff patch={proposal.patch} />
+        </>
+      )}
+    </>
   );
 }

@@ -1,5 +1,6 @@
 import type { Knot, Strand, StrandKind } from '@liana/core';
 import type { Row } from '../../analysis/answers';
+import { nothingMoved, type StandsDrawn } from './stands';
 import type { TreeState } from './state';
 
 export const rowHeight = 30;
@@ -16,6 +17,8 @@ export type VisibleRow = {
   readonly row: Row;
   readonly y: number;
   readonly isOpen: boolean | undefined;
+  /** It would stand here (`there`), or no longer. */
+  readonly stands?: 'there' | 'gone';
 };
 
 /** What of a tree's rows shows. */
@@ -35,31 +38,46 @@ export const allShown: Shown = { closed: new Set(), opened: new Set(), filter: '
 export type RowLayout = { readonly rows: readonly VisibleRow[]; readonly lineOf: Int32Array };
 
 /** Lays the rows out: without those below closed ones and those that the filter leaves out, with what opened ones stand for. */
-export function layoutRows(rows: readonly Row[], { closed, opened, filter }: Shown): RowLayout {
+export function layoutRows(
+  rows: readonly Row[],
+  { closed, opened, filter }: Shown,
+  { there, gone, count }: StandsDrawn = nothingMoved,
+): RowLayout {
   const parents = new Set(rows.map((row) => row.parent));
-  const lineOf = new Int32Array(rows.length);
+  const lineOf = new Int32Array(rows.length + count);
   const shown: VisibleRow[] = [];
   const folded = new Set<number>();
   const kept = filter === '' ? undefined : keptBy(rows, filter);
   const push = (row: Row, key: string, isOpen: boolean | undefined): void => {
-    shown.push({ key, row, y: shown.length * rowHeight + rowHeight / 2, isOpen });
+    const stands = gone.has(row.place) ? { stands: 'gone' as const } : row.place >= rows.length ? { stands: 'there' as const } : {};
+    shown.push({ key, row, y: shown.length * rowHeight + rowHeight / 2, isOpen, ...stands });
+  };
+  /** The rows that come below a place: their lines are those of the place where it is folded away or left out. */
+  const pushThere = (place: number, isShown: boolean): void => {
+    for (const row of there.get(place) ?? []) {
+      lineOf[row.place] = isShown ? shown.length : (lineOf[place] ?? 0);
+      if (isShown) push(row, `${row.place}`, undefined);
+    }
   };
   for (const row of rows) {
     if (kept && !kept.has(row.place)) {
       lineOf[row.place] = Math.max(0, shown.length - 1);
+      pushThere(row.place, false);
       continue;
     }
     if (folded.has(row.parent)) {
       folded.add(row.place);
       lineOf[row.place] = lineOf[row.parent] ?? 0;
+      pushThere(row.place, false);
       continue;
     }
     lineOf[row.place] = shown.length;
-    const hasChildren = parents.has(row.place);
+    const hasChildren = parents.has(row.place) || there.has(row.place);
     if (hasChildren && closed.has(row.place)) folded.add(row.place);
     const isFolded = row.sameAs !== undefined;
     push(row, `${row.place}`, isFolded ? opened.has(row.place) : hasChildren ? !closed.has(row.place) : undefined);
     if (isFolded && opened.has(row.place)) for (const echo of echoesOf(rows, row)) push(echo, `${row.place}.${echo.place}`, undefined);
+    pushThere(row.place, !(hasChildren && closed.has(row.place)));
   }
   return { rows: shown, lineOf };
 }
@@ -185,7 +203,13 @@ export function columnWidth(count: number, available: number): number {
 }
 
 export type Segment = { readonly from: number; readonly to: number; readonly twoWay: boolean };
-export type DrawnKnot = { readonly knot: Knot; readonly line: number; readonly folded: boolean };
+export type DrawnKnot = {
+  readonly knot: Knot;
+  readonly line: number;
+  readonly folded: boolean;
+  /** Its place would not be where it is. */
+  readonly isGone: boolean;
+};
 export type DrawnStrand = {
   /** What it is told apart by, and how many strands it is. */
   readonly key: string;
@@ -194,6 +218,8 @@ export type DrawnStrand = {
   readonly x: number;
   /** Lines as stretches between rows, merged; in row numbers. */
   readonly segments: readonly Segment[];
+  /** Those to places that would not be where they are. */
+  readonly before: readonly Segment[];
   readonly knots: readonly DrawnKnot[];
   /** It starts above the page: its line begins in the head. */
   readonly fromAbove: boolean;
@@ -217,23 +243,36 @@ function mergeSegments(segments: readonly Segment[]): Segment[] {
 }
 
 /** Puts each strand into its column of a given width, aligned with the rows that show. */
-export function drawStrands(bundles: readonly Bundle[], { lineOf, rows }: RowLayout, width: number, columns?: Columns): DrawnStrand[] {
+export function drawStrands(
+  bundles: readonly Bundle[],
+  { lineOf, rows }: RowLayout,
+  width: number,
+  columns?: Columns,
+  gone: StandsDrawn['gone'] = nothingMoved.gone,
+): DrawnStrand[] {
   return bundles.map(({ key, count, strand }, index): DrawnStrand => {
     const knots = strand.knots.filter((knot) => knot.place >= 0 && knot.place < lineOf.length);
     const line = (place: number): number => lineOf[place] ?? 0;
     const fromAbove = strand.kind === 'context' && !strand.knots.some((knot) => knot.kinds.includes('owns'));
-    const segments = knots.flatMap((knot): Segment[] => {
+    const segmentsOf = (knot: Knot): Segment[] => {
       const from = knot.from >= 0 ? line(knot.from) : fromAbove ? -1 : line(knot.place);
       const to = line(knot.place);
       return from === to ? [] : [{ from: Math.min(from, to), to: Math.max(from, to), twoWay: knot.twoWay }];
-    });
+    };
+    const isGone = ({ place }: Knot): boolean => gone.has(place);
     return {
       key,
       count,
       strand,
       x: 26 + (columns?.get(key) ?? index) * width,
-      segments: mergeSegments(segments),
-      knots: knots.map((knot) => ({ knot, line: line(knot.place), folded: rows[line(knot.place)]?.row.place !== knot.place })),
+      segments: mergeSegments(knots.filter((knot) => !isGone(knot)).flatMap(segmentsOf)),
+      before: mergeSegments(knots.filter(isGone).flatMap(segmentsOf)),
+      knots: knots.map((knot) => ({
+        knot,
+        line: line(knot.place),
+        folded: rows[line(knot.place)]?.row.place !== knot.place,
+        isGone: isGone(knot),
+      })),
       fromAbove,
     };
   });

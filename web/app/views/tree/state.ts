@@ -24,9 +24,26 @@ export type TreeState = {
   readonly move: string | undefined;
   /** The slot of the chosen one that it would stand in; undefined for its own markup. */
   readonly slot: string | undefined;
+  /** Places that are to stand elsewhere, in the order in which that was said. */
+  readonly stands: readonly StandState[];
   /** A stretch of code to show, whatever is chosen. */
   readonly code: { readonly file: string; readonly start: number; readonly end: number } | undefined;
 };
+
+/** A place that is to stand in another, each by the steps to it; in a slot of that, or in its own markup. */
+export type StandState = { readonly from: string; readonly to: string; readonly slot?: string };
+
+function standsOf(text: string | null): StandState[] {
+  return (text ?? '').split('|').flatMap((one) => {
+    const [, from, to, slot] = /^([^>#]+)>([^>#]+)(?:#(.+))?$/.exec(one) ?? [];
+    return from && to ? [{ from, to, ...(slot ? { slot } : {}) }] : [];
+  });
+}
+
+/** Places that stand elsewhere, as the URL holds them; undefined for none. */
+export function standsText(stands: readonly StandState[]): string | undefined {
+  return stands.map(({ from, to, slot }) => `${from}>${to}${slot ? `#${slot}` : ''}`).join('|') || undefined;
+}
 
 function codeOf(text: string | null): TreeState['code'] {
   const match = /^(.+):(\d+)-(\d+)$/.exec(text ?? '');
@@ -51,6 +68,7 @@ export function parseTreeState(params: URLSearchParams): TreeState {
     rows: params.get('rows') ?? '',
     move: params.get('move') ?? undefined,
     slot: params.get('slot') ?? undefined,
+    stands: standsOf(params.get('stands')),
     code: codeOf(params.get('code')),
   };
 }
@@ -65,7 +83,7 @@ export function withState(
   params: URLSearchParams,
   change: Partial<
     Record<
-      'page' | 'place' | 'strand' | 'without' | 'only' | 'closed' | 'open' | 'apart' | 'rows' | 'move' | 'slot' | 'code',
+      'page' | 'place' | 'strand' | 'without' | 'only' | 'closed' | 'open' | 'apart' | 'rows' | 'move' | 'slot' | 'stands' | 'code',
       string | undefined
     >
   >,

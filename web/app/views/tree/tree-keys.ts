@@ -34,7 +34,11 @@ export function onTreeKey(event: KeyboardEvent, context: KeyContext): void {
   const { line } = drawing;
   const here = rows[Math.max(line, 0)];
   const moveTo = (index: number): void => {
-    const next = rows[Math.min(Math.max(index, 0), rows.length - 1)];
+    // A row where something would stand is that of a place which is elsewhere: keys pass over it.
+    const step = index < line ? -1 : 1;
+    let at = Math.min(Math.max(index, 0), rows.length - 1);
+    while (rows[at]?.stands === 'there') at += step;
+    const next = rows[at];
     if (next) choosePlace(next.row.place);
   };
   const nextOf = (places: readonly number[], isBack: boolean): void => {

@@ -1,3 +1,4 @@
+import type { Strand } from '@liana/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type RefObject, useEffect, useMemo, useState } from 'react';
 import type { TreeAnswer } from '../../analysis/answers';
@@ -19,6 +20,7 @@ import {
   wantedStrands,
 } from './drawing';
 import { indent } from './large';
+import { drawnStands, type ShownStand, type StandsDrawn, strandsThen } from './stands';
 import { placesAt, type TreeState } from './state';
 
 /** Width of the column of names: as wide as they need, within bounds. */
@@ -47,7 +49,7 @@ export type TreeDrawing = ReturnType<typeof useTreeDrawing>;
 
 /**
  * Lays a tree out in the room that `scroll` has: the rows that are in view, and the strands through them.
- * `place` is the chosen one; `hovered` the one under the pointer.
+ * `place` is the chosen one; `hovered` the one under the pointer; `stands` are places that would stand elsewhere.
  */
 export function useTreeDrawing(
   scroll: RefObject<HTMLDivElement | null>,
@@ -55,6 +57,7 @@ export function useTreeDrawing(
   state: TreeState,
   place: number | undefined,
   hovered: number | undefined,
+  stands: readonly ShownStand[],
 ) {
   const [width, setWidth] = useState(852);
   const [border, setBorder] = useState<number>();
@@ -65,10 +68,11 @@ export function useTreeDrawing(
     return () => observer.disconnect();
   }, [scroll]);
 
+  const moved = useMemo(() => drawnStands(tree?.rows ?? [], stands), [tree, stands]);
   const layout = useMemo(() => {
     const rows = tree?.rows ?? [];
-    return layoutRows(rows, { closed: placesAt(rows, state.closed), opened: placesAt(rows, state.open), filter: state.rows });
-  }, [tree, state.closed, state.open, state.rows]);
+    return layoutRows(rows, { closed: placesAt(rows, state.closed), opened: placesAt(rows, state.open), filter: state.rows }, moved);
+  }, [tree, state.closed, state.open, state.rows, moved]);
   const lines = useMemo(() => guideLines(layout), [layout]);
   const natural = useMemo(() => (tree ? namesWidth(tree, width) : 300), [tree, width]);
   const names = Math.min(border ?? natural, Math.max(width - 120, 160));
@@ -92,10 +96,13 @@ export function useTreeDrawing(
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [line]);
 
-  const strands = useStrands({ tree, state, place, hovered, layout, top, bottom, room: width - names });
+  const all = useMemo(() => strandsThen(tree?.rows ?? [], tree?.strands ?? [], stands, moved), [tree, stands, moved]);
+  const strands = useStrands({ all, gone: moved.gone, state, place, hovered, layout, top, bottom, room: width - names });
   const widest = strands.drawn.reduce((most, one) => Math.max(most, one.x), 0);
   return {
     layout,
+    /** The rows that come and go where places would stand elsewhere. */
+    moved,
     lines,
     items,
     height: virtual.getTotalSize(),
@@ -116,7 +123,8 @@ export function useTreeDrawing(
 }
 
 type View = {
-  readonly tree: TreeAnswer | undefined;
+  readonly all: readonly Strand[];
+  readonly gone: StandsDrawn['gone'];
   readonly state: TreeState;
   readonly place: number | undefined;
   readonly hovered: number | undefined;
@@ -127,13 +135,13 @@ type View = {
 };
 
 /** The strands that are drawn: all of them, or on a large page those in view, equal ones in one bundle, each in the column that it has. */
-function useStrands({ tree, state, place, hovered, layout, top, bottom, room }: View) {
+function useStrands({ all, gone, state, place, hovered, layout, top, bottom, room }: View) {
   const [columns, setColumns] = useState<Columns>(new Map());
-  const large = isLarge(tree?.strands ?? []);
-  const choice = useMemo(() => chooseStrands(tree?.strands ?? [], state, place), [tree, state, place]);
+  const large = isLarge(all);
+  const choice = useMemo(() => chooseStrands(all, state, place), [all, state, place]);
   const bundles = useMemo(
-    () => (large ? bundled(wantedStrands(tree?.strands ?? [], state, place), state.apart, state.strand) : unbundled(choice.strands)),
-    [large, tree, state, place, choice],
+    () => (large ? bundled(wantedStrands(all, state, place), state.apart, state.strand) : unbundled(choice.strands)),
+    [large, all, state, place, choice],
   );
   const most = large ? Math.max(4, Math.min(mostStrands, Math.floor((room - 90) / 26))) : bundles.length;
   const shownBundles = useMemo(
@@ -145,20 +153,23 @@ function useStrands({ tree, state, place, hovered, layout, top, bottom, room }: 
   if (assigned !== columns) setColumns(assigned);
   const column = large ? 26 : columnWidth(bundles.length, room);
   const drawn = useMemo(
-    () => drawStrands(shownBundles, layout, column, large ? assigned : undefined),
-    [shownBundles, layout, column, large, assigned],
+    () => drawStrands(shownBundles, layout, column, large ? assigned : undefined, gone),
+    [shownBundles, layout, column, large, assigned, gone],
   );
 
   const bright = useMemo(() => {
     const strands = shownBundles.map((one) => one.strand);
     if (state.strand && strands.some((strand) => strand.id === state.strand)) return new Set([state.strand]);
     const through = hovered ?? place;
-    const touching = strands.filter((strand) => strand.knots.some((knot) => knot.place === through)).map((strand) => strand.id);
+    // What would be otherwise is shown before what goes through the chosen place.
+    const isMoved = hovered === undefined && strands.some(({ knots }) => knots.some((knot) => gone.has(knot.place)));
+    const isThrough = (at: number): boolean => (isMoved ? gone.has(at) : at === through);
+    const touching = strands.filter((strand) => strand.knots.some((knot) => isThrough(knot.place))).map((strand) => strand.id);
     // A row that the pointer passes over without a strand takes no colour from the others.
     return through === undefined || (touching.length === 0 && through !== place) ? undefined : new Set(touching);
-  }, [shownBundles, hovered, place, state.strand]);
+  }, [shownBundles, hovered, place, state.strand, gone]);
 
-  const chosenStrand = tree?.strands.find((strand) => strand.id === state.strand);
+  const chosenStrand = all.find((strand) => strand.id === state.strand);
   const touched = useMemo(() => (chosenStrand ? new Set(chosenStrand.knots.map((knot) => knot.place)) : undefined), [chosenStrand]);
   return { large, choice, shownBundles, drawn, bright, chosenStrand, touched };
 }
