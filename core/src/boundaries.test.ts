@@ -15,9 +15,10 @@ const beside: Readonly<Record<string, readonly string[]>> = {
   find: ['model', 'tree'],
   carve: ['model', 'write', 'frameworks', 'overlap', 'tree', 'flow', 'rules'],
   compare: ['model', 'frameworks', 'tree', 'contract', 'flow', 'overlap', 'rules'],
-  formats: ['model', 'tree', 'contract', 'flow', 'carve', 'compare', 'rules', 'triage'],
+  'what-if': ['model', 'frameworks', 'tree', 'contract', 'rules'],
+  formats: ['model', 'tree', 'contract', 'flow', 'carve', 'compare', 'what-if', 'rules', 'triage'],
   triage: ['model', 'rules'],
-  fixes: ['model', 'read', 'write', 'frameworks', 'overlap', 'rules'],
+  fixes: ['model', 'read', 'write', 'frameworks', 'overlap', 'rules', 'what-if'],
   figures: ['model', 'tree', 'overlap', 'rules'],
 };
 const packages = new Set([

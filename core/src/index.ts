@@ -102,6 +102,20 @@ export {
 export * from './carve';
 export { callbackName, camelCase, freeName, pascalCase, plural, singular } from './write/case';
 export * from './compare';
+export {
+  askedMove,
+  type Lift,
+  lostWords,
+  isWithin as standsIn,
+  type Move,
+  type OtherTrees,
+  parseMove,
+  type Stand,
+  standOf,
+  type WhatIf,
+  whatIf,
+  whatIfAll,
+} from './what-if';
 export * from './formats';
 export { type Figures, figuresCsv, figuresOf, type PageFigure, perHundred, type ReuseFigure } from './figures';
 export {

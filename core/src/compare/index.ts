@@ -12,17 +12,3 @@ export { type ComparedUser, usersOf } from './users';
 export { matchComponents, type Pair, wordsShared } from './match';
 export { type CodePart, codeOf, comparedIn, componentAt, type Side } from './side';
 export type { Standing } from './ways';
-export {
-  askedMove,
-  type Lift,
-  lostWords,
-  isWithin as standsIn,
-  type Move,
-  type OtherTrees,
-  parseMove,
-  type Stand,
-  standOf,
-  type WhatIf,
-  whatIf,
-  whatIfAll,
-} from './what-if';

@@ -1,12 +1,5 @@
-import {
-  type ComparedComponent,
-  type ContractChange,
-  lostWords,
-  type ProjectComparison,
-  type Side,
-  type Status,
-  type WhatIf,
-} from '../compare';
+import type { ComparedComponent, ContractChange, ProjectComparison, Side, Status } from '../compare';
+import { lostWords, type WhatIf } from '../what-if';
 import { type FindingEntry, findingEntries, findingsSarif } from './findings';
 import { append } from '../model/append';
 

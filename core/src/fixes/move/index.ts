@@ -1,12 +1,13 @@
 import { adapterOf, markupOf } from '../../frameworks/registry';
 import { readFile } from '../../frameworks/read-file';
-import type { WhatIf } from '../../compare/what-if';
-import type { Stand } from '../../compare/what-if/move';
-import { spotAt } from '../../compare/what-if/stand';
+import type { WhatIf } from '../../what-if';
+import type { Stand } from '../../what-if/move';
+import { spotAt } from '../../what-if/stand';
 import type { TemplateNode, TemplateUse } from '../../model/facts';
 import { literalPattern } from '../../model/literal-pattern';
 import { useById } from '../../model/lookup';
 import type { Component, Model } from '../../model/model';
+import type { FilePath } from '../../model/span';
 import type { Tree } from '../../model/tree';
 import { templateChildren, usesIn } from '../../model/walk';
 import { counted } from '../../rules';
@@ -43,9 +44,16 @@ export function proposeMoves(
   }
 }
 
+const undeclaredIn = (file: FilePath, text: string): string[] =>
+  readFile(file, text).components.flatMap(({ undeclared = [] }) => undeclared.map(({ name }) => name));
+
+/** Throws where a file could not be read any more, or names what nothing declares. */
 function refuseUnreadable({ file, text }: Source, after: string): void {
   if (readFile(file, after).problems.length > readFile(file, text).problems.length)
     throw new CannotWrite(`${file} could not be read after it.`);
+  const known = new Set(undeclaredIn(file, text));
+  const unknown = undeclaredIn(file, after).find((name) => !known.has(name));
+  if (unknown !== undefined) throw new CannotWrite(`${unknown} is not declared where it would stand.`);
 }
 
 /** Throws where the part would not be what it is: the reason, in a sentence. */

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { analyseFiles, type Files } from '../../../../testing/src/project';
-import { parseMove, standOf, whatIfAll } from '../../compare';
+import { parseMove, standOf, whatIfAll } from '../../what-if';
 import { loadCompilers } from '../../frameworks/registry';
 import { applyEdits } from '../patch';
 import { proposeMoves } from '.';

@@ -25,6 +25,8 @@ export function bindProps(body: Body, pattern: t.Node, scope: Scope): void {
     }
     const value = propValue(body, prop, span);
     scope.names.set(found.name, { kind: 'value', value, path });
+    const held = body.values[value];
+    if (held && path.length === 0 && found.name !== held.name) held.alias ??= found.name;
     if (path.length > 0) noteDemanded(body, value, span);
     const fallback = path.length === 0 && found.fallback ? { fallback: excerpt(body.module, spanOf(found.fallback)) } : {};
     const key = propMember(body, prop);

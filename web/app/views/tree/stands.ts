@@ -74,6 +74,7 @@ export function drawnStands(rows: readonly Row[], stands: readonly ShownStand[])
       place: numbers.get(row.place) ?? row.place,
       parent: numbers.get(row.parent) ?? target,
       depth: row.depth - start.depth + into.depth + 1,
+      guard: row !== start ? row.guard : state.slot === undefined ? '' : `in ${into.name}’s ${state.slot}`,
     }));
     count += own.length;
     there.set(target, [...(there.get(target) ?? []), ...coming]);

@@ -1,4 +1,4 @@
-import type { Knot, Strand } from '@liana/core';
+import type { Knot, Strand, WhatIf } from '@liana/core';
 import { describe, expect, test } from 'vitest';
 import type { Row } from '../../analysis/answers';
 import { eventWords, placedWords, propWords, takeWords } from './card-words';
@@ -18,7 +18,8 @@ import {
 } from './drawing';
 import { ancestorsOf, loosePlaces, nextAmong, pinnedOf, placesLike, shiftOf } from './large';
 import { inOrder, pageToBegin } from '../../analysis/page-order';
-import { parseTreeState, pathOf, placeAtPath, withState } from './state';
+import { drawnStands, type ShownStand, standsAsked, strandsThen } from './stands';
+import { parseTreeState, pathOf, placeAtPath, standsText, withState } from './state';
 
 const row = (place: number, parent: number, name: string, step = name): Row => ({
   place,
@@ -342,5 +343,150 @@ describe('words of the card', () => {
     );
     expect(eventWords({ raised: [1], heard: undefined } as never)).toBe('raised here, nobody listens');
     expect(takeWords({ via: ['useK'], provider: undefined } as never)).toBe('no provider is above, through useK');
+  });
+});
+
+describe('places that would stand elsewhere', () => {
+  // A badge within the second row.
+  const deep = rows.map((one) => (one.place === 3 ? { ...one, depth: 2 } : one));
+  const asking = (query: string) => parseTreeState(new URLSearchParams(query));
+  const told = (more: Partial<WhatIf> = {}): WhatIf => ({
+    move: '',
+    answers: [],
+    elsewhere: [],
+    endless: false,
+    lost: [],
+    another: [],
+    unheard: [],
+    heardBy: [],
+    unchanged: [],
+    ...more,
+  });
+  const stand = (moved: number, target: number, more: Partial<ShownStand> = {}): ShownStand => ({
+    state: { from: '', to: '' },
+    moved,
+    target,
+    slots: [],
+    whatIf: told(),
+    isAsked: false,
+    ...more,
+  });
+
+  test.each<[string, string, number | undefined, [number, number, string | undefined, boolean][]]>([
+    ['none', '', 1, []],
+    [
+      'those that the URL holds',
+      'stands=App/Row>App/Foot|App/Row~2>App/Row%23children',
+      undefined,
+      [
+        [1, 4, undefined, false],
+        [2, 1, 'children', false],
+      ],
+    ],
+    [
+      'the one that is asked about comes last',
+      'stands=App/Row>App/Foot&move=App/Row~2&slot=a',
+      4,
+      [
+        [1, 4, undefined, false],
+        [2, 4, 'a', true],
+      ],
+    ],
+    ['asked about again, it is not where it was', 'stands=App/Row>App/Foot&move=App/Row', 2, [[1, 2, undefined, true]]],
+    ['asked about, and no place chosen', 'move=App/Row', undefined, []],
+    ['asked about at its own place', 'move=App/Row', 1, []],
+    ['what is not there any more is left out', 'stands=App/Gone>App/Foot|App/Row>App/Gone|strange', undefined, []],
+  ])('%s', (_, query, place, expected) => {
+    const found = standsAsked(deep, asking(query), place);
+    expect(found.map(({ moved, target, state: { slot }, isAsked }) => [moved, target, slot, isAsked])).toEqual(expected);
+  });
+  test('the URL holds what it held', () => {
+    const { stands } = asking('stands=App/Row>App/Foot|App/Row~2>App/Row%23children');
+    expect(asking(`stands=${encodeURIComponent(standsText(stands) ?? '')}`).stands).toEqual(stands);
+    expect(standsText([])).toBeUndefined();
+  });
+
+  test('rows come below the new place, with what is in the part, and go at the old one', () => {
+    const drawn = drawnStands(deep, [stand(2, 4, { state: { from: '', to: '', slot: 'a' } })]);
+    const { rows: shown, lineOf } = layoutRows(deep, allShown, drawn);
+    expect(shown.map(({ row, stands }) => [row.name, row.depth, row.guard, stands])).toEqual([
+      ['App', 0, '', undefined],
+      ['Row', 1, '', undefined],
+      ['Row', 1, '', 'gone'],
+      ['Badge', 2, '', 'gone'],
+      ['Foot', 1, '', undefined],
+      ['Row', 2, 'in Foot’s a', 'there'],
+      ['Badge', 3, '', 'there'],
+    ]);
+    expect([...lineOf]).toEqual([0, 1, 2, 3, 4, 5, 6]);
+  });
+  test('below a row that is folded, or left out, they have the line of that', () => {
+    const drawn = drawnStands(deep, [stand(1, 3)]);
+    const { rows: shown, lineOf } = layoutRows(deep, { ...allShown, closed: new Set([2]) }, drawn);
+    expect(shown.map(({ row }) => row.name)).toEqual(['App', 'Row', 'Row', 'Foot']);
+    expect(lineOf[5]).toBe(2);
+  });
+  test('one that cannot be changes nothing', () => {
+    expect(drawnStands(deep, [stand(1, 2, { whatIf: undefined })]).count).toBe(0);
+  });
+
+  const then = (one: Strand, stands: readonly ShownStand[]) =>
+    strandsThen(deep, [one], stands, drawnStands(deep, stands)).flatMap(({ knots }) => knots.slice(one.knots.length));
+  test.each<[string, Strand, ShownStand, Partial<Knot>[]]>([
+    [
+      'a value is handed by whoever writes it then',
+      strand('a', [knot(0, -1), knot(2, 0)]),
+      stand(2, 4),
+      [{ place: 5, from: 4, kinds: ['reads'] }],
+    ],
+    [
+      'in a slot by who hands it now',
+      strand('a', [knot(0, -1), knot(2, 0)]),
+      stand(2, 4, { state: { from: '', to: '', slot: 's' } }),
+      [{ place: 5, from: 0 }],
+    ],
+    [
+      'one that is lost is loose',
+      strand('a', [knot(2, 0)]),
+      stand(2, 4, { whatIf: told({ lost: [{ component: 'Row', name: 'a', of: 'a' }] }) }),
+      [{ place: 5, from: -1, kinds: ['loose'] }],
+    ],
+    [
+      'an event that nobody hears is loose',
+      strand('a', [knot(2, 0)], { kind: 'event' }),
+      stand(2, 4, { whatIf: told({ unheard: [{ component: 'Row', event: 'a' }] }) }),
+      [{ place: 5, kinds: ['loose'] }],
+    ],
+    [
+      'what is handed within the part goes with it',
+      strand('a', [knot(2, 0), knot(3, 2)]),
+      stand(2, 4),
+      [
+        { place: 5, from: 4 },
+        { place: 6, from: 5 },
+      ],
+    ],
+    [
+      'a context comes from who answers then',
+      strand('a', [knot(0, -1), knot(3, 0)], { kind: 'context' }),
+      stand(2, 4, { whatIf: told({ answers: [{ component: 'Badge', key: 'a', before: 'App', after: 'Foot' }] }) }),
+      [{ place: 6, from: 4 }],
+    ],
+    [
+      'from nobody it is loose',
+      strand('a', [knot(3, 0)], { kind: 'context' }),
+      stand(2, 4, { whatIf: told({ answers: [{ component: 'Badge', key: 'a', before: 'App', after: null }] }) }),
+      [{ place: 6, kinds: ['loose'] }],
+    ],
+    [
+      'a store is no matter of place',
+      strand('a', [knot(2, -1)], { kind: 'store' }),
+      stand(2, 4),
+      [{ place: 5, from: -1, kinds: ['reads'] }],
+    ],
+    ['what does not touch it stays', strand('a', [knot(1, 0)]), stand(2, 4), []],
+  ])('%s', (_, one, moved, expected) => {
+    expect(then(one, [moved])).toMatchObject(expected);
+    expect(then(one, [moved])).toHaveLength(expected.length);
   });
 });

@@ -1,7 +1,7 @@
-import type { ValueFact } from '../../model/facts';
-import type { Model } from '../../model/model';
-import type { Place, Tree } from '../../model/tree';
-import { traitsOf } from '../../frameworks/registry';
+import type { ValueFact } from '../model/facts';
+import type { Model } from '../model/model';
+import type { Place, Tree } from '../model/tree';
+import { traitsOf } from '../frameworks/registry';
 import { type Ground, originOf } from './known';
 
 /** Where a value would have to live so that it reaches markup at its new place, and through whom it would be handed. */

@@ -1,5 +1,5 @@
-import type { ValueFact } from '../../model/facts';
-import { counted, listed } from '../../rules';
+import type { ValueFact } from '../model/facts';
+import { counted, listed } from '../rules';
 import type { Given } from './given';
 
 /** What a component has of a value that it holds. */

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest';
-import { loadCompilers } from '../../frameworks/registry';
-import { analyseFiles, type Files } from '../../../../testing/src/project';
+import { loadCompilers } from '../frameworks/registry';
+import { analyseFiles, type Files } from '../../../testing/src/project';
 import { askedMove, lostWords, parseMove, standOf, type WhatIf, whatIfAll } from '.';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte', 'app.component.html']));
@@ -85,6 +85,14 @@ describe('a part written elsewhere reads what is known there', () => {
       ],
     });
   });
+});
+
+test('a prop is known by the name that the body gives it', () => {
+  const files: Files = {
+    'src/App.jsx':
+      'export function App({ n }) { return <main><Row n={n}/><Box n={n}/></main>; }\nconst Row = ({ n }) => <b>{n}</b>;\nconst Box = ({ n: count }) => <p>{count}</p>;',
+  };
+  expect(told(files, 'Row@App>Box').lost).toMatchObject([{ component: 'Row', name: 'n', of: 'n' }]);
 });
 
 describe('what a slot hands out is known in it alone', () => {

@@ -1,4 +1,4 @@
-import type { PlaceIndex } from '../../model/tree';
+import type { PlaceIndex } from '../model/tree';
 
 /**
  * A place that is to stand elsewhere: `component` below the nearest `from` above it, moved to the

@@ -1,10 +1,10 @@
-import { useById } from '../../model/lookup';
-import type { Reading, TemplateNode, ValueFact } from '../../model/facts';
-import { bindingFor, memberKeyOf } from '../../model/given';
-import type { Component, Model } from '../../model/model';
-import type { Span } from '../../model/span';
-import type { Place, Tree } from '../../model/tree';
-import { walkTemplate } from '../../model/walk';
+import { useById } from '../model/lookup';
+import type { Reading, TemplateNode, ValueFact } from '../model/facts';
+import { bindingFor, memberKeyOf } from '../model/given';
+import type { Component, Model } from '../model/model';
+import type { Span } from '../model/span';
+import type { Place, Tree } from '../model/tree';
+import { walkTemplate } from '../model/walk';
 
 /** Kinds of values that a body knows only within a part of its markup: one item of a loop, what a slot hands out. */
 const isLocal = ({ kind }: ValueFact): boolean => kind === 'item' || kind === 'handed';
@@ -29,6 +29,9 @@ const isWritable = (value: ValueFact): boolean => named.has(value.kind) && !isLo
 /** Two values of one name that may stand for each other: both are functions, or neither is. */
 const isSameSort = (one: ValueFact, other: ValueFact): boolean =>
   (one.kind === 'function') === (other.kind === 'function') || one.kind === 'prop';
+
+/** What a body calls a value. */
+const calledAs = ({ name, alias }: ValueFact): string => alias ?? name;
 
 /** What of some markup's names is known where it would stand. */
 export type Known = {
@@ -58,7 +61,7 @@ export function knownAt(model: Model, tree: Tree, { from, to, writer, newWriter,
     return scope !== undefined && at.start >= scope.span.start && at.end <= scope.span.end;
   };
   const thereOf = (value: ValueFact): number =>
-    to.facts.values.findIndex((one) => one.name === value.name && isWritable(one) && isSameSort(one, value));
+    to.facts.values.findIndex((one) => calledAs(one) === calledAs(value) && isWritable(one) && isSameSort(one, value));
   const isKnown = (index: number): boolean => {
     const value = from.facts.values[index];
     if (!value) return true;

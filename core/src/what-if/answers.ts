@@ -1,6 +1,6 @@
-import type { Context, Model } from '../../model/model';
-import type { Place, PlaceIndex, Provider, Tree } from '../../model/tree';
-import { isBounded, resolve } from '../../tree';
+import type { Context, Model } from '../model/model';
+import type { Place, PlaceIndex, Provider, Tree } from '../model/tree';
+import { isBounded, resolve } from '../tree';
 import { isWithin, spotAt } from './stand';
 
 /** Who answers for a context that a component asks for, now and then; null for nobody. */

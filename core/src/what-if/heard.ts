@@ -1,7 +1,7 @@
-import type { Channel } from '../../model/facts';
-import type { Model } from '../../model/model';
-import type { Place, PlaceIndex, Tree } from '../../model/tree';
-import { ancestors, eventPath, heardName } from '../../tree';
+import type { Channel } from '../model/facts';
+import type { Model } from '../model/model';
+import type { Place, PlaceIndex, Tree } from '../model/tree';
+import { ancestors, eventPath, heardName } from '../tree';
 import type { Given } from './given';
 import { isWithin } from './stand';
 

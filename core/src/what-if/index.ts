@@ -1,7 +1,7 @@
-import { nearest } from '../../contract';
-import { ancestors, unfold } from '../../tree';
-import type { Model } from '../../model/model';
-import type { Place, Tree } from '../../model/tree';
+import { nearest } from '../contract';
+import { ancestors, unfold } from '../tree';
+import type { Model } from '../model/model';
+import type { Place, Tree } from '../model/tree';
 import { type Answered, answersOf, type Elsewhere, elsewhereOf, type OtherTrees } from './answers';
 import { type Given, givenAt } from './given';
 import { hearersOf } from './heard';

@@ -1,11 +1,11 @@
-import type { TemplateNode, TemplateUse } from '../../model/facts';
-import type { UseId } from '../../model/ids';
-import { useById } from '../../model/lookup';
-import { memberName, slotKey } from '../../model/member';
-import type { Model } from '../../model/model';
-import type { Host, Place, Tree } from '../../model/tree';
-import { templateChildren } from '../../model/walk';
-import { ancestors } from '../../tree';
+import type { TemplateNode, TemplateUse } from '../model/facts';
+import type { UseId } from '../model/ids';
+import { useById } from '../model/lookup';
+import { memberName, slotKey } from '../model/member';
+import type { Model } from '../model/model';
+import type { Host, Place, Tree } from '../model/tree';
+import { templateChildren } from '../model/walk';
+import { ancestors } from '../tree';
 import type { Stand } from './move';
 
 /** Where a part would stand: in whom, who would write it, and what would be around it. */
