@@ -104,7 +104,10 @@ export { callbackName, camelCase, freeName, pascalCase, plural, singular } from 
 export * from './compare';
 export {
   askedMove,
+  holderOf,
   type Lift,
+  livesAt,
+  type LivesElsewhere,
   lostWords,
   isWithin as standsIn,
   type Move,

@@ -14,12 +14,9 @@ test('the main views, from the demo', async ({ page }) => {
   await page.goto('/demo');
   await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
   await shot(page, 'tree');
-  await page
-    .getByRole('treeitem', { name: /^PassageQueue/ })
-    .locator('.name')
-    .click();
-  await expect(page.getByRole('heading', { name: 'PassageQueue' })).toBeVisible();
-  await shot(page, 'tree-selection');
+  await page.getByRole('treeitem', { name: /^PassageQueue/ }).dragTo(page.getByRole('treeitem', { name: /^LockPanel/ }));
+  await expect(page.getByRole('heading', { name: 'What if PassageQueue stood in LockPanel' })).toBeVisible();
+  await shot(page, 'what-if');
   await page.getByRole('link', { name: /^Findings/ }).click();
   await page.getByRole('option', { name: /PassageRow needs eta/ }).click();
   await expect(page.getByRole('heading', { name: /PassageRow needs eta/ })).toBeVisible();

@@ -200,3 +200,23 @@ test('what if, by keys alone', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/stands=/);
 });
+
+test('what if a state lived elsewhere', async ({ page }) => {
+  await page.goto('/demo?edition=sound');
+  const row = (name: RegExp) => page.getByRole('treeitem', { name }).locator('.name');
+  await expect(row(/^TodayPage/)).toBeVisible();
+  await page
+    .getByRole('button', { name: /selectedLock, / })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'What if selectedLock lived elsewhere?' }).click();
+  await expect(page.getByText('It lives in TodayPage.')).toBeVisible();
+  await row(/^LockPanel/).click();
+  await expect(page.getByRole('heading', { name: 'What if selectedLock lived in LockPanel' })).toBeVisible();
+  const told = page.getByRole('list', { name: 'What would be otherwise' });
+  await expect(told).toContainText('would not get it: LockPanel can only give it to what it writes.');
+  await page.reload();
+  await expect(told).toBeVisible();
+  await page.getByRole('button', { name: 'As it is' }).click();
+  await expect(page).not.toHaveURL(/lives=/);
+});

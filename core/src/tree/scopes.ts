@@ -96,3 +96,10 @@ export function ancestors(tree: Tree, place: Place): Place[] {
   }
   return found;
 }
+
+/** A place and those that own it, each the writer of the one before, up to the page. */
+export function owners(tree: Tree, place: Place): Place[] {
+  const found: Place[] = [];
+  for (let at: Place | undefined = place; at && !found.includes(at); at = tree.places[at.owner]) found.push(at);
+  return found;
+}

@@ -8,6 +8,7 @@ import { hearersOf } from './heard';
 import { type Move, moveWords, parseMove, type Refused, type Stand } from './move';
 import { isWithin, movedTree, type Spot, spotAt } from './stand';
 
+export { holderOf, livesAt, type LivesElsewhere } from './live';
 export { lostWords } from './words';
 export type { OtherTrees } from './answers';
 export type { Lift } from './lift';

@@ -2,6 +2,7 @@ import type { ValueFact } from '../model/facts';
 import type { Model } from '../model/model';
 import type { Place, Tree } from '../model/tree';
 import { traitsOf } from '../frameworks/registry';
+import { owners } from '../tree';
 import { type Ground, originOf } from './known';
 
 /** Where a value would have to live so that it reaches markup at its new place, and through whom it would be handed. */
@@ -25,8 +26,8 @@ export function liftOf(model: Model, tree: Tree, { from, writer, newWriter }: Gr
   const { place, value: held } = originOf(model, tree, writer, index);
   const holder = model.components.get(place.component);
   const fact = holder?.facts.values[held];
-  const below = ownersOf(tree, newWriter);
-  const above = new Set(ownersOf(tree, place));
+  const below = owners(tree, newWriter);
+  const above = new Set(owners(tree, place));
   const at = below.findIndex((one) => above.has(one));
   const lives = below[at];
   if (!holder || !fact || !lives) return undefined;
@@ -42,15 +43,8 @@ export function liftOf(model: Model, tree: Tree, { from, writer, newWriter }: Gr
   };
 }
 
-/** A place and those that wrote it, each the use of the one before. */
-function ownersOf(tree: Tree, place: Place): Place[] {
-  const found: Place[] = [];
-  for (let at: Place | undefined = place; at && !found.includes(at); at = tree.places[at.owner]) found.push(at);
-  return found;
-}
-
 /** How many places render when one does, itself too: what it writes, what that writes, and so on; 0 where only readings of a value run again. */
-function rendersWith(model: Model, tree: Tree, place: Place): number {
+export function rendersWith(model: Model, tree: Tree, place: Place): number {
   const component = model.components.get(place.component);
   if (!component || component.facts.element !== undefined || traitsOf(component).rerender !== 'component') return 0;
   const rendering = new Set([place.index]);

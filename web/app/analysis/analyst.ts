@@ -28,6 +28,8 @@ import {
   type PlanMatch,
   type Skeleton,
   lineStarts,
+  livesAt,
+  type LivesElsewhere,
   makeFlowQueries,
   memberName,
   type Model,
@@ -670,6 +672,14 @@ export const analyst = {
       return 'edits' in proposed ? { says: proposed.says, patch: patchOf(proposed.edits, textOf) } : proposed;
     });
     return { moves: stands.map(({ target }, at) => ({ slots: slotsOf(held.model, tree.places[target]), whatIf: answers[at] })), proposal };
+  },
+
+  /** What would come of it if the state of a strand lived at another place; undefined where it lives there, or is not there any more. */
+  async lives(projectId: string, pageId: string, strandId: string, place: number): Promise<LivesElsewhere | undefined> {
+    const held = await ensure(projectId);
+    const page = pageById(held, pageId);
+    const strand = page && strandsIn(held, page).strands.find(({ id }) => id === strandId);
+    return page && strand ? livesAt(held.model, unfolded(held, page).tree, strand, place) : undefined;
   },
 
   async findings(projectId: string): Promise<readonly FindingView[]> {

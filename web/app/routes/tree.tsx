@@ -50,6 +50,7 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
       moved: undefined,
       stands: [],
       proposal: undefined,
+      lives: undefined,
     };
   const place = placeAtPath(tree.rows, state.place);
   const card = place === undefined ? undefined : await getAnalyst().card(project.id, tree.page.id, place);
@@ -68,6 +69,10 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
           })),
         );
   const stands = withAnswers(standing, answered);
+  const lives =
+    state.lives && state.strand !== undefined && place !== undefined
+      ? await getAnalyst().lives(project.id, tree.page.id, state.strand, place)
+      : undefined;
   const asked = askForCode(state, tree, card);
   const excerpts = await getAnalyst().excerpts(
     project.id,
@@ -79,7 +84,7 @@ export async function clientLoader({ params, request }: Route.ClientLoaderArgs) 
   });
   const { plan } = await loadPlan(project);
   const part = plan.parts.find((one) => one.name === card?.card.name);
-  return { summary, project, tree, state, place, card, code, part: part?.id, moved, stands, proposal: answered?.proposal };
+  return { summary, project, tree, state, place, card, code, part: part?.id, moved, stands, proposal: answered?.proposal, lives };
 }
 
 export default function Tree({ loaderData }: Route.ComponentProps) {

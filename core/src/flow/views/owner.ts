@@ -1,20 +1,14 @@
 import type { PlaceIndex, Tree } from '../../model/tree';
+import { owners } from '../../tree';
 
 /** The closest place that owns all of these, itself or through those it owns; -1 for none in common. */
 export function commonOwner(tree: Tree, places: readonly PlaceIndex[]): PlaceIndex {
-  const [first, ...rest] = places.filter((place) => place >= 0);
+  const [first, ...rest] = places.flatMap((index) => tree.places[index] ?? []);
   if (first === undefined) return -1;
-  let chain = ownersOf(tree, first);
+  let chain = owners(tree, first);
   for (const place of rest) {
-    const own = new Set(ownersOf(tree, place));
+    const own = new Set(owners(tree, place));
     chain = chain.filter((one) => own.has(one));
   }
-  return chain[0] ?? -1;
-}
-
-/** A place and those that own it, from the place itself to the page. */
-function ownersOf(tree: Tree, place: PlaceIndex): PlaceIndex[] {
-  const found: PlaceIndex[] = [];
-  for (let at = place; at >= 0; at = tree.places[at]?.owner ?? -1) found.push(at);
-  return found;
+  return chain[0]?.index ?? -1;
 }

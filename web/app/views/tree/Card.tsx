@@ -1,4 +1,4 @@
-import { counted, type Question, type Strand } from '@liana/core';
+import { counted, holderOf, type LivesElsewhere, type Question, type Strand } from '@liana/core';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import type { CardAnswer, ProposalAnswer, TreeAnswer } from '../../analysis/answers';
@@ -10,6 +10,7 @@ import { eventWords, placedWords, propWords, takeWords } from './card-words';
 import type { ShownStand } from './stands';
 import { pathOf, type withState } from './state';
 import type { CodeShown } from './TreeView';
+import { LivesPart } from './LivesPart';
 import { WhatIfPart } from './WhatIfPart';
 
 type Props = {
@@ -26,6 +27,8 @@ type Props = {
   moved: number | undefined;
   stands: readonly ShownStand[];
   proposal: ProposalAnswer | undefined;
+  isAskedToLive: boolean;
+  lives: LivesElsewhere | undefined;
   onChange: (change: Parameters<typeof withState>[1]) => void;
 };
 
@@ -198,13 +201,28 @@ function PlacePart({
 }
 
 /** What is chosen, in words and in code: a strand with its knots, a component with its contract. */
-export function Card({ projectId, tree, answer, strand, place, code, part, onKnot, moved, stands, proposal, onChange }: Props) {
+export function Card({
+  projectId,
+  tree,
+  answer,
+  strand,
+  place,
+  code,
+  part,
+  onKnot,
+  moved,
+  stands,
+  proposal,
+  isAskedToLive,
+  lives,
+  onChange,
+}: Props) {
   const trace = useTraceName(projectId, tree.page.id);
   const card = useRef<HTMLElement>(null);
   // A question is answered at the top.
   useEffect(() => {
-    if (moved !== undefined) card.current?.scrollTo(0, 0);
-  }, [moved]);
+    if (moved !== undefined || isAskedToLive) card.current?.scrollTo(0, 0);
+  }, [moved, isAskedToLive]);
   const shownCode = code.map((one) => (
     <Code
       key={one.excerpt.file + one.excerpt.firstLine}
@@ -219,7 +237,15 @@ export function Card({ projectId, tree, answer, strand, place, code, part, onKno
       {(moved !== undefined || stands.length > 0) && (
         <WhatIfPart tree={tree} moved={moved} stands={stands} proposal={proposal} onChange={onChange} />
       )}
+      {strand && isAskedToLive && <LivesPart tree={tree} strand={strand} place={place} lives={lives} onChange={onChange} />}
       {strand && <StrandPart projectId={projectId} strand={strand} tree={tree} place={place} onKnot={onKnot} />}
+      {strand && !isAskedToLive && holderOf(strand) !== undefined && (
+        <p className="what-if-start">
+          <button type="button" className="plain what-if-link" onClick={() => onChange({ lives: 'elsewhere' })}>
+            What if {strand.name} lived elsewhere?
+          </button>
+        </p>
+      )}
       {strand && shownCode}
       {strand && answer && <hr style={{ border: 0, borderTop: '1px solid var(--line)', margin: '18px 0' }} />}
       {answer && <PlacePart answer={answer} projectId={projectId} tree={tree} part={part} />}

@@ -1,3 +1,4 @@
+import type { LivesElsewhere } from '@liana/core';
 import { useCallback, useRef, useState } from 'react';
 import type { CardAnswer, Excerpt, ProposalAnswer, Summary, TreeAnswer } from '../../analysis/answers';
 import { KnotMark, knotWords } from '../../theme/Glyph';
@@ -31,10 +32,12 @@ type Props = {
   /** Places that would stand elsewhere, with what would come of it, and the edits to do it. */
   stands: readonly ShownStand[];
   proposal: ProposalAnswer | undefined;
+  /** What would come of it if the chosen strand's state lived at the chosen place. */
+  lives: LivesElsewhere | undefined;
 };
 
 /** The component tree of a page, with its strands hanging beside the rows. */
-export function TreeView({ summary, project, tree, state, place, card, code, part, moved, stands, proposal }: Props) {
+export function TreeView({ summary, project, tree, state, place, card, code, part, moved, stands, proposal, lives }: Props) {
   const [params, change] = useUrlParams();
   const scroll = useRef<HTMLDivElement>(null);
   const [hovered, setHovered] = useState<number>();
@@ -45,9 +48,14 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
       change((before) => withState(before, { code: undefined, ...next }), { replace }),
     [change],
   );
-  const choosePlace = useCallback((next: number) => tree && go({ place: pathOf(tree.rows, next), strand: undefined }), [go, tree]);
+  // Asked where a strand's state should live, a row is the answer.
+  const isAskedToLive = state.lives;
+  const choosePlace = useCallback(
+    (next: number) => tree && go({ place: pathOf(tree.rows, next), ...(isAskedToLive ? {} : { strand: undefined }) }),
+    [go, tree, isAskedToLive],
+  );
   const chooseKnot = useCallback(
-    (strand: string, next: number) => tree && go({ strand, place: next >= 0 ? pathOf(tree.rows, next) : undefined }),
+    (strand: string, next: number) => tree && go({ strand, place: next >= 0 ? pathOf(tree.rows, next) : undefined, lives: undefined }),
     [go, tree],
   );
   const moveTo = useCallback(
@@ -76,7 +84,7 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
               drawing={drawing}
               place={place}
               chosen={state.strand}
-              onStrand={(strand) => go({ strand })}
+              onStrand={(strand) => go({ strand, lives: undefined })}
               onBundle={(key) => go({ apart: [...state.apart, key].join('|') })}
             />
             <PinnedAncestors tree={tree} drawing={drawing} onPlace={choosePlace} />
@@ -108,6 +116,8 @@ export function TreeView({ summary, project, tree, state, place, card, code, par
           moved={moved}
           stands={stands}
           proposal={proposal}
+          isAskedToLive={state.lives}
+          lives={lives}
           onChange={go}
         />
       </div>

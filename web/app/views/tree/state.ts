@@ -24,6 +24,8 @@ export type TreeState = {
   readonly move: string | undefined;
   /** The slot of the chosen one that it would stand in; undefined for its own markup. */
   readonly slot: string | undefined;
+  /** It is asked what if the chosen strand's state lived at the chosen place. */
+  readonly lives: boolean;
   /** Places that are to stand elsewhere, in the order in which that was said. */
   readonly stands: readonly StandState[];
   /** A stretch of code to show, whatever is chosen. */
@@ -69,6 +71,7 @@ export function parseTreeState(params: URLSearchParams): TreeState {
     move: params.get('move') ?? undefined,
     slot: params.get('slot') ?? undefined,
     stands: standsOf(params.get('stands')),
+    lives: params.get('lives') !== null,
     code: codeOf(params.get('code')),
   };
 }
@@ -83,7 +86,20 @@ export function withState(
   params: URLSearchParams,
   change: Partial<
     Record<
-      'page' | 'place' | 'strand' | 'without' | 'only' | 'closed' | 'open' | 'apart' | 'rows' | 'move' | 'slot' | 'stands' | 'code',
+      | 'page'
+      | 'place'
+      | 'strand'
+      | 'without'
+      | 'only'
+      | 'closed'
+      | 'open'
+      | 'apart'
+      | 'rows'
+      | 'move'
+      | 'slot'
+      | 'stands'
+      | 'lives'
+      | 'code',
       string | undefined
     >
   >,

@@ -96,6 +96,15 @@ export function useTreeDrawing(
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [line]);
 
+  // Where the part that is asked about would stand, right below the chosen row.
+  const asked = stands.find((one) => one.isAsked);
+  const thereRow = asked && moved.there.get(asked.target)?.find((row) => row.of === asked.moved);
+  const thereLine = thereRow === undefined ? -1 : (layout.lineOf[thereRow.place] ?? -1);
+  useEffect(() => {
+    if (thereLine >= 0) virtual.scrollToIndex(thereLine, { align: 'auto' });
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [thereLine]);
+
   const all = useMemo(() => strandsThen(tree?.rows ?? [], tree?.strands ?? [], stands, moved), [tree, stands, moved]);
   const strands = useStrands({ all, gone: moved.gone, state, place, hovered, layout, top, bottom, room: width - names });
   const widest = strands.drawn.reduce((most, one) => Math.max(most, one.x), 0);
