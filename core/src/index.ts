@@ -113,6 +113,8 @@ export {
   type Move,
   type OtherTrees,
   parseMove,
+  providedAt,
+  type ProvidedElsewhere,
   type Stand,
   standOf,
   type WhatIf,

@@ -219,4 +219,11 @@ test('what if a state lived elsewhere', async ({ page }) => {
   await expect(told).toBeVisible();
   await page.getByRole('button', { name: 'As it is' }).click();
   await expect(page).not.toHaveURL(/lives=/);
+
+  await page.getByRole('button', { name: /keeper, / }).click();
+  await page.getByRole('button', { name: 'What if keeper were provided elsewhere?' }).click();
+  await row(/^TopBar/).click();
+  await expect(page.getByRole('heading', { name: 'What if keeper were provided in TopBar' })).toBeVisible();
+  await expect(told).toContainText('PassageRow would not get it: nobody would answer.');
+  await expect(told).toContainText('As now: KeeperMenu.');
 });

@@ -9,6 +9,7 @@ import { type Move, moveWords, parseMove, type Refused, type Stand } from './mov
 import { isWithin, movedTree, type Spot, spotAt } from './stand';
 
 export { holderOf, livesAt, type LivesElsewhere } from './live';
+export { providedAt, type ProvidedElsewhere } from './provide';
 export { lostWords } from './words';
 export type { OtherTrees } from './answers';
 export type { Lift } from './lift';

@@ -20,14 +20,14 @@ export type LivesElsewhere = {
 
 const isUse = ({ kinds }: Knot): boolean => kinds.some((kind) => kind === 'reads' || kind === 'changes' || kind === 'raises');
 
-/** The place that holds the state of a strand; undefined where it is no state, or none of the page holds it. */
+/** The place that holds the state of a strand, or provides its context; undefined for other strands, and where none of the page does. */
 export const holderOf = ({ kind, knots }: Strand): PlaceIndex | undefined =>
-  kind === 'state' ? knots.find(({ kinds, place }) => kinds.includes('owns') && place >= 0)?.place : undefined;
+  kind === 'state' || kind === 'context' ? knots.find(({ kinds, place }) => kinds.includes('owns') && place >= 0)?.place : undefined;
 
 /** What would come of it if the state of a strand lived at another place; undefined where it is no state, or lives there. */
 export function livesAt(model: Model, tree: Tree, strand: Strand, target: PlaceIndex): LivesElsewhere | undefined {
   const [holder, goal] = [tree.places[holderOf(strand) ?? -1], tree.places[target]];
-  if (!holder || !goal || holder === goal) return undefined;
+  if (strand.kind !== 'state' || !holder || !goal || holder === goal) return undefined;
   const users = strand.knots.filter(isUse).flatMap(({ place }) => tree.places[place] ?? []);
   const nameOf = (place: Place | undefined): string => (place && model.components.get(place.component)?.name) ?? '';
   const between = (user: Place, from: Place): Place[] | undefined => {

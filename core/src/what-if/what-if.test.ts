@@ -1,7 +1,8 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { loadCompilers } from '../frameworks/registry';
+import { standsIn } from '../../../testing/src/moves';
 import { analyseFiles, type Files } from '../../../testing/src/project';
-import { askedMove, lostWords, parseMove, standOf, type WhatIf, whatIfAll } from '.';
+import { askedMove, lostWords, parseMove, type WhatIf, whatIfAll } from '.';
 
 beforeAll(() => loadCompilers(['a.vue', 'a.svelte', 'app.component.html']));
 
@@ -264,15 +265,8 @@ const Lamp = () => <i></i>;`,
   /** What is answered to moves that are made together; null for one that cannot be. */
   const together = (...moves: string[]): (WhatIf['answers'] | null)[] => {
     const { model } = analyseFiles(files);
-    const found = moves.map((text) => {
-      const move = parseMove(text);
-      const stand = 'wrong' in move ? move : standOf(model, move);
-      if ('wrong' in stand) throw new Error(stand.wrong);
-      return stand;
-    });
-    const [first] = found;
-    const stands = found.map(({ stand }) => stand);
-    return first ? whatIfAll(model, first.tree, stands, () => []).map((one) => one?.answers ?? null) : [];
+    const { tree, stands } = standsIn(model, moves);
+    return whatIfAll(model, tree, stands, () => []).map((one) => one?.answers ?? null);
   };
   const by = (after: string | null): WhatIf['answers'] => [{ component: 'Row', key: 'UnitContext', before: null, after }];
   test('each is answered with the others made, against what is now', () => {

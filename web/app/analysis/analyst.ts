@@ -29,7 +29,6 @@ import {
   type Skeleton,
   lineStarts,
   livesAt,
-  type LivesElsewhere,
   makeFlowQueries,
   memberName,
   type Model,
@@ -54,6 +53,7 @@ import {
   patchOf,
   propose,
   proposeMoves,
+  providedAt,
   placeCard,
   placePaths,
   pagesOfComponents,
@@ -92,6 +92,7 @@ import type {
   DerivationAnswer,
   Excerpt,
   FindingView,
+  LivesAnswer,
   PageEntry,
   ProposalAnswer,
   SearchHit,
@@ -674,12 +675,16 @@ export const analyst = {
     return { moves: stands.map(({ target }, at) => ({ slots: slotsOf(held.model, tree.places[target]), whatIf: answers[at] })), proposal };
   },
 
-  /** What would come of it if the state of a strand lived at another place; undefined where it lives there, or is not there any more. */
-  async lives(projectId: string, pageId: string, strandId: string, place: number): Promise<LivesElsewhere | undefined> {
+  /** What would come of it if the state of a strand lived at another place, or its context were provided there; undefined where it is so, or is not there any more. */
+  async lives(projectId: string, pageId: string, strandId: string, place: number): Promise<LivesAnswer | undefined> {
     const held = await ensure(projectId);
     const page = pageById(held, pageId);
     const strand = page && strandsIn(held, page).strands.find(({ id }) => id === strandId);
-    return page && strand ? livesAt(held.model, unfolded(held, page).tree, strand, place) : undefined;
+    if (!page || !strand) return undefined;
+    const { tree } = unfolded(held, page);
+    const state = livesAt(held.model, tree, strand, place);
+    const context = providedAt(held.model, tree, strand, place);
+    return state ? { state } : context && { context };
   },
 
   async findings(projectId: string): Promise<readonly FindingView[]> {

@@ -20,6 +20,8 @@ import type {
   SubjectKind,
   Trace,
   UseCounts,
+  LivesElsewhere,
+  ProvidedElsewhere,
   WhatIf,
 } from '@liana/core';
 
@@ -202,6 +204,9 @@ export type WhatIfAnswer = {
   /** All the moves as a patch, or why they cannot be written. */
   readonly proposal: ProposalAnswer;
 };
+
+/** What would come of it if the state of a strand lived, or its context were provided, at another place. */
+export type LivesAnswer = { readonly state: LivesElsewhere } | { readonly context: ProvidedElsewhere };
 
 /** One of the two sides of a comparison, as it stands in the URL: the project as it is, an earlier reading of it, another project. */
 export type SideId = 'now' | 'plan' | `reading:${number}` | `project:${string}`;

@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from 'vitest';
+import { standsIn } from '../../../../testing/src/moves';
 import { analyseFiles, type Files } from '../../../../testing/src/project';
-import { parseMove, standOf, whatIfAll } from '../../what-if';
+import { whatIfAll } from '../../what-if';
 import { loadCompilers } from '../../frameworks/registry';
 import { applyEdits } from '../patch';
 import { proposeMoves } from '.';
@@ -10,20 +11,12 @@ beforeAll(() => loadCompilers(['a.vue', 'a.svelte']));
 /** The files that some moves change, as they are then; or why they are not written. */
 function moved(files: Files, ...moves: string[]): Files | string {
   const { model } = analyseFiles(files);
-  const found = moves.map((text) => {
-    const move = parseMove(text);
-    const stand = 'wrong' in move ? move : standOf(model, move);
-    if ('wrong' in stand) throw new Error(stand.wrong);
-    return stand;
-  });
-  const [first] = found;
-  if (!first) return {};
-  const stands = found.map(({ stand }) => stand);
+  const { tree, stands } = standsIn(model, moves);
   const proposal = proposeMoves(
     model,
-    first.tree,
+    tree,
     stands,
-    whatIfAll(model, first.tree, stands, () => []),
+    whatIfAll(model, tree, stands, () => []),
     (file) => files[file],
   );
   if ('wrong' in proposal) return proposal.wrong;

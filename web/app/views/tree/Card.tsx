@@ -1,7 +1,7 @@
-import { counted, holderOf, type LivesElsewhere, type Question, type Strand } from '@liana/core';
+import { counted, holderOf, type Question, type Strand } from '@liana/core';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import type { CardAnswer, ProposalAnswer, TreeAnswer } from '../../analysis/answers';
+import type { CardAnswer, LivesAnswer, ProposalAnswer, TreeAnswer } from '../../analysis/answers';
 import { Code } from '../../parts/Code';
 import { useTraceName } from '../../parts/useTraceName';
 import { drawnKinds, KnotMark, knotWords, strandColour, strandWords } from '../../theme/Glyph';
@@ -28,7 +28,7 @@ type Props = {
   stands: readonly ShownStand[];
   proposal: ProposalAnswer | undefined;
   isAskedToLive: boolean;
-  lives: LivesElsewhere | undefined;
+  lives: LivesAnswer | undefined;
   onChange: (change: Parameters<typeof withState>[1]) => void;
 };
 
@@ -242,7 +242,7 @@ export function Card({
       {strand && !isAskedToLive && holderOf(strand) !== undefined && (
         <p className="what-if-start">
           <button type="button" className="plain what-if-link" onClick={() => onChange({ lives: 'elsewhere' })}>
-            What if {strand.name} lived elsewhere?
+            What if {strand.name} {strand.kind === 'context' ? 'were provided' : 'lived'} elsewhere?
           </button>
         </p>
       )}

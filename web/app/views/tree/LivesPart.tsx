@@ -1,31 +1,36 @@
-import { counted, holderOf, listed, type LivesElsewhere, type Strand } from '@liana/core';
+import { counted, holderOf, listed, type LivesElsewhere, type ProvidedElsewhere, type Strand } from '@liana/core';
 import Button from '@mui/material/Button';
-import type { TreeAnswer } from '../../analysis/answers';
+import type { LivesAnswer, TreeAnswer } from '../../analysis/answers';
 import type { withState } from './state';
 
 type Props = {
   tree: TreeAnswer;
-  /** The strand whose state it is about. */
+  /** The strand whose state or context it is about. */
   strand: Strand;
   /** The chosen place: where it would live. */
   place: number | undefined;
-  lives: LivesElsewhere | undefined;
+  lives: LivesAnswer | undefined;
   onChange: (change: Parameters<typeof withState>[1]) => void;
 };
 
-/** What would come of it if a state lived with another component. Nothing is written. */
+/** What would come of it if a state lived with another component, or a context were provided there. Nothing is written. */
 export function LivesPart({ tree, strand, place, lives, onChange }: Props) {
   const holder = holderOf(strand);
+  const verb = strand.kind === 'context' ? 'were provided' : 'lived';
   const target = place === undefined || place === holder ? undefined : tree.rows[place];
   return (
     <section className="what-if" aria-label="What if">
       <h2>
-        What if {strand.name} lived {target ? `in ${target.name}` : 'elsewhere'}
+        What if {strand.name} {verb} {target ? `in ${target.name}` : 'elsewhere'}
       </h2>
       {!target && (
-        <p>It lives in {tree.rows[holder ?? -1]?.name}. Choose the row that it would live in, with the mouse or the arrow keys.</p>
+        <p>
+          {strand.kind === 'context' ? 'It is provided' : 'It lives'} in {tree.rows[holder ?? -1]?.name}. Choose the row that it would be
+          in, with the mouse or the arrow keys.
+        </p>
       )}
-      {target && lives && <Told name={target.name} lives={lives} />}
+      {target && lives && 'state' in lives && <Told name={target.name} lives={lives.state} />}
+      {target && lives && 'context' in lives && <ToldOfContext provided={lives.context} />}
       <p>
         <Button size="small" variant="outlined" color="inherit" onClick={() => onChange({ lives: undefined })}>
           As it is
@@ -66,6 +71,25 @@ function Told({ name, lives: { reached, out, nearest, carriers, renders } }: { n
           At each change at least {counted(renders.then, 'place')} would render; now {renders.now}.
         </li>
       )}
+    </ul>
+  );
+}
+
+function ToldOfContext({ provided: { lost, gained, kept } }: { provided: ProvidedElsewhere }) {
+  return (
+    <ul className="plain-list" aria-label="What would be otherwise">
+      {lost.map(({ component, after }) => (
+        <li key={`${component} ${after ?? ''}`} className="rust">
+          {component} would not get it: {after ?? 'nobody'} would answer.
+        </li>
+      ))}
+      {gained.map(({ component, before }) => (
+        <li key={`${component} ${before ?? ''}`}>
+          {component} would get it; now {before ?? 'nobody'} answers.
+        </li>
+      ))}
+      {kept.length > 0 && <li>As now: {listed(kept)}.</li>}
+      {lost.length + gained.length + kept.length === 0 && <li>Nothing would be otherwise.</li>}
     </ul>
   );
 }

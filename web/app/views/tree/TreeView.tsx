@@ -1,6 +1,5 @@
-import type { LivesElsewhere } from '@liana/core';
 import { useCallback, useRef, useState } from 'react';
-import type { CardAnswer, Excerpt, ProposalAnswer, Summary, TreeAnswer } from '../../analysis/answers';
+import type { CardAnswer, Excerpt, LivesAnswer, ProposalAnswer, Summary, TreeAnswer } from '../../analysis/answers';
 import { KnotMark, knotWords } from '../../theme/Glyph';
 import { useUrlParams } from '../../parts/useUrlParams';
 import { BorderHandle } from './BorderHandle';
@@ -33,7 +32,7 @@ type Props = {
   stands: readonly ShownStand[];
   proposal: ProposalAnswer | undefined;
   /** What would come of it if the chosen strand's state lived at the chosen place. */
-  lives: LivesElsewhere | undefined;
+  lives: LivesAnswer | undefined;
 };
 
 /** The component tree of a page, with its strands hanging beside the rows. */
