@@ -345,9 +345,10 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
   const takes = makeTakes(names);
   const pages = adapters.flatMap((adapter) => adapter.link.placedPages?.(project) ?? []);
   const mounting = mountingPackages(files, pages, config);
+  const paths = new Set(files.keys());
   const offering = new Map<PackageInfo, ReturnType<typeof offeredBy>>();
   const offeredOf = (info: PackageInfo): ReturnType<typeof offeredBy> => {
-    if (!offering.has(info)) offering.set(info, offeredBy(info, files, names));
+    if (!offering.has(info)) offering.set(info, offeredBy(info, files, paths, names));
     return offering.get(info);
   };
   const components = new Map<ComponentId, Component>();

@@ -11,8 +11,13 @@ import { entriesOf } from './resolve';
  * names none, some of them are not among the files, a module registers what its text does not tell, or nothing that can
  * be followed is a component.
  */
-export function offeredBy(info: PackageInfo, files: ReadonlyMap<FilePath, FileFacts>, names: Names): ReadonlySet<ComponentId> | undefined {
-  const entries = entriesOf(new Set(files.keys()), info);
+export function offeredBy(
+  info: PackageInfo,
+  files: ReadonlyMap<FilePath, FileFacts>,
+  paths: ReadonlySet<FilePath>,
+  names: Names,
+): ReadonlySet<ComponentId> | undefined {
+  const entries = entriesOf(paths, info);
   if (!entries) return undefined;
   const found = new Set<ComponentId>();
   const visited = new Set<FilePath>();

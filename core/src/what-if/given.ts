@@ -79,22 +79,26 @@ export function givenAt(model: Model, tree: Tree, { moved: index, target: goal, 
     tell(model.components.get(place.component)?.name ?? '', place, own.node);
   }
   // What stands between the tags, or in markup that is given as a value, beside components: texts, elements, loops and conditions.
+  const readingsIn = (node: Exclude<TemplateNode, TemplateUse>): readonly Reading[] => {
+    if (node.kind === 'element') return node.bindings.flatMap(readingsOf);
+    return node.kind === 'outlet' ? (node.reading ? [node.reading] : []) : node.readings;
+  };
   const tellMarkup = (name: string, markup: readonly TemplateNode[]): void =>
     walkTemplate(markup, (node) => {
-      if (node.kind === 'use' || node.kind === 'outlet') return;
-      const readings = node.kind === 'element' ? node.bindings.flatMap(readingsOf) : node.readings;
-      const missing = readings.find((reading) => !isKnown(reading.value));
-      if (!missing) return;
-      const one = { component: model.components.get(moved.component)?.name ?? '', name, ...lostOf(missing) };
+      if (node.kind === 'use') return;
+      // A slot of whoever writes the part now is none of whoever would.
+      const isOtherSlot = node.kind === 'outlet' && node.reading === undefined && from !== to;
+      const missing = readingsIn(node).find((reading) => !isKnown(reading.value));
+      if (!missing && !isOtherSlot) return;
+      const what = missing ? lostOf(missing) : { of: `the slot ${node.kind === 'outlet' ? memberName(node.slot) : ''}` };
+      const one = { component: model.components.get(moved.component)?.name ?? '', name, ...what };
       if (!found.lost.some((other) => other.name === one.name && other.component === one.component && other.of === one.of))
         found.lost.push(one);
     });
   tellMarkup('children', use.node.children);
-  for (const { markup, written, to: target } of use.node.bindings) if (markup) tellMarkup(bindingKeyName(target, written), markup);
+  for (const { markup, written, to: target } of use.node.bindings) if (markup) tellMarkup(target.name || written, markup);
   return found;
 }
-
-const bindingKeyName = ({ name }: Binding['to'], written: string): string => name || written;
 
 /** What an action of a body needs of that body: what it reads, changes and calls, without its own parameters. */
 function actionReadings({ facts }: Component, index: number): Reading[] {

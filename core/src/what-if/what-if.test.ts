@@ -198,14 +198,27 @@ describe('what is written within the part goes with it', () => {
     ['a text between its tags', '<Card>{n}</Card>', ['Card children']],
     ['markup that is given as a value', '<Card foot={<i>{n}</i>}/>', ['Card foot']],
     ['names of which it takes all', '<Card {...n}/>', ['Card …n']],
+    ['content that is handed on', '<Card>{children}</Card>', ['Card children']],
     ['a loop brings its items', '<Card>{[1, 2].map((one) => <Row key={one} n={one}/>)}</Card>', []],
     ['a loop over what is not known there', '<Card>{n.map((one) => <Row key={one} n={one}/>)}</Card>', ['Row n', 'Card children']],
   ])('%s', (_, markup, expected) => {
     const files: Files = {
-      'src/App.jsx': `import { useState } from 'react'; export function App() { const [n] = useState([]); return <main>${markup}<Box/></main>; }\n${part}`,
+      'src/App.jsx': `import { useState } from 'react'; export function App({ children }) { const [n] = useState([]); return <main>${markup}<Box/></main>; }\n${part}`,
     };
     expect(told(files, 'Card@App>Box').lost.map(({ component, name }) => `${component} ${name}`)).toEqual(expected);
   });
+});
+
+test('a slot of whoever writes it now is none of whoever would', () => {
+  const files: Files = {
+    'src/App.vue': "<script setup>import Frame from './Frame.vue';</script><template><Frame>a</Frame></template>",
+    'src/Frame.vue':
+      "<script setup>import Card from './Card.vue'; import Box from './Box.vue';</script><template><main><Card><slot/></Card><Box/></main></template>",
+    'src/Card.vue': '<template><p><slot/></p></template>',
+    'src/Box.vue': '<template><p></p></template>',
+    'src/main.js': "import { createApp } from 'vue'; import App from './App.vue'; createApp(App).mount('#app');",
+  };
+  expect(told(files, 'Card@Frame>Box').lost).toEqual([{ component: 'Card', name: 'children', of: 'the slot default' }]);
 });
 
 describe('in a slot that holds nothing yet', () => {
