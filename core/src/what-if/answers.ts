@@ -1,7 +1,7 @@
 import type { Context, Model } from '../model/model';
 import type { Place, PlaceIndex, Provider, Tree } from '../model/tree';
 import { isBounded, resolve } from '../tree';
-import { isWithin, spotAt } from './stand';
+import { isWithin, providersWithin } from './stand';
 
 /** Who answers for a context that a component asks for, now and then; null for nobody. */
 export type Answered = {
@@ -63,21 +63,22 @@ export function elsewhereOf(model: Model, before: Tree, moved: PlaceIndex, targe
     }
   }
   if (asked.size === 0) return [];
-  const nameOf = (tree: Tree, spot: number, context: Context['id']): string | null => {
-    const by = resolve(tree, spot, context).answers;
+  const answererOf = (tree: Tree, scope: number, context: Context['id']): string | null => {
+    const by = resolve(tree, scope, context).answers;
     return (by && model.components.get(tree.places[by.owner]?.component ?? ('' as never))?.name) || null;
   };
-  const here = spotAt(model, before, target, undefined).provider;
+  const here = providersWithin(before)(target);
   const found = new Map<string, Elsewhere>();
-  for (const { page, tree } of trees())
-    for (const place of tree.places) {
-      if (place.component !== target.component) continue;
-      const there = spotAt(model, tree, place, undefined).provider;
+  for (const { page, tree } of trees()) {
+    const places = tree.places.filter(({ component }) => component === target.component);
+    if (places.length === 0) continue;
+    const within = providersWithin(tree);
+    for (const scope of new Set(places.map(within)))
       for (const { component, context } of asked.values()) {
-        const after = nameOf(tree, there, context);
+        const after = answererOf(tree, scope, context);
         const one = { page, component, key: model.contexts.get(context)?.name ?? '', after };
-        if (after !== nameOf(before, here, context)) found.set(Object.values(one).join(' '), one);
+        if (after !== answererOf(before, here, context)) found.set(Object.values(one).join(' '), one);
       }
-    }
+  }
   return [...found.values()];
 }

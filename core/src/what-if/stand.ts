@@ -35,6 +35,14 @@ export function spotAt(model: Model, tree: Tree, target: Place, slot: string | u
   };
 }
 
+/** Answers for the places of a tree which provider would be innermost around a part that is written into their own markup; as `spotAt` tells it. */
+export function providersWithin(tree: Tree): (place: Place) => number {
+  const own = new Map<number, Place>();
+  for (const place of tree.places) if (place.owner === place.parent && !own.has(place.owner)) own.set(place.owner, place);
+  const last = new Map(tree.providers.map(({ owner }, index) => [owner, index]));
+  return (place) => own.get(place.index)?.provider ?? last.get(place.index) ?? place.provider;
+}
+
 /** The innermost provider around what a place shows of a slot that holds nothing yet; undefined where it does not show it. */
 function shownIn(model: Model, tree: Tree, target: Place, slot: string, depth = 0): number | undefined {
   const around = usesAround(model.components.get(target.component)?.facts.template ?? [], slot);
