@@ -72,6 +72,16 @@ describe('what a package lets others import', () => {
       { ...parts, ...says({ '.': './src/Card.jsx', './style.css': './style.css', './package.json': './package.json' }) },
       ['Card'],
     ],
+    ['a folder of styles beside', { ...parts, ...says({ '.': './src/Card.jsx', './styles/*': './build/styles/*' }) }, ['Card']],
+    [
+      'an entry that is named after a theme',
+      {
+        ...parts,
+        ...says({ '.': './src/Card.jsx', './theme': './src/theme/index.js' }),
+        'src/theme/index.js': "export { Hint } from '../Hint';",
+      },
+      ['Card', 'Hint'],
+    ],
     [
       'a file that is a component',
       {
@@ -94,6 +104,26 @@ describe('what a package lets others import', () => {
     ],
   ])('%s', (_, files, expected) => {
     expect(offered(files)).toEqual(expected);
+  });
+});
+
+describe('what an entry does with a component is not all followed: it counts as given', () => {
+  test.each([
+    'export const parts = { card: Card, hint: { of: Hint } };',
+    'export default { Card, Hint };',
+    'export const all = [Card, Hint];',
+    "export function get(name) { return name === 'card' ? Card : Hint; }",
+    'export class Kit { static Card = Card; static Hint = Hint; }',
+    "export const later = () => import('./Card'); export const hint = Hint;",
+    "registry.add('card', Card); registry.add('hint', Hint);",
+  ])('%s', (code) => {
+    const entry = `import { Card } from './Card'; import { Hint } from './Hint'; import registry from 'registry'; export { Tide } from './Tide'; ${code}`;
+    const files = { ...parts, ...says('./src/index.jsx'), 'src/index.jsx': entry, 'src/Own.jsx': part('Own') };
+    expect(offered(files)).toEqual(['Card', 'Hint', 'Tide']);
+  });
+  test('what it renders it keeps', () => {
+    const entry = "import { Card } from './Card'; export function Board() { return <Card/>; }";
+    expect(offered({ ...parts, ...says('./src/index.jsx'), 'src/index.jsx': entry })).toEqual(['Board']);
   });
 });
 

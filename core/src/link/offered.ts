@@ -1,13 +1,14 @@
 import type { ExportFact, FileFacts } from '../model/facts';
 import { type ComponentId, componentId } from '../model/ids';
 import type { FilePath } from '../model/span';
+import { usesIn } from '../model/walk';
 import type { PackageInfo } from './config';
 import type { Names } from './names';
 import { entriesOf } from './resolve';
 
 /**
  * The components that others can import from a package: those that the modules which it names in `exports` give, by any
- * name, as members of what they give, or by registering them for all templates. Undefined where that cannot be told: it
+ * name, as members of what they give, by registering them for all templates, or in some other way that is not followed. Undefined where that cannot be told: it
  * names none, some of them are not among the files, a module registers what its text does not tell, or nothing that can
  * be followed is a component.
  */
@@ -30,11 +31,27 @@ export function offeredBy(
     const facts = files.get(file);
     if (!facts || visited.has(file)) return;
     visited.add(file);
+    addHandled(facts);
     if (facts.registersOthers) isTold = false;
     for (const { target } of facts.globals ?? []) addLocal(file, target);
     for (const one of facts.exports) addExport(file, one);
     // A file that is a component gives it without a word for it.
     for (const one of facts.components) if (one.form === 'file') found.add(componentId(file, one.name));
+  }
+
+  /** Components that a file of which something is given imports, or loads, and does not render itself: it may hand them on in any way. */
+  function addHandled(facts: FileFacts): void {
+    if (asked.has(facts.file)) return;
+    asked.add(facts.file);
+    const rendered = new Set(facts.components.flatMap(({ template }) => usesIn(template).map(({ tag }) => tag.split('.')[0])));
+    for (const { local, imported } of facts.imports) {
+      const meant = rendered.has(local) || imported === '*' ? undefined : names.meant(facts.file, local);
+      if (meant?.kind === 'component') found.add(componentId(meant.file, meant.facts.name));
+    }
+    for (const way of facts.later ?? []) {
+      const resolved = names.resolveModule(facts.file, way);
+      if (resolved.kind === 'file') addAll(resolved.file);
+    }
   }
 
   function addExport(file: FilePath, { exported, local, from }: ExportFact): void {
@@ -50,6 +67,7 @@ export function offeredBy(
     const facts = files.get(file);
     if (!facts || asked.has(`${file}\n${name}`)) return;
     asked.add(`${file}\n${name}`);
+    addHandled(facts);
     if (name === 'default') for (const one of facts.components) if (one.form === 'file') found.add(componentId(file, one.name));
     const own = facts.exports.filter(({ exported }) => exported === name);
     for (const one of own) addExport(file, one);

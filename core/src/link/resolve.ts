@@ -155,21 +155,20 @@ function sourceOf(files: ReadonlySet<FilePath>, path: FilePath): FilePath | unde
 export function entriesOf(files: ReadonlySet<FilePath>, info: PackageInfo): ReadonlySet<FilePath> | undefined {
   const found = new Set<FilePath>();
   for (const [pattern, target] of info.exports) {
-    if (target === '' || notCode.test(target) || isStyles.test(target)) continue;
+    if (target === '' || notCode.test(target)) continue;
     const path = joinPath(info.directory, target);
-    const given =
-      pattern.includes('*') || target.endsWith('/') ? filesOf(files, target.endsWith('/') ? `${path}/*` : path) : [sourceOf(files, path)];
-    for (const file of given) {
-      if (file === undefined) return undefined;
-      found.add(file);
-    }
-    if (given.length === 0) return undefined;
+    const isFolder = pattern.includes('*') || target.endsWith('/');
+    const given = isFolder
+      ? filesOf(files, target.endsWith('/') ? `${path}/*` : path)
+      : [sourceOf(files, path)].filter((one) => one !== undefined);
+    for (const file of given) found.add(file);
+    if (given.length === 0 && !isStyles.test(target)) return undefined;
   }
   return found.size > 0 ? found : undefined;
 }
 
-/** A folder of styles that a package lets others import. */
-const isStyles = /style|css|theme|assets|fonts/i;
+/** A folder that holds no code, by its name. */
+const isStyles = /(?:^|\/)(?:build-)?(?:styles?|css|scss|fonts|assets)\//i;
 
 /** The files that a target with `*` means, or whose build it means. */
 function filesOf(files: ReadonlySet<FilePath>, pattern: string): FilePath[] {

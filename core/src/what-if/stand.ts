@@ -3,7 +3,7 @@ import type { UseId } from '../model/ids';
 import { useById } from '../model/lookup';
 import { memberName, slotKey } from '../model/member';
 import type { Model } from '../model/model';
-import type { Host, Place, Tree } from '../model/tree';
+import type { Host, Place, Provider, Tree } from '../model/tree';
 import { templateChildren } from '../model/walk';
 import { ancestors } from '../tree';
 import type { Stand } from './move';
@@ -93,8 +93,12 @@ export function movedTree(model: Model, tree: Tree, { moved: index, slot }: Stan
     const inSlot = slot === undefined ? {} : { slot: { key: slotKey(slot), of: spot.parent.index } };
     return { ...rest, parent: spot.parent.index, owner, provider, host, repeats: [], branches: [], ...inSlot };
   });
+  const isOwnProvider = ({ owner, use }: Provider): boolean => {
+    const node = use && useById(model, use)?.node;
+    return isIn(tree.places[owner]) || (owner === moved.owner && node !== undefined && isSpanIn(model, moved, node));
+  };
   const providers = tree.providers.map((provider) =>
-    provider.outer === moved.provider && isIn(tree.places[provider.owner]) ? { ...provider, outer: spot.provider } : provider,
+    provider.outer === moved.provider && isOwnProvider(provider) ? { ...provider, outer: spot.provider } : provider,
   );
   const isOwnHost = ({ place, owner, node }: Host): boolean =>
     (place !== undefined && isIn(tree.places[place])) ||

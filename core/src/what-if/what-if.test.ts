@@ -221,6 +221,23 @@ test('a slot of whoever writes it now is none of whoever would', () => {
   expect(told(files, 'Card@Frame>Box').lost).toEqual([{ component: 'Card', name: 'children', of: 'the slot default' }]);
 });
 
+test('a provider that is written within the part goes with it, and is asked first', () => {
+  const files: Files = {
+    ...react,
+    'src/App.jsx': `import { UnitContext } from './unit'; import { Row } from './Row'; import { createContext, useContext } from 'react';
+const Tide = createContext();
+export const App = () => <main><Card><UnitContext.Provider value="ft"><Row n={1} label="a"/><Ask/></UnitContext.Provider></Card><Deck/></main>;
+const Card = ({ children }) => <div>{children}</div>;
+const Ask = () => <i>{useContext(Tide)}</i>;
+const Deck = () => <Tide.Provider value="high"><p><Lamp/></p></Tide.Provider>;
+const Lamp = () => <u/>;`,
+  };
+  expect(told(files, 'Card@App>Deck').answers).toEqual([
+    { component: 'Row', key: 'UnitContext', before: 'App', after: 'App' },
+    { component: 'Ask', key: 'Tide', before: null, after: 'Deck' },
+  ]);
+});
+
 describe('in a slot that holds nothing yet', () => {
   test.each<[string, string, string | null]>([
     ['what is around it there answers', '<UnitContext.Provider value="ft">{children}</UnitContext.Provider>', 'Shell'],
