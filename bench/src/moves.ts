@@ -9,6 +9,7 @@ import {
   proposeMoves,
   providerFor,
   type Stand,
+  treesOf,
   type Tree,
   unfold,
   type WhatIf,
@@ -74,7 +75,7 @@ for (const { name, at } of folders) {
   const { model, findings } = analyse(files, configs);
   const texts = new Map(files.map(({ file, text }) => [file, text]));
   const pages = model.pages.filter((page) => unfold(model, page).places.length > 4);
-  const trees = (): { page: string; tree: Tree }[] => model.pages.map((page) => ({ page: page.name, tree: unfold(model, page) }));
+  const trees = treesOf(model);
   const random = seeded(21);
   const pick = <One>(from: readonly One[]): One => from[Math.floor(random() * from.length)] as One;
   const reasons = new Map<string, number>();

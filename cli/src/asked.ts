@@ -1,5 +1,4 @@
 import {
-  askedMove,
   makeLineOf,
   makeTraceWriter,
   type Model,
@@ -10,8 +9,10 @@ import {
   proposeMoves,
   standOf,
   treeEntry,
+  treesOf,
   treeText,
   type WhatIf,
+  whatIfAll,
   whatIfText,
 } from '@liana/core';
 import type { Folder } from './folder';
@@ -86,9 +87,9 @@ export type AnsweredMove = WhatIf & ({ readonly patch: string } | { readonly not
 function answerMove(model: Model, text: string, textOf: (file: string) => string | undefined): AnsweredMove | { readonly wrong: string } {
   const move = parseMove(text);
   const found = 'wrong' in move ? move : standOf(model, move);
-  const answered = askedMove(model, text);
   if ('wrong' in found) return found;
-  if ('wrong' in answered) return answered;
+  const [answered] = whatIfAll(model, found.tree, [found.stand], treesOf(model));
+  if (!answered) return { wrong: `${text} is a part that would stand in itself.` };
   const proposal = proposeMoves(model, found.tree, [found.stand], [answered], textOf);
   return { ...answered, ...('edits' in proposal ? { patch: patchOf(proposal.edits, textOf) } : { notWritten: proposal.wrong }) };
 }

@@ -117,6 +117,7 @@ export {
   type ProvidedElsewhere,
   type Stand,
   standOf,
+  treesOf,
   type WhatIf,
   whatIf,
   whatIfAll,

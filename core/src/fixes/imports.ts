@@ -1,5 +1,6 @@
 import { adapterOf, markupOf } from '../frameworks/registry';
 import type * as t from '@babel/types';
+import { kebab } from '../write/case';
 import type { FilePath } from '../model/span';
 import { applyEdits } from './patch';
 import { memberSpan, statementSpan } from './lists';
@@ -159,11 +160,10 @@ export function dropUnusedImports(rewrite: Rewrite, source: Source): void {
   const without = (text: string): string => text.replace(/^[^\S\n]*import\s[^'"]*from\s*['"][^'"]+['"];?/gm, '');
   const [before, after] = [without(source.text), without(applyEdits(source.text, edits))];
   // Tags may be written with hyphens in some markup: `<tide-card/>` is TideCard.
-  const hyphened = (name: string): string => name.replace(/(?<=[a-z\d])[A-Z]/g, '-$&').toLowerCase();
   const isTag = (text: string, name: string): boolean =>
     markupOf(source.framework) === 'directives' &&
     /^[A-Z]/.test(name) &&
-    new RegExp(`<${literalPattern(hyphened(name))}(?![\\w-])`).test(text);
+    new RegExp(`<${literalPattern(kebab(name))}(?![\\w-])`).test(text);
   const stands = (text: string, name: string): boolean =>
     new RegExp(`(?<![\\w$])${literalPattern(name)}(?![\\w$])`).test(text) || isTag(text, name);
   for (const statement of statements) {

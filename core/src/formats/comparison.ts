@@ -236,7 +236,7 @@ export const comparisonSarif = (after: Side, { breaks }: ProjectComparison): str
 /** What would become of a move, in lines. */
 export function whatIfText({ move, answers, elsewhere, endless, lost, another, unheard, heardBy, unchanged }: WhatIf): string {
   const lines = [
-    ...(endless ? ['  It renders who would write it: each would render the other, without an end where no condition makes one.'] : []),
+    ...(endless ? ['  It would stand within itself, again and again, unless a condition ends it.'] : []),
     ...answers.map(({ component, key, before, after }) =>
       before === after
         ? `  ${key} of ${component} would still be answered by ${after ?? 'nobody'}.`

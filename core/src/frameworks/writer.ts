@@ -22,6 +22,13 @@ export type Writer = {
   readonly cannotListen?: RegExp;
   /** Changes that many places need at once can be written: a context in place of a chain, a component in place of what repeats. */
   readonly rewrites?: true;
+  /**
+   * Content for a named slot of a use, between the tags of that; `text` is that of the component which has the slot, for
+   * frameworks that have two forms. Absent where such a slot is a prop.
+   */
+  readonly fillsSlot?: (name: string, content: string, text: string) => string;
+  /** Whether what stands between the tags of a use is, for a slot of this name, in a form to which nothing can be added. */
+  readonly holdsSlot?: (name: string, between: string) => boolean;
   /** The package that its functions are imported from. */
   readonly package: string;
   /** The type of content that is given as a prop; absent where it is no prop. */

@@ -116,6 +116,7 @@ describe('what an entry does with a component is not all followed: it counts as 
     'export class Kit { static Card = Card; static Hint = Hint; }',
     "export const later = () => import('./Card'); export const hint = Hint;",
     "registry.add('card', Card); registry.add('hint', Hint);",
+    "import * as cards from './Card'; import * as hints from './Hint'; export const get = (name) => cards[name] ?? hints[name];",
   ])('%s', (code) => {
     const entry = `import { Card } from './Card'; import { Hint } from './Hint'; import registry from 'registry'; export { Tide } from './Tide'; ${code}`;
     const files = { ...parts, ...says('./src/index.jsx'), 'src/index.jsx': entry, 'src/Own.jsx': part('Own') };

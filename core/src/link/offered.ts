@@ -8,9 +8,9 @@ import { entriesOf } from './resolve';
 
 /**
  * The components that others can import from a package: those that the modules which it names in `exports` give, by any
- * name, as members of what they give, by registering them for all templates, or in some other way that is not followed. Undefined where that cannot be told: it
- * names none, some of them are not among the files, a module registers what its text does not tell, or nothing that can
- * be followed is a component.
+ * name, as members of what they give, by registering them for all templates, or in some other way that is not followed.
+ * Undefined where that cannot be told: it names none, some of them are not among the files, a module registers what its
+ * text does not tell, or nothing that can be followed is a component.
  */
 export function offeredBy(
   info: PackageInfo,
@@ -44,9 +44,10 @@ export function offeredBy(
     if (asked.has(facts.file)) return;
     asked.add(facts.file);
     const rendered = new Set(facts.components.flatMap(({ template }) => usesIn(template).map(({ tag }) => tag.split('.')[0])));
-    for (const { local, imported } of facts.imports) {
-      const meant = rendered.has(local) || imported === '*' ? undefined : names.meant(facts.file, local);
+    for (const { local } of facts.imports) {
+      const meant = rendered.has(local) ? undefined : names.meant(facts.file, local);
       if (meant?.kind === 'component') found.add(componentId(meant.file, meant.facts.name));
+      if (meant?.kind === 'namespace') addAll(meant.file);
     }
     for (const way of facts.later ?? []) {
       const resolved = names.resolveModule(facts.file, way);

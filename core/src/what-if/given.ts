@@ -52,15 +52,12 @@ export function givenAt(model: Model, tree: Tree, { moved: index, target: goal, 
       const isHearing = isListener(binding) || (key !== undefined && isCallback(model, place, memberOf(key).name, key));
       const missing = readingsOf(binding).find((reading) => !isKnown(reading.value));
       const name = key === undefined ? (heardName(binding) ?? binding.written) : memberName(key);
-      if (isHearing && !missing) found.heardBy.push({ component, event: name, by: to.name });
-      else if (isHearing) found.unheard.push({ component, event: name });
-      else if (key === undefined) continue;
-      else if (missing) found.lost.push({ component, name, ...lostOf(missing) });
-      else {
-        const other = readingsOf(binding).find((reading) => !isSame(reading.value));
-        if (other) found.another.push({ component, name, of: nameRead(from, other) });
-        else found.unchanged.push({ component, name });
-      }
+      const other = missing ? undefined : readingsOf(binding).find((reading) => !isSame(reading.value));
+      if (isHearing && missing) found.unheard.push({ component, event: name });
+      else if (isHearing) found.heardBy.push({ component, event: name, by: to.name });
+      else if (missing && key !== undefined) found.lost.push({ component, name, ...lostOf(missing) });
+      else if (!other && key !== undefined) found.unchanged.push({ component, name });
+      if (other && (isHearing || key !== undefined)) found.another.push({ component, name, of: nameRead(from, other) });
     }
     for (const { readings, keys } of node.spreads) {
       const missing = readings.find((reading) => !isKnown(reading.value));
@@ -91,14 +88,21 @@ export function givenAt(model: Model, tree: Tree, { moved: index, target: goal, 
       const missing = readingsIn(node).find((reading) => !isKnown(reading.value));
       if (!missing && !isOtherSlot) return;
       const what = missing ? lostOf(missing) : { of: `the slot ${node.kind === 'outlet' ? memberName(node.slot) : ''}` };
-      const one = { component: model.components.get(moved.component)?.name ?? '', name, ...what };
-      if (!found.lost.some((other) => other.name === one.name && other.component === one.component && other.of === one.of))
-        found.lost.push(one);
+      found.lost.push({ component: model.components.get(moved.component)?.name ?? '', name, ...what });
     });
   tellMarkup('children', use.node.children);
   for (const { markup, written, to: target } of use.node.bindings) if (markup) tellMarkup(target.name || written, markup);
-  return found;
+  return {
+    lost: unique(found.lost),
+    another: unique(found.another),
+    unheard: unique(found.unheard),
+    heardBy: unique(found.heardBy),
+    unchanged: unique(found.unchanged),
+  };
 }
+
+/** Several uses of one component may say the same: each is told once. */
+const unique = <One>(all: readonly One[]): One[] => [...new Map(all.map((one) => [JSON.stringify(one), one])).values()];
 
 /** What an action of a body needs of that body: what it reads, changes and calls, without its own parameters. */
 function actionReadings({ facts }: Component, index: number): Reading[] {

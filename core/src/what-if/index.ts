@@ -23,7 +23,7 @@ export type WhatIf = Given & {
   readonly answers: readonly Answered[];
   /** Other answers at other places of the component that it would be written into. */
   readonly elsewhere: readonly Elsewhere[];
-  /** The part renders the component that would write it, so that each would render the other, without an end where no condition makes one. */
+  /** The component that would write the part is the part's own, or one that the part renders: it would stand within itself, without an end where no condition makes one. */
   readonly endless: boolean;
 };
 
@@ -33,12 +33,17 @@ export function askedMove(model: Model, text: string): WhatIf | Refused {
   return 'wrong' in move ? move : whatIf(model, move);
 }
 
+/** The trees of all pages, each unfolded anew when they are asked for. */
+export const treesOf =
+  (model: Model): OtherTrees =>
+  () =>
+    model.pages.map((page) => ({ page: page.name, tree: unfold(model, page) }));
+
 /** What would become of a part of the page if it stood elsewhere. Refused, with near names, where no page has such a place. */
 export function whatIf(model: Model, move: Move): WhatIf | Refused {
   const found = standOf(model, move);
   if ('wrong' in found) return found;
-  const trees: OtherTrees = () => model.pages.map((page) => ({ page: page.name, tree: unfold(model, page) }));
-  return whatIfAll(model, found.tree, [found.stand], trees)[0] ?? { wrong: `${move.component} cannot stand in itself.` };
+  return whatIfAll(model, found.tree, [found.stand], treesOf(model))[0] ?? { wrong: `${move.component} cannot stand in itself.` };
 }
 
 /**

@@ -2,7 +2,7 @@ import { useById } from '../model/lookup';
 import type { Reading, TemplateNode, ValueFact } from '../model/facts';
 import { bindingFor, memberKeyOf } from '../model/given';
 import type { Component, Model } from '../model/model';
-import type { Span } from '../model/span';
+import type { FilePath, Span } from '../model/span';
 import type { Place, Tree } from '../model/tree';
 import { walkTemplate } from '../model/walk';
 
@@ -24,7 +24,7 @@ const named: ReadonlySet<ValueFact['kind']> = new Set([
 ]);
 
 /** Whether markup can name it; an event that is only passed on is no name. */
-const isWritable = (value: ValueFact): boolean => named.has(value.kind) && !isLocal(value) && value.member?.startsWith('event:') !== true;
+const isWritable = (value: ValueFact): boolean => named.has(value.kind) && value.member?.startsWith('event:') !== true;
 
 /** Two values of one name that may stand for each other: both are functions, or neither is. */
 const isSameSort = (one: ValueFact, other: ValueFact): boolean =>
@@ -37,7 +37,7 @@ const calledAs = ({ name, alias }: ValueFact): string => alias ?? name;
 export type Known = {
   /** Whether a value of the old writer is known there, by its name. */
   readonly isKnown: (index: number) => boolean;
-  /** Whether the value of that name is the very same there: handed on to it unchanged, or made by the same hook, store or context. */
+  /** Whether the value of that name is the very same there: handed on to it unchanged, or asked for of the same store or context, or by the same hook that holds no state. */
   readonly isSame: (index: number) => boolean;
 };
 
@@ -75,11 +75,18 @@ export function knownAt(model: Model, tree: Tree, { from, to, writer, newWriter,
     const value = from.facts.values[index];
     if (!value || from === to || value.kind === 'module') return true;
     const there = thereOf(value);
-    if (value.source !== undefined && value.source === to.facts.values[there]?.source) return true;
+    if (value.source !== undefined && value.source === to.facts.values[there]?.source && !holdsState(model, from.file, value)) return true;
     const [mine, theirs] = [originOf(model, tree, writer, index), originOf(model, tree, newWriter, there)];
     return mine.place === theirs.place && mine.value === theirs.value;
   };
   return { isKnown, isSame };
+}
+
+/** Whether a value is of a hook of the project that holds state, itself or by others: each that calls it has one of its own. */
+function holdsState(model: Model, file: FilePath, { kind, source }: Pick<ValueFact, 'kind' | 'source'>, depth = 0): boolean {
+  const hook = kind === 'hook' && source !== undefined && depth < 8 ? model.named(file, source) : undefined;
+  if (hook?.kind !== 'hook') return false;
+  return hook.fact.values.some((one) => one.kind === 'state' || holdsState(model, hook.file, one, depth + 1));
 }
 
 /** A part of the markup in which a name holds, what it is handed by, and what it is made of. */

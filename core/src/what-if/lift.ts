@@ -15,7 +15,7 @@ export type Lift = {
   readonly lives: string;
   /** Who would hand it on, from there down to who would write the part, without these two. */
   readonly through: readonly string[];
-  /** How many places more would render again at each change of it, where what renders makes all that it writes render; absent for none. */
+  /** How many places more may render again at each change of it, where what renders makes all that it writes render; wrapped components are not counted. Absent for none. */
   readonly again?: number;
 };
 
@@ -43,7 +43,7 @@ export function liftOf(model: Model, tree: Tree, { from, writer, newWriter }: Gr
   };
 }
 
-/** How many places render when one does, itself too: what it writes, what that writes, and so on; 0 where only readings of a value run again. */
+/** How many places may render when one does, itself too: what it writes, what that writes, and so on, as far as it stands at the time. Wrapped components are not counted, with what they write: they may keep what they made. 0 where only readings of a value run again. */
 export function rendersWith(model: Model, tree: Tree, place: Place): number {
   const component = model.components.get(place.component);
   if (!component || component.facts.element !== undefined || traitsOf(component).rerender !== 'component') return 0;

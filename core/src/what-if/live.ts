@@ -14,7 +14,7 @@ export type LivesElsewhere = {
   readonly nearest: string | null;
   /** How many places hand it on and do not read it, now and then; those that it does not reach count for nothing. */
   readonly carriers: { readonly now: number; readonly then: number };
-  /** How many places render at each change at least, where what renders makes all that it writes render; absent where it does not. */
+  /** How many places may render at each change, where what renders makes all that it writes render; wrapped components are not counted. Absent where it does not. */
   readonly renders?: { readonly now: number; readonly then: number };
 };
 

@@ -41,7 +41,12 @@ describe('a part written elsewhere reads what is known there', () => {
     [
       'a function is known by its name',
       'Row@App>Deck',
-      { lost: [{ component: 'Row', name: 'n', of: 'n' }], unheard: [], heardBy: [{ component: 'Row', event: 'onPick', by: 'Deck' }] },
+      {
+        lost: [{ component: 'Row', name: 'n', of: 'n' }],
+        another: [{ component: 'Row', name: 'onPick', of: 'pick' }],
+        unheard: [],
+        heardBy: [{ component: 'Row', event: 'onPick', by: 'Deck' }],
+      },
     ],
     ['another provider answers', 'Row@App>Deck', { answers: [{ component: 'Row', key: 'UnitContext', before: null, after: 'Deck' }] }],
     [
@@ -86,6 +91,19 @@ describe('a part written elsewhere reads what is known there', () => {
       ],
     });
   });
+});
+
+test.each<[string, string, string[]]>([
+  ['state of its own', 'const [level] = useState(0); return level;', ['level']],
+  ['state by another hook', 'return useInner();', ['level']],
+  ['no state', 'return useContext(Unit);', []],
+])('a hook that two components call gives the same only where it holds no state: %s', (_, body, another) => {
+  const files: Files = {
+    'src/tide.js': `import { createContext, useContext, useState } from 'react'; const Unit = createContext(1); export function useTide() { ${body} } function useInner() { const [a] = useState(0); return a; }`,
+    'src/App.jsx':
+      "import { useTide } from './tide'; export function App() { const level = useTide(); return <main><Gauge level={level}/><Box/></main>; }\nconst Gauge = ({ level }) => <b>{level}</b>;\nconst Box = () => { const level = useTide(); return <p>{level}</p>; };",
+  };
+  expect(told(files, 'Gauge@App>Box').another.map(({ name }) => name)).toEqual(another);
 });
 
 test('a prop is known by the name that the body gives it', () => {
@@ -154,7 +172,7 @@ const Row = ({ n, twice, onPick }) => <b onClick={onPick}>{n}{twice}<Kept/></b>;
       'in the nearest owner of both, handed on by those between',
       'Row@Main>Leaf',
       [
-        'n would not be given: n is state of Main. It would have to live in App, and Side and Inner would hand it on. At each change at least 4 places more would render.',
+        'n would not be given: n is state of Main. It would have to live in App, and Side and Inner would hand it on. At each change up to 4 places more would render, not counting what is wrapped.',
         'twice would not be given: twice is computed in Main. It would have to live in App, and Side and Inner would hand it on.',
       ],
     ],
@@ -171,14 +189,22 @@ const Row = ({ n, twice, onPick }) => <b onClick={onPick}>{n}{twice}<Kept/></b>;
   ])('%s', (_, move, expected) => {
     expect(told(files, move).lost.map((one) => `${one.name} ${lostWords(one)}`)).toEqual(expected);
   });
-  test('what a component asks for can be asked for there', () => {
+  test('what a hook gives is of who calls it', () => {
     const asking: Files = {
       'src/tide.js': "import { useState } from 'react'; export function useTide() { const [level] = useState(0); return level; }",
       'src/App.jsx':
         "import { useTide } from './tide'; export function App() { const level = useTide(); return <main><Gauge level={level}/><Box/></main>; }\nconst Gauge = ({ level }) => <b>{level}</b>;\nconst Box = () => <p></p>;",
     };
     const [lost] = told(asking, 'Gauge@App>Box').lost;
-    expect(lost && lostWords(lost)).toBe('would not be given: App asks for level. Whoever would write it could ask for it as well.');
+    expect(lost && lostWords(lost)).toBe('would not be given: level is what a hook gives to App, which would have to hand it down.');
+  });
+  test('what a context gives can be asked for there', () => {
+    const asking: Files = {
+      'src/App.jsx':
+        "import { createContext, useContext } from 'react'; const Unit = createContext('m'); export function App() { const unit = useContext(Unit); return <main><Gauge unit={unit}/><Box/></main>; }\nconst Gauge = ({ unit }) => <b>{unit}</b>;\nconst Box = () => <p></p>;",
+    };
+    const [lost] = told(asking, 'Gauge@App>Box').lost;
+    expect(lost && lostWords(lost)).toBe('would not be given: App asks for unit. Whoever would write it could ask for it as well.');
   });
   test('an item of a loop lives nowhere else', () => {
     const looped: Files = {

@@ -1,4 +1,4 @@
-import { markupOf } from '../../frameworks/registry';
+import { adapterOf, markupOf } from '../../frameworks/registry';
 import { contentSpan, nameOf, type Piece, type Swap } from '../../overlap';
 import type { NewProp } from './declare';
 import { type MergedProp, newProp, type Work } from './fill';
@@ -55,12 +55,8 @@ export function slotGiven(
 ): { start: number; end: number; text: string }[] {
   const slots = work.props.filter((prop) => prop.kind === 'slot');
   if (slots.length === 0 || markupOf(work.framework) === 'expression') return [];
-  const content = slots
-    .map(({ name, given }) => {
-      if (markupOf(work.framework) === 'directives') return `<template #${name}>${given}</template>`;
-      return isOlder(work) ? `<svelte:fragment slot="${name}">${given}</svelte:fragment>` : `{#snippet ${name}()}${given}{/snippet}`;
-    })
-    .join('');
+  const { fillsSlot } = adapterOf(work.framework).write;
+  const content = slots.map(({ name, given }) => fillsSlot?.(name, given, work.laid.texts.join(' ')) ?? '').join('');
   const inside = contentSpan(text, use);
   if (inside) return [{ start: inside.start, end: inside.start, text: content }];
   const close = /\s*\/>$/.exec(text.slice(use.start, use.end))?.[0] ?? '';

@@ -58,7 +58,7 @@ function refuseUnreadable({ file, text }: Source, after: string): void {
 
 /** Throws where the part would not be what it is: the reason, in a sentence. */
 function refuseOther(name: string, answered: WhatIf): void {
-  if (answered.endless) throw new CannotWrite(`${name} renders who would write it: each would render the other without an end.`);
+  if (answered.endless) throw new CannotWrite(`${name} would stand within itself, again and again, unless a condition ends it.`);
   const unanswered = answered.answers.find(({ before, after }) => before !== null && after === null);
   if (unanswered) throw new CannotWrite(`Nobody would answer ${unanswered.key} of ${unanswered.component}.`);
   const nobody = answered.elsewhere.find(({ after }) => after === null);
@@ -68,7 +68,7 @@ function refuseOther(name: string, answered: WhatIf): void {
   const [another] = answered.another;
   if (another) throw new CannotWrite(`${another.component} would be given another value for ${another.name}.`);
   const [unheard] = answered.unheard;
-  if (unheard) throw new CannotWrite(`Nobody would hear ${unheard.event} of ${unheard.component}: who is to is for you to say.`);
+  if (unheard) throw new CannotWrite(`Nobody would hear ${unheard.event} of ${unheard.component}: who is to hear it is for you to say.`);
 }
 
 /** Writes one move; what else it would do, in a sentence, empty for nothing. */
@@ -100,21 +100,16 @@ function writeMove(rewrite: Rewrite, tree: Tree, stand: Stand, answered: WhatIf 
   if (source !== goal) bringNames(rewrite, source, goal, from, use.node, body.text);
   rewrite.put(source, cutSpan(source, use.node.span, from), '');
   if (stand.slot === undefined) putInMarkup(rewrite, goal, to, body);
-  else if (targetUse) putInSlot(rewrite, goal, targetUse.node, stand.slot, body, isOlder(rewrite, model, target.component));
+  else if (targetUse) {
+    const holder = model.components.get(target.component);
+    putInSlot(rewrite, goal, targetUse.node, stand.slot, body, holder ? rewrite.source(holder).text : '');
+  }
   const uses = stand.slot === undefined ? (model.usesOf.get(to.id) ?? []).length : 0;
   return uses > 1 ? `${to.name} has ${counted(uses, 'use')}: ${part.name} would stand in each.` : '';
 }
 
 const isSpanIn = (outer: TemplateUse, inner: TemplateUse): boolean =>
   inner.span.start >= outer.span.start && inner.span.end <= outer.span.end;
-
-/** Whether a component takes its content by slots, in a framework that has another way for it as well. */
-function isOlder(rewrite: Rewrite, model: Model, id: Component['id']): boolean {
-  const component = model.components.get(id);
-  return (
-    component !== undefined && markupOf(component.framework) === 'blocks' && /\bexport let\b|<slot\b/.test(rewrite.source(component).text)
-  );
-}
 
 /** Throws where a list or a condition is around the use that would not be around its new place. */
 function refuseGuarded(from: Component, use: TemplateUse, goal: TemplateUse | undefined, name: string): void {

@@ -228,7 +228,7 @@ import Row from './Row.vue';
 
 describe('what is not certain is not written', () => {
   const parts =
-    'const Row = ({ n, onPick, children }) => <b onClick={onPick}>{n}{children}</b>;\nconst Box = ({ children }) => <p>{children}</p>;\nconst Bare = () => <input/>;\nconst Only = () => <Box/>;';
+    'const Row = ({ n, onPick, children }) => <b onClick={onPick}>{n}{children}</b>;\nconst Box = ({ children }) => <p>{children}</p>;\nconst Bare = () => <input/>;\nconst Other = () => { const pick = () => {}; return <p onClick={pick}></p>; };\nconst Only = () => <Box/>;';
   test.each<[string, string, string, string]>([
     [
       'a value that would be lost',
@@ -240,8 +240,9 @@ describe('what is not certain is not written', () => {
       'an event that nobody would hear',
       '<Row onPick={pick}/><Box/>',
       'Row@App>Box',
-      'Nobody would hear onPick of Row: who is to is for you to say.',
+      'Nobody would hear onPick of Row: who is to hear it is for you to say.',
     ],
+    ['another function of the same name', '<Row onPick={pick}/><Other/>', 'Row@App>Other', 'Row would be given another value for onPick.'],
     [
       'a condition that stays behind',
       '{n && <i><Row/></i>}<Box/>',
@@ -302,7 +303,7 @@ describe('what is not certain is not written', () => {
           'export const App = () => <main><Outer/><Leaf/></main>;\nconst Outer = () => <div><Leaf/></div>;\nconst Leaf = () => <p></p>;',
       },
       'Outer@App>Leaf',
-      'Outer renders who would write it: each would render the other without an end.',
+      'Outer would stand within itself, again and again, unless a condition ends it.',
     ],
     [
       'a context that nobody would answer',

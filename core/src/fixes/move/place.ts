@@ -1,4 +1,4 @@
-import { markupOf } from '../../frameworks/registry';
+import { adapterOf, markupOf } from '../../frameworks/registry';
 import type { TemplateNode, TemplateUse } from '../../model/facts';
 import { bindingFor } from '../../model/given';
 import { propKey } from '../../model/member';
@@ -126,30 +126,16 @@ function putBeside(rewrite: Rewrite, source: Source, { span }: TemplateNode, nam
 
 const isContent = (slot: string): boolean => slot === 'default' || slot === 'children';
 
-/** Puts markup into a slot of a use. `isOlder`: slots are filled in the older form of a framework that has two. Throws where it holds something in a way that cannot be added to. */
-export function putInSlot(rewrite: Rewrite, source: Source, use: TemplateUse, slot: string, body: Body, isOlder: boolean): void {
+/** Puts markup into a slot of a use; `holder` is the text of the component that has the slot. Throws where it holds something in a way that cannot be added to. */
+export function putInSlot(rewrite: Rewrite, source: Source, use: TemplateUse, slot: string, body: Body, holder: string): void {
   const { text } = source;
-  const markup = markupOf(source.framework);
+  const { fillsSlot, holdsSlot } = adapterOf(source.framework).write;
   if (use.content === 'function' || use.content === 'value')
     throw new CannotWrite(`What stands between the tags of ${text.slice(use.nameSpan.start, use.nameSpan.end)} is given by code.`);
   const inside = contentSpan(text, use.span);
-  const content = inside ? text.slice(inside.start, inside.end) : '';
-  if (isContent(slot)) {
-    if (markup === 'directives' && /<template\s+(?:#|v-slot)/.test(content) && /<template\s+(?:#default|v-slot(?![:\w]))/.test(content))
-      throw new CannotWrite('Its content stands in a template of its own.');
-    return putBetween(rewrite, source, use, body);
-  }
-  if (markup === 'expression') {
-    if (bindingFor(use, propKey(slot))) throw new CannotWrite(`${slot} holds something there already.`);
-    return rewrite.insert(source, use.nameSpan.end, ` ${slot}={${body.text}}`);
-  }
-  if (new RegExp(`(?:#|v-slot:|slot="|\\{#snippet )${slot}\\b`).test(content))
-    throw new CannotWrite(`${slot} holds something there already.`);
-  const filled =
-    markup === 'directives'
-      ? `<template #${slot}>${body.text}</template>`
-      : isOlder
-        ? `<svelte:fragment slot="${slot}">${body.text}</svelte:fragment>`
-        : `{#snippet ${slot}()}${body.text}{/snippet}`;
-  putBetween(rewrite, source, use, { ...body, text: filled });
+  const isHeld = inside !== undefined && holdsSlot?.(isContent(slot) ? 'default' : slot, text.slice(inside.start, inside.end)) === true;
+  if (isHeld || (!isContent(slot) && bindingFor(use, propKey(slot)))) throw new CannotWrite(`${slot} holds something there already.`);
+  if (isContent(slot)) return putBetween(rewrite, source, use, body);
+  if (!fillsSlot) return rewrite.insert(source, use.nameSpan.end, ` ${slot}={${body.text}}`);
+  putBetween(rewrite, source, use, { ...body, text: fillsSlot(slot, body.text, holder) });
 }

@@ -44,8 +44,7 @@ function Told({ name, lives: { reached, out, nearest, carriers, renders } }: { n
   const itself = reached.filter(({ component, through }) => component === name && through.length === 0);
   const straight = reached.filter((one) => one.through.length === 0 && !itself.includes(one)).map(({ component }) => component);
   const through = reached.filter((one) => one.through.length > 0);
-  const handed =
-    carriers.then === 0 ? 'No place would hand it on' : `${counted(carriers.then, 'place')} would hand it on without a use for it`;
+  const handed = `${carriers.then === 0 ? 'No place' : counted(carriers.then, 'place')} would hand it on without a use for it`;
   const before = carriers.now === carriers.then ? ', as now' : carriers.now === 1 ? '; now 1 does' : `; now ${carriers.now || 'none'} do`;
   return (
     <ul className="plain-list" aria-label="What would be otherwise">
@@ -68,7 +67,7 @@ function Told({ name, lives: { reached, out, nearest, carriers, renders } }: { n
       </li>
       {renders && (
         <li>
-          At each change at least {counted(renders.then, 'place')} would render; now {renders.now}.
+          At each change up to {counted(renders.then, 'place')} would render, not counting what is wrapped; now up to {renders.now}.
         </li>
       )}
     </ul>

@@ -4,7 +4,7 @@ import type { ProposalAnswer, TreeAnswer } from '../../analysis/answers';
 import { Choice } from '../../parts/controls/Choice';
 import { FixDiff } from '../findings/FixDiff';
 import type { ShownStand } from './stands';
-import { standsText, type withState } from './state';
+import { standIn, standsText, type withState } from './state';
 
 type Props = {
   tree: TreeAnswer;
@@ -62,12 +62,7 @@ export function WhatIfPart({ tree, moved, stands, proposal, onChange }: Props) {
           stand={stand}
           onSlot={(slot) =>
             onChange({
-              stands: write(
-                kept.map((one) => {
-                  const { from, to } = one.state;
-                  return one === stand ? { ...one, state: { from, to, ...(slot === undefined ? {} : { slot }) } } : one;
-                }),
-              ),
+              stands: write(kept.map((one) => (one === stand ? { ...one, state: standIn(one.state.from, one.state.to, slot) } : one))),
             })
           }
           acts={
@@ -127,7 +122,7 @@ function Stand({ tree, stand: { moved, target, state, slots, whatIf }, onSlot, a
               onChoose={(value) => onSlot(value === '' ? undefined : value)}
             />
           </p>
-          <Answers whatIf={whatIf} />
+          <Answers name={name} whatIf={whatIf} />
         </>
       )}
       {acts && <p>{acts}</p>}
@@ -135,7 +130,9 @@ function Stand({ tree, stand: { moved, target, state, slots, whatIf }, onSlot, a
   );
 }
 
-function Answers({ whatIf }: { whatIf: WhatIf }) {
+function Answers({ name: part, whatIf }: { name: string; whatIf: WhatIf }) {
+  /** Members of what is written within the part are told with whose they are. */
+  const ofWhom = (component: string): string => (component === part ? '' : ` of ${component}`);
   const { answers, elsewhere, endless, lost, another, unheard, heardBy, unchanged } = whatIf;
   const others = answers.filter(({ before, after }) => before !== after);
   const same = answers.filter(({ before, after }) => before === after);
@@ -143,22 +140,23 @@ function Answers({ whatIf }: { whatIf: WhatIf }) {
   const isNothing = lost.length + another.length + unheard.length + others.length + heardBy.length + elsewhere.length === 0 && !endless;
   return (
     <ul className="plain-list" aria-label="What would be otherwise">
-      {endless && (
-        <li className="rust">It renders who would write it: each would render the other, without an end where no condition makes one.</li>
-      )}
+      {endless && <li className="rust">It would stand within itself, again and again, unless a condition ends it.</li>}
       {lost.map((one) => (
         <li key={`lost ${one.component} ${one.name}`} className="rust">
-          <b className="mono">{one.name}</b> {lostWords(one)}
+          <b className="mono">{one.name}</b>
+          {ofWhom(one.component)} {lostWords(one)}
         </li>
       ))}
       {another.map(({ component, name, of }) => (
         <li key={`another ${component} ${name}`} className="rust">
-          <b className="mono">{name}</b> would be given another value: the {of} that is known there.
+          <b className="mono">{name}</b>
+          {ofWhom(component)} would be given another value: the {of} that is known there.
         </li>
       ))}
       {unheard.map(({ component, event }) => (
         <li key={`unheard ${component} ${event}`} className="rust">
-          Nobody would hear <b className="mono">{event}</b>.
+          Nobody would hear <b className="mono">{event}</b>
+          {ofWhom(component)}.
         </li>
       ))}
       {others.map(({ component, key, before, after }) => (

@@ -53,22 +53,25 @@ export function layoutRows(
     shown.push({ key, row, y: shown.length * rowHeight + rowHeight / 2, isOpen, ...stands });
   };
   /** The rows that come below a place: their lines are those of the place where it is folded away or left out. */
-  const pushThere = (place: number, isShown: boolean): void => {
+  const pushThere = (place: number, isShown: boolean, line = lineOf[place] ?? 0, deeper = 0): void => {
     for (const row of there.get(place) ?? []) {
-      lineOf[row.place] = isShown ? shown.length : (lineOf[place] ?? 0);
-      if (isShown) push(row, `${row.place}`, undefined);
+      lineOf[row.place] = isShown ? shown.length : line;
+      const depth = row.depth + deeper;
+      if (isShown) push({ ...row, depth }, `${row.place}`, undefined);
+      // What stands in a part that stands elsewhere itself goes along.
+      pushThere(row.of, isShown, line, depth - (rows[row.of]?.depth ?? 0));
     }
   };
   for (const row of rows) {
     if (kept && !kept.has(row.place)) {
       lineOf[row.place] = Math.max(0, shown.length - 1);
-      pushThere(row.place, false);
+      if (!gone.has(row.place)) pushThere(row.place, false);
       continue;
     }
     if (folded.has(row.parent)) {
       folded.add(row.place);
       lineOf[row.place] = lineOf[row.parent] ?? 0;
-      pushThere(row.place, false);
+      if (!gone.has(row.place)) pushThere(row.place, false);
       continue;
     }
     lineOf[row.place] = shown.length;
@@ -77,7 +80,7 @@ export function layoutRows(
     const isFolded = row.sameAs !== undefined;
     push(row, `${row.place}`, isFolded ? opened.has(row.place) : hasChildren ? !closed.has(row.place) : undefined);
     if (isFolded && opened.has(row.place)) for (const echo of echoesOf(rows, row)) push(echo, `${row.place}.${echo.place}`, undefined);
-    pushThere(row.place, !(hasChildren && closed.has(row.place)));
+    if (!gone.has(row.place)) pushThere(row.place, !(hasChildren && closed.has(row.place)));
   }
   return { rows: shown, lineOf };
 }

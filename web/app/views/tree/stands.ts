@@ -1,6 +1,6 @@
 import type { Knot, Strand, WhatIf } from '@liana/core';
 import type { Row, WhatIfAnswer } from '../../analysis/answers';
-import { pathOf, placeAtPath, type StandState, type TreeState } from './state';
+import { pathOf, placeAtPath, standIn, type StandState, type TreeState } from './state';
 
 /** A place that would stand elsewhere, and what would come of it. */
 export type ShownStand = {
@@ -22,8 +22,7 @@ export function standsAsked(rows: readonly Row[], state: TreeState, place: numbe
     return moved === undefined || target === undefined || moved === asked ? [] : [{ state: one, moved, target, isAsked: false }];
   });
   if (asked === undefined || place === undefined || asked === place) return held;
-  const { slot } = state;
-  const now = { from: pathOf(rows, asked), to: pathOf(rows, place), ...(slot === undefined ? {} : { slot }) };
+  const now = standIn(pathOf(rows, asked), pathOf(rows, place), state.slot);
   return [...held, { state: now, moved: asked, target: place, isAsked: true }];
 }
 
@@ -66,7 +65,11 @@ export function drawnStands(rows: readonly Row[], stands: readonly ShownStand[])
   for (const { moved, target, state, whatIf } of stands) {
     const [start, into] = [rows[moved], rows[target]];
     if (!whatIf || !start || !into) continue;
-    const own = subtree(rows, moved);
+    const whole = subtree(rows, moved);
+    // What of it stands elsewhere by a move of its own is no part of it then.
+    const apart = stands.filter((one) => one.whatIf && one.moved !== moved && whole.some((row) => row.place === one.moved));
+    const left = new Set(apart.flatMap((one) => subtree(rows, one.moved)));
+    const own = whole.filter((row) => !left.has(row));
     const numbers = new Map(own.map((row, at) => [row.place, rows.length + count + at]));
     const coming = own.map((row): ThereRow => ({
       ...row,

@@ -35,10 +35,16 @@ export type TreeState = {
 /** A place that is to stand in another, each by the steps to it; in a slot of that, or in its own markup. */
 export type StandState = { readonly from: string; readonly to: string; readonly slot?: string };
 
+export const standIn = (from: string, to: string, slot: string | undefined): StandState => ({
+  from,
+  to,
+  ...(slot === undefined ? {} : { slot }),
+});
+
 function standsOf(text: string | null): StandState[] {
   return (text ?? '').split('|').flatMap((one) => {
     const [, from, to, slot] = /^([^>#]+)>([^>#]+)(?:#(.+))?$/.exec(one) ?? [];
-    return from && to ? [{ from, to, ...(slot ? { slot } : {}) }] : [];
+    return from && to ? [standIn(from, to, slot)] : [];
   });
 }
 

@@ -426,6 +426,14 @@ describe('places that would stand elsewhere', () => {
     expect(shown.map(({ row }) => row.name)).toEqual(['App', 'Row', 'Row', 'Foot']);
     expect(lineOf[5]).toBe(2);
   });
+  test('what stands in a part that stands elsewhere goes along, and what has left it does not', () => {
+    const shownOf = (stands: readonly ShownStand[]) =>
+      layoutRows(deep, allShown, drawnStands(deep, stands)).rows.flatMap(({ row, stands: how }) =>
+        how === 'there' ? [`${row.depth} ${row.name}`] : [],
+      );
+    expect(shownOf([stand(1, 2), stand(2, 4)])).toEqual(['2 Row', '3 Row', '3 Badge']);
+    expect(shownOf([stand(3, 1), stand(2, 4)])).toEqual(['2 Badge', '2 Row']);
+  });
   test('one that cannot be changes nothing', () => {
     expect(drawnStands(deep, [stand(1, 2, { whatIf: undefined })]).count).toBe(0);
   });

@@ -102,6 +102,7 @@ export function useTreeDrawing(
   const thereLine = thereRow === undefined ? -1 : (layout.lineOf[thereRow.place] ?? -1);
   useEffect(() => {
     if (thereLine >= 0) virtual.scrollToIndex(thereLine, { align: 'auto' });
+    // As above, it follows the question alone.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [thereLine]);
 

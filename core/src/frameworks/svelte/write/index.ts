@@ -1,6 +1,9 @@
 import { defaultSlot, memberOf } from '../../../model/member';
 import type { Writer } from '../../writer';
 
+/** Whether a component takes its content by slots, as before version 5. */
+export const takesSlots = (text: string): boolean => /\bexport let\b|<slot\b/.test(text);
+
 export const svelteWriter: Writer = {
   member: (key) => {
     const { kind, name } = memberOf(key);
@@ -25,5 +28,8 @@ export const svelteWriter: Writer = {
   // A store is read by its name with a letter before it.
   beforeName: `(?<![\\w$.'"])\\$?`,
   rewrites: true,
+  fillsSlot: (name, content, text) =>
+    takesSlots(text) ? `<svelte:fragment slot="${name}">${content}</svelte:fragment>` : `{#snippet ${name}()}${content}{/snippet}`,
+  holdsSlot: (name, between) => new RegExp(`slot="${name}"|\\{#snippet ${name}\\b`).test(between),
   package: 'svelte',
 };

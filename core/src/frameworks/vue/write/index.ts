@@ -25,5 +25,11 @@ export const vueWriter: Writer = {
   // The code of an attribute stands in quotes.
   beforeName: `(?:(?<![\\w$.'"])|(?<=\\s(?:[:@#]|v-)[^\\s="]*="))`,
   rewrites: true,
+  fillsSlot: (name, content) => `<template #${name}>${content}</template>`,
+  // Content of its own stands beside the templates of other slots.
+  holdsSlot: (name, between) =>
+    new RegExp(`<template\\s+(?:[^>]*\\s)?(?:#${name}|v-slot:${name}${name === 'default' ? '|v-slot(?![:\\w])' : ''})(?![\\w-])`).test(
+      between,
+    ),
   package: 'vue',
 };
