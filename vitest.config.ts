@@ -2,7 +2,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    testTimeout: 30_000,
+    testTimeout: 60_000,
     maxWorkers: 2,
     projects: [
       {
