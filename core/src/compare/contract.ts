@@ -1,4 +1,5 @@
-import { bareEvent, memberName } from '../model/member';
+import { adapterOf } from '../frameworks/registry';
+import { bareEvent, type MemberKey, memberName, propKey } from '../model/member';
 import type { Component, ContractMember } from '../model/model';
 
 export type MemberWord = 'prop' | 'event' | 'slot' | 'model';
@@ -25,20 +26,45 @@ type Offered = {
   readonly isProp: boolean;
 };
 
-/** What a component offers to who uses it, in the order in which it is declared. */
-function offeredBy({ contract, facts }: Component): Offered[] {
+/**
+ * The props that are bound both ways, and the events that tell of their changes. Where such an event is
+ * a prop too (`value` and `onChange`), they are told as the two that they are.
+ */
+function modelsIn({ contract, facts, framework }: Pick<Component, 'contract' | 'facts' | 'framework'>): {
+  readonly twoWay: ReadonlySet<MemberKey>;
+  readonly halves: ReadonlySet<MemberKey>;
+} {
   const raised = new Set(facts.events.map(({ key }) => key));
+  const { changesOf } = adapterOf(framework).link;
+  const [twoWay, halves] = [new Set<MemberKey>(), new Set<MemberKey>()];
+  for (const [key, { name }] of contract.members) {
+    if (key !== propKey(name)) continue;
+    for (const half of changesOf(name)) {
+      if (!half.includes(':') || !raised.has(half)) continue;
+      twoWay.add(key);
+      halves.add(half);
+    }
+  }
+  return { twoWay, halves };
+}
+
+/** What a component offers to who uses it, in the order in which it is declared. */
+function offeredBy({ contract, facts, framework }: Component): Offered[] {
+  const raised = new Set(facts.events.map(({ key }) => key));
+  const { twoWay, halves } = modelsIn({ contract, facts, framework });
   const found = new Map<string, Offered>();
   const add = (one: Offered): void => {
     if (!found.has(`${one.member} ${one.same}`)) found.set(`${one.member} ${one.same}`, one);
   };
   for (const [key, { name, kind, required, fallback, kinds }] of contract.members) {
+    if (halves.has(key)) continue;
     const isEvent = kind === 'callback' || raised.has(key) || (bareEvent(name) !== name && kinds?.has('function') === true);
     const isSlot = kind === 'slot' || key.startsWith('slot:') || name === 'children';
-    const member = isEvent ? 'event' : isSlot ? 'slot' : key.startsWith('model:') ? 'model' : 'prop';
+    const member = isEvent ? 'event' : isSlot ? 'slot' : twoWay.has(key) ? 'model' : 'prop';
     add({ member, name, same: sameName(member, name), required, fallback, kinds, isProp: !key.includes(':') });
   }
-  for (const { key, name } of facts.events)
+  for (const { key, name } of facts.events) {
+    if (halves.has(key)) continue;
     add({
       member: 'event',
       name,
@@ -48,6 +74,7 @@ function offeredBy({ contract, facts }: Component): Offered[] {
       kinds: undefined,
       isProp: !key.includes(':'),
     });
+  }
   for (const { key } of facts.slots) {
     // A prop that may be markup is told as the prop that it is.
     if (contract.members.has(key)) continue;
@@ -57,13 +84,16 @@ function offeredBy({ contract, facts }: Component): Offered[] {
   return [...found.values()];
 }
 
+/** A value that whoever uses it gives; it may come back changed. */
+const isGiven = (member: MemberWord): boolean => member === 'prop' || member === 'model';
+
 function sameName(member: MemberWord, name: string): string {
   if (member === 'event')
     return bareEvent(name)
       .replace(/[^a-z0-9]/gi, '')
       .toLowerCase();
   if (member === 'slot' && name === 'children') return 'default';
-  return member === 'prop' ? name : name.toLowerCase();
+  return isGiven(member) ? name : name.toLowerCase();
 }
 
 /** One member of a contract before and after, in words; absent where that version has none. */
@@ -84,6 +114,9 @@ const kindWords = (kinds: ReadonlySet<string>): string =>
     .sort()
     .join(' or ');
 
+/** What is said of a member of which nothing more is known. */
+const plainWords: Readonly<Record<MemberWord, string>> = { prop: 'taken', event: 'raised', slot: 'shown', model: 'bound both ways' };
+
 function offeredWords({ kinds, required, fallback, member }: Offered): string {
   const kind = kinds && kinds.size > 0 ? kindWords(kinds) : '';
   const need =
@@ -91,10 +124,10 @@ function offeredWords({ kinds, required, fallback, member }: Offered): string {
       ? `${fallback} by default`
       : required === 'yes'
         ? 'required'
-        : required === 'no' && member === 'prop'
+        : required === 'no' && isGiven(member)
           ? 'may be left out'
           : '';
-  return [kind, need].filter((one) => one !== '').join(', ') || (member === 'event' ? 'raised' : member === 'slot' ? 'shown' : 'taken');
+  return [kind, need].filter((one) => one !== '').join(', ') || plainWords[member];
 }
 
 /** Two contracts row by row, in the order of the earlier one; what is new stands last. Empty for two without members. */
@@ -136,12 +169,12 @@ export function contractRows(
 
 /** Whether one member may have got the other's name. */
 function mayBeRenamed(one: Offered, other: Offered): boolean {
-  if (one.member !== other.member) return false;
+  if (one.member !== other.member && !(isGiven(one.member) && isGiven(other.member))) return false;
   const { kinds } = other;
   // What took a flag and takes a list now is another thing, not another name.
   if (one.kinds && kinds && ![...one.kinds].some((kind) => kinds.has(kind))) return false;
   const isEither = one.required === 'unknown' || other.required === 'unknown';
-  return one.member !== 'prop' || one.required === other.required || isEither;
+  return !isGiven(one.member) || one.required === other.required || isEither;
 }
 
 /**
@@ -155,7 +188,7 @@ export function contractChanges(
   sources: { readonly before: string; readonly after: string },
 ): ContractChange[] {
   const [old, now] = [offeredBy(before), offeredBy(after)];
-  const keyOf = ({ member, same }: Offered): string => `${member} ${same}`;
+  const keyOf = ({ member, same }: Offered): string => `${isGiven(member) ? 'prop' : member} ${same}`;
   const [oldKeys, nowKeys] = [new Map(old.map((one) => [keyOf(one), one])), new Map(now.map((one) => [keyOf(one), one]))];
   const changes: ContractChange[] = [];
   const gone = old.filter((one) => !nowKeys.has(keyOf(one)));
@@ -164,15 +197,16 @@ export function contractChanges(
     const other = nowKeys.get(keyOf(one));
     if (!other) continue;
     const { member, name } = one;
+    if (member !== other.member) changes.push({ member: 'model', name, change: other.member === 'model' ? 'new' : 'gone' });
     // Both are props, and names of props are exact: another case is another name.
     if (member === 'event' && one.isProp && other.isProp && one.name !== other.name)
       changes.push({ member, name, change: 'renamed', to: other.name });
     if (one.required !== 'yes' && other.required === 'yes' && other.fallback === undefined)
       changes.push({ member, name: other.name, change: 'required' });
     else if (one.required === 'yes' && other.required === 'no') changes.push({ member, name: other.name, change: 'optional' });
-    if (member === 'prop' && spaceless(one.fallback) !== spaceless(other.fallback))
+    if (isGiven(member) && spaceless(one.fallback) !== spaceless(other.fallback))
       changes.push({ member, name: other.name, change: 'default', ...(other.fallback === undefined ? {} : { to: other.fallback }) });
-    if (one.kinds && other.kinds && member === 'prop' && ![...one.kinds].every((kind) => other.kinds?.has(kind)))
+    if (one.kinds && other.kinds && isGiven(member) && ![...one.kinds].every((kind) => other.kinds?.has(kind)))
       changes.push({ member, name: other.name, change: 'kind', to: kindWords(other.kinds) });
   }
   const taken = new Set<Offered>();
