@@ -3,11 +3,10 @@ import { bindingFor, memberKeyOf } from '../model/given';
 import { bareEvent, propKey } from '../model/member';
 import type { Component, Use } from '../model/model';
 import { covers, type Location } from '../model/span';
-import type { Tree } from '../model/tree';
 import { type ContractChange, contractChanges } from './contract';
 import { matchComponents, type Pair } from './match';
 import { componentAt, type Side, sourceOf } from './side';
-import { type Answers, type Standing, standingOf, tracedIn } from './ways';
+import { type Answers, type Standing, standingOf, tracedBoth } from './ways';
 
 export type Status = 'same' | 'changed' | 'renamed' | 'moved' | 'new' | 'gone';
 
@@ -62,9 +61,11 @@ export function compareProjects(before: Side, after: Side): ProjectComparison {
     pairs.flatMap((pair) => (statuses.get(pair) === 'same' ? [] : [pair.before?.id, pair.after?.id].filter((id) => id !== undefined))),
   );
   const contracts = new Map(pairs.map((pair) => [pair, contractOf(before, after, pair)]));
-  const concerns = (tree: Tree): boolean => tree.places.some(({ component }) => touched.has(component));
-  const was = tracedIn(before, (id) => nameOf(before.model.components.get(id as Component['id'])), concerns);
-  const is = tracedIn(after, (id) => after.model.components.get(id as Component['id'])?.name ?? '', concerns);
+  const { was, is } = tracedBoth(
+    { side: before, nameOf: (id) => nameOf(before.model.components.get(id)) },
+    { side: after, nameOf: (id) => after.model.components.get(id)?.name ?? '' },
+    touched,
+  );
   const answers = answersOf(was.answers, is.answers);
   const turned = answers.filter((one) => one.before !== undefined && one.after !== undefined && one.before !== one.after);
   const ways = [...was.reaches].flatMap(([of, reached]): ComparedWay[] => {

@@ -1,8 +1,12 @@
-import { makeFlowQueries } from '../flow/steps/make-queries';
 import { type Spot, spotKey } from '../flow/graph/graph';
-import type { Take } from '../model/model';
+import { makeFlowQueries } from '../flow/steps/make-queries';
+import type { FlowQueries } from '../flow/steps/queries';
+import type { ComponentId } from '../model/ids';
+import { useById } from '../model/lookup';
+import type { Model, Page } from '../model/model';
 import type { Place, Tree } from '../model/tree';
 import { providerFor, unfold } from '../tree';
+import { makeReach } from './reach';
 import type { Side } from './side';
 
 /** A component at the component around it, by the names that both versions are compared by. */
@@ -20,66 +24,173 @@ export function standingOf(key: string): Standing {
   return { component, place };
 }
 
-const spotsMost = 40_000;
 /** What a component holds that may go on to others; what is derived goes where that goes which it is made of. */
 const declares: ReadonlySet<string> = new Set(['state', 'prop', 'store', 'fetched']);
 
-/** What a value comes to on its way, each spot once. */
-function reachedFrom(queries: ReturnType<typeof makeFlowQueries>, start: Spot): Set<number> {
-  const seen = new Set([spotKey(start)]);
-  const frames = new Set<number>();
-  const queue = [start];
-  for (let spot = queue.pop(); spot && seen.size < spotsMost; spot = queue.pop())
-    for (const { to, frame } of queries.onward(spot)) {
-      frames.add(frame);
-      if (!to) continue;
-      frames.add(to.frame);
-      const key = spotKey(to);
-      if (seen.has(key)) continue;
-      seen.add(key);
-      queue.push(to);
-    }
-  return frames;
-}
-
 export type Traced = { readonly reaches: Reaches; readonly answers: Answers };
 
-/**
- * Where the values of a version go, and who answers for its contexts, on all pages. `nameOf` gives
- * the name under which a component is compared (its later one); `concerns` says of which pages anything is to be told.
- */
-export function tracedIn({ model }: Side, nameOf: (component: string) => string, concerns: (tree: Tree) => boolean): Traced {
-  const reaches = new Map<string, Set<string>>();
-  const answers = new Map<string, string | null>();
-  for (const page of model.pages) {
-    const tree = unfold(model, page);
-    if (!concerns(tree)) continue;
-    const names = tree.places.map(({ component }) => nameOf(component));
-    const standing = (place: Place): string => standingKey({ component: names[place.index] ?? '', place: names[place.parent] ?? '' });
-    const queries = makeFlowQueries(model, tree);
-    for (const frame of queries.graph.frames) {
-      if (frame.kind !== 'component' || frame.place < 0) continue;
-      frame.body.values.forEach((value, index) => {
-        if (!declares.has(value.kind) || !/^[\w$]+$/.test(value.name)) return;
-        const of = `${names[frame.place] ?? ''}.${value.name}`;
-        const found = reaches.get(of) ?? new Set();
-        for (const one of reachedFrom(queries, { frame: frame.index, value: index, track: [] })) {
-          const place = tree.places[queries.graph.frames[one]?.place ?? -1];
-          if (place && place.index !== frame.place) found.add(standing(place));
-        }
-        reaches.set(of, found);
-      });
-    }
-    for (const place of tree.places) {
-      const component = model.components.get(place.component);
-      for (const take of component?.consumes ?? []) {
-        const by = answeredBy(tree, place, take);
-        const key = model.contexts.get(take.context)?.name ?? '';
-        answers.set(`${standing(place)} ${key}`, by ? (names[by.owner] ?? null) : null);
-      }
-    }
-  }
-  return { reaches, answers };
+/** One of two versions, and how its components are looked at. */
+export type Version = {
+  readonly side: Side;
+  /** The name under which a component is compared: its later one. */
+  readonly nameOf: (component: ComponentId) => string;
+};
+
+/** A page of a version, with what is asked of it. */
+type Opened = {
+  readonly model: Model;
+  readonly tree: Tree;
+  readonly queries: FlowQueries;
+  /** The name of the component at each place. */
+  readonly names: readonly string[];
+  /** How each stands, as of `standingKey`. */
+  readonly standings: readonly string[];
+};
+
+function opened({ side: { model }, nameOf }: Version, tree: Tree): Opened {
+  const names = tree.places.map(({ component }) => nameOf(component));
+  const standings = tree.places.map(({ index, parent }) => standingKey({ component: names[index] ?? '', place: names[parent] ?? '' }));
+  return { model, tree, queries: makeFlowQueries(model, tree), names, standings };
 }
 
-const answeredBy = (tree: Tree, place: Place, { context, asks }: Take) => providerFor(tree, place, context, asks);
+/** The name of what a component holds, as `Component.name`; undefined for what holds nothing that could go on. */
+function heldName({ queries, names }: Opened, { frame, value }: Spot): string | undefined {
+  const { kind, place, body } = queries.graph.frames[frame] ?? {};
+  const held = body?.values[value];
+  if (kind !== 'component' || place === undefined || place < 0 || !held) return undefined;
+  return declares.has(held.kind) && /^[\w$]+$/.test(held.name) ? `${names[place] ?? ''}.${held.name}` : undefined;
+}
+
+/**
+ * Where something may have changed for the values of a page: the places of what was touched, of who wrote what
+ * stands within it, and of who asks for a context within it.
+ */
+function concerned(
+  { model, tree }: Opened,
+  touched: ReadonlySet<string>,
+): { readonly all: ReadonlySet<number>; readonly asking: ReadonlySet<number> } {
+  const [all, asking] = [new Set<number>(), new Set<number>()];
+  /** Whether a place stands within one that was touched. Who stands around a place comes before it. */
+  const within: (Place | undefined)[] = [];
+  for (const place of tree.places) {
+    const around = within[place.parent];
+    const isTouched = touched.has(place.component);
+    within[place.index] = isTouched ? place : around;
+    if (isTouched) all.add(place.index);
+    // Outermost first: its owner stands around all of them, or is one of them.
+    if (around && place.owner >= 0 && place.owner < around.index) all.add(place.owner);
+    if ((around ?? isTouched) && (model.components.get(place.component)?.consumes.length ?? 0) > 0) asking.add(place.index);
+  }
+  return { all, asking };
+}
+
+/** Names of the props that a place is given. */
+function givenAt({ model, tree }: Opened, place: number): string[] {
+  const id = tree.places[place]?.use;
+  const use = id && useById(model, id);
+  return use ? use.node.bindings.flatMap(({ to, direction }) => (direction === 'out' ? [] : [to.name])) : [];
+}
+
+/** What comes to the places that are concerned, from wherever it is held: names as of `heldName`. */
+function passing(page: Opened, touched: ReadonlySet<string>): Set<string> {
+  const { queries } = page;
+  const { all, asking } = concerned(page, touched);
+  const seen = new Set<string>();
+  const queue: Spot[] = [];
+  const names = new Set<string>();
+  const add = (spot: Spot): void => {
+    const key = spotKey(spot);
+    if (seen.has(key)) return;
+    seen.add(key);
+    queue.push(spot);
+    const name = heldName(page, spot);
+    if (name !== undefined) names.add(name);
+  };
+  for (const { index, place, body } of queries.graph.frames) {
+    const isWhole = all.has(place);
+    if (!isWhole && !asking.has(place)) continue;
+    body.values.forEach(({ kind }, value) => {
+      if (isWhole || kind === 'context') add({ frame: index, value, track: [] });
+      // What is given and not taken by its name stands in all of the props, or in the rest of them.
+      if (isWhole && (kind === 'props' || kind === 'rest'))
+        for (const name of givenAt(page, place)) add({ frame: index, value, track: [name] });
+    });
+  }
+  for (let spot = queue.pop(); spot; spot = queue.pop()) for (const { to } of queries.back(spot)) if (to) add(to);
+  return names;
+}
+
+/** What is gathered of a version, page by page. */
+class Gathered {
+  readonly reaches = new Map<string, Set<string>>();
+  readonly answers = new Map<string, string | null>();
+  /** Names with a way that is too long to be followed: nothing is said of them. */
+  private readonly cut = new Set<string>();
+  private readonly standings = new Set<string>();
+
+  /** Whether each component of a page stands in those already followed as it stands here. */
+  knows({ standings }: Opened): boolean {
+    return standings.every((one) => this.standings.has(one));
+  }
+
+  addReaches(page: Opened, asked: ReadonlySet<string>): void {
+    const { queries, standings } = page;
+    for (const one of standings) this.standings.add(one);
+    const reach = makeReach(queries);
+    for (const frame of queries.graph.frames)
+      frame.body.values.forEach((_, value) => {
+        const spot: Spot = { frame: frame.index, value, track: [] };
+        const name = heldName(page, spot);
+        if (name === undefined || !asked.has(name)) return;
+        const reached = reach(spot);
+        if (!reached) this.cut.add(name);
+        const found = this.reaches.get(name) ?? new Set();
+        for (const one of reached ?? []) {
+          const place = queries.graph.frames[one]?.place ?? -1;
+          if (place >= 0 && place !== frame.place) found.add(standings[place] ?? '');
+        }
+        this.reaches.set(name, found);
+      });
+  }
+
+  addAnswers({ model, tree, names, standings }: Opened): void {
+    for (const place of tree.places)
+      for (const { context, asks } of model.components.get(place.component)?.consumes ?? []) {
+        const by = providerFor(tree, place, context, asks);
+        const key = model.contexts.get(context)?.name ?? '';
+        this.answers.set(`${standings[place.index] ?? ''} ${key}`, by ? (names[by.owner] ?? null) : null);
+      }
+  }
+
+  all(): Traced {
+    for (const name of this.cut) this.reaches.delete(name);
+    return { reaches: this.reaches, answers: this.answers };
+  }
+}
+
+/**
+ * Where the values of two versions go that come by a component that was touched, and who answers for the
+ * contexts, on each page where one of those stands. Values that come by none of them go where they went.
+ */
+export function tracedBoth(before: Version, after: Version, touched: ReadonlySet<string>): { readonly was: Traced; readonly is: Traced } {
+  const [was, is] = [new Gathered(), new Gathered()];
+  const later = new Map(after.side.model.pages.map((page) => [page.id, page]));
+  const earlier = new Set(before.side.model.pages.map(({ id }) => id));
+  const treeOf = ({ side: { model } }: Version, page: Page | undefined): Tree | undefined => page && unfold(model, page);
+  const isConcerned = (tree: Tree | undefined): boolean => tree?.places.some(({ component }) => touched.has(component)) ?? false;
+  const compare = (old: Page | undefined, now: Page | undefined): void => {
+    const [oldTree, nowTree] = [treeOf(before, old), treeOf(after, now)];
+    if (!isConcerned(oldTree) && !isConcerned(nowTree)) return;
+    const [one, other] = [oldTree && opened(before, oldTree), nowTree && opened(after, nowTree)];
+    if (one) was.addAnswers(one);
+    if (other) is.addAnswers(other);
+    // A page that shows nothing but what others show, as one that is not found does within the frame of all, adds no way.
+    if ((!one || was.knows(one)) && (!other || is.knows(other))) return;
+    const asked = new Set([...(one ? passing(one, touched) : []), ...(other ? passing(other, touched) : [])]);
+    if (one) was.addReaches(one, asked);
+    if (other) is.addReaches(other, asked);
+  };
+  for (const page of before.side.model.pages) compare(page, later.get(page.id));
+  for (const page of after.side.model.pages) if (!earlier.has(page.id)) compare(undefined, page);
+  return { was: was.all(), is: is.all() };
+}
