@@ -201,7 +201,7 @@ export function contractChanges(
     // Both are props, and names of props are exact: another case is another name.
     if (member === 'event' && one.isProp && other.isProp && one.name !== other.name)
       changes.push({ member, name, change: 'renamed', to: other.name });
-    if (one.required !== 'yes' && other.required === 'yes' && other.fallback === undefined)
+    if (one.required === 'no' && other.required === 'yes' && other.fallback === undefined)
       changes.push({ member, name: other.name, change: 'required' });
     else if (one.required === 'yes' && other.required === 'no') changes.push({ member, name: other.name, change: 'optional' });
     if (isGiven(member) && spaceless(one.fallback) !== spaceless(other.fallback))

@@ -499,3 +499,477 @@ describe('a change of a contract, with its use changed too: told, and nothing br
     expect([told(comparison), broken(comparison), failing(comparison)]).toEqual([changes, [], []]);
   });
 });
+
+describe('a sound rewrite: the contract is what it was, all hold, and nothing breaks', () => {
+  test.each<[string, Framework, [string, string], [string, string], Framework?]>([
+    // React
+    [
+      'a function becomes an arrow',
+      'react',
+      ['export function Card({ tone }: { tone: string }) { return <b>{tone}</b>; }', '<Card tone="a"/>'],
+      ['export const Card = ({ tone }: { tone: string }) => <b>{tone}</b>;', '<Card tone="a"/>'],
+    ],
+    [
+      'a class becomes a function',
+      'react',
+      [
+        "import { Component } from 'react'; export class Card extends Component<{ tone: string; onPick: () => void }> { render() { const { tone, onPick } = this.props; return <b onClick={onPick}>{tone}</b>; } }",
+        '<Card tone="a" onPick={heard}/>',
+      ],
+      [
+        'export function Card({ tone, onPick }: { tone: string; onPick: () => void }) { return <b onClick={onPick}>{tone}</b>; }',
+        '<Card tone="a" onPick={heard}/>',
+      ],
+    ],
+    [
+      'state of a class becomes a hook',
+      'react',
+      [
+        "import { Component } from 'react'; export class Card extends Component { state = { open: false }; render() { return <b onClick={() => this.setState({ open: true })}>{this.state.open ? 'a' : 'b'}</b>; } }",
+        '<Card/>',
+      ],
+      [
+        "import { useState } from 'react'; export function Card() { const [open, setOpen] = useState(false); return <b onClick={() => setOpen(true)}>{open ? 'a' : 'b'}</b>; }",
+        '<Card/>',
+      ],
+    ],
+    [
+      'it is wrapped in memo',
+      'react',
+      ['export function Card({ tone }: { tone: string }) { return <b>{tone}</b>; }', '<Card tone="a"/>'],
+      [
+        "import { memo } from 'react'; export const Card = memo(function Card({ tone }: { tone: string }) { return <b>{tone}</b>; });",
+        '<Card tone="a"/>',
+      ],
+    ],
+    [
+      'props are taken whole',
+      'react',
+      ['export function Card({ tone }: { tone: string }) { return <b>{tone}</b>; }', '<Card tone="a"/>'],
+      ['export function Card(props: { tone: string }) { return <b>{props.tone}</b>; }', '<Card tone="a"/>'],
+    ],
+    [
+      'props get a named type',
+      'react',
+      ['export function Card({ tone }: { tone: string }) { return <b>{tone}</b>; }', '<Card tone="a"/>'],
+      ['type Props = { tone: string }; export function Card({ tone }: Props) { return <b>{tone}</b>; }', '<Card tone="a"/>'],
+    ],
+    [
+      'a condition is written another way',
+      'react',
+      ['export function Card({ tone }: { tone?: string }) { return tone ? <b>{tone}</b> : null; }', '<Card tone="a"/>'],
+      ['export function Card({ tone }: { tone?: string }) { if (!tone) return null; return <b>{tone}</b>; }', '<Card tone="a"/>'],
+    ],
+    [
+      'a spread becomes names',
+      'react',
+      ['export function Card({ tone }: { tone: string }) { return <b>{tone}</b>; }', "<Card {...{ tone: 'a' }}/>"],
+      ['export function Card({ tone }: { tone: string }) { return <b>{tone}</b>; }', '<Card tone="a"/>'],
+    ],
+    [
+      'a state becomes a reducer',
+      'react',
+      [
+        "import { useState } from 'react'; export function Card() { const [n, setN] = useState(0); return <b onClick={() => setN(n + 1)}>{n}</b>; }",
+        '<Card/>',
+      ],
+      [
+        "import { useReducer } from 'react'; export function Card() { const [n, more] = useReducer((was: number) => was + 1, 0); return <b onClick={() => more()}>{n}</b>; }",
+        '<Card/>',
+      ],
+    ],
+    [
+      'what is computed is kept',
+      'react',
+      ['export function Card({ list }: { list: string[] }) { const many = list.length; return <b>{many}</b>; }', "<Card list={['a']}/>"],
+      [
+        "import { useMemo } from 'react'; export function Card({ list }: { list: string[] }) { const many = useMemo(() => list.length, [list]); return <b>{many}</b>; }",
+        "<Card list={['a']}/>",
+      ],
+    ],
+    [
+      'a part of it stands for itself',
+      'react',
+      ['export function Card({ tone }: { tone: string }) { return <b><i>{tone}</i></b>; }', '<Card tone="a"/>'],
+      [
+        'function Tone({ tone }: { tone: string }) { return <i>{tone}</i>; } export function Card({ tone }: { tone: string }) { return <b><Tone tone={tone}/></b>; }',
+        '<Card tone="a"/>',
+      ],
+    ],
+    [
+      'a default moves from the class to the function',
+      'react',
+      [
+        "import { Component } from 'react'; export class Card extends Component<{ tone: string }> { static defaultProps = { tone: 'a' }; render() { return <b>{this.props.tone}</b>; } }",
+        '<Card tone="b"/>',
+      ],
+      ["export function Card({ tone = 'a' }: { tone?: string }) { return <b>{tone}</b>; }", '<Card tone="b"/>'],
+    ],
+    // Vue
+    [
+      'options become setup',
+      'vue',
+      [
+        "<script>export default { props: ['tone'], emits: ['pick'], methods: { go() { this.$emit('pick'); } } };</script><template><b @click=\"go\">{{ tone }}</b></template>",
+        '<Card tone="a" @pick="heard"/>',
+      ],
+      [
+        "<script setup>defineProps(['tone']); const emit = defineEmits(['pick']); const go = () => emit('pick');</script><template><b @click=\"go\">{{ tone }}</b></template>",
+        '<Card tone="a" @pick="heard"/>',
+      ],
+    ],
+    [
+      'data become refs',
+      'vue',
+      [
+        '<script>export default { data() { return { open: false }; } };</script><template><b @click="open = true">{{ open }}</b></template>',
+        '<Card/>',
+      ],
+      [
+        '<script setup>import { ref } from \'vue\'; const open = ref(false);</script><template><b @click="open = true">{{ open }}</b></template>',
+        '<Card/>',
+      ],
+    ],
+    [
+      'what is computed moves to setup',
+      'vue',
+      [
+        "<script>export default { props: ['list'], computed: { many() { return this.list.length; } } };</script><template>{{ many }}</template>",
+        '<Card :list="[1]"/>',
+      ],
+      [
+        "<script setup>import { computed } from 'vue'; const props = defineProps(['list']); const many = computed(() => props.list.length);</script><template>{{ many }}</template>",
+        '<Card :list="[1]"/>',
+      ],
+    ],
+    [
+      'props as an object become types',
+      'vue',
+      [
+        '<script setup>defineProps({ tone: { type: String, required: true } });</script><template>{{ tone }}</template>',
+        '<Card tone="a"/>',
+      ],
+      ['<script setup lang="ts">defineProps<{ tone: string }>();</script><template>{{ tone }}</template>', '<Card tone="a"/>'],
+    ],
+    [
+      'a model of two halves becomes one',
+      'vue',
+      [
+        "<script setup>defineProps(['modelValue']); const emit = defineEmits(['update:modelValue']);</script><template><input :value=\"modelValue\" @input=\"emit('update:modelValue', $event.target.value)\"></template>",
+        '<Card v-model="held"/>',
+      ],
+      ['<script setup>const model = defineModel();</script><template><input v-model="model"></template>', '<Card v-model="held"/>'],
+    ],
+    [
+      'names in kebab case become camel case',
+      'vue',
+      ["<script setup>defineProps(['lockName']);</script><template>{{ lockName }}</template>", '<Card lock-name="a"/>'],
+      ["<script setup>defineProps(['lockName']);</script><template>{{ lockName }}</template>", '<Card lockName="a"/>'],
+    ],
+    [
+      'a default by withDefaults becomes one of a pattern',
+      'vue',
+      [
+        '<script setup lang="ts">withDefaults(defineProps<{ tone?: string }>(), { tone: \'a\' });</script><template>{{ tone }}</template>',
+        '<Card tone="b"/>',
+      ],
+      [
+        '<script setup lang="ts">const { tone = \'a\' } = defineProps<{ tone?: string }>();</script><template>{{ tone }}</template>',
+        '<Card tone="b"/>',
+      ],
+    ],
+    [
+      'a template becomes a render function',
+      'vue',
+      ["<script>export default { props: ['tone'] };</script><template><b>{{ tone }}</b></template>", '<Card tone="a"/>'],
+      [
+        "<script>import { h } from 'vue'; export default { props: ['tone'], render() { return h('b', this.tone); } };</script>",
+        '<Card tone="a"/>',
+      ],
+    ],
+    // Svelte
+    [
+      'exports become runes',
+      'svelte',
+      ["<script>export let tone = 'a'; export let size;</script><b id={size}>{tone}</b>", '<Card tone="b" size={1}/>'],
+      ["<script>let { tone = 'a', size } = $props();</script><b id={size}>{tone}</b>", '<Card tone="b" size={1}/>'],
+    ],
+    [
+      'reactive statements become runes',
+      'svelte',
+      ['<script>export let list; $: many = list.length;</script>{many}', '<Card list={[1]}/>'],
+      ['<script>let { list } = $props(); const many = $derived(list.length);</script>{many}', '<Card list={[1]}/>'],
+    ],
+    [
+      'variables become state',
+      'svelte',
+      ['<script>let open = false;</script><b on:click={() => (open = true)}>{open}</b>', '<Card/>'],
+      ['<script>let open = $state(false);</script><b onclick={() => (open = true)}>{open}</b>', '<Card/>'],
+    ],
+    [
+      'a slot becomes children',
+      'svelte',
+      ['<b><slot/></b>', '<Card>a</Card>'],
+      ['<script>let { children } = $props();</script><b>{@render children?.()}</b>', '<Card>a</Card>'],
+    ],
+    [
+      'an event becomes a callback, with who listens',
+      'svelte',
+      [
+        "<script>import { createEventDispatcher } from 'svelte'; const send = createEventDispatcher();</script><b on:click={() => send('pick')}/>",
+        '<Card on:pick={heard}/>',
+      ],
+      ['<script>let { onpick } = $props();</script><b onclick={() => onpick()}/>', '<Card onpick={heard}/>'],
+    ],
+    [
+      'what is bound stays bound',
+      'svelte',
+      ['<script>export let at;</script><input bind:value={at}>', '<Card bind:at={held}/>'],
+      ['<script>let { at = $bindable() } = $props();</script><input bind:value={at}>', '<Card bind:at={held}/>'],
+    ],
+    // Angular
+    [
+      'decorators become signals',
+      'angular',
+      [
+        "template: '<b (click)=\"pick.emit()\">{{ tone }}</b>' }) export class Card { @Input() tone = ''; @Output() pick = new EventEmitter();",
+        '<app-card tone="a" (pick)="heard()"/>',
+      ],
+      [
+        "template: '<b (click)=\"pick.emit()\">{{ tone() }}</b>' }) export class Card { tone = input(''); pick = output();",
+        '<app-card tone="a" (pick)="heard()"/>',
+      ],
+    ],
+    [
+      'input and output become a model',
+      'angular',
+      [
+        'template: \'<b (click)="atChange.emit(1)">{{ at }}</b>\' }) export class Card { @Input() at = 0; @Output() atChange = new EventEmitter();',
+        '<app-card [(at)]="held"/>',
+      ],
+      ['template: \'<b (click)="at.set(1)">{{ at() }}</b>\' }) export class Card { at = model(0);', '<app-card [(at)]="held"/>'],
+    ],
+    [
+      'a directive becomes a block',
+      'angular',
+      ["template: '<b *ngIf=\"tone\">{{ tone }}</b>' }) export class Card { @Input() tone = '';", '<app-card tone="a"/>'],
+      ["template: '@if (tone) {<b>{{ tone }}</b>}' }) export class Card { @Input() tone = '';", '<app-card tone="a"/>'],
+    ],
+    [
+      'required, in both forms',
+      'angular',
+      ["template: '{{ tone }}' }) export class Card { @Input({ required: true }) tone!: string;", '<app-card tone="a"/>'],
+      ["template: '{{ tone() }}' }) export class Card { tone = input.required<string>();", '<app-card tone="a"/>'],
+    ],
+    // Custom elements
+    [
+      'properties become decorators',
+      'elements',
+      ['static properties = { tone: {} }; render() { return html`<b>${this.tone}</b>`; }', '<x-card tone="a"></x-card>'],
+      ['@property() tone; render() { return html`<b>${this.tone}</b>`; }', '<x-card tone="a"></x-card>'],
+    ],
+    [
+      'an attribute becomes a property',
+      'elements',
+      ['static properties = { tone: {} }; render() { return html`<b>${this.tone}</b>`; }', '<x-card tone="a"></x-card>'],
+      ['static properties = { tone: {} }; render() { return html`<b>${this.tone}</b>`; }', "<x-card .tone=${'a'}></x-card>"],
+    ],
+    [
+      'a method becomes an arrow',
+      'elements',
+      [
+        "send() { this.dispatchEvent(new CustomEvent('pick')); } render() { return html`<b @click=${this.send}></b>`; }",
+        '<x-card @pick=${this.heard}></x-card>',
+      ],
+      [
+        "send = () => this.dispatchEvent(new CustomEvent('pick')); render() { return html`<b @click=${this.send}></b>`; }",
+        '<x-card @pick=${this.heard}></x-card>',
+      ],
+    ],
+    // Lightning web components
+    [
+      'a condition in its newer form',
+      'lwc',
+      ['@api tone;---<template if:true={tone}><b>{tone}</b></template>', '<c-card tone="a"></c-card>'],
+      ['@api tone;---<template lwc:if={tone}><b>{tone}</b></template>', '<c-card tone="a"></c-card>'],
+    ],
+    [
+      'a field becomes a pair of accessors',
+      'lwc',
+      ['@api tone;---<b>{tone}</b>', '<c-card tone="a"></c-card>'],
+      ['held; @api get tone() { return this.held; } set tone(given) { this.held = given; }---<b>{held}</b>', '<c-card tone="a"></c-card>'],
+    ],
+    // Astro
+    [
+      'props are taken whole',
+      'astro',
+      ['---\nconst { tone } = Astro.props;\n---\n<b>{tone}</b>', '<Card tone="a"/>'],
+      ['<b>{Astro.props.tone}</b>', '<Card tone="a"/>'],
+    ],
+    [
+      'props get a type',
+      'astro',
+      ['---\nconst { tone } = Astro.props;\n---\n<b>{tone}</b>', '<Card tone="a"/>'],
+      ['---\ninterface Props { tone: string }\nconst { tone } = Astro.props;\n---\n<b>{tone}</b>', '<Card tone="a"/>'],
+    ],
+    // Across frameworks
+    [
+      'React becomes Vue',
+      'react',
+      [
+        'export function Card({ tone, onPick }: { tone: string; onPick?: () => void }) { return <b onClick={() => onPick?.()}>{tone}</b>; }',
+        '<Card tone="a" onPick={heard}/>',
+      ],
+      [
+        '<script setup lang="ts">defineProps<{ tone: string }>(); const emit = defineEmits(["pick"]);</script><template><b @click="emit(\'pick\')">{{ tone }}</b></template>',
+        '<Card tone="a" @pick="heard"/>',
+      ],
+      'vue',
+    ],
+    [
+      'React becomes Svelte',
+      'react',
+      [
+        'export function Card({ tone, children }: { tone: string; children?: React.ReactNode }) { return <b id={tone}>{children}</b>; }',
+        '<Card tone="a">b</Card>',
+      ],
+      [
+        '<script lang="ts">let { tone, children }: { tone: string; children?: () => void } = $props();</script><b id={tone}>{@render children?.()}</b>',
+        '<Card tone="a">b</Card>',
+      ],
+      'svelte',
+    ],
+    [
+      'Vue becomes Svelte',
+      'vue',
+      [
+        "<script setup>defineProps(['tone']); const emit = defineEmits(['pick']);</script><template><b @click=\"emit('pick')\">{{ tone }}<slot/></b></template>",
+        '<Card tone="a" @pick="heard">b</Card>',
+      ],
+      [
+        '<script>let { tone, onpick, children } = $props();</script><b onclick={() => onpick?.()}>{tone}{@render children?.()}</b>',
+        '<Card tone="a" onpick={heard}>b</Card>',
+      ],
+      'svelte',
+    ],
+    [
+      'Vue becomes React',
+      'vue',
+      ["<script setup>defineProps(['tone']);</script><template><b>{{ tone }}<slot/></b></template>", '<Card tone="a">b</Card>'],
+      [
+        'export function Card({ tone, children }: { tone?: string; children?: React.ReactNode }) { return <b>{tone}{children}</b>; }',
+        '<Card tone="a">b</Card>',
+      ],
+      'react',
+    ],
+    [
+      'Angular becomes React',
+      'angular',
+      ["template: '<b>{{ tone }}</b>' }) export class Card { @Input() tone = '';", '<app-card tone="a"/>'],
+      ["export function Card({ tone = '' }: { tone?: string }) { return <b>{tone}</b>; }", '<Card tone="a"/>'],
+      'react',
+    ],
+  ])('%s (%s)', (_, framework, before, after, later) => {
+    const comparison = compared(framework, before, after, later);
+    expect([told(comparison), broken(comparison), failing(comparison)]).toEqual([[], [], []]);
+  });
+});
+
+describe('a change that is left behind at its use breaks there, and the card no longer holds', () => {
+  test.each<[Framework, string, string, string, string, string[]]>([
+    [
+      'react',
+      'a prop under another name',
+      'export const Card = ({ tone }: { tone?: string }) => <b className={tone}/>;',
+      'export const Card = ({ level }: { level?: string }) => <b className={level}/>;',
+      '<Card tone="a"/>',
+      ['prop-unknown tone'],
+    ],
+    [
+      'react',
+      'a prop is required now',
+      'export const Card = ({ tone }: { tone?: string }) => <b>{tone}</b>;',
+      'export const Card = ({ tone }: { tone: string }) => <b>{tone.length}</b>;',
+      '<Card/>',
+      ['prop-missing tone'],
+    ],
+    [
+      'vue',
+      'a prop under another name',
+      '<script setup>defineProps([\'tone\']);</script><template><b :class="tone">x</b><i/></template>',
+      '<script setup>defineProps([\'level\']);</script><template><b :class="level">x</b><i/></template>',
+      '<Card tone="a"/>',
+      ['prop-unknown tone'],
+    ],
+    [
+      'vue',
+      'an event under another name',
+      "<script setup>const emit = defineEmits(['pick']);</script><template><b @click=\"emit('pick')\"/><i/></template>",
+      "<script setup>const emit = defineEmits(['choose']);</script><template><b @click=\"emit('choose')\"/><i/></template>",
+      '<Card @pick="heard"/>',
+      ['event-never-raised @pick'],
+    ],
+    [
+      'vue',
+      'a prop is required now',
+      '<script setup>defineProps({ tone: String });</script><template>{{ tone }}</template>',
+      '<script setup>defineProps({ tone: { type: String, required: true } });</script><template>{{ tone }}</template>',
+      '<p><Card/></p>',
+      ['prop-missing tone'],
+    ],
+    [
+      'svelte',
+      'a prop under another name',
+      '<script>let { tone } = $props();</script><b class={tone}>x</b>',
+      '<script>let { level } = $props();</script><b class={level}>x</b>',
+      '<Card tone="a"/>',
+      ['prop-unknown tone'],
+    ],
+    ['svelte', 'a slot less', '<b><slot name="foot"/></b>', '<b/>', '<Card><i slot="foot">a</i></Card>', ['slot-nowhere #foot']],
+    [
+      'angular',
+      'an input under another name',
+      "template: '<b [id]=\"tone()\"></b>' }) export class Card { tone = input('');",
+      "template: '<b [id]=\"level()\"></b>' }) export class Card { level = input('');",
+      '<app-card [tone]="held"/>',
+      ['prop-unknown tone'],
+    ],
+    [
+      'angular',
+      'an output under another name',
+      'template: \'<b (click)="pick.emit()"></b>\' }) export class Card { pick = output();',
+      'template: \'<b (click)="choose.emit()"></b>\' }) export class Card { choose = output();',
+      '<app-card (pick)="heard()"/>',
+      ['event-never-raised (pick)'],
+    ],
+    [
+      'angular',
+      'an input is required now',
+      "template: '{{ tone() }}' }) export class Card { tone = input<string>();",
+      "template: '{{ tone() }}' }) export class Card { tone = input.required<string>();",
+      '<app-card/>',
+      ['prop-missing tone'],
+    ],
+    [
+      'elements',
+      'an event under another name',
+      "send() { this.dispatchEvent(new CustomEvent('pick')); } render() { return html`<b @click=${this.send}></b>`; }",
+      "send() { this.dispatchEvent(new CustomEvent('choose')); } render() { return html`<b @click=${this.send}></b>`; }",
+      '<x-card @pick=${this.heard}></x-card>',
+      ['event-never-raised @pick'],
+    ],
+    [
+      'lwc',
+      'a property under another name',
+      '@api tone;---<b title={tone}>x</b>',
+      '@api level;---<b title={level}>x</b>',
+      '<c-card tone="a"></c-card>',
+      ['prop-unknown tone'],
+    ],
+    ['astro', 'a slot less', '<b><slot name="foot"/></b>', '<b></b>', '<Card><i slot="foot">a</i></Card>', ['slot-nowhere foot']],
+  ])('%s: %s', (framework, _, before, after, use, breaks) => {
+    const comparison = compared(framework, [before, use], [after, use]);
+    expect(broken(comparison)).toEqual(breaks);
+    expect(failing(comparison).some((name) => cardNames[name])).toBe(true);
+  });
+});

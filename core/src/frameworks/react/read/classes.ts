@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import type { ComponentFacts, NameFact, Reading, TemplateNode } from '../../../model/facts';
 import type { Span } from '../../../model/span';
+import type { TypeExpr } from '../../../model/types';
 import { type Connected, readConnected } from './connected';
 import {
   addAction,
@@ -24,6 +25,7 @@ import { assemble, readTemplate } from './components';
 import { propMember } from './names';
 import type { Declared } from '../../../read/script/declarations';
 import { append } from '../../../model/append';
+import { readType } from '../../../read/script/types';
 
 type ClassNode = t.ClassDeclaration | t.ClassExpression;
 type Member = t.ClassMethod | t.ClassProperty;
@@ -136,11 +138,22 @@ export function readClassComponent(
   }
   for (const { name, span } of propsNamed(module, node)) propValue(body, name, span);
   if (connected) readConnected(body, connected);
-  const assembled = assemble(body, template, declared, 'class', file, undefined);
+  const assembled = assemble(body, template, declared, 'class', file, propsTypeOfClass(node));
   // What it inherits from a class of one's own reads the same props.
   const facts: ComponentFacts = ownBase.test(dottedName(node.superClass) ?? '') ? assembled : { ...assembled, openness: 'open' };
   const missing = undeclaredHandlers(node);
   return missing.length > 0 ? { ...facts, undeclared: missing } : facts;
+}
+
+/**
+ * `class Card extends Component<Props>`: what it is given, by its type; undefined where none is written. A decorator
+ * may give it some of that, and a parameter of the class may stand for anything.
+ */
+function propsTypeOfClass(node: ClassNode): TypeExpr | undefined {
+  const given = node.superTypeParameters ?? undefined;
+  if (given?.type !== 'TSTypeParameterInstantiation' || !ownBase.test(dottedName(node.superClass) ?? '')) return undefined;
+  if (node.typeParameters || (node.decorators ?? []).length > 0) return { kind: 'unknown' };
+  return given.params[0] && readType(given.params[0]);
 }
 
 /** Names that the text of a class reads off its props, wherever in it. */
