@@ -1,4 +1,13 @@
-import { applyEdits, type Component, type ComponentId, type FilePath, propKey, type TextEdit, walkTemplate } from '@liana/core';
+import {
+  applyEdits,
+  type Component,
+  type ComponentId,
+  type FilePath,
+  type KnownUse,
+  propKey,
+  type TextEdit,
+  walkTemplate,
+} from '@liana/core';
 import { migrate } from 'svelte/compiler';
 import { faultKinds, type Project } from './fault-kinds';
 import { asFunction } from './class-to-function';

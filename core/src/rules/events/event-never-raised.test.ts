@@ -230,6 +230,13 @@ table(
     ],
     ['forwarded', { App: '<script>const go = () => 1;</script><Pill on:click={go}/>', Pill: '<button on:click>x</button>' }],
     [
+      'forwarded as the framework’s own tool rewrites it',
+      {
+        App: '<script>const go = () => 1;</script><Pill on:click={go} on:submit={go}/>',
+        Pill: '<script>import { createBubbler, preventDefault } from "svelte/legacy"; const bubble = createBubbler();</script><button onclick={bubble("click")}>x</button><form onsubmit={preventDefault(bubble("submit"))}></form>',
+      },
+    ],
+    [
       'a callback',
       {
         App: '<script>const go = () => 1;</script><Pill onclear={go}/>',

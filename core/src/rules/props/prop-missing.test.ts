@@ -135,6 +135,26 @@ table(
   ],
 );
 
+/** A class whose base says what it is given. */
+const rowClass = (props: string, more = '', before = ''): string =>
+  `type Props = { eta: string; boat?: string };\n${before}class Row extends React.Component<${props}> { ${more} render() { return <p>{this.props.eta}{this.props.boat}</p>; } }\nexport function App() { return <Row boat="b"/>; }`;
+
+table(
+  'prop-missing',
+  'react',
+  [
+    ['a class, by the type of its base', rowClass('Props'), 'App eta'],
+    ['and by one that is written there', rowClass('{ eta: string; boat?: string }'), 'App eta'],
+  ],
+  [
+    ['a default of the class', rowClass('Props', "static defaultProps = { eta: '1' };")],
+    ['a decorator may give it', rowClass('Props', '', "@inject('eta')\n")],
+    ['a base of one’s own', rowClass('Props').replace('React.Component', 'Base')],
+    ['a parameter of the class', rowClass('P').replace('class Row', 'class Row<P>')],
+    ['nothing is said of its props', rowClass('Props').replace('<Props>', '')],
+  ],
+);
+
 /** A part whose props are told apart by one of them. */
 const action = (use: string): string =>
   `type Common = { label: string };\ntype Props = Common & ({ kind: 'link'; href: string } | { kind: 'press'; onPress: () => void });\nfunction Action(props: Props) { return <b>{props.label}</b>; }\nconst kind = pick();\nexport function App() { return <Action ${use}/>; }`;

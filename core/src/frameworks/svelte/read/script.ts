@@ -230,7 +230,7 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
       declareProps(instance, declarator.id, scope);
       return;
     }
-    if (api === 'createEventDispatcher' && whole) {
+    if ((api === 'createEventDispatcher' || api === 'createBubbler') && whole) {
       scope.names.set(whole.name, { kind: 'emits' });
       declareEvents(instance, init);
       return;
