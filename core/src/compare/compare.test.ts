@@ -303,6 +303,44 @@ describe('who answers, and where values go', () => {
     expect(comparison.answers).toEqual([{ component: 'Row', place: 'App', key: 'UnitContext', before: null, after: 'App' }]);
     expect([breaksOf(comparison), comparison.findings.gone.map(({ rule }) => rule)]).toEqual([[], ['context-missing', 'context-unread']]);
   });
+  const wayOf = (comparison: ProjectComparison, of: string): string[] => {
+    const { lost = [], gained = [] } = comparison.ways.find((one) => one.of === of) ?? {};
+    return [...lost.map((one) => `-${one.component}@${one.place}`), ...gained.map((one) => `+${one.component}@${one.place}`)];
+  };
+  const shown = (app: string, panel: string): Files => ({
+    'src/main.jsx': "import { createRoot } from 'react-dom/client'; import { App } from './App'; createRoot(document.body).render(<App/>);",
+    'src/Row.jsx': 'export const Row = ({ n, onMore }) => <b onClick={() => onMore(n + 1)}>{n}</b>;',
+    'src/Panel.jsx': `import { Row } from './Row'; export const Panel = ${panel};`,
+    'src/App.jsx': `import { useState } from 'react'; import { Panel } from './Panel'; import { Row } from './Row'; export function App() { const [n, setN] = useState(0); return ${app}; }`,
+  });
+  test.each<[string, Files, Files, string[]]>([
+    [
+      'what stood in the rest of the props and is handed on no more; that it comes back changed makes a circle',
+      shown('<Panel n={n} onMore={setN}/>', '(props) => <p><Row {...props}/></p>'),
+      shown('<Panel n={n} onMore={setN}/>', '({ onMore }) => <p><Row onMore={onMore}/></p>'),
+      ['-Row@Panel'],
+    ],
+    [
+      'what stood between the tags of one that shows it no more',
+      shown('<Panel><Row n={n} onMore={setN}/></Panel>', '({ children }) => <p>{children}</p>'),
+      shown('<Panel><Row n={n} onMore={setN}/></Panel>', '() => <p/>'),
+      ['-Row@Panel'],
+    ],
+    [
+      'and one that shows it for the first time',
+      shown('<Panel><Row n={n} onMore={setN}/></Panel>', '() => <p/>'),
+      shown('<Panel><Row n={n} onMore={setN}/></Panel>', '({ children }) => <p>{children}</p>'),
+      ['+Row@Panel'],
+    ],
+    [
+      'nothing where it is handed on under another name',
+      shown('<Panel n={n} onMore={setN}/>', '({ n, onMore }) => <p><Row n={n} onMore={onMore}/></p>'),
+      shown('<Panel level={n} onMore={setN}/>', '({ level, onMore }) => <p><Row n={level} onMore={onMore}/></p>'),
+      [],
+    ],
+  ])('%s', (_, before, after, way) => {
+    expect(wayOf(compared(before, after), 'App.n')).toEqual(way);
+  });
   test('pages on which nothing was touched are not asked', () => {
     expect(compared(inside, inside)).toMatchObject({ ways: [], answers: [], breaks: [] });
   });
