@@ -47,10 +47,21 @@ type Opened = {
   readonly standings: readonly string[];
 };
 
-function opened({ side: { model }, nameOf }: Version, tree: Tree): Opened {
+function opened({ side: { model }, nameOf }: Version, page: Page): Opened {
+  const tree = unfold(model, page);
   const names = tree.places.map(({ component }) => nameOf(component));
   const standings = tree.places.map(({ index, parent }) => standingKey({ component: names[index] ?? '', place: names[parent] ?? '' }));
-  return { model, tree, queries: makeFlowQueries(model, tree), names, standings };
+  let made: FlowQueries | undefined;
+  return {
+    model,
+    tree,
+    names,
+    standings,
+    // Of most pages nothing is asked.
+    get queries() {
+      return (made ??= makeFlowQueries(model, tree));
+    },
+  };
 }
 
 /** The name of what a component holds, as `Component.name`; undefined for what holds nothing that could go on. */
@@ -174,23 +185,46 @@ class Gathered {
  */
 export function tracedBoth(before: Version, after: Version, touched: ReadonlySet<string>): { readonly was: Traced; readonly is: Traced } {
   const [was, is] = [new Gathered(), new Gathered()];
-  const later = new Map(after.side.model.pages.map((page) => [page.id, page]));
+  const old = (page: Page): Asked => ({ version: before, page, to: was });
+  const now = (page: Page): Asked => ({ version: after, page, to: is });
   const earlier = new Set(before.side.model.pages.map(({ id }) => id));
-  const treeOf = ({ side: { model } }: Version, page: Page | undefined): Tree | undefined => page && unfold(model, page);
-  const isConcerned = (tree: Tree | undefined): boolean => tree?.places.some(({ component }) => touched.has(component)) ?? false;
-  const compare = (old: Page | undefined, now: Page | undefined): void => {
-    const [oldTree, nowTree] = [treeOf(before, old), treeOf(after, now)];
-    if (!isConcerned(oldTree) && !isConcerned(nowTree)) return;
-    const [one, other] = [oldTree && opened(before, oldTree), nowTree && opened(after, nowTree)];
-    if (one) was.addAnswers(one);
-    if (other) is.addAnswers(other);
-    // A page that shows nothing but what others show, as one that is not found does within the frame of all, adds no way.
-    if ((!one || was.knows(one)) && (!other || is.knows(other))) return;
-    const asked = new Set([...(one ? passing(one, touched) : []), ...(other ? passing(other, touched) : [])]);
-    if (one) was.addReaches(one, asked);
-    if (other) is.addReaches(other, asked);
-  };
-  for (const page of before.side.model.pages) compare(page, later.get(page.id));
-  for (const page of after.side.model.pages) if (!earlier.has(page.id)) compare(undefined, page);
+  const later = new Map(after.side.model.pages.map((page) => [page.id, page]));
+  const alone: Asked[] = after.side.model.pages.filter(({ id }) => !earlier.has(id)).map(now);
+  for (const page of before.side.model.pages) {
+    const same = later.get(page.id);
+    if (same) gather([old(page), now(same)], touched);
+    else alone.push(old(page));
+  }
+  gather(alone, touched);
   return { was: was.all(), is: is.all() };
+}
+
+/** A page of a version that is asked for, and what is gathered of that version. */
+type Asked = { readonly version: Version; readonly page: Page; readonly to: Gathered };
+
+/** More pages than these, opened at once, would fill the memory: they are opened one by one, twice. */
+const mostOpen = 2;
+
+/** Gathers from pages that are one in both versions, or are in one version alone: what comes by what was touched on any is asked of all. */
+function gather(pages: readonly Asked[], touched: ReadonlySet<string>): void {
+  const kept = new Map<Asked, Opened>();
+  const asked = new Set<string>();
+  let isConcerned = false;
+  let isNew = false;
+  const open = (one: Asked): Opened => {
+    const found = kept.get(one) ?? opened(one.version, one.page);
+    if (pages.length <= mostOpen) kept.set(one, found);
+    return found;
+  };
+  const shows = ({ tree }: Opened): boolean => tree.places.some(({ component }) => touched.has(component));
+  for (const one of pages) if (shows(open(one))) isConcerned = true;
+  if (!isConcerned) return;
+  for (const one of pages) {
+    const page = open(one);
+    one.to.addAnswers(page);
+    // A page that shows nothing but what others show, as one that is not found does within the frame of all, adds no way.
+    if (!one.to.knows(page)) isNew = true;
+    for (const name of passing(page, touched)) asked.add(name);
+  }
+  if (isNew) for (const one of pages) one.to.addReaches(open(one), asked);
 }
