@@ -42,7 +42,7 @@ export type ProjectComparison = {
   readonly components: readonly ComparedComponent[];
   /** What is broken now: findings of the later version that the earlier one has not, as far as they tell of something broken. */
   readonly breaks: readonly Finding[];
-  /** Ways of values that come by a component that was touched; those that go where they went have nothing lost and nothing gained, those too long to be followed are left out. */
+  /** Ways of values that come by a component that was touched; those that go where they went have nothing lost and nothing gained, those that are not followed to their end, on a page with too much to follow, are left out. */
   readonly ways: readonly ComparedWay[];
   readonly answers: readonly ComparedAnswer[];
   readonly findings: { readonly new: readonly Finding[]; readonly gone: readonly Finding[] };

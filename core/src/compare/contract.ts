@@ -1,5 +1,5 @@
 import { adapterOf } from '../frameworks/registry';
-import { bareEvent, type MemberKey, memberName, propKey } from '../model/member';
+import { bareEvent, type MemberKey, memberName, memberOf, propKey } from '../model/member';
 import type { Component, ContractMember } from '../model/model';
 
 export type MemberWord = 'prop' | 'event' | 'slot' | 'model';
@@ -40,7 +40,7 @@ function modelsIn({ contract, facts, framework }: Pick<Component, 'contract' | '
   for (const [key, { name }] of contract.members) {
     if (key !== propKey(name)) continue;
     for (const half of changesOf(name)) {
-      if (!half.includes(':') || !raised.has(half)) continue;
+      if (memberOf(half).kind === 'prop' || !raised.has(half)) continue;
       twoWay.add(key);
       halves.add(half);
     }

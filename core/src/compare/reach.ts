@@ -6,6 +6,9 @@ const spotsMost = 400_000;
 /** Nor so many that what they come to would take more than this, in bytes. */
 const bytesMost = 256_000_000;
 
+const wordsOf = ({ graph }: FlowQueries): number => Math.ceil(graph.frames.length / 32);
+const mostOf = (queries: FlowQueries): number => Math.min(spotsMost, Math.floor(bytesMost / (wordsOf(queries) * 4 + 1)));
+
 /** The numbers of the bits that are set. */
 function bitsIn(bits: Uint32Array): number[] {
   const found: number[] = [];
@@ -23,7 +26,7 @@ type Knot = {
   /** The frames that it comes to, a bit for each; shared by those that come to the same. */
   bits: Uint32Array;
   state: 'followed' | 'done';
-  /** It comes to more than is followed. */
+  /** It comes to spots that are not followed, since there are too many on the page. */
   isCut: boolean;
 };
 
@@ -36,13 +39,12 @@ function addBits(to: Uint32Array, from: Uint32Array): void {
 const addBit = (to: Uint32Array, bit: number): void => void (to[bit >> 5] = (to[bit >> 5] ?? 0) | (1 << (bit & 31)));
 
 /**
- * What the values of a page come to on their way, frame by frame: the numbers of the frames, undefined for a
- * value with a way that is too long to be followed to its end. Each spot is followed once for all who come to it;
- * those that come to each other come to the same (strongly connected components, Tarjan 1972).
+ * What the values of a page come to on their way, frame by frame: the numbers of the frames in order, undefined for
+ * a value whose way comes to spots past the first `most` of the page, which are not followed. Each spot is followed
+ * once for all who come to it; those that come to each other come to the same (strongly connected components, Tarjan 1972).
  */
-export function makeReach(queries: FlowQueries): (start: Spot) => readonly number[] | undefined {
-  const words = Math.ceil(queries.graph.frames.length / 32);
-  const most = Math.min(spotsMost, Math.floor(bytesMost / (words * 4 + 1)));
+export function makeReach(queries: FlowQueries, most = mostOf(queries)): (start: Spot) => readonly number[] | undefined {
+  const words = wordsOf(queries);
   const knots = new Map<string, Knot>();
   const open: Knot[] = [];
 

@@ -135,7 +135,7 @@ function passing(page: Opened, touched: ReadonlySet<string>): Set<string> {
 class Gathered {
   readonly reaches = new Map<string, Set<string>>();
   readonly answers = new Map<string, string | null>();
-  /** Names with a way that is too long to be followed: nothing is said of them. */
+  /** Names with a way that is not followed to its end: nothing is said of them. */
   private readonly cut = new Set<string>();
   private readonly standings = new Set<string>();
 

@@ -80,7 +80,7 @@ export function makeContracts(files: ReadonlyMap<FilePath, Pick<FileFacts, 'fram
 
   function withShape(file: FilePath, facts: ComponentFacts, props: Map<MemberKey, ContractMember>, shape: Shape): Contract {
     if (facts.form === 'file') return withRest(file, facts, props, shape.openness);
-    // A wrapper may take more, and so may what a class inherits from, or its decorators.
+    // A wrapper may take more, and so may what a class inherits from, or hands all of its props on to.
     const mayAdd = facts.wrappedBy.length > 0 || (facts.form === 'class' && facts.openness === 'open');
     return { members: props, openness: mayAdd ? 'open' : shape.openness };
   }
