@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { afterAll, describe, expect, test } from 'vitest';
-import { catalogue } from '@liana/core';
+import { catalogue, compareProjects, type Side } from '@liana/core';
 import { readFolder } from '../cli/src/folder';
 import { analyseFolder, makeReport, type Report } from '../cli/src/report';
 
@@ -88,6 +88,65 @@ describe.each(['react', 'vue', 'svelte', 'elements', 'angular', 'astro', 'lwc'] 
   test.runIf(isBuilt(framework))('the worn edition builds', () => {
     built(`${framework}/worn`);
   });
+});
+
+/** One step of the refactor, and what it does to those who are concerned. */
+type RefactorStep = {
+  readonly step: string;
+  readonly sound: boolean;
+  readonly components: readonly {
+    name: string;
+    before?: string;
+    status: string;
+    holds?: boolean;
+    rewritten?: boolean;
+    contract: string[];
+  }[];
+  readonly breaks?: readonly Planted[];
+  readonly answers?: readonly { component: string; place: string; key: string; before: string; after: string }[];
+  readonly ways?: readonly { of: string; lost: string[]; gained: string[] }[];
+};
+
+async function sideOf(edition: string): Promise<Side> {
+  const read = await readFolder(folder(edition));
+  const { model, findings } = analyseFolder(read);
+  return { model, findings, textOf: (file) => read.sources.find((one) => one.file === file)?.text };
+}
+
+test('what a refactor of the demo in React changed is told step by step, and nothing else is', async () => {
+  const steps = JSON.parse(readFileSync(path.join(folder('react/refactored'), 'steps.json'), 'utf8')) as RefactorStep[];
+  expect([steps.length, steps.filter(({ sound }) => sound).length]).toEqual([11, 7]);
+  const before = await sideOf('react/sound');
+  const { components, breaks, answers, ways } = compareProjects(before, await sideOf('react/refactored'));
+  const told = components.filter(({ status, holds }) => status !== 'same' || holds === false);
+  const words = told.map(({ before: was, after: is, status, holds, rewritten, contract }) => ({
+    name: is?.name,
+    ...(was && was.name !== is?.name ? { before: was.name } : {}),
+    status,
+    ...(holds === undefined ? {} : { holds }),
+    ...(rewritten ? { rewritten } : {}),
+    contract: contract.map(({ member, name, change, to }) => [member, name, change, ...(to ? [to] : [])].join(' ')),
+  }));
+  const sorted = (all: readonly unknown[]): string[] => all.map((one) => JSON.stringify(one)).sort();
+  expect(sorted(words)).toEqual(sorted(steps.flatMap((one) => one.components)));
+  const places = breaks.map(({ rule, at, component, subject }) => [rule, at.file, component.replace(/^.*#/, ''), subject].join(' '));
+  expect(places.sort()).toEqual(steps.flatMap((one) => (one.breaks ?? []).map(line)).sort());
+  expect(sorted(answers.filter((one) => one.before !== one.after))).toEqual(sorted(steps.flatMap((one) => one.answers ?? [])));
+  const moved = ways.flatMap(({ of, lost, gained }) =>
+    lost.length + gained.length > 0
+      ? [
+          {
+            of,
+            lost: lost.map(({ component, place }) => `${component}@${place}`),
+            gained: gained.map(({ component, place }) => `${component}@${place}`),
+          },
+        ]
+      : [],
+  );
+  expect(sorted(moved)).toEqual(sorted(steps.flatMap((one) => one.ways ?? [])));
+  // What does not hold comes from steps that are not sound, and from no other.
+  for (const { step, sound, components: concerned, breaks: broken } of steps)
+    expect([step, sound]).toEqual([step, concerned.every(({ holds }) => holds !== false) && !broken]);
 });
 
 test('each rule has a fault planted in one of the demos', () => {

@@ -21,13 +21,6 @@ test('the main views, from the demo', async ({ page }) => {
   await page.getByRole('option', { name: /PassageRow needs eta/ }).click();
   await expect(page.getByRole('heading', { name: /PassageRow needs eta/ })).toBeVisible();
   await shot(page, 'findings');
-  await choose(page, 'Group by', 'By component');
-  await page.getByRole('option', { name: /DateField is given lable/ }).click();
-  await expect(page.getByLabel('The change')).toBeVisible();
-  await page.getByRole('button', { name: 'Accept', exact: true }).scrollIntoViewIfNeeded();
-  await shot(page, 'finding-fix');
-  await page.getByRole('link', { name: 'About this rule' }).click();
-  await expect(page.getByRole('heading', { name: 'A prop is misspelt' })).toBeVisible();
   await page.goto('/help/slot-nowhere');
   await expect(page.getByRole('heading', { name: 'Sound in Vue' })).toBeVisible();
   await shot(page, 'help-rule');
@@ -112,14 +105,11 @@ test('overlap and figures, from the demo', async ({ page }) => {
   await shot(page, 'figures');
 });
 
-test('two versions compared, from the demo', async ({ page }) => {
-  await page.goto('/demo?edition=sound');
-  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
-  await page.goto('/demo');
-  await expect(page.getByRole('treeitem', { name: /^TodayPage/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Compare' }).click();
-  await choose(page, 'The earlier version', 'Towpath (sound)');
-  await page.getByRole('option', { name: /PassageRow/ }).click();
-  await expect(page.getByRole('heading', { name: 'PassageRow' })).toBeVisible();
+test('a refactor compared with what stood before it, from the demo', async ({ page }) => {
+  await page.goto('/demo?edition=refactored');
+  await expect(page.getByRole('heading', { name: 'The whole' })).toBeVisible();
   await shot(page, 'compare');
+  await page.getByRole('option', { name: /DateField/ }).click();
+  await expect(page.getByRole('heading', { name: 'DateField' })).toBeVisible();
+  await shot(page, 'compare-contract');
 });

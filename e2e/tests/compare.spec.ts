@@ -42,6 +42,15 @@ test('the worn demo after the sound one: what is broken first, both contracts, b
   expect(readFileSync(await (await coming).path(), 'utf8')).toContain('## Broken now, and not before');
 });
 
+test('the refactor of the demo is opened as a comparison', async ({ page }) => {
+  await openHome(page);
+  await page.getByRole('button', { name: 'Compare the demo in React before and after a refactor' }).click();
+  await expect(page.getByRole('status').filter({ hasText: '3 things are broken that were not before' })).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'The earlier version' })).toHaveText('Towpath (sound)');
+  await page.getByRole('option', { name: /AlarmBadge/ }).click();
+  await expect(page.getByText('AlarmBadge waits for towpath-alarm, and nothing in the project sends it.').first()).toBeVisible();
+});
+
 test('what stood before is kept when a project is read again, and a version that is kept has a name', async ({ page }) => {
   await openHome(page);
   await chooseFolder(page, writeFolder('boats', small));

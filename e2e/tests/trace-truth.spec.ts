@@ -1,6 +1,7 @@
 import { test } from '@playwright/test';
 import { type Act, acts, angularActs, astroActs, lwcActs, type PageName, paths } from '../truth/acts';
 import { checkTruth, type Interaction } from '../truth/check';
+import { ownerInReact } from '../truth/owner-in-react';
 
 /**
  * Which events of the browser an act brings, by the names that Liana gives them in every framework: what is typed into
@@ -27,15 +28,7 @@ test.describe('what Liana says happens is what happens in the running applicatio
     await checkTruth(page, {
       framework: 'react',
       interactions: interactionsIn('react', (name) => ({ at: paths[name], page: name })),
-      ownerOf: (node) => {
-        type Fiber = { _debugOwner?: { type?: { name?: string } } };
-        for (let at: Node | null = node; at; at = at.parentNode) {
-          const key = Object.keys(at).find((name) => name.startsWith('__reactFiber$'));
-          const name = key ? (at as unknown as Record<string, Fiber>)[key]?._debugOwner?.type?.name : undefined;
-          if (name) return name;
-        }
-        return undefined;
-      },
+      ownerOf: ownerInReact,
     });
   });
 

@@ -12,8 +12,8 @@ import { lwcBuilt, lwcFolder } from '../lwc';
 import { angularScript, besidePackages } from '../ngc';
 import { instrument, instrumentedBundle, instrumentedClasses, instrumentedIslands, islandMarks } from './instrument';
 
-// An address that counts as safe, so that the page has all that a page over TLS has; nothing listens there.
-const host = 'http://localhost:4399';
+/** An address that counts as safe, so that the page has all that a page over TLS has; nothing listens there. */
+export const host = 'http://localhost:4399';
 
 /** Something a user does on a page of the demo. */
 export type Interaction = {
@@ -43,7 +43,7 @@ const aspects = ['runs', 'sets', 'raises', 'renders', 'shows'] as const;
 type Outcome = Readonly<Record<(typeof aspects)[number], ReadonlySet<string>>>;
 
 /** Builds a demo with its marks, in the framework’s development form; the folder it is in. */
-async function buildMarked(root: string, framework: Truth['framework']): Promise<{ folder: string; places: ReadonlySet<string> }> {
+export async function buildMarked(root: string, framework: Truth['framework']): Promise<{ folder: string; places: ReadonlySet<string> }> {
   const places = new Set<string>();
   if (framework === 'angular') return { folder: await compileMarked(root, places), places };
   if (framework === 'astro') return { folder: builtIslands(root, places), places };
@@ -113,7 +113,7 @@ function builtBundles(root: string, places: Set<string>): string {
 const types: Readonly<Record<string, string>> = { '.html': 'text/html', '.js': 'text/javascript', '.css': 'text/css' };
 
 /** Serves a built application under an address that only this page knows. */
-async function serve(page: Page, folder: string, ownerOf: Truth['ownerOf']): Promise<void> {
+export async function serve(page: Page, folder: string, ownerOf: Truth['ownerOf']): Promise<void> {
   await page.route(`${host}/**`, (route) => {
     const asked = new URL(route.request().url()).pathname;
     const isFile = (file: string): boolean => statSync(path.join(folder, file), { throwIfNoEntry: false })?.isFile() ?? false;
@@ -244,6 +244,17 @@ function saidOf(ways: FlowQueries, one: Interaction, marked: ReadonlySet<string>
   };
 }
 
+/** Opens the page of an interaction afresh, with all in place for it. */
+export async function openFor(page: Page, { at, before }: Pick<Interaction, 'at' | 'before'>): Promise<void> {
+  await page.mouse.move(0, 0);
+  await page.goto('about:blank');
+  await page.goto(`${host}${at}`);
+  await expect(page.getByText('Towpath').or(page.getByRole('main')).first()).toBeVisible();
+  // What is started in the browser is there once it has been.
+  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
+  await before?.(page);
+}
+
 /** Does all interactions in the running demo, and compares what happens with what Liana says. */
 export async function checkTruth(page: Page, { framework, interactions, ownerOf }: Truth): Promise<void> {
   page.setDefaultTimeout(5_000);
@@ -254,13 +265,7 @@ export async function checkTruth(page: Page, { framework, interactions, ownerOf 
   const sums = Object.fromEntries(aspects.map((aspect) => [aspect, { said: 0, seen: 0, both: 0 }]));
   for (const one of interactions) {
     const said = saidOf(waysTo(root, one.page), one, framework === 'react' ? undefined : places);
-    await page.mouse.move(0, 0);
-    await page.goto('about:blank');
-    await page.goto(`${host}${one.at}`);
-    await expect(page.getByText('Towpath').or(page.getByRole('main')).first()).toBeVisible();
-    // What is started in the browser is there once it has been.
-    await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
-    await one.before?.(page);
+    await openFor(page, one);
     await page.waitForTimeout(50);
     await page.evaluate(() => {
       const told = (window as unknown as { __told: { marks: unknown[]; painted: Set<string> } }).__told;

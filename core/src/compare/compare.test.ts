@@ -338,11 +338,84 @@ describe('who answers, and where values go', () => {
       shown('<Panel level={n} onMore={setN}/>', '({ level, onMore }) => <p><Row n={level} onMore={onMore}/></p>'),
       [],
     ],
+    [
+      'nothing where a prop became content, or the reverse',
+      shown('<Panel label={n}/>', '({ label }) => <b>{label}</b>'),
+      shown('<Panel>{n}</Panel>', '({ children }) => <b>{children}</b>'),
+      [],
+    ],
+    [
+      'who is not shown the content either',
+      shown('<Panel label={n}/>', '({ label }) => <b>{label}</b>'),
+      shown('<p><Panel>none</Panel>{n}</p>', '({ children }) => <b>{children}</b>'),
+      ['-Panel@App'],
+    ],
   ])('%s', (_, before, after, way) => {
     expect(wayOf(compared(before, after), 'App.n')).toEqual(way);
   });
   test('pages on which nothing was touched are not asked', () => {
     expect(compared(inside, inside)).toMatchObject({ ways: [], answers: [], breaks: [] });
+  });
+});
+
+describe('messages with two ends', () => {
+  /** A part that sends, one that waits, and one more, on a page; each a statement within an effect. */
+  const heard = (sends: string, hears: string, more = ''): Files =>
+    Object.fromEntries(
+      Object.entries({ Sender: sends, Hearer: hears, Other: more }).map(([name, text]) => [
+        `src/${name}.jsx`,
+        `import { useEffect } from 'react'; export function ${name}({ show, lock }) { useEffect(() => { ${text} }, [lock]); return <i/>; }`,
+      ]),
+    );
+  const onDocument = (name: string): string =>
+    `document.addEventListener(${name}, show); return () => document.removeEventListener(${name}, show);`;
+  const toDocument = (name: string): string => `document.dispatchEvent(new CustomEvent(${name}, { detail: lock }));`;
+  const onChannel = "const channel = new BroadcastChannel('locks'); channel.onmessage = show; return () => channel.close();";
+  const toChannel = "const channel = new BroadcastChannel('locks'); channel.postMessage(lock); channel.close();";
+  test.each<[string, Files, Files, string[]]>([
+    ['all as it was', heard(toDocument("'opened'"), onDocument("'opened'")), heard(toDocument("'opened'"), onDocument("'opened'")), []],
+    ['both renamed', heard(toDocument("'opened'"), onDocument("'opened'")), heard(toDocument("'shut'"), onDocument("'shut'")), []],
+    ['both on another carrier', heard(toChannel, onChannel), heard(toDocument("'opened'"), onDocument("'opened'")), []],
+    ['one that never met', heard('', onDocument("'opened'")), heard('', onDocument("'raised'")), []],
+    [
+      'the one that waits is on another carrier, and is told of once',
+      heard(toChannel, onChannel),
+      heard(toChannel, onDocument("'opened'")),
+      ['channel-unpaired opened src/Hearer.jsx'],
+    ],
+    [
+      'the one that sends is on another carrier',
+      heard(toDocument("'opened'"), onDocument("'opened'")),
+      heard(toChannel, onDocument("'opened'")),
+      ['channel-unpaired locks src/Sender.jsx'],
+    ],
+    [
+      'what the later version tells by itself is told once',
+      heard(toDocument("'opened'"), onDocument("'opened'")),
+      heard(toDocument("'raised'"), onDocument("'opened'")),
+      ['channel-unpaired raised src/Sender.jsx'],
+    ],
+    [
+      'nothing is sent any more',
+      heard(toDocument("'opened'"), onDocument("'opened'")),
+      heard('', onDocument("'opened'")),
+      ['channel-unpaired opened src/Hearer.jsx'],
+    ],
+    [
+      'somebody else sends it',
+      heard(toDocument("'opened'"), onDocument("'opened'")),
+      heard('', onDocument("'opened'"), toDocument("'opened'")),
+      [],
+    ],
+    [
+      'the name is not known',
+      heard(toDocument("'opened'"), onDocument("'opened'")),
+      heard(toDocument('lock.name'), onDocument("'opened'")),
+      [],
+    ],
+    ['the platform sends it', heard(toDocument("'click'"), onDocument("'click'")), heard('', onDocument("'click'")), []],
+  ])('%s', (_, before, after, found) => {
+    expect(breaksOf(compared(before, after))).toEqual(found);
   });
 });
 

@@ -1,8 +1,10 @@
 import type { Finding } from '../model/finding';
 import { bindingFor, memberKeyOf } from '../model/given';
+import type { ComponentId } from '../model/ids';
 import { bareEvent, propKey } from '../model/member';
 import type { Component, Use } from '../model/model';
 import { covers, type Location } from '../model/span';
+import { unpairedSince } from '../rules';
 import { type ContractChange, contractChanges } from './contract';
 import { matchComponents, type Pair } from './match';
 import { componentAt, type Side, sourceOf } from './side';
@@ -57,22 +59,21 @@ export function compareProjects(before: Side, after: Side): ProjectComparison {
   const nameOf = (component: Component | undefined): string => (component ? (nameAfter.get(component.id) ?? component.name) : '');
   const findings = changedFindings(before, after, nameOf);
   const statuses = new Map(pairs.map((pair) => [pair, statusOf(before, after, pair)]));
-  const touched = new Set(
-    pairs.flatMap((pair) => (statuses.get(pair) === 'same' ? [] : [pair.before?.id, pair.after?.id].filter((id) => id !== undefined))),
-  );
   const contracts = new Map(pairs.map((pair) => [pair, contractOf(before, after, pair)]));
+  const idsOf = (asked: (pair: Pair) => boolean): Set<ComponentId> =>
+    new Set(pairs.flatMap((pair) => (asked(pair) ? [pair.before?.id, pair.after?.id].filter((id) => id !== undefined) : [])));
   const { was, is } = tracedBoth(
     { side: before, nameOf: (id) => nameOf(before.model.components.get(id)) },
     { side: after, nameOf: (id) => after.model.components.get(id)?.name ?? '' },
-    touched,
+    { touched: idsOf((pair) => statuses.get(pair) !== 'same'), filled: idsOf((pair) => isFilled(contracts.get(pair) ?? [])) },
   );
   const answers = answersOf(was.answers, is.answers);
   const turned = answers.filter((one) => one.before !== undefined && one.after !== undefined && one.before !== one.after);
   const ways = [...was.reaches].flatMap(([of, reached]): ComparedWay[] => {
     const now = is.reaches.get(of);
     if (!now) return [];
-    const lost = [...reached].filter((one) => !now.has(one)).map(standingOf);
-    const gained = [...now].filter((one) => !reached.has(one)).map(standingOf);
+    const lost = [...reached].filter((one) => !now.has(one) && !is.around.get(of)?.has(one)).map(standingOf);
+    const gained = [...now].filter((one) => !reached.has(one) && !was.around.get(of)?.has(one)).map(standingOf);
     return [{ of, lost, gained }];
   });
   const cutOff = ways.flatMap(({ lost }) => lost);
@@ -83,10 +84,8 @@ export function compareProjects(before: Side, after: Side): ProjectComparison {
       now !== null && now !== undefined && cutOff.some((one) => one.component === component && one.place === place) ? [key] : [],
     ),
   ]);
-  const breaks = withoutDoubles(
-    after,
-    findings.new.filter((one) => isBreak(one, turnedKeys)),
-  );
+  const told = findings.new.filter((one) => isBreak(one, turnedKeys));
+  const breaks = [...withoutDoubles(after, told), ...parted(before, after, pairs)];
   const failing = failingFor(after, breaks, findings.new, turned, pairs, statuses, contracts);
   const components = pairs.map((pair): ComparedComponent => {
     const status = statuses.get(pair) ?? 'same';
@@ -100,6 +99,13 @@ export function compareProjects(before: Side, after: Side): ProjectComparison {
     };
   });
   return { components: inOrder(components), breaks, ways, answers, findings };
+}
+
+/** What was a prop may stand between the tags now, or the reverse: then what is shown there is told by neither as gone. */
+function isFilled(contract: readonly ContractChange[]): boolean {
+  const has = (member: ContractChange['member'], change: ContractChange['change']): boolean =>
+    contract.some((one) => one.member === member && one.change === change);
+  return (has('prop', 'gone') && has('slot', 'new')) || (has('prop', 'new') && has('slot', 'gone'));
 }
 
 const order: readonly Status[] = ['changed', 'renamed', 'moved', 'new', 'gone', 'same'];
@@ -157,6 +163,15 @@ function changedFindings(before: Side, after: Side, nameOf: (component: Componen
  */
 const isBreak = ({ severity, rule, subject }: Finding, turnedKeys: ReadonlySet<string>): boolean =>
   severity === 'fault' || (rule === 'context-shadowed' && turnedKeys.has(subject));
+
+/** Messages that had two ends in the earlier version and have one now, where the later version alone does not tell of that. */
+function parted(before: Side, after: Side, pairs: readonly Pair[]): Finding[] {
+  const earlier = new Map(pairs.flatMap((pair) => (pair.after && pair.before ? [[pair.after.id, pair.before] as const] : [])));
+  const known = after.findings.filter(({ rule }) => rule === 'channel-unpaired');
+  return unpairedSince(before.model, after.model, ({ id }) => earlier.get(id)).filter(
+    (finding) => !known.some(({ component, subject }) => component === finding.component || subject === finding.subject),
+  );
+}
 
 /** The innermost use whose text a place lies in. */
 function useAt({ model }: Side, at: Location): Use | undefined {

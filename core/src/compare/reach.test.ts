@@ -33,7 +33,7 @@ describe('what a value comes to', () => {
     ['itself', [[0]], [0]],
     ['two ways to one', [[1, 2], [3], [3], []], [0, 1, 2, 3]],
   ])('%s', (_, links, found) => {
-    expect(makeReach(queriesOf(links))(at(0))).toEqual(found);
+    expect(makeReach(queriesOf(links))(at(0))?.frames).toEqual(found);
   });
   test.each([1, 2, 3, 4, 5, 6])('is what a search for each alone finds, in whatever order they are asked (seed %d)', (seed) => {
     let state = seed;
@@ -42,12 +42,17 @@ describe('what a value comes to', () => {
     const reach = makeReach(queriesOf(links));
     for (let turn = 0; turn < 70; turn++) {
       const start = (turn * 29 + seed) % 70;
-      expect([start, reach(at(start))]).toEqual([start, searched(links, start)]);
+      expect([start, reach(at(start))?.frames]).toEqual([start, searched(links, start)]);
     }
   });
+  test('what is asked of each step is gathered along the way', () => {
+    const reach = makeReach(queriesOf([[1], [2], [-1], [2]]), { around: ({ frame }) => (frame === 2 ? [0, 3] : []) });
+    expect(reach(at(0))).toEqual({ frames: [0, 1, 2], around: [0, 3] });
+    expect(reach(at(2))?.around).toEqual([0, 3]);
+  });
   test('on a page with too much to follow, nothing is said of who comes to what is not followed', () => {
-    const reach = makeReach(queriesOf([[1], [2], [3], [-1], [-1]]), 3);
+    const reach = makeReach(queriesOf([[1], [2], [3], [-1], [-1]]), { most: 3 });
     expect([reach(at(0)), reach(at(2)), reach(at(4))]).toEqual([undefined, undefined, undefined]);
-    expect(makeReach(queriesOf([[1], [2], [3], [-1], [-1]]), 4)(at(0))).toEqual([0, 1, 2, 3]);
+    expect(makeReach(queriesOf([[1], [2], [3], [-1], [-1]]), { most: 4 })(at(0))?.frames).toEqual([0, 1, 2, 3]);
   });
 });

@@ -1,4 +1,5 @@
 import type { FlowQueries } from '../flow/steps/queries';
+import type { Step as Link } from '../flow/steps/step';
 import { type Spot, spotKey } from '../flow/graph/graph';
 
 /** More than so many spots of one page are not followed. */
@@ -6,8 +7,21 @@ const spotsMost = 400_000;
 /** Nor so many that what they come to would take more than this, in bytes. */
 const bytesMost = 256_000_000;
 
-const wordsOf = ({ graph }: FlowQueries): number => Math.ceil(graph.frames.length / 32);
-const mostOf = (queries: FlowQueries): number => Math.min(spotsMost, Math.floor(bytesMost / (wordsOf(queries) * 4 + 1)));
+/** What a value comes to: numbers of frames, in order. */
+export type Reached = {
+  readonly frames: readonly number[];
+  /** Frames in whose content it is painted, as far as it was asked which those are. */
+  readonly around: readonly number[];
+};
+
+export type ReachOptions = {
+  /** No more spots of the page are followed. */
+  readonly most?: number;
+  /** The frames of those in whose content a step paints; empty where it is not asked. */
+  readonly around?: (link: Link) => readonly number[];
+};
+
+const mostOf = (words: number): number => Math.min(spotsMost, Math.floor(bytesMost / (words * 4 + 1)));
 
 /** The numbers of the bits that are set. */
 function bitsIn(bits: Uint32Array): number[] {
@@ -23,7 +37,7 @@ type Knot = {
   readonly order: number;
   /** The first of those still followed that it comes to. */
   low: number;
-  /** The frames that it comes to, a bit for each; shared by those that come to the same. */
+  /** The frames that it comes to, a bit for each, then those that it is painted in the content of; shared by those that come to the same. */
   bits: Uint32Array;
   state: 'followed' | 'done';
   /** It comes to spots that are not followed, since there are too many on the page. */
@@ -39,12 +53,14 @@ function addBits(to: Uint32Array, from: Uint32Array): void {
 const addBit = (to: Uint32Array, bit: number): void => void (to[bit >> 5] = (to[bit >> 5] ?? 0) | (1 << (bit & 31)));
 
 /**
- * What the values of a page come to on their way, frame by frame: the numbers of the frames in order, undefined for
- * a value whose way comes to spots past the first `most` of the page, which are not followed. Each spot is followed
- * once for all who come to it; those that come to each other come to the same (strongly connected components, Tarjan 1972).
+ * What the values of a page come to on their way, frame by frame: undefined for a value whose way comes to spots past
+ * the first `most` of the page, which are not followed. Each spot is followed once for all who come to it; those that
+ * come to each other come to the same (strongly connected components, Tarjan 1972).
  */
-export function makeReach(queries: FlowQueries, most = mostOf(queries)): (start: Spot) => readonly number[] | undefined {
-  const words = wordsOf(queries);
+export function makeReach(queries: FlowQueries, { most: given, around }: ReachOptions = {}): (start: Spot) => Reached | undefined {
+  const count = queries.graph.frames.length;
+  const words = Math.ceil((around ? count * 2 : count) / 32);
+  const most = given ?? mostOf(words);
   const knots = new Map<string, Knot>();
   const open: Knot[] = [];
 
@@ -83,6 +99,7 @@ export function makeReach(queries: FlowQueries, most = mostOf(queries)): (start:
       const link = step.onward[step.next++];
       if (link) {
         addBit(knot.bits, link.frame);
+        for (const one of around?.(link) ?? []) addBit(knot.bits, count + one);
         if (!link.to) continue;
         addBit(knot.bits, link.to.frame);
         const other = knots.get(spotKey(link.to));
@@ -105,14 +122,19 @@ export function makeReach(queries: FlowQueries, most = mostOf(queries)): (start:
     if (from.isCut) knot.isCut = true;
   }
 
-  /** The frames of each set of bits, which many values share. */
-  const framesOf = new Map<Uint32Array, number[]>();
+  /** What each set of bits says, which many values share. */
+  const reachedBy = new Map<Uint32Array, Reached>();
   return (start) => {
     if (!knots.has(spotKey(start))) follow(start);
     const knot = knots.get(spotKey(start));
     if (!knot || knot.isCut) return undefined;
-    const known = framesOf.get(knot.bits) ?? bitsIn(knot.bits);
-    framesOf.set(knot.bits, known);
+    const known = reachedBy.get(knot.bits) ?? reachedIn(bitsIn(knot.bits), count);
+    reachedBy.set(knot.bits, known);
     return known;
   };
 }
+
+const reachedIn = (bits: readonly number[], count: number): Reached => ({
+  frames: bits.filter((bit) => bit < count),
+  around: bits.flatMap((bit) => (bit < count ? [] : [bit - count])),
+});

@@ -1,9 +1,12 @@
+import { addTo } from '../flow/graph/add-to';
 import { type Spot, spotKey } from '../flow/graph/graph';
 import { makeFlowQueries } from '../flow/steps/make-queries';
 import type { FlowQueries } from '../flow/steps/queries';
+import type { Step } from '../flow/steps/step';
 import type { ComponentId } from '../model/ids';
 import { useById } from '../model/lookup';
 import type { Model, Page } from '../model/model';
+import { covers } from '../model/span';
 import type { Place, Tree } from '../model/tree';
 import { providerFor, unfold } from '../tree';
 import { makeReach } from './reach';
@@ -27,7 +30,12 @@ export function standingOf(key: string): Standing {
 /** What a component holds that may go on to others; what is derived goes where that goes which it is made of. */
 const declares: ReadonlySet<string> = new Set(['state', 'prop', 'store', 'fetched']);
 
-export type Traced = { readonly reaches: Reaches; readonly answers: Answers };
+export type Traced = {
+  readonly reaches: Reaches;
+  /** Those that show a value only as a part of what stands between their tags, as far as that is asked. */
+  readonly around: Reaches;
+  readonly answers: Answers;
+};
 
 /** One of two versions, and how its components are looked at. */
 export type Version = {
@@ -131,9 +139,26 @@ function passing(page: Opened, touched: ReadonlySet<string>): Set<string> {
   return names;
 }
 
+/** The frames of those components in whose content, as their user writes it, a step paints; only of those that are asked for. */
+function contentAround({ model, tree, queries }: Opened, asked: ReadonlySet<ComponentId>): (link: Step) => readonly number[] {
+  const frameAt = new Map(
+    queries.graph.frames.flatMap(({ kind, place, index }) => (kind === 'component' ? [[place, index] as const] : [])),
+  );
+  const writtenBy = new Map<number, Place[]>();
+  for (const place of tree.places) if (asked.has(place.component)) addTo(writtenBy, place.owner, place);
+  return ({ kind, frame, at }) => {
+    const written = kind === 'paints' ? writtenBy.get(queries.graph.frames[frame]?.place ?? -1) : undefined;
+    return (written ?? []).flatMap(({ use: id, index }) => {
+      const use = id && useById(model, id);
+      return use && covers(use.file, use.node.span, at) ? (frameAt.get(index) ?? []) : [];
+    });
+  };
+}
+
 /** What is gathered of a version, page by page. */
 class Gathered {
   readonly reaches = new Map<string, Set<string>>();
+  private readonly around = new Map<string, Set<string>>();
   readonly answers = new Map<string, string | null>();
   /** Names with a way that is not followed to its end: nothing is said of them. */
   private readonly cut = new Set<string>();
@@ -144,10 +169,10 @@ class Gathered {
     return standings.every((one) => this.standings.has(one));
   }
 
-  addReaches(page: Opened, asked: ReadonlySet<string>): void {
+  addReaches(page: Opened, asked: ReadonlySet<string>, filled: ReadonlySet<ComponentId>): void {
     const { queries, standings } = page;
     for (const one of standings) this.standings.add(one);
-    const reach = makeReach(queries);
+    const reach = makeReach(queries, filled.size > 0 ? { around: contentAround(page, filled) } : {});
     for (const frame of queries.graph.frames)
       frame.body.values.forEach((_, value) => {
         const spot: Spot = { frame: frame.index, value, track: [] };
@@ -155,12 +180,13 @@ class Gathered {
         if (name === undefined || !asked.has(name)) return;
         const reached = reach(spot);
         if (!reached) this.cut.add(name);
-        const found = this.reaches.get(name) ?? new Set();
-        for (const one of reached ?? []) {
-          const place = queries.graph.frames[one]?.place ?? -1;
-          if (place >= 0 && place !== frame.place) found.add(standings[place] ?? '');
-        }
-        this.reaches.set(name, found);
+        const standing = (frames: readonly number[] = []): string[] =>
+          frames.flatMap((one) => {
+            const place = queries.graph.frames[one]?.place ?? -1;
+            return place >= 0 && place !== frame.place ? [standings[place] ?? ''] : [];
+          });
+        this.reaches.set(name, new Set([...(this.reaches.get(name) ?? []), ...standing(reached?.frames)]));
+        this.around.set(name, new Set([...(this.around.get(name) ?? []), ...standing(reached?.around)]));
       });
   }
 
@@ -175,15 +201,22 @@ class Gathered {
 
   all(): Traced {
     for (const name of this.cut) this.reaches.delete(name);
-    return { reaches: this.reaches, answers: this.answers };
+    return { reaches: this.reaches, around: this.around, answers: this.answers };
   }
 }
+
+/** Components of both versions whose values may go elsewhere. */
+export type Changes = {
+  readonly touched: ReadonlySet<ComponentId>;
+  /** Those that show between their tags now what they were given as a prop, or the reverse. */
+  readonly filled: ReadonlySet<ComponentId>;
+};
 
 /**
  * Where the values of two versions go that come by a component that was touched, and who answers for the
  * contexts, on each page where one of those stands. Values that come by none of them go where they went.
  */
-export function tracedBoth(before: Version, after: Version, touched: ReadonlySet<string>): { readonly was: Traced; readonly is: Traced } {
+export function tracedBoth(before: Version, after: Version, changes: Changes): { readonly was: Traced; readonly is: Traced } {
   const [was, is] = [new Gathered(), new Gathered()];
   const old = (page: Page): Asked => ({ version: before, page, to: was });
   const now = (page: Page): Asked => ({ version: after, page, to: is });
@@ -192,10 +225,10 @@ export function tracedBoth(before: Version, after: Version, touched: ReadonlySet
   const alone: Asked[] = after.side.model.pages.filter(({ id }) => !earlier.has(id)).map(now);
   for (const page of before.side.model.pages) {
     const same = later.get(page.id);
-    if (same) gather([old(page), now(same)], touched);
+    if (same) gather([old(page), now(same)], changes);
     else alone.push(old(page));
   }
-  gather(alone, touched);
+  gather(alone, changes);
   return { was: was.all(), is: is.all() };
 }
 
@@ -206,7 +239,7 @@ type Asked = { readonly version: Version; readonly page: Page; readonly to: Gath
 const mostOpen = 2;
 
 /** Gathers from pages that are one in both versions, or are in one version alone: what comes by what was touched on any is asked of all. */
-function gather(pages: readonly Asked[], touched: ReadonlySet<string>): void {
+function gather(pages: readonly Asked[], { touched, filled }: Changes): void {
   const kept = new Map<Asked, Opened>();
   const asked = new Set<string>();
   let isConcerned = false;
@@ -226,5 +259,5 @@ function gather(pages: readonly Asked[], touched: ReadonlySet<string>): void {
     if (!one.to.knows(page)) isNew = true;
     for (const name of passing(page, touched)) asked.add(name);
   }
-  if (isNew) for (const one of pages) one.to.addReaches(open(one), asked);
+  if (isNew) for (const one of pages) one.to.addReaches(open(one), asked, filled);
 }

@@ -11,6 +11,7 @@ import { spokenFor } from './frameworks/catalogue';
 import { type OverlapKeep, surveyOverlap, twinDefaults } from '../overlap';
 import { surveyPages, type SurveyKeep } from './shared/pages';
 import type { RuleId } from './ids';
+import { endsLeft } from './channels/ends-left';
 import { rules } from './registry';
 import type { Check, Found } from './rule';
 import { messageOf } from '../model/message-of';
@@ -25,9 +26,9 @@ export { relayedAbove } from './events/event-relayed';
 export type { Link, MemberStep } from './shared/links';
 export { type SharedValue, sharedValues } from './state/stores';
 
-function toFinding(check: Check, found: Found): Finding {
+function toFinding({ model, pages }: Pick<Check, 'model' | 'pages'>, found: Found): Finding {
   const general = entryOf(found.rule);
-  const component = check.model.components.get(found.component);
+  const component = model.components.get(found.component);
   if (!general) throw new Error(`The catalogue has no rule ${found.rule}.`);
   const framework = component?.framework ?? 'script';
   const entry = spokenFor(found.rule, general, framework);
@@ -46,7 +47,7 @@ function toFinding(check: Check, found: Found): Finding {
     ...(found.loose ? { loose: found.loose } : {}),
     ...(found.goes ? { goes: found.goes } : {}),
     evidence: found.evidence,
-    touches: { component: found.touches, places: check.pages.places.get(found.touches) ?? 0 },
+    touches: { component: found.touches, places: pages.places.get(found.touches) ?? 0 },
     pages: found.pages ?? [],
   };
 }
@@ -235,4 +236,15 @@ export function check(
         a.at.start - b.at.start,
     );
   return withUniqueKeys(findings);
+}
+
+/**
+ * Messages with one end that had two in an earlier version: in a later version alone they are no findings, since somebody
+ * outside the project may be the other end. `earlier` tells of a component which one it was. Empty where all meet.
+ */
+export function unpairedSince(before: Model, after: Model, earlier: (component: Component) => Component | undefined): Finding[] {
+  const left = endsLeft(before, after, earlier);
+  if (left.length === 0) return [];
+  const pages = surveyPages(after, new Map());
+  return onePerPlace(left).map((found) => toFinding({ model: after, pages }, found));
 }

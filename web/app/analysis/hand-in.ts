@@ -116,5 +116,16 @@ export async function handInDemo(framework: string, edition: string): Promise<st
   const response = await fetch(`/sources/${framework}/${edition}`);
   if (!response.ok) throw new Error(`Liana ships no demo ${framework}, ${edition}.`);
   const { name, files } = (await response.json()) as DemoSources;
-  return handIn(name, { kind: 'demo', name, framework, edition }, { kind: 'texts', files }, `demo-${framework}-${edition}`);
+  return handIn(name, { kind: 'demo', name, framework, edition }, { kind: 'texts', files }, demoId(framework, edition));
 }
+
+const demoId = (framework: string, edition: string): string => `demo-${framework}-${edition}`;
+
+/** The demo as a refactor left it, and before that the sound one, which it is compared with. */
+export async function handInRefactor(framework: string): Promise<string> {
+  await handInDemo(framework, 'sound');
+  return handInDemo(framework, 'refactored');
+}
+
+/** The view of what a refactor did to the demo, below its project. */
+export const comparedWithSound = (framework: string): string => `compare?before=project:${demoId(framework, 'sound')}`;

@@ -1,5 +1,7 @@
 import { messageOf } from '@liana/core';
 import { useNavigate } from 'react-router';
+import { comparedWithSound } from '../analysis/hand-in';
+import type { Origin } from '../storage/database';
 import { getProject } from '../storage/projects';
 import { useTell } from './Notices';
 
@@ -12,6 +14,12 @@ function claimAddress(address: string): void {
   window.history.pushState({ ...state, idx: (state.idx ?? 0) + 1 }, '', address);
 }
 
+/** The view in which a project opens that was just brought in. */
+function firstView(origin: Origin | undefined): string {
+  if (origin?.kind === 'plan') return 'carve';
+  return origin?.kind === 'demo' && origin.edition === 'refactored' ? comparedWithSound(origin.framework) : 'tree';
+}
+
 /** Runs what brings source in, then opens it; a failure is told and nothing is changed. */
 export function useHandIn(): (bring: () => Promise<string | undefined>) => Promise<void> {
   const navigate = useNavigate();
@@ -21,7 +29,7 @@ export function useHandIn(): (bring: () => Promise<string | undefined>) => Promi
       const id = await bring();
       if (!id) return;
       const project = await getProject(id);
-      const address = `/projects/${id}/${project?.origin.kind === 'plan' ? 'carve' : 'tree'}`;
+      const address = `/projects/${id}/${firstView(project?.origin)}`;
       claimAddress(address);
       await navigate(address, { replace: true });
     } catch (error) {

@@ -1,7 +1,10 @@
-const texts = import.meta.glob<string>(['../../../demo/*/*/**/*', '!**/node_modules/**', '!**/dist/**', '!**/planted.json'], {
-  query: '?raw',
-  import: 'default',
-});
+const texts = import.meta.glob<string>(
+  ['../../../demo/*/*/**/*', '!**/node_modules/**', '!**/dist/**', '!**/planted.json', '!**/steps.json'],
+  {
+    query: '?raw',
+    import: 'default',
+  },
+);
 
 export type DemoFile = { readonly file: string; readonly text: string };
 

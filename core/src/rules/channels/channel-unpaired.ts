@@ -33,7 +33,7 @@ function isOwnBus(model: Model, carrier: string): boolean {
 const namedCarriers = [/^"(?<name>[^"/]+)"$/, /^@salesforce\/messageChannel\/(?<name>(?!\w+?__\w+__c)\w+)#default$/];
 
 /** The name by which a carrier is known, and which of the kinds it is; undefined where it is no such carrier. */
-function namedCarrier(carrier: string): { kind: number; name: string } | undefined {
+export function namedCarrier(carrier: string): { kind: number; name: string } | undefined {
   const names = namedCarriers.map((one) => one.exec(carrier)?.groups?.name);
   const kind = names.findIndex((name) => name !== undefined);
   return kind < 0 ? undefined : { kind, name: names[kind] ?? '' };
@@ -110,8 +110,8 @@ function unpaired({ sends, hears }: Carried, { listened, isOwn, outsideSends }: 
     ({ event, end, near }) => !missed.has(event) && (near !== undefined || !end.owner?.isPublic || !outsideSends),
   );
   return [
-    ...loneSends.flatMap(({ end, event, near }) => found(end, event, 'sends', near, placeOf(hears, near))),
-    ...loneHears.flatMap(({ end, event, near }) => found(end, event, 'hears', near, placeOf(sends, near))),
+    ...loneSends.flatMap(({ end, event, near }) => unpairedEnd(end, event, 'sends', near, placeOf(hears, near))),
+    ...loneHears.flatMap(({ end, event, near }) => unpairedEnd(end, event, 'hears', near, placeOf(sends, near))),
   ];
 }
 
@@ -133,11 +133,11 @@ function loneNamed(carriers: readonly { readonly name: string; readonly ends: Ca
     if (!end || (near === undefined && !hasPair)) return [];
     if (near !== undefined) missed.add(near);
     const meant = sentAlone.find((one) => one.name === near)?.ends.sends[0];
-    return found(end, name, 'hears', near, meant?.at);
+    return unpairedEnd(end, name, 'hears', near, meant?.at);
   });
   const ofSends = sentAlone.flatMap(({ name, ends: { sends } }): Found[] => {
     const [end] = sends;
-    return end && hasPair && !missed.has(name) ? found(end, name, 'sends', undefined, undefined) : [];
+    return end && hasPair && !missed.has(name) ? unpairedEnd(end, name, 'sends') : [];
   });
   return [...ofSends, ...ofHears];
 }
@@ -146,7 +146,8 @@ function loneNamed(carriers: readonly { readonly name: string; readonly ends: Ca
 const placeOf = (ends: readonly End[], event: string | undefined): Location | undefined =>
   event === undefined ? undefined : ends.find(({ events }) => events?.includes(event))?.at;
 
-function found({ owner, at }: End, event: string, does: 'sends' | 'hears', near: string | undefined, meant: Location | undefined): Found[] {
+/** What is told of an end that meets no other; of the application's own source alone. */
+export function unpairedEnd({ owner, at }: End, event: string, does: 'sends' | 'hears', near?: string, meant?: Location): Found[] {
   if (owner?.fileRole !== 'source') return [];
   return [
     {
