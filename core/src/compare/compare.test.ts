@@ -353,6 +353,17 @@ describe('who answers, and where values go', () => {
   ])('%s', (_, before, after, way) => {
     expect(wayOf(compared(before, after), 'App.n')).toEqual(way);
   });
+  test('who calls a hook that was changed, by whatever hooks, counts as touched', () => {
+    const hooked = (gives: string): Files => ({
+      ...shown('<Panel n={n}/>', '({ n }) => null'),
+      'src/Panel.jsx':
+        "import { useLevel } from './level'; import { Row } from './Row'; export const Panel = ({ n }) => { const level = useLevel(n); return <p><Row n={level}/></p>; };",
+      'src/level.js': "import { useSteps } from './steps'; export function useLevel(n) { const steps = useSteps(n); return steps; }",
+      'src/steps.js': `import { useState } from 'react'; export function useSteps(n) { const [first] = useState(4); return ${gives}; }`,
+    });
+    expect(wayOf(compared(hooked('n'), hooked('first')), 'App.n')).toEqual(['-Row@Panel']);
+    expect(compared(hooked('n'), hooked('n')).ways).toEqual([]);
+  });
   test('pages on which nothing was touched are not asked', () => {
     expect(compared(inside, inside)).toMatchObject({ ways: [], answers: [], breaks: [] });
   });

@@ -5,7 +5,8 @@ import { bareEvent, propKey } from '../model/member';
 import type { Component, Use } from '../model/model';
 import { covers, type Location } from '../model/span';
 import { unpairedSince } from '../rules';
-import { type ContractChange, contractChanges } from './contract';
+import { type ContractChange, contractChanges, type Texts } from './contract';
+import { callsOtherHooks } from './hooks';
 import { matchComponents, type Pair } from './match';
 import { componentAt, type Side, sourceOf } from './side';
 import { type Answers, type Standing, standingOf, tracedBoth } from './ways';
@@ -62,10 +63,15 @@ export function compareProjects(before: Side, after: Side): ProjectComparison {
   const contracts = new Map(pairs.map((pair) => [pair, contractOf(before, after, pair)]));
   const idsOf = (asked: (pair: Pair) => boolean): Set<ComponentId> =>
     new Set(pairs.flatMap((pair) => (asked(pair) ? [pair.before?.id, pair.after?.id].filter((id) => id !== undefined) : [])));
+  const isGivenOther = (pair: Pair): boolean =>
+    pair.before !== undefined && pair.after !== undefined && callsOtherHooks(before, after, pair.before, pair.after);
   const { was, is } = tracedBoth(
     { side: before, nameOf: (id) => nameOf(before.model.components.get(id)) },
     { side: after, nameOf: (id) => after.model.components.get(id)?.name ?? '' },
-    { touched: idsOf((pair) => statuses.get(pair) !== 'same'), filled: idsOf((pair) => isFilled(contracts.get(pair) ?? [])) },
+    {
+      touched: idsOf((pair) => statuses.get(pair) !== 'same' || isGivenOther(pair)),
+      filled: idsOf((pair) => isFilled(contracts.get(pair) ?? [])),
+    },
   );
   const answers = answersOf(was.answers, is.answers);
   const turned = answers.filter((one) => one.before !== undefined && one.after !== undefined && one.before !== one.after);
@@ -129,8 +135,16 @@ function statusOf(before: Side, after: Side, { before: one, after: other }: Pair
   return sourceOf(before, one) === sourceOf(after, other) ? 'same' : 'changed';
 }
 
+/** So much of a declaration's surroundings tells it from others, to each side. */
+const declaringReach = 120;
+
+const textsOf = (side: Side, component: Component): Texts => ({
+  own: sourceOf(side, component),
+  declaring: ({ file, start, end }) => (side.textOf(file) ?? '').slice(Math.max(0, start - declaringReach), end + declaringReach),
+});
+
 const contractOf = (before: Side, after: Side, { before: one, after: other }: Pair): ContractChange[] =>
-  one && other ? contractChanges(one, other, { before: sourceOf(before, one), after: sourceOf(after, other) }) : [];
+  one && other ? contractChanges(one, other, { before: textsOf(before, one), after: textsOf(after, other) }) : [];
 
 /** Below this two texts of one component are two forms of it. */
 const rewrittenBelow = 0.7;

@@ -1,6 +1,7 @@
 import { adapterOf } from '../frameworks/registry';
 import { bareEvent, type MemberKey, memberName, memberOf, propKey } from '../model/member';
 import type { Component, ContractMember } from '../model/model';
+import type { Location } from '../model/span';
 
 export type MemberWord = 'prop' | 'event' | 'slot' | 'model';
 
@@ -24,7 +25,12 @@ type Offered = {
   readonly kinds: ReadonlySet<string> | undefined;
   /** A prop in its framework: its name is to be written exactly so. */
   readonly isProp: boolean;
+  /** Where it is declared; absent for what is only raised or shown. */
+  readonly declared?: Location;
 };
+
+/** What a component is written in, and the text of what declares one of its members, wherever that stands. */
+export type Texts = { readonly own: string; readonly declaring: (at: Location) => string };
 
 /**
  * The props that are bound both ways, and the events that tell of their changes. Where such an event is
@@ -56,12 +62,12 @@ function offeredBy({ contract, facts, framework }: Component): Offered[] {
   const add = (one: Offered): void => {
     if (!found.has(`${one.member} ${one.same}`)) found.set(`${one.member} ${one.same}`, one);
   };
-  for (const [key, { name, kind, required, fallback, kinds }] of contract.members) {
+  for (const [key, { name, kind, required, fallback, kinds, declared }] of contract.members) {
     if (halves.has(key)) continue;
     const isEvent = kind === 'callback' || raised.has(key) || (bareEvent(name) !== name && kinds?.has('function') === true);
     const isSlot = kind === 'slot' || key.startsWith('slot:') || name === 'children';
     const member = isEvent ? 'event' : isSlot ? 'slot' : twoWay.has(key) ? 'model' : 'prop';
-    add({ member, name, same: sameName(member, name), required, fallback, kinds, isProp: !key.includes(':') });
+    add({ member, name, same: sameName(member, name), required, fallback, kinds, isProp: !key.includes(':'), declared });
   }
   for (const { key, name } of facts.events) {
     if (halves.has(key)) continue;
@@ -185,7 +191,7 @@ function mayBeRenamed(one: Offered, other: Offered): boolean {
 export function contractChanges(
   before: Component,
   after: Component,
-  sources: { readonly before: string; readonly after: string },
+  texts: { readonly before: Texts; readonly after: Texts },
 ): ContractChange[] {
   const [old, now] = [offeredBy(before), offeredBy(after)];
   const keyOf = ({ member, same }: Offered): string => `${isGiven(member) ? 'prop' : member} ${same}`;
@@ -193,6 +199,8 @@ export function contractChanges(
   const changes: ContractChange[] = [];
   const gone = old.filter((one) => !nowKeys.has(keyOf(one)));
   const fresh = now.filter((one) => !oldKeys.has(keyOf(one)));
+  const renamed = renamedIn(gone, fresh, texts);
+  const named = new Map([...renamed].map(([one, other]) => [one.name, other.name]));
   for (const one of old) {
     const other = nowKeys.get(keyOf(one));
     if (!other) continue;
@@ -204,27 +212,46 @@ export function contractChanges(
     if (one.required === 'no' && other.required === 'yes' && other.fallback === undefined)
       changes.push({ member, name: other.name, change: 'required' });
     else if (one.required === 'yes' && other.required === 'no') changes.push({ member, name: other.name, change: 'optional' });
-    if (isGiven(member) && spaceless(one.fallback) !== spaceless(other.fallback))
+    if (isGiven(member) && spaceless(one.fallback, named) !== spaceless(other.fallback))
       changes.push({ member, name: other.name, change: 'default', ...(other.fallback === undefined ? {} : { to: other.fallback }) });
     if (one.kinds && other.kinds && isGiven(member) && ![...one.kinds].every((kind) => other.kinds?.has(kind)))
       changes.push({ member, name: other.name, change: 'kind', to: kindWords(other.kinds) });
   }
-  const taken = new Set<Offered>();
   for (const one of gone) {
-    const better = fresh
-      .filter((other) => !taken.has(other) && mayBeRenamed(one, other))
-      .map((other) => ({ other, share: renamedShare(one, other, sources) }))
-      .sort((a, b) => b.share - a.share)[0];
-    if (better && better.share > 0) {
-      taken.add(better.other);
-      changes.push({ member: one.member, name: one.name, change: 'renamed', to: better.other.name });
-    } else changes.push({ member: one.member, name: one.name, change: 'gone' });
+    const other = renamed.get(one);
+    changes.push({ member: one.member, name: one.name, ...(other ? { change: 'renamed', to: other.name } : { change: 'gone' }) });
   }
+  const taken = new Set(renamed.values());
   for (const one of fresh) if (!taken.has(one)) changes.push({ member: one.member, name: one.name, change: 'new' });
   return changes;
 }
 
-const spaceless = (text: string | undefined): string | undefined => text?.replace(/\s+/g, '').replace(/["']/g, '"');
+/** Which of the members that are new each of those that are gone has become, where one has. */
+function renamedIn(
+  gone: readonly Offered[],
+  fresh: readonly Offered[],
+  texts: { readonly before: Texts; readonly after: Texts },
+): ReadonlyMap<Offered, Offered> {
+  const found = new Map<Offered, Offered>();
+  const taken = new Set<Offered>();
+  for (const one of gone) {
+    const better = fresh
+      .filter((other) => !taken.has(other) && mayBeRenamed(one, other))
+      .map((other) => ({ other, share: renamedShare(one, other, texts) }))
+      .sort((a, b) => b.share - a.share)[0];
+    if (!better || better.share === 0) continue;
+    taken.add(better.other);
+    found.set(one, better.other);
+  }
+  return found;
+}
+
+/** A default as it is compared: a name that was changed stands for the new one. */
+const spaceless = (text: string | undefined, named: ReadonlyMap<string, string> = new Map()): string | undefined =>
+  text
+    ?.replace(/[\w$]+/g, (word) => named.get(word) ?? word)
+    .replace(/\s+/g, '')
+    .replace(/["']/g, '"');
 
 /** A name that stands among the same words and signs at more than this share of its places got another name; the others are chance. */
 const samePlaces = 0.5;
@@ -244,10 +271,12 @@ function triplesAround(text: string, name: string): string[] {
   );
 }
 
-/** The share of the old name's surroundings in which the new name stands, if that is enough; 0 where it is not, or neither text speaks of them. */
-function renamedShare(one: Offered, other: Offered, { before, after }: { readonly before: string; readonly after: string }): number {
-  const old = triplesAround(before, one.name);
-  const now = triplesAround(after, other.name);
+/** The share of the old name's surroundings in which the new name stands, if that is enough; 0 where it is not, or no text speaks of them. */
+function renamedShare(one: Offered, other: Offered, { before, after }: { readonly before: Texts; readonly after: Texts }): number {
+  let [old, now] = [triplesAround(before.own, one.name), triplesAround(after.own, other.name)];
+  // What a component names nowhere, it has of a type that stands elsewhere.
+  if (old.length === 0 && now.length === 0 && one.declared && other.declared)
+    [old, now] = [triplesAround(before.declaring(one.declared), one.name), triplesAround(after.declaring(other.declared), other.name)];
   const left = [...now];
   let same = 0;
   for (const triple of old) {

@@ -109,6 +109,29 @@ describe('a change of a contract, with its use changed too: told, and nothing br
     ],
     [
       'react',
+      'another name in a type, and all is passed on',
+      ['type Props = { tone: string; size: number };\nexport const Card = (props: Props) => <b {...props}/>;', '<Card tone="a" size={1}/>'],
+      [
+        'type Props = { level: string; size: number };\nexport const Card = (props: Props) => <b {...props}/>;',
+        '<Card level="a" size={1}/>',
+      ],
+      ['prop tone renamed level'],
+    ],
+    [
+      'react',
+      'a default that names what has another name',
+      [
+        'export const Card = ({ tone, pick = () => tone }: { tone: string; pick?: () => string }) => <b title={tone}>{pick()}</b>;',
+        '<Card tone="a"/>',
+      ],
+      [
+        'export const Card = ({ level, pick = () => level }: { level: string; pick?: () => string }) => <b title={level}>{pick()}</b>;',
+        '<Card level="a"/>',
+      ],
+      ['prop tone renamed level'],
+    ],
+    [
+      'react',
       'one of few words more',
       ["export const Card = ({ tone }: { tone: 'a' | 'b' }) => <b>{tone}</b>;", '<Card tone="a"/>'],
       ["export const Card = ({ tone }: { tone: 'a' | 'b' | 'c' }) => <b>{tone}</b>;", '<Card tone="a"/>'],

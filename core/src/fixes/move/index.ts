@@ -98,12 +98,17 @@ function writeMove(rewrite: Rewrite, tree: Tree, stand: Stand, answered: WhatIf 
   const { start, end } = use.node.span;
   const body = { text: source.text.slice(start, end), indent: indentAt(source.text, start) };
   if (source !== goal) bringNames(rewrite, source, goal, from, use.node, body.text);
-  rewrite.put(source, cutSpan(source, use.node.span, from), '');
-  if (stand.slot === undefined) putInMarkup(rewrite, goal, to, body);
-  else if (targetUse) {
-    const holder = model.components.get(target.component);
-    putInSlot(rewrite, goal, targetUse.node, stand.slot, body, holder ? rewrite.source(holder).text : '');
-  }
+  const cut = cutSpan(source, use.node.span, from);
+  rewrite.put(source, cut, '');
+  const put = rewrite.recorded(() => {
+    if (stand.slot === undefined) putInMarkup(rewrite, goal, to, body);
+    else if (targetUse) {
+      const holder = model.components.get(target.component);
+      putInSlot(rewrite, goal, targetUse.node, stand.slot, body, holder ? rewrite.source(holder).text : '');
+    }
+  });
+  if (put.some((one) => one.file === source.file && one.start <= cut.end && one.end >= cut.start))
+    throw new CannotWrite(`${part.name} stands there already, the last of what is in it.`);
   const uses = stand.slot === undefined ? (model.usesOf.get(to.id) ?? []).length : 0;
   return uses > 1 ? `${to.name} has ${counted(uses, 'use')}: ${part.name} would stand in each.` : '';
 }

@@ -106,6 +106,14 @@ export const Box = ({ title, children, foot }) => (
         .replace('<s />\n      </Box>', '<s />\n        <Row kinds={kinds} label="a" />\n      </Box>'),
     });
   });
+  test.each(['Lamp@Box>Box', 'Last@App>App'])('what stands there already, the last: %s', (move) => {
+    const before = react['src/App.jsx'] ?? '';
+    const last: Files = {
+      'src/App.jsx': `${before.replace('    </main>', '      <Last /></main>')}const Last = () => <b />;\n`,
+    };
+    const name = move.slice(0, 4);
+    expect(moved({ ...react, ...last }, move)).toBe(`${name} stands there already, the last of what is in it.`);
+  });
   test('several moves in one patch', () => {
     const files: Files = {
       'src/App.jsx':

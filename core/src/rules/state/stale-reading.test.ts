@@ -225,6 +225,11 @@ table(
       },
       'App lock',
     ],
+    [
+      'as the framework’s own tool writes it',
+      svelteEffect('import { run } from "svelte/legacy"; run(() => { setTimeout(() => { shown = [lock]; }, 100); });'),
+      'App lock',
+    ],
     ['after an await', svelteEffect('$effect(() => { (async () => {})(); load().then((rows) => { shown = rows[lock]; }); });'), 'App lock'],
     [
       'in a timer',

@@ -38,7 +38,8 @@ import { apiName, later, madeValue } from './dialect';
 import { append } from '../../../model/append';
 
 const lifecycles = new Set(['onMount', 'onDestroy', 'beforeUpdate', 'afterUpdate']);
-const effects = new Set(['$effect', '$effect.pre', '$effect.root', '$inspect']);
+/** Those of the runes, and what the framework's own tool writes in place of a statement that follows. */
+const effects = new Set(['$effect', '$effect.pre', '$effect.root', '$inspect', 'run']);
 
 /** The script of a component, or the body of a function that holds state, while it is being read. */
 export type Instance = {
