@@ -157,11 +157,12 @@ function mayBeCloned(known: KnownUse): boolean {
 
 /** Bindings whose name the component neither declares nor lets through. */
 export function unknownBindings(known: KnownUse): Binding[] {
-  const { contract } = known.target;
+  const { contract, facts } = known.target;
   if (contract.openness !== 'closed') return [];
   return known.use.node.bindings.filter((binding) => {
     const key = bindingKey(binding);
     if (key === undefined || key === defaultSlot || contract.members.has(key)) return false;
+    if (facts.putOnRoot?.includes(binding.to.name)) return false;
     // What a router gives is written nowhere; markup under the name of a slot is content for that slot.
     if (binding.nameSpan.end === 0 || (binding.markup && contract.members.has(slotKey(binding.to.name)))) return false;
     return !isOfOthers(contract, binding.to.name);

@@ -312,6 +312,10 @@ export type ComponentFacts = BodyFacts & {
   readonly mixins?: readonly string[];
   /** The prop and the event that a two-way binding without a name means, where the component says which. */
   readonly boundBy?: { readonly prop: string; readonly event: string };
+  /** It says that what it does not declare is not put on its first element. */
+  readonly inheritsNothing?: true;
+  /** Names that its framework puts there all the same; absent for none. */
+  readonly putOnRoot?: readonly string[];
   /** Of what a function makes around a component: the tag by which its template shows that; absent for all others. */
   readonly hole?: string;
   /** States that it sets each time, so that it never comes to rest; absent for none. */

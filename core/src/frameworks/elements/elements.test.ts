@@ -442,3 +442,40 @@ describe('what is found in elements', () => {
   test.each(sound)('sound: %s', (_, files, findings) => expect(found(files)).toEqual(findings));
   test.each(faulty)('%s', (_, files, findings) => expect(found(files)).toEqual(findings));
 });
+
+describe('content for a slot, from wherever in the class it comes', () => {
+  const shown = (content: string, more = ''): Files =>
+    page('<lock-list open></lock-list>', {
+      'lock-box.js': lit('lock-box', 'LockBox', '  render() { return html`<p><slot name="head"></slot></p>`; }'),
+      'lock-name.js': lit('lock-name', 'LockName', '  render() { return html`<i>a</i>`; }'),
+      'lock-list.js': lit(
+        'lock-list',
+        'LockList',
+        `  static properties = { open: { type: Boolean }, rows: { type: Array } };\n${more}\n  render() { return html\`<lock-box>${content}</lock-box>\`; }`,
+        "import { nothing } from 'lit';\nimport { above } from 'above';\n",
+      ),
+    });
+  test.each<[string, Files]>([
+    ['an element under a condition', shown('${this.open ? html`<b slot="head">a</b>` : nothing}')],
+    ['a component under a condition', shown('${this.open ? html`<lock-name slot="head"></lock-name>` : nothing}')],
+    ['each of a list', shown('${this.rows.map((row) => html`<b slot="head">${row}</b>`)}')],
+    ['what a method gives', shown('${this.top()}', '  top() { return html`<lock-name slot="head"></lock-name>`; }')],
+    ['both of two', shown('${this.open ? html`<b slot="head">a</b>` : html`<i slot="head">b</i>`}')],
+    ['what a function gives that is not seen', shown('${above()}')],
+    ['nothing', shown('${nothing}')],
+  ])('%s', (_, files) => {
+    expect(found(files)).toEqual([]);
+  });
+  test.each<[string, Files]>([
+    ['an element without a slot', shown('${this.open ? html`<b>a</b>` : nothing}')],
+    ['one of two', shown('${this.open ? html`<b slot="head">a</b>` : html`<i>b</i>`}')],
+    ['another slot', shown('${this.rows.map((row) => html`<b slot="foot">${row}</b>`)}')],
+    ['a text', shown('some ${this.rows.length}')],
+  ])('is nowhere for %s', (_, files) => {
+    expect(found(files).filter((one) => one.startsWith('slot-nowhere'))).toHaveLength(1);
+  });
+  test('stands in the tree in its slot', () => {
+    const { model } = analyseFiles(shown('${this.open ? html`<lock-name slot="head"></lock-name>` : nothing}'));
+    expect(rows(model, treeOf(model, 'index.html'))).toMatch(/LockName in slot:head of LockList if this\.open/);
+  });
+});

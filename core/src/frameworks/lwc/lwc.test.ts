@@ -376,3 +376,24 @@ test('a name that the markup reads at two places is one finding, with both', () 
   const told = findings.filter(({ rule }) => rule === 'name-unknown');
   expect(told.map(({ subject, evidence }) => [subject, evidence.length])).toEqual([['level', 2]]);
 });
+
+describe('content for a slot within what conditions and lists hold', () => {
+  const filled = (content: string): Files =>
+    bundles({
+      board: { exposed: true, js: '  open = true;\n  rows = [{ id: 1 }];', html: `<c-frame>${content}</c-frame>` },
+      frame: { html: '<slot name="foot"></slot>' },
+    });
+  test.each([
+    ['a condition', '<template lwc:if={open}><b slot="foot">a</b></template><template lwc:else><i slot="foot">b</i></template>'],
+    ['the older condition', '<template if:true={open}><b slot="foot">a</b></template>'],
+    ['a list', '<template for:each={rows} for:item="row"><b key={row.id} slot="foot">a</b></template>'],
+  ])('%s', (_, content) => {
+    expect(found(filled(content))).toEqual([]);
+  });
+  test.each([
+    ['no slot', '<template lwc:if={open}><b>a</b></template>', 'slot-nowhere default'],
+    ['another slot', '<template lwc:if={open}><b slot="head">a</b></template>', 'slot-nowhere head'],
+  ])('is nowhere for %s', (_, content, told) => {
+    expect(found(filled(content))).toEqual([told]);
+  });
+});

@@ -49,6 +49,22 @@ test('a prop that is bound both ways by its name', () => {
   expect(tracedIn(files, 'App.open', 'changes').at(-1)).toMatch(/^ *Field starts click \| platform p$/);
 });
 
+describe('classes and styles of a component that says it inherits nothing', () => {
+  const styled = (files: Files): Files => ({
+    'App.vue':
+      '<script>import Field from "./Field.vue"; export default { components: { Field } };</script><template><Field class="wide" :style="{}" title="a"/></template>',
+    'Field.vue': '<script>export default { inheritAttrs: false };</script><template><p>a</p></template>',
+    ...files,
+  });
+  test.each<[string, Files, readonly string[]]>([
+    ['are on its element in version 2', styled(two), ['prop-unknown App title']],
+    ['are nowhere in version 3', styled(three), ['prop-unknown App class', 'prop-unknown App style', 'prop-unknown App title']],
+  ])('%s', (_, files, expected) => {
+    const told = findingLines(analyseFiles(files).findings).filter((line) => line.startsWith('prop-unknown'));
+    expect(told.sort()).toEqual(expected);
+  });
+});
+
 test.each([
   ['by a function', "new Vue({ router, render: (h) => h(App) }).$mount('#app');"],
   ['by a method', "new Vue({ el: '#app', render(create) { return create(App); } });"],

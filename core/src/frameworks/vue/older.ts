@@ -8,9 +8,13 @@ type Bound = NonNullable<ComponentFacts['boundBy']>;
 /** What a two-way binding without a name stands for in the older version, where the component does not say otherwise. */
 const customary: Bound = { prop: 'value', event: 'input' };
 
+/** What stands on the first element of a component also where that says that it inherits nothing. */
+const putOnRoot = ['class', 'style'];
+
 /**
  * The facts of a project whose package declares version 2: a two-way binding without a name gives `value` and hears
- * `input`, or what the component names for it. The same files where none is of that version.
+ * `input`, or what the component names for it; classes and styles reach the first element of any component. The same
+ * files where none is of that version.
  */
 export function inDeclaredVersion(files: Files, majorOf: (file: FilePath, name: string) => number | undefined): Files {
   const own = [...files.values()].filter((one) => one.framework === 'vue');
@@ -34,7 +38,8 @@ export function inDeclaredVersion(files: Files, majorOf: (file: FilePath, name: 
   for (const facts of older) {
     const components = facts.components.map((one) => {
       const template = mapUses(one.template, change);
-      return template === one.template ? one : { ...one, template };
+      if (template === one.template && !one.inheritsNothing) return one;
+      return { ...one, template, ...(one.inheritsNothing ? { putOnRoot } : {}) };
     });
     if (components.every((one, at) => one === facts.components[at])) continue;
     changed = true;

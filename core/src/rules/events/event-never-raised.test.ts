@@ -114,6 +114,13 @@ table(
   ],
   [
     [
+      'whoever is given the component itself may raise it',
+      {
+        App: '<template><Rows @pick="go"/></template><script setup>const go = () => 1;</script>',
+        Rows: '<script>export default { provide() { return { rows: this }; } };</script><template><ul><slot/></ul></template>',
+      },
+    ],
+    [
       'raised when a transition ends',
       {
         App: '<template><Pill @gone="go"/></template><script setup>const go = () => 1;</script>',

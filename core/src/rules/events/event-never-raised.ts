@@ -41,11 +41,18 @@ const raisedNames = remembered(
     new Set([...components.values()].flatMap(({ facts }) => facts.events.flatMap(({ name, raised }) => (raised.length > 0 ? [name] : [])))),
 );
 
-/** What stands around a slot hears what its users put there, and somebody raises an event of this name. */
+/** Some element sends an event whose name it makes while it runs. */
+const sendsUnnamed = remembered(({ components }: Model): boolean =>
+  [...components.values()].some(({ facts }) =>
+    facts.actions.some(({ sends }) => sends.some(({ channel }) => channel.on === 'element' && (channel.event ?? '{').includes('{'))),
+  ),
+);
+
+/** What stands around a slot hears what its users put there, and somebody raises an event of this name, or of one that is not known. */
 function mayComeThroughSlot(model: Model, { use }: KnownUse, binding: Binding): boolean {
-  if (!raisedNames(model).has(binding.to.name)) return false;
+  if (!raisedNames(model).has(binding.to.name) && !sendsUnnamed(model)) return false;
   let holdsSlot = false;
-  walkTemplate(use.node.children, (node) => {
+  walkTemplate([use.node], (node) => {
     holdsSlot ||= node.kind === 'outlet';
   });
   return holdsSlot;

@@ -71,8 +71,23 @@ table(
       },
       'App name',
     ],
+    [
+      'a name alone for a number',
+      {
+        App: '<template><Gauge level/></template>',
+        Gauge: '<script setup>defineProps({ level: Number });</script><template><p>{{ level }}</p></template>',
+      },
+      'App level',
+    ],
   ],
   [
+    [
+      'a name alone, which is the empty text',
+      {
+        App: '<template><Gauge name/></template>',
+        Gauge: '<script setup>defineProps({ name: String });</script><template><p>{{ name }}</p></template>',
+      },
+    ],
     [
       'bound',
       {

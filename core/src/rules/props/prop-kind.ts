@@ -64,7 +64,9 @@ function mismatch(
   const key = bindingKey(binding);
   const { target } = known;
   const prop = key && membersAt(known).get(key);
-  const given = valueOf(binding.constant.trim());
+  // A name alone is the empty text, which a flag takes for true.
+  const isBare = traitsOf(target).flagsFromText === true && binding.span.end === binding.nameSpan.end;
+  const given = isBare ? { value: '' } : valueOf(binding.constant.trim());
   if (binding.asAttribute && traitsOf(target).attributesConvert) {
     const isTaken = !prop?.kinds || !given || convertsTo(prop.kinds, String(given.value), binding.asAttribute);
     return isTaken || !prop?.kinds ? undefined : { prop, kinds: prop.kinds, value: given.value };

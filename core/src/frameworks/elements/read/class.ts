@@ -104,6 +104,7 @@ export function readElement(
     methods,
     constants,
     outer,
+    slotted: new WeakMap(),
     showing: new Set(),
     handleOf: (given, scope) => {
       const [reading] = readingsOf(body, given, scope);

@@ -8,6 +8,7 @@ import { memberOfThis } from '../../../read/elements/class';
 import { isElementTag } from '../../../read/elements/platform';
 import { attributeNamed, type HtmlAttribute, type HtmlElement, type HtmlNode, parseHtml } from '../../../read/markup/html';
 import { branch, type Markup, outlet, repeat } from '../../../read/markup/expressions';
+import { bySlot, isMarkupNode, type Slotted } from '../../../read/markup/slotted';
 import { addAction, type Body, excerpt, fillAction, newEffects } from '../../../read/script/body';
 import { givesNothing } from '../../../read/script/called';
 import { keptFunction, readingsOf, readStatement } from '../../../read/script/expressions';
@@ -36,6 +37,8 @@ export type ElementMarkup = Markup & {
   readonly constants: ReadonlyMap<string, t.Node>;
   /** The scope of the class: its methods see the names of the module alone. */
   readonly outer: Scope;
+  /** The slots that nodes name which they are for, wherever in the class their markup is written. */
+  readonly slotted: WeakMap<TemplateNode, Slotted>;
   /** Functions whose markup is being read, so that recursion ends. */
   readonly showing: Set<t.Node>;
   /** A directive gives a handle on an element: `${ref(this.field)}`. */
@@ -155,8 +158,18 @@ function onlyHole(source: Source, span: Span | undefined): t.Node | undefined {
 
 function readNodes(markup: ElementMarkup, source: Source, nodes: readonly HtmlNode[], scope: Scope): TemplateNode[] {
   return nodes.flatMap((node): TemplateNode[] =>
-    node.kind === 'text' ? holesIn(source, node.span).flatMap((one) => markupOf(markup, one, scope)) : readTag(markup, source, node, scope),
+    node.kind === 'text'
+      ? holesIn(source, node.span).flatMap((one) => markupOf(markup, one, scope))
+      : noteSlot(markup, source, node, readTag(markup, source, node, scope)),
   );
+}
+
+/** Remembers which slot the nodes of a tag are for; gives them as they are. */
+function noteSlot(markup: ElementMarkup, source: Source, node: HtmlElement, read: TemplateNode[]): TemplateNode[] {
+  const at = attributeNamed(node, 'slot');
+  const slot = textOf(source, at);
+  if (at && slot) for (const one of read) markup.slotted.set(one, { slot, at });
+  return read;
 }
 
 function readTag(markup: ElementMarkup, source: Source, node: HtmlElement, scope: Scope): TemplateNode[] {
@@ -218,38 +231,22 @@ function readElement(markup: ElementMarkup, source: Source, node: HtmlElement, s
   };
 }
 
-/** The slot that content between the tags of an element is for, by the attribute of its outermost element. */
-const slotOf = (source: Source, node: HtmlNode): string =>
-  node.kind === 'element' ? (textOf(source, attributeNamed(node, 'slot')) ?? '') : '';
-
 function readUse(markup: ElementMarkup, source: Source, node: HtmlElement, tag: string, scope: Scope): TemplateUse {
   const { bindings, spreads, ref } = readAttributes(markup, source, node, scope, true);
-  const named = new Map<string, { at: HtmlAttribute; nodes: TemplateNode[] }>();
-  const loose: HtmlNode[] = [];
-  for (const child of node.children) {
-    const slot = slotOf(source, child);
-    const at = child.kind === 'element' ? attributeNamed(child, 'slot') : undefined;
-    if (slot === '' || !at) {
-      loose.push(child);
-      continue;
-    }
-    const known = named.get(slot) ?? { at, nodes: [] };
-    append(known.nodes, readNodes(markup, source, [child], scope));
-    named.set(slot, known);
-  }
-  for (const [slot, { at, nodes }] of named)
-    bindings.push({
-      to: memberOf(slot.includes(hole) ? slotKey('*') : slotKey(slot)),
-      written: `slot="${slot}"`,
-      span: at.span,
-      nameSpan: at.value ?? at.nameSpan,
-      direction: 'in',
-      readings: [],
-      markup: nodes,
-    });
-  const children = readNodes(markup, source, loose, scope);
-  const isText = loose.some((one) => one.kind === 'text' && sliceOf(source, one.span).trim() !== '');
-  const isMarkup = loose.some((one) => one.kind === 'element') || children.some((one) => one.kind !== 'text');
+  const parts = bySlot(readNodes(markup, source, node.children, scope), markup.slotted);
+  for (const [slot, { at, nodes }] of parts)
+    if (at)
+      bindings.push({
+        to: memberOf(slot.includes(hole) ? slotKey('*') : slotKey(slot)),
+        written: `slot="${slot}"`,
+        span: at.span,
+        nameSpan: at.value ?? at.nameSpan,
+        direction: 'in',
+        readings: [],
+        markup: nodes,
+      });
+  const children = parts.get('')?.nodes ?? [];
+  const isText = node.children.some((one) => one.kind === 'text' && isTextIn(markup, source, one.span));
   const use: Writable<TemplateUse> = {
     kind: 'use',
     tag,
@@ -259,10 +256,18 @@ function readUse(markup: ElementMarkup, source: Source, node: HtmlElement, tag: 
     spreads,
     children,
     key: noKey,
-    content: isMarkup ? 'markup' : isText ? 'text' : 'none',
+    content: children.some(isMarkupNode) ? 'markup' : isText ? 'text' : 'none',
   };
   if (ref) use.ref = ref;
   return use;
+}
+
+/** Whether a stretch between tags is surely a text: what a call gives may be markup for a slot, which is not seen here. */
+function isTextIn({ body }: ElementMarkup, source: Source, span: Span): boolean {
+  const words = sliceOf(source, span).replace(new RegExp(`[${hole}${rest}]`, 'g'), '');
+  const isSaid = (node: t.Node): boolean =>
+    !/Call|Conditional|Logical/.test(node.type) && !(node.type === 'Identifier' && isNothing(body, node.name));
+  return words.trim() !== '' || holesIn(source, span).some((one) => isSaid(bare(one)));
 }
 
 type Attributes = { readonly bindings: Binding[]; readonly spreads: SpreadFact[]; readonly ref?: Reading };
@@ -434,7 +439,7 @@ export function markupOf(markup: ElementMarkup, expression: t.Node, scope: Scope
       if (meaning?.kind === 'markup') return [...meaning.nodes];
       const constant = meaning ? undefined : markup.constants.get(node.name);
       if (constant) return markupOf(markup, constant, innerScope());
-      return shown(body, node, scope);
+      return !meaning && isNothing(body, node.name) ? [] : shown(body, node, scope);
     }
     case 'MemberExpression': {
       const name = node.object.type === 'ThisExpression' ? keyName({ key: node.property }) : undefined;
@@ -448,6 +453,9 @@ export function markupOf(markup: ElementMarkup, expression: t.Node, scope: Scope
       return shown(body, node, scope);
   }
 }
+
+/** What the library has for an expression that puts nothing on the screen. */
+const isNothing = ({ module }: Body, name: string): boolean => /^(?:nothing|noChange)$/.test(module.imported.get(name)?.imported ?? '');
 
 function shown(body: Body, node: t.Node, scope: Scope): TemplateNode[] {
   const readings = readingsOf(body, node, scope);

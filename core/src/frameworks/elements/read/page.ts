@@ -72,6 +72,7 @@ export function readPage(file: FilePath, text: string): FileFacts {
     methods: new Map(),
     constants: new Map(),
     outer: scope,
+    slotted: new WeakMap(),
     showing: new Set(),
     handleOf: () => undefined,
   };

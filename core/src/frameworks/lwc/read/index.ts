@@ -144,7 +144,7 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
   const scope = templateScope(ofClass, undeclared, hasOwnBases, body);
   const problems: Problem[] = [];
   const template = unit.parts.flatMap((part) => {
-    const markup: LwcMarkup = { body, text: unit.text, lang: 'ts', problems, event: 'event', refOf };
+    const markup: LwcMarkup = { body, text: unit.text, lang: 'ts', problems, event: 'event', refOf, slotted: new WeakMap() };
     return readNodes(markup, contentOf(part), scope);
   });
   facts.problems = [...facts.problems, ...problems];

@@ -6,14 +6,18 @@ import type { Writable } from '../../../model/writable';
 import { isCommonAttribute } from '../../../read/elements/platform';
 import { attributeNamed, type HtmlAttribute, type HtmlElement, type HtmlNode } from '../../../read/markup/html';
 import { type Branch, branch, expressionAt, inElse, type Markup, outlet, repeat, shownText } from '../../../read/markup/expressions';
+import { bySlot, isMarkupNode, type Slotted } from '../../../read/markup/slotted';
 import { addValue, excerpt } from '../../../read/script/body';
 import { readingsOf } from '../../../read/script/expressions';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { propertyOf } from '../names';
 import { append } from '../../../model/append';
 
-/** A template that is being read, with the handles that its elements have by `lwc:ref`. */
-export type LwcMarkup = Markup & { readonly refOf: (name: string, span: Span) => number };
+/** A template that is being read, with the handles that its elements have by `lwc:ref`, and the slots that they are for. */
+export type LwcMarkup = Markup & {
+  readonly refOf: (name: string, span: Span) => number;
+  readonly slotted: WeakMap<TemplateNode, Slotted>;
+};
 
 const noKey: KeyFact = { kind: 'none' };
 
@@ -119,7 +123,16 @@ function readRepeated(markup: LwcMarkup, node: HtmlElement, scope: Scope): Templ
   ];
 }
 
+/** What a tag puts there, each with the slot that it is for. */
 function readTag(markup: LwcMarkup, node: HtmlElement, scope: Scope): TemplateNode[] {
+  const read = readBareTag(markup, node, scope);
+  const at = attributeNamed(node, 'slot');
+  const slot = textOf(markup, at);
+  if (at && slot) for (const one of read) markup.slotted.set(one, { slot, at });
+  return read;
+}
+
+function readBareTag(markup: LwcMarkup, node: HtmlElement, scope: Scope): TemplateNode[] {
   const tag = node.tag.toLowerCase();
   if (tag === 'slot') return [readSlot(markup, node, scope)];
   if (tag === 'template') return readNodes(markup, node.children, scope);
@@ -158,8 +171,6 @@ function readElement(markup: LwcMarkup, node: HtmlElement, scope: Scope): Templa
 function readUse(markup: LwcMarkup, node: HtmlElement, tag: string, scope: Scope, chosen?: t.Expression): TemplateUse {
   const { body } = markup;
   const { bindings, spreads, key, ref } = readAttributes(markup, node, scope, true);
-  const slots = new Map<string, TemplateNode[]>();
-  const spans = new Map<string, HtmlAttribute>();
   const rest: HtmlNode[] = [];
   let children: TemplateNode[] = [];
   let hands: number[] | undefined;
@@ -179,17 +190,12 @@ function readUse(markup: LwcMarkup, node: HtmlElement, tag: string, scope: Scope
       } else bindings.push(slotBinding(named, slot ?? data, shown, [value]));
       continue;
     }
-    if (child.kind === 'element' && slot && named !== '') {
-      slots.set(named, [...(slots.get(named) ?? []), ...readNodes(markup, [child], scope)]);
-      if (!spans.has(named)) spans.set(named, slot);
-    } else rest.push(child);
+    rest.push(child);
   }
-  for (const [name, nodes] of slots) {
-    const at = spans.get(name);
-    if (at) bindings.push(slotBinding(name, at, nodes, []));
-  }
-  const loose = readNodes(markup, rest, scope);
+  const parts = bySlot(readNodes(markup, rest, scope), markup.slotted);
+  const loose = parts.get('')?.nodes ?? [];
   const isText = rest.some((one) => one.kind === 'text' && markup.text.slice(one.span.start, one.span.end).trim() !== '');
+  for (const [name, { at, nodes }] of parts) if (at) bindings.push(slotBinding(name, at, nodes, []));
   children = [...children, ...loose];
   const use: Writable<TemplateUse> = {
     kind: 'use',
@@ -200,7 +206,7 @@ function readUse(markup: LwcMarkup, node: HtmlElement, tag: string, scope: Scope
     spreads,
     children,
     key,
-    content: hands ? 'function' : rest.some((one) => one.kind === 'element') ? 'markup' : isText ? 'text' : 'none',
+    content: hands ? 'function' : loose.some(isMarkupNode) ? 'markup' : isText ? 'text' : 'none',
   };
   if (hands) use.slotProps = hands;
   if (chosen) use.dynamic = readingsOf(body, chosen, scope);

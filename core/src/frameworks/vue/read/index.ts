@@ -242,6 +242,7 @@ export function assemble(
       ...(declared.saidName === undefined ? {} : { saidName: pascal(declared.saidName) }),
       ...(declared.boundBy ? { boundBy: declared.boundBy } : {}),
       ...(declared.mixins.length > 0 ? { mixins: declared.mixins } : {}),
+      ...(declared.inheritAttrs ? {} : { inheritsNothing: true }),
     };
   });
 }

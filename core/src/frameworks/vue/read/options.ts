@@ -357,6 +357,8 @@ function readProvide({ body, declared }: Setup, given: t.Node | undefined, scope
     const name = property.computed ? undefined : keyName(property);
     const key = property.computed ? property.key : ({ type: 'StringLiteral', value: name ?? '' } as t.StringLiteral);
     const readings = readingsOf(body, property.value, scope);
+    // Who is given the component itself may raise its events.
+    if (bare(property.value).type === 'ThisExpression') body.raisesUnseen = true;
     provide(declared, key, readings, property);
   }
 }
