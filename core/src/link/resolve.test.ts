@@ -153,3 +153,38 @@ test('the library folder of a project that writes its alias itself', () => {
   expect(resolve('app/src/routes/+page.svelte', '$lib/Nav.svelte')).toEqual({ kind: 'file', file: 'app/src/lib/Nav.svelte' });
   expect(resolve('app/src/routes/+page.svelte', '$app/stores')).toEqual({ kind: 'outside', module: '$app/stores' });
 });
+
+describe('files of which devices have forms of their own', () => {
+  const files = [
+    'src/Row.js',
+    'src/Row.native.js',
+    'src/Cell/index.tsx',
+    'src/Cell/index.ios.tsx',
+    'src/Field.ios.js',
+    'src/Field.android.js',
+    'src/Note.js',
+  ];
+  test.each([
+    ['src/Page.js', './Row', 'src/Row.js'],
+    ['src/Page.native.js', './Row', 'src/Row.native.js'],
+    ['src/Page.ios.js', './Row', 'src/Row.native.js'],
+    ['src/Page.native.js', './Row.js', 'src/Row.js'],
+    ['src/Page.native.js', './Cell', 'src/Cell/index.tsx'],
+    ['src/Page.ios.js', './Cell', 'src/Cell/index.ios.tsx'],
+    ['src/Page.js', './Field', 'src/Field.ios.js'],
+    ['src/Page.android.js', './Field', 'src/Field.android.js'],
+    ['src/Page.native.js', './Note', 'src/Note.js'],
+  ])('%s: %s', (from, specifier, file) => {
+    expect(resolver(files)(from, specifier)).toEqual({ kind: 'file', file });
+  });
+  test('also by the name of a package, and by an alias', () => {
+    const all = ['ui/package.json', 'ui/src/index.ts', 'ui/src/index.native.js', 'ui/src/Row.js', 'ui/src/Row.native.js'];
+    const resolve = resolver(all, {
+      'ui/package.json': '{ "name": "@it/ui", "main": "dist/index.js" }',
+      'ui/tsconfig.json': '{ "compilerOptions": { "paths": { "~/*": ["./src/*"] } } }',
+    });
+    expect(['ui/src/A.js', 'ui/src/A.native.js'].flatMap((from) => [resolve(from, '@it/ui'), resolve(from, '~/Row')])).toEqual(
+      ['index.ts', 'Row.js', 'index.native.js', 'Row.native.js'].map((name) => ({ kind: 'file', file: `ui/src/${name}` })),
+    );
+  });
+});

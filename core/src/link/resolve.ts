@@ -42,7 +42,7 @@ export function makeResolver(
   return (from, specifier) => {
     const directory = directoryOf(from);
     const byPlace = conventional.map((fileOf) => fileOf(specifier, from)).find((one) => one !== undefined);
-    const key = `${specifier.startsWith('.') ? directory : scopeOf(directory)}\n${specifier}\n${byPlace ?? ''}`;
+    const key = `${specifier.startsWith('.') ? directory : scopeOf(directory)}${deviceOf(from) ?? ''}\n${specifier}\n${byPlace ?? ''}`;
     const found = known.get(key);
     if (found) return found;
     const resolved = withInferred(files, inferred, specifier, resolve(files, config, bySuffix, from, specifier, byPlace));
@@ -84,6 +84,22 @@ function fileAt(files: ReadonlySet<FilePath>, path: FilePath): FilePath | undefi
   return undefined;
 }
 
+const scriptEnding = /\.[cm]?[jt]sx?$/;
+/** The forms of a file that devices have of their own: `Row.native.js`. */
+const devices = ['.native', '.ios', '.android', '.web'];
+
+/** The device that a file is for; undefined for one that is for all. */
+const deviceOf = (file: FilePath): string | undefined => /\.(?:native|ios|android)(?=\.[cm]?[jt]sx?$)/.exec(file)?.[0];
+
+/** What a bundler gives a file of a device: the form of a file for that device, or for all devices, where there is one. */
+function formFor(files: ReadonlySet<FilePath>, from: FilePath, specifier: string, file: FilePath): FilePath {
+  const device = deviceOf(from);
+  if (device === undefined || scriptEnding.test(specifier)) return file;
+  const stem = file.replace(/(?:\.(?:native|ios|android|web))?\.[cm]?[jt]sx?$/, '');
+  const forms = [device, '.native'].flatMap((form) => endings.map((ending) => stem + form + ending));
+  return forms.find((one) => scriptEnding.test(one) && files.has(one)) ?? file;
+}
+
 function resolve(
   files: ReadonlySet<FilePath>,
   config: ProjectConfig,
@@ -95,8 +111,11 @@ function resolve(
   const specifier = given.replace(/\?.*$/, '');
   if (notCode.test(given)) return { kind: 'outside', module: given };
   if (specifier.startsWith('.')) {
-    const file = fileAt(files, joinPath(directoryOf(from), specifier));
-    return file ? { kind: 'file', file } : { kind: 'missing', specifier };
+    const path = joinPath(directoryOf(from), specifier);
+    // What has forms for devices alone is meant by whoever leaves the choice to the bundler.
+    const forms = [path, ...devices.flatMap((form) => [`${path}${form}`, `${path}/index${form}`])];
+    const file = forms.map((one) => fileAt(files, one)).find((one) => one !== undefined);
+    return file ? { kind: 'file', file: formFor(files, from, specifier, file) } : { kind: 'missing', specifier };
   }
   const file =
     byPaths(files, config.paths, from, specifier) ??
@@ -105,7 +124,7 @@ function resolve(
     byUsualAlias(files, config, from, specifier) ??
     bySuffix.get(specifier) ??
     byPlace;
-  if (file) return { kind: 'file', file };
+  if (file) return { kind: 'file', file: formFor(files, from, specifier, file) };
   return /^[~#]|^@\//.test(specifier) ? { kind: 'missing', specifier } : { kind: 'outside', module: specifier };
 }
 

@@ -680,6 +680,9 @@ export type Channel = {
 /** The event by which a timer is heard, as if the window sent it. */
 export const timerEvent = 'timer';
 
+/** Among what a component ends: whatever gave it an object to take it away by, as `subscription.remove()` does. */
+export const heldEnding = '.remove';
+
 /** Something sent to whoever hears it. */
 export type SendFact = {
   readonly channel: Channel;

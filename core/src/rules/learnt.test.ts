@@ -511,6 +511,14 @@ table(
   ],
   [
     [
+      'what is changed is within the list that both hold',
+      {
+        App: vueApp('{{ s.rows }}<b @click="s.rows = []"/><A/>', "import { useS } from './s'; const s = useS();"),
+        A: `${setup("import { ref } from 'vue'; import { useS } from './s'; const s = useS(); const rows = ref(s.rows);")}<template><p @click="rows.push(1)">{{ rows }}</p></template>`,
+        's.js': "import { defineStore } from 'pinia'; export const useS = defineStore('s', { state: () => ({ rows: [] }) });",
+      },
+    ],
+    [
       'nobody writes it',
       {
         App: vueApp('{{ s.n }}<A/>', "import { useS } from './s'; const s = useS();"),

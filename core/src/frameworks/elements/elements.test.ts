@@ -479,3 +479,59 @@ describe('content for a slot, from wherever in the class it comes', () => {
     expect(rows(model, treeOf(model, 'index.html'))).toMatch(/LockName in slot:head of LockList if this\.open/);
   });
 });
+
+test('what script makes for each of a list needs no key', () => {
+  const made = (list: string): Files =>
+    page('<lock-list></lock-list>', {
+      'lock-list.js': lit(
+        'lock-list',
+        'LockList',
+        `  static properties = { rows: { state: true } };\n  constructor() { super(); this.rows = []; }\n  drop() { this.rows = this.rows.filter((row) => row.open); }\n  render() { return html\`<p @click=\${this.drop}>\${${list}}</p>\`; }`,
+      ),
+    });
+  const keys = (files: Files): string[] => found(files).filter((one) => one.startsWith('list-unkeyed'));
+  expect(
+    keys(made("this.rows.map((row) => { const field = document.createElement('input'); field.name = row.name; return field; })")),
+  ).toEqual([]);
+  expect(keys(made('this.rows.map((row) => html`<input name=${row.name}>`)'))).toEqual(['list-unkeyed key']);
+});
+
+describe('modules of elements whose library comes under another name', () => {
+  const own = (text: string): Files => ({
+    'index.html': '<tide-gauge></tide-gauge><script type="module" src="./src/gauge.js"></script>',
+    'src/gauge.js': text,
+  });
+  test.each<[string, string]>([
+    [
+      'a decorator as a compiler writes it',
+      "import { Base, html, customElement } from '@it/core'; let TideGauge = class TideGauge extends Base { render() { return html`<p>a</p>`; } }; TideGauge = __decorate([customElement('tide-gauge')], TideGauge); export { TideGauge };",
+    ],
+    [
+      'a class that shows a template',
+      "import { Base } from '@it/core'; import { html } from '@it/templates'; import { define } from './define.js'; export class TideGauge extends Base { render() { return html`<p>a</p>`; } }\ndefine('tide-gauge', TideGauge);",
+    ],
+  ])('%s', (_, text) => {
+    const { model } = analyseFiles(own(text));
+    expect([...model.components.values()].map(({ name, framework }) => `${name} ${framework}`)).toContain('TideGauge elements');
+  });
+  test.each<[string, string]>([
+    [
+      'a component of React',
+      "import { Component } from 'react'; import { html } from 'htm/react'; export class Gauge extends Component { render() { return html`<p/>`; } }",
+    ],
+    [
+      'a class that only makes texts',
+      "import { html } from '@it/core'; export class Page extends Base { text() { return html`<p>a</p>`; } }",
+    ],
+  ])('not %s', (_, text) => {
+    const { model } = analyseFiles({ 'src/gauge.js': text });
+    expect([...model.components.values()].filter(({ framework }) => framework === 'elements')).toEqual([]);
+  });
+  test('an element of the document is no markup of a component', () => {
+    const made = (by: string): string[] => {
+      const { model } = analyseFiles({ 'src/make.js': `export function Make({ rows }) { return rows.map((row) => ${by}); }` });
+      return [...model.components.values()].map(({ name }) => name);
+    };
+    expect([made("document.createElement('p')"), made("React.createElement('p')")]).toEqual([[], ['Make']]);
+  });
+});

@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import { type Channel, type HearFact, type Reading, type SendFact, timerEvent } from '../../model/facts';
+import { type Channel, heldEnding, type HearFact, type Reading, type SendFact, timerEvent } from '../../model/facts';
 import { eventKey } from '../../model/member';
 import { remembered } from '../../model/remembered';
 import type { Body, Dialect, Effects, ModuleScope } from './body';
@@ -65,6 +65,7 @@ function noteEnding(body: Body, node: Call, method: string, base: t.Node, scope:
   if (/^(clearInterval|clearTimeout|cancelAnimationFrame|cancelIdleCallback)$/.test(method)) body.endings.add(timerEvent);
   else if (maker !== undefined && observers.test(maker)) body.endings.add(maker);
   else if (/^(close|disconnect|abort|dispose|destroy|removeAllListeners|unsubscribe)$/.test(method)) body.endings.add('');
+  else if (method === 'remove' && node.arguments.length === 0) body.endings.add(heldEnding);
   else if (undoing.has(method))
     (method === 'removeEventListener' && isMadeInPlace(node.arguments[1]) ? body.vainEndings : body.endings).add(
       endedName(body, node.arguments[0], scope),

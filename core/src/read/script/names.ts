@@ -165,7 +165,7 @@ export function demand(body: Body, name: string, { path, asserted }: Pick<Chain,
   else if (meaning?.kind === 'props' && path.length > 1 && path[0] !== '*') noteDemanded(body, propValue(body, path[0] ?? '', span), span);
 }
 
-/** Notes the values whose presence a condition asks for: `a`, `!a`, `a != null`, `a && b`. */
+/** Notes the values whose presence a condition asks for: `a`, `!a`, `a != null`, `a && b`, `a?.has(b)`. */
 export function noteTested(body: Body, test: t.Node, scope: Scope): number[] {
   const node = bare(test);
   switch (node.type) {
@@ -205,6 +205,11 @@ export function noteTested(body: Body, test: t.Node, scope: Scope): number[] {
       return [...noteTested(body, node.left, scope), ...noteTested(body, node.right, scope)];
     case 'CallExpression':
       return node.arguments.flatMap((argument) => noteTested(body, argument, scope));
+    case 'OptionalCallExpression': {
+      // `a?.startsWith(b)` gives nothing where there is no `a`.
+      const { base, optional } = memberChain(node.callee);
+      return [...(optional ? noteTested(body, base, scope) : []), ...node.arguments.flatMap((one) => noteTested(body, one, scope))];
+    }
     default:
       return [];
   }

@@ -19,6 +19,11 @@ table(
       'Part a timer',
     ],
     [
+      'the window, of which nothing is given that could be removed',
+      'function Part() { const r = useRef(null); useEffect(() => { window.addEventListener("resize", go); r.current.remove(); }, []); return <p ref={r}/>; }\nexport function App() { return <Part/>; }',
+      'Part resize of the window',
+    ],
+    [
       'a channel',
       "import { bus } from './bus';\nfunction Part() { useEffect(() => { bus.on('alarm', go); }, []); return <p/>; }\nexport function App() { return <Part/>; }",
       'Part alarm of bus',
@@ -50,6 +55,14 @@ table(
       'function Part({ on }) { useEffect(() => { if (on) { window.addEventListener("resize", go); return () => window.removeEventListener("resize", go); } }, [on]); return <p/>; }\nexport function App() { return <Part/>; }',
     ],
     ['the root of all', 'export function App() { useEffect(() => { window.addEventListener("resize", go); }, []); return <p/>; }'],
+    [
+      'what subscribing gives takes it away',
+      "import { Component } from 'react';\nimport { Keyboard } from 'device';\nclass Part extends Component { componentDidMount() { this.shown = Keyboard.addListener('shown', this.go); } componentWillUnmount() { this.shown.remove(); } go = () => 1; render() { return <p/>; } }\nexport function App() { return <Part/>; }",
+    ],
+    [
+      'a list of them',
+      "import { Component } from 'react';\nimport { Keyboard } from 'device';\nclass Part extends Component { componentDidMount() { this.all = [Keyboard.addListener('shown', this.go)]; } componentWillUnmount() { this.all.forEach((one) => { one.remove(); }); } go = () => 1; render() { return <p/>; } }\nexport function App() { return <Part/>; }",
+    ],
     [
       'what subscribing gives is returned',
       "import { bus } from './bus';\nfunction Part() { useEffect(() => bus.subscribe(go), []); return <p/>; }\nexport function App() { return <Part/>; }",

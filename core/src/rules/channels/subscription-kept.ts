@@ -1,4 +1,4 @@
-import { type ActionFact, type BodyFacts, type HearFact, timerEvent } from '../../model/facts';
+import { type ActionFact, type BodyFacts, heldEnding, type HearFact, timerEvent } from '../../model/facts';
 import { adapters, traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { type FilePath, locate } from '../../model/span';
@@ -35,7 +35,7 @@ function keptBy({ actions, endings = [], vainEndings = [] }: BodyFacts, action: 
     if (ends || channel.on === 'element' || channel.name?.startsWith('this.')) return false;
     // What comes in a promise is never called, whatever it would end.
     if (action.endsInPromise && !actions.some((one) => isEnding(one))) return true;
-    if (ended.has('')) return false;
+    if (ended.has('') || (channel.on === 'channel' && ended.has(heldEnding))) return false;
     if (unnamed && channel.on !== 'channel') return true;
     // What takes another function away ends nothing.
     if (vainEndings.includes(channel.event ?? '') && !ended.has(channel.event ?? '')) return true;

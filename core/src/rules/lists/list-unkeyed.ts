@@ -138,12 +138,16 @@ function isPosition({ values }: ComponentFacts, { item, readings }: Repeat, key:
   return member !== undefined && lists.some(({ value }) => values[value]?.positionMembers?.includes(member));
 }
 
+/** It stands in markup: what script makes, and puts somewhere, is the same one wherever it stands. */
+const isWritten = ({ nameSpan, span }: Part): boolean => nameSpan.start === span.start + '<'.length;
+
 /** Repeated parts that nothing but their position tells apart, if anything. */
 const unkeyedParts = remembered((component: Component): readonly { readonly repeat: Repeat; readonly part: Part }[] =>
   repeatsIn(component.facts.template).flatMap((repeat) =>
     repeat.order === 'platform'
       ? []
       : partsOf(repeat.children)
+          .filter((part) => !component.facts.element || isWritten(part))
           .filter((part) => !part.spreads.some((spread) => spread.keys?.includes(propKey('key')) ?? traitsOf(component).keys === 'spread'))
           .filter((part) => {
             const { key } = part;

@@ -28,6 +28,7 @@ table(
     ['left out at one use of two', badge('return <p>{boat.name}</p>;', '<><Badge boat={b}/><Badge/></>'), 'Badge boat'],
   ],
   [
+    ['asked for by what it gives', badge("return <p>{boat?.name.startsWith('a') ? boat.name : ''}</p>;")],
     ['optional chaining', badge('return <p>{boat?.name}</p>;')],
     ['a condition', badge('return boat ? <p>{boat.name}</p> : null;')],
     ['and', badge('return <p>{boat && boat.name}</p>;')],

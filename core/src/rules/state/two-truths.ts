@@ -253,7 +253,10 @@ function storeCopies(model: Model, component: Component): Found[] {
     const store = start && storeMeant(model, component, start.value);
     if (!start || !store || !isWritten(model, store)) return [];
     const touching = (one: { readonly value: number }): boolean => one.value === start.value;
-    const changes = actions.flatMap((action) => action.changes.filter((change) => change.value === index));
+    // What is changed within it is changed in the store, which is the same object.
+    const changes = actions.flatMap((action) =>
+      action.changes.filter(({ value, path = [], how }) => value === index && path.length === 0 && how !== 'in-place'),
+    );
     // What is called whenever the store is another keeps the state in step with it.
     const told = new Set(actions.flatMap(({ hears }) => hears.flatMap(({ action }) => action ?? [])));
     const isFollowed =

@@ -20,11 +20,20 @@ const ofElement =
   /\b(?:connectedCallback|disconnectedCallback|attributeChangedCallback|observedAttributes|dispatchEvent|requestUpdate|willUpdate|firstUpdated|shadowRoot|renderRoot|attachShadow)\b|\bstatic\s+(?:get\s+)?properties\b|\bhtml`/;
 
 const definesElement =
-  /\bcustomElements\b|\bextends\s+(?:\w+\s*\(\s*)*(?:HTML\w*Element|LitElement|ReactiveElement)\b|@customElement\s*\(|\bextends\s+\w+\s*\{[\s\S]*\b(?:connectedCallback|attributeChangedCallback|observedAttributes)\b/;
+  /\bcustomElements\b|\bextends\s+(?:\w+\s*\(\s*)*(?:HTML\w*Element|LitElement|ReactiveElement)\b|(?:@|\[\s*|,\s*)customElement\s*\(|\bextends\s+\w+\s*\{[\s\S]*\b(?:connectedCallback|attributeChangedCallback|observedAttributes)\b/;
+
+/** A class that has a base, which is no component of another framework. */
+const extending = /\bextends\s+(?!(?:\w+\.)?(?:Pure)?Component\b)[\w$]/;
+
+/** The tag of templates, from wherever a project has it: many hand the library on under a name of their own. */
+const importsTag = /\bimport\s*(?:[\w$]+\s*,\s*)?\{[^}]*\bhtml\b[^}]*\}\s*from\b/;
+
+/** A class that shows a template, extending one that may be an element. */
+const extendsAndShows = (text: string): boolean => extending.test(text) && /\brender\s*\(/.test(text) && /\bhtml\s*`/.test(text);
 
 /** Whether a module is of elements, by its text: it defines some, extends one, or makes a class of one that is an element's. */
 export const isElementsScript = (_: FilePath, text: string): boolean =>
-  definesElement.test(text) || (classMaker.test(text) && ofElement.test(text));
+  definesElement.test(text) || (classMaker.test(text) && ofElement.test(text)) || (importsTag.test(text) && extendsAndShows(text));
 
 /** Reads a module of classes whose instances are elements, or one beside them. Never throws. */
 export function readElementsScript(file: FilePath, text: string): FileFacts {
@@ -50,7 +59,8 @@ export function readElementsScript(file: FilePath, text: string): FileFacts {
       /Element$/.test(base) ||
       known.has(base) ||
       extendsMixin(one.node) ||
-      livesAsElement(one.node)
+      livesAsElement(one.node) ||
+      (importsTag.test(text) && extendsAndShows(text.slice(one.node.start ?? 0, one.node.end ?? 0)))
     );
   };
   const known = new Set<string>();

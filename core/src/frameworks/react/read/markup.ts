@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import { pushChildren } from '../../../read/script/syntax';
+import { dottedName, pushChildren } from '../../../read/script/syntax';
 
 /** What every element, fragment or created element has in its text; strings and comments may have it too. */
 const hint = /<\/|\/>|(?:create|clone)Element/g;
@@ -28,9 +28,14 @@ function creatingNames(text: string): ReadonlySet<string> {
   );
 }
 
+/** `document.createElement('p')`: an element of the page, and no markup of a component. */
+export const isOfDocument = ({ callee }: t.CallExpression | t.OptionalCallExpression): boolean =>
+  (callee.type === 'MemberExpression' || callee.type === 'OptionalMemberExpression') &&
+  /(?:^|\.)(?:document|ownerDocument|doc)$/i.test(dottedName(callee.object) ?? '');
+
 function isMarkup(node: t.Node, creating: ReadonlySet<string>): boolean {
   if (node.type === 'JSXElement' || node.type === 'JSXFragment') return true;
-  if (node.type !== 'CallExpression') return false;
+  if (node.type !== 'CallExpression' || isOfDocument(node)) return false;
   const { callee } = node;
   const name =
     callee.type === 'Identifier'

@@ -39,7 +39,7 @@ import { keyOf, type ReadMarkup, readAttributes } from './attributes';
 import { contentKind } from './content';
 import { declareFunction } from '../../../read/script/functions';
 import { declareHook, hookValue, readEffect } from './hooks';
-import { creatingIn } from './markup';
+import { creatingIn, isOfDocument } from './markup';
 import { isComponentTag } from './names';
 import { bindProps } from '../../../read/script/props';
 import { fixedLength, listBelow, orderOf } from '../../../read/script/repeated';
@@ -171,7 +171,8 @@ function markupOfCall(body: Body, node: Call, scope: Scope): TemplateNode[] {
     const nodes = markupOf(body, node.arguments[0], scope);
     return key ? nodes.map((one) => (one.kind === 'element' || one.kind === 'use' ? { ...one, key } : one)) : nodes;
   }
-  if (name === 'createElement' || (name !== undefined && !member && createsElements(body, name))) return createdElement(body, node, scope);
+  if ((name === 'createElement' && !isOfDocument(node)) || (name !== undefined && !member && createsElements(body, name)))
+    return createdElement(body, node, scope);
   if (name === 'cloneElement' && node.arguments[0]) {
     body.clones = true;
     return [...markupOf(body, node.arguments[0], scope), ...node.arguments.slice(1).flatMap((one) => shown(body, one, scope))];
