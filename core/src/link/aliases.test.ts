@@ -23,3 +23,11 @@ test.each([
       .join(' '),
   ).toBe(expected);
 });
+
+test('of many that a package may be, nearly all of them; a script and its declarations count once', () => {
+  const parts = Array.from({ length: 30 }, (_, at) => `parts/Part${at}`);
+  const there = parts.flatMap((one) => [`${one}.js`, `${one}.d.ts`]);
+  const asked = (count: number, more: readonly string[]): number =>
+    inferAliases(there, new Set([...parts.slice(0, count), ...more].map((one) => `@theme/${one}`))).length;
+  expect([asked(30, ['types']), asked(30, ['a/b']), asked(30, ['a/b', 'a/c', 'a/d']), asked(5, ['a/b'])]).toEqual([1, 1, 0, 0]);
+});

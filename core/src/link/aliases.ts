@@ -7,8 +7,8 @@ export type InferredAlias = { readonly head: string; readonly folder: FilePath }
 /** Specifiers of one head that must be found in the folder, at least, and their share of all. */
 const enough = { count: 3, share: 0.8 };
 
-/** The same for heads that a package may have too, each of them with a folder before its name. */
-const enoughOfNames = { count: 4, share: 1 };
+/** The same for heads that a package may have too, with a folder before the name: all of few, and nearly all of many. */
+const enoughOfNames = { count: 4, share: 0.95 };
 
 /** Heads that no package has. */
 const noPackage = /^(@|~|#)\/|^[~#]/;
@@ -39,8 +39,8 @@ export function inferAliases(files: Iterable<FilePath>, missing: ReadonlySet<str
   }
   if (byHead.size === 0) return [];
   const byLast = new Map<string, string[]>();
-  for (const file of files) {
-    const path = withoutEnding(file);
+  // A script and its declarations are one.
+  for (const path of new Set(Array.from(files, withoutEnding))) {
     const last = path.slice(path.lastIndexOf('/') + 1);
     const known = byLast.get(last);
     if (known) known.push(path);
@@ -50,7 +50,8 @@ export function inferAliases(files: Iterable<FilePath>, missing: ReadonlySet<str
   for (const [head, rests] of byHead) {
     if (found.some((one) => head.startsWith(`${one.head}/`) || one.head.startsWith(`${head}/`))) continue;
     const isOwn = noPackage.test(head);
-    const folder = isOwn || rests.every((rest) => rest.includes('/')) ? folderOf(rests, byLast, isOwn ? enough : enoughOfNames) : undefined;
+    const ofFolders = rests.filter((rest) => rest.includes('/')).length >= rests.length * enoughOfNames.share;
+    const folder = isOwn || ofFolders ? folderOf(rests, byLast, isOwn ? enough : enoughOfNames) : undefined;
     if (folder !== undefined) found.push({ head, folder });
   }
   return found;

@@ -7,6 +7,7 @@ import { inDeclaredVersion } from './older';
 import { loadParser, parseTemplate } from './parser';
 import { layoutNamed, placedPages, routeOutlet } from './pages';
 import { readVue } from './read';
+import { filesBeside, withoutParts } from './read/beside';
 import { withGlobalProperties } from './global-properties';
 import { isVueScript, readVueScript } from './read/module';
 import { eventMember, propMember } from './read/names';
@@ -19,8 +20,9 @@ export const vue: Adapter = {
   files: /\.vue$/,
   ownPackages: /^(?:vue|vue-demi|@vue\/[\w-]+|vue-router|pinia|vuex|@vueuse\/[\w-]+)(?:\/|$)/,
   readsScript: (_, text) => isVueScript(text),
-  read: (file, text) => {
-    const facts = withGlobalProperties(file.endsWith('.vue') ? readVue(file, text) : readVueScript(file, text), text);
+  beside: filesBeside,
+  read: (file, text, beside) => {
+    const facts = withGlobalProperties(file.endsWith('.vue') ? readVue(file, text, beside) : readVueScript(file, text), text);
     const layout = file.endsWith('.vue') ? layoutNamed(text) : undefined;
     return layout === undefined ? facts : { ...facts, layout };
   },
@@ -46,7 +48,7 @@ export const vue: Adapter = {
     classProp: 'class',
     changesOf: (prop) => [modelKey(prop)],
     registeredTags,
-    asMeant: (files, majorOf) => withAutoImports(inDeclaredVersion(files, majorOf)),
+    asMeant: (files, majorOf) => withAutoImports(inDeclaredVersion(withoutParts(files), majorOf)),
     givesRoute: (module, name) => /^(vue-router|nuxt)/.test(module) && name === 'useRoute',
     placedPages,
   },

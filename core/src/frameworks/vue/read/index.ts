@@ -9,6 +9,7 @@ import { parseTemplate } from '../parser';
 import { type Body, type ModuleScope, newBody, memberValue } from '../../../read/script/body';
 import { declarationsOf } from '../../../read/script/declarations';
 import { kept, moduleScope } from '../../../read/script/module-scope';
+import { type Beside, type Part, placed, type Unit, unitOf } from '../../../read/elements/unit';
 import { readModule } from '../../../read/script/modules';
 import { parseScriptAt, type ScriptLang } from '../../../read/script/parse';
 import { platformNames, trulyUndeclared } from '../../../read/markup/undeclared';
@@ -17,10 +18,11 @@ import { memberNames, unboundNames } from '../../../read/script/unbound';
 import { nameOfFile } from '../../../read/script/syntax';
 import { readTypeDeclaration } from '../../../read/script/types';
 import { opennessOf, provided, slotsOf } from '../../../read/markup/contract';
+import { langOf, partMeant } from './beside';
 import { fieldOf, isOpen, newDeclared, membersOf } from './contract';
 import { vueDialect } from './dialect';
 import { camel, eventMember, pascal } from './names';
-import { optionsOf, readOptions } from './options';
+import { extendsOther, optionsOf, readOptions } from './options';
 import { attrsOf, newSetup, readSetup, type Setup, templateNames } from './setup';
 import { readRender } from './render';
 import { isSeeThrough, readChildren, type VueMarkup } from './template';
@@ -33,20 +35,23 @@ type Block = {
   readonly setup: boolean;
 };
 
-/** Reads a single-file component, in whatever style it is written. Never throws. */
-export function readVue(file: string, text: string): FileFacts {
+/** Reads a single-file component, in whatever style it is written, with the files that it names as its parts. Never throws. */
+export function readVue(file: string, own: string, beside: Beside = []): FileFacts {
   const problems: Problem[] = [];
-  const parsed = parseTemplate(text, {
+  const parsed = parseTemplate(own, {
     parseMode: 'sfc',
     onError: (error) => {
-      const start = Math.min(error.loc?.start.offset ?? 0, text.length);
-      problems.push({ message: error.message, start, end: Math.min(start + 1, text.length) });
+      const start = Math.min(error.loc?.start.offset ?? 0, own.length);
+      problems.push({ message: error.message, start, end: Math.min(start + 1, own.length) });
     },
   });
-  const scripts = blocksOf(parsed, problems);
+  const named = parsed.children.filter(isElement).flatMap((node) => partNamed(file, node, beside) ?? []);
+  const unit = unitOf(file, own, [...new Set(named)]);
+  const { text } = unit;
+  const scripts = blocksOf(parsed, unit, problems);
   const lang = scripts.find((one) => one.lang !== 'js')?.lang ?? 'js';
   const programs = scripts.map((one) => ({ ...one, ...parseScriptAt(text, one.range, one.lang) }));
-  const broken = programs.some((one) => one.problems.length > 0);
+  const broken = programs.some((one) => one.problems.length > 0) || isIncomplete(parsed, unit);
   for (const one of programs) append(problems, one.problems);
   const plain = programs.filter((one) => !one.setup).flatMap((one) => one.program.body);
   const setup = programs.filter((one) => one.setup).flatMap((one) => one.program.body);
@@ -54,8 +59,10 @@ export function readVue(file: string, text: string): FileFacts {
   const whole = { type: 'Program', body: [...plain, ...setup], directives: [], sourceType: 'module' } as unknown as t.Program;
   const outer = { ...whole, body: [...plain, ...setup.filter((one) => one.type === 'ImportDeclaration')] };
   const module = moduleScope(outer, text, declarationsOf(plain), read.imports);
-  const component = readComponent({ file, text, lang, module, plain, setup, template: templateOf(parsed, problems), problems, broken });
-  return {
+  const template = templateOf(parsed, unit, problems);
+  const component = readComponent({ file, text, end: own.length, lang, module, plain, setup, template, problems, broken });
+  const files = unit.parts.map((one) => one.file);
+  return placed(unit, {
     file,
     framework: 'vue',
     problems,
@@ -65,7 +72,7 @@ export function readVue(file: string, text: string): FileFacts {
       { exported: 'default', local: 'default', span: component.nameSpan },
     ],
     types: kept(whole.body, readTypeDeclaration) satisfies TypeFact[],
-    components: [component],
+    components: [files.length > 0 ? { ...component, files: [file, ...files] } : component],
     shared: declarationsOf(plain)
       .filter((one) => one.name !== 'default')
       .map((one) => ({ kind: 'value', name: one.name, span: one.nameSpan })),
@@ -74,8 +81,22 @@ export function readVue(file: string, text: string): FileFacts {
     ambient: [],
     aliases: [],
     makers: [],
-  };
+  });
 }
+
+const isPart = ({ tag }: ElementNode): boolean => tag === 'script' || tag === 'template';
+
+/** The file that a script or a template says it stands in. */
+function partNamed(file: string, node: ElementNode, beside: Beside): Beside[number] | undefined {
+  const src = isPart(node) ? attributeOf(node, 'src') : undefined;
+  return src === undefined ? undefined : partMeant(file, src, beside);
+}
+
+/** A script or a template stands in a file that is not read with the component. */
+const isIncomplete = (parsed: RootNode, unit: Unit): boolean =>
+  parsed.children
+    .filter(isElement)
+    .some((node) => isPart(node) && attributeOf(node, 'src') !== undefined && !partNamed(unit.file, node, unit.parts));
 
 function attributeOf(node: ElementNode, name: string): string | undefined {
   const found = node.props.find((one): one is AttributeNode => one.type === 6 && one.name === name);
@@ -86,38 +107,69 @@ function isElement(node: TemplateChildNode): node is ElementNode {
   return (node.type as number) === 1;
 }
 
-function blocksOf(parsed: RootNode, problems: Problem[]): Block[] {
+function blocksOf(parsed: RootNode, unit: Unit, problems: Problem[]): Block[] {
   return parsed.children.filter(isElement).flatMap((node): Block[] => {
     if (node.tag !== 'script') return [];
-    const from = attributeOf(node, 'src');
+    const setup = attributeOf(node, 'setup') !== undefined;
     const [content] = node.children;
     if (!content) {
-      if (from)
-        problems.push({
-          message: `The script stands in ${from} and is not followed.`,
-          start: node.loc.start.offset,
-          end: node.loc.end.offset,
-        });
+      const from = attributeOf(node, 'src');
+      const part = partIn(unit, node);
+      if (part) return [{ node, range: { start: part.offset, end: part.offset + part.text.length }, lang: langOf(part.file), setup }];
+      if (from) notFollowed('script', from, node, problems);
       return [];
     }
     const lang = attributeOf(node, 'lang');
     const known = lang === 'ts' || lang === 'tsx' || lang === 'jsx' ? lang : 'js';
     const range = { start: content.loc.start.offset, end: node.children.at(-1)?.loc.end.offset ?? content.loc.end.offset };
-    return [{ node, range, lang: known, setup: attributeOf(node, 'setup') !== undefined }];
+    return [{ node, range, lang: known, setup }];
   });
 }
 
-function templateOf(parsed: RootNode, problems: Problem[]): ElementNode | undefined {
+/** The part of a unit that a script or a template stands in, where it is not written in place. */
+function partIn(unit: Unit, node: ElementNode): Part | undefined {
+  const named = partNamed(unit.file, node, unit.parts);
+  return unit.parts.find((one) => one.file === named?.file);
+}
+
+function notFollowed(what: string, from: string, node: ElementNode, problems: Problem[]): void {
+  const message = `The ${what} stands in ${from} and is not followed.`;
+  problems.push({ message, start: node.loc.start.offset, end: node.loc.end.offset });
+}
+
+function templateOf(parsed: RootNode, unit: Unit, problems: Problem[]): ElementNode | undefined {
   const node = parsed.children.filter(isElement).find((one) => one.tag === 'template');
+  const from = node && attributeOf(node, 'src');
+  if (node && from !== undefined) {
+    const part = partIn(unit, node);
+    if (part?.file.endsWith('.html')) return { ...node, children: childrenOfPart(part, problems) };
+    notFollowed('template', from, node, problems);
+    return undefined;
+  }
   const lang = node && attributeOf(node, 'lang');
   if (!node || lang === undefined || lang === 'html') return node;
   problems.push({ message: `Liana does not read templates in ${lang}.`, start: node.loc.start.offset, end: node.loc.start.offset + 1 });
   return undefined;
 }
 
+/** A template that stands in a file of its own, each place by its offset in the unit. */
+function childrenOfPart({ text, offset }: Part, problems: Problem[]): TemplateChildNode[] {
+  const end = offset + text.length;
+  return parseTemplate(' '.repeat(offset) + text, {
+    parseMode: 'html',
+    onError: (error) => {
+      const start = Math.min(error.loc?.start.offset ?? offset, end);
+      problems.push({ message: error.message, start, end: Math.min(start + 1, end) });
+    },
+  }).children;
+}
+
 type Source = {
   readonly file: string;
+  /** With the files that it is read with behind it. */
   readonly text: string;
+  /** Where its own file ends. */
+  readonly end: number;
   readonly lang: ScriptLang;
   readonly module: ModuleScope;
   readonly plain: readonly t.Statement[];
@@ -152,13 +204,13 @@ function readComponent(source: Source): ComponentFacts {
     isNewer: statements.length > 0,
     registers: registersTags(setup),
   };
-  if (source.broken) declared.open = true;
+  if (source.broken || extendsOther(plain)) declared.open = true;
   const missing = !template && text.trim() !== '';
   if (missing && (options === undefined || (hasRender(options) && !setup.render))) declared.open = true;
   return assemble(setup, markup, template?.children ?? [], scope, {
     name,
     local: 'default',
-    span: { start: 0, end: text.length },
+    span: { start: 0, end: source.end },
     nameSpan,
   });
 }

@@ -45,6 +45,14 @@ export function optionsOf(statements: readonly t.Statement[]): t.ObjectExpressio
   return undefined;
 }
 
+/** Whether a component is made of another one, `Dialog.extend({ … })`, or of several: what those have is not seen. */
+export function extendsOther(statements: readonly t.Statement[]): boolean {
+  const exported = statements.find((one): one is t.ExportDefaultDeclaration => one.type === 'ExportDefaultDeclaration');
+  const given = exported && bare(exported.declaration);
+  const callee = given?.type === 'CallExpression' ? given.callee : undefined;
+  return callee?.type === 'MemberExpression' && memberName(callee) === 'extend' && dottedName(bare(callee.object)) !== 'Vue';
+}
+
 /** `defineComponent({ … })`, `{ … }` → the object. */
 export function optionsIn(given: t.Node | undefined): t.ObjectExpression | undefined {
   const node = given && bare(given);

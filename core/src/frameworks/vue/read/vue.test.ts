@@ -1,6 +1,6 @@
-import { expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { contractLine } from '../../../../../testing/src/contract';
-import { outline } from '../../../../../testing/src/project';
+import { analyseFiles, outline } from '../../../../../testing/src/project';
 import { readFile } from '../../read-file';
 import { loadCompilers } from '../../registry';
 
@@ -202,7 +202,7 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
   [
     'a script that stands elsewhere is told',
     `<script src="./a.js"></script><template><p/></template>`,
-    [' : platform', 'p', '! The script stands in ./a.js and is not followed.'],
+    [' : open', 'p', '! The script stands in ./a.js and is not followed.'],
   ],
   [
     'a template that breaks off',
@@ -305,4 +305,46 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
 
 test.each(cases)('%s', (_, text, says) => {
   expect(said(text)).toEqual(says);
+});
+
+describe('a component that names files as its parts', () => {
+  const files = {
+    'src/App.vue': '<template><Row :at="1"/></template><script setup>import Row from "./Row.vue";</script>',
+    'src/Row.vue': '<template><p @click="go">{{ at }} {{ wide }}</p></template>\n<script src="./Row" lang="ts"></script>',
+    'src/Row.ts':
+      "import { defineComponent } from 'vue';\nexport default defineComponent({ props: { at: { type: Number, required: true } }, methods: { go() { this.$emit('pick'); } } });\n",
+    'src/Box.vue': '<template src="./Box.html"></template>\n<script setup>defineProps(["at"]);</script>',
+    'src/Box.html': '<p>{{ at }}<b>{{ none }}</b></p>\n',
+  };
+  const { model, findings } = analyseFiles(files);
+  const places = findings
+    .filter(({ rule }) => rule === 'name-unknown')
+    .map(({ at, subject }) => [subject, at.file, files[at.file as keyof typeof files].slice(at.start, at.end)]);
+  test('its script is read with it, and stands for no component of its own', () => {
+    const row = [...model.components.values()].filter(({ name }) => name === 'Row');
+    expect(row.map(({ file, facts }) => [file, facts.files, contractLine(facts)])).toEqual([
+      ['src/Row.vue', ['src/Row.vue', 'src/Row.ts'], 'at!, event:pick()? : platform'],
+    ]);
+    expect(row[0]?.facts.actions.find(({ name }) => name === 'go')?.span).toMatchObject({ file: 'src/Row.ts' });
+  });
+  test('what is wrong is told where it stands', () => {
+    expect(places).toEqual([
+      ['none', 'src/Box.html', 'none'],
+      ['wide', 'src/Row.vue', 'wide'],
+    ]);
+  });
+  test('nothing is said of one whose part is not at hand, or which is made of another', () => {
+    const { 'src/Row.ts': _, ...without } = files;
+    expect(analyseFiles(without).findings.filter(({ component }) => /Row/.test(component))).toEqual([]);
+    const made = {
+      ...files,
+      'src/Row.ts': "import { Base } from './base';\nexport default Base.extend({ props: { at: { type: Number } } });\n",
+      'src/base.ts': "import Vue from 'vue';\nexport const Base = Vue.extend({ data: () => ({ wide: 1 }) });\n",
+    };
+    expect(
+      analyseFiles(made)
+        .findings.filter(({ rule }) => rule === 'name-unknown')
+        .map(({ subject }) => subject),
+    ).toEqual(['none']);
+  });
 });
