@@ -1,4 +1,4 @@
-import { addTo } from '../flow/graph/add-to';
+import { addTo } from '../model/add-to';
 import { type Spot, spotKey } from '../flow/graph/graph';
 import { makeFlowQueries } from '../flow/steps/make-queries';
 import type { FlowQueries } from '../flow/steps/queries';

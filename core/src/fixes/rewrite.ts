@@ -24,6 +24,8 @@ export class Rewrite {
 
   /** The file of a component, or another one of its framework. Throws where it is not at hand. */
   source(component: Component, file: FilePath = component.file): Source {
+    if (component.facts.files?.some((one) => one !== component.file))
+      throw new CannotWrite(`${component.name} stands in several files, which is not written yet.`);
     const known = this.sources.get(file);
     if (known) return known;
     const text = this.textOf(file);

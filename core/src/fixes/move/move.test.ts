@@ -338,3 +338,14 @@ const Box = () => <p></p>;`,
     expect(moved(files, move)).toBe(says);
   });
 });
+
+test('a component that stands in several files is not written', () => {
+  const files: Files = {
+    'src/main.js': "import { createApp } from 'vue'; import App from './App.vue'; createApp(App).mount('#app');",
+    'src/App.vue': '<template><main><Row/><Box/></main></template>\n<script src="./App.js"></script>\n',
+    'src/App.js': "import Row from './Row.vue'; import Box from './Box.vue'; export default { components: { Row, Box } };\n",
+    'src/Row.vue': '<template><b>a</b></template>\n<script setup></script>\n',
+    'src/Box.vue': '<template><p>b</p></template>\n<script setup></script>\n',
+  };
+  expect(moved(files, 'Row@App>Box')).toBe('App stands in several files, which is not written yet.');
+});

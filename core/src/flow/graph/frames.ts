@@ -4,7 +4,7 @@ import { useById } from '../../model/lookup';
 import type { Component, Model } from '../../model/model';
 import type { FilePath } from '../../model/span';
 import type { Place, PlaceIndex, Tree } from '../../model/tree';
-import { addTo } from './add-to';
+import { addTo } from '../../model/add-to';
 import type { Indexed } from './sinks';
 import { makeToldNames } from './told-names';
 

@@ -4,7 +4,7 @@ import type { Model, Named } from '../../model/model';
 import type { FilePath } from '../../model/span';
 import type { Place, Provider, Tree } from '../../model/tree';
 import { providerFor } from '../../tree';
-import { addTo } from './add-to';
+import { addTo } from '../../model/add-to';
 import { type Frame, makeFrames } from './frames';
 import { type BodyIndex, indexBody } from './sinks';
 

@@ -1,6 +1,6 @@
 import { remembered } from '../../model/remembered';
 import type { Host, HostIndex, Tree } from '../../model/tree';
-import { addTo } from './add-to';
+import { addTo } from '../../model/add-to';
 import type { Frame } from './frames';
 import type { Graph } from './graph';
 

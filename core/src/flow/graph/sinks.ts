@@ -16,7 +16,7 @@ import type { MemberKey } from '../../model/member';
 import { bindingKey, memberKeyOf } from '../../model/given';
 import { contains } from '../../model/span';
 import { walkTemplate } from '../../model/walk';
-import { addTo } from './add-to';
+import { addTo } from '../../model/add-to';
 
 type ElementNode = Extract<TemplateNode, { kind: 'element' }>;
 type OutletNode = Extract<TemplateNode, { kind: 'outlet' }>;

@@ -8,7 +8,7 @@ import { remembered } from '../../model/remembered';
 import { contains, type Location, type Span } from '../../model/span';
 import type { PlaceIndex } from '../../model/tree';
 import { usesIn, walkTemplate } from '../../model/walk';
-import { addTo } from '../graph/add-to';
+import { addTo } from '../../model/add-to';
 import type { Frame } from '../graph/frames';
 import { type Graph, type Spot, spotKey, valueOf } from '../graph/graph';
 import type { Sink } from '../graph/sinks';

@@ -5,7 +5,7 @@ import { codeAt } from '../graph/targets';
 import { channelKeys, channelsOf, type Hearer, reaches } from '../steps/channels';
 import { runsOnHearing } from '../steps/forward';
 import { type Frame, isReadFrom } from '../graph/frames';
-import { addTo } from '../graph/add-to';
+import { addTo } from '../../model/add-to';
 import { type Graph, type Spot, valueOf } from '../graph/graph';
 import type { FlowQueries } from '../steps/queries';
 import { type Impact, impactOf } from './impact';

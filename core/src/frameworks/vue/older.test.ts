@@ -74,3 +74,40 @@ test.each([
   expect(model.pages.map(({ name, why }) => `${name} ${why}`)).toEqual(['App mounted']);
   expect(rows(model, treeOf(model, 'App'))).toBe('App\n  Field');
 });
+
+describe('what a render function of version 2 gives, by kinds', () => {
+  const rendered = (data: string, content = '[]'): Files => ({
+    ...two,
+    'Field.vue':
+      '<script>export default { props: { at: { type: Number, required: true } }, methods: { go() { this.$emit("pick"); } } };</script><template><p @click="go">{{ at }}<slot name="head"/></p></template>',
+    'App.js': `import Vue from 'vue'; import Field from './Field.vue'; export default Vue.extend({ data: () => ({ n: 1 }), methods: { take() { this.n = 2; } }, render(h) { return h(Field, ${data}, ${content}); } });`,
+    'main.js': "import Vue from 'vue'; import App from './App'; new Vue({ render: (h) => h(App) }).$mount('#app');",
+  });
+  const told = (files: Files): string[] =>
+    findingLines(analyseFiles(files).findings).filter((line) => /^(prop-|event-|slot-nowhere)/.test(line) && !/unused/.test(line));
+  test.each<[string, Files, readonly string[]]>([
+    [
+      'a prop, a listener, and content for a slot',
+      rendered('{ props: { at: this.n }, on: { pick: this.take } }', "[h('b', { slot: 'head' }, 'a')]"),
+      [],
+    ],
+    ['the same by hand', rendered('{ props: { at: this.n }, on: { pick: () => { this.n = 2; } }, nativeOn: { click: this.take } }'), []],
+    [
+      'another prop, event and slot',
+      rendered('{ props: { att: this.n }, on: { pack: this.take } }', "[h('b', { slot: 'foot' }, 'a')]"),
+      ['prop-missing App at', 'event-never-raised App @pack', 'event-unheard Field @pick', 'slot-nowhere App #foot'],
+    ],
+    [
+      'content without a slot',
+      rendered('{ props: { at: this.n }, on: { pick: this.take } }', "[h('b', {}, 'a')]"),
+      ['slot-nowhere App children'],
+    ],
+    [
+      'content by functions may fill any',
+      rendered("{ props: { at: this.n }, scopedSlots: { head: () => h('b') }, on: { pick: this.take } }"),
+      [],
+    ],
+  ])('%s', (_, files, expected) => {
+    expect(told(files).sort()).toEqual([...expected].sort());
+  });
+});

@@ -4,7 +4,7 @@ import { type MemberKey, memberName } from '../../model/member';
 import { bindingKey, memberKeyOf } from '../../model/given';
 import type { Component, Model } from '../../model/model';
 import { locate, type Span } from '../../model/span';
-import { addTo } from '../../flow/graph/add-to';
+import { addTo } from '../../model/add-to';
 import { remembered } from '../../model/remembered';
 import type { Found, Rule } from '../rule';
 

@@ -12,6 +12,7 @@ import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, patternNames, spanOf } from '../../../read/script/syntax';
 import { eventMember, pascal, propMember, slotMember } from './names';
 import type { VueMarkup } from './template';
+import { addTo } from '../../../model/add-to';
 import { append } from '../../../model/append';
 
 const noKey: KeyFact = { kind: 'none' };
@@ -23,11 +24,17 @@ const slotObjects = /(^|\.)(slots|\$slots|\$scopedSlots)$/;
 /** What is read of a function that renders, and whether all of it was understood. */
 export type Rendered = { readonly nodes: TemplateNode[]; readonly isWhole: boolean };
 
-type Reader = { readonly markup: VueMarkup; isWhole: boolean; depth: number };
+type Reader = {
+  readonly markup: VueMarkup;
+  /** The slots that nodes say they are for. */
+  readonly slotted: WeakMap<TemplateNode, string>;
+  isWhole: boolean;
+  depth: number;
+};
 
 /** The markup that a function gives: calls that make elements and components, lists, conditions, slots. Never throws. */
 export function readRender(markup: VueMarkup, { run, scope, isBound }: Rendering): Rendered {
-  const reader: Reader = { markup, isWhole: true, depth: 0 };
+  const reader: Reader = { markup, slotted: new WeakMap(), isWhole: true, depth: 0 };
   const nodes = isBound ? bodyOf(reader, run, innerScope(scope)) : functionOf(reader, run, scope);
   return { nodes, isWhole: reader.isWhole };
 }
@@ -233,12 +240,20 @@ function madeNode(reader: Reader, node: Call, scope: Scope): TemplateNode {
   const isContent = second !== undefined && third === undefined && !isProps(bare(second), scope, isElement);
   const given = isContent ? undefined : second;
   const content = isContent ? second : third;
-  const { bindings, spreads, key } = given ? propsOf(reader, given, scope, isElement) : { bindings: [], spreads: [], key: noKey };
+  const { bindings, spreads, key, slot }: Props = given
+    ? propsOf(reader, given, scope, isElement)
+    : { bindings: [], spreads: [], key: noKey };
+  const noted = <Made extends TemplateNode>(made: Made): Made => {
+    if (slot !== undefined && slot !== 'default') reader.slotted.set(made, slot);
+    return made;
+  };
   if (isElement) {
     const children = content ? nodesOf(reader, content, scope) : [];
-    return { kind: 'element', tag, span, nameSpan, bindings, spreads, children, key };
+    return noted({ kind: 'element', tag, span, nameSpan, bindings, spreads, children, key });
   }
-  const below = content ? contentOf(reader, bare(content), scope) : { children: [], slots: [] };
+  const below = content ? bySlot(reader, contentOf(reader, bare(content), scope)) : { children: [], slots: [] };
+  // What is all for slots that have names leaves nothing.
+  const isText = content !== undefined && isShown(bare(content)) && below.slots.length === 0;
   const use: Writable<TemplateUse> = {
     kind: 'use',
     tag,
@@ -248,16 +263,33 @@ function madeNode(reader: Reader, node: Call, scope: Scope): TemplateNode {
     spreads,
     children: below.children,
     key,
-    content: below.hands ? 'function' : below.children.length > 0 ? 'markup' : content && isShown(bare(content)) ? 'text' : 'none',
+    content: below.hands ? 'function' : below.children.length > 0 ? 'markup' : isText ? 'text' : 'none',
   };
   if (below.hands) use.slotProps = below.hands;
   if (dynamic && dynamic.length > 0) use.dynamic = dynamic;
-  return use;
+  return noted(use);
 }
 
-/** Content by itself, and not several for slots or an empty text. */
+/** Content of which each part that says which slot it is for goes there. */
+function bySlot({ slotted }: Reader, content: Content): Content {
+  const named = new Map<string, TemplateNode[]>();
+  for (const node of content.children) {
+    const slot = slotted.get(node);
+    if (slot !== undefined) addTo(named, slot, node);
+  }
+  if (named.size === 0) return content;
+  const slots = [...named].map(([name, nodes]): Binding => {
+    const span = nodes[0]?.span ?? { start: 0, end: 0 };
+    return slotBinding(name, slotMember(name), span, { nodes, values: [] });
+  });
+  return { ...content, children: content.children.filter((node) => !slotted.has(node)), slots: [...content.slots, ...slots] };
+}
+
+/** Content by itself, and not several for slots, an empty text or an empty list. */
 const isShown = (content: t.Node): boolean =>
-  content.type !== 'ObjectExpression' && !(content.type === 'StringLiteral' && content.value === '');
+  content.type !== 'ObjectExpression' &&
+  !(content.type === 'StringLiteral' && content.value === '') &&
+  !(content.type === 'ArrayExpression' && content.elements.length === 0);
 
 /** A second argument is what a tag is given, unless it can only be content. */
 function isProps(node: t.Node, scope: Scope, isElement: boolean): boolean {
@@ -359,7 +391,13 @@ function slotOf(reader: Reader, run: FunctionNode, scope: Scope): Given {
   return { nodes: bodyOf(reader, run, inner), values };
 }
 
-type Props = { readonly bindings: Binding[]; readonly spreads: SpreadFact[]; readonly key: KeyFact };
+type Props = {
+  readonly bindings: Binding[];
+  readonly spreads: SpreadFact[];
+  readonly key: KeyFact;
+  /** The slot of the component around it that it says it is for. */
+  readonly slot?: string;
+};
 
 /** What a tag is given by an object: props, listeners, a key; anything else is open. */
 function propsOf(reader: Reader, given: t.Node, scope: Scope, isElement: boolean): Props {
@@ -376,13 +414,76 @@ function propsOf(reader: Reader, given: t.Node, scope: Scope, isElement: boolean
       props.spreads.push({ span: spanOf(inner), readings: readingsOf(body, inner, scope, 'spread') });
       return;
     }
+    const isOlder = isOlderData(inner);
     for (const property of inner.properties) {
       if (property.type === 'SpreadElement') add(property.argument);
-      else addProp(reader, property, scope, isElement, props);
+      else if (!isOlder || !addOlder(reader, property, scope, isElement, props, add)) addProp(reader, property, scope, isElement, props);
     }
   };
   add(given);
   return props;
+}
+
+/** What the object of version 2 holds by kinds: `{ props: { … }, on: { … }, slot: 'title' }`. */
+const olderKinds = /^(?:attrs|props|domProps|on|nativeOn|scopedSlots|slot)$/;
+const olderKeys = /^(?:class|style|staticClass|directives|key|ref|refInFor|transition|show|model)$/;
+
+/** Whether an object is one of version 2: it holds what a tag is given by kinds, each an object of its own, and nothing else. */
+function isOlderData({ properties }: t.ObjectExpression): boolean {
+  const named = properties.flatMap((one) => (one.type === 'ObjectProperty' ? [{ name: keyName(one) ?? '', value: bare(one.value) }] : []));
+  const isKind = ({ name, value }: (typeof named)[number]): boolean =>
+    olderKinds.test(name) && (name === 'slot' ? value.type === 'StringLiteral' : !/Literal$/.test(value.type));
+  return named.length === properties.length && named.some(isKind) && named.every((one) => isKind(one) || olderKeys.test(one.name));
+}
+
+/** Adds what one kind of such an object holds; false for what stands there as it does in version 3. */
+function addOlder(
+  reader: Reader,
+  property: t.ObjectProperty | t.ObjectMethod,
+  scope: Scope,
+  isElement: boolean,
+  props: Writable<Props>,
+  add: (node: t.Node) => void,
+): boolean {
+  const name = keyName(property) ?? '';
+  const value = property.type === 'ObjectProperty' ? bare(property.value) : undefined;
+  if (!value || !olderKinds.test(name)) return false;
+  if (name === 'slot' && value.type === 'StringLiteral') props.slot = value.value;
+  // Content for slots, by functions, is not followed: it may fill any.
+  else if (name === 'scopedSlots') props.spreads.push({ span: spanOf(value), readings: [] });
+  else if (value.type !== 'ObjectExpression' || !/^(?:on|nativeOn)$/.test(name)) add(value);
+  else
+    for (const one of value.properties) {
+      const event = one.type === 'SpreadElement' ? undefined : keyName(one);
+      if (one.type === 'SpreadElement' || event === undefined) props.spreads.push({ span: spanOf(one), readings: [], ofEvents: true });
+      else addHeard(reader, one, event, scope, isElement || name === 'nativeOn', props);
+    }
+  return true;
+}
+
+/** Adds a listener of such an object, under the event’s own name. */
+function addHeard(
+  reader: Reader,
+  property: t.ObjectProperty | t.ObjectMethod,
+  event: string,
+  scope: Scope,
+  isNative: boolean,
+  props: Writable<Props>,
+): void {
+  const { body } = reader.markup;
+  const value = property.type === 'ObjectMethod' ? property : bare(property.value);
+  const binding: Writable<Binding> = {
+    to: isNative ? { kind: 'listener', name: event.replace(/^[~!&]+/, ''), on: 'self' } : memberOf(eventMember(event)),
+    written: event,
+    span: spanOf(property),
+    nameSpan: spanOf(property.key),
+    direction: 'out',
+    readings: [],
+  };
+  if (isFunction(value)) binding.action = declareAction(body, event, 'handler', value, scope);
+  else binding.readings = readingsOf(body, value, scope);
+  attachCallbacks(body, binding.readings);
+  props.bindings.push(binding);
 }
 
 function addProp(
