@@ -3,8 +3,14 @@ import Snackbar from '@mui/material/Snackbar';
 import SnackbarContent from '@mui/material/SnackbarContent';
 import { createContext, type ReactNode, useCallback, useContext, useState } from 'react';
 
-type Notice = { readonly text: string; readonly action?: { readonly label: string; readonly run: () => void }; readonly id: number };
-type Tell = (text: string, action?: Notice['action']) => void;
+type Action = {
+  readonly label: string;
+  readonly run: () => void;
+  /** It cannot be done anywhere else: the notice stays until it is answered or closed. */
+  readonly stays?: true;
+};
+type Notice = { readonly text: string; readonly action?: Action; readonly id: number };
+type Tell = (text: string, action?: Action) => void;
 
 const NoticeContext = createContext<Tell | null>(null);
 
@@ -27,7 +33,7 @@ export function Notices({ children }: { children: ReactNode }) {
       <Snackbar
         key={notice?.id ?? 0}
         open={notice !== null}
-        autoHideDuration={notice?.action ? 12_000 : 8_000}
+        autoHideDuration={notice?.action?.stays ? null : notice?.action ? 12_000 : 8_000}
         onClose={(_, reason) => reason !== 'clickaway' && close()}
       >
         <SnackbarContent

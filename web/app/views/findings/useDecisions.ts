@@ -49,6 +49,7 @@ export function useDecisions(projectId: string, triage: StoredTriage, onDecided:
     tell(`Another tab decided otherwise meanwhile: ${decisionWords(otherwise, asked['about'])}. That stands.`, {
       label: 'Decide as here',
       run: () => submit(asked),
+      stays: true,
     });
   }, [answered, submit, tell]);
 
