@@ -5,8 +5,6 @@ import { locate } from '../../model/span';
 import { causeAt } from '../precedence';
 import type { Found, Rule } from '../rule';
 import type { Binding } from '../../model/facts';
-import type { Model } from '../../model/model';
-import { remembered } from '../../model/remembered';
 import { walkTemplate } from '../../model/walk';
 import { deafListeners } from './deaf-listeners';
 import { domEvents, placeKey } from './dom-events';
@@ -35,27 +33,13 @@ function toldOf(known: KnownUse, binding: Binding): Found {
   };
 }
 
-/** Names of events that some component of the project raises or sends on. */
-const raisedNames = remembered(
-  ({ components }: Model): ReadonlySet<string> =>
-    new Set([...components.values()].flatMap(({ facts }) => facts.events.flatMap(({ name, raised }) => (raised.length > 0 ? [name] : [])))),
-);
-
-/** Some element sends an event whose name it makes while it runs. */
-const sendsUnnamed = remembered(({ components }: Model): boolean =>
-  [...components.values()].some(({ facts }) =>
-    facts.actions.some(({ sends }) => sends.some(({ channel }) => channel.on === 'element' && (channel.event ?? '{').includes('{'))),
-  ),
-);
-
-/** What stands around a slot hears what its users put there, and somebody raises an event of this name, or of one that is not known. */
-function mayComeThroughSlot(model: Model, { use }: KnownUse, binding: Binding): boolean {
-  if (!raisedNames(model).has(binding.to.name) && !sendsUnnamed(model)) return false;
-  let holdsSlot = false;
+/** What stands around a slot hears what its users put there, who may raise anything. */
+function holdsSlot({ use }: KnownUse): boolean {
+  let found = false;
   walkTemplate([use.node], (node) => {
-    holdsSlot ||= node.kind === 'outlet';
+    found ||= node.kind === 'outlet';
   });
-  return holdsSlot;
+  return found;
 }
 
 const isOwnEvent = (binding: Binding): boolean => binding.to.kind !== 'model';
@@ -77,7 +61,7 @@ export const eventNeverRaised: Rule = {
             .filter(
               (binding) =>
                 isOwnEvent(binding) &&
-                !mayComeThroughSlot(model, known, binding) &&
+                !holdsSlot(known) &&
                 !heardBy.has(binding) &&
                 !keptFrom.has(binding) &&
                 !told.has(placeKey(known.use.file, binding.span)),

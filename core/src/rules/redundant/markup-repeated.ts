@@ -63,10 +63,11 @@ export const markupRepeated: Rule = {
     const pages = new Set(model.pages.map(({ file, name }) => `${file} ${name}`));
     const twin = new Map(overlap.twins.flatMap(({ members }, at) => members.map((id) => [id, at] as const)));
     return overlap.repeats.flatMap((repeated): Found[] => {
-      const { places } = repeated;
+      // What a class shows that it has of its base is written once.
+      const places = repeated.places.filter(({ component }) => !model.components.get(component)?.facts.shownByBase);
       const [first, ...others] = places;
       const owner = first && model.components.get(first.component);
-      if (!first || !owner) return [];
+      if (!first || !owner || others.length === 0) return [];
       const clusters = new Set(places.map((place) => twin.get(place.component) ?? -1));
       const areOfPages = places.every(({ component }) => {
         const one = model.components.get(component);

@@ -25,8 +25,8 @@ const definesElement =
 /** A class that has a base, which is no component of another framework. */
 const extending = /\bextends\s+(?!(?:\w+\.)?(?:Pure)?Component\b)[\w$]/;
 
-/** The tag of templates, from wherever a project has it: many hand the library on under a name of their own. */
-const importsTag = /\bimport\s*(?:[\w$]+\s*,\s*)?\{[^}]*\bhtml\b[^}]*\}\s*from\b/;
+/** The tag of templates, from a package or a module that hands the library on under a name of its own. */
+const importsTag = /\bimport\s*(?:[\w$]+\s*,\s*)?\{[^}]*\bhtml\b[^}]*\}\s*from\s*['"](?!lit\b|@lit\b|lit-)/;
 
 /** A class that shows a template, extending one that may be an element. */
 const extendsAndShows = (text: string): boolean => extending.test(text) && /\brender\s*\(/.test(text) && /\bhtml\s*`/.test(text);
