@@ -107,7 +107,8 @@ function writeMove(rewrite: Rewrite, tree: Tree, stand: Stand, answered: WhatIf 
       putInSlot(rewrite, goal, targetUse.node, stand.slot, body, holder ? rewrite.source(holder).text : '');
     }
   });
-  if (put.some((one) => one.file === source.file && one.start <= cut.end && one.end >= cut.start))
+  // It would be put where it ends, or into what is taken out with it.
+  if (put.some((one) => one.file === source.file && one.start > cut.start && one.start <= cut.end))
     throw new CannotWrite(`${part.name} stands there already, the last of what is in it.`);
   const uses = stand.slot === undefined ? (model.usesOf.get(to.id) ?? []).length : 0;
   return uses > 1 ? `${to.name} has ${counted(uses, 'use')}: ${part.name} would stand in each.` : '';

@@ -106,6 +106,15 @@ export const Box = ({ title, children, foot }) => (
         .replace('<s />\n      </Box>', '<s />\n        <Row kinds={kinds} label="a" />\n      </Box>'),
     });
   });
+  test('into a use that stands just before it', () => {
+    const files: Files = {
+      'src/App.jsx':
+        'export function App() { return <main><Box/><Row/></main>; }\nconst Box = ({ children }) => <p>{children}</p>;\nconst Row = () => <i></i>;',
+    };
+    expect(moved(files, 'Row@App>Box#children')).toEqual({
+      'src/App.jsx': (files['src/App.jsx'] ?? '').replace('<Box/><Row/>', '<Box><Row/></Box>'),
+    });
+  });
   test.each(['Lamp@Box>Box', 'Last@App>App'])('what stands there already, the last: %s', (move) => {
     const before = react['src/App.jsx'] ?? '';
     const last: Files = {

@@ -91,6 +91,14 @@ describe('what a render function of version 2 gives, by kinds', () => {
       rendered('{ props: { at: this.n }, on: { pick: this.take } }', "[h('b', { slot: 'head' }, 'a')]"),
       [],
     ],
+    [
+      'content for a slot under a condition',
+      rendered(
+        '{ props: { at: this.n }, on: { pick: this.take } }',
+        "[this.n ? h('b', { slot: 'head' }, 'a') : h('i', { slot: 'head' }, 'b')]",
+      ),
+      [],
+    ],
     ['the same by hand', rendered('{ props: { at: this.n }, on: { pick: () => { this.n = 2; } }, nativeOn: { click: this.take } }'), []],
     [
       'another prop, event and slot',

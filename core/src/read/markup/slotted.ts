@@ -1,22 +1,35 @@
 import type { TemplateNode } from '../../model/facts';
-import type { HtmlAttribute } from './html';
 
-/** The slot that a node is for, by its attribute. */
-export type Slotted = { readonly slot: string; readonly at: HtmlAttribute };
+/** The slot that a node says it is for, and where it says so. */
+export type Slotted<At> = { readonly slot: string; readonly at: At };
 
-/** What is for one slot; without an attribute for the one that has no name. */
-export type SlotPart = { readonly at?: HtmlAttribute; readonly nodes: TemplateNode[] };
+/** The slots that nodes say they are for; those that say none are not in it. */
+export type SlottedNodes<At> = WeakMap<TemplateNode, Slotted<At>>;
+
+/** What is for one slot; without a place for the one that has no name. */
+export type SlotPart<At> = { readonly at?: At; readonly nodes: TemplateNode[] };
+
+/** Remembers which slot some nodes are for, where they say one; gives them as they are. */
+export function noteSlot<At>(
+  slotted: SlottedNodes<At>,
+  nodes: TemplateNode[],
+  slot: string | undefined,
+  at: At | undefined,
+): TemplateNode[] {
+  if (at !== undefined && slot) for (const one of nodes) slotted.set(one, { slot, at });
+  return nodes;
+}
 
 /**
  * What stands between the tags of a use, by the slot that it is for; the one without a name under the empty text. A
  * condition or a list, whose content the slots are given as if it stood there by itself, goes to each with its part.
  */
-export function bySlot(nodes: readonly TemplateNode[], slotted: WeakMap<TemplateNode, Slotted>): Map<string, SlotPart> {
-  const found = new Map<string, SlotPart>();
-  const put = (slot: string, at: HtmlAttribute | undefined, node: TemplateNode): void => {
+export function bySlot<At>(nodes: readonly TemplateNode[], slotted: SlottedNodes<At>): Map<string, SlotPart<At>> {
+  const found = new Map<string, SlotPart<At>>();
+  const put = (slot: string, at: At | undefined, node: TemplateNode): void => {
     const known = found.get(slot);
     if (known) known.nodes.push(node);
-    else found.set(slot, { ...(at ? { at } : {}), nodes: [node] });
+    else found.set(slot, { ...(at === undefined ? {} : { at }), nodes: [node] });
   };
   for (const node of nodes) {
     const own = slotted.get(node);

@@ -13,8 +13,15 @@ export const channelsCatalogue = {
         : does === 'sends'
           ? `${component} sends ${event}, and nothing in the project waits for it${near ? `; ${near} is waited for` : ''}.`
           : `${component} waits for ${event}, and nothing in the project sends it${near ? `; ${near} is sent` : ''}.`,
-    consequence: ({ does }) =>
-      does === 'hears' ? 'Its handler never runs.' : does === 'sends' ? 'It is sent into nothing.' : 'Nothing in the store runs.',
+    consequence: ({ does, since }) =>
+      // Somebody outside the project may still be the other end.
+      since
+        ? `Nothing in the project ${does === 'hears' ? 'runs its handler' : 'hears it'} any more.`
+        : does === 'hears'
+          ? 'Its handler never runs.'
+          : does === 'sends'
+            ? 'It is sent into nothing.'
+            : 'Nothing in the store runs.',
     fix: ({ event, near, does }) =>
       does === 'commits' || does === 'dispatches'
         ? near

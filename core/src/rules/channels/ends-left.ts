@@ -36,11 +36,10 @@ export function endsLeft(before: Model, after: Model, earlier: (component: Compo
   const other = { hears: 'sends', sends: 'hears' } as const;
   const keysOf = (all: typeof was, direction: Direction): Set<string> =>
     new Set([...all[direction].map(({ key }) => key), ...(direction === 'hears' ? all.listened : [])]);
+  const answered = { hears: keysOf(was, other.hears), sends: keysOf(was, other.sends) };
   /** Names that a component meets somebody under, in the earlier version. */
-  const metBy = (component: Component, direction: Direction): string[] => {
-    const others = keysOf(was, other[direction]);
-    return was[direction].flatMap(({ end, key }) => (end.owner?.id === component.id && others.has(key) ? [key] : []));
-  };
+  const metBy = ({ id }: Component, direction: Direction): string[] =>
+    was[direction].flatMap(({ end, key }) => (end.owner?.id === id && answered[direction].has(key) ? [key] : []));
   const alone = directions.flatMap((direction) => {
     const others = keysOf(is, other[direction]);
     return is[direction].flatMap((one) => {
@@ -54,7 +53,8 @@ export function endsLeft(before: Model, after: Model, earlier: (component: Compo
     });
   });
   const moved = new Set(alone.flatMap(({ isMoved, parted }) => (isMoved ? parted : [])));
-  return alone.flatMap(({ end, event, key, direction, isMoved }) =>
-    isMoved || !moved.has(key) ? unpairedEnd(end, namedCarrier(end.carrier ?? '')?.name ?? event, direction) : [],
-  );
+  return alone
+    .filter(({ key, isMoved }) => isMoved || !moved.has(key))
+    .flatMap(({ end, event, direction }) => unpairedEnd(end, namedCarrier(end.carrier ?? '')?.name ?? event, direction))
+    .map((found) => ({ ...found, words: { ...found.words, since: 'yes' } }));
 }

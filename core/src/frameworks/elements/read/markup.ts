@@ -8,7 +8,7 @@ import { memberOfThis } from '../../../read/elements/class';
 import { isElementTag } from '../../../read/elements/platform';
 import { attributeNamed, type HtmlAttribute, type HtmlElement, type HtmlNode, parseHtml } from '../../../read/markup/html';
 import { branch, type Markup, outlet, repeat } from '../../../read/markup/expressions';
-import { bySlot, isMarkupNode, type Slotted } from '../../../read/markup/slotted';
+import { bySlot, isMarkupNode, noteSlot, type SlottedNodes } from '../../../read/markup/slotted';
 import { addAction, type Body, excerpt, fillAction, newEffects } from '../../../read/script/body';
 import { givesNothing } from '../../../read/script/called';
 import { keptFunction, readingsOf, readStatement } from '../../../read/script/expressions';
@@ -38,7 +38,7 @@ export type ElementMarkup = Markup & {
   /** The scope of the class: its methods see the names of the module alone. */
   readonly outer: Scope;
   /** The slots that nodes name which they are for, wherever in the class their markup is written. */
-  readonly slotted: WeakMap<TemplateNode, Slotted>;
+  readonly slotted: SlottedNodes<HtmlAttribute>;
   /** Functions whose markup is being read, so that recursion ends. */
   readonly showing: Set<t.Node>;
   /** A directive gives a handle on an element: `${ref(this.field)}`. */
@@ -160,16 +160,13 @@ function readNodes(markup: ElementMarkup, source: Source, nodes: readonly HtmlNo
   return nodes.flatMap((node): TemplateNode[] =>
     node.kind === 'text'
       ? holesIn(source, node.span).flatMap((one) => markupOf(markup, one, scope))
-      : noteSlot(markup, source, node, readTag(markup, source, node, scope)),
+      : noteSlot(
+          markup.slotted,
+          readTag(markup, source, node, scope),
+          textOf(source, attributeNamed(node, 'slot')),
+          attributeNamed(node, 'slot'),
+        ),
   );
-}
-
-/** Remembers which slot the nodes of a tag are for; gives them as they are. */
-function noteSlot(markup: ElementMarkup, source: Source, node: HtmlElement, read: TemplateNode[]): TemplateNode[] {
-  const at = attributeNamed(node, 'slot');
-  const slot = textOf(source, at);
-  if (at && slot) for (const one of read) markup.slotted.set(one, { slot, at });
-  return read;
 }
 
 function readTag(markup: ElementMarkup, source: Source, node: HtmlElement, scope: Scope): TemplateNode[] {

@@ -6,7 +6,7 @@ import type { Writable } from '../../../model/writable';
 import { isCommonAttribute } from '../../../read/elements/platform';
 import { attributeNamed, type HtmlAttribute, type HtmlElement, type HtmlNode } from '../../../read/markup/html';
 import { type Branch, branch, expressionAt, inElse, type Markup, outlet, repeat, shownText } from '../../../read/markup/expressions';
-import { bySlot, isMarkupNode, type Slotted } from '../../../read/markup/slotted';
+import { bySlot, isMarkupNode, noteSlot, type SlottedNodes } from '../../../read/markup/slotted';
 import { addValue, excerpt } from '../../../read/script/body';
 import { readingsOf } from '../../../read/script/expressions';
 import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
@@ -16,7 +16,7 @@ import { append } from '../../../model/append';
 /** A template that is being read, with the handles that its elements have by `lwc:ref`, and the slots that they are for. */
 export type LwcMarkup = Markup & {
   readonly refOf: (name: string, span: Span) => number;
-  readonly slotted: WeakMap<TemplateNode, Slotted>;
+  readonly slotted: SlottedNodes<HtmlAttribute>;
 };
 
 const noKey: KeyFact = { kind: 'none' };
@@ -125,11 +125,8 @@ function readRepeated(markup: LwcMarkup, node: HtmlElement, scope: Scope): Templ
 
 /** What a tag puts there, each with the slot that it is for. */
 function readTag(markup: LwcMarkup, node: HtmlElement, scope: Scope): TemplateNode[] {
-  const read = readBareTag(markup, node, scope);
   const at = attributeNamed(node, 'slot');
-  const slot = textOf(markup, at);
-  if (at && slot) for (const one of read) markup.slotted.set(one, { slot, at });
-  return read;
+  return noteSlot(markup.slotted, readBareTag(markup, node, scope), textOf(markup, at), at);
 }
 
 function readBareTag(markup: LwcMarkup, node: HtmlElement, scope: Scope): TemplateNode[] {

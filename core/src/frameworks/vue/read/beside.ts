@@ -8,20 +8,22 @@ const endings = ['', '.ts', '.js', '.tsx', '.jsx', '.mts', '.mjs'];
 const readable = /\.(?:[cm]?[jt]sx?|html)$/;
 const others = /(?:^|\/)index\.\w+$|\.(?:d|spec|test|stories)\.\w+$/;
 
-/** So many scripts and templates of a folder are read with a component beside which none of its own name stands. */
+/** So many scripts and templates of a folder are read with the one component in it, where none has its name. */
 const mostBeside = 3;
 
 /**
  * Where the parts of a component may stand that it names with `src`, as far as names tell: in files of its own name,
- * else in any of the few beside it.
+ * else in any of the few beside a component that has the folder for itself. What is read with it makes it read anew.
  */
 export function filesBeside(file: FilePath, all: Iterable<FilePath>): FilePath[] {
   if (!file.endsWith('.vue')) return [];
   const folder = directoryOf(file);
-  const near = [...all].filter((one) => readable.test(one) && !others.test(one) && directoryOf(one) === folder).sort();
+  const there = [...all].filter((one) => directoryOf(one) === folder);
+  const near = there.filter((one) => readable.test(one) && !others.test(one)).sort();
   const stem = file.replace(/\.vue$/, '');
   const own = near.filter((one) => one.startsWith(`${stem}.`));
-  return own.length > 0 ? own : near.length <= mostBeside ? near : [];
+  const isAlone = there.filter((one) => one.endsWith('.vue')).length === 1;
+  return own.length > 0 ? own : isAlone && near.length <= mostBeside ? near : [];
 }
 
 /** The file that a `src` means, of those that are read with the component; undefined where it is none of them. */

@@ -4,6 +4,7 @@ import { anySlot, defaultSlot, type MemberKey, memberOf } from '../../../model/m
 import type { Span } from '../../../model/span';
 import type { Writable } from '../../../model/writable';
 import { branch, outlet, repeat, shownText } from '../../../read/markup/expressions';
+import { bySlot, noteSlot, type SlottedNodes } from '../../../read/markup/slotted';
 import { addValue, attachCallbacks, excerpt } from '../../../read/script/body';
 import { readingsOf } from '../../../read/script/expressions';
 import { declareAction, declareFunction } from '../../../read/script/functions';
@@ -12,7 +13,6 @@ import { innerScope, lookUp, type Scope } from '../../../read/script/scope';
 import { bare, calleeName, dottedName, type FunctionNode, isFunction, keyName, patternNames, spanOf } from '../../../read/script/syntax';
 import { eventMember, pascal, propMember, slotMember } from './names';
 import type { VueMarkup } from './template';
-import { addTo } from '../../../model/add-to';
 import { append } from '../../../model/append';
 
 const noKey: KeyFact = { kind: 'none' };
@@ -27,7 +27,7 @@ export type Rendered = { readonly nodes: TemplateNode[]; readonly isWhole: boole
 type Reader = {
   readonly markup: VueMarkup;
   /** The slots that nodes say they are for. */
-  readonly slotted: WeakMap<TemplateNode, string>;
+  readonly slotted: SlottedNodes<Span>;
   isWhole: boolean;
   depth: number;
 };
@@ -243,15 +243,15 @@ function madeNode(reader: Reader, node: Call, scope: Scope): TemplateNode {
   const { bindings, spreads, key, slot }: Props = given
     ? propsOf(reader, given, scope, isElement)
     : { bindings: [], spreads: [], key: noKey };
-  const noted = <Made extends TemplateNode>(made: Made): Made => {
-    if (slot !== undefined && slot !== 'default') reader.slotted.set(made, slot);
+  const noted = (made: TemplateNode): TemplateNode => {
+    noteSlot(reader.slotted, [made], slot === 'default' ? undefined : slot, made.span);
     return made;
   };
   if (isElement) {
     const children = content ? nodesOf(reader, content, scope) : [];
     return noted({ kind: 'element', tag, span, nameSpan, bindings, spreads, children, key });
   }
-  const below = content ? bySlot(reader, contentOf(reader, bare(content), scope)) : { children: [], slots: [] };
+  const below = content ? sharedOut(reader, contentOf(reader, bare(content), scope)) : { children: [], slots: [] };
   // What is all for slots that have names leaves nothing.
   const isText = content !== undefined && isShown(bare(content)) && below.slots.length === 0;
   const use: Writable<TemplateUse> = {
@@ -271,18 +271,12 @@ function madeNode(reader: Reader, node: Call, scope: Scope): TemplateNode {
 }
 
 /** Content of which each part that says which slot it is for goes there. */
-function bySlot({ slotted }: Reader, content: Content): Content {
-  const named = new Map<string, TemplateNode[]>();
-  for (const node of content.children) {
-    const slot = slotted.get(node);
-    if (slot !== undefined) addTo(named, slot, node);
-  }
-  if (named.size === 0) return content;
-  const slots = [...named].map(([name, nodes]): Binding => {
-    const span = nodes[0]?.span ?? { start: 0, end: 0 };
-    return slotBinding(name, slotMember(name), span, { nodes, values: [] });
-  });
-  return { ...content, children: content.children.filter((node) => !slotted.has(node)), slots: [...content.slots, ...slots] };
+function sharedOut({ slotted }: Reader, content: Content): Content {
+  const parts = bySlot(content.children, slotted);
+  const slots = [...parts].flatMap(([name, { at, nodes }]) =>
+    at === undefined ? [] : [slotBinding(name, slotMember(name), at, { nodes, values: [] })],
+  );
+  return slots.length === 0 ? content : { ...content, children: parts.get('')?.nodes ?? [], slots: [...content.slots, ...slots] };
 }
 
 /** Content by itself, and not several for slots, an empty text or an empty list. */

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { contractLine } from '../../../../../testing/src/contract';
 import { analyseFiles, outline } from '../../../../../testing/src/project';
 import { readFile } from '../../read-file';
+import { filesBeside } from './beside';
 import { loadCompilers } from '../../registry';
 
 await loadCompilers(['Part.vue']);
@@ -347,4 +348,13 @@ describe('a component that names files as its parts', () => {
         .map(({ subject }) => subject),
     ).toEqual(['none']);
   });
+});
+
+test.each<[string, readonly string[], readonly string[]]>([
+  ['of its own name', ['a/Row.vue', 'a/Row.ts', 'a/Row.html', 'a/Row.spec.ts', 'a/Box.vue', 'a/other.ts'], ['a/Row.html', 'a/Row.ts']],
+  ['few beside the one component', ['a/Row.vue', 'a/script.ts', 'a/index.ts', 'b/c.ts'], ['a/script.ts']],
+  ['not beside one of several', ['a/Row.vue', 'a/Box.vue', 'a/script.ts'], []],
+  ['not of many', ['a/Row.vue', 'a/b.ts', 'a/c.ts', 'a/d.ts', 'a/e.ts'], []],
+])('files that may be parts: %s', (_, all, expected) => {
+  expect(filesBeside('a/Row.vue', all)).toEqual(expected);
 });
