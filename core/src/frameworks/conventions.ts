@@ -8,6 +8,8 @@ export type Project = {
   readonly files: ReadonlyMap<FilePath, FileFacts>;
   /** Names of the packages that the package of a file depends on; undefined where none is around it. */
   readonly dependenciesOf: (file: FilePath) => ReadonlySet<string> | undefined;
+  /** Whether a file is compiled so that it loads also what it imports for types alone. */
+  readonly keepsTypeImports: (file: FilePath) => boolean;
 };
 
 /** A page that stands in a file by its name: the layouts around it, and what loaders hand to each, as markup. */

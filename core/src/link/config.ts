@@ -28,6 +28,8 @@ export type PathsInfo = {
 export type ProjectConfig = {
   readonly packages: readonly PackageInfo[];
   readonly paths: readonly PathsInfo[];
+  /** Folders whose modules are compiled so that they load also what they import for types alone. */
+  readonly keepsTypeImports: readonly FilePath[];
   /** Files that could not be read at all, each once. */
   readonly unread: readonly PlacedProblem[];
 };
@@ -106,6 +108,15 @@ function readPaths(
   return { directory, ...(found === undefined ? {} : { baseUrl: found }), paths: own.length > 0 ? own : (inherited?.paths ?? []) };
 }
 
+function keepsImports(json: Json): boolean {
+  const options = objectOf(json['compilerOptions']);
+  return (
+    options['verbatimModuleSyntax'] === true ||
+    options['preserveValueImports'] === true ||
+    stringOf(options['importsNotUsedAsValues']) === 'preserve'
+  );
+}
+
 function parentConfig(file: FilePath, parent: string, all: ReadonlyMap<FilePath, ConfigFile>): ConfigFile | undefined {
   if (!parent.startsWith('.')) return undefined;
   const target = joinPath(directoryOf(file), parent);
@@ -141,6 +152,9 @@ export function readConfig(configs: readonly ConfigFile[]): ProjectConfig {
       .map((config) => readPaths(config, byFile, jsonOf))
       .filter((info) => info.paths.length > 0 || info.baseUrl !== undefined)
       .sort(deepest),
+    keepsTypeImports: named(/(^|\/)[jt]sconfig(\.[\w-]+)*\.json$/).flatMap((config) =>
+      keepsImports(jsonOf(config)) ? [directoryOf(config.file)] : [],
+    ),
   };
   return { ...read, unread: [...unread.values()] };
 }

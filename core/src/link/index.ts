@@ -18,6 +18,7 @@ import { makeHolders } from './holders';
 import { joinRoutes, type LooseRoute, type RouteBody } from './routes';
 import { inferAliases, missingSpecifiers } from './aliases';
 import { makeResolver, packageOf, type ResolveModule } from './resolve';
+import { isWithin } from '../model/paths';
 import { joinHanded } from './handed';
 import { joinSubscriptions } from './subscriptions';
 import { fileRole } from './roles';
@@ -49,15 +50,20 @@ export function link(read: ReadonlyMap<FilePath, FileFacts>, configs: readonly C
   const meant = asMeantBy(read, config);
   const asMeant = makeNames(meant, resolver);
   const dependenciesOf: Project['dependenciesOf'] = (file) => packageOf(config, file)?.dependencies;
+  const keepsTypeImports: Project['keepsTypeImports'] = (file) => config.keepsTypeImports.some((folder) => isWithin(folder, file));
   const crossed = joinIslands(meant, asMeant);
   const before = crossed === meant ? asMeant : makeNames(crossed, resolver);
   const found = joinSelectors(crossed, before);
-  const elements = joinElements(found, found === crossed ? before : makeNames(found, resolver), { files: found, dependenciesOf });
+  const elements = joinElements(found, found === crossed ? before : makeNames(found, resolver), {
+    files: found,
+    dependenciesOf,
+    keepsTypeImports,
+  });
   const joined = elements === crossed ? before : makeNames(elements, resolver);
   const handed = joinHanded(elements, joined);
   const files = joinSubscriptions(handed, joined);
   const names = files === elements ? joined : makeNames(files, resolver);
-  const project: Project = { files, dependenciesOf };
+  const project: Project = { files, dependenciesOf, keepsTypeImports };
   const { components, routes, placed, holdersOf } = linkComponents(project, names, config);
   const shellOfTable = (table: FilePath): FilePath | undefined =>
     adapters.map((adapter) => adapter.link.shellOfTable?.(project, table)).find((one) => one !== undefined);

@@ -212,6 +212,8 @@ export type ImportFact = {
   readonly imported: string;
   readonly from: string;
   readonly typeOnly: boolean;
+  /** Nothing but types names it, so that most compilers leave it out; told of elements alone. */
+  readonly inTypesAlone?: true;
   readonly span: Span;
 };
 
@@ -538,6 +540,8 @@ export type ValueFact = {
   readonly parts?: Readonly<Record<string, string>>;
   /** It holds a map or a set, which change by methods of their own. */
   readonly collection?: true;
+  /** A state that starts with what something else holds, in another form: a text of its own, a copy of a list. */
+  readonly converted?: true;
   /** A variable of a component whose framework does not notice that it is written. */
   readonly plain?: true;
   /** It is an object by which others follow what it holds: a store of the framework. */
@@ -838,6 +842,8 @@ export type Binding = {
   readonly action?: number;
   /** Markup given as a value; with `hands`, by a function. */
   readonly markup?: readonly TemplateNode[];
+  /** It stands between the tags, and reaches the component as a prop all the same. */
+  readonly between?: true;
   readonly slotProps?: readonly number[];
   /** It is given as an attribute, which is a text: a flag that is there or not, or what the property makes of the text. */
   readonly asAttribute?: 'text' | 'flag';

@@ -17,27 +17,35 @@ function fileMeant(files: ReadonlyMap<FilePath, FileFacts>, from: FilePath, spec
   return found ?? (/\.m?js$/.test(path) ? [path.replace(/js$/, 'ts')].find((one) => files.has(one)) : undefined);
 }
 
-/** The files that a page loads, itself and by what it imports. */
-function loadedFrom(files: ReadonlyMap<FilePath, FileFacts>, page: FilePath): Set<FilePath> {
+/** Packages that define no elements by themselves. */
+const plain = /^(?:lit|lit-html|lit-element|@lit\/|@lit-labs\/|tslib$|@preact\/signals|vite$|node:)/;
+
+/** What is loaded and is no script. */
+const isAsset = (specifier: string): boolean => /\.(?:css|svg|png|json)(?:\?.*)?$/.test(specifier);
+
+/** The files that a page loads, itself and by what it imports, and whether something else is loaded that is not among the files. */
+type Loaded = { readonly files: ReadonlySet<FilePath>; readonly isAll: boolean };
+
+function loadedFrom({ files, keepsTypeImports }: Project, page: FilePath): Loaded {
   const found = new Set([page]);
+  let isAll = true;
   for (const file of found) {
     const facts = files.get(file);
     if (!facts) continue;
+    if (facts.registersOthers || facts.problems.length > 0) isAll = false;
     for (const specifier of [
-      ...facts.imports.filter((one) => !one.typeOnly).map((one) => one.from),
+      ...facts.imports.filter((one) => !one.typeOnly && (!one.inTypesAlone || keepsTypeImports(file))).map((one) => one.from),
       ...facts.exports.flatMap((one) => one.from ?? []),
       ...(facts.effects ?? []),
       ...(facts.later ?? []),
     ]) {
       const there = fileMeant(files, file, specifier);
       if (there !== undefined) found.add(there);
+      else if (!plain.test(specifier) && !isAsset(specifier)) isAll = false;
     }
   }
-  return found;
+  return { files: found, isAll };
 }
-
-/** Packages that define no elements by themselves. */
-const plain = /^(?:lit|lit-html|lit-element|@lit\/|@lit-labs\/|tslib$|@preact\/signals|vite$|node:)/;
 
 /** Something that the project loads from elsewhere may define any tag. */
 function loadsOthers(files: ReadonlyMap<FilePath, FileFacts>): boolean {
@@ -50,8 +58,12 @@ function loadsOthers(files: ReadonlyMap<FilePath, FileFacts>): boolean {
   );
 }
 
-/** Tags stand for the classes that scripts define under them; where several do, for the one that the same page loads. */
-export function registeredTags({ files }: Project): (file: FilePath, tag: string) => TagTarget | undefined {
+/**
+ * Tags stand for the classes that scripts define under them; where several do, for the one that the same page loads. For none where
+ * all is known that the pages load which show the tag, and none of it defines it.
+ */
+export function registeredTags(project: Project): (file: FilePath, tag: string) => TagTarget | undefined {
+  const { files } = project;
   const defined = new Map<string, Defined[]>();
   for (const { file, globals, framework } of files.values())
     for (const { name, target } of framework === 'vue' ? [] : (globals ?? [])) {
@@ -60,21 +72,27 @@ export function registeredTags({ files }: Project): (file: FilePath, tag: string
       defined.set(name, known);
     }
   const pages = [...files.keys()].filter((file) => /\.html?$/.test(file));
-  const loads = new Map<FilePath, Set<FilePath>>();
-  const loadedBy = (page: FilePath): Set<FilePath> => {
-    const known = loads.get(page) ?? loadedFrom(files, page);
+  const loads = new Map<FilePath, Loaded>();
+  const loadedBy = (page: FilePath): Loaded => {
+    const known = loads.get(page) ?? loadedFrom(project, page);
     loads.set(page, known);
     return known;
   };
   const isOpen = loadsOthers(files);
+  /** Each page that loads a file shows what it shows without what defines a tag. */
+  const isNowhereDefined = (file: FilePath, all: readonly Defined[]): boolean => {
+    const showing = pages.map(loadedBy).filter((one) => one.files.has(file));
+    return showing.length > 0 && showing.every((one) => one.isAll && one.files.size > 1 && !all.some((each) => one.files.has(each.file)));
+  };
   return (file, tag) => {
     const all = defined.get(tag);
     if (!all) return isOpen ? { kind: 'outside', module: 'another script', name: tag } : undefined;
+    if (isNowhereDefined(file, all)) return undefined;
     const [first, ...more] = all;
     const near =
       more.length === 0
         ? first
-        : (all.find((one) => pages.some((page) => loadedBy(page).has(file) && loadedBy(page).has(one.file))) ?? first);
+        : (all.find((one) => pages.some((page) => loadedBy(page).files.has(file) && loadedBy(page).files.has(one.file))) ?? first);
     return near && { kind: 'name', file: near.file, name: near.target };
   };
 }

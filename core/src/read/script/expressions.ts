@@ -46,7 +46,7 @@ import {
 } from './call-meaning';
 import { commandOf, commandsOfModule, dispatchedBy, isSelecting, toldTo } from './central';
 import { chosenTexts, constantText, flagsOf } from './constants';
-import { addingMethods, arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder } from './lists';
+import { addingMethods, arrayMethods, collectionMethods, inPlaceMethods, itemMethods, listOrder, selfGivingMethods } from './lists';
 import {
   bindLocal,
   type Chain,
@@ -563,11 +563,13 @@ function readCalled(
   const known = method !== undefined && arrayMethods.has(method) && !ownMethod;
   if (!optional && called && called.path.length > 0) noteDemanded(body, called.value, spanOf(node.callee));
   const after = method === 'then' || method === 'json';
+  // `setRows(rows.sort())`: what is changed where it stands is given back as it is.
+  const isItself = called && method !== undefined && selfGivingMethods.has(method) && isHeld(body, called.value, method);
   readMeaning(
     body,
     meaning,
     known || after ? path.slice(0, -1) : path,
-    after ? how : known ? 'computed' : 'called',
+    after || (known && isItself) ? how : known ? 'computed' : 'called',
     spanOf(node.callee),
     inner,
   );

@@ -117,19 +117,22 @@ function unpaired({ sends, hears }: Carried, { listened, isOwn, outsideSends }: 
 
 /**
  * Carriers of one kind of which the project has one end alone: those whose other end has nearly the same name, told where it is
- * waited for, and where the project has both ends of others, each.
+ * waited for, as are the only two that the project has; and where the project has both ends of others, each.
  */
 function loneNamed(carriers: readonly { readonly name: string; readonly ends: Carried }[]): Found[] {
   const sentAlone = carriers.filter(({ ends }) => ends.hears.length === 0);
   const heardAlone = carriers.filter(({ ends }) => ends.sends.length === 0);
   const hasPair = carriers.some(({ ends }) => isPaired(ends));
+  // The only two ends that the project has do not meet.
+  const onlyOther = !hasPair && sentAlone.length === 1 && heardAlone.length === 1 ? sentAlone[0]?.name : undefined;
   const missed = new Set<string>();
   const ofHears = heardAlone.flatMap(({ name, ends: { hears } }): Found[] => {
     const [end] = hears;
-    const near = nearest(
-      name,
-      sentAlone.map((one) => one.name),
-    );
+    const near =
+      nearest(
+        name,
+        sentAlone.map((one) => one.name),
+      ) ?? onlyOther;
     if (!end || (near === undefined && !hasPair)) return [];
     if (near !== undefined) missed.add(near);
     const meant = sentAlone.find((one) => one.name === near)?.ends.sends[0];

@@ -38,6 +38,12 @@ describe('message channels of which the project has one end', () => {
       { one: sender('LockAlarm__c'), two: hearer('LockAlarm__c'), three: hearer('ShiftSwapped__c') },
       ['three waits for ShiftSwapped__c, and nothing in the project sends it.'],
     ],
+    [
+      'the only two ends do not meet',
+      { one: sender('LockPicked__c'), other: hearer('BoatChosen__c') },
+      ['other waits for BoatChosen__c, and nothing in the project sends it; LockPicked__c is sent.'],
+    ],
+    ['two ends wait, and nobody sends', { one: hearer('LockPicked__c'), other: hearer('BoatChosen__c') }, []],
     ['both ends are there', { one: sender('LockAlarm__c'), two: hearer('LockAlarm__c') }, []],
     ['another package may have the other end', { one: sender('LockAlarm__c') }, []],
     [

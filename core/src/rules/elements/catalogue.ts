@@ -18,13 +18,21 @@ const ends = 'disconnectedCallback';
 /** What the catalogue says of components that are elements of the page. */
 export const elementWords: Readonly<Partial<Record<RuleId, ElementWords>>> = {
   'component-unknown': {
-    message: ({ owner, tag, near }) => `${owner} uses ${tag}, which nothing in the project defines${near ? `; ${near} exists` : ''}.`,
+    message: ({ owner, tag, near, forgotten }) =>
+      forgotten
+        ? `${owner} uses ${tag}, and no page that shows it loads ${forgotten}, which defines it.`
+        : `${owner} uses ${tag}, which nothing in the project defines${near ? `; ${near} exists` : ''}.`,
     consequence: ({ tag }, framework) =>
       either(
         `<${tag}> stays an element that nothing stands for: it shows what is between its tags, and does nothing.`,
         `There is no bundle for <${tag}>, so the template cannot be compiled.`,
       )(framework),
-    fix: ({ tag, near }) => (near ? `Write ${near}.` : `Define ${tag}, and import what defines it, or take it away.`),
+    fix: ({ tag, near, forgotten }) =>
+      forgotten
+        ? `Import ${forgotten} for what it does: import '…'.`
+        : near
+          ? `Write ${near}.`
+          : `Define ${tag}, and import what defines it, or take it away.`,
   },
   'name-unknown': {
     consequence: ({ name, how, asks }) =>

@@ -1,4 +1,5 @@
 import { nearest } from '../../contract';
+import type { Evidence } from '../../model/finding';
 import { locate } from '../../model/span';
 import { traitsOf } from '../../frameworks/registry';
 
@@ -22,6 +23,14 @@ const olderNamed = remembered(
 export const olderMeant = (model: Model, tag: string): Component | undefined =>
   olderNamed(model).get(tag.replace(/^\w+-/, '').replace(/-/g, '').toLowerCase());
 
+/** Where the owner imports a class that stays away when it is compiled: nothing but types names it. */
+function importedAsType({ files }: Model, owner: Component, meant: Component | undefined): Evidence[] {
+  const named = files
+    .get(owner.file)
+    ?.imports.find(({ local, inTypesAlone, typeOnly }) => local === meant?.name && (inTypesAlone || typeOnly));
+  return named ? [{ at: locate(owner.file, named.span), text: `${named.local} is imported for types alone, which loads nothing.` }] : [];
+}
+
 /** Where components are elements, a tag that nothing defines stays an element that does nothing. */
 function unknownElement(model: Model, { file, node }: Use, owner: Component, tags: ReadonlyMap<string, Component>): Found[] {
   const at = locate(file, node.nameSpan);
@@ -41,18 +50,20 @@ function unknownElement(model: Model, { file, node }: Use, owner: Component, tag
         touches: owner.id,
       },
     ];
-  const near = nearest(node.tag, [...tags.keys()]);
-  const meant = near === undefined ? undefined : tags.get(near);
+  const unloaded = tags.get(node.tag);
+  const near = unloaded ? undefined : nearest(node.tag, [...tags.keys()]);
+  const meant = unloaded ?? (near === undefined ? undefined : tags.get(near));
   return [
     {
       rule: 'component-unknown',
       component: owner.id,
       subject: node.tag,
       at,
-      words: { owner: owner.name, tag: node.tag, near: near ?? '', holder: '', forgotten: '' },
+      words: { owner: owner.name, tag: node.tag, near: near ?? '', holder: '', forgotten: unloaded?.file ?? '' },
       evidence: [
-        { at, text: `${owner.name} uses ${node.tag}, which nothing in the project defines.` },
-        ...(meant ? [{ at: locate(meant.file, meant.facts.nameSpan), text: `${near ?? ''} is defined here.` }] : []),
+        { at, text: `${owner.name} uses ${node.tag}, which nothing ${unloaded ? 'that the page loads' : 'in the project'} defines.` },
+        ...(meant ? [{ at: locate(meant.file, meant.facts.nameSpan), text: `${near ?? node.tag} is defined here.` }] : []),
+        ...importedAsType(model, owner, unloaded),
       ],
       touches: owner.id,
     },

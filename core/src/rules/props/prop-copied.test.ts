@@ -35,6 +35,10 @@ table(
       'function Field({ note }) { const [text, setText] = useState(note); return <input value={text} onChange={(e) => setText(e.target.value)}/>; }\nfunction Frame({ note }) { return <Field note={note}/>; }\nexport function App() { const [note, setNote] = useState(""); return <p onClick={() => setNote("x")}><Frame note={note}/></p>; }',
       'Field note',
     ],
+    ['made once by a function', copy('').replace('useState(note)', 'useState(() => note)'), 'Field note'],
+    ['in another form', copy('').replace('useState(note)', 'useState(note.trim())'), 'Field note'],
+    ['as a text', copy('').replace('useState(note)', 'useState(() => String(note))'), 'Field note'],
+    ['as a copy of each', copy('').replace('useState(note)', 'useState(note.rows.map((row) => ({ ...row })))'), 'Field note'],
     ['one of two uses changes', copy('', '<Field note="a"/><Field note={note}/>'), 'Field note'],
   ],
   [
@@ -45,6 +49,9 @@ table(
     ['it is asked whether it is given', copy('const shown = note !== undefined ? note : text;')],
     ['made anew each time that it comes', copy('', '{note && <Field note={note}/>}')],
     ['computed from it', copy('').replace('useState(note)', 'useState(parse(note))')],
+    ['only the length of it', copy('').replace('useState(note)', 'useState(note.trim().length)')],
+    ['whether it is anything', copy('').replace('useState(note)', "useState(note.trim() !== '')")],
+    ['made of it by a function of the project', copy('').replace('useState(note)', 'useState(() => parse(note))')],
     ['given a constant', copy('', '<Field note="a"/>')],
     [
       'an initial value by name',
@@ -58,6 +65,7 @@ table(
   'prop-copied',
   'vue',
   [
+    ['a prop as a text', vueProps('const own = ref(String(props.level));', '<p>{{ own }}</p>'), 'Part level'],
     ['a ref from a prop', vueProps('const own = ref(props.level);', '<p>{{ own }}</p>'), 'Part level'],
     [
       'taken apart',

@@ -21,13 +21,14 @@ function begunBy({ facts, ...component }: Component, state: number): ChangeFact 
   return more.length === 0 ? only : undefined;
 }
 
-/** The prop that a state takes over as it is at the start, whole or in parts; -1 for none. */
+/** The prop that a state takes over at the start, as it is or in another form, whole or in parts; -1 for none. */
 function copiedProp({ facts }: Component, state: number, begun: ChangeFact | undefined): number {
   const value = facts.values[state];
   const from = begun?.from ?? value?.from ?? [];
   const [first] = from;
+  const isConverted = begun === undefined && value?.converted === true;
   if (value?.kind !== 'state' || value.shape !== undefined || !first) return -1;
-  if (!from.every((one) => one.value === first.value && asItIs.has(one.held?.how ?? one.how))) return -1;
+  if (!from.every((one) => one.value === first.value && (asItIs.has(one.held?.how ?? one.how) || isConverted))) return -1;
   if (facts.values[first.value]?.kind === 'prop') return first.value;
   // A local that was taken out of the props once is another name for one.
   return takenFrom(facts, first.value)?.prop ?? -1;

@@ -8,9 +8,9 @@ import { locate } from '../../model/span';
 
 import type { Found, Rule } from '../rule';
 
-/** Listeners and slots have rules of their own, and so has what is bound both ways by an event. */
-function isOfOtherRule({ target }: KnownUse, { to, direction }: Binding): boolean {
-  return to.kind !== 'prop' || (direction === 'two-way' && traitsOf(target).twoWay === 'event');
+/** Listeners and content have rules of their own, and so has what is bound both ways by an event. */
+function isOfOtherRule({ target }: KnownUse, { to, direction, between }: Binding): boolean {
+  return to.kind !== 'prop' || between === true || (direction === 'two-way' && traitsOf(target).twoWay === 'event');
 }
 
 /** A function that makes a component around any other gives each the same, whether it takes that or not. */

@@ -115,6 +115,14 @@ table(
     ['no place for it', { App: '<Panel>text</Panel>', Panel: '<p></p>' }, 'App children'],
     ['other props only', { App: '<Panel><b></b></Panel>', Panel: '<script>let { a } = $props();</script><p>{a}</p>' }, 'App children'],
     [
+      'a snippet that is no prop of it',
+      {
+        App: '<Panel>{#snippet foot()}a{/snippet}</Panel>',
+        Panel: '<script>let { children } = $props();</script><p>{@render children?.()}</p>',
+      },
+      'App foot',
+    ],
+    [
       'only a named slot',
       { App: '<Panel><b></b></Panel>', Panel: '<script>export let a = 1;</script><p>{a}<slot name="foot"/></p>' },
       'App children',
@@ -123,6 +131,15 @@ table(
   [
     ['children', { App: '<Panel>text</Panel>', Panel: '<script>let { children } = $props();</script><p>{@render children()}</p>' }],
     ['a slot', { App: '<Panel>text</Panel>', Panel: '<p><slot/></p>' }],
+    [
+      'a snippet that it takes, and one that goes on with the rest',
+      {
+        App: '<Panel>{#snippet foot()}a{/snippet}</Panel><Frame>{#snippet foot()}a{/snippet}</Frame>',
+        Panel: '<script>let { foot } = $props();</script><p>{@render foot?.()}</p>',
+        Frame: '<script>let { ...rest } = $props();</script><Panel {...rest}/>',
+      },
+    ],
+    ['a snippet as an attribute is a prop', { App: '{#snippet foot()}a{/snippet}<Panel {foot}/>', Panel: '<p></p>' }],
     [
       'the rest goes on',
       { App: '<Panel>text</Panel>', Panel: '<script>import Out from "out"; let { a, ...rest } = $props();</script><Out {a} {...rest}/>' },

@@ -1,4 +1,4 @@
-import { type KnownUse, spelling } from '../../contract';
+import { type KnownUse, spelling, unknownBindings } from '../../contract';
 
 import { causeAt } from '../precedence';
 import { anySlot, defaultSlot, type MemberKey } from '../../model/member';
@@ -11,6 +11,13 @@ import type { Found, Rule } from '../rule';
 import { isDynamic } from './dynamic';
 
 type Lost = { readonly slot: MemberKey; readonly span: Span };
+
+/** Content between the tags that would reach the component as a prop, which it does not take. */
+const lostBetween = (known: KnownUse): Lost[] =>
+  unknownBindings(known).flatMap((binding) => {
+    const slot = binding.between && bindingKey(binding);
+    return slot === undefined ? [] : [{ slot, span: binding.nameSpan }];
+  });
 
 /** Contents of a use that the component renders nowhere. */
 function lostContents(known: KnownUse): Lost[] {
@@ -45,7 +52,7 @@ function lostContents(known: KnownUse): Lost[] {
 /** Content is given that the component does not render. */
 export const slotNowhere: Rule = {
   ofUse: (known) =>
-    lostContents(known).map(({ slot: key, span }): Found => {
+    [...lostContents(known), ...lostBetween(known)].map(({ slot: key, span }): Found => {
       const { use, owner, target } = known;
       const at = locate(use.file, span);
       const slot = spelling(target, key);

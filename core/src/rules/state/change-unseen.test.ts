@@ -36,6 +36,16 @@ table(
       'function reduce(notes, action) { notes.list.push(action.note); return notes; }\nexport function App() { const [notes, send] = useReducer(reduce, { list: [] }); return <p onClick={() => send({ note: 1 })}>{notes.list}</p>; }',
       'App notes',
     ],
+    [
+      'sorted where it stands and set to what that gives',
+      `export function App() { ${listState} return <p onClick={() => setNotes(notes.sort())}>{notes.length}</p>; }`,
+      'App notes',
+    ],
+    [
+      'a map that is set to itself with one more',
+      'export function App() { const [at, setAt] = useState(new Map()); return <p onClick={() => setAt(at.set("a", 1))}>{at.size}</p>; }',
+      'App at',
+    ],
     ['pushed', `export function App() { ${listState} return <p onClick={() => { notes.push(1); }}>{notes.length}</p>; }`, 'App notes'],
     [
       'a member assigned',
@@ -83,6 +93,18 @@ table(
     [
       'a copy that is sorted',
       `export function App() { ${listState} return <p onClick={() => setNotes([...notes].sort())}>{notes.length}</p>; }`,
+    ],
+    [
+      'sorted where it stands, and a copy of that is set',
+      `export function App() { ${listState} return <p onClick={() => setNotes([...notes.sort()])}>{notes.length}</p>; }`,
+    ],
+    [
+      'sorted where it stands, and a part of that is set',
+      `export function App() { ${listState} return <p onClick={() => setNotes(notes.sort().slice(1))}>{notes.length}</p>; }`,
+    ],
+    [
+      'a copy of a map with one more',
+      'export function App() { const [at, setAt] = useState(new Map()); return <p onClick={() => setAt(new Map(at).set("a", 1))}>{at.size}</p>; }',
     ],
     ['only read', `export function App() { ${listState} return <p onClick={() => print(notes.map((one) => one))}>{notes.length}</p>; }`],
     [

@@ -17,6 +17,11 @@ table(
   'endless-render',
   'vue',
   [
+    [
+      'by a watcher of a count that sets it to one more',
+      { App: `${setup('const n = ref(0); watch(n, (now) => { n.value = now + 1; });')}<template><p @click="n++">{{ n }}</p></template>` },
+      'App n',
+    ],
     ['itself', { App: `${setup('')}<template><main><Row/></main></template>`, Row: '<template><p><Row/></p></template>' }, 'Row Row'],
     [
       'each other',
@@ -37,6 +42,12 @@ table(
     ],
   ],
   [
+    [
+      'by a watcher that sets the count to a number, or another one to one more',
+      {
+        App: `${setup('const n = ref(0); const m = ref(0); watch(n, (now) => { n.value = 3; m.value = now + 1; });')}<template><p @click="n++">{{ n }}{{ m }}</p></template>`,
+      },
+    ],
     [
       'under a condition',
       {

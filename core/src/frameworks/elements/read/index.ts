@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { ComponentFacts, FileFacts, GlobalFact, SharedFact } from '../../../model/facts';
+import type { ComponentFacts, FileFacts, GlobalFact, ImportFact, SharedFact } from '../../../model/facts';
 import type { FilePath } from '../../../model/span';
 import { classesIn, type DeclaredClass } from '../../../read/elements/bases';
 import { type ClassNode, decoratorsOf, membersOf } from '../../../read/elements/class';
@@ -39,7 +39,7 @@ export const isElementsScript = (_: FilePath, text: string): boolean =>
 export function readElementsScript(file: FilePath, text: string): FileFacts {
   const read = readModuleHead(file, text);
   const { program, declared, module, facts } = read;
-  const defined = definitionsIn(program, module);
+  const { defined, definesOthers } = definitionsIn(program, module);
   const classes = [...classesIn(program.body, declared), ...definedInPlace(program)];
   restoreDecorators(program.body, new Map(classes.map((one) => [one.name, one.node])));
   const { stored, constants } = markupKept(program, module);
@@ -83,6 +83,8 @@ export function readElementsScript(file: FilePath, text: string): FileFacts {
   });
   const globals = [...defined, ...decorated, ...definedByHelper(program, classes)];
   if (globals.length > 0) facts.globals = globals;
+  if (definesOthers) facts.registersOthers = 'any';
+  if (/\.[mc]?ts$/.test(file)) facts.imports = withTypesMarked(facts.imports, program);
   addModuleBody(read, apart, channelDialect);
   facts.shared = facts.shared.map((one) => contextMade(read, one) ?? one);
   if (components.length > 0 || bases.length > 0) facts.framework = 'elements';
@@ -175,8 +177,12 @@ function walkCalls(root: t.Node, visit: (call: t.CallExpression) => void): void 
 }
 
 /** The tags that a module defines, with the names of the classes. */
-function definitionsIn(program: t.Program, module: ModuleScope): GlobalFact[] {
+function definitionsIn(
+  program: t.Program,
+  module: ModuleScope,
+): { readonly defined: readonly GlobalFact[]; readonly definesOthers: boolean } {
   const found: GlobalFact[] = [];
+  let definesOthers = false;
   const add = (name: string | undefined, target: string | undefined, at: t.Node): void => {
     if (name !== undefined && target !== undefined && isElementTag(name) && !found.some((one) => one.name === name))
       found.push({ name, target, span: spanOf(at) });
@@ -196,6 +202,7 @@ function definitionsIn(program: t.Program, module: ModuleScope): GlobalFact[] {
       add(said, target, call);
       return;
     }
+    definesOthers = true;
     // Tags and classes that stand in a table, or by a static member of each class.
     for (const table of module.tables.values())
       for (const one of table.properties) {
@@ -218,7 +225,19 @@ function definitionsIn(program: t.Program, module: ModuleScope): GlobalFact[] {
     };
     visit(program);
   }
-  return found;
+  return { defined: found, definesOthers };
+}
+
+/** Imports with a mark on those that nothing but types names. */
+function withTypesMarked(imports: readonly ImportFact[], program: t.Program): readonly ImportFact[] {
+  const named = new Set<string>();
+  const visit = (node: t.Node): void => {
+    if (node.type === 'ImportDeclaration') return;
+    if (node.type === 'Identifier' || node.type === 'JSXIdentifier') named.add(node.name);
+    forEachChild(node, visit);
+  };
+  visit(program);
+  return imports.map((one) => (one.typeOnly || named.has(one.local) ? one : { ...one, inTypesAlone: true }));
 }
 
 /** Templates and texts of markup that the module keeps. */

@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import type { ActionFact, ValueKind } from '../../../model/facts';
 import type { Writable } from '../../../model/writable';
+import { isConverted } from '../../../read/script/conversions';
 import { addAction, addValue, type Body, moduleValue, newEffects, noteDemanded } from '../../../read/script/body';
 import { keptFunction, readArgs, readingsOf } from '../../../read/script/expressions';
 import { computedFrom, declareAction, declareFunction } from '../../../read/script/functions';
@@ -110,14 +111,20 @@ function declarePair(body: Body, declarator: t.VariableDeclarator, call: t.CallE
   const initial = call.arguments[hook === 'useReducer' || hook === 'useActionState' ? 1 : 0];
   const [run] = call.arguments;
   if ((hook === 'useActionState' || hook === 'useFormState') && isFunction(run)) declareAction(body, hook, 'handler', run, scope);
-  const from = !initial ? [] : isFunction(initial) ? computedFrom(body, initial, scope) : readingsOf(body, initial, scope);
+  // `useState(() => first)` is `useState(first)`, made once.
+  const first =
+    initial && isFunction(initial) && initial.params.length === 0 && initial.body.type !== 'BlockStatement' ? initial.body : initial;
+  const from = !first ? [] : isFunction(first) ? computedFrom(body, first, scope) : readingsOf(body, first, scope);
   const holder = names.find((found) => found.path[0] === '0') ?? names.find((found) => found.path.length === 0);
   const setter = names.find((found) => found.path[0] === '1');
   const name = holder?.name ?? setter?.name.replace(/^set(?=[A-Z])/, '').replace(/^./, (letter) => letter.toLowerCase()) ?? hook;
   const span = spanOf(holder?.node ?? declarator.id);
   const reducer = hook === 'useReducer' && call.arguments[0] ? dottedName(bare(call.arguments[0])) : undefined;
-  const collection = makesCollection(initial) ? { collection: true as const } : {};
-  const value = addValue(body, { name, kind: 'state', span, from, ...collection, ...(reducer ? { reducer } : {}) });
+  const form = {
+    ...(makesCollection(initial) ? { collection: true as const } : {}),
+    ...(isConverted(first) ? { converted: true as const } : {}),
+  };
+  const value = addValue(body, { name, kind: 'state', span, from, ...form, ...(reducer ? { reducer } : {}) });
   const changed = hook === 'useReducer' && isFunction(run) ? changedBack(run, false) : undefined;
   if (changed) {
     const facts = body.actions[addAction(body, name, 'handler', spanOf(run as t.Node))];

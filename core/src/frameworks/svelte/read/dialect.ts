@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import { isConverted } from '../../../read/script/conversions';
 import { memberKeyOf } from '../../../model/given';
 import { eventKey, modelKey } from '../../../model/member';
 import type { Reading } from '../../../model/facts';
@@ -206,6 +207,7 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, given: stri
         from,
         ...(api === '$state.raw' ? { shallow: true as const } : {}),
         ...(api.startsWith('$') && makesCollection(first) ? { collection: true as const } : {}),
+        ...(isConverted(first) ? { converted: true as const } : {}),
         ...(api.startsWith('$') ? {} : { observable: true as const }),
       });
     }

@@ -409,9 +409,10 @@ function readContent(markup: SvelteMarkup, node: Tag, outer: Scope): Content {
         children = given.nodes;
         hands = given.values;
       } else
-        slots.push(
-          markupBinding(propMember(child.expression.name), child.expression.name, rangeOf(child), rangeOf(child.expression), given),
-        );
+        slots.push({
+          ...markupBinding(propMember(child.expression.name), child.expression.name, rangeOf(child), rangeOf(child.expression), given),
+          between: true,
+        });
       continue;
     }
     const slot = 'attributes' in child ? textOf(child, 'slot') : undefined;

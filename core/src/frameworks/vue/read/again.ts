@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { AgainFact } from '../../../model/facts';
 import { reached } from '../../../read/script/again';
 import { lookUp, type Scope } from '../../../read/script/scope';
-import { bare, isFunction, keyName, spanOf } from '../../../read/script/syntax';
+import { bare, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
 import { fieldOf } from './contract';
 
 /** The options of a watcher ask for what is inside as well. */
@@ -10,6 +10,18 @@ const asksForInside = (options: t.Node | undefined): boolean => {
   const deep = options && fieldOf(options, 'deep');
   return deep?.type === 'BooleanLiteral' && deep.value;
 };
+
+/** What is watched and one more, or less: `count.value + 1`, or by the name under which the watcher is handed it. */
+function isOneMore(given: t.Node, isIt: (node: t.Node) => boolean, run: FunctionNode): boolean {
+  const node = bare(given);
+  const [now] = run.params;
+  return (
+    node.type === 'BinaryExpression' &&
+    /^[+-]$/.test(node.operator) &&
+    /^(?:Numeric|String)Literal$/.test(node.right.type) &&
+    (isIt(node.left) || (node.left.type === 'Identifier' && now?.type === 'Identifier' && node.left.name === now.name))
+  );
+}
 
 /**
  * A watcher that changes what it watches, from what it was: `watch(count, () => count.value++)`; one that looks inside
@@ -31,12 +43,13 @@ export function watchedAgain(source: t.Node, run: t.Node, scope: Scope, options?
     const grows =
       (node.type === 'UpdateExpression' && isIt(node.argument)) ||
       (node.type === 'AssignmentExpression' && isIt(node.left) && /^[+-]=$/.test(node.operator));
+    const counts = node.type === 'AssignmentExpression' && node.operator === '=' && isIt(node.left) && isOneMore(node.right, isIt, run);
     const lengthens =
       isInside &&
       node.type === 'CallExpression' &&
       node.callee.type === 'MemberExpression' &&
       isIt(node.callee.object) &&
       /^(?:push|unshift)$/.test(keyName({ key: node.callee.property }) ?? '');
-    return grows || lengthens ? [{ value: meaning.value, span: spanOf(node), by: 'an effect' }] : [];
+    return grows || counts || lengthens ? [{ value: meaning.value, span: spanOf(node), by: 'an effect' }] : [];
   });
 }

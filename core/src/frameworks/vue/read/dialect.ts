@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import { isConverted } from '../../../read/script/conversions';
 import { modelKey } from '../../../model/member';
 import { addCall, addValue, type Body, type Dialect, memberValue, type Effects } from '../../../read/script/body';
 import { centralStore } from '../../../read/script/central';
@@ -164,6 +165,7 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, setters: Ma
         span,
         from,
         ...shallow,
+        ...(isConverted(first) ? { converted: true as const } : {}),
         ...(boxed ? {} : { ofObject: true as const }),
         ...plainMembersOf(first),
       }),
