@@ -2,6 +2,7 @@ import type { Binding } from '../model/facts';
 import { traitsOf } from '../frameworks/registry';
 import { bindingKey } from '../model/given';
 import { keyOfMember, type Member, type MemberKey, memberOf } from '../model/member';
+import { isNativeEvent } from '../model/native-events';
 import { remembered } from '../model/remembered';
 import { givenMembers, type KnownUse, unknownBindings } from './known-uses';
 import { nearest } from './near';
@@ -24,9 +25,17 @@ function fallenThrough({ use, target }: KnownUse): Binding[] {
   return use.node.bindings.filter((binding) => {
     const { to, nameSpan, markup } = binding;
     const key = bindingKey(binding);
-    if (to.kind !== 'prop' || key === undefined || members.has(key) || nameSpan.end === 0 || markup) return false;
+    if (key === undefined || members.has(key) || nameSpan.end === 0 || markup) return false;
+    if (to.kind === 'event') return !isNativeEvent(to.name.toLowerCase()) && !/[-:]/.test(to.name);
+    if (to.kind !== 'prop') return false;
     return !platformAttributes.has(to.name.toLowerCase()) && !/[-:]/.test(to.name) && !/^(on[A-Z]|key$|ref$|is$)/.test(to.name);
   });
+}
+
+/** One name is the other and two letters or more behind it. */
+function isOtherForm(a: string, b: string): boolean {
+  const [short, long] = a.length < b.length ? [a, b] : [b, a];
+  return long.length - short.length > 1 && long.startsWith(short);
 }
 
 /** The undeclared names of a use that are clearly meant for a declared one which it does not give. */
@@ -39,6 +48,8 @@ export const speltBindings = remembered((known: KnownUse): readonly Spelt[] => {
     const { kind } = binding.to;
     const names = free.flatMap((one) => (one.kind === kind ? [one.name] : []));
     const declared = nearest(binding.to.name, names);
-    return declared === undefined ? [] : [{ binding, declared: keyOfMember({ kind, name: declared } as Member) }];
+    // `selected` is no slip of `select`, but another event.
+    const isOther = kind === 'event' && declared !== undefined && isOtherForm(binding.to.name, declared);
+    return declared === undefined || isOther ? [] : [{ binding, declared: keyOfMember({ kind, name: declared } as Member) }];
   });
 });

@@ -783,6 +783,8 @@ export type ChangeFact = {
   readonly from: readonly Reading[];
   /** It is written to the object of all props, which takes no change. */
   readonly toProps?: true;
+  /** What is read is put there in another form: a text of its own, a copy of a list. */
+  readonly converted?: true;
   /** It adds to what was there, or stands in a function within, so that it is no first value. */
   readonly isLater?: true;
   /** Another object is put in the place of the one that is followed. */

@@ -5,7 +5,7 @@ import { type Finding, goneWeight, severities } from '../model/finding';
 import type { PlacedProblem } from '../model/facts';
 import type { ComponentId } from '../model/ids';
 import type { Component, Model, Page, Use } from '../model/model';
-import { locate, type Location } from '../model/span';
+import { covers, locate, type Location } from '../model/span';
 import { entryOf } from './catalogue';
 import { spokenFor } from './frameworks/catalogue';
 import { type OverlapKeep, surveyOverlap, twinDefaults } from '../overlap';
@@ -153,11 +153,23 @@ function askedOfProject(shared: Check, onFailure: CheckOptions['onFailure']): Fo
   });
 }
 
-/** Markup that is kept in a variable may stand at several places of one tree: what is wrong with it is one finding. */
-function onePerPlace(all: readonly Found[]): Found[] {
+/**
+ * Markup that is kept in a variable may stand at several places of one tree, and what a class has of its base is there for each
+ * that extends it: what is wrong with it is one finding, told of the one in which it is written.
+ */
+function onePerPlace(all: readonly Found[], model: Model): Found[] {
+  const placeOf = ({ rule, subject, at, words }: Found): string =>
+    `${rule} ${subject} ${words['target'] ?? ''} ${at.file} ${at.start} ${at.end}`;
+  const isOwn = ({ component, at }: Found): boolean => {
+    const owner = model.components.get(component);
+    return owner !== undefined && covers(owner.file, owner.facts.span, at);
+  };
+  const written = new Set(all.flatMap((one) => (isOwn(one) ? [placeOf(one)] : [])));
   const seen = new Set<string>();
-  return all.filter(({ rule, subject, component, at, words }) => {
-    const key = `${rule} ${component} ${subject} ${words['target'] ?? ''} ${at.file} ${at.start} ${at.end}`;
+  return all.filter((one) => {
+    const place = placeOf(one);
+    if (written.has(place) && !isOwn(one)) return false;
+    const key = `${one.component} ${place}`;
     return !seen.has(key) && seen.add(key);
   });
 }
@@ -225,7 +237,7 @@ export function check(
     ...shared.uses.flatMap((known) => foundIn(known, locate(known.use.file, known.use.node.span), keep.ofUses, useRules, onFailure)),
     ...askedOfProject(shared, onFailure),
   ]);
-  const findings = onePerCause(onePerPlace(all))
+  const findings = onePerCause(onePerPlace(all, model))
     .map((found) => toFinding(shared, found))
     .sort(
       (a, b) =>
@@ -246,5 +258,5 @@ export function unpairedSince(before: Model, after: Model, earlier: (component: 
   const left = endsLeft(before, after, earlier);
   if (left.length === 0) return [];
   const pages = surveyPages(after, new Map());
-  return onePerPlace(left).map((found) => toFinding({ model: after, pages }, found));
+  return onePerPlace(left, after).map((found) => toFinding({ model: after, pages }, found));
 }

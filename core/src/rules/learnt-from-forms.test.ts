@@ -82,3 +82,43 @@ describe('two copies of one thing', () => {
     expect(found(boats('this.shown = true;'), 'two-truths')).toEqual([]);
   });
 });
+
+describe('a listener on an element that script makes', () => {
+  const modal = (inside: string): Files =>
+    page(
+      `import { LitElement, html } from 'lit';
+class XApp extends LitElement {
+  hear() {}
+  ${inside}
+  render() { return html\`<div><x-row @picked=\${this.hear}></x-row></div>\`; }
+}
+customElements.define('x-app', XApp);
+class XRow extends LitElement { go() { this.dispatchEvent(new Event('picked')); } render() { return html\`<button @click=\${this.go}></button>\`; } }
+customElements.define('x-row', XRow);
+`,
+    );
+  test.each([
+    [
+      'hears what that sends, wherever it is put',
+      "make() { const row = document.createElement('x-row'); row.addEventListener('picked', this.hear); return row; }",
+      [],
+    ],
+    ['hears nothing on the element around it', "firstUpdated() { this.addEventListener('picked', this.hear); }", ['app.js picked']],
+  ])('%s', (_, inside, expected) => {
+    expect(found(modal(inside), 'event-stops-short')).toEqual(expected);
+  });
+});
+
+test('what a class has of its base is told once, of the base', () => {
+  const files: Files = {
+    ...page("import './one.js';\nimport './two.js';\n"),
+    'base.js':
+      "import { LitElement, html } from 'lit';\nexport class RowsBase extends LitElement {\n  static properties = { rows: { state: true } };\n  constructor() { super(); this.rows = []; }\n  add() { this.rows.push(1); }\n  render() { return html`<p @click=${this.add}>${this.rows.length}</p>`; }\n}\n",
+    'one.js':
+      "import { RowsBase } from './base.js';\nexport class RowsOne extends RowsBase {}\ncustomElements.define('rows-one', RowsOne);\n",
+    'two.js':
+      "import { RowsBase } from './base.js';\nexport class RowsTwo extends RowsBase {}\ncustomElements.define('rows-two', RowsTwo);\n",
+  };
+  const told = analyseFiles(files).findings.filter((one) => one.rule === 'change-unseen');
+  expect(told.map(({ component }) => component)).toEqual(['base.js#RowsBase']);
+});

@@ -1228,4 +1228,37 @@ export const angularForms: readonly Form[] = [
     }),
     by: [['count="4"', '[count]="4"']],
   }),
+  mended({
+    rule: 'list-unkeyed',
+    form: 'a signal of rows with a field is given a list that grows at its front',
+    files: started({
+      'root.component.ts': part({
+        selector: 'root',
+        core: 'signal',
+        body: "  readonly rows = signal(['a']);\n  add() { this.rows.update((all) => [`z${all.length}`, ...all]); }",
+        template: '<button (click)="add()">add</button>\n¶@for (row of rows(); track $index) { <label>{{ row }}<input></label> }',
+      }),
+    }),
+    by: [['track $index', 'track row']],
+  }),
+  mended({
+    rule: 'prop-copied',
+    form: 'a draft begins with what an input says, without the blanks around it',
+    files: started({
+      'root.component.ts': part({
+        selector: 'root',
+        core: 'signal',
+        uses: { EditComponent: './edit.component' },
+        body: "  readonly note = signal('a');",
+        template: '<button (click)="note.set(\'b\')">next</button><app-edit [note]="note()" />',
+      }),
+      'edit.component.ts': part({
+        selector: 'edit',
+        core: 'Input',
+        body: "  @Input() note = '';\n  draft = '';\n  ngOnInit() {\n    ¶this.draft = this.note.trim();\n  }",
+        template: '<textarea (input)="draft = \'x\'">{{ draft }}</textarea>',
+      }),
+    }),
+    by: [['ngOnInit', 'ngOnChanges']],
+  }),
 ];

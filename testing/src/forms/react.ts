@@ -1996,4 +1996,14 @@ export default function App() {
     by: [],
     unseen: true,
   }),
+  mended({
+    rule: 'change-unseen',
+    form: 'a list is sorted where it stands and set to what that gives',
+    files: {
+      'App.jsx':
+        "import { useState } from 'react';\nexport default function App() {\n  const [names, setNames] = useState(['b', 'a']);\n  const sort = () => {\n    ¶setNames(names.sort());\n  };\n  return <div><button onClick={sort}>sort</button>{names.map((name) => <i key={name}>{name}</i>)}</div>;\n}",
+    },
+    by: [['names.sort()', '[...names].sort()']],
+    acts: ['sort'],
+  }),
 ];

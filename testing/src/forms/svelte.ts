@@ -1114,4 +1114,17 @@ export const svelteForms: readonly Form[] = [
     by: [['<p>can be shut</p>', '<button onclick={onclose}>shut</button>']],
     unseen: true,
   }),
+  mended({
+    rule: 'list-unkeyed',
+    form: 'a store of rows that keep a state is given a list that grows at its front',
+    files: {
+      'App.svelte':
+        "<script>\n  import { rows } from './rows.js';\n  import Row from './Row.svelte';\n  const add = () => rows.update((all) => [`z${all.length}`, ...all]);\n</script>\n<button onclick={add}>add</button>\n¶{#each $rows as row}<Row name={row} />{/each}",
+      'Row.svelte':
+        '<script>\n  let { name } = $props();\n  let open = $state(false);\n</script>\n<button onclick={() => (open = !open)}>{name} {open}</button>',
+      'rows.js': "import { writable } from 'svelte/store';\nexport const rows = writable(['a', 'b']);",
+    },
+    by: [['as row}', 'as row (row)}']],
+    acts: ['a false', 'add'],
+  }),
 ];

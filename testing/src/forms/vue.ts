@@ -1229,4 +1229,26 @@ export const vueForms: readonly Form[] = [
     },
     by: [['<Zone /><Depth />', '<Zone />']],
   }),
+  mended({
+    rule: 'prop-spelt',
+    form: 'a listener that is one letter off falls through to the root',
+    files: {
+      'App.vue':
+        "<script setup>\nimport { ref } from 'vue';\nimport Row from './Row.vue';\nconst n = ref(0);\n</script>\n<template><p>{{ n }}</p><Row\n  ¶@chosn=\"n++\" /></template>",
+      'Row.vue':
+        "<script setup>\nconst emit = defineEmits(['chosen']);\n</script>\n<template><button @click=\"emit('chosen')\">choose</button></template>",
+    },
+    by: [['@chosn', '@chosen']],
+    acts: ['choose'],
+  }),
+  mended({
+    rule: 'endless-render',
+    form: 'a watcher sets what it watches to one more',
+    files: {
+      'App.vue':
+        '<script setup>\nimport { ref, watch } from \'vue\';\nconst n = ref(0);\nwatch(n, (now) => {\n  ¶n.value = now + 1;\n});\n</script>\n<template><button @click="n++">more</button>{{ n }}</template>',
+    },
+    by: [['n.value = now + 1;', '']],
+    acts: ['more'],
+  }),
 ];

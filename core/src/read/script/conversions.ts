@@ -51,5 +51,5 @@ export function isConverted(given: t.Node | null | undefined): boolean {
     node = bare(next);
     steps++;
   }
-  return steps > 0 && node !== undefined && dottedName(node) !== undefined;
+  return steps > 0 && /^(?:Identifier|(?:Optional)?MemberExpression)$/.test(node?.type ?? '');
 }

@@ -3,6 +3,7 @@ import { append } from '../../model/append';
 import type { ArgFact, ChangeFact, How, Reading } from '../../model/facts';
 import { memberKeyOf } from '../../model/given';
 import { contains, type Span } from '../../model/span';
+import { isConverted } from './conversions';
 import type { Writable } from '../../model/writable';
 import {
   addAction,
@@ -323,9 +324,11 @@ function readAssignment(body: Body, node: t.AssignmentExpression, scope: Scope, 
   for (const target of targetsOf(node.left)) noteWrite(body, target, scope, spanOf(node), inner.reads, sink);
   // A field of the instance that is given another list, or whatever is given a list made of the one it had: how that grows.
   const order = adds ? undefined : listOrder(node.right);
+  const inAnotherForm = !adds && isConverted(node.right);
   const isField = node.left.type === 'MemberExpression' && node.left.object.type === 'ThisExpression';
   for (const change of (sink.changes?.slice(before) ?? []) as Writable<ChangeFact>[]) {
     if (order && (isField || change.from.some(({ value }) => value === change.value))) change.order = order;
+    if (inAnotherForm) change.converted = true;
     if (adds || sink.depth > 1) change.isLater = true;
   }
 }

@@ -1,5 +1,5 @@
 import type * as t from '@babel/types';
-import type { ValueFact } from '../../model/facts';
+import type { ChangeFact, Reading, ValueFact } from '../../model/facts';
 import { bare, isFunction, keyName, resultOf } from './syntax';
 
 const words = (text: string): ReadonlySet<string> => new Set(text.split(' '));
@@ -55,6 +55,12 @@ export function listOrder(given: t.Node | undefined): 'append' | 'reorder' | und
     return method === 'concat' ? 'append' : listOrder(node.callee.object);
   }
   return undefined;
+}
+
+/** The same of what `value` is given, where that is a list made of the one that it held. */
+export function orderOfNext(value: number, given: t.Node | undefined, from: readonly Reading[]): Pick<ChangeFact, 'order'> {
+  const order = from.some((one) => one.value === value) ? listOrder(given) : undefined;
+  return order === undefined ? {} : { order };
 }
 
 /** The members of an object that begin as a text, a number or a flag. */

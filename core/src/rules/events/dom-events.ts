@@ -125,7 +125,9 @@ function standsBelow(graph: Graph, { frame: from, send }: Sender, { host, frame,
   const at = tree.places[from.place];
   const element = tree.places[frame.place]?.element;
   const own = element === undefined ? [] : [element];
-  const wanted = host === undefined ? (elementsOf(graph, frame, hear.channel) ?? own) : [host];
+  // Which element a function holds may not be told: what it listens to may be the sender itself, made and put there by script.
+  const unknown = hear.channel.element === undefined ? own : [];
+  const wanted = host === undefined ? (elementsOf(graph, frame, hear.channel) ?? unknown) : [host];
   const begins = elementsOf(graph, from, send.channel) ?? (at ? [at.element ?? at.host] : []);
   return begins.some((start) => {
     for (let one = tree.hosts[start]; one; one = tree.hosts[one.parent]) if (wanted.includes(one.index)) return true;

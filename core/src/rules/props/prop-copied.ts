@@ -26,7 +26,7 @@ function copiedProp({ facts }: Component, state: number, begun: ChangeFact | und
   const value = facts.values[state];
   const from = begun?.from ?? value?.from ?? [];
   const [first] = from;
-  const isConverted = begun === undefined && value?.converted === true;
+  const isConverted = (begun ?? value)?.converted === true;
   if (value?.kind !== 'state' || value.shape !== undefined || !first) return -1;
   if (!from.every((one) => one.value === first.value && (asItIs.has(one.held?.how ?? one.how) || isConverted))) return -1;
   if (facts.values[first.value]?.kind === 'prop') return first.value;

@@ -18,7 +18,7 @@ type Handed = { readonly value: number; readonly node: TemplateUse; readonly bin
 type Carrier = MemberStep & { readonly spans: readonly Span[]; readonly to: readonly MemberStep[]; readonly hands: Link['hands'] };
 
 /** Props of the platform, handed down to style or name an element: carrying them is what they are for. */
-const platform = /^(className|style|id|as|ref|theme|disabled|(data|aria)-.*|\w+ClassName)$/;
+const platform = /^(className|style|id|as|ref|disabled|(data|aria)-.*|\w+ClassName)$/;
 
 const keyOf = (step: MemberStep): string => `${step.component} ${step.prop}`;
 

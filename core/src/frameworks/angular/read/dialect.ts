@@ -1,5 +1,6 @@
 import type * as t from '@babel/types';
 import { type Channel, type Reading, timerEvent } from '../../../model/facts';
+import { orderOfNext } from '../../../read/script/lists';
 import { nameOfKey } from '../../../model/context-key';
 import { memberKeyOf } from '../../../model/given';
 import { memberOf } from '../../../model/member';
@@ -51,11 +52,12 @@ function receiver(
 function noteSet(
   body: Body,
   { value, path }: { value: number; path: readonly string[] },
+  given: t.Node | undefined,
   from: readonly Reading[],
   span: Span,
   sink: Effects,
 ): void {
-  (sink.changes ??= []).push({ value, span, how: 'set', from, ...(path.length > 0 ? { path } : {}) });
+  (sink.changes ??= []).push({ value, span, how: 'set', from, ...(path.length > 0 ? { path } : {}), ...orderOfNext(value, given, from) });
   const event = body.asksChange?.get(value);
   if (event !== undefined)
     (sink.raises ??= []).push({
@@ -88,7 +90,7 @@ function readUpdate(
   const changed = isFunction(node) && state?.kind === 'state' ? changedBack(node, state.collection ?? false) : undefined;
   // What was handed in is changed and given back: the same list or object as before.
   if (changed) (sink.changes ??= []).push({ value: held.value, span: changed, how: 'in-place', from: inner.reads });
-  else noteSet(body, held, [...(inner.returns ?? []), ...inner.reads], span, sink);
+  else noteSet(body, held, given, [...(inner.returns ?? []), ...inner.reads], span, sink);
   append(
     sink.reads,
     inner.reads.map((one): Reading => ({ ...one, how: one.how === 'called' ? 'called' : 'computed' })),
@@ -139,7 +141,7 @@ function readHeld(body: Body, call: Call, callee: Callee, scope: Scope, sink: Ef
     );
     if (inner.invokes) append((sink.invokes ??= []), inner.invokes);
     if (inner.calls) append((sink.calls ??= []), inner.calls);
-    noteSet(body, held, inner.reads, span, sink);
+    noteSet(body, held, given, inner.reads, span, sink);
   } else return false;
   return true;
 }
@@ -461,6 +463,6 @@ export function writeTarget(body: Body, target: t.Node, scope: Scope, span: Span
   const node = bare(target);
   const meaning = node.type === 'Identifier' ? lookUp(scope, node.name, span) : undefined;
   const value = meaning?.kind === 'value' && meaning.path.length === 0 ? body.values[meaning.value] : undefined;
-  if (value?.observable && meaning?.kind === 'value') noteSet(body, { value: meaning.value, path: [] }, from, span, sink);
+  if (value?.observable && meaning?.kind === 'value') noteSet(body, { value: meaning.value, path: [] }, undefined, from, span, sink);
   else noteWrite(body, node, scope, span, from, sink);
 }

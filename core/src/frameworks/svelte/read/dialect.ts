@@ -7,7 +7,7 @@ import { addValue, type Body, type Dialect, moduleValue, newEffects, memberValue
 import { channelDialect } from '../../../read/script/channels';
 import { keptFunction, readArgs, readExpression, readFunctionInto, readingsOf } from '../../../read/script/expressions';
 import { composableValue, computedFrom } from '../../../read/script/functions';
-import { makesCollection } from '../../../read/script/lists';
+import { makesCollection, orderOfNext } from '../../../read/script/lists';
 import { bindLocal } from '../../../read/script/names';
 import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, calleeName, dottedName, isFunction, keyOf, patternNames, spanOf } from '../../../read/script/syntax';
@@ -130,7 +130,8 @@ export function changeStore(
     if (before) bindLocal(before, [{ value, path: [], how: 'same', span }], own);
     readFunctionInto(body, node, own, inner, 1);
   } else readExpression(body, node, scope, 'same', inner);
-  (sink.changes ??= []).push({ value, span, how: 'set', from: inner.returns ? [...inner.returns, ...inner.reads] : inner.reads });
+  const from = inner.returns ? [...inner.returns, ...inner.reads] : inner.reads;
+  (sink.changes ??= []).push({ value, span, how: 'set', from, ...orderOfNext(value, node, from) });
   append(
     sink.reads,
     inner.reads.map((one): Reading => ({ ...one, how: one.how === 'called' ? 'called' : 'computed' })),
