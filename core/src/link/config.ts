@@ -98,8 +98,7 @@ function readPaths(
     pattern,
     targets: (Array.isArray(targets) ? targets : []).map((target) => joinPath(base ?? directory, stringOf(target))),
   }));
-  const parents = (Array.isArray(json['extends']) ? json['extends'] : [json['extends']]).map(stringOf);
-  const inherited = parents
+  const inherited = parentsOf(json)
     .flatMap((one) => parentConfig(config.file, one, all) ?? [])
     .filter((one) => !seen.has(one.file))
     .map((one) => readPaths(one, all, jsonOf, new Set([...seen, config.file])))
@@ -108,14 +107,26 @@ function readPaths(
   return { directory, ...(found === undefined ? {} : { baseUrl: found }), paths: own.length > 0 ? own : (inherited?.paths ?? []) };
 }
 
-function keepsImports(json: Json): boolean {
+/** Whether imports for types alone stay when what is under this configuration is compiled; also where what it extends cannot be seen. */
+function keepsImports(
+  config: ConfigFile,
+  all: ReadonlyMap<FilePath, ConfigFile>,
+  jsonOf: Jsons,
+  seen: ReadonlySet<FilePath> = new Set(),
+): boolean {
+  const json = jsonOf(config);
   const options = objectOf(json['compilerOptions']);
-  return (
-    options['verbatimModuleSyntax'] === true ||
-    options['preserveValueImports'] === true ||
-    stringOf(options['importsNotUsedAsValues']) === 'preserve'
-  );
+  const own = options['verbatimModuleSyntax'] ?? options['preserveValueImports'];
+  if (typeof own === 'boolean') return own;
+  if (stringOf(options['importsNotUsedAsValues']) === 'preserve') return true;
+  return parentsOf(json).some((one) => {
+    const parent = parentConfig(config.file, one, all);
+    return !parent || (!seen.has(parent.file) && keepsImports(parent, all, jsonOf, new Set([...seen, config.file])));
+  });
 }
+
+const parentsOf = (json: Json): string[] =>
+  (Array.isArray(json['extends']) ? json['extends'] : [json['extends']]).map(stringOf).filter((one) => one !== '');
 
 function parentConfig(file: FilePath, parent: string, all: ReadonlyMap<FilePath, ConfigFile>): ConfigFile | undefined {
   if (!parent.startsWith('.')) return undefined;
@@ -153,7 +164,7 @@ export function readConfig(configs: readonly ConfigFile[]): ProjectConfig {
       .filter((info) => info.paths.length > 0 || info.baseUrl !== undefined)
       .sort(deepest),
     keepsTypeImports: named(/(^|\/)[jt]sconfig(\.[\w-]+)*\.json$/).flatMap((config) =>
-      keepsImports(jsonOf(config)) ? [directoryOf(config.file)] : [],
+      keepsImports(config, byFile, jsonOf) ? [directoryOf(config.file)] : [],
     ),
   };
   return { ...read, unread: [...unread.values()] };

@@ -52,6 +52,28 @@ describe('an element that a module of the project defines', () => {
       [],
     ],
     [
+      'which only types name, where nobody sees what the configuration extends',
+      {
+        'index.html': page,
+        'app.ts': app("import { XBadge } from './badge.js';", '  badge?: XBadge;\n'),
+        'badge.ts': badge,
+        'tsconfig.json': '{ "extends": "./tsconfig.base.json" }',
+        'tsconfig.base.json': '{ "extends": "strict-config" }',
+      },
+      [],
+    ],
+    ...['export { XBadge };', '@property({ type: XBadge }) badge;', 'static one = { XBadge };'].map((use): [string, Files, string[]] => [
+      `which is used by ${use}`,
+      {
+        'index.html': page,
+        'app.ts': use.startsWith('export')
+          ? `${app("import { XBadge } from './badge.js';")}${use}\n`
+          : app("import { XBadge } from './badge.js';", `  ${use}\n`),
+        'badge.ts': badge,
+      },
+      [],
+    ]),
+    [
       'which is used by its name as well',
       {
         'index.html': page,

@@ -112,8 +112,8 @@ function declarePair(body: Body, declarator: t.VariableDeclarator, call: t.CallE
   const [run] = call.arguments;
   if ((hook === 'useActionState' || hook === 'useFormState') && isFunction(run)) declareAction(body, hook, 'handler', run, scope);
   // `useState(() => first)` is `useState(first)`, made once.
-  const first =
-    initial && isFunction(initial) && initial.params.length === 0 && initial.body.type !== 'BlockStatement' ? initial.body : initial;
+  const isMadeOnce = hook === 'useState' && initial && isFunction(initial) && initial.params.length === 0;
+  const first = isMadeOnce && initial.body.type !== 'BlockStatement' ? initial.body : initial;
   const from = !first ? [] : isFunction(first) ? computedFrom(body, first, scope) : readingsOf(body, first, scope);
   const holder = names.find((found) => found.path[0] === '0') ?? names.find((found) => found.path.length === 0);
   const setter = names.find((found) => found.path[0] === '1');
