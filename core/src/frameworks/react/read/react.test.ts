@@ -275,6 +275,17 @@ describe('what else a module says', () => {
     ]);
   });
 
+  test.each([
+    ["import { render } from 'react-dom'; render(<App/>, box);", 1],
+    ["import * as ReactDOM from 'react-dom'; ReactDOM.render(<App/>, box);", 1],
+    ["import { hydrateRoot } from 'react-dom/client'; hydrateRoot(box, <App/>);", 1],
+    ['export function Field({ render }) { return render(<Input/>); }', 0],
+    ['export function Field(props) { return props.render(<Input/>); }', 0],
+    ['export class Field extends Component { render() { return this.props.render(<Input/>); } }', 0],
+  ])('what mounts an application, and what a component is handed to show something with: %s', (text, mounted) => {
+    expect(factsOf(text).roots.filter(({ mounts }) => mounts)).toHaveLength(mounted);
+  });
+
   test('lazy parts and namespaces', () => {
     const { aliases } = factsOf(
       `const A = lazy(() => import('./a')); const B = lazy(() => import('./b').then((m) => ({ default: m.B }))); const C = memo(D); const E = { F: G }; const H = Object.assign(I, { J: K }); const L = withX(M);`,

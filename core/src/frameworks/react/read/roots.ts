@@ -4,7 +4,7 @@ import { addValue, finishBody, type ModuleScope, newBody } from '../../../read/s
 import type { Declared } from '../../../read/script/declarations';
 import type { ReadShown } from '../../../read/script/routes';
 import { innerScope } from '../../../read/script/scope';
-import { calleeName, pushChildren, spanOf } from '../../../read/script/syntax';
+import { calleeName, dottedName, keyName, pushChildren, spanOf } from '../../../read/script/syntax';
 import { handedIn } from './handed';
 import { markupOf } from './template';
 
@@ -15,12 +15,22 @@ export const shownByRoute: ReadShown = (module, markup) => {
   return { template, ...finishBody(body) };
 };
 
+/** What a component is handed to show something with, and not what mounts an application: `render` as a prop, `props.render`. */
+function isHanded(module: ModuleScope, { callee }: t.CallExpression): boolean {
+  if (callee.type === 'Identifier') return !module.names.has(callee.name);
+  if (callee.type !== 'MemberExpression') return false;
+  const held = callee.object;
+  const name =
+    held.type === 'MemberExpression' && held.object.type === 'ThisExpression' ? keyName({ key: held.property }) : dottedName(held);
+  return name === 'props';
+}
+
 /** `createRoot(…).render(<App/>)`, `render(<App/>, element)`, `hydrateRoot(element, <App/>)`. */
 export function rootOf(module: ModuleScope, call: t.CallExpression): RootFact | undefined {
   const name =
     calleeName(call) ??
     (call.callee.type === 'MemberExpression' && call.callee.property.type === 'Identifier' ? call.callee.property.name : '');
-  if (!/^(render|hydrate|hydrateRoot)$/.test(name)) return undefined;
+  if (!/^(render|hydrate|hydrateRoot)$/.test(name) || isHanded(module, call)) return undefined;
   const given = call.arguments[name === 'hydrateRoot' ? 1 : 0];
   if (!given || given.type === 'SpreadElement') return undefined;
   const body = newBody(module);
