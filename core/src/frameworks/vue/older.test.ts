@@ -102,8 +102,8 @@ describe('what a render function of version 2 gives, by kinds', () => {
     ['the same by hand', rendered('{ props: { at: this.n }, on: { pick: () => { this.n = 2; } }, nativeOn: { click: this.take } }'), []],
     [
       'another prop, event and slot',
-      rendered('{ props: { att: this.n }, on: { pack: this.take } }', "[h('b', { slot: 'foot' }, 'a')]"),
-      ['prop-missing App at', 'event-never-raised App @pack', 'event-unheard Field @pick', 'slot-nowhere App #foot'],
+      rendered('{ props: { att: this.n }, on: { taken: this.take } }', "[h('b', { slot: 'foot' }, 'a')]"),
+      ['prop-missing App at', 'event-never-raised App @taken', 'event-unheard Field @pick', 'slot-nowhere App #foot'],
     ],
     [
       'content without a slot',
