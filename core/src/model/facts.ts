@@ -35,6 +35,8 @@ export type FileFacts = {
   readonly globals?: readonly GlobalFact[];
   /** It registers components for all templates under names that its text does not tell: those that it loads (`later`), or any. */
   readonly registersOthers?: 'loaded' | 'any';
+  /** It defines elements under tags that its text does not tell. */
+  readonly definesOthers?: true;
   /** Keys under which functions of the module give something to all below a component that calls them; absent for none. */
   readonly gives?: readonly GivenFact[];
   /** Absent where the module holds nothing that lasts and does nothing that lasts. */

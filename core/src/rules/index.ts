@@ -153,23 +153,11 @@ function askedOfProject(shared: Check, onFailure: CheckOptions['onFailure']): Fo
   });
 }
 
-/**
- * Markup that is kept in a variable may stand at several places of one tree, and what a class has of its base is there for each
- * that extends it: what is wrong with it is one finding, told of the one in which it is written.
- */
-function onePerPlace(all: readonly Found[], model: Model): Found[] {
-  const placeOf = ({ rule, subject, at, words }: Found): string =>
-    `${rule} ${subject} ${words['target'] ?? ''} ${at.file} ${at.start} ${at.end}`;
-  const isOwn = ({ component, at }: Found): boolean => {
-    const owner = model.components.get(component);
-    return owner !== undefined && covers(owner.file, owner.facts.span, at);
-  };
-  const written = new Set(all.flatMap((one) => (isOwn(one) ? [placeOf(one)] : [])));
+/** Markup that is kept in a variable may stand at several places of one tree: what is wrong with it is one finding. */
+function onePerPlace(all: readonly Found[]): Found[] {
   const seen = new Set<string>();
-  return all.filter((one) => {
-    const place = placeOf(one);
-    if (written.has(place) && !isOwn(one)) return false;
-    const key = `${one.component} ${place}`;
+  return all.filter(({ rule, subject, component, at, words }) => {
+    const key = `${rule} ${component} ${subject} ${words['target'] ?? ''} ${at.file} ${at.start} ${at.end}`;
     return !seen.has(key) && seen.add(key);
   });
 }
@@ -179,6 +167,29 @@ const ofOneValue: ReadonlySet<RuleId> = new Set(['prop-written', 'change-unseen'
 
 /** Other places of one cause that are told as evidence. */
 const mostPlaces = 8;
+
+/**
+ * What is found in a class and again in those that extend it, which have it of that class: told once, of the class in which it is
+ * written. Where that one stands on no page, it touches the places of the first that does.
+ */
+function withoutHeirs(all: readonly Found[], { model, pages }: Pick<Check, 'model' | 'pages'>): Found[] {
+  const causeOf = ({ rule, subject, at }: Found): string => `${rule} ${subject} ${at.file} ${at.start}`;
+  const isWritten = ({ component, at }: Found): boolean => {
+    const owner = model.components.get(component);
+    return owner !== undefined && covers(owner.file, owner.facts.span, at);
+  };
+  const written = new Set(all.flatMap((one) => (ofOneValue.has(one.rule) && isWritten(one) ? [causeOf(one)] : [])));
+  const heirs = new Map<string, Found>();
+  const kept = all.filter((one) => {
+    if (!ofOneValue.has(one.rule) || !written.has(causeOf(one)) || isWritten(one)) return true;
+    if (pages.places.has(one.touches) && !heirs.has(causeOf(one))) heirs.set(causeOf(one), one);
+    return false;
+  });
+  return kept.map((one) => {
+    const heir = ofOneValue.has(one.rule) && !pages.places.has(one.touches) ? heirs.get(causeOf(one)) : undefined;
+    return heir ? { ...one, touches: heir.touches } : one;
+  });
+}
 
 /** One finding for a value of a component that is treated alike at several places: at the first, with the others as evidence. */
 function onePerCause(all: readonly Found[]): Found[] {
@@ -237,7 +248,7 @@ export function check(
     ...shared.uses.flatMap((known) => foundIn(known, locate(known.use.file, known.use.node.span), keep.ofUses, useRules, onFailure)),
     ...askedOfProject(shared, onFailure),
   ]);
-  const findings = onePerCause(onePerPlace(all, model))
+  const findings = onePerCause(withoutHeirs(onePerPlace(all), shared))
     .map((found) => toFinding(shared, found))
     .sort(
       (a, b) =>
@@ -258,5 +269,5 @@ export function unpairedSince(before: Model, after: Model, earlier: (component: 
   const left = endsLeft(before, after, earlier);
   if (left.length === 0) return [];
   const pages = surveyPages(after, new Map());
-  return onePerPlace(left, after).map((found) => toFinding({ model: after, pages }, found));
+  return onePerPlace(left).map((found) => toFinding({ model: after, pages }, found));
 }

@@ -109,9 +109,10 @@ customElements.define('x-row', XRow);
   });
 });
 
-test('what a class has of its base is told once, of the base', () => {
+test('what a class has of its base is told once, of the base, with the places of who extends it', () => {
   const files: Files = {
-    ...page("import './one.js';\nimport './two.js';\n"),
+    'index.html': '<!doctype html><html><body><rows-one></rows-one><script type="module" src="./app.js"></script></body></html>',
+    'app.js': "import './one.js';\nimport './two.js';\n",
     'base.js':
       "import { LitElement, html } from 'lit';\nexport class RowsBase extends LitElement {\n  static properties = { rows: { state: true } };\n  constructor() { super(); this.rows = []; }\n  add() { this.rows.push(1); }\n  render() { return html`<p @click=${this.add}>${this.rows.length}</p>`; }\n}\n",
     'one.js':
@@ -120,5 +121,7 @@ test('what a class has of its base is told once, of the base', () => {
       "import { RowsBase } from './base.js';\nexport class RowsTwo extends RowsBase {}\ncustomElements.define('rows-two', RowsTwo);\n",
   };
   const told = analyseFiles(files).findings.filter((one) => one.rule === 'change-unseen');
-  expect(told.map(({ component }) => component)).toEqual(['base.js#RowsBase']);
+  expect(told.map(({ component, touches }) => [component, touches])).toEqual([
+    ['base.js#RowsBase', { component: 'one.js#RowsOne', places: 1 }],
+  ]);
 });

@@ -12,7 +12,7 @@ const said = (files: Files): string[] =>
     rule === 'component-unknown' ? [message, ...evidence.slice(2).map(({ text }) => text)] : [],
   );
 
-const unloaded = 'XApp uses x-badge, and no page that shows it loads badge.ts, which defines it.';
+const unloaded = 'XApp uses x-badge, and no page of the project loads badge.ts with it, which defines it.';
 
 describe('an element that a module of the project defines', () => {
   test.each<[name: string, files: Files, expected: string[]]>([

@@ -32,7 +32,7 @@ function loadedFrom({ files, keepsTypeImports }: Project, page: FilePath): Loade
   for (const file of found) {
     const facts = files.get(file);
     if (!facts) continue;
-    if (facts.registersOthers || facts.problems.length > 0) isAll = false;
+    if (facts.definesOthers || facts.problems.length > 0) isAll = false;
     for (const specifier of [
       ...facts.imports.filter((one) => !one.typeOnly && (!one.inTypesAlone || keepsTypeImports(file))).map((one) => one.from),
       ...facts.exports.flatMap((one) => one.from ?? []),

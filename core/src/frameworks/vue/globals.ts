@@ -87,7 +87,7 @@ function bySaidName(files: ReadonlyMap<FilePath, FileFacts>): Map<string, FilePa
  */
 function byRegistering(files: ReadonlyMap<FilePath, FileFacts>): Map<string, FilePath> {
   const found = new Map<string, FilePath | undefined>();
-  const registering = [...files.values()].filter((one) => one.registersOthers && one.framework !== 'elements');
+  const registering = [...files.values()].filter((one) => one.registersOthers);
   if (registering.length === 0) return new Map();
   const folders = registering.map(({ file, later = [], registersOthers }) =>
     registersOthers === 'any' ? [] : later.flatMap((pattern) => folderOf(file, pattern) ?? []),

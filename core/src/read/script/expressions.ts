@@ -499,6 +499,29 @@ function readModuleCall(body: Body, node: Call, base: t.Identifier, path: readon
   (sink.invokes ??= []).push({ span: spanOf(node), value, path, args, ...saidBy(body, node, method) });
 }
 
+/** A call of a value itself: of a setter, a prop, an action that the body has, or whatever else it holds. */
+function readOwnCall(body: Body, node: Call, called: number, optional: boolean, scope: Scope, sink: Effects): void {
+  const span = spanOf(node);
+  const value = body.values[called];
+  if (value?.kind === 'setter' && value.partner !== undefined) {
+    readSetterCall(body, node, value.partner, scope, sink);
+    return;
+  }
+  const args = readArgs(body, node.arguments, scope, sink);
+  for (const one of dispatchedBy(body, node, value)) (sink.invokes ??= []).push({ ...one, span, args });
+  if (value?.kind === 'prop') {
+    if (optional) noteTest(body, called, spanOf(node));
+    else noteDemanded(body, called, spanOf(node.callee));
+    (sink.raises ??= []).push({ member: memberKeyOf(value), value: called, optional, span, args });
+  } else {
+    (sink.invokes ??= []).push({ span, value: called, path: noPath, args, ...saidBy(body, node) });
+    if (optional) noteTest(body, called, spanOf(node));
+    else if (value?.kind === 'context' || value?.kind === 'hook') noteDemanded(body, called, spanOf(node.callee));
+  }
+  if (value?.action !== undefined) addCall(sink, value.action);
+  sink.reads.push({ value: called, path: [], how: 'called', span: spanOf(node.callee) });
+}
+
 /** A call of, or on, something the body knows. */
 function readCalled(
   body: Body,
@@ -518,24 +541,7 @@ function readCalled(
   const called = calledValue(body, meaning, path, spanOf(node.callee));
   if (readCentral(body, node, meaning, called, scope, sink)) return;
   if (called && called.path.length === 0) {
-    const value = body.values[called.value];
-    if (value?.kind === 'setter' && value.partner !== undefined) {
-      readSetterCall(body, node, value.partner, scope, sink);
-      return;
-    }
-    const args = readArgs(body, node.arguments, scope, sink);
-    for (const one of dispatchedBy(body, node, value)) (sink.invokes ??= []).push({ ...one, span, args });
-    if (value?.kind === 'prop') {
-      if (optional) noteTest(body, called.value, spanOf(node));
-      else noteDemanded(body, called.value, spanOf(node.callee));
-      (sink.raises ??= []).push({ member: memberKeyOf(value), value: called.value, optional, span, args });
-    } else {
-      (sink.invokes ??= []).push({ span, value: called.value, path: noPath, args, ...saidBy(body, node) });
-      if (optional) noteTest(body, called.value, spanOf(node));
-      else if (value?.kind === 'context' || value?.kind === 'hook') noteDemanded(body, called.value, spanOf(node.callee));
-    }
-    if (value?.action !== undefined) addCall(sink, value.action);
-    sink.reads.push({ value: called.value, path: [], how: 'called', span: spanOf(node.callee) });
+    readOwnCall(body, node, called.value, optional, scope, sink);
     return;
   }
   if (meaning.kind === 'function') {
@@ -566,8 +572,9 @@ function readCalled(
   const known = method !== undefined && arrayMethods.has(method) && !ownMethod;
   if (!optional && called && called.path.length > 0) noteDemanded(body, called.value, spanOf(node.callee));
   const after = method === 'then' || method === 'json';
-  // `setRows(rows.sort())`: what is changed where it stands is given back as it is.
-  const isItself = called && method !== undefined && selfGivingMethods.has(method) && isHeld(body, called.value, method);
+  // `setRows(rows.sort())`: a state that is changed where it stands is given back as it is.
+  const isItself =
+    holder === 'state' && called && method !== undefined && selfGivingMethods.has(method) && isHeld(body, called.value, method);
   readMeaning(
     body,
     meaning,

@@ -29,7 +29,9 @@ export const channelsCatalogue = {
           : `Add ${event} to the store, or take this away.`
         : near
           ? `Use one name at both ends: ${near} or ${event}.`
-          : `Listen for ${event} where it matters, or stop sending it.`,
+          : does === 'hears'
+            ? `Send ${event} where it happens, or stop waiting for it.`
+            : `Listen for ${event} where it matters, or stop sending it.`,
     help: {
       what: 'An event of the project’s own is sent over the document or the window with nobody to hear it, or waited for under a name that is close to one that is sent.',
       why: 'The two ends agree by a text alone. Nothing tells when one of them is renamed.',

@@ -124,19 +124,23 @@ function loneNamed(carriers: readonly { readonly name: string; readonly ends: Ca
   const heardAlone = carriers.filter(({ ends }) => ends.sends.length === 0);
   const hasPair = carriers.some(({ ends }) => isPaired(ends));
   // The only two ends that the project has do not meet.
-  const onlyOther = !hasPair && sentAlone.length === 1 && heardAlone.length === 1 ? sentAlone[0]?.name : undefined;
+  const [onlyOther] = !hasPair && sentAlone.length === 1 && heardAlone.length === 1 ? sentAlone : [];
   const missed = new Set<string>();
   const ofHears = heardAlone.flatMap(({ name, ends: { hears } }): Found[] => {
     const [end] = hears;
-    const near =
-      nearest(
-        name,
-        sentAlone.map((one) => one.name),
-      ) ?? onlyOther;
-    if (!end || (near === undefined && !hasPair)) return [];
+    const near = nearest(
+      name,
+      sentAlone.map((one) => one.name),
+    );
+    if (!end || (near === undefined && !hasPair && !onlyOther)) return [];
     if (near !== undefined) missed.add(near);
     const meant = sentAlone.find((one) => one.name === near)?.ends.sends[0];
-    return unpairedEnd(end, name, 'hears', near, meant?.at);
+    const beside = near === undefined ? onlyOther?.ends.sends[0] : undefined;
+    return unpairedEnd(end, name, 'hears', near, meant?.at).map((one) =>
+      beside
+        ? { ...one, evidence: [...one.evidence, { at: beside.at, text: `${onlyOther?.name ?? ''} is sent, and nothing waits for it.` }] }
+        : one,
+    );
   });
   const ofSends = sentAlone.flatMap(({ name, ends: { sends } }): Found[] => {
     const [end] = sends;

@@ -20,7 +20,7 @@ export const elementWords: Readonly<Partial<Record<RuleId, ElementWords>>> = {
   'component-unknown': {
     message: ({ owner, tag, near, forgotten }) =>
       forgotten
-        ? `${owner} uses ${tag}, and no page that shows it loads ${forgotten}, which defines it.`
+        ? `${owner} uses ${tag}, and no page of the project loads ${forgotten} with it, which defines it.`
         : `${owner} uses ${tag}, which nothing in the project defines${near ? `; ${near} exists` : ''}.`,
     consequence: ({ tag }, framework) =>
       either(
@@ -29,7 +29,7 @@ export const elementWords: Readonly<Partial<Record<RuleId, ElementWords>>> = {
       )(framework),
     fix: ({ tag, near, forgotten }) =>
       forgotten
-        ? `Import ${forgotten} for what it does: import '…'.`
+        ? `Load ${forgotten} there, by an import for what it does and not for its types alone.`
         : near
           ? `Write ${near}.`
           : `Define ${tag}, and import what defines it, or take it away.`,

@@ -61,7 +61,7 @@ function unknownElement(model: Model, { file, node }: Use, owner: Component, tag
       at,
       words: { owner: owner.name, tag: node.tag, near: near ?? '', holder: '', forgotten: unloaded?.file ?? '' },
       evidence: [
-        { at, text: `${owner.name} uses ${node.tag}, which nothing ${unloaded ? 'that the page loads' : 'in the project'} defines.` },
+        { at, text: `${owner.name} uses ${node.tag}, which nothing ${unloaded ? 'that is loaded with it' : 'in the project'} defines.` },
         ...(meant ? [{ at: locate(meant.file, meant.facts.nameSpan), text: `${near ?? node.tag} is defined here.` }] : []),
         ...importedAsType(model, owner, unloaded),
       ],

@@ -87,7 +87,7 @@ export const propCopied: Rule = {
             at,
             words: { component: component.name, prop: name, state: state.name },
             evidence: [
-              { at, text: `${state.name} starts with ${name} and does not follow it.` },
+              { at, text: `${state.name} starts from ${name} and does not follow it.` },
               {
                 at: locate(use.file, use.node.nameSpan),
                 text: `${model.components.get(use.owner)?.name ?? ''} gives ${name} from a value that changes.`,

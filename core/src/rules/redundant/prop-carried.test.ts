@@ -109,6 +109,7 @@ table(
       'function Leaf({ c }) { return <p>{c}</p>; }\nfunction Inner({ b }) { return <Leaf c={b}/>; }\nfunction Outer({ a }) { return <Inner b={a}/>; }\nexport function App() { const [x] = useState(1); return <Outer a={x}/>; }',
       'Outer a',
     ],
+    ['a theme', carried('function Leaf({ a }) { return <p>{a}</p>; }').replace(/\ba\b/g, 'theme'), 'Outer theme'],
     ['a callback handed on by reference', carried('function Leaf({ a }) { return <p onClick={() => a()}/>; }'), 'Outer a'],
   ],
   [
@@ -118,6 +119,7 @@ table(
     ],
     ['read on the way', carried('function Leaf({ a }) { return <p>{a}</p>; }', '<p title={a}><Inner a={a}/></p>')],
     ['narrowed on the way', carried('function Leaf({ a }) { return <p>{a}</p>; }', '<Inner a={a.b}/>')],
+    ['sorted on the way', carried('function Leaf({ a }) { return <p>{a}</p>; }', '<Inner a={a.sort()}/>')],
     [
       'a class name',
       'function Leaf({ className }) { return <p className={className}/>; }\nfunction Inner({ className }) { return <Leaf className={className}/>; }\nfunction Outer({ className }) { return <Inner className={className}/>; }\nexport function App() { const [x] = useState(1); return <Outer className={x}/>; }',

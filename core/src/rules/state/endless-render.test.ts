@@ -43,6 +43,10 @@ table(
   ],
   [
     [
+      'by a watcher that makes a text of a count',
+      { App: `${setup("const n = ref(0); watch(n, (now) => { n.value = now + ''; });")}<template><p @click="n++">{{ n }}</p></template>` },
+    ],
+    [
       'by a watcher that sets the count to a number, or another one to one more',
       {
         App: `${setup('const n = ref(0); const m = ref(0); watch(n, (now) => { n.value = 3; m.value = now + 1; });')}<template><p @click="n++">{{ n }}{{ m }}</p></template>`,

@@ -83,7 +83,7 @@ export function readElementsScript(file: FilePath, text: string): FileFacts {
   });
   const globals = [...defined, ...decorated, ...definedByHelper(program, classes)];
   if (globals.length > 0) facts.globals = globals;
-  if (definesOthers) facts.registersOthers = 'any';
+  if (definesOthers) facts.definesOthers = true;
   if (/\.[mc]?ts$/.test(file)) facts.imports = withTypesMarked(facts.imports, program);
   addModuleBody(read, apart, channelDialect);
   facts.shared = facts.shared.map((one) => contextMade(read, one) ?? one);

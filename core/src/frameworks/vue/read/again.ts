@@ -18,7 +18,9 @@ function isOneMore(given: t.Node, isIt: (node: t.Node) => boolean, run: Function
   return (
     node.type === 'BinaryExpression' &&
     /^[+-]$/.test(node.operator) &&
-    /^(?:Numeric|String)Literal$/.test(node.right.type) &&
+    (node.right.type === 'NumericLiteral' || node.right.type === 'StringLiteral') &&
+    // Nothing more makes no other value.
+    Boolean(node.right.value) &&
     (isIt(node.left) || (node.left.type === 'Identifier' && now?.type === 'Identifier' && node.left.name === now.name))
   );
 }
