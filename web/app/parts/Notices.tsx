@@ -36,7 +36,9 @@ export function Notices({ children }: { children: ReactNode }) {
         autoHideDuration={notice?.action?.stays ? null : notice?.action ? 12_000 : 8_000}
         onClose={(_, reason) => reason !== 'clickaway' && close()}
       >
+        {/* No wider than the lists on the left, so that it does not lie over what one decides with beside them. */}
         <SnackbarContent
+          sx={{ maxWidth: { sm: 500 } }}
           message={notice?.text}
           action={
             <>
