@@ -238,7 +238,7 @@ export const central: readonly CentralCase[] = [
       'List owns boats',
       'List narrows store.boats',
       'List takes store',
-      'main.jsx starts boats',
+      'main.jsx gives boats',
       '  boats.js starts initial',
       '  boats.js owns initial | constant',
       'boats.js changes action',
@@ -312,7 +312,7 @@ export const central: readonly CentralCase[] = [
     rungs: [
       'App owns open',
       'App takes store',
-      'store.ts starts locks',
+      'store.ts gives locks',
       '  locks.ts owns slice | constant',
       '  locks.ts changes slice | constant ×2',
       'locks.ts changes action',

@@ -520,7 +520,7 @@ export const others: readonly TraceCase[] = [
     rungs: [
       'App owns items',
       'App takes store',
-      'boats.ts starts boats',
+      'boats.ts gives boats',
       '  boats.ts owns boats | constant',
       'boats.ts changes action',
       'boats.ts relays boats',

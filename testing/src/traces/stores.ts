@@ -1,4 +1,5 @@
 import { mounted, type TraceCase } from '../trace';
+import { vue } from './alike';
 import { leaf } from './parts';
 
 /** Traces: stores. */
@@ -154,10 +155,96 @@ export const store = configureStore({ reducer: { gates } });`,
       'Leaf owns a',
       'Gauge renames open',
       'Gauge takes store',
-      'store.ts starts gates',
+      'store.ts gives gates',
       '  gates.ts owns gates | constant',
       'gates.ts changes action',
       'gates.ts owns action | unknown nobody calls opened',
+    ],
+  },
+  {
+    name: 'a slice: who changes what a selector reads through the store, and not the other slice',
+    files: mounted(
+      `import { useSelector, useDispatch } from 'react-redux';
+import { opened } from './gates';
+function Gauge() { const open = useSelector((state) => state.gates.open); const dispatch = useDispatch(); return <b onClick={() => dispatch(opened(1))}>{open}</b>; }
+export function App() { return <Gauge/>; }`,
+      {
+        'src/gates.ts': `const gates = createSlice({ name: "gates", initialState: { open: [] }, reducers: { opened(state, action) { state.open.push(action.payload); } } });
+export const { opened } = gates.actions;
+export default gates.reducer;`,
+        'src/pumps.ts': `const pumps = createSlice({ name: "pumps", initialState: { on: 0 }, reducers: { started(state) { state.on += 1; } } });
+export const { started } = pumps.actions;
+export default pumps.reducer;`,
+        'src/store.ts': `import gates from "./gates";
+import pumps from "./pumps";
+export const store = configureStore({ reducer: { gates, pumps } });`,
+      },
+    ),
+    of: 'Gauge.open',
+    ask: 'changes',
+    rungs: [
+      'Gauge owns open',
+      'Gauge takes store',
+      'store.ts gives gates',
+      'gates.ts changes gates',
+      'gates.ts catches opened',
+      'gates.ts relays gates',
+      'gates.ts relays opened',
+      'Gauge calls opened',
+      'Gauge starts click | platform b',
+    ],
+  },
+  {
+    name: 'a store of Vuex: who changes what a getter is computed from, and not what another one is',
+    files: vue({
+      'main.js': `import { createApp } from 'vue'; import App from './App.vue'; import store from './store'; createApp(App).use(store).mount('#app');`,
+      'store.js': `import { createStore } from 'vuex';
+export default createStore({ state: { gates: [], wind: 0 }, getters: { open: (state) => state.gates.filter((one) => one.open) }, mutations: { gates(state, to) { state.gates = to; }, wind(state, to) { state.wind = to; } } });`,
+      'App.vue': `<script>
+import { mapGetters } from 'vuex';
+export default { computed: { ...mapGetters(['open']) }, methods: { renew() { this.$store.commit('gates', [1]); }, blow() { this.$store.commit('wind', 1); } } };
+</script>
+<template><b @click="renew" @keydown="blow">{{ open }}</b></template>`,
+    }),
+    of: 'App.open',
+    ask: 'changes',
+    rungs: [
+      'App owns open',
+      'App narrows store.getters.open',
+      'store.js gives open',
+      'store.js derives store',
+      'store.js changes store',
+      'store.js catches gates',
+      'App calls commit gates',
+      'App catches renew',
+      'App starts click | platform b',
+    ],
+  },
+  {
+    name: 'a store that asks for itself by a function: what it reads of itself and what it runs are told apart',
+    files: mounted(
+      `import { useLevels } from './levels';
+export function App() { const all = useLevels((s) => s.all); const rise = useLevels((s) => s.rise); return <b onClick={() => rise(1)}>{all.length}</b>; }`,
+      {
+        'src/levels.ts': `export const useLevels = create((set, get) => ({ all: [], add: (id) => set((s) => ({ all: [...s.all, id] })), clear: () => set({ all: [] }), rise: (id) => { if (!get().all.includes(id)) get().add(id); } }));`,
+      },
+    ),
+    of: 'App.all',
+    ask: 'changes',
+    rungs: [
+      'App owns all',
+      'App takes useLevels',
+      '  levels.ts changes useLevels',
+      '  levels.ts starts clear | unknown',
+      'levels.ts changes useLevels',
+      'levels.ts catches add',
+      'levels.ts relays useLevels',
+      'levels.ts calls useLevels.add',
+      'levels.ts catches rise',
+      'levels.ts relays useLevels',
+      'App relays rise',
+      'App calls rise',
+      'App starts click | platform b',
     ],
   },
   {

@@ -697,6 +697,14 @@ export function App() { const [all] = useState([]); return <Each all={all}>{(boa
     rungs: ['Leaf owns a', 'App narrows boat', 'Each gives one', 'Each narrows all', 'App passes all', 'App owns all | constant'],
   },
   {
+    name: 'children that the list itself calls, each item at a time',
+    files: mounted(`${leaf}function Each({ all, children }) { return <ul>{all.map(children)}</ul>; }
+export function App() { const [all] = useState([]); return <Each all={all}>{(boat) => <Leaf key={boat.id} a={boat.name}/>}</Each>; }`),
+    of: 'Leaf.a',
+    ask: 'comes',
+    rungs: ['Leaf owns a', 'App narrows boat', 'Each gives item', 'Each narrows all', 'App passes all', 'App owns all | constant'],
+  },
+  {
     name: 'a render function as a prop',
     files: mounted(`${leaf}function Each({ all, render }) { return all.map((one) => <i key={one.id}>{render(one)}</i>); }
 export function App() { const [all] = useState([]); return <Each all={all} render={(boat) => <Leaf a={boat.name}/>}/>; }`),

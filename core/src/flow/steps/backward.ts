@@ -1,4 +1,4 @@
-import type { ArgFact, Held, Reading, TemplateNode, TemplateUse } from '../../model/facts';
+import type { ArgFact, Held, Reading, TemplateNode, TemplateUse, ValueFact } from '../../model/facts';
 import { defaultSlot, type MemberKey, memberName, memberOf, propKey } from '../../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../../model/given';
 import { useById } from '../../model/lookup';
@@ -193,7 +193,9 @@ function stateBack(ways: FlowQueries, frame: Frame, given: Spot): Step[] {
   const value = frame.body.values[spot.value];
   // What a store does is nothing that it holds.
   const held = spot.track.length > 0 ? (value?.from ?? []) : (value?.from ?? []).filter(({ held: at }) => !at || !isDone(at));
-  const made = madeFrom(frame, held, spot.track, value?.shape === 'atom' ? undefined : 'starts');
+  const made = madeFrom(frame, held, spot.track, value?.shape === 'atom' ? undefined : 'starts').map((step) =>
+    givenByStore(frame, value, step),
+  );
   const first = made.filter(({ to }) => !to || !isOfOtherPart(ways.graph, to));
   const here = {
     how: 'same',
@@ -205,6 +207,14 @@ function stateBack(ways: FlowQueries, frame: Frame, given: Spot): Step[] {
   if (isCommand(spot.track) || (first.length === 0 && isElsewhere)) return first;
   const own: Step[] = first.length > 0 ? first : [{ kind: 'owns', ...here, ending: 'constant' }];
   return [...own, ...changedBy(ways, frame, spot)];
+}
+
+/** What a store computes when it is asked, and the stores that a root is put together from, are no beginnings: they stay in step. */
+function givenByStore(frame: Frame, store: ValueFact | undefined, step: Step): Step {
+  const held = step.to && frame.body.values[step.to.value];
+  const isComputed = held?.kind === 'function' && step.to?.track[0] === '()';
+  const isPart = store?.shape === 'root' && held !== undefined && held.kind !== 'function';
+  return isComputed || isPart ? { ...step, kind: 'gives', ...(store ? { by: store.name } : {}) } : step;
 }
 
 function changedBy(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {

@@ -26,9 +26,12 @@ export function originsOf(ways: FlowQueries, spot: Spot): { readonly spot: Spot;
       isWrittenQuery(ways, at.spot);
     // An element may put another value into its own property.
     const isOwn = value.kind === 'prop' && isWrittenProp(ways, at.spot);
-    if (lasts || isOwn) found.push(at);
-    for (const step of ways.back(at.spot)) {
-      if (!step.to || (lasts && step.kind !== 'gives' && step.kind !== 'takes' && !holdsState(ways, value, step.to))) continue;
+    const steps = ways
+      .back(at.spot)
+      .filter((step) => !lasts || step.kind === 'gives' || step.kind === 'takes' || holdsState(ways, value, step));
+    if (isOwn || (lasts && !isMadeOfOthers(ways, at.spot, steps))) found.push(at);
+    for (const step of steps) {
+      if (!step.to) continue;
       stack.push({ spot: step.to, trail: step.silent ? at.trail : [...at.trail, step] });
     }
   }
@@ -50,8 +53,15 @@ function isWrittenQuery(ways: FlowQueries, spot: Spot): boolean {
 }
 
 /** A store that was put together from states of its module changes with them. */
-function holdsState({ graph }: FlowQueries, value: ValueFact, source: Spot): boolean {
-  return value.kind === 'store' && graph.frames[source.frame]?.kind === 'module' && valueOf(graph, source)?.kind === 'state';
+function holdsState({ graph }: FlowQueries, value: ValueFact, { to }: Step): boolean {
+  return value.kind === 'store' && to !== undefined && graph.frames[to.frame]?.kind === 'module' && valueOf(graph, to)?.kind === 'state';
+}
+
+/** What a store only gives on, of its parts or computed, is changed where these are. */
+function isMadeOfOthers(ways: FlowQueries, spot: Spot, steps: readonly Step[]): boolean {
+  if (valueOf(ways.graph, spot)?.kind !== 'store' || !steps.some(({ kind }) => kind === 'gives')) return false;
+  const frame = ways.graph.frames[spot.frame];
+  return !frame || !ways.writers(frame, spot.value).some((writer) => touches(writer, spot));
 }
 
 /** Hangs below a line who changes a state, and what leads there: back to a click, a key, a timer, an answer. */

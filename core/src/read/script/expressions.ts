@@ -390,7 +390,7 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
   noteAssigned(body, node, chain, scope, sink);
   const optionalCall = optional || (node.type === 'OptionalCallExpression' && node.optional);
   const own = base.type === 'ThisExpression' ? ownMeaning(body, path, scope, spanOf(node.callee)) : undefined;
-  const found = base.type === 'Identifier' ? lookUp(scope, base.name, spanOf(base)) : own?.meaning;
+  const found = base.type === 'Identifier' ? lookUp(scope, base.name, spanOf(base)) : (own?.meaning ?? storeAsked(base, scope));
   const { meaning, path: members } = found
     ? memberMeant(unboxed(found, own ? own.path : path), spanOf(node.callee))
     : { meaning: found, path };
@@ -422,6 +422,13 @@ function readCall(body: Body, node: Call, scope: Scope, how: How, sink: Effects)
     mergeInto(sink, inner, 'same');
     readArguments(body, node, scope, sink, itemReadings(node, path, inner.reads), how);
   }
+}
+
+/** `get().add` within what makes a store: the store itself; undefined for all else. */
+function storeAsked(base: t.Node, scope: Scope): Meaning | undefined {
+  const callee = base.type === 'CallExpression' && base.arguments.length === 0 ? base.callee : undefined;
+  const meaning = callee?.type === 'Identifier' ? lookUp(scope, callee.name) : undefined;
+  return meaning?.kind === 'calledGives' ? meaning.meaning : undefined;
 }
 
 /** `lines.get()`: the store, or what may be one, that a call gives the content of. */
@@ -568,7 +575,9 @@ function readCalled(
   const holder = called && body.values[called.value]?.kind;
   const isCollected =
     (holder === 'hook' || holder === 'context' || holder === 'module') && method !== undefined && collectionMethods.has(method);
-  const ownMethod = isCollected || (called?.path.length === 1 && isInstance(body, called.value));
+  // What a store does under a name is no method of a list or set, whatever that name is: `get().add(id)`.
+  const isOfStore = called?.path.length === 1 && body.values[called.value]?.shape === 'factory';
+  const ownMethod = isCollected || isOfStore || (called?.path.length === 1 && isInstance(body, called.value));
   const known = method !== undefined && arrayMethods.has(method) && !ownMethod;
   if (!optional && called && called.path.length > 0) noteDemanded(body, called.value, spanOf(node.callee));
   const after = method === 'then' || method === 'json';
@@ -584,7 +593,7 @@ function readCalled(
     inner,
   );
   mergeInto(sink, inner, 'same');
-  if (method !== undefined && called && readListChange(body, node, called, method, scope, sink)) return;
+  if (method !== undefined && called && !isOfStore && readListChange(body, node, called, method, scope, sink)) return;
   const kind = called && body.values[called.value]?.kind;
   if (called && !known && !after && kind !== undefined && holdsFunctions.has(kind)) {
     const args = readArgs(body, node.arguments, scope, sink);

@@ -222,17 +222,37 @@ function calledMarkup(body: Body, callee: t.Identifier, node: Call, scope: Scope
 
 /** `children(value)`, `renderItem(value)`: a slot that hands out values. */
 function slotCall(body: Body, node: Call, scope: Scope): TemplateNode[] | undefined {
-  const [reading] = readingsOf(body, node.callee, scope);
+  const called = slotCalled(body, node.callee, scope);
+  if (!called) return undefined;
+  const slotProps = handedReadings(body, node.arguments, scope);
+  if (node.type === 'OptionalCallExpression') noteTest(body, called.reading.value, spanOf(node));
+  else noteDemanded(body, called.reading.value, spanOf(node.callee));
+  const names = node.arguments.length === 1 ? namesHanded(node.arguments[0]) : undefined;
+  return [{ kind: 'outlet', ...called, span: spanOf(node), slotProps, ...(names ? { names } : {}) }];
+}
+
+/** The slot that is filled by calling this; undefined where it is no prop as it is. */
+function slotCalled(body: Body, callee: t.Node, scope: Scope): { readonly slot: MemberKey; readonly reading: Reading } | undefined {
+  const [reading] = readingsOf(body, callee, scope);
   const value = reading && body.values[reading.value];
   if (!reading || reading.path.length > 0 || reading.how !== 'same' || value?.kind !== 'prop') return undefined;
-  const hands = handedReadings(body, node.arguments, scope);
-  if (node.type === 'OptionalCallExpression') noteTest(body, reading.value, spanOf(node));
-  else noteDemanded(body, reading.value, spanOf(node.callee));
-  const names = node.arguments.length === 1 ? namesHanded(node.arguments[0]) : undefined;
-  const slot = memberKeyOf(value);
-  return [
-    { kind: 'outlet', slot, reading: { ...reading, how: 'called' }, span: spanOf(node), slotProps: hands, ...(names ? { names } : {}) },
-  ];
+  return { slot: memberKeyOf(value), reading: { ...reading, how: 'called' } };
+}
+
+/** `rows.map(children)`: the list itself calls the slot, with one item at a time. */
+function slotOfEach(
+  body: Body,
+  callback: t.Node,
+  from: readonly Reading[],
+  scope: Scope,
+): { bound: Bound; content: TemplateNode[] } | undefined {
+  const called = slotCalled(body, callback, scope);
+  if (!called) return undefined;
+  const span = spanOf(callback);
+  noteDemanded(body, called.reading.value, span);
+  const bound = { name: 'item', value: addValue(body, { name: 'item', kind: 'item', span, from: eachOf(from) }) };
+  const slotProps: Reading[][] = [[{ value: bound.value, path: [], how: 'same', span }]];
+  return { bound, content: [{ kind: 'outlet', ...called, span, slotProps }] };
 }
 
 /** The members of an object that is made in place; undefined where something is spread into it, or it is no object. */
@@ -280,8 +300,9 @@ function repeatOf(body: Body, node: t.Node, list: t.Node, callback: t.Node, scop
         : undefined;
   if (fn && fn !== rendered && !named && rendered.type === 'Identifier') body.module.inPlace.add(rendered.name);
   const inner = innerScope(named?.kind === 'function' ? named.scope : scope);
-  const bound = fn ? bindItem(body, fn, readings, list, inner, children) : undefined;
-  const content = fn ? markupOfFunctionBody(body, fn, inner) : shown(body, rendered, scope);
+  const each = fn ? undefined : slotOfEach(body, rendered, children ? [] : readings, scope);
+  const bound = fn ? bindItem(body, fn, readings, list, inner, children) : each?.bound;
+  const content = fn ? markupOfFunctionBody(body, fn, inner) : (each?.content ?? shown(body, rendered, scope));
   if (content.length === 0) return shown(body, node, scope);
   return [
     {
@@ -297,6 +318,13 @@ function repeatOf(body: Body, node: t.Node, list: t.Node, callback: t.Node, scop
   ];
 }
 
+/** The value that stands for one item of a list. */
+type Bound = { readonly value: number; readonly name: string };
+
+/** Readings of a list, as those of one item of it. */
+const eachOf = (readings: readonly Reading[]): Reading[] =>
+  readings.map((one) => ({ ...one, how: one.how === 'computed' || one.how === 'called' ? one.how : 'item' }));
+
 function bindItem(
   body: Body,
   fn: FunctionNode,
@@ -304,13 +332,12 @@ function bindItem(
   list: t.Node,
   scope: Scope,
   children: boolean,
-): { value: number; name: string } | undefined {
+): Bound | undefined {
   const [item, position] = fn.params;
   for (const found of position ? patternNames(position) : []) scope.names.set(found.name, { kind: 'position' });
   if (!item) return undefined;
   const name = item.type === 'Identifier' ? item.name : `one of ${excerpt(body.module, spanOf(list), 24)}`;
-  const from = readings.map((one) => ({ ...one, how: one.how === 'computed' || one.how === 'called' ? one.how : ('item' as const) }));
-  const value = addValue(body, { name, kind: 'item', span: spanOf(item), from: children ? [] : from });
+  const value = addValue(body, { name, kind: 'item', span: spanOf(item), from: children ? [] : eachOf(readings) });
   const throughIndex = calleeName(bare(list)) === 'from' || fixedLength(bare(list));
   for (const found of patternNames(item)) {
     scope.names.set(found.name, throughIndex && found.path.length === 0 ? { kind: 'opaque' } : { kind: 'value', value, path: found.path });
