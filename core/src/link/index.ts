@@ -458,7 +458,7 @@ function standIn(name: string, root: RootFact): ComponentFacts {
   };
 }
 
-/** A route that names its component shows it, without props. */
+/** A route that names its component shows it, with what the router gives to it; which props others may give it is not known. */
 function routeTemplate(fact: RouteFact): readonly TemplateNode[] {
   if (fact.component === undefined) return fact.template;
   const use: TemplateUse = {
@@ -466,8 +466,8 @@ function routeTemplate(fact: RouteFact): readonly TemplateNode[] {
     tag: fact.component,
     span: fact.span,
     nameSpan: fact.span,
-    bindings: [],
-    spreads: [{ span: fact.span, readings: [] }],
+    bindings: fact.given?.bindings ?? [],
+    spreads: [...(fact.given?.spreads ?? []), { span: fact.span, readings: [] }],
     children: [],
     key: { kind: 'none' },
     content: 'none',

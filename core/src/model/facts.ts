@@ -1060,6 +1060,8 @@ export type RouteFact = {
   readonly table: string;
   /** Module name of the component, or the markup, that it shows. */
   readonly component?: string;
+  /** What the router itself gives to that component; absent where the route tells nothing. */
+  readonly given?: Pick<TemplateUse, 'bindings' | 'spreads'>;
   readonly template: readonly TemplateNode[];
   readonly values: readonly ValueFact[];
   readonly actions: readonly ActionFact[];

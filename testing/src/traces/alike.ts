@@ -19,7 +19,7 @@ export type AlikeCase = {
 };
 
 /** The script and the markup of a component's file. */
-type Part = readonly [script: string, markup: string];
+export type Part = readonly [script: string, markup: string];
 
 const react = (app: string, more: Files = {}): Files => ({
   'src/App.tsx': app,
@@ -976,8 +976,8 @@ export const alike: readonly AlikeCase[] = [
     sources: spread,
     of: 'App.boat',
     ask: 'goes',
-    rungs: all(['App owns boat', 'Leaf narrows boat | unknown spread']),
-    strands: all(['state boat: App owns > Leaf narrows']),
+    rungs: all(['App owns boat', 'Leaf narrows a', 'Leaf paints a | painted']),
+    strands: all(['state boat: App owns > Leaf reads+narrows']),
   },
   {
     name: 'a default',

@@ -1,5 +1,5 @@
 import type { TraceCase } from '../trace';
-import { importSvelte, svelte } from './alike';
+import { importSvelte, svelte, type Part } from './alike';
 
 const sleaf = ['let { a } = $props();', '<p>{a}</p>'] as const;
 const svOld = svelte({
@@ -58,6 +58,37 @@ const svClass = svelte({
     'class Counter { n = $state(0); twice = $derived(this.n * 2); add() { this.n++; } }\nexport const counter = new Counter();',
   'App.svelte': ["import { counter } from './counter.svelte.js';", '<p>{counter.n}</p><button onclick={() => counter.add()}>x</button>'],
 });
+const board = `import { getContext, setContext } from 'svelte';
+export class Board {
+  cards = $state([]);
+  lane = $state('todo');
+  shown = $derived(this.cards.filter((one) => one.lane === this.lane));
+  add = (text) => { this.cards.push({ text }); };
+}
+const key = Symbol('board');
+export const setBoard = () => setContext(key, new Board());
+export const getBoard = () => getContext(key);`;
+const shownBoard: Part = [
+  "import { getBoard } from './board.svelte.js';\nconst board = getBoard();",
+  '{#each board.shown as one}{one.text}{/each}',
+];
+/** An instance of a class with state as a context: made by a function, or where it is given. */
+const svContextClass = svelte({
+  'board.svelte.js': board,
+  'App.svelte': [
+    `${importSvelte('List')}\nimport { setBoard } from './board.svelte.js';\nconst board = setBoard();`,
+    '<button onclick={() => board.add("x")}>a</button><List/>',
+  ],
+  'List.svelte': shownBoard,
+});
+const svContextHere = svelte({
+  'board.svelte.js': board,
+  'App.svelte': [
+    `${importSvelte('List')}\nimport { setContext } from 'svelte';\nimport { Board } from './board.svelte.js';\nconst board = setContext('b', new Board());`,
+    '<button onclick={() => board.add("x")}>a</button><List/>',
+  ],
+  'List.svelte': ["import { getContext } from 'svelte';\nconst board = getContext('b');", '{#each board.shown as one}{one.text}{/each}'],
+});
 const svSnip = svelte({
   'App.svelte': [
     `${importSvelte('Table', 'Leaf')}\nlet boats = $state([]);`,
@@ -110,6 +141,84 @@ const svRenameRune = svelte({
 
 /** Traces: what is Svelte's own. */
 export const svelteOwn: readonly TraceCase[] = [
+  {
+    name: 'an instance of a class that a function puts into a context: who changes it',
+    files: svContextClass,
+    of: 'List.one',
+    ask: 'changes',
+    rungs: [
+      'List owns one',
+      '  List narrows board.shown',
+      '  List/getBoard gives getContext.shown',
+      '  App/setBoard provides Board.shown',
+      '  App/Board gives shown',
+      '  App/Board derives lane',
+      '  App/Board owns lane | constant',
+      'List narrows board.shown',
+      'List/getBoard gives getContext.shown',
+      'App/setBoard provides Board.shown',
+      'App/Board gives shown',
+      'App/Board derives cards',
+      'App/Board changes cards',
+      'App/Board catches add',
+      'App/Board relays Board.add',
+      'App/setBoard relays board.add',
+      'App calls board.add',
+      'App starts click | platform button',
+    ],
+  },
+  {
+    name: 'an instance of a class that a function puts into a context: where it comes from',
+    files: svContextClass,
+    of: 'List.one',
+    ask: 'comes',
+    rungs: [
+      'List owns one',
+      'List narrows board.shown',
+      'List/getBoard gives getContext.shown',
+      'List/getBoard takes key',
+      'App/setBoard provides Board.shown',
+      'App/Board gives shown',
+      '  App/Board derives lane | decides',
+      'App/Board derives cards',
+      '  App/Board owns cards | constant',
+      'App/Board changes text',
+      'App/Board relays Board.add',
+      'App/setBoard relays board.add',
+      'App calls board.add | constant "x"',
+    ],
+  },
+  {
+    name: 'an instance of a class that is made where it is put into a context',
+    files: svContextHere,
+    of: 'List.one',
+    ask: 'changes',
+    rungs: [
+      'List owns one',
+      '  List narrows board.shown',
+      '  App provides board.shown',
+      '  App/Board gives shown',
+      '  App/Board derives lane',
+      '  App/Board owns lane | constant',
+      'List narrows board.shown',
+      'App provides board.shown',
+      'App/Board gives shown',
+      'App/Board derives cards',
+      'App/Board changes cards',
+      'App/Board catches add',
+      'App/Board relays board.add',
+      'App calls board.add',
+      'App starts click | platform button',
+    ],
+  },
+  {
+    name: 'an instance of a class under the name that a context gives back',
+    files: svContextHere,
+    of: 'App.board',
+    ask: 'goes',
+    rungs: ['App owns board', 'App provides b', 'List takes board', 'List narrows one', 'List paints one | painted'],
+  },
+
   {
     name: 'older: a reactive declaration',
     files: svOld,
@@ -257,7 +366,6 @@ export const svelteOwn: readonly TraceCase[] = [
     ask: 'changes',
     rungs: [
       'count.js owns count',
-      '  count.js owns count | constant',
       'count.js starts writable',
       '  count.js changes writable',
       '  count.js starts reset | unknown',

@@ -149,11 +149,11 @@ export function App() { const [a] = useState(1); return <Mid a={a}/>; }`),
     rungs: ['App owns a', 'Mid passes unread a', 'Leaf passes a', 'Leaf paints a | painted'],
   },
   {
-    name: 'an object spread: its members go under names that are not seen',
+    name: 'an object spread: a part of it may go to each prop that is not given otherwise',
     files: mounted(`${leaf}export function App() { const [all] = useState({}); return <Leaf {...all}/>; }`),
     of: 'App.all',
     ask: 'goes',
-    rungs: ['App owns all', 'Leaf narrows all | unknown spread'],
+    rungs: ['App owns all', 'Leaf narrows a', 'Leaf paints a | painted'],
   },
   {
     name: 'a prop that the component does not take',

@@ -13,6 +13,16 @@ const vueOld = vue({
   ),
   'Leaf.vue': leaf,
 });
+/** A page that a route shows, with what the router gives to it. */
+const vueRouted = (props: string) => ({
+  ...vue({
+    'Frame.vue': ['', '<RouterView/>'],
+    'App.vue': ['defineProps({ lockId: Number, wide: Boolean });', '<p>{{ lockId }}{{ wide }}</p>'],
+  }),
+  'src/main.js': `import { createApp } from 'vue'; import { createRouter } from 'vue-router'; import Frame from './Frame.vue'; import App from './App.vue';
+const router = createRouter({ routes: [{ path: '/locks/:lockId', component: App, props: ${props} }] });
+createApp(Frame).use(router).mount('#app');`,
+});
 const vueProv = vue({
   'App.vue': opt(
     ' components: { Badge }, data() { return { ada: 1 }; }, provide() { return { keeper: this.ada }; } ',
@@ -133,6 +143,35 @@ const vueElse = vue({
 
 /** Traces: what is Vue's own. */
 export const vueOwn: readonly TraceCase[] = [
+  {
+    name: 'a prop that a route computes from the address',
+    files: vueRouted('(route) => ({ lockId: Number(route.params.lockId), wide: true })'),
+    of: 'App.lockId',
+    ask: 'comes',
+    rungs: ['App owns lockId', 'main.js derives route', 'main.js owns route | asked url route'],
+  },
+  {
+    name: 'a prop that a route gives as it is',
+    files: vueRouted('(route) => ({ lockId: Number(route.params.lockId), wide: true })'),
+    of: 'App.wide',
+    ask: 'comes',
+    rungs: ['App owns wide', 'main.js passes wide | constant true'],
+  },
+  {
+    name: 'a prop of a route that hands on what its path names',
+    files: vueRouted('true'),
+    of: 'App.lockId',
+    ask: 'comes',
+    rungs: ['App owns lockId', 'main.js passes route', 'main.js owns route | asked url route'],
+  },
+  {
+    name: 'a prop that a route gives to nobody',
+    files: vueRouted('false'),
+    of: 'App.lockId',
+    ask: 'comes',
+    rungs: ['App owns lockId', 'App passes lockId | ungiven'],
+  },
+
   {
     name: 'options: data through a computed',
     files: vueOld,

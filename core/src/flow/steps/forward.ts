@@ -1,7 +1,7 @@
 import type { Binding, Reading, SpreadFact, TemplateUse } from '../../model/facts';
 import type { Place } from '../../model/tree';
 import { eventKey, type MemberKey, memberName, memberOf } from '../../model/member';
-import { bindingKey } from '../../model/given';
+import { bindingFor, bindingKey } from '../../model/given';
 import { adapterOf } from '../../frameworks/registry';
 import { useById } from '../../model/lookup';
 import { remembered } from '../../model/remembered';
@@ -344,8 +344,7 @@ function spreadSteps(ways: FlowQueries, frame: Frame, use: TemplateUse, spread: 
   }
   return places.flatMap((place): Step[] => {
     const kind = passed.how === 'same' ? 'passes' : 'narrows';
-    if (prop === undefined || prop === '*' || prop === '()')
-      return [{ kind: 'narrows', how: 'part', at, frame: place.index, name, ending: 'unknown', by: 'spread' }];
+    if (prop === undefined || prop === '*' || prop === '()') return anyPropSteps(graph, use, spread, place, name, at);
     const key = spread.ofEvents ? eventKey(prop) : memberIn(graph, place, prop);
     const label = memberLabel(graph, place, key);
     const spots = place.cut ? [] : arrivals(graph, place, key, rest);
@@ -354,6 +353,19 @@ function spreadSteps(ways: FlowQueries, frame: Frame, use: TemplateUse, spread: 
     return spots.map((to): Step => ({ kind, how: passed.how, at, frame: place.index, name: label, to }));
   });
 }
+
+/** An object spread as a whole: a part of it may arrive as each prop of which the use says nothing else. */
+function anyPropSteps(graph: Graph, use: TemplateUse, spread: SpreadFact, place: Place, name: string, at: Location): Step[] {
+  const there = graph.frames[place.index];
+  const base = { kind: 'narrows', how: 'part', at, frame: place.index } as const;
+  const open = there ? [...graph.indexOf(there).props].filter(([key]) => isOpenTo(use, spread, key)) : [];
+  if (!there || place.cut || open.length === 0) return [{ ...base, name, ending: place.cut ? 'again' : 'unknown', by: 'spread' }];
+  return open.map(([key, value]): Step => ({ ...base, name: memberLabel(graph, place, key), to: { frame: there.index, value, track: [] } }));
+}
+
+/** Whether a spread may give a member: it is a prop that the use does not give otherwise, and among those that the spread has, where these are told. */
+const isOpenTo = (use: TemplateUse, { keys }: SpreadFact, key: MemberKey): boolean =>
+  memberOf(key).kind === 'prop' && bindingFor(use, key) === undefined && (keys?.includes(key) ?? true);
 
 /** The member that a part of a spread stands for: one by its key, or a name of the props object. */
 function memberIn(graph: Graph, place: Place, part: string): MemberKey {

@@ -59,7 +59,8 @@ function holdsState({ graph }: FlowQueries, value: ValueFact, { to }: Step): boo
 
 /** What a store only gives on, of its parts or computed, is changed where these are. */
 function isMadeOfOthers(ways: FlowQueries, spot: Spot, steps: readonly Step[]): boolean {
-  if (valueOf(ways.graph, spot)?.kind !== 'store' || !steps.some(({ kind }) => kind === 'gives')) return false;
+  const value = valueOf(ways.graph, spot);
+  if (value?.kind !== 'store' || !steps.some((step) => step.kind === 'gives' || holdsState(ways, value, step))) return false;
   const frame = ways.graph.frames[spot.frame];
   return !frame || !ways.writers(frame, spot.value).some((writer) => touches(writer, spot));
 }

@@ -72,9 +72,9 @@ describe('strands of a page', () => {
       ['state a: App owns > Leaf reads'],
     ],
     [
-      'an object spread on a child: its members go under names that are not seen',
+      'an object spread on a child: a part of it may go to each prop that is not given otherwise',
       `${leaf}export function App() { const [all] = useState({}); return <Leaf {...all}/>; }`,
-      ['state all: App owns > Leaf narrows'],
+      ['state all: App owns > Leaf reads+narrows'],
     ],
     [
       'state inside a hook, under the component that calls it',

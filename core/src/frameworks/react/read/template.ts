@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
 import type { Binding, KeyFact, Reading, TemplateNode, TemplateUse } from '../../../model/facts';
 import { memberKeyOf } from '../../../model/given';
+import type { MemberKey } from '../../../model/member';
 import type { Writable } from '../../../model/writable';
 import {
   addAction,

@@ -3,7 +3,7 @@ import type { Reading, SharedFact } from '../../../model/facts';
 import { addAction, addValue, hookFact, type ModuleScope, newBody } from '../../../read/script/body';
 import { bindParams, readActionInto, readingsOf } from '../../../read/script/expressions';
 import { innerScope, type Meaning, type Scope } from '../../../read/script/scope';
-import { bare, isFunction, keyName, spanOf } from '../../../read/script/syntax';
+import { bare, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
 import { newDeclared } from './declared';
 import { madeValue, svelteDialect } from './dialect';
 
@@ -29,22 +29,30 @@ export function readStateClass(module: ModuleScope, name: string, node: t.Class)
   body.own = (member) => members.get(member);
   const built = node.body.body.find((one): one is t.ClassMethod => one.type === 'ClassMethod' && one.kind === 'constructor');
   if (built) bindParams(body, built, scope);
+  const addMethod = (member: string, key: t.Node, run: FunctionNode): void => {
+    const action = addAction(body, member, 'handler', spanOf(run));
+    const value = addValue(body, { name: member, kind: 'function', span: spanOf(key), from: [], action });
+    const kind = run.type === 'ClassMethod' || run.type === 'ClassPrivateMethod' ? run.kind : 'method';
+    const isGetter = kind === 'get';
+    if (kind !== 'set') {
+      members.set(member, isGetter ? { kind: 'value', value, path: ['()'] } : { kind: 'function', node: run, scope, action, value });
+      give(returns, member, { value, path: isGetter ? ['()'] : [], how: isGetter ? 'computed' : 'same', span: spanOf(key) });
+    }
+    body.queue.push(() => readActionInto(body, action, run, scope));
+  };
   for (const field of fieldsOf(node, built)) {
+    const init = field.init && bare(field.init);
+    if (isFunction(init)) {
+      addMethod(field.name, field.key, init);
+      continue;
+    }
     const value = fieldValue(body, field, scope);
     members.set(field.name, { kind: 'value', value, path: [] });
     give(returns, field.name, { value, path: [], how: 'same', span: spanOf(field.key) });
   }
   for (const one of node.body.body) {
-    if ((one.type !== 'ClassMethod' && one.type !== 'ClassPrivateMethod') || one.kind === 'constructor' || one.static) continue;
-    const member = keyName(one) ?? '';
-    const action = addAction(body, member, 'handler', spanOf(one));
-    const value = addValue(body, { name: member, kind: 'function', span: spanOf(one.key), from: [], action });
-    const getter = one.kind === 'get';
-    if (one.kind !== 'set') {
-      members.set(member, getter ? { kind: 'value', value, path: ['()'] } : { kind: 'function', node: one, scope, action, value });
-      give(returns, member, { value, path: getter ? ['()'] : [], how: getter ? 'computed' : 'same', span: spanOf(one.key) });
-    }
-    body.queue.push(() => readActionInto(body, action, one, scope));
+    const isMethod = one.type === 'ClassMethod' || one.type === 'ClassPrivateMethod';
+    if (isMethod && one.kind !== 'constructor' && !one.static) addMethod(keyName(one) ?? '', one.key, one);
   }
   return hookFact({ name, span: spanOf(node.id ?? node) }, body, returns);
 }

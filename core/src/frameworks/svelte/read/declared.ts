@@ -13,12 +13,14 @@ export type DeclaredMembers = {
   readonly provides: ProvideFact[];
   /** What a handle on the component gives. */
   readonly exposes: Reading[];
+  /** Classes of the same module whose instances keep state. */
+  readonly classes: ReadonlySet<string>;
   propsType?: TypeExpr;
   open: boolean;
 };
 
-export function newDeclared(): DeclaredMembers {
-  return { members: new Map(), bindable: new Set(), provides: [], exposes: [], open: false };
+export function newDeclared(classes: ReadonlySet<string> = new Set()): DeclaredMembers {
+  return { members: new Map(), bindable: new Set(), provides: [], exposes: [], classes, open: false };
 }
 
 export function slotMember(name: string | undefined): MemberKey {

@@ -4,6 +4,7 @@ import { memberKeyOf } from '../../../model/given';
 import { eventKey, modelKey } from '../../../model/member';
 import type { Reading } from '../../../model/facts';
 import { addValue, type Body, type Dialect, moduleValue, newEffects, memberValue, type Effects } from '../../../read/script/body';
+import { isOwnModule } from '../../../read/script/call-meaning';
 import { channelDialect } from '../../../read/script/channels';
 import { keptFunction, readArgs, readExpression, readFunctionInto, readingsOf } from '../../../read/script/expressions';
 import { composableValue, computedFrom } from '../../../read/script/functions';
@@ -153,9 +154,13 @@ function readApi(body: Body, declared: DeclaredMembers, call: Call, scope: Scope
         sink.reads.push(kept);
         return true;
       }
-      if (key !== undefined && second) declared.provides.push({ key, span: spanOf(call), readings: readingsOf(body, second, scope) });
+      const made = given && instanceValue(body, declared, given, scope, sink);
+      const held: Reading[] = made === undefined ? [] : [{ value: made, path: [], how: 'same', span: spanOf(second as t.Node) }];
+      if (key !== undefined && second)
+        declared.provides.push({ key, span: spanOf(call), readings: made === undefined ? readingsOf(body, second, scope) : held });
       // It gives back what it was given.
-      if (second) readExpression(body, second, scope, 'same', sink);
+      if (second && made === undefined) readExpression(body, second, scope, 'same', sink);
+      append(sink.reads, held);
       return true;
     }
     case 'onMount':
@@ -179,6 +184,32 @@ function readApi(body: Body, declared: DeclaredMembers, call: Call, scope: Scope
     default:
       return false;
   }
+}
+
+/**
+ * `new Board()`: an instance of a class of the project, which may hold state; one value for each, read as a call of what
+ * makes one. Undefined for all else.
+ */
+export function instanceValue(
+  body: Body,
+  declared: DeclaredMembers,
+  node: t.Node,
+  scope: Scope,
+  sink: Effects,
+  name?: string,
+  span = spanOf(node),
+): number | undefined {
+  if (node.type !== 'NewExpression' || node.callee.type !== 'Identifier') return undefined;
+  const known = body.hookValues.get(node);
+  if (known !== undefined) return known;
+  const source = node.callee.name;
+  const from = body.module.imported.get(source)?.from;
+  if ((!declared.classes.has(source) && !(from !== undefined && isOwnModule(from))) || lookUp(scope, source)) return undefined;
+  const args = readArgs(body, node.arguments, scope, sink);
+  const given = args.length > 0 ? { args } : {};
+  const value = addValue(body, { name: name ?? source, kind: 'hook', span, from: [], source, ...given });
+  body.hookValues.set(node, value);
+  return value;
 }
 
 /** The value that a call makes when a component is set up; one for each call. Undefined for other calls. */

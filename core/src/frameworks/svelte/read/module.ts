@@ -1,21 +1,21 @@
 import type * as t from '@babel/types';
-import type { Binding, FileFacts, RootFact, SharedFact, TemplateUse } from '../../../model/facts';
+import type { Binding, FileFacts, Reading, RootFact, SharedFact, TemplateUse } from '../../../model/facts';
 import type { Writable } from '../../../model/writable';
 import { voidsOf } from '../../../read/script/called';
 import { changersOf } from '../../../read/script/param-changes';
-import { type Dialect, finishBody, hookFact, type ModuleScope, newBody } from '../../../read/script/body';
+import { type Body, type Dialect, finishBody, hookFact, type ModuleScope, newBody, newEffects } from '../../../read/script/body';
 import { aliasOf, type Declared as Declaration, declarationsOf } from '../../../read/script/declarations';
 import { bindParams, readingsOf } from '../../../read/script/expressions';
 import { mayLast, readModuleBody } from '../../../read/script/module-body';
 import { ambientOf, kept, moduleScope, takenApart, sharedValue } from '../../../read/script/module-scope';
 import { readModule } from '../../../read/script/modules';
 import { parseScript } from '../../../read/script/parse';
-import { innerScope } from '../../../read/script/scope';
+import { innerScope, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, type FunctionNode, isFunction, keyName, resultOf, spanOf } from '../../../read/script/syntax';
 import { readTypeDeclaration } from '../../../read/script/types';
 import { keepsState, readStateClass } from './classes';
-import { newDeclared } from './declared';
-import { apiName, svelteDialect } from './dialect';
+import { type DeclaredMembers, newDeclared } from './declared';
+import { apiName, instanceValue, svelteDialect } from './dialect';
 import { halvesOf } from './load';
 import { readInstance } from './script';
 
@@ -41,6 +41,7 @@ export function readSvelteScript(file: string, text: string): FileFacts {
   const module = moduleScope(program, text, declared, imports);
   const apart = new Set<string>();
   const shared: SharedFact[] = [];
+  const classes = new Set(declared.filter(({ node }) => keepsState(node, text)).map(({ name }) => name));
   for (const one of declared) {
     const { node } = one;
     if (keepsState(node, text)) {
@@ -55,7 +56,7 @@ export function readSvelteScript(file: string, text: string): FileFacts {
       (gives(node) || /\bsetContext\b/.test(text.slice(node.start ?? 0, node.end ?? 0)))
     ) {
       apart.add(one.name);
-      shared.push(readComposable(module, one, node));
+      shared.push(readComposable(module, one, node, classes));
       continue;
     }
     shared.push(sharedValue(module, one));
@@ -160,12 +161,18 @@ function gives(node: FunctionNode): boolean {
   return node.body.type !== 'BlockStatement' || node.body.body.some((one) => one.type === 'ReturnStatement' && Boolean(one.argument));
 }
 
-function readComposable(module: ModuleScope, one: Declaration, node: FunctionNode): SharedFact {
-  const declared = newDeclared();
+/** What a function gives back, an instance that it makes on the way among it. */
+function givenBack(body: Body, declared: DeclaredMembers, result: t.Node, scope: Scope): Reading[] {
+  const made = instanceValue(body, declared, bare(result), scope, newEffects());
+  return made === undefined ? readingsOf(body, result, scope) : [{ value: made, path: [], how: 'same', span: spanOf(result) }];
+}
+
+function readComposable(module: ModuleScope, one: Declaration, node: FunctionNode, classes: ReadonlySet<string>): SharedFact {
+  const declared = newDeclared(classes);
   const body = newBody(module, svelteDialect(declared));
   const scope = innerScope();
   bindParams(body, node, scope);
   if (node.body.type === 'BlockStatement') readInstance({ body, declared, runes: true, isFunction: true }, node.body.body, scope);
   const result = resultOf(node);
-  return hookFact(one, body, result ? readingsOf(body, result, scope) : [], declared.provides);
+  return hookFact(one, body, result ? givenBack(body, declared, result, scope) : [], declared.provides);
 }

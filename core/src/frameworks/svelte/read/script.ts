@@ -12,8 +12,7 @@ import {
   propValue,
   type Effects,
 } from '../../../read/script/body';
-import { readArgs, readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
-import { isOwnModule } from '../../../read/script/call-meaning';
+import { readExpression, readingsOf, readStatement } from '../../../read/script/expressions';
 import { declareAction, declareFunction, followsReads, noteSetUp } from '../../../read/script/functions';
 import { mergeInto, partsOf } from '../../../read/script/names';
 import { namedBy } from '../../../read/markup/taken';
@@ -34,7 +33,7 @@ import {
 import { readType } from '../../../read/script/types';
 import { writtenAgain } from './again';
 import { type DeclaredMembers, isCallback, propMember } from './declared';
-import { apiName, later, madeValue } from './dialect';
+import { apiName, instanceValue, later, madeValue } from './dialect';
 import { append } from '../../../model/append';
 
 const lifecycles = new Set(['onMount', 'onDestroy', 'beforeUpdate', 'afterUpdate']);
@@ -209,12 +208,6 @@ function declareEvents({ declared }: Instance, { typeParameters }: t.CallExpress
   }
 }
 
-/** A class of the project: what an instance of it holds may be state. */
-function isImportedClass({ module }: Body, name: string, scope: Scope): boolean {
-  const from = module.imported.get(name)?.from;
-  return from !== undefined && isOwnModule(from) && !lookUp(scope, name);
-}
-
 /** Gives the names of one declarator their meaning. */
 function declare(instance: Instance, declarator: t.VariableDeclarator, kind: string, scope: Scope, done: Effects): void {
   const { body, runes } = instance;
@@ -248,18 +241,9 @@ function declare(instance: Instance, declarator: t.VariableDeclarator, kind: str
       return;
     }
   }
-  if (init?.type === 'NewExpression' && init.callee.type === 'Identifier' && whole && isImportedClass(body, init.callee.name, scope)) {
-    const args = readArgs(body, init.arguments, scope, done);
-    const given = args.length > 0 ? { args } : {};
-    const value = addValue(body, {
-      name: whole.name,
-      kind: 'hook',
-      span: spanOf(whole.node),
-      from: [],
-      source: init.callee.name,
-      ...given,
-    });
-    scope.names.set(whole.name, { kind: 'value', value, path: [] });
+  const instantiated = init && whole && instanceValue(body, instance.declared, init, scope, done, whole.name, spanOf(whole.node));
+  if (whole && instantiated !== undefined) {
+    scope.names.set(whole.name, { kind: 'value', value: instantiated, path: [] });
     return;
   }
   if (declarator.id.type === 'Identifier' && kind !== 'const' && (!runes || instance.isFunction === true)) {
@@ -297,6 +281,8 @@ function declareValue(
         scope.names.set(found.name, { kind: 'value', value, path: [] });
         continue;
       }
+      // What is made on the way into a context has no other name.
+      if (source.kind === 'hook' && found.path.length === 0 && source.name === source.source) Object.assign(source, { name: found.name });
       scope.names.set(found.name, { kind: 'value', value: only.value, path: found.path });
       const isTaken = runes && member !== undefined && found.path.length === 1 && source.kind === 'state' && !source.observable;
       if (isTaken) source.destructured = [...(source.destructured ?? []), member];
