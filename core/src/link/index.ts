@@ -1,4 +1,4 @@
-import type { ComponentFacts, FileFacts, RootFact, RouteFact, TemplateNode, TemplateUse } from '../model/facts';
+import type { ComponentFacts, FileFacts, GivenByRouter, RootFact, RouteFact, TemplateUse } from '../model/facts';
 import { type ComponentId, componentId, sharedId, type SharedId, useId } from '../model/ids';
 import type { Component, ConfigFile, Context, Model, Named, Target, Use, UseCounts } from '../model/model';
 import { type FilePath, locate } from '../model/span';
@@ -378,6 +378,7 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
     });
     return id;
   };
+  const isImported = importsOf(files);
   const shells = new Set(adapters.flatMap((adapter) => [...(adapter.link.shells?.(project) ?? [])]));
   for (const file of files.values()) {
     if (shells.has(file.file)) continue;
@@ -404,7 +405,8 @@ function linkComponents(project: Project, names: Names, config: ProjectConfig): 
     });
     const addRoute = (fact: RouteFact, trail: string): LooseRoute => {
       const name = `<route ${trail}>`;
-      const body = add(file, standIn(name, { ...fact, mounts: false, template: routeTemplate(fact) }), 'route', false);
+      const shown = routeTemplate(fact, !fact.given?.by || isImported(fact.given.by) ? fact.given : undefined);
+      const body = add(file, standIn(name, { ...fact, ...shown, mounts: false }), 'route', false);
       const within = (facts: readonly RouteFact[] = [], mark = ''): LooseRoute[] =>
         facts.map((one, index) => addRoute(one, `${trail}.${mark}${index + 1}`));
       return { file: file.file, fact, body, children: within(fact.children), beside: within(fact.beside, 'beside ') };
@@ -458,21 +460,33 @@ function standIn(name: string, root: RootFact): ComponentFacts {
   };
 }
 
-/** A route that names its component shows it, with what the router gives to it; which props others may give it is not known. */
-function routeTemplate(fact: RouteFact): readonly TemplateNode[] {
-  if (fact.component === undefined) return fact.template;
+/** Whether any module imports a name from a package; each is looked for once. */
+function importsOf(files: ReadonlyMap<FilePath, FileFacts>): (asked: { readonly name: string; readonly from: string }) => boolean {
+  const known = new Map<string, boolean>();
+  return ({ name, from }) => {
+    const key = `${from}#${name}`;
+    const has =
+      known.get(key) ?? [...files.values()].some(({ imports }) => imports.some((one) => one.from === from && one.imported === name));
+    known.set(key, has);
+    return has;
+  };
+}
+
+/** A route that names its component shows it, with what the router gives to it; what else may be given is not known. */
+function routeTemplate(fact: RouteFact, given: GivenByRouter | undefined): Pick<RootFact, 'template' | 'values'> {
+  if (fact.component === undefined) return fact;
   const use: TemplateUse = {
     kind: 'use',
     tag: fact.component,
     span: fact.span,
     nameSpan: fact.span,
-    bindings: fact.given?.bindings ?? [],
-    spreads: [...(fact.given?.spreads ?? []), { span: fact.span, readings: [] }],
+    bindings: given?.bindings ?? [],
+    spreads: [...(given?.spreads ?? []), { span: fact.span, readings: [] }],
     children: [],
     key: { kind: 'none' },
     content: 'none',
   };
-  return [...fact.template, use];
+  return { template: [...fact.template, use], values: [...fact.values, ...(given?.values ?? [])] };
 }
 
 type LinkedUses = { readonly usesBy: Map<ComponentId, Use[]>; readonly usesOf: Map<ComponentId, Use[]>; readonly counts: UseCounts };

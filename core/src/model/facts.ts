@@ -1051,6 +1051,13 @@ export type RootFact = {
   readonly group?: string;
 } & BodyFacts & { readonly template: readonly TemplateNode[] };
 
+/** What a router gives to what it shows, out of the address: the values are those that the bindings and spreads read. */
+export type GivenByRouter = Pick<TemplateUse, 'bindings' | 'spreads'> & {
+  readonly values: readonly ValueFact[];
+  /** What some module of the project must import for it to be given; absent where the route alone says so. */
+  readonly by?: { readonly name: string; readonly from: string };
+};
+
 /** An entry of a route table, wherever it is written. */
 export type RouteFact = {
   /** As the router takes it; what is computed in it stands as `:name`. Empty where there is none. */
@@ -1061,7 +1068,7 @@ export type RouteFact = {
   /** Module name of the component, or the markup, that it shows. */
   readonly component?: string;
   /** What the router itself gives to that component; absent where the route tells nothing. */
-  readonly given?: Pick<TemplateUse, 'bindings' | 'spreads'>;
+  readonly given?: GivenByRouter;
   readonly template: readonly TemplateNode[];
   readonly values: readonly ValueFact[];
   readonly actions: readonly ActionFact[];

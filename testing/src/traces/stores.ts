@@ -2,8 +2,76 @@ import { mounted, type TraceCase } from '../trace';
 import { vue } from './alike';
 import { leaf } from './parts';
 
+/** A service with a stream and a plain field, and a component that keeps both. */
+const boatService = {
+  'package.json': '{ "dependencies": { "@angular/core": "^20.0.0", "rxjs": "^7" } }',
+  'src/main.ts':
+    "import { bootstrapApplication } from '@angular/platform-browser';\nimport { App } from './app';\nbootstrapApplication(App);",
+  'src/boats.ts': `import { Injectable } from '@angular/core'; import { BehaviorSubject, map } from 'rxjs';
+@Injectable({ providedIn: 'root' })
+export class Boats { private word$ = new BehaviorSubject(''); found$ = this.word$.pipe(map((word) => [word])); plain = 1; search(word: string) { this.word$.next(word); } rename() { this.plain = 2; } }`,
+  'src/app.ts': `import { Component, inject } from '@angular/core'; import { AsyncPipe } from '@angular/common'; import { Boats } from './boats';
+@Component({ selector: 'app-root', imports: [AsyncPipe], template: '<b (click)="boats.search(1)">{{ found$ | async }}</b><i (click)="boats.rename()">{{ first }}</i>' })
+export class App { boats = inject(Boats); found$ = this.boats.found$; first = this.boats.plain; }`,
+};
+
 /** Traces: stores. */
 export const stores: readonly TraceCase[] = [
+  {
+    name: 'a setup store of Pinia: who changes what is computed in it, also by a member that it is bound to',
+    files: vue({
+      'main.js': `import { createApp } from 'vue'; import { createPinia } from 'pinia'; import App from './App.vue'; createApp(App).use(createPinia()).mount('#app');`,
+      'walls.js': `import { computed, ref } from 'vue'; import { defineStore } from 'pinia';
+export const useWalls = defineStore('walls', () => { const all = ref([]); const word = ref(''); const shown = computed(() => all.value.filter((one) => one.includes(word.value))); function add(one) { all.value.push(one); } return { all, word, shown, add }; });`,
+      'App.vue': [
+        `import { storeToRefs } from 'pinia'; import { useWalls } from './walls';\nconst walls = useWalls(); const { shown, word } = storeToRefs(walls);`,
+        '<input v-model="word"><b @click="walls.add(1)">{{ shown }}</b>',
+      ],
+    }),
+    of: 'App.walls.shown',
+    ask: 'changes',
+    rungs: [
+      'App owns walls.shown',
+      '  App takes useWalls',
+      '  walls.js gives shown',
+      '  walls.js derives word',
+      '  App changes word',
+      '  App starts input | platform input',
+      'App takes useWalls',
+      'walls.js gives shown',
+      'walls.js derives all',
+      'walls.js changes all',
+      'walls.js catches add',
+      'walls.js relays useWalls',
+      'App relays walls.add',
+      'App calls walls.add',
+      'App starts click | platform b',
+    ],
+  },
+  {
+    name: 'a field of Angular that keeps a stream of a service: what makes the stream give another value',
+    files: boatService,
+    of: 'App.found$',
+    ask: 'changes',
+    rungs: [
+      'App owns found$',
+      'App starts boats',
+      'boats.ts gives found$',
+      'boats.ts renames word$',
+      'boats.ts changes word$',
+      'boats.ts catches search',
+      'boats.ts relays Boats',
+      'App calls boats.search',
+      'App starts click | platform b',
+    ],
+  },
+  {
+    name: 'a field of Angular that is made once of what a service holds, and is no stream',
+    files: boatService,
+    of: 'App.first',
+    ask: 'changes',
+    rungs: ['App owns first', 'App owns first | constant'],
+  },
   {
     name: 'a store by hand, and who subscribes',
     files: mounted(

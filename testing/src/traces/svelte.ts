@@ -366,7 +366,7 @@ export const svelteOwn: readonly TraceCase[] = [
     ask: 'changes',
     rungs: [
       'count.js owns count',
-      'count.js starts writable',
+      'count.js gives writable',
       '  count.js changes writable',
       '  count.js starts reset | unknown',
       'count.js changes writable',

@@ -209,12 +209,13 @@ function stateBack(ways: FlowQueries, frame: Frame, given: Spot): Step[] {
   return [...own, ...changedBy(ways, frame, spot)];
 }
 
-/** What a store computes when it is asked, and the stores that a root is put together from, are no beginnings: they stay in step. */
+/** What a store computes when it is asked, the states that it keeps and the stores that a root is put together from are no beginnings: they stay in step. */
 function givenByStore(frame: Frame, store: ValueFact | undefined, step: Step): Step {
   const held = step.to && frame.body.values[step.to.value];
   const isComputed = held?.kind === 'function' && step.to?.track[0] === '()';
   const isPart = store?.shape === 'root' && held !== undefined && held.kind !== 'function';
-  return isComputed || isPart ? { ...step, kind: 'gives', ...(store ? { by: store.name } : {}) } : step;
+  const isKept = held?.kind === 'state' || (store?.shape === 'factory' && held?.kind === 'derived' && held.from.length > 0);
+  return store?.kind === 'store' && (isComputed || isKept || isPart) ? { ...step, kind: 'gives', by: store.name } : step;
 }
 
 function changedBy(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {

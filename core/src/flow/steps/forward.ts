@@ -360,7 +360,11 @@ function anyPropSteps(graph: Graph, use: TemplateUse, spread: SpreadFact, place:
   const base = { kind: 'narrows', how: 'part', at, frame: place.index } as const;
   const open = there ? [...graph.indexOf(there).props].filter(([key]) => isOpenTo(use, spread, key)) : [];
   if (!there || place.cut || open.length === 0) return [{ ...base, name, ending: place.cut ? 'again' : 'unknown', by: 'spread' }];
-  return open.map(([key, value]): Step => ({ ...base, name: memberLabel(graph, place, key), to: { frame: there.index, value, track: [] } }));
+  return open.map(([key, value]): Step => ({
+    ...base,
+    name: memberLabel(graph, place, key),
+    to: { frame: there.index, value, track: [] },
+  }));
 }
 
 /** Whether a spread may give a member: it is a prop that the use does not give otherwise, and among those that the spread has, where these are told. */

@@ -58,6 +58,7 @@ export function findWriters(ways: FlowQueries, frame: Frame, state: number): Wri
       }
     }
     append(setters, atomSetters(graph, frame, state));
+    append(found, setByStores(ways, frame, state));
   }
   const asked = frame.body.values[state]?.origin?.kind === 'query' ? frame.body.values[state].origin.what : undefined;
   const what = asked ?? (frame.kind === 'module' ? name : undefined);
@@ -81,4 +82,17 @@ export function findWriters(ways: FlowQueries, frame: Frame, state: number): Wri
     });
   }
   return found;
+}
+
+/** Who sets a state of a module as a member of a store that is put together from it. */
+function setByStores(ways: FlowQueries, frame: Frame, state: number): Writer[] {
+  return frame.body.values.flatMap((store, index) => {
+    if (store.kind !== 'store' || index === state) return [];
+    const held = store.from.flatMap((one) => (one.value === state && one.held?.how === 'same' ? [one.held.at] : []));
+    if (held.length === 0) return [];
+    return ways.writers(frame, index).flatMap((writer): Writer[] => {
+      const under = held.find((at) => at.length <= writer.path.length && at.every((part, depth) => writer.path[depth] === part));
+      return under ? [{ ...writer, path: writer.path.slice(under.length) }] : [];
+    });
+  });
 }

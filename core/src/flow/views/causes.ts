@@ -8,34 +8,50 @@ import { codeAt } from '../graph/targets';
 import { channelText, type Sender } from '../steps/channels';
 import type { Caller, FlowQueries, Writer } from '../steps/queries';
 
-/** The states, stores and requests that a value comes from, with the steps to each. */
-export function originsOf(ways: FlowQueries, spot: Spot): { readonly spot: Spot; readonly trail: readonly Step[] }[] {
-  const found: { spot: Spot; trail: readonly Step[] }[] = [];
+/** What a value comes from, with the steps to it. */
+type Origin = { readonly spot: Spot; readonly trail: readonly Step[] };
+
+/** The states, stores and requests that a value comes from, with the steps to each; a field of a class is one, unless what it is made with is asked for. */
+export function originsOf(ways: FlowQueries, spot: Spot, isFieldOpen = true): Origin[] {
+  const found: Origin[] = [];
   const seen = new Set<string>();
-  const stack: { spot: Spot; trail: readonly Step[] }[] = [{ spot, trail: [] }];
+  const stack: (Origin & { readonly isByField?: true })[] = [{ spot, trail: [] }];
   for (let at = stack.pop(); at && seen.size < 2000; at = stack.pop()) {
     const key = spotKey(at.spot);
     const value = valueOf(ways.graph, at.spot);
     if (!value || seen.has(key)) continue;
     seen.add(key);
-    const lasts =
-      value.kind === 'state' ||
-      value.kind === 'ref' ||
-      (value.kind === 'store' && !value.args) ||
-      (value.kind === 'hook' && value.origin?.kind === 'query') ||
-      isWrittenQuery(ways, at.spot);
+    const isField = isFieldOpen && isFieldOfClass(ways, at.spot);
+    const lasts = !isField && isLasting(ways, at.spot, value);
     // An element may put another value into its own property.
     const isOwn = value.kind === 'prop' && isWrittenProp(ways, at.spot);
-    const steps = ways
-      .back(at.spot)
-      .filter((step) => !lasts || step.kind === 'gives' || step.kind === 'takes' || holdsState(ways, value, step));
-    if (isOwn || (lasts && !isMadeOfOthers(ways, at.spot, steps))) found.push(at);
-    for (const step of steps) {
-      if (!step.to) continue;
-      stack.push({ spot: step.to, trail: step.silent ? at.trail : [...at.trail, step] });
-    }
+    const steps = ways.back(at.spot).filter(({ kind }) => !lasts || kind === 'gives' || kind === 'takes');
+    // Through a field that is only made once, what arrives is what tells of its changes itself.
+    const isHeard = !at.isByField || value.observable === true;
+    if (isHeard && (isOwn || (lasts && !isMadeOfOthers(ways, at.spot, steps)))) found.push(at);
+    const by = isField || at.isByField ? { isByField: true as const } : {};
+    for (const step of steps) if (step.to) stack.push({ spot: step.to, trail: step.silent ? at.trail : [...at.trail, step], ...by });
   }
-  return found;
+  return found.length === 0 && isFieldOpen && isFieldOfClass(ways, spot) ? [{ spot, trail: [] }] : found;
+}
+
+/** Whether a value is kept, so that it is changed where it stands and not where it began. */
+function isLasting(ways: FlowQueries, spot: Spot, value: ValueFact): boolean {
+  return (
+    value.kind === 'state' ||
+    value.kind === 'ref' ||
+    (value.kind === 'store' && !value.args) ||
+    (value.kind === 'hook' && value.origin?.kind === 'query') ||
+    isWrittenQuery(ways, spot)
+  );
+}
+
+/** A field of a class that nothing writes: what it is made with may be a signal or a stream, which is the same one wherever it is kept. */
+function isFieldOfClass(ways: FlowQueries, spot: Spot): boolean {
+  const frame = ways.graph.frames[spot.frame];
+  const value = frame?.body.values[spot.value];
+  if (!frame?.component?.facts.ofClass || value?.kind !== 'state' || value.observable || value.once) return false;
+  return value.from.length > 0 && ways.writers(frame, spot.value).length === 0;
 }
 
 /** A property of an element that the element itself writes. */
@@ -52,15 +68,11 @@ function isWrittenQuery(ways: FlowQueries, spot: Spot): boolean {
   return isKept && ways.writers(frame, spot.value).length > 0;
 }
 
-/** A store that was put together from states of its module changes with them. */
-function holdsState({ graph }: FlowQueries, value: ValueFact, { to }: Step): boolean {
-  return value.kind === 'store' && to !== undefined && graph.frames[to.frame]?.kind === 'module' && valueOf(graph, to)?.kind === 'state';
-}
-
-/** What a store only gives on, of its parts or computed, is changed where these are. */
+/** What a store only gives on, of its parts or computed, is changed where these are; what is set of it sets the state that it was put together from. */
 function isMadeOfOthers(ways: FlowQueries, spot: Spot, steps: readonly Step[]): boolean {
-  const value = valueOf(ways.graph, spot);
-  if (value?.kind !== 'store' || !steps.some((step) => step.kind === 'gives' || holdsState(ways, value, step))) return false;
+  const given = steps.filter(({ kind }) => kind === 'gives');
+  if (valueOf(ways.graph, spot)?.kind !== 'store' || given.length === 0) return false;
+  if (given.some(({ to }) => to && valueOf(ways.graph, to)?.kind === 'state')) return true;
   const frame = ways.graph.frames[spot.frame];
   return !frame || !ways.writers(frame, spot.value).some((writer) => touches(writer, spot));
 }

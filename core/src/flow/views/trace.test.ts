@@ -13,7 +13,7 @@ import { origins, slots, values } from '../../../../testing/src/traces/values';
 import { vueOwn } from '../../../../testing/src/traces/vue';
 import { endings, rungText, stepKinds, traceOf } from '..';
 
-await loadCompilers(['App.vue', 'App.svelte']);
+await loadCompilers(['App.vue', 'App.svelte', 'app.component.html']);
 
 const tables = {
   others,

@@ -188,7 +188,7 @@ function changedBy(ways: FlowQueries, spot: Spot): Spot[] {
     const component = graph.frames[spot.frame]?.component;
     // What is computed again shows by itself where what reads it runs again, and not all that it is computed from.
     if (value.kind === 'derived' && component && traitsOf(component).rerender === 'reading') return [spot];
-    const origins = originsOf(ways, spot).map((one) => one.spot);
+    const origins = originsOf(ways, spot, false).map((one) => one.spot);
     return origins.length > 0 ? origins : [spot];
   }
   return setBy(ways, spot);

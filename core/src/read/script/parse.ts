@@ -137,13 +137,17 @@ function parseSafely(run: () => ReturnType<typeof parse>, length: number): Parse
 /** Lists in which nothing may stand between two commas. */
 const withHoles = new Set(['ArrayExpression', 'ArrayPattern']);
 
+/** Declarations that always have a name. */
+const named = new Set(['TSInterfaceDeclaration', 'TSTypeAliasDeclaration', 'TSEnumDeclaration']);
+
 /**
- * Puts `undefined` where a parser that went on after a mistake left nothing in a list, as in `f(, 1)`:
- * readers may then rely on what the types of the tree say.
+ * Puts `undefined` where a parser that went on after a mistake left nothing in a list, as in `f(, 1)`, and an empty
+ * name where it left out one, as in `interface { }`: readers may then rely on what the types of the tree say.
  */
 function fillGaps(program: t.Program): void {
   const stack: t.Node[] = [program];
   for (let node = stack.pop(); node; node = stack.pop()) {
+    if (named.has(node.type) && 'id' in node) node.id ??= gapAt(node.start ?? 0, '');
     for (const value of Object.values(node) as unknown[]) {
       if (Array.isArray(value)) {
         value.forEach((one: unknown, index) => {
@@ -158,7 +162,7 @@ function fillGaps(program: t.Program): void {
 const isNode = (value: unknown): value is t.Node =>
   typeof value === 'object' && value !== null && typeof (value as t.Node).type === 'string';
 
-const gapAt = (start: number): t.Identifier => ({ type: 'Identifier', name: 'undefined', start, end: start }) as t.Identifier;
+const gapAt = (start: number, name = 'undefined'): t.Identifier => ({ type: 'Identifier', name, start, end: start }) as t.Identifier;
 
 /** Parses a script and throws the result away. Throws where it cannot be parsed. */
 export function parseScriptBare(file: string, text: string): void {

@@ -3,7 +3,7 @@ import type { BodyFacts, ProvisionFact, RouteFact, TemplateNode } from '../../mo
 import type { ModuleScope } from './body';
 import { type Loaded, loadedBy, loadedByCall, namedBy } from './loaded';
 import { bare, calleeName, dottedName, isCapitalised, isFunction, keyName, pushChildren, spanOf } from './syntax';
-import { givenByRouter } from './route-props';
+import { givenAsInputs, givenByRouter } from './route-props';
 import { append } from '../../model/append';
 
 /** Reads markup that a route shows, where the framework writes markup in script. */
@@ -100,7 +100,7 @@ function routeOf(reader: Reader, object: t.ObjectExpression, isNested: boolean):
       span: spanOf(object),
       table: reader.table,
       ...(shown ?? nothing(reader.module, object)),
-      ...(shown?.component === undefined ? undefined : givenByRouter(fields.get('props'))),
+      ...(shown?.component === undefined ? {} : { given: givenByRouter(fields.get('props')) ?? givenAsInputs(object, fields.get('data')) }),
       children: below?.routes ?? [],
       ...(below?.tables.length ? { tables: below.tables } : {}),
       ...(outlet?.type === 'StringLiteral' && outlet.value !== 'primary' ? { outlet: outlet.value } : {}),
