@@ -744,6 +744,8 @@ export type ActionFact = {
   readonly invokes: readonly CallFact[];
   readonly sends: readonly SendFact[];
   readonly hears: readonly HearFact[];
+  /** When it runs without anybody calling it, in words: `when level is given`; absent where nothing but its kind says so. */
+  readonly when?: string;
   /** It runs once, at the start of a life, and is not meant to follow anything. */
   readonly runsOnce?: true;
   /** The declared dependencies of an effect or a memo; absent where none are declared. */

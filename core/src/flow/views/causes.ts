@@ -1,4 +1,4 @@
-import { timerEvent, type ValueFact } from '../../model/facts';
+import { type ActionKind, timerEvent, type ValueFact } from '../../model/facts';
 import type { Frame } from '../graph/frames';
 import { type Spot, spotKey, valueOf } from '../graph/graph';
 import { type Draft, draftOf } from './ladder';
@@ -170,11 +170,13 @@ export function hangCauses(ways: FlowQueries, above: Draft, frame: Frame, action
       at: codeAt(frame, facts.span),
       frame: frame.index,
       name: facts.name,
-      ending: callers.length === 0 && facts.kind === 'handler' ? 'unknown' : 'platform',
-      by: causeOf(
-        facts.kind,
-        facts.follows?.map((one) => frame.body.values[one.value]?.name ?? ''),
-      ),
+      ending: callers.length === 0 && facts.kind === 'handler' && facts.when === undefined ? 'unknown' : 'platform',
+      by:
+        facts.when ??
+        causeOf(
+          facts.kind,
+          facts.follows?.map((one) => frame.body.values[one.value]?.name ?? ''),
+        ),
     };
     above.below.push(draftOf(graph, runsBy, facts.name));
     return;
@@ -186,7 +188,7 @@ export function hangCauses(ways: FlowQueries, above: Draft, frame: Frame, action
   for (const caller of callers) hangCaller(ways, caught, caller, seen);
 }
 
-function causeOf(kind: string, follows: readonly string[] | undefined): string {
+function causeOf(kind: ActionKind, follows: readonly string[] | undefined): string {
   if (kind === 'handler') return '';
   if (kind === 'render') return 'while it renders';
   if (kind === 'lifecycle') return 'by the framework';

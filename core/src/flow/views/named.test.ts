@@ -37,3 +37,17 @@ test('what a store holds is meant before what it does under the same name', () =
   expect(spotsOfFile(graph, 'src/store/harbour.js', 'warned').map((spot) => nameOf(graph, spot))).toEqual(['harbour.warned']);
   expect(spotsOfFile(graph, 'src/store/harbour.js', 'arrive').map((spot) => nameOf(graph, spot))).toEqual(['arrive']);
 });
+
+test('a member of a class or a store of a module, by both names', () => {
+  const { graph } = waysOf(
+    mounted(
+      "import { useLevels } from './levels';\nexport function App() { const north = useLevels((s) => s.north); return <p>{north}</p>; }",
+      { 'src/levels.ts': 'export const useLevels = create((set) => ({ north: 1, setNorth: (north) => set({ north }) }));' },
+    ),
+  );
+  const asked = (name: string) => spotsOfFile(graph, 'src/levels.ts', name).map((spot) => nameOf(graph, spot));
+  expect(asked('useLevels.north')).toEqual(asked('north'));
+  expect(asked('useLevels.north')).toHaveLength(1);
+  expect(asked('useLevels.south')).toEqual([]);
+  expect(asked('useOthers.north')).toEqual([]);
+});

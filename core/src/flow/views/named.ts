@@ -154,8 +154,20 @@ export function takesNamed(graph: Graph, place: Place, name: string): Spot[] {
 /** The names of the contexts that a component takes at a place. */
 export const namesTaken = (graph: Graph, place: Place): string[] => takenAt(graph, place).flatMap(({ names }) => names.slice(0, 1));
 
-/** What a name means in a module, or in what the module gives to those who call it. Empty where the name is not there. */
+/**
+ * What a name means in a module, or in what the module gives to those who call it; `Board.cards` is a member of a class,
+ * a store or a function of it. Empty where the name is not there.
+ */
 export function spotsOfFile(graph: Graph, file: string, name: string): Spot[] {
+  const own = spotsOfName(graph, file, name);
+  const [, holder, member] = /^([^.]+)\.([^.]+)$/.exec(name) ?? [];
+  if (own.length > 0 || holder === undefined || member === undefined) return own;
+  const made = graph.frames.filter((frame) => frame.file === file && frame.kind === 'hook' && frame.name === holder);
+  if (made.length > 0) return made.flatMap((frame) => ownSpots(frame, member));
+  return spotsOfName(graph, file, holder).length > 0 ? spotsOfName(graph, file, member) : [];
+}
+
+function spotsOfName(graph: Graph, file: string, name: string): Spot[] {
   const module = graph.moduleFrame(file);
   const own = module ? ownSpots(module, name) : [];
   const member = module ? storeSpots(module, name) : [];

@@ -1,6 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { type Bundle, bundles } from '../../../../testing/src/bundles';
-import { analyseFiles, type Files, rows, treeOf } from '../../../../testing/src/project';
+import { analyseFiles, type Files, pageNamed, rows, treeOf } from '../../../../testing/src/project';
+import { spotNamed, traceLines } from '../../../../testing/src/trace';
+import { makeFlowQueries, traceOf } from '../../flow';
+import { unfold } from '../../tree';
 
 const found = (files: Files): string[] =>
   analyseFiles(files)
@@ -395,5 +398,33 @@ describe('content for a slot within what conditions and lists hold', () => {
     ['another slot', '<template lwc:if={open}><b slot="head">a</b></template>', 'slot-nowhere head'],
   ])('is nowhere for %s', (_, content, told) => {
     expect(found(filled(content))).toEqual([told]);
+  });
+});
+
+describe('what changes a field', () => {
+  const changes = (js: string, name: string): string[] => {
+    const { model } = analyseFiles(bundles({ board: { exposed: true, js, html: '{rows}{draft}' } }));
+    const ways = makeFlowQueries(model, unfold(model, pageNamed(model, 'board')));
+    return traceLines(traceOf(ways, spotNamed(ways, `board.${name}`), 'changes')).map((line) => line.trim());
+  };
+
+  test('a function that a wire hands its answer to', () => {
+    const js = "  @api ovenId;\n  rows = [];\n  @wire(getRows, { id: '$ovenId' }) wiredRows({ data }) { this.rows = data; }";
+    expect(changes(js, 'rows')).toEqual([
+      'board owns rows',
+      'board changes rows',
+      'board starts wiredRows | platform when getRows answers',
+    ]);
+  });
+
+  test('the setter of a property that is given from outside, and one that nobody uses', () => {
+    const api = "  draft = '';\n  held;\n  @api get kind() { return this.held; }\n  set kind(to) { this.held = to; this.draft = to; }";
+    expect(changes(api, 'draft')).toEqual([
+      'board owns draft',
+      'board changes draft',
+      'board starts set kind | platform when kind is given',
+    ]);
+    const own = "  draft = '';\n  held;\n  get kind() { return this.held; }\n  set kind(to) { this.held = to; this.draft = to; }";
+    expect(changes(own, 'draft')).toEqual(['board owns draft', 'board changes draft', 'board starts set kind | unknown']);
   });
 });

@@ -278,6 +278,8 @@ function declareGetter({ body, own, scope, getters }: ClassReader, name: string,
 /** What is put into a property that has a setter goes on from its parameter. */
 function declareSetter({ body, scope }: ClassReader, name: string, set: FunctionNode, value: number | undefined): void {
   const action = addAction(body, `set ${name}`, 'handler', spanOf(set));
+  const facts = body.actions[action];
+  if (facts && value !== undefined && body.values[value]?.kind === 'prop') facts.when = `when ${name} is given`;
   body.queue.push(() => {
     readActionInto(body, action, set, scope);
     const param = body.values.find((one) => one.kind === 'param' && one.of === action && one.position === 0);

@@ -479,6 +479,7 @@ function streamFrom(body: Body, call: t.CallExpression | t.NewExpression, scope:
   const does = sink.changes ?? sink.raises ?? sink.invokes ?? sink.calls;
   if (does) {
     const action = addAction(body, 'stream', 'computation', spanOf(call));
+    Object.assign(body.actions[action] ?? {}, { when: 'when the stream gives a value' });
     fillAction(body, action, { ...sink, returns: undefined });
   }
   return sink.reads;

@@ -258,6 +258,8 @@ function readWires(body: Body, node: ClassNode, { own }: ReadClass): NameFact[] 
     const span = spanOf(member.key);
     if (member.type === 'ClassMethod') {
       const action = body.actions.findIndex((one) => one.name === name);
+      const facts = body.actions[action];
+      if (facts) facts.when = `when ${what} answers`;
       const value = addValue(body, {
         name: what,
         kind: 'fetched',
