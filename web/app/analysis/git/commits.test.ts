@@ -44,6 +44,7 @@ async function textsAt(hash: string, files = handedIn()): Promise<Record<string,
   return Object.fromEntries(await Promise.all(found.files.map(async ({ file, bytes }) => [file, text.decode(await bytes())])));
 }
 
+// Git itself makes the repository, by many commands: a machine that stands still for a while is no fault of what is tested.
 beforeAll(() => {
   git('init', '-q', '-b', 'main');
   write('src/App.jsx', 'export const App = () => <p>one</p>;\n');
@@ -99,7 +100,7 @@ describe.each(kinds)('a repository %s', (_, prepare) => {
     expect((await commitsIn(files as GitFiles)).all.length).toBeGreaterThan(30);
     expect(Object.keys(await textsAt(git('rev-parse', 'v1'), files))).toContain('src/App.jsx');
   });
-});
+}, 120_000);
 
 describe('what cannot be read is said', () => {
   test('a folder without .git', () => {
