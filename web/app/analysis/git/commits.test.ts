@@ -72,35 +72,39 @@ const kinds: readonly (readonly [string, () => void])[] = [
   ['packed, with objects that are told by others', () => void git('gc', '-q', '--aggressive', '--prune=now')],
 ];
 
-describe.each(kinds)('a repository %s', (_, prepare) => {
-  beforeAll(prepare, 30_000);
+describe.each(kinds)(
+  'a repository %s',
+  (_, prepare) => {
+    beforeAll(prepare, 30_000);
 
-  test('lists branches, tags and commits', async () => {
-    const files = handedIn();
-    const { all, problems } = await commitsIn(files as GitFiles);
-    expect(problems).toEqual([]);
-    const names = (kind: string): string[] => all.flatMap((one) => (one.kind === kind ? [`${one.name} ${one.title}`] : []));
-    expect(names('branch')).toEqual(['main App is Board', 'side Lock 25']);
-    expect(names('tag')).toEqual(['v1 First', 'v1-noted First']);
-    expect(names('commit')).toHaveLength(32);
-    expect(all.every(({ at }) => at === Date.parse('2026-05-01T10:00:00Z'))).toBe(true);
-  });
-
-  test('gives the files of a commit that Liana reads', async () => {
-    expect(Object.keys(await textsAt(git('rev-parse', 'HEAD'))).sort()).toEqual(['package.json', 'src/Board.jsx', 'src/Lock.jsx']);
-    expect(await textsAt(git('rev-parse', 'v1'))).toEqual({
-      'package.json': '{ "name": "towpath" }\n',
-      'src/App.jsx': 'export const App = () => <p>one</p>;\n',
+    test('lists branches, tags and commits', async () => {
+      const files = handedIn();
+      const { all, problems } = await commitsIn(files as GitFiles);
+      expect(problems).toEqual([]);
+      const names = (kind: string): string[] => all.flatMap((one) => (one.kind === kind ? [`${one.name} ${one.title}`] : []));
+      expect(names('branch')).toEqual(['main App is Board', 'side Lock 25']);
+      expect(names('tag')).toEqual(['v1 First', 'v1-noted First']);
+      expect(names('commit')).toHaveLength(32);
+      expect(all.every(({ at }) => at === Date.parse('2026-05-01T10:00:00Z'))).toBe(true);
     });
-    expect((await textsAt(git('rev-parse', 'HEAD~20')))['src/Lock.jsx']).toMatch(/lock 10</);
-  });
 
-  test('lies in a folder of an archive', async () => {
-    const files = handedIn('towpath-main/');
-    expect((await commitsIn(files as GitFiles)).all.length).toBeGreaterThan(30);
-    expect(Object.keys(await textsAt(git('rev-parse', 'v1'), files))).toContain('src/App.jsx');
-  });
-}, 120_000);
+    test('gives the files of a commit that Liana reads', async () => {
+      expect(Object.keys(await textsAt(git('rev-parse', 'HEAD'))).sort()).toEqual(['package.json', 'src/Board.jsx', 'src/Lock.jsx']);
+      expect(await textsAt(git('rev-parse', 'v1'))).toEqual({
+        'package.json': '{ "name": "towpath" }\n',
+        'src/App.jsx': 'export const App = () => <p>one</p>;\n',
+      });
+      expect((await textsAt(git('rev-parse', 'HEAD~20')))['src/Lock.jsx']).toMatch(/lock 10</);
+    });
+
+    test('lies in a folder of an archive', async () => {
+      const files = handedIn('towpath-main/');
+      expect((await commitsIn(files as GitFiles)).all.length).toBeGreaterThan(30);
+      expect(Object.keys(await textsAt(git('rev-parse', 'v1'), files))).toContain('src/App.jsx');
+    });
+  },
+  120_000,
+);
 
 describe('what cannot be read is said', () => {
   test('a folder without .git', () => {
