@@ -18,6 +18,8 @@ export type Traits = {
   readonly handingSlotsApart?: true;
   /** Tags that show the next route of a page. */
   readonly routeOutlet: RegExp;
+  /** The prop by which an outlet gives something to the routes that it shows, and the hook by which these take it; absent where none does. */
+  readonly outletGives?: { readonly prop: string; readonly takenBy: string };
   /** Tags under which the routes of a table begin. */
   readonly tableOutlet: RegExp;
   /** What runs again when a value changes: the component as a whole, or what reads the value. */

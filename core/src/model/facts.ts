@@ -620,9 +620,20 @@ export type StoreReading =
 export type OriginFact = {
   readonly kind: 'fetch' | 'query' | 'loader' | 'storage' | 'url' | 'message' | 'platform';
   readonly what: string;
+  /** The key of a query, by which others set it or have it asked again. */
+  readonly key?: readonly KeyPart[];
   /** The function of the project that answers, where it is known. */
   readonly at?: Location;
 };
+
+/**
+ * One part of the key of a query: a text that is written, a name of the module that stands for a text or for the parts of
+ * another key, or something that is told only while it runs, as written.
+ */
+export type KeyPart =
+  | { readonly kind: 'text'; readonly text: string }
+  | { readonly kind: 'name'; readonly name: string }
+  | { readonly kind: 'open'; readonly text: string };
 
 /** How a value enters an expression. */
 export type How = 'same' | 'part' | 'item' | 'computed' | 'called' | 'spread';
@@ -664,8 +675,8 @@ export type CallFact = {
   readonly args: readonly ArgFact[];
   /** The name of the action that it is told first, where the text tells: `dispatch({ type: 'book' })`. */
   readonly actionType?: string;
-  /** The key of a query that it sets or has asked again, as written. */
-  readonly renews?: string;
+  /** The key of the query that it sets or has asked again; empty for all queries. */
+  readonly renews?: readonly KeyPart[];
 };
 
 /** Where an event that is no callback travels: the document's own tree, or something made for it. */
@@ -1022,6 +1033,8 @@ export type SharedFact =
       readonly givesItself?: true;
       /** The texts that it holds, by member or position, where it is a list or a table of texts. */
       readonly texts?: Readonly<Record<string, string>>;
+      /** The keys of queries that it stands for, by the members that lead to them; its own under no name. */
+      readonly keys?: Readonly<Record<string, readonly KeyPart[]>>;
     };
 
 /** A hook of the project. */

@@ -1,4 +1,4 @@
-import type { ComponentFacts, FileFacts, HookFact, MemberFact, PlacedProblem, TemplateUse, ValueFact } from './facts';
+import type { ComponentFacts, FileFacts, HookFact, KeyPart, MemberFact, PlacedProblem, TemplateUse, ValueFact } from './facts';
 import type { Framework } from './framework';
 import type { MemberKey } from './member';
 import type { ComponentId, SharedId, UseId } from './ids';
@@ -43,6 +43,7 @@ export type Named =
       readonly span: Span;
       readonly text?: string;
       readonly texts?: Readonly<Record<string, string>>;
+      readonly keys?: Readonly<Record<string, readonly KeyPart[]>>;
     }
   | { readonly kind: 'outside'; readonly module: string; readonly name: string }
   | { readonly kind: 'unknown'; readonly reason: string };

@@ -20,6 +20,8 @@ export type Place = {
   readonly use?: UseId;
   /** The slot it came through, and whose. */
   readonly slot?: { readonly key: MemberKey; readonly of: PlaceIndex };
+  /** The innermost outlet of a router in which its route is shown, and who wrote that; absent outside of all. */
+  readonly shownBy?: { readonly use: UseId; readonly of: PlaceIndex };
   /** Lists and conditions between the parent and this place, outermost first. */
   readonly repeats: readonly RepeatMark[];
   readonly branches: readonly BranchMark[];

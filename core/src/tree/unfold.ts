@@ -51,6 +51,7 @@ type Position = {
   readonly slot?: Place['slot'] | undefined;
   /** The route of the page's chain that the next outlet shows. */
   readonly nextRoute: number;
+  readonly shownBy?: Place['shownBy'] | undefined;
 };
 
 type Task =
@@ -340,7 +341,7 @@ function visitRoute(unfolding: Unfolding, use: Use, at: Position): boolean {
     const named = [...(step?.beside ?? []), ...(chain[at.nextRoute - 1]?.within ?? [])];
     // On a page without a route to show, what is written in it is all that stands there.
     if (!step && (outlet === undefined || named.length === 0)) return false;
-    if (outlet === undefined) showStep(unfolding, at.nextRoute, at);
+    if (outlet === undefined) showStep(unfolding, at.nextRoute, { ...at, shownBy: { use: use.id, of: at.owner } });
     else
       showNamed(
         unfolding,
@@ -470,6 +471,7 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
   };
   if (use) place.use = use.id;
   if (at.slot) place.slot = at.slot;
+  if (at.shownBy) place.shownBy = at.shownBy;
   if (use?.node.onHost) place.onHost = use.node.element ?? '';
   if (use && sharesHost(unfolding, use, at)) place.sharesHost = true;
   if (isIsland(component, at)) place.island = use?.node.startedBy?.name ?? '';
@@ -504,6 +506,7 @@ function enter(unfolding: Unfolding, component: Component, use: Use | undefined,
     repeats: [],
     branches: [],
     nextRoute: at.nextRoute,
+    shownBy: at.shownBy,
   };
   if (given !== noGiven) unfolding.tasks.push({ leftOver: given, place: index, at: below });
   pushHolders(unfolding, component, below);

@@ -360,7 +360,7 @@ export const others: readonly TraceCase[] = [
     ),
     of: 'App.useQuery.data',
     ask: 'changes',
-    rungs: ['App owns data', 'App owns useQuery | constant'],
+    rungs: ['App owns data', 'App owns useQuery | asked query ["boats"]'],
   },
   {
     name: 'handlers by the names of events',

@@ -368,7 +368,7 @@ export const svelteOwn: readonly TraceCase[] = [
       'count.js owns count',
       'count.js gives writable',
       '  count.js changes writable',
-      '  count.js starts reset | unknown',
+      '  count.js starts reset | uncalled reset',
       'count.js changes writable',
       'count.js catches add',
       'count.js relays count',

@@ -1,4 +1,4 @@
-import type { ArgFact, Held, Reading, TemplateNode, TemplateUse, ValueFact } from '../../model/facts';
+import type { ArgFact, Held, OriginFact, Reading, TemplateNode, TemplateUse, ValueFact } from '../../model/facts';
 import { defaultSlot, type MemberKey, memberName, memberOf, propKey } from '../../model/member';
 import { bindingFor, bindingKey, memberKeyOf } from '../../model/given';
 import { useById } from '../../model/lookup';
@@ -14,6 +14,7 @@ import { isCommand, localKind, type Step } from './step';
 import { spanOfPart } from '../graph/stores';
 import { codeAt, givenTo, slotLabel } from '../graph/targets';
 import { backward, forward, type Passed, type Track } from '../graph/track';
+import { givenByOutlet, isOfOutlet, type OutletGiven } from './outlets';
 import type { FlowQueries } from './queries';
 import { selectorTracks } from './selectors';
 
@@ -76,7 +77,8 @@ export function backSteps(ways: FlowQueries, spot: Spot): Step[] {
   }
 }
 
-function originText(origin: { readonly kind: string; readonly what: string } | undefined): string {
+/** What something from outside is, in words: `query boats`; empty for nothing. */
+export function originText(origin: OriginFact | undefined): string {
   return origin ? `${origin.kind} ${origin.what}` : '';
 }
 
@@ -131,6 +133,8 @@ function propBack({ graph }: FlowQueries, frame: Frame, key: MemberKey, track: T
   const spread = spreadBack(graph, owner, use, key, track);
   if (spread.length > 0) return spread;
   if (around.length > 0) return madeFrom(frame, around, track);
+  const cloner = clonedBy(graph, frame);
+  if (cloner !== undefined) return [{ kind: 'passes', ...here, ending: 'unknown', by: `${cloner} may add it to its content` }];
   const fallback = frame.component?.contract.members.get(key)?.fallback;
   return [
     {
@@ -140,6 +144,13 @@ function propBack({ graph }: FlowQueries, frame: Frame, key: MemberKey, track: T
       ...(fallback === undefined ? {} : { by: fallback }),
     },
   ];
+}
+
+/** The component around a place that clones what stands in it, and so may give it more than is written; undefined where none does. */
+function clonedBy({ tree, model }: Graph, frame: Frame): string | undefined {
+  const around = tree.places[tree.places[frame.place]?.parent ?? -1];
+  const component = around && model.components.get(around.component);
+  return component?.facts.clones ? component.facts.name : undefined;
 }
 
 /** Whether the place of a component is given something by a name: its rest holds nothing else. */
@@ -269,6 +280,20 @@ function handleBack(graph: Graph, frame: Frame, spot: Spot): Step[] {
   });
 }
 
+/** What the outlet around a route gives to it. */
+function outletBack({ owner, use, binding }: OutletGiven, base: Pick<Step, 'how' | 'at' | 'frame' | 'name'>, track: Track): Step[] {
+  const by = use.node.tag;
+  if (!binding) return [{ kind: 'gives', ...base, by, ending: 'ungiven' }];
+  const steps = madeFrom(owner, binding.readings, track).map((step): Step => ({ ...step, kind: 'gives', by }));
+  return steps.length > 0
+    ? steps
+    : [{ kind: 'gives', ...base, at: codeAt(owner, binding.span), frame: owner.index, by, ending: 'constant' }];
+}
+
+/** `queryKey: boatKeys.one(id)`: what a module names a key by says nothing of what is answered, but what it is handed does. */
+const namesKey = ({ body }: Frame, { held, value }: Reading): boolean =>
+  held?.at[0] === 'queryKey' && body.values[value]?.kind === 'module';
+
 /** What a hook gives: from inside the hook of the project, from the store it reads, or from outside. */
 function hookBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
   const { graph } = ways;
@@ -286,13 +311,15 @@ function hookBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
   }
   const stored = storeBack(ways, frame, spot);
   if (stored.length > 0) return stored;
+  const outlet = isOfOutlet(graph, frame, spot.value) ? givenByOutlet(graph, frame) : undefined;
+  if (outlet) return outletBack(outlet, base, spot.track);
   const meant = value.source === undefined ? undefined : graph.named(frame, value.source);
   const by = meant?.kind === 'outside' ? `${meant.name} of ${meant.module}` : (value.source ?? '');
   const end: Step = value.origin
     ? { kind: 'owns', ...base, ending: 'asked', by: originText(value.origin) }
     : { kind: 'owns', ...base, ending: 'leaves', by };
   const given = (value.args ?? []).flatMap((arg) =>
-    arg.readings.flatMap((reading) => madeFrom(frame, [{ ...reading, how: 'computed' }], [])),
+    arg.readings.filter((one) => !namesKey(frame, one)).flatMap((reading) => madeFrom(frame, [{ ...reading, how: 'computed' }], [])),
   );
   const known = given.filter((step) => frame.body.values[step.to?.value ?? -1]?.kind !== 'function');
   if (meant?.kind !== 'value' || value.origin) return [end, ...known];
@@ -480,8 +507,7 @@ function paramBack(ways: FlowQueries, frame: Frame, spot: Spot): Step[] {
   }
   if (value.from.length > 0) return madeFrom(frame, value.from, spot.track);
   const callers = ways.callers(frame, value.of);
-  if (callers.length === 0)
-    return [{ kind: 'owns', ...here, ending: 'unknown', by: `nobody calls ${frame.body.actions[value.of]?.name ?? 'it'}` }];
+  if (callers.length === 0) return [{ kind: 'owns', ...here, ending: 'uncalled', by: frame.body.actions[value.of]?.name ?? 'it' }];
   const handles = isHandler(frame, value.of);
   const track = handles && spot.track[0] === 'payload' ? spot.track.slice(1) : spot.track;
   return callers.flatMap((caller): Step[] => {
@@ -576,23 +602,17 @@ function channelBack(
 ): Step[] {
   const senders = key === undefined ? [] : ways.senders(key, hearer, listener);
   const inner = track[0] === 'data' ? track.slice(1) : track;
-  const steps = senders.flatMap((sender) =>
-    argBack(sender.frame, sender.send.args[position], inner).map((step): Step => ({
-      ...step,
-      kind: 'publishes',
-      at: codeAt(sender.frame, sender.send.span),
-      via: [{ kind: 'hears', ...here }],
-    })),
-  );
+  const steps = senders.flatMap((sender) => {
+    const given = sender.send.args[position];
+    const at = codeAt(sender.frame, sender.send.span);
+    const sent = { kind: 'publishes', at, via: [{ kind: 'hears', ...here }] } as const;
+    const made = argBack(sender.frame, given, inner).map((step): Step => ({ ...step, ...sent }));
+    if (made.length > 0) return made;
+    const constant = given?.constant === undefined ? {} : { by: given.constant };
+    return [{ ...here, ...sent, frame: sender.frame.index, ending: 'constant' as const, ...constant }];
+  });
   if (steps.length > 0) return steps;
-  return [
-    {
-      kind: 'hears',
-      ...here,
-      ending: senders.length > 0 ? 'constant' : key === undefined ? 'unknown' : 'platform',
-      ...(key === undefined ? {} : { by: key }),
-    },
-  ];
+  return [{ kind: 'hears', ...here, ...(key === undefined ? { ending: 'unknown' } : { ending: 'platform', by: key }) }];
 }
 
 /** A value given to content by a slot or a render function: what the component hands out there. */

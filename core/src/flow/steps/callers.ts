@@ -12,6 +12,7 @@ import { calledName, isCommand, type Step } from './step';
 import { arrivals, codeAt } from '../graph/targets';
 import { forward } from '../graph/track';
 import type { Caller, FlowQueries } from './queries';
+import { handedBy, runBy } from './run-by-hook';
 import { append } from '../../model/append';
 
 const most = 2000;
@@ -97,13 +98,6 @@ function staysTold({ graph }: FlowQueries, { to }: Step): boolean {
   return kind === 'store' || kind === 'module' || kind === 'hook' || kind === 'derived' || kind === 'state';
 }
 
-/** Members of what a hook from outside gives that run the functions which the hook was handed; the empty one is what it gives itself. */
-function runBy(source: string | undefined): readonly (readonly string[])[] {
-  const name = source?.split('.').at(-1) ?? '';
-  if (/^use\w*Mutation$/.test(name)) return [['mutate'], ['mutateAsync'], ['trigger']];
-  return /^use(?:Debounced?|Throttled?|Event|Stable|Latest)\w*(?:Callback|Fn|Handler)?$/.test(name) ? [[]] : [];
-}
-
 /** What is read while rendering, not by a function that runs later. */
 const rendering = new Set<Sink['to']>([
   'value',
@@ -155,7 +149,8 @@ function calledAt(ways: FlowQueries, { spot, trail }: Task): Caller[] {
     const run = sink.to === 'argument' && !graph.hookFrame(frame.index, sink.value) ? runBy(frame.body.values[sink.value]?.source) : [];
     if (run.length > 0) {
       const given = run.map((track): Task => ({ spot: { frame: frame.index, value: (sink as { value: number }).value, track }, trail }));
-      append(found, followFunction(ways, given));
+      const { source } = frame.body.values[(sink as { value: number }).value] ?? {};
+      for (const caller of followFunction(ways, given)) found.push({ ...caller, args: handedBy(source, sink.reading, caller.args) });
       continue;
     }
     const [part] = passed?.track ?? [];

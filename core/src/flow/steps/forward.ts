@@ -15,6 +15,8 @@ import { calledName, isCommand, localKind, nameOf, type Step } from './step';
 import { arrivals, codeAt, handedTo, memberLabel, slotLabel } from '../graph/targets';
 import { forward, type Passed } from '../graph/track';
 import type { FlowQueries, Run } from './queries';
+import { takenOfOutlet } from './outlets';
+import { givesToRoutes } from '../../frameworks/route-tags';
 import { selectorPasses } from './selectors';
 import { append } from '../../model/append';
 
@@ -303,6 +305,8 @@ function propSteps(ways: FlowQueries, frame: Frame, use: TemplateUse, binding: B
       return passed.how === 'computed'
         ? [{ kind: 'reads', how: passed.how, at, frame: frame.index, name, ending: 'read', by: binding.to.name }]
         : [];
+    const outlet = outletSteps(graph, frame, use, binding, passed);
+    if (outlet) return outlet;
     // Who is handed the application's store hands it to all.
     if (target?.kind === 'outside' && binding.to.name === 'store' && /Provider$/.test(use.tag)) return [];
     const by = target?.kind === 'outside' ? `${use.tag} of ${target.module}` : use.tag;
@@ -319,6 +323,19 @@ function propSteps(ways: FlowQueries, frame: Frame, use: TemplateUse, binding: B
     const spots = arrivals(graph, place, key, passed.track);
     if (spots.length === 0) return [{ kind, how: passed.how, at, frame: place.index, name: prop, ending: 'untaken' }];
     return spots.map((to): Step => ({ kind, how: passed.how, at, frame: place.index, name: prop, to }));
+  });
+}
+
+/** What an outlet of a router gives to its routes: to all that take it there; undefined for all other bindings. */
+function outletSteps(graph: Graph, frame: Frame, node: TemplateUse, { span, to }: Binding, passed: Passed): Step[] | undefined {
+  const use = graph.model.useOfNode.get(node);
+  if (!use || to.name !== givesToRoutes(use)) return undefined;
+  const base = { kind: 'gives', how: passed.how, at: codeAt(frame, span), by: node.tag } as const;
+  const takers = takenOfOutlet(graph, frame, use);
+  if (takers.length === 0) return [{ ...base, frame: frame.index, name: to.name, ending: 'untaken' }];
+  return takers.map(({ frame: there, value }): Step => {
+    const name = there.body.values[value]?.name ?? '';
+    return { ...base, frame: there.index, name, to: { frame: there.index, value, track: passed.track } };
   });
 }
 

@@ -1,6 +1,7 @@
 import { isAmong, spotKey, valueOf, type Spot } from '../graph/graph';
 import type { Step } from './step';
 import type { Run, FlowQueries } from './queries';
+import { runsHanded } from './run-by-hook';
 
 /** Ways to a function longer than this are not followed. */
 const most = 400;
@@ -33,6 +34,9 @@ export function findRuns(ways: FlowQueries, start: Spot): Run[] {
       found.push({ kind: 'setter', ...paired, trail });
       continue;
     }
+    const handed = graph.hookFrame(spot.frame, spot.value) ? [] : runsHanded(value, spot.track);
+    for (const one of handed) stack.push({ spot: { frame: spot.frame, value: one.value, track: one.path }, trail });
+    if (handed.length > 0) continue;
     for (const step of ways.back(spot)) {
       // Of a list, what was put into it may be called: those who asked to be told.
       if (step.kind === 'changes' && !isAmong(spot)) continue;

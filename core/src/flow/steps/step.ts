@@ -34,6 +34,7 @@ export const endings = [
   'read',
   'leaves',
   'unheard',
+  'uncalled',
   'untaken',
   'ungiven',
   'constant',

@@ -1,6 +1,7 @@
 import { followFunction } from './callers';
 import type { Frame } from '../graph/frames';
-import type { Spot } from '../graph/graph';
+import type { Graph, Spot } from '../graph/graph';
+import type { KeyPart } from '../../model/facts';
 import { codeAt } from '../graph/targets';
 import { atomSetters } from './atoms';
 import { renewalsOf } from './queries-asked';
@@ -60,9 +61,8 @@ export function findWriters(ways: FlowQueries, frame: Frame, state: number): Wri
     append(setters, atomSetters(graph, frame, state));
     append(found, setByStores(ways, frame, state));
   }
-  const asked = frame.body.values[state]?.origin?.kind === 'query' ? frame.body.values[state].origin.what : undefined;
-  const what = asked ?? (frame.kind === 'module' ? name : undefined);
-  for (const { frame: there, action, call } of what === undefined ? [] : renewalsOf(graph, what))
+  const asked = askedBy(graph, frame, state);
+  for (const { frame: there, action, call } of asked ? renewalsOf(graph, frame.file, asked) : [])
     found.push({ frame: there, action, at: codeAt(there, call.span), name, args: call.args.slice(1), path: [], trail: [] });
   for (const caller of followFunction(
     ways,
@@ -82,6 +82,14 @@ export function findWriters(ways: FlowQueries, frame: Frame, state: number): Wri
     });
   }
   return found;
+}
+
+/** The key by which a query is asked, or that of options which a module holds for one; undefined for all else. */
+function askedBy({ model }: Graph, frame: Frame, state: number): readonly KeyPart[] | undefined {
+  const { origin, name = '' } = frame.body.values[state] ?? {};
+  if (origin?.kind === 'query') return origin.key ?? [];
+  const meant = frame.kind === 'module' ? model.named(frame.file, name) : undefined;
+  return meant?.kind === 'value' ? meant.keys?.['queryKey'] : undefined;
 }
 
 /** Who sets a state of a module as a member of a store that is put together from it. */

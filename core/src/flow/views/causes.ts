@@ -164,19 +164,21 @@ export function hangCauses(ways: FlowQueries, above: Draft, frame: Frame, action
   seen.add(key);
   const callers = ways.callers(frame, action);
   if (facts.kind === 'effect' || facts.kind === 'lifecycle' || facts.kind === 'render' || callers.length === 0) {
+    const uncalled = callers.length === 0 && facts.kind === 'handler' && facts.when === undefined;
     const runsBy: Step = {
       kind: 'starts',
       how: 'same',
       at: codeAt(frame, facts.span),
       frame: frame.index,
       name: facts.name,
-      ending: callers.length === 0 && facts.kind === 'handler' && facts.when === undefined ? 'unknown' : 'platform',
-      by:
-        facts.when ??
-        causeOf(
-          facts.kind,
-          facts.follows?.map((one) => frame.body.values[one.value]?.name ?? ''),
-        ),
+      ending: uncalled ? 'uncalled' : 'platform',
+      by: uncalled
+        ? facts.name
+        : (facts.when ??
+          causeOf(
+            facts.kind,
+            facts.follows?.map((one) => frame.body.values[one.value]?.name ?? ''),
+          )),
     };
     above.below.push(draftOf(graph, runsBy, facts.name));
     return;

@@ -5,6 +5,7 @@ import type { SendFact } from '../../model/facts';
 import type { Frame } from '../graph/frames';
 import { type Graph, type Spot, spotKey } from '../graph/graph';
 import { type Draft, draftOf } from './ladder';
+import { renewedBy } from '../steps/queries-asked';
 import { reducerStep, runsOnHearing } from '../steps/forward';
 import { calledName, type Step } from '../steps/step';
 import { codeAt } from '../graph/targets';
@@ -45,6 +46,14 @@ export function hangEffects(ways: FlowQueries, above: Draft, frame: Frame, actio
     hangRuns(ways, draft, { frame: frame.index, value: raise.value, track: [] }, 'catches', seen);
   }
   for (const call of facts.invokes) {
+    for (const to of renewedBy(graph, frame, call))
+      hangChange(
+        ways,
+        above,
+        { kind: 'changes', how: 'same', at: codeAt(frame, call.span), frame: frame.index, name: '', to },
+        undefined,
+        seen,
+      );
     const spot: Spot = { frame: frame.index, value: call.value, track: call.path };
     const runs = ways.runs(spot);
     if (!runs.some((run) => run.kind !== 'end')) continue;

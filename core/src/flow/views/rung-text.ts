@@ -74,9 +74,11 @@ function happensAt(rung: Rung): string {
     case 'paints':
       return by === 'condition' ? 'decides what shows' : by === undefined ? 'painted' : `painted on ${elementText(by)}`;
     case 'starts':
-      return rung.ending === 'platform' || rung.ending === 'leaves' || rung.ending === 'unknown' ? '' : `first value of ${name}`;
+      return rung.ending === 'platform' || rung.ending === 'leaves' || rung.ending === 'unknown' || rung.ending === 'uncalled'
+        ? ''
+        : `first value of ${name}`;
     case 'changes':
-      return by === undefined ? `changes ${name}` : `changes ${name} by ${by}`;
+      return by === undefined || by === '' ? `changes ${name}` : `changes ${name} by ${by}`;
     case 'raises':
       return `raises ${name}`;
     case 'relays':
@@ -97,7 +99,7 @@ function happensAt(rung: Rung): string {
 }
 
 function endingOf(rung: Rung): string {
-  const { by } = rung;
+  const { by, name } = rung;
   if (rung.ending === undefined) return '';
   switch (rung.ending) {
     case 'painted':
@@ -126,6 +128,8 @@ function endingOf(rung: Rung): string {
       return 'given from above the page';
     case 'unknown':
       return by === undefined || by === '' ? 'cannot be followed further' : `cannot be followed further: ${by}`;
+    case 'uncalled':
+      return `no call of ${by ?? name} is seen on this page`;
     case 'again':
       return rung.again !== undefined && rung.again > rung.index ? 'told below' : 'seen above';
     case 'decides':

@@ -9,6 +9,7 @@ import { makers } from '../../../../testing/src/traces/makers';
 import { impact, stores } from '../../../../testing/src/traces/stores';
 import { others } from '../../../../testing/src/traces/others';
 import { svelteOwn } from '../../../../testing/src/traces/svelte';
+import { outside } from '../../../../testing/src/traces/outside';
 import { origins, slots, values } from '../../../../testing/src/traces/values';
 import { vueOwn } from '../../../../testing/src/traces/vue';
 import { endings, rungText, stepKinds, traceOf } from '..';
@@ -17,6 +18,7 @@ await loadCompilers(['App.vue', 'App.svelte', 'app.component.html']);
 
 const tables = {
   others,
+  outside,
   values,
   origins,
   slots,

@@ -1,4 +1,5 @@
 import { traitsOf } from '../../frameworks/registry';
+import type { ValueFact } from '../../model/facts';
 import type { Component } from '../../model/model';
 import { heardBy } from '../../model/tag-text';
 import { memberName } from '../../model/member';
@@ -7,11 +8,13 @@ import type { PlaceIndex } from '../../model/tree';
 import { hangCauses, hangWriters, originsOf } from './causes';
 import { hangEffects, hangRuns } from './effects';
 import { followAll, startOf } from './follow';
+import type { Frame } from '../graph/frames';
 import { type Spot, spotKey, valueOf } from '../graph/graph';
 import { type Impact, impactOf } from './impact';
 import { type Draft, draftOf, numbered, type Rung } from './ladder';
 import { commonOwner } from './owner';
 import { isEvent, type Subject, subjectOf } from './subject';
+import { originText } from '../steps/backward';
 import type { Step } from '../steps/step';
 import { asTaken } from '../graph/stores';
 import { codeAt } from '../graph/targets';
@@ -135,7 +138,10 @@ function eventComes(ways: FlowQueries, start: Draft, spot: Spot): void {
 function hangAllWriters(ways: FlowQueries, start: Draft, spot: Spot): void {
   const { graph } = ways;
   const seen = new Set<string>();
-  for (const origin of originsOf(ways, spot)) {
+  const origins = originsOf(ways, spot);
+  // Nothing on its way is kept here: where that ends is all that can be told.
+  if (origins.length === 0) hangSources(ways, start, spot);
+  for (const origin of origins) {
     let above = start;
     if (spotKey(origin.spot) !== spotKey(spot)) {
       for (const step of origin.trail) {
@@ -147,16 +153,15 @@ function hangAllWriters(ways: FlowQueries, start: Draft, spot: Spot): void {
     if (hangWriters(ways, above, origin.spot, seen) === 0) {
       const frame = graph.frames[origin.spot.frame];
       const value = valueOf(graph, origin.spot);
-      if (frame && value)
-        above.below.push(
-          draftOf(
-            graph,
-            { kind: 'owns', how: 'same', at: codeAt(frame, value.span), frame: frame.index, name: value.name, ending: 'constant' },
-            value.name,
-          ),
-        );
+      if (frame && value) above.below.push(draftOf(graph, unwritten(frame, value), value.name));
     }
   }
+}
+
+/** A value that nothing on the page is seen to change: what is asked of outside may be another one whenever it is asked. */
+function unwritten(frame: Frame, { origin, span, name }: ValueFact): Step {
+  const here = { kind: 'owns', how: 'same', at: origin?.at ?? codeAt(frame, span), frame: frame.index, name } as const;
+  return origin ? { ...here, ending: 'asked', by: originText(origin) } : { ...here, ending: 'constant' };
 }
 
 /** Where a value comes from: of what is taken from above, who gives it; where nobody is seen to, what that is. */

@@ -32,6 +32,7 @@ export const react: Adapter = {
     propsByDeclaration: false,
     endOfLife: /^componentWillUnmount$/,
     routeOutlet: /^Outlet$/,
+    outletGives: { prop: 'context', takenBy: 'useOutletContext' },
     tableOutlet: /^(RouterProvider|DataBrowserRouter)$/,
     rerender: 'component',
     rendersOn: 'owner',

@@ -5,7 +5,7 @@ import { takenFrom } from '../../model/taken';
 import { type Body, propValue } from './body';
 import { inPlaceMethods, itemMethods, shufflingMethods } from './lists';
 import { memberChain } from './names';
-import { renewedBy } from './origins';
+import { renewedBy } from './query-keys';
 import { type Meaning, unboxed } from './scope';
 import { bare, dottedName, type FunctionNode, keyName, spanOf } from './syntax';
 

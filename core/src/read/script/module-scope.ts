@@ -4,6 +4,7 @@ import type { TypeFact } from '../../model/types';
 import type { ModuleScope } from './body';
 import type { Declared } from './declarations';
 import { declaredNames, readModule } from './modules';
+import { keysHeld } from './query-keys';
 import { bare, type FunctionNode, isFunction, keyName, objectNames, patternNames, spanOf } from './syntax';
 import { readTypeDeclaration } from './types';
 
@@ -79,10 +80,18 @@ function textTable(node: t.Node): Record<string, string> | undefined {
 }
 
 /** Something of the module that is no component, with the texts that it holds. */
-export function sharedValue(module: ModuleScope, { name, nameSpan }: Declared): SharedFact {
+export function sharedValue(module: ModuleScope, { name, nameSpan, node }: Declared): SharedFact {
   const text = module.texts.get(name);
   const texts = module.textTables.get(name);
-  return { kind: 'value', name, span: nameSpan, ...(text === undefined ? {} : { text }), ...(texts ? { texts } : {}) };
+  const keys = keysHeld(module, node);
+  return {
+    kind: 'value',
+    name,
+    span: nameSpan,
+    ...(text === undefined ? {} : { text }),
+    ...(texts ? { texts } : {}),
+    ...(keys ? { keys } : {}),
+  };
 }
 
 /** What a question has an answer for, statement by statement. */

@@ -1,10 +1,11 @@
 import type * as t from '@babel/types';
 import type { OriginFact } from '../../model/facts';
 import { type Body, excerpt } from './body';
+import { keyIn, keyParts } from './query-keys';
 import { bare, dottedName, keyName, spanOf } from './syntax';
 import { ownValue } from '../../model/own-value';
 
-type Asked = { readonly kind: OriginFact['kind']; readonly what: string };
+type Asked = Pick<OriginFact, 'kind' | 'what' | 'key'>;
 
 /** Platform functions that give what the project does not compute, by name. */
 const platform: Readonly<Record<string, OriginFact['kind']>> = {
@@ -31,6 +32,9 @@ const hooks: Readonly<Record<string, OriginFact['kind']>> = {
   useQueries: 'query',
   useSWR: 'query',
   useFetch: 'query',
+  createQuery: 'query',
+  createInfiniteQuery: 'query',
+  injectQuery: 'query',
   useLoaderData: 'loader',
   useRouteLoaderData: 'loader',
   useActionData: 'loader',
@@ -98,26 +102,9 @@ export function originOfHook(body: Body, call: t.CallExpression, name: string): 
   const kind = ownValue(hooks, name);
   if (!kind) return undefined;
   const [first] = call.arguments;
-  const given = first && bare(first);
-  return { kind, what: (given && askedFor(body, keyIn(given))) ?? name };
-}
-
-/** The key among the options of a query: written there, or those of the options that they begin with; what is no object stands for itself. */
-function keyIn(given: t.Node): t.Node | undefined {
-  if (given.type !== 'ObjectExpression') return given;
-  const written = given.properties.find(
-    (one): one is t.ObjectProperty =>
-      one.type === 'ObjectProperty' && one.key.type === 'Identifier' && /^(queryKey|key|url)$/.test(one.key.name),
-  );
-  return written?.value ?? given.properties.find((one): one is t.SpreadElement => one.type === 'SpreadElement')?.argument;
-}
-
-const renewing = /^(?:setQuer(?:y|ies)Data|(?:invalidate|refetch|reset)Queries|fetchQuery|prefetchQuery)$/;
-
-/** Which query a call sets or has asked again, as its key is written; undefined for all other calls. */
-export function renewedBy(body: Body, call: t.CallExpression | t.OptionalCallExpression, method: string | undefined): string | undefined {
-  const [first] = call.arguments;
-  return method !== undefined && renewing.test(method) && first ? askedFor(body, keyIn(bare(first))) : undefined;
+  const asked = first && keyIn(bare(first));
+  const what = askedFor(body, asked) ?? name;
+  return kind === 'query' && asked ? { kind, what, key: keyParts(body.module, asked) } : { kind, what };
 }
 
 /** What is asked for, as it is written: a text, or an expression whose text says it; undefined for all else. */
@@ -133,6 +120,7 @@ export function askedFor(body: Body, given: t.Node | undefined): string | undefi
     case 'ArrayExpression':
       return excerpt(body.module, spanOf(node)).replace(/^`|`$/g, '');
     case 'BinaryExpression':
+    case 'CallExpression':
       return excerpt(body.module, spanOf(node));
     default:
       return undefined;

@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import type { StoreReading } from '../../../model/facts';
 import { isConverted } from '../../../read/script/conversions';
 import { modelKey } from '../../../model/member';
 import { addCall, addValue, type Body, type Dialect, memberValue, type Effects } from '../../../read/script/body';
@@ -9,6 +10,7 @@ import { composableValue, computedFrom } from '../../../read/script/functions';
 import { lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { plainMembersOf } from '../../../read/script/lists';
 import { bare, calleeName, dottedName, isFunction, keyName, keyOf, spanOf } from '../../../read/script/syntax';
+import { storeReadingOf } from '../../../read/script/store-shapes';
 import { type DeclaredMembers, fieldOf } from './contract';
 import { eventMember, propMember } from './names';
 
@@ -180,6 +182,8 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, setters: Ma
   if (!isComposable(calleeName(call)) || source === undefined) return undefined;
   const value = composableValue(body, name, source, call, scope);
   const facts = body.values[value];
+  const gives = readingOfStore(body, source);
+  if (facts && gives) facts.gives = gives;
   if (facts?.args)
     facts.args = facts.args.map((arg, at) => (isOpenedFirst(call.arguments[at], scope) ? { ...arg, byValue: true as const } : arg));
   return { value, boxed: true };
@@ -190,6 +194,12 @@ const isStoreHook = ({ module }: Body, source: string | undefined): boolean => {
   const origin = source === undefined ? undefined : module.imported.get(source);
   return origin?.from === 'vuex' && origin.imported === 'useStore';
 };
+
+/** `useStore(basket)` of the package that hands stores of modules to Vue: what that store holds. */
+function readingOfStore({ module }: Body, source: string): StoreReading | undefined {
+  const origin = module.imported.get(source);
+  return origin?.from === '@nanostores/vue' ? storeReadingOf(origin.imported) : undefined;
+}
 
 /** `useName(props.id)`, `useName(id.value)`: what could be followed is read before it is handed in. */
 function isOpenedFirst(given: t.Node | undefined, scope: Scope): boolean {
