@@ -101,8 +101,21 @@ const bySelection: Files = {
     "import { Component, inject } from '@angular/core';\nimport { Store } from '@ngrx/store';\nimport { addBoat, selectList } from './boats';\n@Component({ selector: 'app-root', template: '<button (click)=\"add()\">{{ list().length }}</button>' })\nexport class App {\n  private store = inject(Store);\n  list = this.store.selectSignal(selectList);\n  add() { this.store.dispatch(addBoat({ name: 'Ada' })); }\n}",
 };
 
+/** The same with actions that are made as a group. */
+const byGroup: Files = {
+  ...bySelection,
+  'src/boats.ts': (bySelection['src/boats.ts'] ?? '')
+    .replace('createAction,', 'createActionGroup, emptyProps,')
+    .replace(
+      "export const addBoat = createAction('[Boats] add', props<{ name: string }>());",
+      "export const Boats = createActionGroup({ source: 'Boats', events: { 'Add one': props<{ name: string }>(), Clear: emptyProps() } });",
+    )
+    .replace('on(addBoat,', 'on(Boats.clear, () => ({ list: [] })), on(Boats.addOne,'),
+  'src/app.ts': (bySelection['src/app.ts'] ?? '').replace('addBoat, selectList', 'Boats, selectList').replace('addBoat({', 'Boats.addOne({'),
+};
+
 /** Each of the projects by its kind. */
-export const centralProjects = { byModules, byFolder, byReducers, bySlices, byParts, bySelection };
+export const centralProjects = { byModules, byFolder, byReducers, bySlices, byParts, bySelection, byGroup };
 
 /** What is asked of the one store of an application. */
 export const central: readonly CentralCase[] = [
@@ -393,5 +406,52 @@ export const central: readonly CentralCase[] = [
     of: 'src/boats.ts#boatsReducer',
     ask: 'goes',
     rungs: ['boats.ts owns boatsReducer', 'main.ts starts store', 'App takes store', 'App starts list', 'App paints list | painted'],
+  },
+  {
+    name: 'a state of a class that asks for the store, by a group of actions',
+    files: byGroup,
+    of: 'src/boats.ts#list',
+    ask: 'changes',
+    rungs: [
+      'boats.ts owns boatsReducer.list',
+      '  boats.ts changes boatsReducer',
+      '  boats.ts catches boatsReducer',
+      '  boats.ts calls dispatch Boats.clear',
+      '  boats.ts starts clear | uncalled clear',
+      'boats.ts changes boatsReducer',
+      'boats.ts catches boatsReducer',
+      'boats.ts calls dispatch Boats.addOne',
+      'boats.ts catches addOne',
+      'boats.ts relays Boats',
+      'App calls Boats.addOne',
+      'App catches add',
+      'App calls add',
+      'App starts click | platform button',
+    ],
+  },
+  {
+    name: 'what a field selects of the store is changed where the store is',
+    files: byGroup,
+    of: 'App.list',
+    ask: 'changes',
+    rungs: [
+      'App owns list',
+      'App starts store',
+      'App takes store',
+      'main.ts gives boatsReducer',
+      '  boats.ts changes boatsReducer',
+      '  boats.ts catches boatsReducer',
+      '  boats.ts calls dispatch Boats.clear',
+      '  boats.ts starts clear | uncalled clear',
+      'boats.ts changes boatsReducer',
+      'boats.ts catches boatsReducer',
+      'boats.ts calls dispatch Boats.addOne',
+      'boats.ts catches addOne',
+      'boats.ts relays Boats',
+      'App calls Boats.addOne',
+      'App catches add',
+      'App calls add',
+      'App starts click | platform button',
+    ],
   },
 ];

@@ -27,7 +27,7 @@ export function originsOf(ways: FlowQueries, spot: Spot, isFieldOpen = true): Or
     const isOwn = value.kind === 'prop' && isWrittenProp(ways, at.spot);
     const steps = ways.back(at.spot).filter(({ kind }) => !lasts || kind === 'gives' || kind === 'takes');
     // Through a field that is only made once, what arrives is what tells of its changes itself.
-    const isHeard = !at.isByField || value.observable === true;
+    const isHeard = !at.isByField || value.observable === true || isCentralStore(value);
     if (isHeard && (isOwn || (lasts && !isMadeOfOthers(ways, at.spot, steps)))) found.push(at);
     const by = isField || at.isByField ? { isByField: true as const } : {};
     for (const step of steps) if (step.to) stack.push({ spot: step.to, trail: step.silent ? at.trail : [...at.trail, step], ...by });
@@ -45,6 +45,9 @@ function isLasting(ways: FlowQueries, spot: Spot, value: ValueFact): boolean {
     isWrittenQuery(ways, spot)
   );
 }
+
+/** A part of the one store of an application: what is selected of it follows it. */
+const isCentralStore = ({ kind, shape }: ValueFact): boolean => kind === 'store' && (shape === 'slice' || shape === 'root' || shape === 'module');
 
 /** A field of a class that nothing writes: what it is made with may be a signal or a stream, which is the same one wherever it is kept. */
 function isFieldOfClass(ways: FlowQueries, spot: Spot): boolean {
@@ -230,7 +233,17 @@ function hangCaller(ways: FlowQueries, above: Draft, caller: Caller, seen: Set<s
       return;
     case 'render':
       at.below.push(
-        draftOf(graph, { kind: 'starts', ...base, name: caller.name, ending: 'platform', by: 'while it renders' }, caller.name),
+        draftOf(
+          graph,
+          {
+            kind: 'starts',
+            ...base,
+            name: caller.name,
+            ending: 'platform',
+            by: caller.frame.kind === 'module' ? 'when this is computed' : 'while it renders',
+          },
+          caller.name,
+        ),
       );
       return;
     case 'channel':

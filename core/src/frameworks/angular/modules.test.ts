@@ -91,6 +91,7 @@ const said = (template: string, uses: readonly string[] = []): string[] =>
         template,
       },
       Hint: { js: "  hint = input('');\n  late = input(0);" },
+      TideDial: { template: '<i></i>', js: '  level = input(0);' },
     }),
   )
     .findings.filter(({ severity }) => severity !== 'tidy')
@@ -104,6 +105,9 @@ describe('what an element is given, and who takes it', () => {
     ['<p *ngIf="x">y</p>', ['NgIf']],
     ['<input [(ngModel)]="x" /><p [ngClass]="x">y</p>', ['FormsModule', 'NgClass']],
     ['<form [formGroup]="x"><input formControlName="a" [minlength]="2" /></form>', ['ReactiveFormsModule']],
+    // A component that stands for a field of a form.
+    ['<form [formGroup]="x"><tide-dial formControlName="a" [level]="1" /></form>', ['ReactiveFormsModule', 'TideDial']],
+    ['<tide-dial [formControl]="x" />', ['ReactiveFormsModule', 'TideDial']],
     ['<a [routerLink]="x" [queryParams]="x">y</a><router-outlet />', ['RouterLink', 'RouterOutlet']],
     ['<p [hidden]="x" [attr.colr]="x" [class.a]="x" [style.width.px]="x" [innerHtml]="x" [tabindex]="0" data-a="b" title="c">y</p>'],
     ['<label [for]="x">y</label><input [readonly]="x" [value]="x" />'],
@@ -119,6 +123,11 @@ describe('what an element is given, and who takes it', () => {
     ['<p hint="a">y</p>', ['component-unknown hint: App writes hint, and nothing that it may use takes it: that would need Hint.']],
     ['<p *hint="x">y</p>', ['component-unknown hint: App writes hint, and nothing that it may use takes it: that would need Hint.']],
     ['<p [colr]="x">y</p>', ['prop-unknown colr: <p> is given colr, and does not take it.']],
+    [
+      '<tide-dial formControlNam="a" />',
+      ['prop-unknown formControlNam: TideDial is given formControlNam, and does not take it.'],
+      ['ReactiveFormsModule', 'TideDial'],
+    ],
     [
       '<p *ngIf="x">y</p>',
       ['component-unknown ngIf: App writes ngIf, and nothing that it may use takes it: that would need NgIf.'],

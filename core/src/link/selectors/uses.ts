@@ -216,7 +216,7 @@ function targetFor(binding: Binding, { facts }: Selected, tag: string, finding: 
     case 'property':
       if (has(propKey(to.name))) return { ...binding, to: { kind: 'prop', name: to.name } };
       // Both ways it is bound to what the framework itself gives, or to a member.
-      return (binding.direction === 'two-way' ? isOwnBinding(to.name) : isElementProperty(tag, to.name))
+      return finding.reach.taken.has(to.name) || (binding.direction === 'two-way' ? isOwnBinding(to.name) : isElementProperty(tag, to.name))
         ? binding
         : { ...binding, to: { kind: 'prop', name: to.name } };
     case 'listener':
@@ -231,7 +231,7 @@ function targetFor(binding: Binding, { facts }: Selected, tag: string, finding: 
 /** An attribute that says something as a text, which neither the platform nor anything of the project can take. */
 function isForNobody({ to, constant = '""' }: Binding, tag: string, { reach, taken }: Finding): boolean {
   const name = to.name.toLowerCase();
-  if (reach.isOpen || /^["']?["']?$/.test(constant) || !isElementTag(tag)) return false;
+  if (reach.isOpen || reach.taken.has(to.name) || /^["']?["']?$/.test(constant) || !isElementTag(tag)) return false;
   return !isCommonAttribute(name) && !platformAttributes.has(name) && !/^(?:i18n|ng|xmlns)|[-:]/.test(name) && !taken.has(to.name);
 }
 

@@ -4,7 +4,7 @@ import type { Span } from '../../model/span';
 import { addValue, type Body, type ModuleScope } from './body';
 import { readingsOf } from './expressions';
 import { madeReducerOf, readReducer } from './reducers';
-import { declareActionMaker, declareKeySelector, declareSelector, declareThunk, isActionMaker } from './store-functions';
+import { declareActionGroup, declareActionMaker, declareKeySelector, declareSelector, declareThunk, isActionMaker } from './store-functions';
 import type { Scope } from './scope';
 import { fillStore, noteFields } from './store-content';
 import { type PlacedStore, readStoreModule, storeModuleOf, storeOptionsOf } from './store-modules';
@@ -65,6 +65,8 @@ export function madeForStore(body: Body, name: string, at: Span, call: t.CallExp
     case 'createSelector':
     case 'createDraftSafeSelector':
       return declareSelector(body, name, at, call, scope);
+    case 'createActionGroup':
+      return declareActionGroup(body, name, at, call);
     case 'createFeatureSelector':
       return first?.type === 'StringLiteral' ? declareKeySelector(body, name, at, first.value) : undefined;
     default:

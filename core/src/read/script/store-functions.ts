@@ -5,7 +5,7 @@ import { addAction, addValue, type Body, fillAction, newEffects } from './body';
 import { actionNames, centralStore } from './central';
 import { bindParams, keptFunction, readFunctionInto, readingsOf } from './expressions';
 import { innerScope, type Scope } from './scope';
-import { bare, calleeName, type FunctionNode, isFunction, patternNames, resultOf, spanOf } from './syntax';
+import { bare, calleeName, type FunctionNode, isFunction, keyName, patternNames, resultOf, spanOf } from './syntax';
 
 /** `createAction('boats/add')`: a function that makes actions of a name. */
 export function isActionMaker(given: t.Node | undefined): boolean {
@@ -16,17 +16,49 @@ export function isActionMaker(given: t.Node | undefined): boolean {
 
 /** What such a function does: it tells the store its name, with what it is given as `payload` or as the action itself. */
 export function declareActionMaker(body: Body, name: string, at: Span, call: t.CallExpression): number {
-  const action = addAction(body, name, 'handler', spanOf(call));
+  const isWhole = call.arguments[1]?.type === 'CallExpression' && calleeName(call.arguments[1]) === 'props';
+  return addActionMaker(body, { name, told: name, at, span: spanOf(call), isWhole });
+}
+
+type ActionMaker = { readonly name: string; readonly told: string; readonly at: Span; readonly span: Span; readonly isWhole: boolean };
+
+function addActionMaker(body: Body, { name, told, at, span, isWhole }: ActionMaker): number {
+  const action = addAction(body, name, 'handler', span);
   const value = addValue(body, { name, kind: 'function', span: at, from: [], action });
   const given = addValue(body, { name: 'payload', kind: 'param', span: at, from: [], of: action, position: 0 });
-  const span = spanOf(call);
-  const isWhole = call.arguments[1]?.type === 'CallExpression' && calleeName(call.arguments[1]) === 'props';
   const readings: Reading[] = [
     { value: given, path: [], how: 'same', span, ...(isWhole ? {} : { held: { at: ['payload'], how: 'same' as const } }) },
   ];
   const facts = body.actions[action];
-  if (facts) facts.invokes = [{ span, value: centralStore(body, span), path: ['dispatch', `{${name}}`], args: [{ readings }] }];
+  if (facts) facts.invokes = [{ span, value: centralStore(body, span), path: ['dispatch', `{${told}}`], args: [{ readings }] }];
   return value;
+}
+
+/** `createActionGroup({ source: 'Boats', events: { 'Load Done': props<…>() } })`: an object of such functions, each under the name of its event as one word. */
+export function declareActionGroup(body: Body, name: string, at: Span, call: t.CallExpression): number | undefined {
+  const options = call.arguments[0] && bare(call.arguments[0]);
+  const given = options?.type === 'ObjectExpression' ? options.properties : [];
+  const held = given.find((one): one is t.ObjectProperty => one.type === 'ObjectProperty' && keyName(one) === 'events');
+  const events = held && bare(held.value);
+  if (events?.type !== 'ObjectExpression') return undefined;
+  const value = addValue(body, { name, kind: 'derived', span: at, from: [] });
+  const from = events.properties.flatMap((event): Reading[] => {
+    const written = event.type === 'SpreadElement' ? undefined : keyName(event);
+    if (written === undefined) return [];
+    const member = asOneWord(written);
+    const span = spanOf(event);
+    const made = addActionMaker(body, { name: member, told: `${name}.${member}`, at: span, span, isWhole: true });
+    return [{ value: made, path: [], how: 'computed', span, held: { at: [member], how: 'same' } }];
+  });
+  Object.assign(body.values[value] ?? {}, { from });
+  return value;
+}
+
+/** `Load Done` → `loadDone`. */
+function asOneWord(written: string): string {
+  const [first = '', ...more] = written.trim().split(/\s+/);
+  const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
+  return [first.charAt(0).toLowerCase() + first.slice(1), ...more.map(capital)].join('');
 }
 
 /** `(id) => async (dispatch, getState) => …`: the function that the store runs, given by another; undefined for all else. */
