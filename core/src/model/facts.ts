@@ -268,7 +268,7 @@ export type BodyFacts = {
   readonly actions: readonly ActionFact[];
   /** Events whose subscriptions something in it ends: their names, `timer`, or an empty text for any; absent for none. */
   readonly endings?: readonly string[];
-  /** Events that something in it would end by a function that it makes there, which is another one; absent for none. */
+  /** Events that something in it would end by another function than was added, or on another way; absent for none. */
   readonly vainEndings?: readonly string[];
   /** Stores are told to do something by names that constants hold: `{NAME}` stands for these. */
   readonly toldByConstants?: true;
@@ -804,6 +804,8 @@ export type ChangeFact = {
   readonly isLater?: true;
   /** Another object is put in the place of the one that is followed. */
   readonly replaces?: true;
+  /** A method of what is there changes it, and nothing is put in its place. */
+  readonly byMethod?: true;
   /** It is written through a local that is another name for the same object. */
   readonly byAlias?: true;
   /** Members of the value that change; empty for the whole. */

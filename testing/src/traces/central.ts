@@ -111,7 +111,9 @@ const byGroup: Files = {
       "export const Boats = createActionGroup({ source: 'Boats', events: { 'Add one': props<{ name: string }>(), Clear: emptyProps() } });",
     )
     .replace('on(addBoat,', 'on(Boats.clear, () => ({ list: [] })), on(Boats.addOne,'),
-  'src/app.ts': (bySelection['src/app.ts'] ?? '').replace('addBoat, selectList', 'Boats, selectList').replace('addBoat({', 'Boats.addOne({'),
+  'src/app.ts': (bySelection['src/app.ts'] ?? '')
+    .replace('addBoat, selectList', 'Boats, selectList')
+    .replace('addBoat({', 'Boats.addOne({'),
 };
 
 /** Each of the projects by its kind. */

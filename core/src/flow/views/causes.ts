@@ -47,7 +47,8 @@ function isLasting(ways: FlowQueries, spot: Spot, value: ValueFact): boolean {
 }
 
 /** A part of the one store of an application: what is selected of it follows it. */
-const isCentralStore = ({ kind, shape }: ValueFact): boolean => kind === 'store' && (shape === 'slice' || shape === 'root' || shape === 'module');
+const isCentralStore = ({ kind, shape }: ValueFact): boolean =>
+  kind === 'store' && (shape === 'slice' || shape === 'root' || shape === 'module');
 
 /** A field of a class that nothing writes: what it is made with may be a signal or a stream, which is the same one wherever it is kept. */
 function isFieldOfClass(ways: FlowQueries, spot: Spot): boolean {

@@ -425,6 +425,6 @@ describe('what changes a field', () => {
       'board starts set kind | platform when kind is given',
     ]);
     const own = "  draft = '';\n  held;\n  get kind() { return this.held; }\n  set kind(to) { this.held = to; this.draft = to; }";
-    expect(changes(own, 'draft')).toEqual(['board owns draft', 'board changes draft', 'board starts set kind | unknown']);
+    expect(changes(own, 'draft')).toEqual(['board owns draft', 'board changes draft', 'board starts set kind | uncalled set kind']);
   });
 });

@@ -82,6 +82,8 @@ export type Body = {
   readonly endings: Set<string>;
   /** Events whose subscriptions are taken away by another function than was added. */
   readonly vainEndings: Set<string>;
+  /** Of the document and the window, by event: on which way listeners are added, and taken away. */
+  readonly ways: Map<string, { readonly added: Set<WayHeard>; readonly removed: Set<WayHeard> }>;
   /** States that are set each time the component renders, or an effect of it runs. */
   readonly again: AgainFact[];
   /** The function that raises events is handed on. */
@@ -199,6 +201,7 @@ export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
     propsEscape: false,
     endings: new Set(),
     vainEndings: new Set(),
+    ways: new Map(),
     again: [],
     raisesUnseen: false,
     restTargets: [],
@@ -316,6 +319,20 @@ export function memberValue(body: Body, key: MemberKey, span: Span, name = membe
   return index;
 }
 
+/** What is read of the rest of the props under a name is the prop of that name; undefined for the rest as a whole, and all else. */
+export function propOfRest(
+  body: Body,
+  value: number,
+  [name, ...path]: readonly string[],
+  span: Span,
+): { readonly value: number; readonly path: readonly string[] } | undefined {
+  const { kind, name: bound = '' } = body.values[value] ?? {};
+  // What no component declares is not its prop either: `$attrs`, `$$restProps`.
+  if (kind !== 'rest' || bound.startsWith('$') || name === undefined || name === '*') return undefined;
+  if (!body.restNames.has(name)) body.restNames.set(name, span);
+  return { value: propValue(body, name, span), path };
+}
+
 /** A prop that is a function, given to an element or handed on as it is: the platform raises it. */
 export function attachCallbacks(body: Body, readings: readonly Pick<Reading, 'value' | 'how' | 'path' | 'span'>[]): void {
   for (const { value: index, how, path, span } of readings) {
@@ -368,9 +385,22 @@ export function readPutOff({ queue }: Body): void {
   queue.length = 0;
 }
 
+/** On which way a listener is asked for: in to where an event is raised, out from there, or either where the text does not tell. */
+export type WayHeard = 'in' | 'out' | 'either';
+
+/** A listener on one way is not taken away by the same function on the other one. */
+function loseOtherWays({ ways, endings, vainEndings }: Body): void {
+  const isAlone = (all: ReadonlySet<WayHeard>, way: WayHeard): boolean => all.size === 1 && all.has(way);
+  for (const [event, { added, removed }] of ways) {
+    const isOther = (isAlone(added, 'in') && isAlone(removed, 'out')) || (isAlone(added, 'out') && isAlone(removed, 'in'));
+    if (isOther && endings.delete(event)) vainEndings.add(event);
+  }
+}
+
 /** Reads all functions that were put off, and gives the finished tables. */
 export function finishBody(body: Body): BodyFacts {
   readPutOff(body);
+  loseOtherWays(body);
   for (const [index, value] of body.values.entries()) {
     if (value.kind === 'derived' && value.from.some((one) => one.how === 'computed' || one.how === 'called')) {
       const formula = formulaAfter(body.module.text, value.span.end);

@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { CallFact, OriginFact, Reading, ValueKind } from '../../model/facts';
 import type { Span } from '../../model/span';
 import { takenFrom } from '../../model/taken';
-import { type Body, propValue } from './body';
+import { type Body, propOfRest, propValue } from './body';
 import { inPlaceMethods, itemMethods, shufflingMethods } from './lists';
 import { memberChain } from './names';
 import { renewedBy } from './query-keys';
@@ -17,7 +17,10 @@ export type CalledValue = { readonly value: number; readonly path: readonly stri
 
 /** The value that a meaning stands for, with the member that is called; undefined for what is no value. */
 export function calledValue(body: Body, meaning: Meaning, path: readonly string[], span: Span): CalledValue | undefined {
-  if (meaning.kind === 'value') return { value: meaning.value, path: [...meaning.path, ...path] };
+  if (meaning.kind === 'value') {
+    const whole = [...meaning.path, ...path];
+    return propOfRest(body, meaning.value, whole, span) ?? { value: meaning.value, path: whole };
+  }
   if (meaning.kind === 'props' && path.length > 0) return { value: propValue(body, path[0] as string, span), path: path.slice(1) };
   return undefined;
 }

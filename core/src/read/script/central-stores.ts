@@ -4,7 +4,14 @@ import type { Span } from '../../model/span';
 import { addValue, type Body, type ModuleScope } from './body';
 import { readingsOf } from './expressions';
 import { madeReducerOf, readReducer } from './reducers';
-import { declareActionGroup, declareActionMaker, declareKeySelector, declareSelector, declareThunk, isActionMaker } from './store-functions';
+import {
+  declareActionGroup,
+  declareActionMaker,
+  declareKeySelector,
+  declareSelector,
+  declareThunk,
+  isActionMaker,
+} from './store-functions';
 import type { Scope } from './scope';
 import { fillStore, noteFields } from './store-content';
 import { type PlacedStore, readStoreModule, storeModuleOf, storeOptionsOf } from './store-modules';

@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import { type Channel, heldEnding, type HearFact, type Reading, type SendFact, timerEvent } from '../../model/facts';
 import { eventKey } from '../../model/member';
 import { remembered } from '../../model/remembered';
-import type { Body, Dialect, Effects, ModuleScope } from './body';
+import type { Body, Dialect, Effects, ModuleScope, WayHeard } from './body';
 import { keptFunction, readArgs, readExpression, readingsOf } from './expressions';
 import { innerScope, lookUp, type Scope } from './scope';
 import { bare, dottedName, isFunction, keyName, spanOf } from './syntax';
@@ -66,10 +66,11 @@ function noteEnding(body: Body, node: Call, method: string, base: t.Node, scope:
   else if (maker !== undefined && observers.test(maker)) body.endings.add(maker);
   else if (/^(close|disconnect|abort|dispose|destroy|removeAllListeners|unsubscribe)$/.test(method)) body.endings.add('');
   else if (method === 'remove' && node.arguments.length === 0) body.endings.add(heldEnding);
-  else if (undoing.has(method))
-    (method === 'removeEventListener' && isMadeInPlace(node.arguments[1]) ? body.vainEndings : body.endings).add(
-      endedName(body, node.arguments[0], scope),
-    );
+  else if (undoing.has(method)) {
+    const event = endedName(body, node.arguments[0], scope);
+    (method === 'removeEventListener' && isMadeInPlace(node.arguments[1]) ? body.vainEndings : body.endings).add(event);
+    noteWay(body, event, 'removed', method === 'removeEventListener' ? wayOf(node) : 'either');
+  }
 }
 
 type Callee = { readonly base: t.Node; readonly path: readonly string[] };
@@ -402,15 +403,23 @@ const isListening = (node: t.Node): boolean =>
   (node.type === 'CallExpression' || node.type === 'OptionalCallExpression') &&
   /(^|\.)addEventListener$/.test(dottedName(node.callee) ?? '');
 
-/** Its third argument asks for the way down, or may. */
-function capturesItself(node: t.Node): boolean {
+/** Which way its third argument asks for: the way in to where an event is raised, or the one back. */
+function wayOf(node: t.Node): WayHeard {
   const third = node.type === 'CallExpression' || node.type === 'OptionalCallExpression' ? node.arguments[2] : undefined;
   const given = third && bare(third);
-  if (!given || isNoOption(given) || (given.type === 'BooleanLiteral' && !given.value)) return false;
-  return (
-    given.type !== 'ObjectExpression' ||
-    given.properties.some((property) => property.type === 'SpreadElement' || keyName(property) === 'capture')
-  );
+  if (!given || isNoOption(given)) return 'out';
+  if (given.type !== 'ObjectExpression') return given.type === 'BooleanLiteral' ? (given.value ? 'in' : 'out') : 'either';
+  if (given.properties.some((one) => one.type === 'SpreadElement')) return 'either';
+  const capture = given.properties.find((one) => one.type !== 'SpreadElement' && keyName(one) === 'capture');
+  if (!capture) return 'out';
+  return capture.type === 'ObjectProperty' && capture.value.type === 'BooleanLiteral' ? (capture.value.value ? 'in' : 'out') : 'either';
+}
+
+/** Notes on which way an event of the document or the window is listened for, or a listener for it taken away. */
+function noteWay({ ways }: Body, event: string, what: 'added' | 'removed', way: WayHeard): void {
+  const known = ways.get(event) ?? { added: new Set(), removed: new Set() };
+  known[what].add(way);
+  ways.set(event, known);
 }
 
 /** `this.hear.bind(this)` → `this.hear`. */
@@ -440,7 +449,8 @@ export function heard(body: Body, run: t.Node, scope: Scope, channel: Channel, w
         ? keptFunction(body, channel.event || 'message', given, scope)
         : readingsOf(body, given, scope)[0];
   const action = reading && reading.path.length === 0 ? body.values[reading.value]?.action : undefined;
-  const captures = capturesItself(whole) ? { captures: true as const } : {};
+  const captures = wayOf(whole) === 'out' ? {} : { captures: true as const };
+  if (isListening(whole)) noteWay(body, channel.event ?? '', 'added', wayOf(whole));
   const unnamed = isListening(whole) && isMadeInPlace(run) ? { unnamed: true as const } : {};
   return {
     channel,

@@ -458,7 +458,15 @@ function noteListChange(body: Body, node: Call, called: Chain, scope: Scope, sin
   if (!held || !isHeld(body, held.value, method)) return;
   const from = node.arguments.flatMap((one) => (isFunction(one) ? [] : readingsOf(body, one, scope)));
   const whole = held.path.length > 0 ? { path: held.path } : {};
-  (sink.changes ??= []).push({ value: held.value, span: spanOf(node), how: 'in-place', from, ...whole, ...listOrderOf(method) });
+  (sink.changes ??= []).push({
+    value: held.value,
+    span: spanOf(node),
+    how: 'in-place',
+    from,
+    ...whole,
+    ...listOrderOf(method),
+    byMethod: true,
+  });
 }
 
 /** `Object.assign(user, given)` writes to whatever `user` is. */
@@ -619,6 +627,7 @@ function readListChange(body: Body, node: Call, called: CalledValue, method: str
     from: method === 'delete' ? [] : addingMethods.has(method) ? read.map(asItem) : read,
     ...(whole.length > 0 ? { path: whole } : {}),
     ...listOrderOf(method),
+    byMethod: true,
   };
   (sink.changes ??= []).push(change);
   if (body.values[called.value]?.kind === 'prop') body.givenChanged.push(change);

@@ -1,7 +1,7 @@
 import type * as t from '@babel/types';
 import type { How, Reading } from '../../model/facts';
 import type { Span } from '../../model/span';
-import { addCall, type Body, moduleValue, noteDemanded, noteTest, propValue, type Effects, wholeProps } from './body';
+import { addCall, type Body, moduleValue, noteDemanded, noteTest, propOfRest, propValue, type Effects, wholeProps } from './body';
 import { type Aliased, lookUp, type Meaning, type Scope, seesModule, unboxed, noteUndeclared } from './scope';
 import { bare, keyName, patternNames, spanOf } from './syntax';
 import { append } from '../../model/append';
@@ -71,6 +71,11 @@ export function readMeaning(body: Body, given: Meaning, members: readonly string
   switch (meaning.kind) {
     case 'value': {
       const whole = meaning.path.length === 0 ? path : [...meaning.path, ...path];
+      const ofRest = propOfRest(body, meaning.value, whole, span);
+      if (ofRest) {
+        sink.reads.push({ ...ofRest, how: howOf(ofRest.path, how), span });
+        break;
+      }
       sink.reads.push({ value: meaning.value, path: whole, how: howOf(whole, how), span });
       const value = body.values[meaning.value];
       if (value?.action !== undefined) addCall(sink, value.action);

@@ -14,6 +14,11 @@ table(
       'Part resize of the window',
     ],
     [
+      'taken away on the other way',
+      'function Part() { useEffect(() => { document.addEventListener("keydown", go, { capture: true }); return () => document.removeEventListener("keydown", go); }, []); return <p/>; }\nexport function App() { return <Part/>; }',
+      'Part keydown of the document',
+    ],
+    [
       'a timer',
       'function Part() { useEffect(() => { setInterval(go, 1000); }, []); return <p/>; }\nexport function App() { return <Part/>; }',
       'Part a timer',
@@ -30,6 +35,10 @@ table(
     ],
   ],
   [
+    [
+      'taken away on the same way, as far as is told',
+      'const inward = { capture: true };\nfunction Part() { useEffect(() => { document.addEventListener("keydown", go, inward); window.addEventListener("keyup", go, { capture: true }); window.addEventListener("scroll", go, { passive: true }); return () => { document.removeEventListener("keydown", go, inward); window.removeEventListener("keyup", go, true); window.removeEventListener("scroll", go); }; }, []); return <p/>; }\nexport function App() { return <Part/>; }',
+    ],
     [
       'undone',
       'function Part() { useEffect(() => { window.addEventListener("resize", go); return () => window.removeEventListener("resize", go); }, []); return <p/>; }\nexport function App() { return <Part/>; }',

@@ -2,6 +2,7 @@ import { type ActionFact, type BodyFacts, heldEnding, type HearFact, timerEvent 
 import { adapters, traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { type FilePath, locate } from '../../model/span';
+import { hookCallers } from '../shared/hook-callers';
 import { endingEdit, withEdits } from '../shared/edits';
 import type { Found, Rule } from '../rule';
 
@@ -79,19 +80,6 @@ function inHooks(model: Model): Found[] {
       return hook.actions.flatMap((action) => keptBy(hook, action).map((hear) => toFound(user, hook.name, file, action, hear)));
     }),
   );
-}
-
-/** The components that call each hook by themselves. */
-function hookCallers(model: Model): ReadonlyMap<string, readonly Component[]> {
-  const callers = new Map<string, Component[]>();
-  for (const component of model.components.values())
-    for (const { kind, source } of component.facts.values) {
-      const meant = kind === 'hook' && source !== undefined ? model.named(component.file, source) : undefined;
-      if (meant?.kind !== 'hook') continue;
-      const key = `${meant.file}#${meant.fact.name}`;
-      callers.set(key, [...(callers.get(key) ?? []), component]);
-    }
-  return callers;
 }
 
 function toFound(component: Component, by: string, file: FilePath, action: ActionFact, hear: HearFact): Found {

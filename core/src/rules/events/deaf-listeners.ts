@@ -58,6 +58,10 @@ function isDeclaredInVain({ contract, facts }: Component, key: MemberKey): boole
   return isIdle && facts.openness !== 'open' && facts.wrappedBy.length === 0;
 }
 
+/** Whether the rest of the props is handed on, or read, as a whole: what is read of it by name is a prop of its own. */
+const goesOn = (facts: Component['facts'], rest: number): boolean =>
+  (indexOf(facts).sinks.get(rest)?.length ?? 0) > 0 || facts.through.length > 0 || facts.openness !== 'closed';
+
 /** A declared callback that the component never takes, while nothing else of what it is given is used. */
 function isUncalled(target: Component, key: MemberKey): boolean {
   const prop = target.contract.members.get(key);
@@ -66,7 +70,8 @@ function isUncalled(target: Component, key: MemberKey): boolean {
     prop?.kind === 'callback' ||
     (prop !== undefined && adapterOf(target.framework).link.eventOf(key) !== undefined && traitsOf(target).onlyProps);
   if (!isCallback || memberOf(key).kind !== 'prop' || facts.openness !== 'closed' || facts.wrappedBy.length > 0) return false;
-  if (facts.form === 'class' || facts.values.some((value) => value.kind === 'props' || value.kind === 'rest')) return false;
+  if (facts.form === 'class' || facts.values.some((value, at) => value.kind === 'props' || (value.kind === 'rest' && goesOn(facts, at))))
+    return false;
   const at = facts.values.findIndex((value) => value.kind === 'prop' && memberKeyOf(value) === key);
   if (at < 0) return !prop.taken;
   const isRead = facts.actions.some(

@@ -20,6 +20,11 @@ table(
       'App onClear',
     ],
     ['without a type, taken and never called', `function Pill({ tone, onClear }) { return <p>{tone}</p>; }\n${usePill}`, 'App onClear'],
+    [
+      'the rest is read by name alone, and by another one',
+      `function Pill({ tone, ...rest }: { tone?: string; onShow: () => void; onClear?: () => void }) { return <p onClick={() => rest.onShow()}>{tone}</p>; }\nexport function App() { return <Pill onShow={() => 1} onClear={() => 2}/>; }`,
+      'App onClear',
+    ],
     ['through memo', `const Pill = memo(({ tone }: { tone?: string; onClear?: () => void }) => <p>{tone}</p>);\n${usePill}`, 'App onClear'],
   ],
   [
@@ -30,6 +35,14 @@ table(
     [
       'the rest goes on',
       `function Pill({ tone, ...rest }: { tone?: string; onClear?: () => void }) { return <Out {...rest}/>; }\n${usePill}`,
+    ],
+    [
+      'called on the rest',
+      `function Pill({ tone, ...rest }: { tone?: string; onClear?: () => void }) { return <p onClick={() => rest.onClear?.()}>{tone}</p>; }\n${usePill}`,
+    ],
+    [
+      'the rest is read by name, and goes on too',
+      `function Pill({ tone, ...rest }: { tone?: string; onShow: () => void; onClear?: () => void }) { rest.onShow(); return <Out {...rest}/>; }\n${usePill}`,
     ],
     ['the props as a whole', `function Pill(props: { onClear?: () => void }) { return <Out {...props}/>; }\n${usePill}`],
     ['handed to a hook', `${pill('useClearing(onClear); return <p/>;')}${usePill}`],

@@ -7,7 +7,7 @@ export const stateCatalogue = {
     severity: 'fault',
     about: 'broken binding',
     title: 'A change that nobody notices',
-    message: ({ component, state, how }) =>
+    message: ({ component, state, how, by }) =>
       how === 'plain'
         ? `${component} shows ${state}, a plain variable, and writes it later.`
         : how === 'content'
@@ -19,7 +19,9 @@ export const stateCatalogue = {
               : how === 'ref'
                 ? `${component} shows what the ref ${state} holds, and writes it later.`
                 : how === 'apart'
-                  ? `${component} takes ${state} out once, and shows what it was then.`
+                  ? by
+                    ? `${by} gives ${state} as it was once, and ${component} shows that.`
+                    : `${component} takes ${state} out once, and shows what it was then.`
                   : how === 'reducer'
                     ? `${component} holds ${state}, which its reducer changes in place and gives back as it was.`
                     : `${component} changes ${state} in place, and sets no other in its stead.`,
@@ -43,7 +45,9 @@ export const stateCatalogue = {
                     : how === 'apart'
                       ? `${state} is a copy from when the component was set up; the change does not reach the page.`
                       : shallow
-                        ? `Only another value in place of ${state} is noticed: nothing follows what is inside.`
+                        ? shallow === 'members'
+                          ? `Only another value in place of a member of ${state} is noticed: nothing follows what is inside of it.`
+                          : `Only another value in place of ${state} is noticed: nothing follows what is inside.`
                         : framework === 'svelte'
                           ? alias
                             ? `Svelte follows assignments by name here: one to another name for what ${state} holds is none, so nothing renders again.`

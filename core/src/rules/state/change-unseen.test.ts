@@ -127,6 +127,38 @@ table(
       'App rows',
     ],
     [
+      'deeper in an object that is followed at its surface',
+      vueShown(
+        'import { shallowReactive } from "vue"; const state = shallowReactive({ rows: [] }); const add = () => state.rows.push(1);',
+        '<p @click="add">{{ state.rows }}</p>',
+      ),
+      'App state',
+    ],
+    [
+      'a member that a function of the project took out once',
+      vueShown('import { useTimer } from "./timer"; const { seconds, tick } = useTimer();', '<p @click="tick">{{ seconds }}</p>', {
+        'timer.js':
+          'import { reactive } from "vue"; export function useTimer() { const state = reactive({ seconds: 0 }); const { seconds } = state; return { seconds, tick() { state.seconds += 1; } }; }',
+      }),
+      'App seconds',
+    ],
+    [
+      'a member that it gives as it is',
+      vueShown('import { useTimer } from "./timer"; const timer = useTimer();', '<p @click="timer.tick">{{ timer.now }}</p>', {
+        'timer.js':
+          'import { reactive } from "vue"; export function useTimer() { const state = reactive({ seconds: 0 }); return { now: state.seconds, tick() { state.seconds += 1; } }; }',
+      }),
+      'App now',
+    ],
+    [
+      'all members at once',
+      vueShown('import { useTimer } from "./timer"; const { seconds, tick } = useTimer();', '<p @click="tick">{{ seconds }}</p>', {
+        'timer.js':
+          'import { reactive } from "vue"; export function useTimer() { const state = reactive({ seconds: 0 }); return { ...state, tick() { state.seconds += 1; } }; }',
+      }),
+      'App seconds',
+    ],
+    [
       'a getter of a store',
       vueShown('import { useLocks } from "./locks"; const { open } = useLocks();', '<p>{{ open }}</p>', {
         'locks.js':
@@ -159,6 +191,24 @@ table(
     ],
   ],
   [
+    [
+      'the surface of such an object',
+      vueShown(
+        'import { shallowReactive } from "vue"; const state = shallowReactive({ rows: [], n: 1 }); const rows = shallowReactive([]); const add = () => { state.rows = [...state.rows, 1]; state.n += 1; rows.push(1); };',
+        '<p @click="add">{{ state.rows }}{{ state.n }}{{ rows }}</p>',
+      ),
+    ],
+    [
+      'members that a function gives as they follow',
+      vueShown(
+        'import { useTimer } from "./timer"; const { seconds, now, twice, state, last, tick } = useTimer();',
+        '<p @click="tick">{{ seconds }}{{ now }}{{ twice }}{{ state.seconds }}{{ last }}</p>',
+        {
+          'timer.js':
+            'import { computed, reactive, toRef, toRefs } from "vue"; export function useTimer() { const state = reactive({ seconds: 0, last: 0 }); const { last } = state; return { ...toRefs(state), now: toRef(state, "seconds"), twice: computed(() => state.seconds * 2), state, last, tick() { state.seconds += 1; } }; }',
+        },
+      ),
+    ],
     [
       'a ref',
       vueShown(

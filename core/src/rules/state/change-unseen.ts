@@ -1,4 +1,4 @@
-import type { ActionFact, ChangeFact, ComponentFacts, ModuleFacts, Reading, ValueFact } from '../../model/facts';
+import type { ActionFact, ChangeFact, ComponentFacts, HookFact, ModuleFacts, Reading, ValueFact } from '../../model/facts';
 import { traitsOf } from '../../frameworks/registry';
 import type { Component, Model } from '../../model/model';
 import { indexOf } from '../../flow/graph/index-of';
@@ -7,6 +7,7 @@ import { changerNamed } from '../../model/lookup';
 import { contains, type FilePath, locate, type Location, type Span } from '../../model/span';
 import type { Found, Rule } from '../rule';
 import { walkTemplate } from '../../model/walk';
+import { hookCallers } from '../shared/hook-callers';
 import { shownAtAll, shownIn } from './shown';
 import { asksFor } from './stores';
 
@@ -18,8 +19,8 @@ type Unseen = {
   readonly how: 'in-place' | 'reducer' | 'plain' | 'module' | 'ref' | 'apart' | 'replaced' | 'handed' | 'content' | 'unchecked';
   /** The part that does not render again. */
   readonly by?: string;
-  /** Only its place is followed, and nothing inside. */
-  readonly shallow?: boolean;
+  /** Only its place is followed, or those of its members, and nothing inside. */
+  readonly shallow?: 'place' | 'members';
   /** It is a map or a set, whose methods the framework does not follow. */
   readonly collection?: boolean;
   /** What sets it, as the component names it. */
@@ -50,6 +51,8 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
       const isOfStore = value?.kind === 'module' && change.order !== undefined;
       if (value?.kind !== 'state' && !isOfStore) return [];
       if (value.shape !== undefined || (isFollowed && !isOfStore && !value.shallow && !value.collection)) return [];
+      // Of an object that is followed at its surface, members are.
+      if (value.shallow && value.ofObject && (change.path?.length ?? 0) + (change.byMethod ? 1 : 0) < 2) return [];
       // A map or a set that no markup shows may be kept for its own sake.
       if (value.collection && !shownAtAll(facts).has(change.value)) return [];
       if (setsOtherwise(facts, action, change.value) || isKeptAside(facts, change.value)) return [];
@@ -65,7 +68,7 @@ function changedInPlace({ facts, framework }: Component): Unseen[] {
           change: change.span,
           declared: value.span,
           how: 'in-place',
-          ...(value.shallow ? { shallow: true } : {}),
+          ...(value.shallow ? { shallow: value.ofObject ? ('members' as const) : ('place' as const) } : {}),
           ...(value.collection && isFollowed ? { collection: true } : {}),
           ...(change.byAlias ? { byAlias: true } : {}),
           ...(setter === undefined ? {} : { setter }),
@@ -374,6 +377,66 @@ function gettersApart(model: Model, component: Component): (Unseen & { readonly 
   });
 }
 
+/** What a function of the project gives of a reactive object by its members, as it was then: whoever shows it is not told of a change. */
+function givenApart(model: Model): Found[] {
+  const callers = hookCallers(model);
+  return [...model.files.values()].flatMap(({ file, shared }) =>
+    shared.flatMap((hook): Found[] => {
+      const users = hook.kind === 'hook' ? (callers.get(`${file}#${hook.name}`) ?? []) : [];
+      if (hook.kind !== 'hook' || users.length === 0) return [];
+      const changes = hook.actions.flatMap((action) => action.changes);
+      return copiesGiven(hook).flatMap(({ member, state, part, span }): Found[] => {
+        const user = users.find(
+          (one) => one.fileRole === 'source' && traitsOf(one).storesComeApart && showsOf(model, one, file, hook.name, member),
+        );
+        const change = changes.find(
+          (one) => one.value === state && one.order === undefined && one.path?.length === 1 && one.path[0] === part,
+        );
+        if (!user || !change) return [];
+        return [
+          toFound(
+            user,
+            { name: member, change: change.span, declared: span, how: 'apart', by: hook.name },
+            locate(file, change.span),
+            file,
+          ),
+        ];
+      });
+    }),
+  );
+}
+
+type Copy = { readonly member: string; readonly state: number; readonly part: string; readonly span: Span };
+
+/** Members of reactive objects that a function gives, each under the name that it gives it: taken out before, named in place, or all at once. */
+function copiesGiven({ values, returns }: HookFact): Copy[] {
+  const named = new Set(returns.flatMap(({ held }) => held?.at.slice(0, 1) ?? []));
+  return returns.flatMap(({ value, path, span, held }): Copy[] => {
+    const given = values[value];
+    const [member, ...more] = held?.at ?? [];
+    if (!given || more.length > 0) return [];
+    if (member === undefined)
+      return given.ofObject && path.length === 0 && held?.how === 'spread'
+        ? (given.plainMembers ?? []).filter((one) => !named.has(one)).map((one) => ({ member: one, state: value, part: one, span }))
+        : [];
+    const [only, ...others] = given.once ? given.from : [];
+    const reading = only && others.length === 0 && path.length === 0 ? only : { value, path };
+    const [part, ...deeper] = reading.path;
+    const state = values[reading.value];
+    const isCopy =
+      state?.kind === 'state' && state.ofObject && part !== undefined && deeper.length === 0 && state.plainMembers?.includes(part);
+    return isCopy ? [{ member, state: reading.value, part, span: only ? given.span : span }] : [];
+  });
+}
+
+/** Whether a component shows a member of what a function gives it. */
+function showsOf(model: Model, { facts, file }: Component, home: FilePath, name: string, member: string): boolean {
+  return facts.values.some(({ kind, source }, at) => {
+    const meant = kind === 'hook' && source !== undefined ? model.named(file, source) : undefined;
+    return meant?.kind === 'hook' && meant.file === home && meant.fact.name === name && shownIn(facts).has(`${at}.${member}`);
+  });
+}
+
 /** The content of a store is taken, changed in place, and set as it is, if at all: the store holds the same as before. */
 function contentsChanged(model: Model): Found[] {
   const sources = [...model.components.values()].filter(({ fileRole }) => fileRole === 'source');
@@ -434,9 +497,10 @@ function reducedInPlace(model: Model, component: Component): Found[] {
   });
 }
 
-function toFound(component: Component, unseen: Unseen, there?: Location): Found {
+/** `home`: the file in which it is declared, where that is not the component's own. */
+function toFound(component: Component, unseen: Unseen, there?: Location, home = component.file): Found {
   const { name, change, declared, how, along, shallow, collection, setter, from, byAlias, by } = unseen;
-  const at = how !== 'apart' && there ? there : locate(component.file, how === 'apart' ? declared : change);
+  const at = how !== 'apart' && there ? there : locate(home, how === 'apart' ? declared : change);
   return {
     rule: 'change-unseen',
     ...(along === undefined ? {} : { severity: 'risk' as const }),
@@ -448,7 +512,7 @@ function toFound(component: Component, unseen: Unseen, there?: Location): Found 
       state: name,
       how,
       along: along ?? '',
-      shallow: shallow ? 'yes' : '',
+      shallow: shallow ?? '',
       collection: collection ? 'yes' : '',
       setter: setter ?? '',
       from: from ?? '',
@@ -504,6 +568,7 @@ export const changeUnseen: Rule = {
   },
   inProject: ({ model }) => [
     ...contentsChanged(model),
+    ...givenApart(model),
     ...[...model.components.values()].flatMap((component) => {
       if (component.fileRole !== 'source') return [];
       const apart = traitsOf(component).storesComeApart ? storeApart(model, component) : [];

@@ -58,7 +58,7 @@ const cases: readonly (readonly [name: string, text: string, says: readonly stri
     `<script>import Inner from './Inner.svelte'; let { a, ...rest } = $props();</script><Inner {...rest}>{a}</Inner>`,
     ['a? : through Inner', 'Inner(…)', '  text'],
   ],
-  ['the rest read', `<script>let { a, ...rest } = $props();</script><p>{rest.b}{a}</p>`, ['a?, b : closed', 'p', '  text', '  text']],
+  ['the rest read', `<script>let { a, ...rest } = $props();</script><p>{rest.b}{a}</p>`, ['a?, b? : closed', 'p', '  text', '  text']],
   ['props as a whole', `<script>const props = $props();</script><p>{props.a}</p>`, ['a? : closed', 'p', '  text']],
   ['props as a whole on an element', `<script>const props = $props();</script><p {...props}/>`, [' : platform', 'p']],
   [

@@ -159,7 +159,7 @@ function makeValue(body: Body, call: t.CallExpression, scope: Scope, setters: Ma
   const boxed = api === undefined ? undefined : states.get(api);
   if (boxed !== undefined) {
     const from = first && !isFunction(first) ? readingsOf(body, first, scope) : [];
-    const shallow = api === 'shallowRef' ? { shallow: true as const } : {};
+    const shallow = api === 'shallowRef' || api === 'shallowReactive' ? { shallow: true as const } : {};
     return {
       value: addValue(body, {
         name,
