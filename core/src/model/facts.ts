@@ -397,6 +397,8 @@ export type ElementFact = ClassFact & {
   readonly tags?: readonly string[];
   /** What stands between its tags is on the page whether it has a slot for it or not. */
   readonly keepsContent?: true;
+  /** Nobody outside reaches its fields, but for those that it declares to users. */
+  readonly keepsFields?: true;
   /** Nothing stands for its tag: others extend it. */
   readonly isAbstract?: true;
   /** It is of an older layer of the framework: it holds newer ones, and no newer one holds it. */

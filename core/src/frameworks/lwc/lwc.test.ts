@@ -168,6 +168,14 @@ describe('what is found in bundles', () => {
       ['prop-unknown colour'],
     ],
     [
+      'a field that the class keeps to itself',
+      bundles({
+        board: board('<c-lock-row lock={lock} is-open onpick={pick}></c-lock-row>'),
+        lockRow: { ...row, js: row.js.replace('@api isOpen', 'isOpen = false') },
+      }),
+      ['prop-unknown isOpen'],
+    ],
+    [
       'what a row reads and is not given',
       bundles({ board: board('<c-lock-row onpick={pick}></c-lock-row>'), lockRow: row }),
       ['prop-missing lock'],

@@ -56,6 +56,7 @@ function bound(node: TemplateUse | TemplateElement, defined: Defined, isFramewor
     const to = targetOf(binding.to, defined, isFramework);
     if (
       to.kind === 'prop' &&
+      !defined.facts.element?.keepsFields &&
       !memberNamed(defined.facts, to.name) &&
       ownValue(defined.facts.element?.names, to.name) !== undefined &&
       !/^[#_]/.test(to.name)

@@ -173,7 +173,7 @@ function readClass(read: ReadModule, declared: DeclaredClass, unit: Unit, name: 
   const again = setAgain(component, ofClass, /^renderedCallback$/);
   const full: Writable<ComponentFacts> = {
     ...component,
-    element: { root: body.root, attributes: commonAttributes(memberList(ofClass)), ...namesOf(ofClass) },
+    element: { root: body.root, keepsFields: true, attributes: commonAttributes(memberList(ofClass)), ...namesOf(ofClass) },
   };
   if (again.length > 0) full.again = again;
   const { start, end } = spanOf(node);
