@@ -104,7 +104,11 @@ export const stateCatalogue = {
       state
         ? framework === 'svelte'
           ? 'Svelte stops it with an error: the effect sets off itself.'
-          : 'Setting it renders again, which sets it again: React stops with an error, or the page never rests.'
+          : framework === 'react'
+            ? 'Setting it renders again, which sets it again: React stops with an error, or the page never rests.'
+            : framework === 'vue'
+              ? 'Setting it sets off what sets it: Vue stops that after a hundred times, with an error.'
+              : 'Setting it sets off what sets it: an error stops that, or the page never rests.'
         : 'Rendering never comes to an end: the page freezes or the stack overflows.',
     fix: ({ component, state, by }, framework) =>
       state
@@ -112,7 +116,11 @@ export const stateCatalogue = {
           ? `Set ${state} in a handler or an effect, or compute it from what it depends on.`
           : framework === 'svelte'
             ? `Read ${state} with untrack, or derive it from what it depends on.`
-            : `Give the effect a list of what it follows, and take ${state} from what it was.`
+            : framework === 'react'
+              ? `Give the effect a list of what it follows, and take ${state} from what it was.`
+              : framework === 'angular'
+                ? `Read ${state} with untracked, or compute it from what it depends on.`
+                : `Set ${state} only where something else has changed, or compute it from what it depends on.`
         : `Put a condition, or a list that gets shorter, between ${component} and itself.`,
     help: {
       what: 'Components render each other, or themselves, without a condition or a list in between; or state is set while rendering, or by an effect that runs after each rendering, and nothing keeps it from being set again.',

@@ -38,6 +38,11 @@ const levels = {
   'src/levels.ts': "import { useState } from 'react';\nexport function useLevels() { const [a] = useState([1]); return a; }",
 };
 
+const levelStore = {
+  'src/levels.ts':
+    "import { create } from 'zustand';\nexport const useLevels = create((set) => ({ levels: [1], others: [2], add: () => set({ levels: [], others: [] }) }));",
+};
+
 const derived = (one: string, other: string, more = levels, take = 'const levels = useLevels();'): Readonly<Record<string, string>> => ({
   'package.json': '{}',
   'src/main.tsx': "import { App } from './App'; createRoot(x).render(<App/>);",
@@ -138,6 +143,11 @@ table(
     ['of a hook', derived(formula, formula), 'B low'],
     ['kept by a hook', derived(`useMemo(() => ${formula}, [levels])`, `useMemo(() => ${formula}, [levels])`), 'B low'],
     [
+      'of a part of a store, selected by each',
+      derived(formula, formula, levelStore, 'const levels = useLevels((held) => held.levels);'),
+      'B low',
+    ],
+    [
       'of a context',
       {
         ...derived(formula, formula, levels, 'const levels = useContext(Levels);'),
@@ -150,6 +160,17 @@ table(
     ['another computation', derived(formula, 'levels.filter((one) => one < 3).length')],
     ['a mere reading', derived('levels.length', 'levels.length')],
     ['of props', derived(formula, formula, levels, 'const [levels] = useState([1]);')],
+    [
+      'of other parts of a store',
+      {
+        ...derived(formula, formula, levelStore, ''),
+        'src/App.tsx': `${useLevels}function A() { const levels = useLevels((held) => held.levels); const low = ${formula}; return <p>{low}</p>; }\nfunction B() { const levels = useLevels((held) => held.others); const low = ${formula}; return <i>{low}</i>; }\n${app('<A/><B/>')}`,
+      },
+    ],
+    [
+      'of what a selector makes of a store',
+      derived(formula, formula, levelStore, 'const levels = useLevels((held) => held.levels.concat(now()));'),
+    ],
     ['of hooks that are given something', derived(formula, formula, levels, 'const [k] = useState(1); const levels = useLevels(k);')],
     [
       'in one component',

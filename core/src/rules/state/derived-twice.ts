@@ -60,6 +60,17 @@ function givenTo(model: Model, component: Component, prop: ValueFact, path: read
   return keys.every((key) => key === first) ? first : undefined;
 }
 
+/** `useTasks((state) => state.tasks)`: the part of what a hook holds that a function takes out of it; undefined for all other arguments. */
+function selectedBy({ facts }: Component, { args = [] }: ValueFact): readonly string[] | undefined {
+  const [only, ...more] = args;
+  const [handed, ...others] = only?.readings ?? [];
+  const action = facts.actions[only?.action ?? facts.values[handed?.value ?? -1]?.action ?? -1];
+  const [given, ...further] = action?.returns ?? [];
+  if (!given || more.length > 0 || others.length > 0 || further.length > 0) return undefined;
+  const isPart = (given.how === 'same' || given.how === 'part') && facts.values[given.value]?.kind === 'param';
+  return isPart && given.held === undefined ? given.path : undefined;
+}
+
 /** What a reading comes from, as one name for the whole project; undefined for what is a component's own. */
 function sourceOf(model: Model, component: Component, reading: Reading): { readonly key: string; readonly name: string } | undefined {
   const value = component.facts.values[reading.value];
@@ -84,9 +95,10 @@ function sourceOf(model: Model, component: Component, reading: Reading): { reado
   )
     return undefined;
   const meant = model.named(component.file, value.source.split('.')[0] ?? '');
-  const path = reading.path.join('.');
-  // A hook that is given something gives something else each time.
-  if (value.args?.some((arg) => arg.readings.length > 0 || arg.action !== undefined)) return undefined;
+  const selected = selectedBy(component, value);
+  // A hook that is given something else gives something else each time.
+  if (!selected && value.args?.some((arg) => arg.readings.length > 0 || arg.action !== undefined)) return undefined;
+  const path = [...(selected ?? []), ...reading.path].join('.');
   switch (meant.kind) {
     case 'context':
       return { key: `${meant.id} ${path}`, name: value.source };

@@ -22,6 +22,11 @@ table(
       { App: `${setup('const n = ref(0); watch(n, (now) => { n.value = now + 1; });')}<template><p @click="n++">{{ n }}</p></template>` },
       'App n',
     ],
+    [
+      'by a function that the markup calls',
+      { App: `${setup('const n = ref(0); function label() { n.value += 1; return n.value; }')}<template><p>{{ label() }}</p></template>` },
+      'App n',
+    ],
     ['itself', { App: `${setup('')}<template><main><Row/></main></template>`, Row: '<template><p><Row/></p></template>' }, 'Row Row'],
     [
       'each other',
@@ -42,6 +47,16 @@ table(
     ],
   ],
   [
+    [
+      'by a function that the markup calls under a condition, that sets another value only at times, or the same one each time',
+      {
+        App: `${setup('const n = ref(0); const m = ref(0); const label = () => { n.value++; return 1; }; function once() { if (m.value === 0) m.value += 1; return m.value; } function same() { m.value = 3; return m.value; }')}<template><p><i v-if="n < 3">{{ label() }}</i>{{ once() }}{{ same() }}</p></template>`,
+      },
+    ],
+    [
+      'by a function that the markup hands on',
+      { App: `${setup('const n = ref(0); function more() { n.value += 1; }')}<template><p @click="more()">{{ n }}</p></template>` },
+    ],
     [
       'by a watcher that makes a text of a count',
       { App: `${setup("const n = ref(0); watch(n, (now) => { n.value = now + ''; });")}<template><p @click="n++">{{ n }}</p></template>` },

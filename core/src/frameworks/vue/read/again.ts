@@ -1,6 +1,7 @@
 import type * as t from '@babel/types';
-import type { AgainFact } from '../../../model/facts';
+import type { AgainFact, TemplateNode } from '../../../model/facts';
 import { reached } from '../../../read/script/again';
+import type { Body } from '../../../read/script/body';
 import { lookUp, type Scope } from '../../../read/script/scope';
 import { bare, type FunctionNode, isFunction, keyName, spanOf } from '../../../read/script/syntax';
 import { fieldOf } from './contract';
@@ -53,5 +54,40 @@ export function watchedAgain(source: t.Node, run: t.Node, scope: Scope, options?
       isIt(node.callee.object) &&
       /^(?:push|unshift)$/.test(keyName({ key: node.callee.property }) ?? '');
     return grows || counts || lengthens ? [{ value: meaning.value, span: spanOf(node), by: 'an effect' }] : [];
+  });
+}
+
+/** `count.value`: the state that a boxed name holds; undefined for all else. */
+function boxWritten(node: t.Node, scope: Scope): number | undefined {
+  if (node.type !== 'MemberExpression' || node.computed || node.object.type !== 'Identifier') return undefined;
+  const meaning = lookUp(scope, node.object.name);
+  const isOpened = keyName({ key: node.property }) === 'value' && meaning?.kind === 'box' && meaning.path.length === 0;
+  return isOpened ? meaning.value : undefined;
+}
+
+/** States that a function makes of what they were, each time that it runs. */
+function madeOfThemselves({ values }: Body, run: FunctionNode, scope: Scope): AgainFact[] {
+  if (run.body.type !== 'BlockStatement' || run.async || run.generator) return [];
+  return reached(run.body.body).flatMap((statement): AgainFact[] => {
+    const node = statement.type === 'ExpressionStatement' ? bare(statement.expression) : undefined;
+    const isNext = node?.type === 'UpdateExpression' || (node?.type === 'AssignmentExpression' && /^[+-]=$/.test(node.operator));
+    const value = isNext ? boxWritten(node.type === 'UpdateExpression' ? node.argument : node.left, scope) : undefined;
+    return node && value !== undefined && values[value]?.kind === 'state' ? [{ value, span: spanOf(node), by: 'rendering' }] : [];
+  });
+}
+
+/**
+ * Functions that the markup calls wherever it shows, without a condition or a list around, and that set a state from what
+ * it was: the markup follows that state and shows again.
+ */
+export function shownAgain(nodes: readonly TemplateNode[], body: Body, scope: Scope): AgainFact[] {
+  return nodes.flatMap((node): AgainFact[] => {
+    if (node.kind === 'element') return shownAgain(node.children, body, scope);
+    if (node.kind !== 'text') return [];
+    return node.readings.flatMap(({ value, how, path }) => {
+      const called = how === 'called' && path.length === 0 ? body.values[value] : undefined;
+      const meaning = called?.kind === 'function' ? scope.names.get(called.name) : undefined;
+      return meaning?.kind === 'function' ? madeOfThemselves(body, meaning.node, meaning.scope) : [];
+    });
   });
 }

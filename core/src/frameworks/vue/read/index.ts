@@ -1,4 +1,5 @@
 import type * as t from '@babel/types';
+import { shownAgain } from './again';
 import { assembleComponent } from '../../../read/component';
 import type { AttributeNode, ElementNode, RootNode, TemplateChildNode } from '@vue/compiler-dom';
 import type { ComponentFacts, FileFacts, NameFact, Problem, Reading, SlotFact, TemplateNode } from '../../../model/facts';
@@ -273,6 +274,7 @@ export function assemble(
   const shown = rendered ? rendered.nodes : readChildren(markup, children, inner);
   const template = declared.inheritAttrs ? withAttrs(body, shown) : shown;
   const slots = [...slotsOf(shown), ...slotsOfScript(body.module.text)];
+  append(body.again, shownAgain(shown, body, scope));
   return assembleComponent(body, () => {
     const { propsType, eventTypes } = declared;
     const [eventsType, ...more] = eventTypes;
