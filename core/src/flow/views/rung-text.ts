@@ -121,7 +121,7 @@ function endingOf(rung: Rung): string {
     case 'asked':
       return by === undefined ? 'comes from outside' : `comes from outside: ${by}`;
     case 'platform':
-      return rung.kind === 'starts' ? startOf(rung) : `by the platform${by === undefined ? '' : `: ${by}`}`;
+      return rung.kind === 'starts' ? startOf(rung) : `by the platform${by === undefined || by === '' ? '' : `: ${by}`}`;
     case 'default':
       return by === undefined ? 'the default' : `the default: ${by}`;
     case 'page':

@@ -3,7 +3,7 @@ import type { ClassFact, MemberFact, Reading } from '../../model/facts';
 import { propKey } from '../../model/member';
 import type { Span } from '../../model/span';
 import { addAction, addValue, type Body, excerpt, fillAction, newEffects, propValue } from '../script/body';
-import { readActionInto, readFunctionInto } from '../script/expressions';
+import { readActionInto, readArgs, readFunctionInto } from '../script/expressions';
 import { givesNothing } from '../script/called';
 import { computedFrom, fieldFrom, noteLate } from '../script/functions';
 import { makesCollection } from '../script/lists';
@@ -34,6 +34,8 @@ export type ClassRules = {
   readonly roleOf: (name: string, members: readonly ClassMember[]) => Role | undefined;
   /** Whether what a field is given makes it something that the framework’s reader sees to itself. */
   readonly isOwn?: (given: t.Node) => boolean;
+  /** What is made with the instance itself, `new Clock(this)`, is a part of it with a state of its own. */
+  readonly holdsParts?: true;
   /** Methods that the platform or the framework runs in the life of an element. */
   readonly lifecycle: RegExp;
   /** Methods that give markup and are read as such. */
@@ -230,6 +232,11 @@ function declareField(reader: ClassReader, name: string, span: Span, role: Role,
     declareMethod(reader, name, told, span);
     return;
   }
+  const part = rules.holdsParts && holds ? partMade(reader, name, span, holds) : undefined;
+  if (part !== undefined) {
+    own.set(name, valueNamed(part));
+    return;
+  }
   const value = addValue(body, {
     name: spoken(name),
     kind: 'state',
@@ -246,6 +253,18 @@ function declareField(reader: ClassReader, name: string, span: Span, role: Role,
       const facts = body.values[value];
       if (facts) facts.from = fieldFrom(body, first, scope);
     });
+}
+
+/** `new Clock(this, 500)`: read as a call of what gives the members of that class. Undefined for all else. */
+function partMade({ body, scope }: ClassReader, name: string, span: Span, node: t.Node): number | undefined {
+  if (node.type !== 'NewExpression' || node.callee.type !== 'Identifier' || node.arguments[0]?.type !== 'ThisExpression') return undefined;
+  const value = addValue(body, { name: spoken(name), kind: 'hook', span, from: [], source: node.callee.name });
+  body.queue.push(() => {
+    const sink = newEffects();
+    const args = readArgs(body, node.arguments, scope, sink);
+    Object.assign(body.values[value] ?? {}, { args });
+  });
+  return value;
 }
 
 function declareMethod({ body, rules, own, scope, markup }: ClassReader, name: string, fn: FunctionNode, span: Span): void {

@@ -102,6 +102,8 @@ export type Body = {
   rendersOnDemand?: true;
   /** What `this.x` stands for in a class. */
   own?: (name: string, span?: Span) => Meaning | undefined;
+  /** The member by which the class holds the element that it is a part of; absent where it is none. */
+  host?: string;
   /** Attributes that a class reads by their names; absent for none. */
   attributeReads?: Set<string>;
   /** Who sees into the markup of a component that is an element; absent for all others. */

@@ -130,7 +130,7 @@ const mediaQueriesOf = remembered(
 /** Where a call on the component itself, or on something that it holds, is heard. */
 function placeOfOwn(body: Body, path: readonly string[]): Place {
   const [first = ''] = path;
-  if (path.length === 1) return { on: 'element', own: 'element' };
+  if (path.length === 1 || (path.length === 2 && first === body.host)) return { on: 'element', own: 'element' };
   if (path.length > 2) return { on: 'channel', name: `this.${first}` };
   if (body.root && shadowRoots.has(first)) return { on: 'element', own: body.root === 'light' ? 'element' : 'root' };
   // A media query outlives the element that asks it.

@@ -63,8 +63,9 @@ function dialectOf(markup: () => ElementMarkup, handles: Handles): Dialect {
 }
 
 /** What is the same for the classes of all elements. */
-const elementRules: Pick<ClassRules, 'lifecycle' | 'field' | 'isOwn' | 'inherited'> = {
+const elementRules: Pick<ClassRules, 'lifecycle' | 'holdsParts' | 'field' | 'isOwn' | 'inherited'> = {
   lifecycle,
+  holdsParts: true,
   field: 'state',
   isOwn: (given) => given.type === 'NewExpression' && /^Context(?:Provider|Consumer)$/.test(dottedName(given.callee) ?? ''),
   inherited,

@@ -10,6 +10,7 @@ import { channelDialect } from '../../../read/script/channels';
 import { addModuleBody, type ReadModule, readModuleHead } from '../../../read/script/plain';
 import { bare, dottedName, forEachChild, isFunction, keyName, resultOf, spanOf } from '../../../read/script/syntax';
 import { readElement } from './class';
+import { isController, mayControl, readController } from './controllers';
 import { looksLikeMarkup } from './markup';
 
 /** A function that makes a class of another one: `(Base) => class extends Base { … }`; those of components are of another framework. */
@@ -33,7 +34,8 @@ const extendsAndShows = (text: string): boolean => extending.test(text) && /\bre
 
 /** Whether a module is of elements, by its text: it defines some, extends one, or makes a class of one that is an element's. */
 export const isElementsScript = (_: FilePath, text: string): boolean =>
-  definesElement.test(text) || (classMaker.test(text) && ofElement.test(text)) || (importsTag.test(text) && extendsAndShows(text));
+  definesElement.test(text) ||
+  mayControl(text) || (classMaker.test(text) && ofElement.test(text)) || (importsTag.test(text) && extendsAndShows(text));
 
 /** Reads a module of classes whose instances are elements, or one beside them. Never throws. */
 export function readElementsScript(file: FilePath, text: string): FileFacts {
@@ -64,8 +66,12 @@ export function readElementsScript(file: FilePath, text: string): FileFacts {
     );
   };
   const known = new Set<string>();
+  const controllers = new Map<string, SharedFact>();
   for (const one of classes) {
-    if (!isOne(one, known)) continue;
+    if (!isOne(one, known)) {
+      if (isController(one.node)) controllers.set(one.name, readController(module, one));
+      continue;
+    }
     known.add(one.name);
     apart.add(one.name);
     const name =
@@ -85,8 +91,9 @@ export function readElementsScript(file: FilePath, text: string): FileFacts {
   if (globals.length > 0) facts.globals = globals;
   if (definesOthers) facts.definesOthers = true;
   if (/\.[mc]?ts$/.test(file)) facts.imports = withTypesMarked(facts.imports, program);
+  for (const name of controllers.keys()) apart.add(name);
   addModuleBody(read, apart, channelDialect);
-  facts.shared = facts.shared.map((one) => contextMade(read, one) ?? one);
+  facts.shared = facts.shared.map((one) => controllers.get(one.name) ?? contextMade(read, one) ?? one);
   if (components.length > 0 || bases.length > 0) facts.framework = 'elements';
   return facts;
 }
