@@ -35,7 +35,9 @@ const extendsAndShows = (text: string): boolean => extending.test(text) && /\bre
 /** Whether a module is of elements, by its text: it defines some, extends one, or makes a class of one that is an element's. */
 export const isElementsScript = (_: FilePath, text: string): boolean =>
   definesElement.test(text) ||
-  mayControl(text) || (classMaker.test(text) && ofElement.test(text)) || (importsTag.test(text) && extendsAndShows(text));
+  mayControl(text) ||
+  (classMaker.test(text) && ofElement.test(text)) ||
+  (importsTag.test(text) && extendsAndShows(text));
 
 /** Reads a module of classes whose instances are elements, or one beside them. Never throws. */
 export function readElementsScript(file: FilePath, text: string): FileFacts {
