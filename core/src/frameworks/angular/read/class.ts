@@ -4,6 +4,7 @@ import { eventKey, propKey } from '../../../model/member';
 import type { Span } from '../../../model/span';
 import type { TypeExpr } from '../../../model/types';
 import { annotatedType } from '../../../read/elements/types';
+import { calledByForm, controlMade, firstValues, isControlType, isFieldOfForm } from './forms';
 import {
   type ClassMember,
   type ClassNode,
@@ -96,6 +97,11 @@ export function readAngularClass(body: Body, node: ClassNode, hasBases: boolean)
     if (name !== undefined && found) declare(body, read, one, name, found, contract, queries);
   }
   for (const one of fields) keepOnce(body, read, one);
+  if (isFieldOfForm(body.module.text))
+    for (const action of body.actions) {
+      const when = calledByForm(action.name);
+      if (when !== undefined) action.when ??= when;
+    }
   return { ...read, contract: [...read.members.values(), ...contract], signals, queries };
 }
 
@@ -195,6 +201,8 @@ type Made =
       readonly call: t.CallExpression | t.NewExpression;
       readonly first?: t.Node;
     }
+  /** A control of a form; without a call where it is made later. */
+  | { readonly kind: 'control'; readonly call?: t.CallExpression | t.NewExpression }
   /** Another name for something of the module: `protected readonly levels = levels`. */
   | { readonly kind: 'alias'; readonly of: t.Identifier }
   | { readonly kind: 'query'; readonly selector: string; readonly ofContent: boolean; readonly isTemplate: boolean };
@@ -216,8 +224,12 @@ function madeBy(body: Body, member: ClassMember): Made | undefined {
     const [which, [selector, options]] = query;
     return queryOf(which, selector, options, annotatedType(member));
   }
+  const type = annotatedType(member);
+  if (!value && type?.kind === 'ref' && isControlType(module, type.name)) return { kind: 'control' };
   if (!value || decorators.has('Input')) return undefined;
   const node = bare(value);
+  const control = controlMade(module, node);
+  if (control) return { kind: 'control', call: control };
   if (isAlias(body, member, node)) return { kind: 'alias', of: node };
   if (node.type === 'NewExpression') {
     const maker = streamName(module, node.callee);
@@ -380,6 +392,12 @@ function declare(
     case 'emitter':
       stands(add({ kind: 'state', observable: true, shallow: true }));
       return;
+    case 'control': {
+      const { call } = made;
+      const value = add({ kind: 'state', observable: true, shallow: true, shape: 'control' });
+      later(value, () => (call ? firstValues(call).flatMap((one) => readingsOf(body, one, scope)) : []));
+      return;
+    }
     case 'computed': {
       const { first } = made;
       later(add({ kind: 'derived', tracked: true }), () => computedFrom(body, first && bare(first), scope));

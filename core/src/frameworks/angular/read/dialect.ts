@@ -10,12 +10,13 @@ import { channelDialect, heard } from '../../../read/script/channels';
 import { keptFunction, readArgs, readExpression, readFunctionInto, readingsOf } from '../../../read/script/expressions';
 import { noteWrite } from '../../../read/script/writes';
 import { declareAction, followsReads } from '../../../read/script/functions';
-import { bindLocal, ownMeaning } from '../../../read/script/names';
+import { bindLocal, mergeInto, ownMeaning } from '../../../read/script/names';
 import { askedFor } from '../../../read/script/origins';
 import { changedBack } from '../../../read/script/param-changes';
 import { innerScope, lookUp, type Meaning, type Scope } from '../../../read/script/scope';
 import { bare, dottedName, isFunction, keyName, patternNames, spanOf } from '../../../read/script/syntax';
 import { setAgain } from './again';
+import { setsControl } from './forms';
 import { apiName, streamName } from './api';
 import { injected } from './inject';
 import { append } from '../../../model/append';
@@ -105,10 +106,21 @@ function readHeld(body: Body, call: Call, callee: Callee, scope: Scope, sink: Ef
   const method = callee.path.at(-1) ?? '';
   const [given] = call.arguments;
   const span = spanOf(call);
-  if (!/^(?:set|next|update|emit|asReadonly|asObservable|getValue|mutate)$/.test(method)) return false;
+  const isControls = setsControl.test(method);
+  if (!isControls && !/^(?:set|next|update|emit|asReadonly|asObservable|getValue|mutate)$/.test(method)) return false;
   const held = receiver(body, callee, scope, spanOf(call.callee));
   const value = held && body.values[held.value];
   if (!held || !value) return false;
+  if (isControls) {
+    if (value.shape !== 'control') return false;
+    const inner = newEffects();
+    if (given) readExpression(body, given, scope, 'same', inner);
+    const from = [...inner.reads];
+    mergeInto(sink, inner, 'computed');
+    // Which of its fields that sets is not told apart.
+    noteSet(body, { value: held.value, path: [] }, given, from, span, sink);
+    return true;
+  }
   const isEvent = value.kind === 'prop' && memberOf(memberKeyOf(value)).kind === 'event' && held.path.length === 0;
   if (isEvent && /^(?:emit|next)$/.test(method)) {
     (sink.raises ??= []).push({

@@ -29,6 +29,8 @@ export type AngularMarkup = Markup & {
   readonly shown: Set<ng.TmplAstTemplate>;
   /** Those that are being read, so that one that shows itself ends. */
   readonly reading: Set<ng.TmplAstTemplate>;
+  /** The form around what is read, for the fields that name a part of it. */
+  group?: { readonly node: t.Node; readonly scope: Scope } | undefined;
   /** Fields that hold what a query finds of the content, by name: the slot that each is. */
   readonly asked: ReadonlyMap<string, string>;
 };
@@ -146,7 +148,11 @@ function readElement(markup: AngularMarkup, node: ng.TmplAstElement, scope: Scop
   if (switched)
     inner.names.set(switchName, { kind: 'local', readings: readingsOf(markup.body, expressionOf(markup, switched.value, scope), scope) });
   const { name } = node;
+  const around = markup.group;
+  const form = node.inputs.find((one) => one.name === 'formGroup');
+  if (form) markup.group = { node: expressionOf(markup, form.value, scope), scope };
   const within = readNodes(markup, node.children, inner);
+  if (form) markup.group = around;
   if (name === 'ng-container') {
     const isBare = /^<ng-container\s*>$/.test(markup.text.slice(span.start, placeOf(node.startSourceSpan).end));
     return [{ ...fragment(span, within), ...(isBare && within.length > 0 ? { aroundOne: true as const } : {}) }];
@@ -164,7 +170,7 @@ function readElement(markup: AngularMarkup, node: ng.TmplAstElement, scope: Scop
     tag: name.replace(/^:\w+:/, ''),
     span,
     nameSpan,
-    bindings: bindingsOf(markup, node, scope),
+    bindings: withFields(markup, node, bindingsOf(markup, node, scope), scope),
     spreads: [],
     children,
     key: noKey,
@@ -180,6 +186,37 @@ function readElement(markup: AngularMarkup, node: ng.TmplAstElement, scope: Scop
     }));
   if (hasText(node.children)) element.hasText = true;
   return [element];
+}
+
+/** `[formControl]="search"`, `formControlName="name"` on a field: it shows what the control holds, and puts into that what is typed. */
+function withFields(markup: AngularMarkup, node: ng.TmplAstElement, bindings: Binding[], scope: Scope): Binding[] {
+  if (!tags.test(node.name)) return bindings;
+  const { body } = markup;
+  const own = node.inputs.find((one) => one.name === 'formControl');
+  return bindings.flatMap((binding): Binding[] => {
+    const { name } = binding.to;
+    const control =
+      name === 'formControl' && own
+        ? { node: expressionOf(markup, own.value, scope), scope }
+        : name === 'formControlName'
+          ? markup.group
+          : undefined;
+    const readings = control ? readingsOf(body, control.node, control.scope) : [];
+    const [only, ...more] = readings;
+    if (!control || !only || more.length > 0 || body.values[only.value]?.shape !== 'control') return [binding];
+    const { span, nameSpan, written } = binding;
+    const action = inlineAction(markup, 'input', span, control.scope, (inner, sink) => {
+      const event = lookUp(inner, markup.event);
+      if (event?.kind === 'value')
+        writeTarget(body, control.node, inner, span, [{ value: event.value, path: [], how: 'same', span }], sink);
+    });
+    const shown =
+      name === 'formControl' ? binding : { ...binding, readings: [...binding.readings, { ...only, how: 'part' as const, span }] };
+    return [
+      shown,
+      { to: { kind: 'listener', name: 'input', on: 'self' }, written, span, nameSpan, direction: 'out', isUp: true, readings: [], action },
+    ];
+  });
 }
 
 /** The place where a route shows its page. */
