@@ -171,7 +171,7 @@ describe('what is found in bundles', () => {
       'a field that the class keeps to itself',
       bundles({
         board: board('<c-lock-row lock={lock} is-open onpick={pick}></c-lock-row>'),
-        lockRow: { ...row, js: row.js.replace('@api isOpen', 'isOpen = false') },
+        lockRow: { ...row, js: (row.js ?? '').replace('@api isOpen', 'isOpen = false') },
       }),
       ['prop-unknown isOpen'],
     ],
