@@ -550,6 +550,8 @@ export type ValueFact = {
   readonly plain?: true;
   /** It is an object by which others follow what it holds: a store of the framework. */
   readonly observable?: true;
+  /** A control of a form, which fields of the markup show and set. */
+  readonly isControl?: true;
   /** A list or an object that is made where a component is set up, and that nothing follows. */
   readonly unfollowed?: true;
   /** Of a store that a factory makes: the members that hold something and are no functions, where the text tells them all. */

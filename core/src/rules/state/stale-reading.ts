@@ -387,7 +387,8 @@ function computedAtStart(model: Model, component: Component, index: number): Rea
   const value = facts.values[index];
   if (!starts || value?.kind !== 'state' || value.shape !== undefined || isBound(facts, index)) return [];
   const [set, ...more] = facts.actions.flatMap((action) =>
-    action.changes.flatMap((change) => (change.value === index ? [{ action, change }] : [])),
+    // What fields and methods set is held by a control of a form, which stays the same one.
+    action.changes.flatMap((change) => (change.value === index && !(value.isControl && change.how === 'set') ? [{ action, change }] : [])),
   );
   const isAtStart = set && starts.test(set.action.name) && set.change.how === 'assign' && !set.change.isLater;
   if (more.length > 0 || (set && (!isAtStart || set.action.late?.some((one) => contains(one, set.change.span))))) return [];

@@ -97,6 +97,7 @@ export function readAngularClass(body: Body, node: ClassNode, hasBases: boolean)
     if (name !== undefined && found) declare(body, read, one, name, found, contract, queries);
   }
   for (const one of fields) keepOnce(body, read, one);
+  for (const one of fields) noteControl(body, read, one);
   if (isFieldOfForm(body.module.text))
     for (const action of body.actions) {
       const when = calledByForm(action.name);
@@ -201,8 +202,8 @@ type Made =
       readonly call: t.CallExpression | t.NewExpression;
       readonly first?: t.Node;
     }
-  /** A control of a form; without a call where it is made later. */
-  | { readonly kind: 'control'; readonly call?: t.CallExpression | t.NewExpression }
+  /** A control of a form. */
+  | { readonly kind: 'control'; readonly call: t.CallExpression | t.NewExpression }
   /** Another name for something of the module: `protected readonly levels = levels`. */
   | { readonly kind: 'alias'; readonly of: t.Identifier }
   | { readonly kind: 'query'; readonly selector: string; readonly ofContent: boolean; readonly isTemplate: boolean };
@@ -224,8 +225,6 @@ function madeBy(body: Body, member: ClassMember): Made | undefined {
     const [which, [selector, options]] = query;
     return queryOf(which, selector, options, annotatedType(member));
   }
-  const type = annotatedType(member);
-  if (!value && type?.kind === 'ref' && isControlType(module, type.name)) return { kind: 'control' };
   if (!value || decorators.has('Input')) return undefined;
   const node = bare(value);
   const control = controlMade(module, node);
@@ -394,8 +393,8 @@ function declare(
       return;
     case 'control': {
       const { call } = made;
-      const value = add({ kind: 'state', observable: true, shallow: true, shape: 'control' });
-      later(value, () => (call ? firstValues(call).flatMap((one) => readingsOf(body, one, scope)) : []));
+      const value = add({ kind: 'state', observable: true, shallow: true, isControl: true });
+      later(value, () => firstValues(call).flatMap((one) => readingsOf(body, one, scope)));
       return;
     }
     case 'computed': {
@@ -444,6 +443,14 @@ function declare(
       queries.push({ name, value, selector: made.selector, ofContent: made.ofContent, isTemplate: made.isTemplate });
     }
   }
+}
+
+/** `form!: FormGroup`: a control that is made later. */
+function noteControl(body: Body, { own }: ReadClass, field: ClassMember): void {
+  const type = annotatedType(field);
+  const meaning = own.get(keyName(field) ?? '');
+  const value = meaning?.kind === 'value' && meaning.path.length === 0 ? body.values[meaning.value] : undefined;
+  if (value?.kind === 'state' && type?.kind === 'ref' && isControlType(body.module, type.name)) value.isControl = true;
 }
 
 type MadeOf<K extends Made['kind']> = Extract<Made, { readonly kind: K }>;

@@ -112,7 +112,7 @@ function readHeld(body: Body, call: Call, callee: Callee, scope: Scope, sink: Ef
   const value = held && body.values[held.value];
   if (!held || !value) return false;
   if (isControls) {
-    if (value.shape !== 'control') return false;
+    if (!value.isControl) return false;
     const inner = newEffects();
     if (given) readExpression(body, given, scope, 'same', inner);
     const from = [...inner.reads];

@@ -203,12 +203,12 @@ function withFields(markup: AngularMarkup, node: ng.TmplAstElement, bindings: Bi
           : undefined;
     const readings = control ? readingsOf(body, control.node, control.scope) : [];
     const [only, ...more] = readings;
-    if (!control || !only || more.length > 0 || body.values[only.value]?.shape !== 'control') return [binding];
+    if (!control || !only || more.length > 0 || !body.values[only.value]?.isControl) return [binding];
     const { span, nameSpan, written } = binding;
     const action = inlineAction(markup, 'input', span, control.scope, (inner, sink) => {
       const event = lookUp(inner, markup.event);
-      if (event?.kind === 'value')
-        writeTarget(body, control.node, inner, span, [{ value: event.value, path: [], how: 'same', span }], sink);
+      const from: Reading[] = event?.kind === 'value' ? [{ value: event.value, path: [], how: 'same', span }] : [];
+      (sink.changes ??= []).push({ value: only.value, span, how: 'set', from });
     });
     const shown =
       name === 'formControl' ? binding : { ...binding, readings: [...binding.readings, { ...only, how: 'part' as const, span }] };
