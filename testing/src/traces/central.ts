@@ -116,6 +116,23 @@ const byGroup: Files = {
     .replace('addBoat({', 'Boats.addOne({'),
 };
 
+/** Who changes what its reducer holds. */
+const changedByGroup = [
+  '  boats.ts changes boatsReducer',
+  '  boats.ts catches boatsReducer',
+  '  boats.ts calls dispatch Boats.clear',
+  '  boats.ts starts clear | uncalled clear',
+  'boats.ts changes boatsReducer',
+  'boats.ts catches boatsReducer',
+  'boats.ts calls dispatch Boats.addOne',
+  'boats.ts catches addOne',
+  'boats.ts relays Boats',
+  'App calls Boats.addOne',
+  'App catches add',
+  'App calls add',
+  'App starts click | platform button',
+];
+
 /** Each of the projects by its kind. */
 export const centralProjects = { byModules, byFolder, byReducers, bySlices, byParts, bySelection, byGroup };
 
@@ -414,46 +431,13 @@ export const central: readonly CentralCase[] = [
     files: byGroup,
     of: 'src/boats.ts#list',
     ask: 'changes',
-    rungs: [
-      'boats.ts owns boatsReducer.list',
-      '  boats.ts changes boatsReducer',
-      '  boats.ts catches boatsReducer',
-      '  boats.ts calls dispatch Boats.clear',
-      '  boats.ts starts clear | uncalled clear',
-      'boats.ts changes boatsReducer',
-      'boats.ts catches boatsReducer',
-      'boats.ts calls dispatch Boats.addOne',
-      'boats.ts catches addOne',
-      'boats.ts relays Boats',
-      'App calls Boats.addOne',
-      'App catches add',
-      'App calls add',
-      'App starts click | platform button',
-    ],
+    rungs: ['boats.ts owns boatsReducer.list', ...changedByGroup],
   },
   {
     name: 'what a field selects of the store is changed where the store is',
     files: byGroup,
     of: 'App.list',
     ask: 'changes',
-    rungs: [
-      'App owns list',
-      'App starts store',
-      'App takes store',
-      'main.ts gives boatsReducer',
-      '  boats.ts changes boatsReducer',
-      '  boats.ts catches boatsReducer',
-      '  boats.ts calls dispatch Boats.clear',
-      '  boats.ts starts clear | uncalled clear',
-      'boats.ts changes boatsReducer',
-      'boats.ts catches boatsReducer',
-      'boats.ts calls dispatch Boats.addOne',
-      'boats.ts catches addOne',
-      'boats.ts relays Boats',
-      'App calls Boats.addOne',
-      'App catches add',
-      'App calls add',
-      'App starts click | platform button',
-    ],
+    rungs: ['App owns list', 'App starts store', 'App takes store', 'main.ts gives boatsReducer', ...changedByGroup],
   },
 ];

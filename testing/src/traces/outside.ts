@@ -122,6 +122,24 @@ export const outside: readonly TraceCase[] = [
     rungs: ['App owns data', 'App changes useQuery', 'App starts click | platform b'],
   },
   {
+    name: 'a key under another name of the component is another one',
+    files: mounted(
+      'import { useQuery, useQueryClient } from "@tanstack/react-query";\nexport function App({ one, other }) { const client = useQueryClient(); const { data } = useQuery({ queryKey: one, queryFn: load }); return <b onClick={() => client.invalidateQueries({ queryKey: other })}>{data}</b>; }',
+    ),
+    of: 'App.useQuery.data',
+    ask: 'changes',
+    rungs: ['App owns data', 'App owns useQuery | asked query one'],
+  },
+  {
+    name: 'what a mutation is told beside its functions runs nothing',
+    files: mounted(
+      'import { useMutation } from "@tanstack/react-query";\nexport function App() { const [user] = useState("Ida"); const save = useMutation({ mutationFn: () => send(), meta: user }); return <Go onGo={() => save.mutate()}>{user}</Go>; }\nfunction Go({ onGo, children }) { return <b onClick={() => onGo()}>{children}</b>; }',
+    ),
+    of: 'Go.onGo',
+    ask: 'goes',
+    rungs: ['Go owns onGo', 'Go raises onGo', 'App catches onGo', 'App calls save.mutate', 'App catches mutationFn'],
+  },
+  {
     name: 'what an outlet gives is taken by the page in it',
     files: workspace('<Outlet context={{ query, setQuery }} />', taken),
     of: 'App.useWorkspace.query',

@@ -287,7 +287,16 @@ function outletBack({ owner, use, binding }: OutletGiven, base: Pick<Step, 'how'
   const steps = madeFrom(owner, binding.readings, track).map((step): Step => ({ ...step, kind: 'gives', by }));
   return steps.length > 0
     ? steps
-    : [{ kind: 'gives', ...base, at: codeAt(owner, binding.span), frame: owner.index, by, ending: 'constant' }];
+    : [
+        {
+          kind: 'gives',
+          ...base,
+          at: codeAt(owner, binding.span),
+          frame: owner.index,
+          // Of an object, the parts that are read are known, and not those that are written in place.
+          ...(binding.readings.length > 0 ? { ending: 'unknown' } : { by, ending: 'constant' }),
+        },
+      ];
 }
 
 /** `queryKey: boatKeys.one(id)`: what a module names a key by says nothing of what is answered, but what it is handed does. */

@@ -24,5 +24,8 @@ export function handedBy(source: string | undefined, handed: Reading, args: read
 /** The functions that a hook from outside was handed and that run when a member of what it gives is called; empty for all other members. */
 export function runsHanded(value: ValueFact, track: readonly string[]): readonly Reading[] {
   const isRun = runBy(value.source).some((path) => path.length === track.length && path.every((one, at) => one === track[at]));
-  return isRun ? (value.args ?? []).flatMap(({ readings }) => readings) : [];
+  return isRun ? (value.args ?? []).flatMap(({ readings }) => readings.filter(mayRun)) : [];
 }
+
+/** Among options, the functions stand under names of their own; all else of these is data. */
+const mayRun = ({ held }: Reading): boolean => held === undefined || /^(?:mutationFn|on[A-Z]\w*)$/.test(held.at[0] ?? '');

@@ -90,6 +90,8 @@ export type Body = {
   raisesUnseen: boolean;
   /** Members that are read of what remains of the props, each with where first. */
   readonly restNames: Map<string, Span>;
+  /** Values that hold what a pattern leaves of the props; what a framework holds of undeclared attributes is none. */
+  readonly restOfProps: Set<number>;
   /** The rest of the props goes to these: a tag, or `?` where the file does not tell. */
   readonly restTargets: { readonly kind: 'element' | 'use' | 'unknown'; readonly tag: string }[];
   /** Content is cloned, so this component may add props to it. */
@@ -208,6 +210,7 @@ export function newBody(module: ModuleScope, dialect: Dialect = {}): Body {
     raisesUnseen: false,
     restTargets: [],
     restNames: new Map(),
+    restOfProps: new Set(),
     clones: false,
     taken: new Map(),
     attached: [],
@@ -328,9 +331,7 @@ export function propOfRest(
   [name, ...path]: readonly string[],
   span: Span,
 ): { readonly value: number; readonly path: readonly string[] } | undefined {
-  const { kind, name: bound = '' } = body.values[value] ?? {};
-  // What no component declares is not its prop either: `$attrs`, `$$restProps`.
-  if (kind !== 'rest' || bound.startsWith('$') || name === undefined || name === '*') return undefined;
+  if (!body.restOfProps.has(value) || name === undefined || name === '*') return undefined;
   if (!body.restNames.has(name)) body.restNames.set(name, span);
   return { value: propValue(body, name, span), path };
 }

@@ -15,6 +15,7 @@ export function bindProps(body: Body, pattern: t.Node, scope: Scope): void {
     const [prop, ...path] = found.path;
     if (found.rest && path.length === 0) {
       const value = addValue(body, { name: found.name, kind: 'rest', span, from: [] });
+      body.restOfProps.add(value);
       scope.names.set(found.name, { kind: 'value', value, path: [] });
       if (prop === undefined) continue;
     }

@@ -13,7 +13,11 @@ const givesOptions = /^(?:infiniteQ|q)ueryOptions$/;
 export function keyParts(module: ModuleScope, given: t.Node | undefined): KeyPart[] {
   const node = given && bare(given);
   if (!node) return [];
-  if (node.type !== 'ArrayExpression') return [partOf(module, node)];
+  if (node.type !== 'ArrayExpression') {
+    const whole = partOf(module, node);
+    // How many parts it has is not told: it is no other key than one of the same name.
+    return [whole.kind === 'open' ? { kind: 'name', name: whole.text } : whole];
+  }
   return node.elements.flatMap((one): KeyPart[] =>
     one === null ? [] : one.type === 'SpreadElement' ? keyParts(module, one.argument) : [partOf(module, one)],
   );

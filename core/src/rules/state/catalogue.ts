@@ -107,7 +107,7 @@ export const stateCatalogue = {
           : framework === 'react'
             ? 'Setting it renders again, which sets it again: React stops with an error, or the page never rests.'
             : framework === 'vue'
-              ? 'Setting it sets off what sets it: Vue stops that after a hundred times, with an error.'
+              ? 'Setting it sets off what sets it: while developing, Vue stops that after a hundred times and says so; in production the page never rests.'
               : 'Setting it sets off what sets it: an error stops that, or the page never rests.'
         : 'Rendering never comes to an end: the page freezes or the stack overflows.',
     fix: ({ component, state, by }, framework) =>

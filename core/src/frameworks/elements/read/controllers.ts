@@ -2,7 +2,7 @@ import type * as t from '@babel/types';
 import type { HookFact, Reading } from '../../../model/facts';
 import type { DeclaredClass } from '../../../read/elements/bases';
 import { type ClassNode, memberOfThis, membersOf, readElementClass } from '../../../read/elements/class';
-import { addValue, hookFact, type ModuleScope, newBody } from '../../../read/script/body';
+import { addValue, type Body, hookFact, type ModuleScope, newBody } from '../../../read/script/body';
 import { channelDialect } from '../../../read/script/channels';
 import { bindParams } from '../../../read/script/expressions';
 import type { Meaning } from '../../../read/script/scope';
@@ -66,15 +66,12 @@ function keptNames(node: ClassNode, built: t.ClassMethod | undefined): ReadonlyS
   return new Set([...members, ...handed]);
 }
 
-/** What a name of the class gives to whoever has made it; undefined for what is its own, or cannot be told. */
-function given(name: string, meaning: Meaning): Reading | undefined {
-  if (name.startsWith('#')) return undefined;
-  const span = { start: 0, end: 0 };
-  const held = { at: [name], how: 'same' as const };
-  if (meaning.kind === 'value') return { value: meaning.value, path: meaning.path, how: 'same', span, held };
-  return meaning.kind === 'function' && meaning.value !== undefined
-    ? { value: meaning.value, path: [], how: 'same', span, held }
-    : undefined;
+/** What a name of the class gives to whoever has made it; empty for what is its own, or cannot be told. */
+function given({ values }: Body, name: string, meaning: Meaning): Reading[] {
+  const value = meaning.kind === 'value' || meaning.kind === 'function' ? meaning.value : undefined;
+  const span = value === undefined ? undefined : values[value]?.span;
+  if (value === undefined || !span || name.startsWith('#')) return [];
+  return [{ value, path: meaning.kind === 'value' ? meaning.path : [], how: 'same', span, held: { at: [name], how: 'same' } }];
 }
 
 /**
@@ -105,10 +102,6 @@ export function readController(module: ModuleScope, { name, nameSpan, node }: De
     read.own.set(target.name, { kind: 'value', value, path: [] });
   }
   const kept = keptNames(node, built);
-  const returns = [...read.own].flatMap(([member, meaning]) => {
-    const one = kept.has(member) ? undefined : given(member, meaning);
-    const span = one && body.values[one.value]?.span;
-    return one && span ? [{ ...one, span }] : [];
-  });
+  const returns = [...read.own].flatMap(([member, meaning]) => (kept.has(member) ? [] : given(body, member, meaning)));
   return hookFact({ name, span: nameSpan }, body, returns);
 }

@@ -12,6 +12,20 @@ const asksForInside = (options: t.Node | undefined): boolean => {
   return deep?.type === 'BooleanLiteral' && deep.value;
 };
 
+/** `count.value`: the state that a boxed name holds; undefined for all else. */
+function boxOpened(node: t.Node, scope: Scope): number | undefined {
+  if (node.type !== 'MemberExpression' || node.computed || node.object.type !== 'Identifier') return undefined;
+  const meaning = lookUp(scope, node.object.name);
+  const isOpened = keyName({ key: node.property }) === 'value' && meaning?.kind === 'box' && meaning.path.length === 0;
+  return isOpened ? meaning.value : undefined;
+}
+
+/** `count.value++`, `count.value += 1`: the state that is made of what it was; undefined for all else. */
+function grownIn(node: t.Node, scope: Scope): number | undefined {
+  if (node.type === 'UpdateExpression') return boxOpened(node.argument, scope);
+  return node.type === 'AssignmentExpression' && /^[+-]=$/.test(node.operator) ? boxOpened(node.left, scope) : undefined;
+}
+
 /** What is watched and one more, or less: `count.value + 1`, or by the name under which the watcher is handed it. */
 function isOneMore(given: t.Node, isIt: (node: t.Node) => boolean, run: FunctionNode): boolean {
   const node = bare(given);
@@ -34,18 +48,11 @@ export function watchedAgain(source: t.Node, run: t.Node, scope: Scope, options?
   const meaning = source.type === 'Identifier' ? lookUp(scope, source.name) : undefined;
   if (source.type !== 'Identifier' || meaning?.kind !== 'box' || meaning.path.length > 0 || !isFunction(run)) return [];
   const isInside = asksForInside(options);
-  const isIt = (node: t.Node): boolean =>
-    node.type === 'MemberExpression' &&
-    node.object.type === 'Identifier' &&
-    node.object.name === source.name &&
-    node.property.type === 'Identifier' &&
-    node.property.name === 'value';
+  const isIt = (node: t.Node): boolean => boxOpened(node, scope) === meaning.value;
   const statements = run.body.type === 'BlockStatement' ? reached(run.body.body) : [];
   const done = statements.map((one) => (one.type === 'ExpressionStatement' ? bare(one.expression) : one));
   return [...done, ...(run.body.type === 'BlockStatement' ? [] : [bare(run.body)])].flatMap((node): AgainFact[] => {
-    const grows =
-      (node.type === 'UpdateExpression' && isIt(node.argument)) ||
-      (node.type === 'AssignmentExpression' && isIt(node.left) && /^[+-]=$/.test(node.operator));
+    const grows = grownIn(node, scope) === meaning.value;
     const counts = node.type === 'AssignmentExpression' && node.operator === '=' && isIt(node.left) && isOneMore(node.right, isIt, run);
     const lengthens =
       isInside &&
@@ -57,21 +64,12 @@ export function watchedAgain(source: t.Node, run: t.Node, scope: Scope, options?
   });
 }
 
-/** `count.value`: the state that a boxed name holds; undefined for all else. */
-function boxWritten(node: t.Node, scope: Scope): number | undefined {
-  if (node.type !== 'MemberExpression' || node.computed || node.object.type !== 'Identifier') return undefined;
-  const meaning = lookUp(scope, node.object.name);
-  const isOpened = keyName({ key: node.property }) === 'value' && meaning?.kind === 'box' && meaning.path.length === 0;
-  return isOpened ? meaning.value : undefined;
-}
-
 /** States that a function makes of what they were, each time that it runs. */
 function madeOfThemselves({ values }: Body, run: FunctionNode, scope: Scope): AgainFact[] {
   if (run.body.type !== 'BlockStatement' || run.async || run.generator) return [];
   return reached(run.body.body).flatMap((statement): AgainFact[] => {
     const node = statement.type === 'ExpressionStatement' ? bare(statement.expression) : undefined;
-    const isNext = node?.type === 'UpdateExpression' || (node?.type === 'AssignmentExpression' && /^[+-]=$/.test(node.operator));
-    const value = isNext ? boxWritten(node.type === 'UpdateExpression' ? node.argument : node.left, scope) : undefined;
+    const value = node && grownIn(node, scope);
     return node && value !== undefined && values[value]?.kind === 'state' ? [{ value, span: spanOf(node), by: 'rendering' }] : [];
   });
 }
